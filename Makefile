@@ -1,0 +1,90 @@
+# Everything a newcomer, a teacher who tries it, and CI need. `make help` lists it.
+SHELL := /bin/bash
+PORT ?= 8000
+HOST ?= 127.0.0.1
+N ?= 25
+URL ?= http://127.0.0.1:$(PORT)
+PY := .venv/bin/python
+NPM := npm --prefix frontend
+FRONT := $(shell find frontend/src frontend/public -type f 2>/dev/null) $(wildcard frontend/*.ts frontend/package-lock.json)
+
+.PHONY: help demo demo-reset students check test bench schema format shots clean
+
+help: ## this list
+	@grep -hE '^[a-z-]+:.*## ' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
+
+.stamps/venv: requirements.txt
+	@mkdir -p .stamps
+	python3 -m venv .venv
+	@$(PY) -m pip install --quiet --disable-pip-version-check uv
+	$(PY) -m uv pip install --quiet -r requirements.txt
+	@touch $@
+
+.stamps/venv-dev: requirements-dev.txt .stamps/venv
+	$(PY) -m uv pip install --quiet -r requirements-dev.txt
+	@touch $@
+
+.stamps/node: frontend/package-lock.json
+	@mkdir -p .stamps
+	$(NPM) ci --no-audit --no-fund --loglevel=error
+	@touch $@
+
+.stamps/build: .stamps/node $(FRONT)
+	$(NPM) run --silent build -- --logLevel warn
+	@touch $@
+
+.stamps/static: .stamps/venv .stamps/build
+	@PLAIN_HTTP=1 $(PY) manage.py collectstatic --noinput --clear -v0
+	@touch $@
+
+demo: .stamps/static ## install, build, load the demo school, start the server (PORT=, HOST=0.0.0.0)
+	@PLAIN_HTTP=1 $(PY) manage.py migrate -v0
+	@PLAIN_HTTP=1 $(PY) manage.py load_demo
+	@PLAIN_HTTP=1 $(PY) manage.py serve --host $(HOST) --port $(PORT) --hint \
+	"Sign in:  odile@gullmark.example  with  lantern at dusk\n\nTry this: run “Reading the harbour lights”, open the big screen, and let a class join\nfrom a second terminal:  make students CODE=(the code on the screen) N=25 PORT=$(PORT)\nA phone joins at /join."
+
+demo-reset: ## throw the demo's data away and start anew
+	rm -rf var/lantern.sqlite3* var/media
+	@$(MAKE) --no-print-directory demo
+
+students: .stamps/venv ## made-up students join a session: make students CODE=KELP427 N=25
+	@test -n "$(CODE)" || { echo "Which session? As in: make students CODE=KELP427 N=25"; exit 1; }
+	@PLAIN_HTTP=1 $(PY) manage.py students $(CODE) -n $(N) --url $(URL)
+
+schema: .stamps/venv-dev .stamps/node ## write the OpenAPI snapshot and the front end's types
+	@PLAIN_HTTP=1 $(PY) manage.py export_openapi
+	@$(PY) -m lantern.core.formats.json_format > docs/set.schema.json
+	@$(NPM) run --silent schema
+
+format: .stamps/venv-dev .stamps/node ## format and mend what can be mended
+	$(PY) -m ruff check --fix . && $(PY) -m ruff format .
+	$(NPM) run --silent format
+
+check: .stamps/venv-dev .stamps/static ## the quick part: lint, types, tests without a browser
+	@$(MAKE) --no-print-directory -j2 --output-sync=target check-front check-python
+
+.PHONY: check-front check-python check-lint
+check-front: .stamps/node
+	$(NPM) run --silent lint && $(NPM) run --silent types && $(NPM) run --silent unit
+
+check-python: check-lint
+	HYPOTHESIS_PROFILE=wandering $(PY) -m pytest -q -n 2 -m "not journey and not slow"
+
+check-lint: .stamps/venv-dev
+	$(PY) -m ruff check . && $(PY) -m ruff format --check .
+	$(PY) -m mypy
+	.venv/bin/lint-imports
+
+test: .stamps/venv-dev .stamps/static check-lint check-front ## everything, with the real interface in a browser
+	@tools/need-browser
+	$(PY) -m pytest -n 2
+
+bench: .stamps/venv-dev ## the live path beside a bare server, figures as JSON lines
+	@$(PY) -m bench
+
+shots: .stamps/venv-dev .stamps/static ## take docs/screenshots anew from the demo school
+	@tools/need-browser
+	@$(PY) -m tools.shots
+
+clean: ## remove what was installed and built (data stays)
+	rm -rf .venv frontend/node_modules frontend/dist .stamps var/static
