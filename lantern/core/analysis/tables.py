@@ -1,0 +1,98 @@
+"""A report as tables: what the workbook and the CSV file hold."""
+
+from collections.abc import Iterator
+from datetime import UTC, datetime
+
+from lantern.core.analysis.report import Report, report_of
+from lantern.core.formats.table import Cell, Table
+from lantern.core.questions import kind_of
+from lantern.core.questions.contract import title_of
+from lantern.core.session.model import State
+
+RAW_HEADINGS = (
+    "Question",
+    "Question text",
+    "Kind",
+    "Seat",
+    "Name",
+    "Answer",
+    "Mark",
+    "Points",
+    "Seconds taken",
+    "Answered at (UTC)",
+)
+
+
+def workbook_tables(state: State) -> list[Table]:
+    """The class grid, each question's counts and measures, and every answer raw."""
+    report = report_of(state)
+    return [grid_table(report), counts_table(report), measures_table(report), raw_table(state)]
+
+
+def grid_table(report: Report) -> Table:
+    headings = ("Name", *(f"Q{q.number}" for q in report.questions), "Score", "Out of", "Percent", "Points", "Place")
+    rows = [
+        (p.name, *p.panes, p.score, report.top_score, *_percent(p.score, report), p.points, p.place)
+        for p in report.people
+    ]
+    shares = tuple(None if q.share is None else round(q.share, 4) for q in report.questions)
+    rows.append(("Mean mark of those who answered", *shares))
+    return Table("Class", headings, rows)
+
+
+def counts_table(report: Report) -> Table:
+    headings = (
+        "Question",
+        "Question text",
+        "Answered",
+        "Mean mark",
+        "Option",
+        "Option text",
+        "Right",
+        "Chosen by",
+        "Share",
+        "Written by",
+    )
+    rows: list[tuple[Cell, ...]] = []
+    for q in report.questions:
+        head = (q.number, q.title, q.answered, None if q.share is None else round(q.share, 4))
+        for count in q.counts:
+            right = None if count.right is None else ("yes" if count.right else "no")
+            share = round(count.count / q.answered, 4) if q.answered else None
+            rows.append((*head, count.label, count.text, right, count.count, share, q.by))
+    return Table("Questions", headings, rows)
+
+
+def measures_table(report: Report) -> Table:
+    """Medians, mean places, spreads: one line for each."""
+    headings = ("Question", "Question text", "Measure", "Of", "Value")
+    rows: list[tuple[Cell, ...]] = [
+        (q.number, q.title, measure.name, measure.of, measure.value) for q in report.questions for measure in q.measures
+    ]
+    return Table("Measures", headings, rows)
+
+
+def raw_table(state: State) -> Table:
+    return Table("Answers", RAW_HEADINGS, list(_raw_rows(state)))
+
+
+def _raw_rows(state: State) -> Iterator[tuple[Cell, ...]]:
+    numbers = state.content.question_numbers()
+    for item in state.content.items:
+        for r in sorted(state.responses(item.id), key=lambda r: (r.at, r.seat)):
+            yield (
+                numbers[item.id],
+                title_of(item),
+                item.kind,
+                r.seat,
+                state.seats[r.seat].name,
+                kind_of(item).answer_text(item, r.answer),
+                r.mark,
+                r.points,
+                round(r.took / 1000, 1),
+                datetime.fromtimestamp(r.at / 1000, UTC).isoformat(timespec="milliseconds"),
+            )
+
+
+def _percent(score: float, report: Report) -> tuple[float | None]:
+    return (round(100 * score / report.top_score, 1) if report.top_score else None,)

@@ -1,0 +1,94 @@
+"""Everything that can be refused, each with a stable code and a sentence for people.
+
+LanternError
+├── NotPossible          the session is not in a state for this command
+│   ├── AlreadyMovedOn   the desk acted on a view that has changed since
+│   ├── NotOpen          an answer for a question that is not open
+│   ├── TooLate          an answer after the time ran out
+│   ├── AlreadyAnswered  a second answer where the first is final
+│   └── SessionEnded     anything after the end
+├── BadAnswer            an answer that does not fit its question
+├── BadName              a name that cannot be shown
+├── UnknownSeat          a seat that is not, or no longer, in the session
+├── NotReady             a set that still has something to settle
+├── Unreadable           a file that is not what it should be
+└── BadMedia             an upload that cannot be kept
+    └── BadPicture       a picture that cannot be kept
+"""
+
+
+class LanternError(Exception):
+    """Base of all refusals. `code` is stable, `sentence` is for people, `field` names the place."""
+
+    code = "refused"
+    sentence = "That is not possible."
+
+    def __init__(self, sentence: str | None = None, *, field: str | None = None) -> None:
+        self.sentence = sentence or type(self).sentence
+        self.field = field
+        super().__init__(self.sentence)
+
+
+class NotPossible(LanternError):
+    code = "not_possible"
+    sentence = "That cannot be done at this point of the session."
+
+
+class AlreadyMovedOn(NotPossible):
+    code = "already_moved_on"
+    sentence = "The session has already moved on. Look again, then decide."
+
+
+class NotOpen(NotPossible):
+    code = "not_open"
+    sentence = "This question is closed, so your answer was not counted."
+
+
+class TooLate(NotPossible):
+    code = "too_late"
+    sentence = "The time had just run out, so this answer was not counted. The next one will be."
+
+
+class AlreadyAnswered(NotPossible):
+    code = "already_answered"
+    sentence = "You have already answered this question. Your first answer counts."
+
+
+class SessionEnded(NotPossible):
+    code = "session_ended"
+    sentence = "This session has ended."
+
+
+class BadAnswer(LanternError):
+    code = "bad_answer"
+    sentence = "This answer does not fit the question. Choose again and send it once more."
+
+
+class BadName(LanternError):
+    code = "bad_name"
+    sentence = "Type a name of 1 to 40 characters."
+
+
+class UnknownSeat(LanternError):
+    code = "unknown_seat"
+    sentence = "You are no longer in this session. Join again with the code on the screen."
+
+
+class NotReady(LanternError):
+    code = "not_ready"
+    sentence = "There is still something to settle in this set before it can be run."
+
+
+class BadMedia(LanternError):
+    code = "bad_media"
+    sentence = "This file cannot be used. Choose a picture, a sound or a video."
+
+
+class BadPicture(BadMedia):
+    code = "bad_picture"
+    sentence = "This file is not a picture that can be used. Choose a PNG, JPEG, GIF or WebP file."
+
+
+class Unreadable(LanternError):
+    code = "unreadable"
+    sentence = "This file could not be read."

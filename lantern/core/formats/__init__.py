@@ -1,0 +1,1 @@
+"""One codec a file: core values to bytes and back, and report tables to files."""

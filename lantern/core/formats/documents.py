@@ -1,0 +1,261 @@
+"""Documents and decks: what reads like questions comes in as questions, the rest as pages, with their pictures.
+
+Libraries that unpack these files raise all sorts of things for damaged ones; here that ends in one sentence.
+"""
+
+import threading
+from collections.abc import Iterator
+from contextlib import contextmanager
+from dataclasses import dataclass, field
+from io import BytesIO
+from itertools import islice
+from typing import Any, ClassVar
+
+import docx
+import pptx
+import pypdfium2
+from docx.oxml.ns import qn
+
+from lantern.core.formats.exchange import Entry, File, Incoming, SetFormat, Source, Unreadable
+from lantern.core.formats.markdown import write_item
+from lantern.core.formats.pasted import read_pasted
+from lantern.core.formats.safezip import check_zip
+from lantern.core.questions import read_item
+from lantern.core.questions.contract import Item, NewId, Picture
+
+MOST_PAGES, MOST_PICTURES = 100, 200
+WIDEST = 1600
+"""Pixels of a PDF's page as a picture."""
+FEW_LETTERS = 20
+"""A PDF with fewer letters a page than this is a scan: it comes in as pictures."""
+PICTURES = {"image/png": ".png", "image/jpeg": ".jpg", "image/gif": ".gif", "image/webp": ".webp", "image/bmp": ".bmp"}
+WAYS = ("text", "pictures")
+_pdfium = threading.Lock()  # the library has one state for the whole process
+
+
+@contextmanager
+def _readable() -> Iterator[None]:
+    try:
+        yield
+    except Unreadable:
+        raise
+    except Exception as error:
+        raise Unreadable("This document is damaged, or protected by a password.") from error
+
+
+@dataclass
+class Told:
+    """A document as lines of text, and its pictures with the line they stand at (from 1)."""
+
+    lines: list[str] = field(default_factory=list)
+    pictures: list[tuple[int, File]] = field(default_factory=list)
+    left_out: int = 0
+
+    def picture(self, name: str, content_type: str, data: bytes) -> None:
+        """Drawings in formats that browsers do not show are left out, and counted."""
+        if content_type in PICTURES and len(self.pictures) < MOST_PICTURES:
+            self.pictures.append((max(1, len(self.lines)), File(f"{name}{PICTURES[content_type]}", data)))
+        else:
+            self.left_out += 1
+
+
+def _incoming(told: Told, title: str, new_id: NewId) -> Incoming:
+    incoming = read_pasted("\n".join(told.lines), new_id)
+    incoming.title = incoming.title or title
+    incoming.entries = [_or_page(entry, new_id) for entry in incoming.entries]
+    for line, file in told.pictures:
+        _place(incoming, line, file, new_id)
+    if told.left_out:
+        incoming.note(f"{told.left_out} drawings are in a format that browsers cannot show; they are left out.")
+    return incoming
+
+
+def _or_page(entry: Entry, new_id: NewId) -> Entry:
+    """What is no question, and does not try to be one, is a page."""
+    tries = any(mark in entry.text for mark in ("____", "\nAnswer:", "\na)", "\nA)", "\nA."))
+    if entry.item is not None or tries:
+        return entry
+    return entry.model_copy(update={"item": _page(entry.text, new_id), "sentences": ()})
+
+
+def _page(text: str, new_id: NewId) -> Item:
+    heading, _, body = text.strip().partition("\n")
+    fields = {"id": new_id(), "kind": "page", "prompt": heading.strip("*# ")[:4000], "body": body.strip()[:4000]}
+    return read_item.validate_python(fields)
+
+
+def _place(incoming: Incoming, line: int, file: File, new_id: NewId) -> None:
+    """Gives a picture to the item it stands in, or a page of its own behind it."""
+    before = [at for at, entry in enumerate(incoming.entries) if _line_of(entry) <= line]
+    at = before[-1] if before else -1
+    entry = incoming.entries[at] if before else None
+    picture = Picture(media=incoming.keep(file), width=1, height=1)
+    if entry and entry.item and entry.item.picture is None:
+        item = entry.item.model_copy(update={"picture": picture})
+        incoming.entries[at] = entry.model_copy(update={"item": item})
+        return
+    page = _page("Picture", new_id).model_copy(update={"picture": picture})
+    incoming.entries.insert(at + 1, Entry(place=f"Line {line}", text=write_item(page), item=page))
+
+
+def _line_of(entry: Entry) -> int:
+    return int(entry.place.rpartition(" ")[2])
+
+
+def _title(source: Source) -> str:
+    return source.name.rsplit(".", 1)[0].replace("_", " ")[:200]
+
+
+class WordFormat(SetFormat):
+    name: ClassVar[str] = "docx"
+    label: ClassVar[str] = "Document (docx)"
+    suffix: ClassVar[str] = ".docx"
+    content_type: ClassVar[str] = "application/vnd.openxmlformats-officedocument.wordprocessingml.document"
+    writes: ClassVar[bool] = False
+
+    def read(self, source: Source, new_id: NewId) -> Incoming:
+        check_zip(source.data)
+        told = Told()
+        with _readable():
+            document = docx.Document(BytesIO(source.data))
+            for block in islice(document.iter_inner_content(), 5000):
+                if hasattr(block, "rows"):
+                    told.lines += ["", *_table_lines(block), ""]
+                else:
+                    _take_paragraph(told, block, document)
+        return _incoming(told, _title(source), new_id)
+
+
+def _table_lines(table: Any) -> list[str]:
+    return ["\t".join(cell.text.strip().replace("\n", " ") for cell in row.cells) for row in islice(table.rows, 500)]
+
+
+def _take_paragraph(told: Told, paragraph: Any, document: Any) -> None:
+    text = "".join(_run_text(run) for run in paragraph.runs) if paragraph.runs else paragraph.text
+    text = text.replace("****", "")
+    if paragraph.style is not None and str(paragraph.style.name).startswith(("Heading", "Title")):
+        told.lines += ["", paragraph.text]
+    elif text.strip() and paragraph._p.pPr is not None and paragraph._p.pPr.numPr is not None:
+        told.lines.append(f"- {text}")
+    else:
+        told.lines.append(text)
+    for blip in paragraph._p.iter(qn("a:blip")):
+        part = document.part.related_parts.get(blip.get(qn("r:embed"), ""))
+        if part is not None:
+            told.picture(f"picture-{len(told.pictures) + 1}", part.content_type, part.blob)
+
+
+def _run_text(run: Any) -> str:
+    words = run.text
+    if not run.bold or not words.strip():
+        return str(words)
+    lead, tail = words[: len(words) - len(words.lstrip())], words[len(words.rstrip()) :]
+    return f"{lead}**{words.strip()}**{tail}"
+
+
+class DeckFormat(SetFormat):
+    """Each slide is a page, or a question where it reads like one."""
+
+    name: ClassVar[str] = "pptx"
+    label: ClassVar[str] = "Slides (pptx)"
+    suffix: ClassVar[str] = ".pptx"
+    content_type: ClassVar[str] = "application/vnd.openxmlformats-officedocument.presentationml.presentation"
+    writes: ClassVar[bool] = False
+
+    def read(self, source: Source, new_id: NewId) -> Incoming:
+        check_zip(source.data)
+        incoming = Incoming(title=_title(source))
+        with _readable():
+            slides = list(islice(pptx.Presentation(BytesIO(source.data)).slides, MOST_PAGES + 1))
+            for number, slide in enumerate(slides[:MOST_PAGES], start=1):
+                self._take_slide(incoming, slide, number, new_id)
+        if len(slides) > MOST_PAGES:
+            incoming.note(f"Only the first {MOST_PAGES} slides were read.")
+        return incoming
+
+    def _take_slide(self, incoming: Incoming, slide: Any, number: int, new_id: NewId) -> None:
+        told = Told()
+        title = slide.shapes.title.text_frame.text.strip() if slide.shapes.title is not None else ""
+        for shape in slide.shapes:
+            if shape.has_text_frame and shape != slide.shapes.title:
+                told.lines += ["".join(run.text for run in p.runs) or p.text for p in shape.text_frame.paragraphs]
+            elif getattr(shape, "image", None) is not None:
+                told.picture(f"slide-{number}", shape.image.content_type, shape.image.blob)
+            elif shape.has_table:
+                told.lines += _table_lines(shape.table)
+        body = [line.strip() for line in told.lines if line.strip()]
+        if not title and not body and not told.pictures:
+            return
+        item = _slide_question(title, body, new_id) or _slide_page(title, body, new_id)
+        if told.pictures:
+            item = item.model_copy(
+                update={"picture": Picture(media=incoming.keep(told.pictures[0][1]), width=1, height=1)}
+            )
+        more = len(told.pictures) - 1 + told.left_out
+        sentences = (f"{more} more pictures of this slide are left out.",) if more > 0 else ()
+        place = f"Slide {number}"
+        incoming.entries.append(Entry(place=place, text=write_item(item), item=item, sentences=sentences))
+
+
+def _slide_question(title: str, body: list[str], new_id: NewId) -> Item | None:
+    """The slide as a question, if options or an answer stand on it."""
+    if not body:
+        return None
+    entries = read_pasted("\n".join([title, *body]) if title else "\n".join(body), new_id).entries
+    only = entries[0].item if len(entries) == 1 else None
+    return only if only is not None and getattr(only, "scored", False) else None
+
+
+def _slide_page(title: str, body: list[str], new_id: NewId) -> Item:
+    lines = body if len(body) < 2 else [f"- {line}" for line in body]
+    return _page("\n".join([title or (body[0] if body else "Slide"), *lines]), new_id)
+
+
+class PdfFormat(SetFormat):
+    """`choices["as"]`: "text" or "pictures" of the pages; a scan comes in as pictures."""
+
+    name: ClassVar[str] = "pdf"
+    label: ClassVar[str] = "Document (pdf)"
+    suffix: ClassVar[str] = ".pdf"
+    content_type: ClassVar[str] = "application/pdf"
+    writes: ClassVar[bool] = False
+
+    def read(self, source: Source, new_id: NewId) -> Incoming:
+        with _pdfium, _readable():
+            document = pypdfium2.PdfDocument(source.data)
+            try:
+                count = len(document)
+                texts = [document[number].get_textpage().get_text_bounded() for number in range(min(count, MOST_PAGES))]
+                scanned = sum(map(len, texts)) < FEW_LETTERS * len(texts)
+                way = source.choices.get("as", "pictures" if scanned else "text")
+                pictures = [_rendered(document[n]) for n in range(len(texts))] if way == "pictures" else []
+            finally:
+                document.close()
+        if pictures:
+            incoming = self._as_pictures(pictures, texts, _title(source), new_id)
+        else:
+            incoming = _incoming(Told("\n\n".join(texts).replace("\r", "").split("\n")), _title(source), new_id)
+        incoming.ways = list(WAYS)
+        incoming.way = way
+        if count > MOST_PAGES:
+            incoming.note(f"Only the first {MOST_PAGES} of {count} pages were read.")
+        return incoming
+
+    def _as_pictures(self, pictures: list[bytes], texts: list[str], title: str, new_id: NewId) -> Incoming:
+        incoming = Incoming(title=title)
+        for number, (data, text) in enumerate(zip(pictures, texts, strict=True), start=1):
+            picture = Picture(
+                media=incoming.keep(File(f"page-{number}.jpg", data)),
+                width=1, height=1, description=" ".join(text.split())[:500],
+            )  # fmt: skip
+            page = _page(f"Page {number}", new_id).model_copy(update={"picture": picture})
+            incoming.entries.append(Entry(place=f"Page {number}", text=write_item(page), item=page))
+        return incoming
+
+
+def _rendered(page: Any) -> bytes:
+    width, height = page.get_size()
+    scale = min(WIDEST / max(1, width), 2 * WIDEST / max(1, height), 4)
+    buffer = BytesIO()
+    page.render(scale=scale).to_pil().convert("RGB").save(buffer, "JPEG", quality=85)
+    return buffer.getvalue()

@@ -1,0 +1,165 @@
+"""What a format for whole sets has to bring, and what comes out of reading one.
+
+1. A format is one module with one subclass of `SetFormat`, and one line in `FORMATS` (formats/registry.py).
+2. Reading never raises for what is in the file: whatever is not understood becomes a sentence in its place.
+   Only a file that is no such file at all raises Unreadable.
+3. Nothing is lost in silence: what a format cannot say is listed by `left_out`, before it is written.
+"""
+
+from collections.abc import Callable, Iterator, Mapping, Sequence
+from dataclasses import dataclass, field
+from hashlib import sha256
+from typing import ClassVar
+
+from lantern.core.errors import Unreadable
+from lantern.core.questions import AnyItem
+from lantern.core.questions.content import MAX_ITEMS, About, SetContent
+from lantern.core.questions.contract import NewId, title_of
+from lantern.core.values import Value
+
+MOST_ENTRIES = 1000
+MOST_NOTES = 50
+
+
+@dataclass(frozen=True, slots=True)
+class File:
+    """A file that belongs to a set: a picture, a sound, a video, captions."""
+
+    name: str
+    data: bytes
+
+
+class Entry(Value):
+    """One thing that was found. `place` says where, as "Line 12" or "Row 4"; `text` is what stood there.
+
+    Without an `item` it was not understood, and `sentences` say why; with one they say what to look at.
+    """
+
+    place: str
+    text: str
+    item: AnyItem | None = None
+    sentences: tuple[str, ...] = ()
+
+
+class Column(Value):
+    """A column of a spreadsheet: its heading, what it is used for ("" for nothing), and a cell as an example."""
+
+    heading: str
+    use: str
+    example: str
+
+
+@dataclass
+class Incoming:
+    """What a file holds. Items name their media by the keys of `media`; `notes` concern the file as a whole.
+
+    `ways` are the ways it could be read, where there are several (choice "as"), and `way` is the one taken.
+    """
+
+    title: str = ""
+    about: About = field(default_factory=About)
+    entries: list[Entry] = field(default_factory=list)
+    notes: list[str] = field(default_factory=list)
+    media: dict[str, File] = field(default_factory=dict)
+    columns: list[Column] = field(default_factory=list)
+    ways: list[str] = field(default_factory=list)
+    way: str = ""
+
+    def keep(self, file: File) -> str:
+        """Puts a file among the media; returns the key by which an item names it. The same file is kept once."""
+        key = f"m{sha256(file.data).hexdigest()[:24]}"
+        self.media.setdefault(key, file)
+        return key
+
+    def note(self, sentence: str) -> None:
+        if sentence not in self.notes and len(self.notes) < MOST_NOTES:
+            self.notes.append(sentence)
+
+    def content(self) -> SetContent:
+        """All that was understood, as a set."""
+        items = [entry.item for entry in self.entries if entry.item is not None]
+        return SetContent(title=self.title[:200], about=self.about, items=tuple(items[:MAX_ITEMS]))
+
+
+MediaOf = Callable[[str], File | None]
+"""The stored file with this id, if it is still there."""
+
+
+@dataclass(frozen=True, slots=True)
+class Source:
+    """A file to read, with what the teacher chose for it (a spreadsheet: column number to its use)."""
+
+    name: str
+    data: bytes
+    choices: Mapping[str, str] = field(default_factory=dict)
+
+
+class SetFormat:
+    """The contract of a format. One that only reads leaves `writes` False, and the other way round."""
+
+    name: ClassVar[str]
+    label: ClassVar[str]
+    suffix: ClassVar[str]
+    content_type: ClassVar[str]
+    reads: ClassVar[bool] = True
+    writes: ClassVar[bool] = True
+
+    def fits(self, source: Source) -> bool:
+        """Whether this file is probably of this format."""
+        return source.name.lower().endswith(self.suffix)
+
+    def read(self, source: Source, new_id: NewId) -> Incoming:
+        """Raises Unreadable if it is no such file at all."""
+        raise NotImplementedError
+
+    def write(self, content: SetContent, media: MediaOf) -> bytes:
+        raise NotImplementedError
+
+    def left_out(self, content: SetContent) -> Sequence[str]:
+        """What of this set the format cannot say."""
+        return ()
+
+
+def media_ids(value: object) -> Iterator[str]:
+    """Every stored file that a set, or a part of it as JSON, names."""
+    if isinstance(value, dict):
+        for name, inner in value.items():
+            if name in {"media", "captions"} and isinstance(inner, str):
+                yield inner
+            else:
+                yield from media_ids(inner)
+    elif isinstance(value, list):
+        for inner in value:
+            yield from media_ids(inner)
+
+
+def about_left_out(content: SetContent) -> list[str]:
+    """A sentence where a form has no place for what the set is about, and something is said of it."""
+    if content.about == About():
+        return []
+    return ["What the set is about (language, subject, level, description, cover) is left behind."]
+
+
+def media_left_out(content: SetContent) -> list[str]:
+    """A sentence for each item whose files a form without files cannot carry."""
+    return [
+        f"“{title_of(item)[:60]}”: its picture, sound or video is named, but not in the file."
+        for item in content.items
+        if any(media_ids(item.model_dump(mode="json")))
+    ]
+
+
+__all__ = [
+    "MOST_ENTRIES",
+    "Column",
+    "Entry",
+    "File",
+    "Incoming",
+    "MediaOf",
+    "SetFormat",
+    "Source",
+    "Unreadable",
+    "about_left_out",
+    "media_ids",
+    "media_left_out",
+]

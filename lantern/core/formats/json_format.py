@@ -1,0 +1,147 @@
+"""A set as JSON (its schema: docs/set.schema.json), alone or with its media in one zip archive."""
+
+import json
+from io import BytesIO
+from typing import Any, ClassVar, Literal
+from zipfile import ZIP_DEFLATED, ZipFile
+
+from pydantic import Field, ValidationError
+
+from lantern.core.formats.exchange import (
+    MOST_ENTRIES,
+    Entry,
+    File,
+    Incoming,
+    MediaOf,
+    SetFormat,
+    Source,
+    Unreadable,
+    media_ids,
+    media_left_out,
+)
+from lantern.core.formats.markdown import first_of, write_item
+from lantern.core.formats.safezip import SafeZip, is_zip
+from lantern.core.questions import AnyItem, read_item
+from lantern.core.questions.content import MAX_ITEMS, About, SetContent, Title
+from lantern.core.questions.contract import NewId
+from lantern.core.values import Value
+
+INSIDE = "set.json"
+MEDIA_FOLDER = "media/"
+MOST_BYTES = 20 * 1024 * 1024
+
+
+class SetFile(Value):
+    """A whole set in one JSON object."""
+
+    format: Literal["lantern-set"] = "lantern-set"
+    version: Literal[1] = 1
+    title: Title
+    about: About = About()
+    items: tuple[AnyItem, ...] = Field(default=(), max_length=MAX_ITEMS)
+
+
+def schema() -> dict[str, Any]:
+    """The JSON Schema (draft 2020-12) of a set file."""
+    head = {"$schema": "https://json-schema.org/draft/2020-12/schema"}
+    return head | SetFile.model_json_schema() | {"title": "A set of questions"}
+
+
+def write_json(content: SetContent) -> bytes:
+    whole = SetFile(title=content.title, about=content.about, items=content.items)
+    return json.dumps(whole.model_dump(mode="json"), ensure_ascii=False, indent=2).encode()
+
+
+def read_json(data: bytes) -> Incoming:
+    """Each item is read for itself: one that is wrong does not hold up the others. Raises Unreadable."""
+    if len(data) > MOST_BYTES:
+        raise Unreadable("This file is too long for a set of questions.")
+    try:
+        body = json.loads(data)
+        json.dumps(body, ensure_ascii=False).encode()  # half of a surrogate pair is no character
+    except (ValueError, RecursionError) as error:
+        raise Unreadable("This is not JSON.") from error
+    if not isinstance(body, dict) or body.get("format") != "lantern-set" or not isinstance(body.get("items", []), list):
+        raise Unreadable("This JSON is no set: it wants “format”: “lantern-set” and a list of items.")
+    if body.get("version") != 1:
+        raise Unreadable(
+            f"This set is written in version {str(body.get('version'))[:20]}; only version 1 is known here."
+        )
+    incoming = Incoming(title=str(body.get("title", ""))[:200])
+    try:
+        incoming.about = About.model_validate(body.get("about", {}))
+    except ValidationError as error:
+        incoming.note(f"What the set is about: {first_of(error)}")
+    for number, one in enumerate(body.get("items", [])[:MOST_ENTRIES], start=1):
+        incoming.entries.append(_entry(number, one))
+    return incoming
+
+
+def _entry(number: int, body: object) -> Entry:
+    try:
+        item = read_item.validate_python(body)
+    except ValidationError as error:
+        text = json.dumps(body, ensure_ascii=False)[:4000]
+        return Entry(place=f"Item {number}", text=text, sentences=(first_of(error),))
+    return Entry(place=f"Item {number}", text=write_item(item), item=item)
+
+
+class JsonFormat(SetFormat):
+    name: ClassVar[str] = "json"
+    label: ClassVar[str] = "JSON"
+    suffix: ClassVar[str] = ".json"
+    content_type: ClassVar[str] = "application/json"
+
+    def read(self, source: Source, new_id: NewId) -> Incoming:
+        return read_json(source.data)
+
+    def write(self, content: SetContent, media: MediaOf) -> bytes:
+        return write_json(content)
+
+    def left_out(self, content: SetContent) -> list[str]:
+        return media_left_out(content)
+
+
+class ArchiveFormat(SetFormat):
+    name: ClassVar[str] = "archive"
+    label: ClassVar[str] = "Everything in one file (JSON and media, zip)"
+    suffix: ClassVar[str] = ".lantern.zip"
+    content_type: ClassVar[str] = "application/zip"
+
+    def fits(self, source: Source) -> bool:
+        return is_zip(source.data) and INSIDE in SafeZip(source.data).names
+
+    def read(self, source: Source, new_id: NewId) -> Incoming:
+        archive = SafeZip(source.data)
+        inside = archive.read(INSIDE)
+        if inside is None:
+            raise Unreadable("There is no set in this archive.")
+        incoming = read_json(inside)
+        files = {
+            name[len(MEDIA_FOLDER) :].split(".")[0]: name for name in archive.names if name.startswith(MEDIA_FOLDER)
+        }
+        items = [entry.item.model_dump(mode="json") for entry in incoming.entries if entry.item]
+        for media in dict.fromkeys(media_ids([*items, incoming.about.model_dump(mode="json")])):
+            data = archive.read(files[media]) if media in files else None
+            if data is not None:
+                incoming.media[media] = File(files[media].rsplit("/", 1)[-1], data)
+        return incoming
+
+    def write(self, content: SetContent, media: MediaOf) -> bytes:
+        buffer = BytesIO()
+        with ZipFile(buffer, "w", ZIP_DEFLATED) as archive:
+            archive.writestr(INSIDE, write_json(content))
+            for media_id in dict.fromkeys(media_ids(content.model_dump(mode="json"))):
+                file = media(media_id)
+                if file is not None:
+                    archive.writestr(f"{MEDIA_FOLDER}{media_id}{_suffix(file.name)}", file.data)
+        return buffer.getvalue()
+
+
+def _suffix(name: str) -> str:
+    dot = name.rfind(".")
+    return name[dot:].lower() if dot >= 0 and len(name) - dot <= 6 else ""
+
+
+if __name__ == "__main__":
+    print(json.dumps(schema(), indent=2))

@@ -1,0 +1,74 @@
+"""The rows of an OpenDocument spreadsheet (ISO/IEC 26300), read as a stream.
+
+A cell or a row may say that it is repeated a million times: what is beyond the bounds is never made.
+"""
+
+from io import BytesIO
+
+import lxml.etree as etree
+
+from lantern.core.formats.exchange import Unreadable
+from lantern.core.formats.safezip import check_zip
+
+_TABLE = "{urn:oasis:names:tc:opendocument:xmlns:table:1.0}"
+_TEXT = "{urn:oasis:names:tc:opendocument:xmlns:text:1.0}"
+DAMAGED = "This spreadsheet is damaged, or protected by a password."
+
+
+def rows_of(data: bytes, most_rows: int, most_columns: int) -> list[list[str]]:
+    """The first table with anything in it. Raises Unreadable."""
+    content = check_zip(data).read("content.xml")
+    if content is None or b"<!DOCTYPE" in content or b"<!ENTITY" in content:
+        raise Unreadable(DAMAGED)
+    rows: list[list[str]] = []
+    try:
+        for _, element in etree.iterparse(
+            BytesIO(content), events=("end",), tag=(f"{_TABLE}table", f"{_TABLE}table-row"),
+            resolve_entities=False, no_network=True, huge_tree=False,
+        ):  # fmt: skip
+            if element.tag == f"{_TABLE}table":
+                if any(any(row) for row in rows):
+                    break
+                rows = []
+                continue
+            cells = _cells(element, most_columns)
+            rows += [cells] * min(_times(element, "rows"), most_rows - len(rows))
+            element.clear()
+            if len(rows) >= most_rows:
+                break
+    except etree.XMLSyntaxError as error:
+        raise Unreadable(DAMAGED) from error
+    while rows and not any(rows[-1]):
+        rows.pop()
+    return rows
+
+
+def _cells(row: "etree._Element", most: int) -> list[str]:
+    cells: list[str] = []
+    for cell in row.iter(f"{_TABLE}table-cell", f"{_TABLE}covered-table-cell"):
+        text = "\n".join(_words(paragraph) for paragraph in cell.iterchildren(f"{_TEXT}p"))
+        cells += [text] * min(_times(cell, "columns"), most - len(cells))
+        if len(cells) >= most:
+            break
+    return cells
+
+
+def _times(element: "etree._Element", what: str) -> int:
+    said = element.get(f"{_TABLE}number-{what}-repeated", "1")
+    return max(1, int(said)) if said.isdigit() and len(said) < 10 else 1
+
+
+def _words(element: "etree._Element") -> str:
+    parts = [element.text or ""]
+    for child in element:
+        if child.tag == f"{_TEXT}s":
+            count = child.get(f"{_TEXT}c", "1")
+            parts.append(" " * (min(1000, int(count)) if count.isdigit() else 1))
+        elif child.tag == f"{_TEXT}tab":
+            parts.append("\t")
+        elif child.tag == f"{_TEXT}line-break":
+            parts.append("\n")
+        else:
+            parts.append(_words(child) if isinstance(child.tag, str) else "")
+        parts.append(child.tail or "")
+    return "".join(parts)

@@ -1,0 +1,5 @@
+"""Questions pasted as plain text, in the layouts that people make by hand."""
+
+from lantern.core.formats.pasted.reader import read_pasted
+
+__all__ = ["read_pasted"]

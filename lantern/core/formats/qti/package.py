@@ -1,0 +1,320 @@
+"""Whole packages: manifest, test, items and their files."""
+
+from collections.abc import Iterator
+from io import BytesIO
+from pathlib import PurePosixPath
+from posixpath import normpath
+from typing import Any, ClassVar
+from urllib.parse import unquote
+from zipfile import ZIP_DEFLATED, ZipFile
+
+import lxml.etree as etree
+from pydantic import ValidationError
+
+from lantern.core.formats.exchange import (
+    MOST_ENTRIES,
+    Entry,
+    File,
+    Incoming,
+    MediaOf,
+    SetFormat,
+    Source,
+    Unreadable,
+    about_left_out,
+    media_ids,
+)
+from lantern.core.formats.markdown import first_of, text_of, write_item
+from lantern.core.formats.qti import read_items, write_items
+from lantern.core.formats.qti.build import Builder, Element, as_bytes
+from lantern.core.formats.qti.nodes import Node, parse
+from lantern.core.formats.qti.versions import QTI2, QTI3, Version
+from lantern.core.formats.safezip import SafeZip, is_zip
+from lantern.core.questions import read_item
+from lantern.core.questions.content import SetContent
+from lantern.core.questions.contract import Item, NewId, Question, title_of
+
+MANIFEST, TEST = "imsmanifest.xml", "test.xml"
+Fields = dict[str, Any]
+
+
+# --- reading ---------------------------------------------------------------------------------------
+
+
+class Package:
+    """The files of a package, and what of them has been taken along."""
+
+    def __init__(self, archive: SafeZip, incoming: Incoming) -> None:
+        self.archive, self.incoming = archive, incoming
+        self._by_name = {name.lower(): name for name in archive.names}
+
+    def keep_for(self, place: str) -> read_items.KeepFile:
+        """Takes files along that are named from `place`."""
+
+        def keep(reference: str) -> str | None:
+            name = self._by_name.get(_resolved(place, reference).lower())
+            data = self.archive.read(name) if name else None
+            return self.incoming.keep(File(PurePosixPath(name).name, data)) if name and data else None
+
+        return keep
+
+    def xml(self, name: str) -> Node | None:
+        found = self._by_name.get(name.lower())
+        data = self.archive.read(found) if found else None
+        return parse(data) if data else None
+
+
+def _resolved(place: str, reference: str) -> str:
+    """A reference from the file at `place`, as a name in the archive."""
+    folder = PurePosixPath(place).parent
+    return normpath(str(folder / unquote(reference.split("#")[0].split("?")[0]))).lstrip("/")
+
+
+def read_package(data: bytes, new_id: NewId) -> Incoming:
+    """Every item of the package as an entry, in the order of its tests. Raises Unreadable."""
+    incoming = Incoming()
+    package = Package(SafeZip(data), incoming)
+    manifest = package.xml(MANIFEST)
+    if manifest is None:
+        raise Unreadable("This archive has no readable manifest, so it is no package of questions.")
+    resources = {
+        _resolved(MANIFEST, node["href"]): node for node in manifest.all("resource") if node["href"].endswith(".xml")
+    }
+    tests = [name for name, node in resources.items() if "test" in node["type"]]
+    placed: dict[str, Fields] = {}
+    for name in tests:
+        test = package.xml(name)
+        if test is None:
+            incoming.note(f"The test {name} could not be read.")
+            continue
+        incoming.title = incoming.title or test["title"][:200]
+        placed |= dict(_items_of(test, name))
+    items = [*placed, *(name for name in resources if name not in placed and name not in tests)]
+    incoming.title = incoming.title or _manifest_title(manifest)
+    for name in items[:MOST_ENTRIES]:
+        tags = _tags_of(resources[name]) if name in resources else ()
+        incoming.entries += _entries_of(package, name, placed.get(name, {}) | {"tags": tags}, new_id)
+    if len(items) > MOST_ENTRIES:
+        incoming.note(f"Only the first {MOST_ENTRIES} items were read.")
+    if not incoming.entries:
+        raise Unreadable("This package holds no items.")
+    return incoming
+
+
+def _items_of(test: Node, name: str) -> Iterator[tuple[str, Fields]]:
+    """(file, facts) of every item that a test names, through all its sections."""
+    for reference in test.all("assessment-item-ref"):
+        facts: Fields = {}
+        limit = reference.first("time-limits")
+        seconds = limit.number("max-time") if limit else None
+        facts["time_limit"] = max(5, min(1200, round(seconds))) if seconds else None
+        weight = reference.first("weight")
+        if weight and weight["value"] in {"0", "1", "2", "0.0", "1.0", "2.0"}:
+            facts["weight"] = int(float(weight["value"]))
+        yield _resolved(name, reference["href"]), facts
+
+
+def _tags_of(resource: Node) -> tuple[str, ...]:
+    words = [
+        word.text[:60]
+        for keyword in resource.all("keyword")
+        for word in keyword.all("langstring", "string", "lang-string")
+    ]
+    return tuple(word for word in words if word)[:20]
+
+
+def _manifest_title(manifest: Node) -> str:
+    title = manifest.first("title")
+    return title.text[:200] if title else ""
+
+
+def _entries_of(package: Package, name: str, facts: Fields, new_id: NewId) -> list[Entry]:
+    root = package.xml(name)
+    if root is None:
+        return [Entry(place=name[:100], text="", sentences=("This file is missing or could not be read.",))]
+    place = (root["title"] or name)[:100]
+    if root.name != "assessment-item":
+        return []
+    try:
+        found, sentences = read_items.read_item(root, new_id, package.keep_for(name))
+    except read_items.NotSaid as error:
+        return [Entry(place=place, text=_words(root), sentences=(str(error),))]
+    return [_entry(place, fields | facts, sentences, root, new_id) for fields in found]
+
+
+def _words(root: Node) -> str:
+    body = root.first("item-body")
+    return " ".join((body.text if body else "").split())[:2000]
+
+
+def _entry(place: str, fields: Fields, sentences: list[str], root: Node, new_id: NewId) -> Entry:
+    known = {name: value for name, value in fields.items() if value not in (None, "", ())}
+    known |= {"time_limit": None} if fields.get("time_limit", 0) is None else {}
+    try:
+        item = read_item.validate_python(known | {"id": new_id()})
+    except ValidationError:
+        # A page has neither time nor weight.
+        bare = {
+            name: value
+            for name, value in known.items()
+            if name not in {"time_limit", "weight", "explanation", "scored"}
+        }
+        try:
+            item = read_item.validate_python(bare | {"id": new_id()})
+        except ValidationError as error:
+            return Entry(place=place, text=_words(root), sentences=(*sentences, first_of(error)))
+    return Entry(place=place, text=write_item(item), item=item, sentences=tuple(dict.fromkeys(sentences)))
+
+
+# --- writing ---------------------------------------------------------------------------------------
+
+
+def write_package(content: SetContent, media: MediaOf, version: Version) -> bytes:
+    """Items that the standard cannot say are left out; `left_out` names them."""
+    stored = {one: file for one in dict.fromkeys(media_ids(content.model_dump(mode="json"))) if (file := media(one))}
+    places = {one: f"media/{one}{PurePosixPath(file.name).suffix}" for one, file in stored.items()}
+    build = Builder(version, places)
+    buffer = BytesIO()
+    with ZipFile(buffer, "w", ZIP_DEFLATED) as archive:
+        written: list[tuple[str, Item]] = []
+        for number, item in enumerate(content.items, start=1):
+            made = write_items.write_item(item, f"item-{number}", build)
+            if made is not None:
+                archive.writestr(f"items/item-{number}.xml", as_bytes(made))
+                written.append((f"item-{number}", item))
+        archive.writestr(TEST, as_bytes(_test(content, written, build)))
+        archive.writestr(MANIFEST, as_bytes(_manifest(content, written, places, version)))
+        for one, file in stored.items():
+            archive.writestr(places[one], file.data)
+    return buffer.getvalue()
+
+
+def _test(content: SetContent, written: list[tuple[str, Item]], build: Builder) -> Element:
+    test = build.make("assessment-test", identifier="test", title=content.title or "Untitled set")
+    part = build.make("test-part", test, identifier="part", navigation_mode="linear", submission_mode="individual")
+    section = build.make(
+        "assessment-section", part, identifier="section", title=content.title or "Untitled set", visible=True
+    )
+    for name, item in written:
+        reference = build.make("assessment-item-ref", section, identifier=name, href=f"items/{name}.xml")
+        if isinstance(item, Question):
+            build.make("weight", reference, identifier="WEIGHT", value=item.weight)
+            if item.time_limit is not None:
+                build.make("time-limits", reference, max_time=item.time_limit)
+    return test
+
+
+def _manifest(
+    content: SetContent, written: list[tuple[str, Item]], places: dict[str, str], version: Version
+) -> Element:
+    space = version.manifest_namespace
+    manifest = etree.Element(f"{{{space}}}manifest", {"identifier": "package"}, nsmap={None: space})
+
+    def add(parent: Element, name: str, text: str | None = None, **attributes: str) -> Element:
+        made = etree.SubElement(parent, f"{{{space}}}{name}", attributes)
+        made.text = text
+        return made
+
+    about = add(manifest, "metadata")
+    add(about, "schema", "QTI Package")
+    add(about, "schemaversion", version.number)
+    add(manifest, "organizations")
+    resources = add(manifest, "resources")
+    test = add(resources, "resource", identifier="test", type=version.test_type, href=TEST)
+    add(test, "file", href=TEST)
+    for name, item in written:
+        add(test, "dependency", identifierref=name)
+        href = f"items/{name}.xml"
+        resource = add(resources, "resource", identifier=name, type=version.item_type, href=href)
+        _keywords(resource, item, space)
+        add(resource, "file", href=href)
+        for one in dict.fromkeys(media_ids(item.model_dump(mode="json"))):
+            if one in places:
+                add(resource, "file", href=places[one])
+    return manifest
+
+
+def _keywords(resource: Element, item: Item, space: str) -> None:
+    """Topics, as the metadata of learning objects (IEEE 1484.12.3) has keywords."""
+    if not item.tags:
+        return
+    lom_space = "http://ltsc.ieee.org/xsd/LOM"
+    metadata = etree.SubElement(resource, f"{{{space}}}metadata")
+    lom = etree.SubElement(metadata, f"{{{lom_space}}}lom", nsmap={"lom": lom_space})
+    general = etree.SubElement(lom, f"{{{lom_space}}}general")
+    for tag in item.tags:
+        keyword = etree.SubElement(general, f"{{{lom_space}}}keyword")
+        etree.SubElement(keyword, f"{{{lom_space}}}string").text = tag
+
+
+# --- the formats -----------------------------------------------------------------------------------
+
+
+class QtiFormat(SetFormat):
+    """`left_out` does not guess: it writes each item, reads it back, and tells what has changed."""
+
+    version: ClassVar[Version]
+    content_type: ClassVar[str] = "application/zip"
+
+    def fits(self, source: Source) -> bool:
+        return is_zip(source.data) and any(name.lower() == MANIFEST for name in SafeZip(source.data).names)
+
+    def read(self, source: Source, new_id: NewId) -> Incoming:
+        return read_package(source.data, new_id)
+
+    def write(self, content: SetContent, media: MediaOf) -> bytes:
+        return write_package(content, media, self.version)
+
+    def left_out(self, content: SetContent) -> list[str]:
+        lost = [sentence for item in content.items if (sentence := self._lost(item))]
+        return [*about_left_out(content), *lost]
+
+    def _lost(self, item: Item) -> str:
+        name = f"“{title_of(item)[:60] or 'without words'}”"
+        if item.kind not in write_items.WRITERS:
+            return f"{name}: the standard has no such question as a {item.kind.replace('_', ' ')}."
+        data = self.write(SetContent(title="-", items=(item,)), lambda media_id: File("file.bin", media_id.encode()))
+        numbers = iter(range(1, 10_000))
+        back = [entry.item for entry in read_package(data, lambda: f"n{next(numbers)}").entries]
+        if len(back) != 1 or back[0] is None:
+            return f"{name}: it cannot be said."
+        if back[0].kind != item.kind:
+            return f"{name}: it comes back as a {back[0].kind.replace('_', ' ')}."
+        lost = changed_fields(item, back[0])
+        return f"{name}: {', '.join(one.replace('_', ' ') for one in lost)} cannot be said as here." if lost else ""
+
+
+def changed_fields(item: Item, back: Item) -> list[str]:
+    """The fields whose settings or texts differ, apart from ids and from where files are stored."""
+    old, new = text_of(_without_files(item)), text_of(_without_files(back))
+    names = [name for name in {**old.settings, **new.settings} if old.settings.get(name) != new.settings.get(name)]
+    texts = {"prompt": (old.prompt, new.prompt), "explanation": (old.explanation, new.explanation)}
+    names += [name for name, (one, other) in texts.items() if one.split() != other.split()]
+    return [*names, *(["lines"] if sorted(old.lines) != sorted(new.lines) else [])]
+
+
+def _without_files(item: Item) -> Item:
+    """The item with every stored file called the same."""
+
+    same = {"media": "file", "captions": "file", "seconds": 0}
+
+    def plain(value: Any) -> Any:
+        if isinstance(value, dict):
+            return {k: same[k] if k in same and isinstance(v, str | float) else plain(v) for k, v in value.items()}
+        return [plain(one) for one in value] if isinstance(value, list) else value
+
+    body = {key: value if key in {"id"} else plain(value) for key, value in item.model_dump(mode="json").items()}
+    return read_item.validate_python(body)
+
+
+class Qti3Format(QtiFormat):
+    name: ClassVar[str] = "qti3"
+    label: ClassVar[str] = "Test package (QTI 3.0)"
+    suffix: ClassVar[str] = ".qti3.zip"
+    version: ClassVar[Version] = QTI3
+
+
+class Qti2Format(QtiFormat):
+    name: ClassVar[str] = "qti2"
+    label: ClassVar[str] = "Test package (QTI 2.1)"
+    suffix: ClassVar[str] = ".qti2.zip"
+    version: ClassVar[Version] = QTI2

@@ -1,0 +1,43 @@
+"""All formats of whole sets. A new one is one module and one line here."""
+
+from lantern.core.formats.documents import DeckFormat, PdfFormat, WordFormat
+from lantern.core.formats.exchange import Entry, Incoming, SetFormat, Source, Unreadable
+from lantern.core.formats.json_format import ArchiveFormat, JsonFormat
+from lantern.core.formats.qti import Qti2Format, Qti3Format
+from lantern.core.formats.sheet_format import CsvFormat, OdsFormat, XlsxFormat
+from lantern.core.formats.text_format import MarkdownFormat, PastedFormat, read_text
+from lantern.core.questions.contract import NewId
+
+FORMATS: tuple[SetFormat, ...] = (
+    MarkdownFormat(),
+    XlsxFormat(),
+    OdsFormat(),
+    CsvFormat(),
+    JsonFormat(),
+    ArchiveFormat(),
+    Qti3Format(),
+    Qti2Format(),
+    PastedFormat(),
+    WordFormat(),
+    DeckFormat(),
+    PdfFormat(),
+)
+WRITERS = tuple(one for one in FORMATS if one.writes)
+READERS = tuple(one for one in FORMATS if one.reads)
+
+
+def read_file(source: Source, new_id: NewId) -> Incoming:
+    """What a file holds, whatever form it is in. Raises Unreadable."""
+    if not source.data.strip():
+        raise Unreadable("This file is empty.")
+    found = next((one for one in READERS if one.fits(source)), None)
+    if found is None:
+        kinds = ", ".join(sorted({one.suffix for one in READERS}))
+        raise Unreadable(f"Files of this kind cannot be read. These can: {kinds}.")
+    return found.read(source, new_id)
+
+
+def read_again(text: str, place: str, new_id: NewId) -> list[Entry]:
+    """An entry that was mended by hand, as text: perhaps it has become several."""
+    entries = read_text(text, new_id).entries
+    return [entry.model_copy(update={"place": place}) for entry in entries]

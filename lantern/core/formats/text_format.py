@@ -1,0 +1,102 @@
+"""The set's own text form, and pasted text, as formats."""
+
+from typing import ClassVar
+
+import charset_normalizer
+
+from lantern.core.formats.exchange import (
+    MOST_ENTRIES,
+    Entry,
+    Incoming,
+    MediaOf,
+    SetFormat,
+    Source,
+    Unreadable,
+    media_left_out,
+)
+from lantern.core.formats.markdown import read_blocks, write_set
+from lantern.core.formats.pasted import read_pasted
+from lantern.core.questions.content import SetContent
+from lantern.core.questions.contract import NewId
+
+MOST_BYTES = 4 * 1024 * 1024
+
+
+# Languages whose usual encoding in one byte is not the western one.
+_OF_LATIN = ("Latin", "Punctuation", "Control", "Currency", "Symbols")
+_CENTRAL = {"Polish", "Czech", "Slovak", "Hungarian", "Croatian", "Slovene", "Romanian"}
+
+
+def text_in(data: bytes) -> str:
+    """The text of a file in whatever encoding it is. Raises Unreadable for what is no text."""
+    if len(data) > MOST_BYTES:
+        raise Unreadable("This file is too long for a text of questions.")
+    try:
+        text = data.decode("utf-8-sig")
+    except UnicodeDecodeError:
+        text = _decoded(data)
+    if "\0" in text:
+        raise Unreadable("This file is no text.")
+    return text
+
+
+def _decoded(data: bytes) -> str:
+    found = charset_normalizer.from_bytes(data[:200_000]).best()
+    if found is None:
+        raise Unreadable("This file is no text.")
+    latin = all(any(word in name for word in _OF_LATIN) for name in found.alphabets)
+    # Of the many one-byte encodings of western languages this is the one that spreadsheets write.
+    western = latin and found.language not in _CENTRAL and not found.encoding.startswith("utf")
+    return data.decode("cp1252" if western else found.encoding, errors="replace")
+
+
+def is_text_form(text: str) -> bool:
+    """Whether a text is written in the set's own form: it begins with its head, or settings stand in it."""
+    return text.lstrip("\ufeff\n ").startswith("---\n") or "\n:: kind:" in text
+
+
+def read_text(text: str, new_id: NewId) -> Incoming:
+    """A text in the set's own form, or as people paste it."""
+    return read_text_form(text, new_id) if is_text_form(f"\n{text}") else read_pasted(text, new_id)
+
+
+def read_text_form(text: str, new_id: NewId) -> Incoming:
+    found = read_blocks(text, new_id)
+    incoming = Incoming(title=found.title, about=found.about)
+    for wrong in found.misread:
+        incoming.note(f"Line {wrong.line}: {wrong.sentence}")
+    for block in found.blocks[:MOST_ENTRIES]:
+        sentences = tuple(f"Line {wrong.line}: {wrong.sentence}" for wrong in block.misread)
+        incoming.entries.append(
+            Entry(place=f"Line {block.line}", text=block.text, item=block.item, sentences=sentences)
+        )
+    if len(found.blocks) > MOST_ENTRIES:
+        incoming.note(f"Only the first {MOST_ENTRIES} items were read.")
+    return incoming
+
+
+class MarkdownFormat(SetFormat):
+    name: ClassVar[str] = "markdown"
+    label: ClassVar[str] = "Text (Markdown)"
+    suffix: ClassVar[str] = ".md"
+    content_type: ClassVar[str] = "text/markdown; charset=utf-8"
+
+    def read(self, source: Source, new_id: NewId) -> Incoming:
+        return read_text(text_in(source.data), new_id)
+
+    def write(self, content: SetContent, media: MediaOf) -> bytes:
+        return write_set(content).encode()
+
+    def left_out(self, content: SetContent) -> list[str]:
+        return media_left_out(content)
+
+
+class PastedFormat(SetFormat):
+    name: ClassVar[str] = "pasted"
+    label: ClassVar[str] = "Plain text"
+    suffix: ClassVar[str] = ".txt"
+    content_type: ClassVar[str] = "text/plain; charset=utf-8"
+    writes: ClassVar[bool] = False
+
+    def read(self, source: Source, new_id: NewId) -> Incoming:
+        return read_text(text_in(source.data), new_id)

@@ -1,0 +1,88 @@
+"""The kinds of question, in one explicit list, and the unions that are made from it."""
+
+from functools import reduce
+from operator import or_
+from typing import TYPE_CHECKING, Annotated, Any
+
+from pydantic import Field, TypeAdapter
+
+from lantern.core.questions.contract import Answer, Item, Key, Kind, Problem, PublicItem, Tally
+from lantern.core.questions.kinds import (
+    choice,
+    classify,
+    gap_fill,
+    letter,
+    match,
+    numeric_entry,
+    open_response,
+    order,
+    page,
+    point,
+    point_split,
+    rating_scale,
+    slider,
+    text_entry,
+    word_cloud,
+)
+
+KINDS: tuple[Kind[Any, Any, Any], ...] = (
+    choice.KIND,
+    text_entry.KIND,
+    numeric_entry.KIND,
+    slider.KIND,
+    order.KIND,
+    match.KIND,
+    classify.KIND,
+    point.KIND,
+    gap_fill.KIND,
+    open_response.KIND,
+    word_cloud.KIND,
+    rating_scale.KIND,
+    point_split.KIND,
+    letter.KIND,
+    page.KIND,
+)
+
+_BY_NAME = {kind.name: kind for kind in KINDS}
+
+
+def kind_of(item: Item | Answer | PublicItem) -> Kind[Any, Any, Any]:
+    """The kind that an item or an answer belongs to."""
+    return _BY_NAME[item.kind]
+
+
+def check_item(item: Item) -> list[Problem]:
+    return kind_of(item).check(item)
+
+
+if TYPE_CHECKING:
+    AnyItem = Item
+    AnyPublicItem = PublicItem
+    AnyAnswer = Answer
+    AnyKey = Key
+    AnyTally = Tally
+else:
+
+    def _union(models):
+        models = [model for model in models if model is not None]
+        return Annotated[reduce(or_, models), Field(discriminator="kind")] if len(models) > 1 else models[0]
+
+    AnyItem = _union(kind.item for kind in KINDS)
+    AnyPublicItem = _union(kind.public_item for kind in KINDS)
+    AnyAnswer = _union(kind.answer for kind in KINDS)
+    AnyKey = _union(kind.key_model for kind in KINDS)
+    AnyTally = _union(kind.tally_model for kind in KINDS)
+
+read_item: TypeAdapter[Item] = TypeAdapter(AnyItem)
+
+__all__ = [
+    "KINDS",
+    "AnyAnswer",
+    "AnyItem",
+    "AnyKey",
+    "AnyPublicItem",
+    "AnyTally",
+    "check_item",
+    "kind_of",
+    "read_item",
+]

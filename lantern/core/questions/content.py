@@ -1,0 +1,92 @@
+"""A whole set as a value: what a session, a report and a codec work on."""
+
+from typing import Annotated
+
+from pydantic import Field
+
+from lantern.core.questions import AnyItem, check_item, kind_of
+from lantern.core.questions.contract import Item, LanguageTag, Picture, Problem, Severity, Tag, unwise
+from lantern.core.questions.reading import reading_level
+from lantern.core.questions.richtext import plain
+from lantern.core.values import ShortId, Value
+
+MAX_ITEMS = 300
+FAR_ABOVE = 3
+"""School years by which a text may be harder than the set's level before it is called unwise."""
+Title = Annotated[str, Field(max_length=200)]
+
+
+class About(Value):
+    """What a set is about. `level_from` and `level_to` are school years; None: no bound."""
+
+    description: Annotated[str, Field(max_length=2000)] = ""
+    language: LanguageTag = "en"
+    subject: Annotated[str, Field(max_length=100)] = ""
+    level_from: Annotated[int, Field(ge=1, le=20)] | None = None
+    level_to: Annotated[int, Field(ge=1, le=20)] | None = None
+    topics: Annotated[tuple[Tag, ...], Field(max_length=30)] = ()
+    tags: Annotated[tuple[Tag, ...], Field(max_length=30)] = ()
+    cover: Picture | None = None
+
+
+class SetContent(Value):
+    """A set at one moment. Item ids are unique."""
+
+    title: Title
+    about: About = About()
+    items: Annotated[tuple[AnyItem, ...], Field(max_length=MAX_ITEMS)] = ()
+
+    def question_numbers(self) -> dict[str, int]:
+        """Item id to its number among the questions, from 1; pages have none."""
+        asked = [item.id for item in self.items if kind_of(item).is_asked]
+        return {item_id: number for number, item_id in enumerate(asked, start=1)}
+
+    def in_its_language(self) -> "SetContent":
+        """The set with its language written on every item that has none of its own: as it is run."""
+        items = tuple(item if item.language else _in_language(item, self.about.language) for item in self.items)
+        return self.model_copy(update={"items": items})
+
+
+class ItemProblem(Value):
+    item: ShortId
+    problem: Problem
+
+
+def problems_of(content: SetContent) -> list[ItemProblem]:
+    """Everything to settle in the set, in the order of its items."""
+    return [
+        ItemProblem(item=item.id, problem=p)
+        for item in content.in_its_language().items
+        for p in (*check_item(item), *_reading_problems(item, content.about))
+    ]
+
+
+def _in_language(item: Item, language: str) -> Item:
+    return item.model_copy(update={"language": language})
+
+
+def _reading_problems(item: Item, about: About) -> list[Problem]:
+    """A text that asks far more of a reader than the class's level; for English, which the formula was made for."""
+    if about.level_to is None or not item.language.startswith("en"):
+        return []
+    text = " ".join(plain(part) for part in kind_of(item).texts(item) if part)
+    level = reading_level(text)
+    if level is None or level <= about.level_to + FAR_ABOVE:
+        return []
+    sentence = f"This reads like school year {round(level)}; the set is for year {about.level_to} at the most."
+    return [unwise(sentence, "prompt")]
+
+
+def can_run(content: SetContent) -> bool:
+    """A set can run when it has an item and nothing in it is wrong."""
+    wrong = any(found.problem.severity is Severity.WRONG for found in problems_of(content))
+    return bool(content.items) and not wrong
+
+
+def search_text(content: SetContent) -> str:
+    """Title and all texts, folded for comparing without regard to case."""
+    about = content.about
+    texts = [content.title, about.description, about.subject, *about.topics, *about.tags]
+    texts += [tag for item in content.items for tag in item.tags]
+    texts += [*(text for item in content.items for text in kind_of(item).texts(item))]
+    return "\n".join(plain(text) for text in texts if text).casefold()

@@ -1,0 +1,350 @@
+"""Choice: one right option, several right options, or true/false; also as an opinion."""
+
+import re
+from collections import Counter
+from collections.abc import Iterable, Sequence
+from random import Random
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from lantern.core.errors import BadAnswer
+from lantern.core.questions.contract import (
+    Answer,
+    CountRow,
+    Drawn,
+    Film,
+    Key,
+    Kind,
+    LineText,
+    Media,
+    NewId,
+    Picture,
+    Problem,
+    PublicItem,
+    Question,
+    Sample,
+    Substance,
+    Tally,
+    Told,
+    common_problems,
+    public_fields,
+    unwise,
+    wrong,
+)
+from lantern.core.questions.richtext import inline_html, plain
+from lantern.core.questions.textform import entries, entry
+from lantern.core.values import ShortId, Value
+
+MIN_OPTIONS, MAX_OPTIONS = 2, 12
+LETTERS = "ABCDEFGHIJKL"
+LONG_OPTION, MUCH_LONGER = 40, 2
+"""An option is called too long from so many characters, and so many times the next longest."""
+_CATCH_ALL = re.compile(r"\b(all|none|both|neither) of (the|these|those|them)\b( above)?", re.IGNORECASE)
+
+
+class Option(Value):
+    """A text, a picture (or sound, or video), or both."""
+
+    id: ShortId
+    text: LineText = ""
+    media: Media | None = None
+    right: bool = False
+
+
+class ChoiceItem(Question):
+    """`marking` matters for `several` only.
+
+    all_or_nothing     1 for exactly the right options, else 0.
+    right_minus_wrong  (right chosen - wrong chosen) / right options, never below 0.
+    """
+
+    kind: Literal["choice"] = "choice"
+    form: Literal["one", "several", "true_false"] = "one"
+    options: Annotated[tuple[Option, ...], Field(max_length=MAX_OPTIONS)] = ()
+    marking: Literal["all_or_nothing", "right_minus_wrong"] = "all_or_nothing"
+
+
+class PublicOption(Value):
+    id: ShortId
+    letter: str
+    html: str
+    media: Media | None = None
+
+
+class PublicChoice(PublicItem):
+    kind: Literal["choice"] = "choice"
+    several: bool
+    options: tuple[PublicOption, ...]
+
+
+class ChoiceAnswer(Answer):
+    kind: Literal["choice"] = "choice"
+    chosen: Annotated[tuple[ShortId, ...], Field(max_length=MAX_OPTIONS)]
+
+
+class ChoiceKey(Key):
+    kind: Literal["choice"] = "choice"
+    right: tuple[ShortId, ...]
+
+
+class OptionCount(Value):
+    id: ShortId
+    count: int
+
+
+class ChoiceTally(Tally):
+    kind: Literal["choice"] = "choice"
+    counts: tuple[OptionCount, ...]
+
+
+class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
+    name = "choice"
+    item = ChoiceItem
+    public_item = PublicChoice
+    answer = ChoiceAnswer
+    key_model = ChoiceKey
+    tally_model = ChoiceTally
+    text_fields = ("options",)
+
+    def check(self, item: ChoiceItem) -> list[Problem]:
+        return [*common_problems(item), *_option_problems(item), *_key_problems(item)]
+
+    def public(self, item: ChoiceItem) -> PublicChoice:
+        options = [
+            PublicOption(id=o.id, letter=LETTERS[i], html=inline_html(o.text), media=o.media)
+            for i, o in enumerate(item.options)
+        ]
+        fields = {**public_fields(item), "several": item.form == "several", "options": options}
+        return PublicChoice.model_validate(fields)
+
+    def texts(self, item: ChoiceItem) -> list[str]:
+        return [item.prompt, *(o.text for o in item.options), item.explanation]
+
+    def mixed(self, item: ChoiceItem, rng: Random) -> ChoiceItem:
+        if item.form == "true_false":
+            return item
+        options = rng.sample(item.options, len(item.options))
+        return item.model_copy(update={"options": tuple(options)})
+
+    def key(self, item: ChoiceItem) -> ChoiceKey | None:
+        return ChoiceKey(right=tuple(sorted(_right(item)))) if item.scored else None
+
+    def accept(self, item: ChoiceItem, answer: ChoiceAnswer) -> None:
+        chosen = answer.chosen
+        if len(chosen) == 1:
+            pass
+        elif not chosen or len(set(chosen)) != len(chosen):
+            raise BadAnswer
+        elif item.form != "several":
+            raise BadAnswer("Choose one option only.")
+        known = [o.id for o in item.options]
+        for option in chosen:
+            if option not in known:
+                raise BadAnswer
+
+    def score(self, item: ChoiceItem, answer: ChoiceAnswer) -> float | None:
+        if not item.scored:
+            return None
+        right, chosen = _right(item), set(answer.chosen)
+        if item.form == "several" and item.marking == "right_minus_wrong":
+            return max(0.0, (len(chosen & right) - len(chosen - right)) / len(right)) if right else 0.0
+        return float(bool(right) and chosen == right)
+
+    def tally(self, item: ChoiceItem, answers: Iterable[ChoiceAnswer]) -> ChoiceTally:
+        given = [answer.chosen for answer in answers]
+        counts = Counter(option for chosen in given for option in chosen)
+        rows = tuple(OptionCount(id=o.id, count=counts[o.id]) for o in item.options)
+        return ChoiceTally(n=len(given), counts=rows)
+
+    def answer_text(self, item: ChoiceItem, answer: ChoiceAnswer) -> str:
+        chosen = set(answer.chosen)
+        return "; ".join(_name(o) for o in item.options if o.id in chosen)
+
+    def short_text(self, item: ChoiceItem, answer: ChoiceAnswer) -> str:
+        chosen = answer.chosen
+        return "".join([letter for letter, o in zip(LETTERS, item.options, strict=False) if o.id in chosen])
+
+    def count_rows(self, item: ChoiceItem, tally: ChoiceTally) -> list[CountRow]:
+        counts = {row.id: row.count for row in tally.counts}
+        return [
+            CountRow(LETTERS[i], _name(o), counts.get(o.id, 0), o.right if item.scored else None)
+            for i, o in enumerate(item.options)
+        ]
+
+    def substance(self, item: ChoiceItem) -> Substance:
+        told = tuple(Told(o.text, o.right if item.scored else None) for o in item.options)
+        return Substance(choices=told, pairs=_as_pair(item))
+
+    def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
+        right = set(substance.right_texts())
+        texts = [c.text for c in substance.choices] or list(dict.fromkeys((*right, *substance.all_lines())))
+        texts += [""] * max(0, MIN_OPTIONS - len(texts))
+        options = [{"id": new_id(), "text": t, "right": bool(t) and t in right} for t in texts[:MAX_OPTIONS]]
+        return {"options": options, "form": "several" if sum(bool(o["right"]) for o in options) > 1 else "one"}
+
+    def of_pairs(self, pairs: Sequence[Drawn], new_id: NewId) -> list[dict[str, object]]:
+        """For each pair its right side among the three that are most easily mistaken for it."""
+        return [_drawn(p.left, p.right, p.near[:3], p.tags, new_id) for p in pairs if p.near]
+
+    def of_groups(self, groups: Sequence[tuple[str, tuple[str, ...]]], new_id: NewId) -> list[dict[str, object]]:
+        names = [name for name, _ in groups]
+        return [
+            _drawn(member, name, tuple(n for n in names if n != name), (), new_id)
+            for name, members in groups
+            for member in members
+        ]
+
+    def to_lines(self, item: ChoiceItem) -> list[str]:
+        return [
+            entry("- [x]" if o.right else "- [ ]", o.text, **({"media": o.media.model_dump()} if o.media else {}))
+            for o in item.options
+        ]
+
+    def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
+        found = entries(lines, ("- [x]", "- [ ]"))
+        options = [{"id": new_id(), "text": text, "right": mark == "- [x]", **more} for mark, text, more in found]
+        return {"options": options}
+
+    def imagine(self, item: ChoiceItem, ability: float, rng: Random) -> ChoiceAnswer:
+        right = tuple(o.id for o in item.options if o.right)
+        if item.scored and right and rng.random() < ability:
+            return ChoiceAnswer(chosen=right)
+        # Earlier wrong options draw more, so that one distractor stands out, as in real classes.
+        others = [o.id for o in item.options if not (item.scored and o.right)] or list(right)
+        picked = rng.choices(others, [len(others) - i for i in range(len(others))])[0]
+        if item.form == "several" and right and rng.random() < 0.6:
+            return ChoiceAnswer(chosen=tuple({rng.choice(right), picked}))
+        return ChoiceAnswer(chosen=(picked,))
+
+    def samples(self) -> Sequence[Sample]:
+        return [_one_sample(), _several_sample(), _true_false_sample(), _opinion_sample(), _picture_sample()]
+
+
+def _right(item: ChoiceItem) -> set[str]:
+    return {o.id for o in item.options if o.right}
+
+
+def _name(option: Option) -> str:
+    """The option in words: its text, else what its picture shows."""
+    described = option.media.description if isinstance(option.media, Picture | Film) else ""
+    return plain(option.text) or described.strip() or "(a picture)" if option.media else plain(option.text)
+
+
+def _as_pair(item: ChoiceItem) -> tuple[tuple[str, str], ...]:
+    """The question and its one right answer, as a pair."""
+    right = [o.text for o in item.options if o.right and o.text]
+    return ((item.prompt, right[0]),) if item.scored and len(right) == 1 and item.form == "one" else ()
+
+
+def _drawn(prompt: str, right: str, wrong: Sequence[str], tags: tuple[str, ...], new_id: NewId) -> dict[str, object]:
+    """A choice with its options in the order of the alphabet, which says nothing of which is right."""
+    texts = sorted({right, *wrong}, key=str.casefold)
+    options = [{"id": new_id(), "text": text, "right": text == right} for text in texts]
+    return {"prompt": prompt, "options": options, "tags": tags}
+
+
+def _option_problems(item: ChoiceItem) -> list[Problem]:
+    problems = []
+    if len(item.options) < MIN_OPTIONS:
+        problems.append(wrong("Give at least two options.", "options"))
+    texts = [plain(o.text).casefold() for o in item.options]
+    for index, text in enumerate(texts):
+        media = item.options[index].media
+        if isinstance(media, Picture) and not text and not media.description.strip():
+            sentence = f"Describe the picture of option {LETTERS[index]} for those who cannot see it."
+            problems.append(unwise(sentence, f"options.{index}"))
+        if not text and media is not None:
+            continue
+        if not text:
+            problems.append(wrong(f"Option {LETTERS[index]} is empty.", f"options.{index}"))
+        elif text in texts[:index]:
+            first = LETTERS[texts.index(text)]
+            problems.append(unwise(f"Options {first} and {LETTERS[index]} say the same.", f"options.{index}"))
+    return [*problems, *_unwise_options(item)]
+
+
+def _unwise_options(item: ChoiceItem) -> list[Problem]:
+    """What gives an answer away, or says nothing."""
+    problems = []
+    texts = [plain(o.text) for o in item.options]
+    for index, text in enumerate(texts):
+        if _CATCH_ALL.search(text):
+            sentence = f"Option {LETTERS[index]} stands for the others, which tests reading more than knowing."
+            problems.append(unwise(sentence, f"options.{index}"))
+        others = [len(other) for at, other in enumerate(texts) if at != index and other]
+        if others and len(text) > LONG_OPTION and len(text) > MUCH_LONGER * max(others):
+            sentence = f"Option {LETTERS[index]} is much longer than the others, which draws the eye to it."
+            problems.append(unwise(sentence, f"options.{index}"))
+    return problems
+
+
+def _key_problems(item: ChoiceItem) -> list[Problem]:
+    count = len(_right(item))
+    if not item.scored:
+        return []
+    if count == 0:
+        return [wrong("Mark the right answer, or make it an opinion.", "options")]
+    if item.form != "several" and count > 1:
+        return [wrong("Only one option can be right here. Choose one, or allow several.", "options")]
+    if item.form == "several" and count == len(item.options):
+        return [unwise("Every option is right, so nothing can be told apart.", "options")]
+    return []
+
+
+def _options(*texts: str, right: str) -> tuple[Option, ...]:
+    return tuple(Option(id=f"o{LETTERS[i]}", text=t, right=LETTERS[i] in right) for i, t in enumerate(texts))
+
+
+def _one_sample() -> Sample:
+    item = ChoiceItem(
+        id="choice-one",
+        prompt="The glass has dropped six hectopascals in three hours. What do you tell the crew?",
+        explanation="More than about five hectopascals in three hours means the wind is close behind.",
+        options=_options("Fair weather", "Strong wind is likely soon", "Fog by the evening", right="B"),
+    )
+    return Sample(item, ChoiceAnswer(chosen=("oB",)), (ChoiceAnswer(chosen=("oA",)), ChoiceAnswer(chosen=("oC",))))
+
+
+def _several_sample() -> Sample:
+    item = ChoiceItem(
+        id="choice-several",
+        form="several",
+        marking="right_minus_wrong",
+        prompt="Which of these are distress signals?",
+        options=_options("Red hand flare", "Green flare", "Orange smoke", "A raised anchor ball", right="AC"),
+    )
+    others = (ChoiceAnswer(chosen=("oA",)), ChoiceAnswer(chosen=("oA", "oB")), ChoiceAnswer(chosen=("oB", "oD")))
+    return Sample(item, ChoiceAnswer(chosen=("oA", "oC")), others)
+
+
+def _true_false_sample() -> Sample:
+    item = ChoiceItem(
+        id="choice-true-false",
+        form="true_false",
+        prompt="A bowline can be untied after it has held a load.",
+        options=_options("True", "False", right="A"),
+    )
+    return Sample(item, ChoiceAnswer(chosen=("oA",)), (ChoiceAnswer(chosen=("oB",)),))
+
+
+def _opinion_sample() -> Sample:
+    item = ChoiceItem(
+        id="choice-opinion",
+        scored=False,
+        prompt="Which watch would you rather keep?",
+        options=_options("Midnight to four", "Four to eight", right=""),
+    )
+    return Sample(item, None, (ChoiceAnswer(chosen=("oA",)), ChoiceAnswer(chosen=("oB",))))
+
+
+def _picture_sample() -> Sample:
+    pictures = [
+        Picture(media=f"knot-{name}", description=f"A {name}", width=400, height=300) for name in ("bowline", "hitch")
+    ]
+    options = tuple(Option(id=f"o{i}", media=picture, right=i == 0) for i, picture in enumerate(pictures))
+    item = ChoiceItem(id="choice-pictures", prompt="Which one is the bowline?", options=options)
+    return Sample(item, ChoiceAnswer(chosen=("o0",)), (ChoiceAnswer(chosen=("o1",)),))
+
+
+KIND = Choice()

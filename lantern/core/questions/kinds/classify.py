@@ -1,0 +1,243 @@
+"""Classify: each line goes into one of several groups."""
+
+from collections import Counter
+from collections.abc import Iterable, Sequence
+from random import Random
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from lantern.core.errors import BadAnswer
+from lantern.core.questions.contract import (
+    Answer,
+    CountRow,
+    Key,
+    Kind,
+    NewId,
+    Problem,
+    PublicItem,
+    Question,
+    Sample,
+    Substance,
+    Tally,
+    common_problems,
+    public_fields,
+    wrong,
+)
+from lantern.core.questions.parts import (
+    LETTERS,
+    Line,
+    PublicLine,
+    cut,
+    line_problems,
+    lines_of,
+    public_line,
+    share_right,
+    shuffled,
+)
+from lantern.core.questions.richtext import plain
+from lantern.core.questions.textform import entries, entry
+from lantern.core.values import ShortId, Value
+
+MOST_GROUPS, MOST_LINES = 6, 20
+
+
+class Member(Line):
+    """A line and the id of the group it belongs to."""
+
+    group: ShortId | None = None
+
+
+class ClassifyItem(Question):
+    kind: Literal["classify"] = "classify"
+    groups: Annotated[tuple[Line, ...], Field(max_length=MOST_GROUPS)] = ()
+    members: Annotated[tuple[Member, ...], Field(max_length=MOST_LINES)] = ()
+    all_or_nothing: bool = False
+
+
+class PublicClassify(PublicItem):
+    kind: Literal["classify"] = "classify"
+    groups: tuple[PublicLine, ...]
+    members: tuple[PublicLine, ...]
+
+
+class Placed(Value):
+    member: ShortId
+    group: ShortId
+
+
+class ClassifyAnswer(Answer):
+    kind: Literal["classify"] = "classify"
+    placed: Annotated[tuple[Placed, ...], Field(max_length=MOST_LINES)]
+
+
+class ClassifyKey(Key):
+    kind: Literal["classify"] = "classify"
+    placed: tuple[Placed, ...]
+
+
+class PlacedCount(Value):
+    member: ShortId
+    group: ShortId
+    count: int
+
+
+class ClassifyTally(Tally):
+    """How often each line was put into each group; what never happened is left out."""
+
+    kind: Literal["classify"] = "classify"
+    cells: tuple[PlacedCount, ...]
+
+
+class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
+    name = "classify"
+    item = ClassifyItem
+    public_item = PublicClassify
+    answer = ClassifyAnswer
+    key_model = ClassifyKey
+    tally_model = ClassifyTally
+    text_fields = ("groups", "members")
+
+    def check(self, item: ClassifyItem) -> list[Problem]:
+        problems = [*common_problems(item), *line_problems(item.groups, "groups", "Group")]
+        problems += line_problems(item.members, "members", "Line")
+        if len(item.groups) < 2:
+            problems.append(wrong("Give at least two groups.", "groups"))
+        if len(item.members) < 2:
+            problems.append(wrong("Give at least two lines to put into the groups.", "members"))
+        known = {group.id for group in item.groups}
+        for index, member in enumerate(item.members):
+            if item.scored and member.group not in known:
+                problems.append(wrong(f"Say which group line {index + 1} belongs to.", f"members.{index}"))
+        return problems
+
+    def public(self, item: ClassifyItem) -> PublicClassify:
+        members = [public_line(member) for member in shuffled(item.members, item.id)]
+        groups = [public_line(group) for group in item.groups]
+        return PublicClassify.model_validate({**public_fields(item), "groups": groups, "members": members})
+
+    def texts(self, item: ClassifyItem) -> list[str]:
+        return [item.prompt, *(x.text for x in (*item.groups, *item.members)), item.explanation]
+
+    def mixed(self, item: ClassifyItem, rng: Random) -> ClassifyItem:
+        return item.model_copy(update={"groups": tuple(rng.sample(item.groups, len(item.groups)))})
+
+    def key(self, item: ClassifyItem) -> ClassifyKey | None:
+        if not item.scored:
+            return None
+        members = sorted(item.members, key=lambda m: m.id)
+        return ClassifyKey(placed=tuple(Placed(member=m.id, group=m.group) for m in members if m.group))
+
+    def accept(self, item: ClassifyItem, answer: ClassifyAnswer) -> None:
+        members = [p.member for p in answer.placed]
+        if not members or len(set(members)) != len(members):
+            raise BadAnswer("Put each line into one group.")
+        if not set(members) <= {m.id for m in item.members}:
+            raise BadAnswer
+        if not {p.group for p in answer.placed} <= {g.id for g in item.groups}:
+            raise BadAnswer
+
+    def score(self, item: ClassifyItem, answer: ClassifyAnswer) -> float | None:
+        return share_right(_right(item, answer), len(item.members), item.all_or_nothing) if item.scored else None
+
+    def tally(self, item: ClassifyItem, answers: Iterable[ClassifyAnswer]) -> ClassifyTally:
+        given = [answer.placed for answer in answers]
+        counts = Counter((p.member, p.group) for placed in given for p in placed)
+        cells = tuple(PlacedCount(member=m, group=g, count=c) for (m, g), c in sorted(counts.items()))
+        return ClassifyTally(n=len(given), cells=cells)
+
+    def answer_text(self, item: ClassifyItem, answer: ClassifyAnswer) -> str:
+        texts = {x.id: plain(x.text) for x in (*item.members, *item.groups)}
+        return "; ".join(f"{texts[p.member]} – {texts[p.group]}" for p in answer.placed)
+
+    def short_text(self, item: ClassifyItem, answer: ClassifyAnswer) -> str:
+        if item.scored:
+            return f"{_right(item, answer)} of {len(item.members)}"
+        letters = {group.id: LETTERS[index] for index, group in enumerate(item.groups)}
+        chosen = {p.member: letters[p.group] for p in answer.placed}
+        return cut("".join(chosen.get(m.id, "·") for m in item.members))
+
+    def count_rows(self, item: ClassifyItem, tally: ClassifyTally) -> list[CountRow]:
+        texts = {x.id: plain(x.text) for x in (*item.members, *item.groups)}
+        wanted = {m.id: m.group for m in item.members}
+        order = {m.id: index for index, m in enumerate(item.members)}
+        cells = sorted(tally.cells, key=lambda cell: (order[cell.member], -cell.count))
+        return [
+            CountRow(texts[c.member], texts[c.group], c.count, wanted[c.member] == c.group if item.scored else None)
+            for c in cells
+        ]
+
+    def substance(self, item: ClassifyItem) -> Substance:
+        groups = tuple((g.text, tuple(m.text for m in item.members if m.group == g.id)) for g in item.groups)
+        pairs = tuple((member, name) for name, members in groups for member in members)
+        return Substance(groups=groups, pairs=pairs, lines=tuple(m.text for m in item.members))
+
+    def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
+        groups = substance.groups or _grouped(substance.pairs)
+        if len(groups) < 2:
+            return {"members": lines_of(substance.all_lines()[:MOST_LINES], new_id, 2)}
+        return self.of_groups(groups, new_id)[0]
+
+    def of_groups(self, groups: Sequence[tuple[str, tuple[str, ...]]], new_id: NewId) -> list[dict[str, object]]:
+        named = [(new_id(), name, members) for name, members in groups[:MOST_GROUPS]]
+        members = [{"id": new_id(), "text": text, "group": id_} for id_, _, inside in named for text in inside]
+        return [
+            {
+                "prompt": "Where does each belong?",
+                "groups": [{"id": id_, "text": name} for id_, name, _ in named],
+                "members": members[:MOST_LINES],
+            }
+        ]
+
+    def to_lines(self, item: ClassifyItem) -> list[str]:
+        lines = []
+        for group in item.groups:
+            lines.append(entry("-", group.text))
+            lines += [entry("=", member.text) for member in item.members if member.group == group.id]
+        known = {group.id for group in item.groups}
+        return lines + [entry("+", member.text) for member in item.members if member.group not in known]
+
+    def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
+        groups: list[dict[str, object]] = []
+        members: list[dict[str, object]] = []
+        for mark, text, _ in entries(lines, ("-", "=", "+")):
+            if mark == "-":
+                groups.append({"id": new_id(), "text": text})
+            else:
+                group = groups[-1]["id"] if mark == "=" and groups else None
+                members.append({"id": new_id(), "text": text, "group": group})
+        return {"groups": groups, "members": members}
+
+    def imagine(self, item: ClassifyItem, ability: float, rng: Random) -> ClassifyAnswer:
+        groups = [group.id for group in item.groups]
+        placed = []
+        for member in item.members:
+            knows = item.scored and member.group is not None and rng.random() < ability
+            placed.append(Placed(member=member.id, group=(member.group if knows else None) or rng.choice(groups)))
+        return ClassifyAnswer(placed=tuple(placed))
+
+    def samples(self) -> Sequence[Sample]:
+        groups = (Line(id="G1", text="Standing rigging"), Line(id="G2", text="Running rigging"))
+        names = (("Forestay", "G1"), ("Main sheet", "G2"), ("Shroud", "G1"), ("Halyard", "G2"))
+        members = tuple(Member(id=f"m{7 * i % 5}", text=text, group=g) for i, (text, g) in enumerate(names))
+        item = ClassifyItem(id="classify-ropes", prompt="Where does it belong?", groups=groups, members=members)
+        right = ClassifyAnswer(placed=tuple(Placed(member=m.id, group=m.group or "") for m in members))
+        all_first = ClassifyAnswer(placed=tuple(Placed(member=m.id, group="G1") for m in members))
+        free = item.model_copy(update={"id": "classify-opinion", "scored": False})
+        return [Sample(item, right, (all_first,)), Sample(free, None, (all_first, right))]
+
+
+def _grouped(pairs: Sequence[tuple[str, str]]) -> tuple[tuple[str, tuple[str, ...]], ...]:
+    """Pairs whose right sides repeat, as groups."""
+    names = list(dict.fromkeys(right for _, right in pairs))
+    if len(names) == len(pairs):
+        return ()
+    return tuple((name, tuple(left for left, right in pairs if right == name)) for name in names)
+
+
+def _right(item: ClassifyItem, answer: ClassifyAnswer) -> int:
+    wanted = {m.id: m.group for m in item.members}
+    return sum(wanted[p.member] == p.group for p in answer.placed)
+
+
+KIND = Classify()

@@ -1,0 +1,319 @@
+"""Gap fill: a text with gaps, typed, chosen from a few, or taken from one bank of words.
+
+The text is typed with what belongs into a gap in square brackets: "The tide [rises|climbs] for [six] hours."
+What stands behind a bar means, where students type: also right; where they choose: another, wrong choice.
+"""
+
+import re
+from collections import Counter
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
+from random import Random
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from lantern.core.errors import BadAnswer
+from lantern.core.questions.contract import (
+    Answer,
+    CountRow,
+    Drawn,
+    Key,
+    Kind,
+    NewId,
+    Problem,
+    PromptText,
+    PublicItem,
+    Question,
+    Sample,
+    Substance,
+    Tally,
+    common_problems,
+    public_fields,
+    wrong,
+)
+from lantern.core.questions.parts import share_right
+from lantern.core.questions.richtext import inline_html
+from lantern.core.questions.spelling import Strictness, folded, is_accepted
+from lantern.core.questions.textform import body_lines, body_of, entry, texts
+from lantern.core.values import Value
+
+MOST_GAPS, LONGEST, MOST_SHOWN = 30, 200, 12
+_GAP = re.compile(r"\[([^\[\]]*)\]")
+Word = Annotated[str, Field(max_length=LONGEST)]
+
+
+class GapFillItem(Question):
+    """`way`: typed, chosen (each gap has its own choices) or bank (all gaps share one bank of words).
+
+    `extra` are words in the bank that belong nowhere.
+    """
+
+    kind: Literal["gap_fill"] = "gap_fill"
+    text: PromptText = ""
+    way: Literal["typed", "chosen", "bank"] = "typed"
+    extra: Annotated[tuple[Word, ...], Field(max_length=30)] = ()
+    strictness: Strictness = Strictness(typos=False)
+    all_or_nothing: bool = False
+
+
+class Stretch(Value):
+    """A stretch of text, and behind it a gap (None at the end). `choices` is empty where one types."""
+
+    html: str
+    gap: int | None
+    choices: tuple[str, ...] = ()
+
+
+class PublicGapFill(PublicItem):
+    kind: Literal["gap_fill"] = "gap_fill"
+    way: Literal["typed", "chosen", "bank"]
+    stretches: tuple[Stretch, ...]
+    bank: tuple[str, ...]
+
+
+class GapFillAnswer(Answer):
+    """What stands in each gap, in order; an empty text is a gap left open."""
+
+    kind: Literal["gap_fill"] = "gap_fill"
+    texts: Annotated[tuple[Word, ...], Field(max_length=MOST_GAPS)]
+
+
+class GapFillKey(Key):
+    """What is right in each gap, the usual word first."""
+
+    kind: Literal["gap_fill"] = "gap_fill"
+    gaps: tuple[tuple[str, ...], ...]
+
+
+class GapWord(Value):
+    """`right` is None until the key is shown."""
+
+    text: str
+    count: int
+    right: bool | None = None
+
+
+class GapFillTally(Tally):
+    """For each gap its most frequent words, most frequent first."""
+
+    kind: Literal["gap_fill"] = "gap_fill"
+    gaps: tuple[tuple[GapWord, ...], ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Gap:
+    right: tuple[str, ...]
+    wrong: tuple[str, ...]
+
+
+class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
+    name = "gap_fill"
+    item = GapFillItem
+    public_item = PublicGapFill
+    answer = GapFillAnswer
+    key_model = GapFillKey
+    tally_model = GapFillTally
+    text_fields = ("text", "extra")
+
+    def check(self, item: GapFillItem) -> list[Problem]:
+        problems = common_problems(item)
+        gaps = gaps_of(item)
+        if not gaps:
+            problems.append(wrong("Write the text, with what belongs into a gap in [square brackets].", "text"))
+        if len(gaps) > MOST_GAPS:
+            problems.append(wrong(f"A text holds at most {MOST_GAPS} gaps.", "text"))
+        for number, gap in enumerate(gaps, start=1):
+            if not gap.right:
+                problems.append(wrong(f"Gap {number} is empty. Write what belongs into it.", "text"))
+            if item.way == "chosen" and not gap.wrong:
+                sentence = f"Gap {number} has one choice only. Add others, as in [six|four|eight]."
+                problems.append(wrong(sentence, "text"))
+        return problems
+
+    def public(self, item: GapFillItem) -> PublicGapFill:
+        pieces = _GAP.split(item.text)
+        gaps = gaps_of(item)
+        stretches = [
+            Stretch(
+                html=_spaced_html(html),
+                gap=number if number < len(gaps) else None,
+                choices=_choices(gaps[number]) if item.way == "chosen" and number < len(gaps) else (),
+            )
+            for number, html in enumerate(pieces[::2])
+        ]
+        fields = {"way": item.way, "stretches": stretches, "bank": _bank(item)}
+        return PublicGapFill.model_validate({**public_fields(item), **fields})
+
+    def texts(self, item: GapFillItem) -> list[str]:
+        return [item.prompt, item.text, *item.extra, item.explanation]
+
+    def key(self, item: GapFillItem) -> GapFillKey | None:
+        return GapFillKey(gaps=tuple(gap.right for gap in gaps_of(item))) if item.scored else None
+
+    def accept(self, item: GapFillItem, answer: GapFillAnswer) -> None:
+        gaps = gaps_of(item)
+        if len(answer.texts) != len(gaps) or not any(text.strip() for text in answer.texts):
+            raise BadAnswer("Fill at least one gap, then send.")
+        for gap, text in zip(gaps, answer.texts, strict=True):
+            allowed = _choices(gap) if item.way == "chosen" else _bank(item)
+            if item.way != "typed" and text and text not in allowed:
+                raise BadAnswer
+
+    def score(self, item: GapFillItem, answer: GapFillAnswer) -> float | None:
+        if not item.scored:
+            return None
+        gaps = gaps_of(item)
+        right = sum(_is_right(item, gap, text) for gap, text in zip(gaps, answer.texts, strict=True))
+        return share_right(right, len(gaps), item.all_or_nothing)
+
+    def tally(self, item: GapFillItem, answers: Iterable[GapFillAnswer]) -> GapFillTally:
+        given = [answer.texts for answer in answers]
+        columns = zip(*given, strict=True) if given else [() for _ in gaps_of(item)]
+        return GapFillTally(n=len(given), gaps=tuple(_words(item, column) for column in columns))
+
+    def told(self, item: GapFillItem, tally: GapFillTally, *, desk: bool, with_key: bool) -> GapFillTally:
+        if not (with_key and item.scored):
+            return tally
+        gaps = tuple(
+            tuple(word.model_copy(update={"right": _is_right(item, gap, word.text)}) for word in words)
+            for gap, words in zip(gaps_of(item), tally.gaps, strict=True)
+        )
+        return tally.model_copy(update={"gaps": gaps})
+
+    def answer_text(self, item: GapFillItem, answer: GapFillAnswer) -> str:
+        return "; ".join(f"{n}: {text.strip() or '–'}" for n, text in enumerate(answer.texts, start=1))
+
+    def short_text(self, item: GapFillItem, answer: GapFillAnswer) -> str:
+        gaps = gaps_of(item)
+        if not item.scored:
+            return f"{sum(bool(text.strip()) for text in answer.texts)} filled"
+        right = sum(_is_right(item, gap, text) for gap, text in zip(gaps, answer.texts, strict=True))
+        return f"{right} of {len(gaps)}"
+
+    def count_rows(self, item: GapFillItem, tally: GapFillTally) -> list[CountRow]:
+        rows = []
+        for number, (gap, words) in enumerate(zip(gaps_of(item), tally.gaps, strict=False), start=1):
+            for word in words:
+                right = _is_right(item, gap, word.text) if item.scored else None
+                rows.append(CountRow(f"Gap {number}", word.text, word.count, right))
+        return rows
+
+    def substance(self, item: GapFillItem) -> Substance:
+        return Substance(answers=tuple(gap.right[0] for gap in gaps_of(item) if gap.right))
+
+    def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
+        if substance.pairs and len(substance.pairs) > 1:
+            return {"text": _gapped(substance.pairs)}
+        right = substance.right_texts()
+        return {"text": f"[{'|'.join(map(_bare, right))}]"} if right else {}
+
+    def of_pairs(self, pairs: Sequence[Drawn], new_id: NewId) -> list[dict[str, object]]:
+        """A line for each pair with its right side as a gap, eight lines in a question."""
+        parts = [pairs[at : at + 8] for at in range(0, len(pairs), 8)]
+        return [
+            {"prompt": "Fill the gaps.", "text": _gapped([(p.left, p.right) for p in part]), "way": "bank"}
+            for part in parts
+        ]
+
+    def to_lines(self, item: GapFillItem) -> list[str]:
+        return [*body_lines(item.text), *(entry("+", word) for word in item.extra)]
+
+    def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
+        return {"text": body_of(lines), "extra": texts(lines, "+")}
+
+    def imagine(self, item: GapFillItem, ability: float, rng: Random) -> GapFillAnswer:
+        texts = []
+        gaps = gaps_of(item)
+        for gap in gaps:
+            others = [*gap.wrong, *(one.right[0] for one in gaps if one is not gap)] or ["?"]
+            if item.way == "chosen":
+                others = list(gap.wrong) or ["?"]
+            texts.append(gap.right[0] if rng.random() < ability else rng.choice(others))
+        return GapFillAnswer(texts=tuple(texts))
+
+    def samples(self) -> Sequence[Sample]:
+        prompt = "Fill the gaps."
+        typed = GapFillItem(
+            id="gap-typed", prompt=prompt, text="The tide [rises|climbs] for about [six] hours.", language="en"
+        )
+        chosen = GapFillItem(
+            id="gap-chosen", prompt=prompt, way="chosen", text="Red is to [port|starboard] when you come [in|out]."
+        )
+        bank = GapFillItem(
+            id="gap-bank", prompt=prompt, way="bank", text="[Spring] tides come at [full] moon.", extra=("half", "Neap")
+        )
+        return [
+            Sample(typed, _given("climbs", "six"), (_given("rises", "12"), _given("", "siks"))),
+            Sample(chosen, _given("port", "in"), (_given("port", "out"), _given("starboard", ""))),
+            Sample(bank, _given("Spring", "full"), (_given("Neap", "half"),)),
+            Sample(bank.model_copy(update={"id": "gap-opinion", "scored": False}), None, (_given("Neap", "full"),)),
+        ]
+
+
+def _gapped(pairs: Iterable[tuple[str, str]]) -> str:
+    return "\n".join(f"{_bare(left)} – [{_bare(right)}]" for left, right in pairs)
+
+
+def _bare(text: str) -> str:
+    """A text that can stand inside a gap's brackets."""
+    return re.sub(r"[\[\]|]", " ", text).strip()
+
+
+def _spaced_html(text: str) -> str:
+    """The stretch as HTML, with the spaces at its ends, which part it from the gaps."""
+    lead = text[: len(text) - len(text.lstrip())]
+    tail = text[len(text.rstrip()) :] if text.strip() else ""
+    return "".join((lead, inline_html(text), tail)).replace("\n", "<br>")
+
+
+def gaps_of(item: GapFillItem) -> list[Gap]:
+    found = []
+    for inside in _GAP.findall(item.text):
+        words = tuple(" ".join(word.split()) for word in inside.split("|") if word.strip())
+        found.append(Gap(words, ()) if item.way == "typed" else Gap(words[:1], words[1:]))
+    return found
+
+
+def split_at_gaps(item: GapFillItem) -> list[tuple[str, Gap | None]]:
+    """The text in stretches, each with the gap behind it; behind the last there is none."""
+    stretches = _GAP.split(item.text)[::2]
+    gaps: list[Gap | None] = [*gaps_of(item), None]
+    return list(zip(stretches, gaps, strict=True))
+
+
+def _choices(gap: Gap) -> tuple[str, ...]:
+    """In the order of the alphabet, which says nothing of which is right."""
+    return tuple(sorted({*gap.right, *gap.wrong}, key=str.casefold))
+
+
+def _bank(item: GapFillItem) -> tuple[str, ...]:
+    """Every word of the bank, as often as it is needed, in the order of the alphabet."""
+    if item.way != "bank":
+        return ()
+    words = [word for gap in gaps_of(item) for word in gap.right]
+    extra = [" ".join(word.split()) for word in item.extra if word.strip()]
+    return tuple(sorted([*words, *extra], key=lambda word: (word.casefold(), word)))
+
+
+def _is_right(item: GapFillItem, gap: Gap, text: str) -> bool:
+    if item.way == "typed":
+        return is_accepted(text, gap.right, item.strictness, item.language)
+    return text in gap.right
+
+
+def _words(item: GapFillItem, column: Iterable[str]) -> tuple[GapWord, ...]:
+    groups: dict[str, Counter[str]] = {}
+    for text in sorted(" ".join(text.split()) for text in column):
+        if text:
+            groups.setdefault(folded(text, item.strictness, item.language) or text, Counter())[text] += 1
+    rows = [GapWord(text=min(s, key=lambda t: (-s[t], t)), count=s.total()) for s in groups.values()]
+    rows.sort(key=lambda row: (-row.count, row.text))
+    return tuple(rows[:MOST_SHOWN])
+
+
+def _given(*texts: str) -> GapFillAnswer:
+    return GapFillAnswer(texts=texts)
+
+
+KIND = GapFill()

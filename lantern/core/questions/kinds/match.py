@@ -1,0 +1,252 @@
+"""Match: each line on the left has its partner on the right."""
+
+from collections import Counter
+from collections.abc import Iterable, Sequence
+from random import Random
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from lantern.core.errors import BadAnswer
+from lantern.core.questions.contract import (
+    Answer,
+    CountRow,
+    Drawn,
+    Key,
+    Kind,
+    LineText,
+    NewId,
+    Problem,
+    PublicItem,
+    Question,
+    Sample,
+    Substance,
+    Tally,
+    common_problems,
+    public_fields,
+    wrong,
+)
+from lantern.core.questions.parts import (
+    LETTERS,
+    Line,
+    PublicLine,
+    cut,
+    line_problems,
+    lines_of,
+    public_line,
+    share_right,
+    shuffled,
+)
+from lantern.core.questions.richtext import plain
+from lantern.core.questions.textform import entry, texts
+from lantern.core.values import ShortId, Value
+
+FEWEST, MOST = 2, 12
+PAIRS_IN_ONE = 8
+
+
+class Pair(Value):
+    """`id` stands for the left side, `partner_id` for the right: neither can be told from the other."""
+
+    id: ShortId
+    left: LineText = ""
+    partner_id: ShortId
+    right: LineText = ""
+
+
+class MatchItem(Question):
+    """`extra` are right sides that belong to nobody."""
+
+    kind: Literal["match"] = "match"
+    pairs: Annotated[tuple[Pair, ...], Field(max_length=MOST)] = ()
+    extra: Annotated[tuple[Line, ...], Field(max_length=MOST)] = ()
+    all_or_nothing: bool = False
+
+
+class PublicMatch(PublicItem):
+    kind: Literal["match"] = "match"
+    left: tuple[PublicLine, ...]
+    right: tuple[PublicLine, ...]
+
+
+class Matched(Value):
+    left: ShortId
+    right: ShortId
+
+
+class MatchAnswer(Answer):
+    kind: Literal["match"] = "match"
+    matched: Annotated[tuple[Matched, ...], Field(max_length=MOST)]
+
+
+class MatchKey(Key):
+    kind: Literal["match"] = "match"
+    matched: tuple[Matched, ...]
+
+
+class MatchCount(Value):
+    left: ShortId
+    right: ShortId
+    count: int
+
+
+class MatchTally(Tally):
+    """How often each left was put to each right; what was never put together is left out."""
+
+    kind: Literal["match"] = "match"
+    cells: tuple[MatchCount, ...]
+
+
+class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
+    name = "match"
+    item = MatchItem
+    public_item = PublicMatch
+    answer = MatchAnswer
+    key_model = MatchKey
+    tally_model = MatchTally
+    text_fields = ("pairs", "extra")
+
+    def check(self, item: MatchItem) -> list[Problem]:
+        left = [Line(id=p.id, text=p.left) for p in item.pairs]
+        right = [Line(id=p.partner_id, text=p.right) for p in item.pairs]
+        problems = [*common_problems(item), *line_problems(left, "pairs", "Left side")]
+        problems += [*line_problems(right, "pairs", "Right side"), *line_problems(item.extra, "extra", "Extra line")]
+        if len(item.pairs) < FEWEST:
+            problems.append(wrong("Give at least two pairs.", "pairs"))
+        return problems
+
+    def public(self, item: MatchItem) -> PublicMatch:
+        left = [public_line(Line(id=p.id, text=p.left)) for p in item.pairs]
+        right = [public_line(line) for line in shuffled(_right_lines(item), item.id)]
+        return PublicMatch.model_validate({**public_fields(item), "left": left, "right": right})
+
+    def texts(self, item: MatchItem) -> list[str]:
+        pairs = [text for p in item.pairs for text in (p.left, p.right)]
+        return [item.prompt, *pairs, *(x.text for x in item.extra), item.explanation]
+
+    def mixed(self, item: MatchItem, rng: Random) -> MatchItem:
+        return item.model_copy(update={"pairs": tuple(rng.sample(item.pairs, len(item.pairs)))})
+
+    def key(self, item: MatchItem) -> MatchKey | None:
+        if not item.scored:
+            return None
+        pairs = sorted(item.pairs, key=lambda p: p.id)
+        return MatchKey(matched=tuple(Matched(left=p.id, right=p.partner_id) for p in pairs))
+
+    def accept(self, item: MatchItem, answer: MatchAnswer) -> None:
+        left = [m.left for m in answer.matched]
+        right = [m.right for m in answer.matched]
+        if not left or len(set(left)) != len(left) or len(set(right)) != len(right):
+            raise BadAnswer("Give each line one partner of its own.")
+        if not set(left) <= {p.id for p in item.pairs} or not set(right) <= {x.id for x in _right_lines(item)}:
+            raise BadAnswer
+
+    def score(self, item: MatchItem, answer: MatchAnswer) -> float | None:
+        if not item.scored:
+            return None
+        wanted = {p.id: p.partner_id for p in item.pairs}
+        right = sum(wanted[m.left] == m.right for m in answer.matched)
+        return share_right(right, len(item.pairs), item.all_or_nothing)
+
+    def tally(self, item: MatchItem, answers: Iterable[MatchAnswer]) -> MatchTally:
+        given = [answer.matched for answer in answers]
+        counts = Counter((m.left, m.right) for matched in given for m in matched)
+        cells = tuple(MatchCount(left=left, right=right, count=c) for (left, right), c in sorted(counts.items()))
+        return MatchTally(n=len(given), cells=cells)
+
+    def answer_text(self, item: MatchItem, answer: MatchAnswer) -> str:
+        left, right = _texts(item)
+        return "; ".join(f"{left[m.left]} – {right[m.right]}" for m in answer.matched)
+
+    def short_text(self, item: MatchItem, answer: MatchAnswer) -> str:
+        if item.scored:
+            wanted = {p.id: p.partner_id for p in item.pairs}
+            right = sum(wanted[m.left] == m.right for m in answer.matched)
+            return f"{right} of {len(item.pairs)}"
+        letters = {x.id: LETTERS[index] for index, x in enumerate(_right_lines(item))}
+        chosen = {m.left: letters[m.right] for m in answer.matched}
+        return cut("".join(chosen.get(p.id, "·") for p in item.pairs))
+
+    def count_rows(self, item: MatchItem, tally: MatchTally) -> list[CountRow]:
+        left, right = _texts(item)
+        wanted = {(p.id, p.partner_id) for p in item.pairs}
+        order = {p.id: index for index, p in enumerate(item.pairs)}
+        cells = sorted(tally.cells, key=lambda cell: (order[cell.left], -cell.count))
+        return [
+            CountRow(
+                left[cell.left],
+                right[cell.right],
+                cell.count,
+                (cell.left, cell.right) in wanted if item.scored else None,
+            )
+            for cell in cells
+        ]
+
+    def substance(self, item: MatchItem) -> Substance:
+        return Substance(pairs=tuple((p.left, p.right) for p in item.pairs))
+
+    def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
+        pairs = substance.pairs if len(substance.pairs) > 1 else ()
+        pairs = pairs or tuple((member, name) for name, members in substance.groups for member in members)
+        pairs = pairs or tuple((line, "") for line in substance.all_lines())
+        return {"pairs": _pairs_of(pairs[:MOST], new_id)}
+
+    def of_pairs(self, pairs: Sequence[Drawn], new_id: NewId) -> list[dict[str, object]]:
+        """Questions of at most eight pairs each, and never one with a single pair."""
+        count = -(-len(pairs) // PAIRS_IN_ONE)
+        size = max(1, -(-len(pairs) // max(1, count)))
+        parts = [pairs[at : at + size] for at in range(0, len(pairs), size)]
+        return [
+            {"prompt": "Find the pairs.", "pairs": _pairs_of([(p.left, p.right) for p in part], new_id)}
+            for part in parts
+            if len(part) >= FEWEST
+        ]
+
+    def to_lines(self, item: MatchItem) -> list[str]:
+        pairs = [line for p in item.pairs for line in (entry("-", p.left), entry("=", p.right))]
+        return [*pairs, *(entry("+", line.text) for line in item.extra)]
+
+    def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
+        left, right = texts(lines, "-"), texts(lines, "=")
+        return {
+            "pairs": _pairs_of(list(zip(left, right, strict=False)), new_id),
+            "extra": lines_of(texts(lines, "+"), new_id, 0),
+        }
+
+    def imagine(self, item: MatchItem, ability: float, rng: Random) -> MatchAnswer:
+        free = [x.id for x in _right_lines(item)]
+        known = [p for p in item.pairs if item.scored and rng.random() < ability]
+        matched = {p.id: p.partner_id for p in known}
+        free = [one for one in free if one not in matched.values()]
+        rng.shuffle(free)
+        for p in item.pairs:
+            if p.id not in matched and free:
+                matched[p.id] = free.pop()
+        return MatchAnswer(matched=tuple(Matched(left=a, right=b) for a, b in matched.items()))
+
+    def samples(self) -> Sequence[Sample]:
+        words = (("bâbord", "port"), ("tribord", "starboard"), ("la proue", "the bow"))
+        pairs = tuple(Pair(id=f"a{i}", left=a, partner_id=f"z{7 - i}", right=b) for i, (a, b) in enumerate(words))
+        extra = (Line(id="x1", text="the keel"),)
+        item = MatchItem(id="match-french", prompt="What does it mean?", pairs=pairs, extra=extra)
+        right = MatchAnswer(matched=tuple(Matched(left=p.id, right=p.partner_id) for p in pairs))
+        half = MatchAnswer(matched=(Matched(left="a0", right="z7"), Matched(left="a1", right="x1")))
+        strict = item.model_copy(update={"id": "match-strict", "all_or_nothing": True})
+        free = item.model_copy(update={"id": "match-opinion", "scored": False})
+        return [Sample(item, right, (half,)), Sample(strict, right, (half,)), Sample(free, None, (half, right))]
+
+
+def _pairs_of(pairs: Sequence[tuple[str, str]], new_id: NewId) -> list[dict[str, str]]:
+    return [{"id": new_id(), "left": left, "partner_id": new_id(), "right": right} for left, right in pairs]
+
+
+def _right_lines(item: MatchItem) -> list[Line]:
+    return [*(Line(id=p.partner_id, text=p.right) for p in item.pairs), *item.extra]
+
+
+def _texts(item: MatchItem) -> tuple[dict[str, str], dict[str, str]]:
+    """The plain text of each left and of each right side, by id."""
+    return {p.id: plain(p.left) for p in item.pairs}, {x.id: plain(x.text) for x in _right_lines(item)}
+
+
+KIND = Match()

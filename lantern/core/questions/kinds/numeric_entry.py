@@ -1,0 +1,223 @@
+"""Numeric entry: a number typed by the student, right exactly, within a tolerance, or within a range."""
+
+from collections import Counter
+from collections.abc import Iterable, Sequence
+from math import isclose
+from random import Random
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from lantern.core.errors import BadAnswer
+from lantern.core.questions.contract import (
+    Answer,
+    CountRow,
+    Figure,
+    Key,
+    Kind,
+    NewId,
+    Problem,
+    PublicItem,
+    Question,
+    Sample,
+    Substance,
+    Tally,
+    common_problems,
+    public_fields,
+    wrong,
+)
+from lantern.core.questions.numbers import LONGEST, number_and_unit, readings
+from lantern.core.questions.parts import quartiles_of, spread_figures
+from lantern.core.values import Value
+
+Finite = Annotated[float, Field(allow_inf_nan=False, ge=-1e300, le=1e300)]
+MOST_DOTS = 60
+
+
+class NumericEntryItem(Question):
+    """`accepts` says what counts as right.
+
+    exact     the value itself
+    absolute  the value, `tolerance` more or less
+    percent   the value, `tolerance` percent of it more or less
+    range     from `low` to `high`, both included
+    """
+
+    kind: Literal["numeric_entry"] = "numeric_entry"
+    accepts: Literal["exact", "absolute", "percent", "range"] = "exact"
+    value: Finite | None = None
+    tolerance: Annotated[Finite, Field(ge=0)] = 0
+    low: Finite | None = None
+    high: Finite | None = None
+    unit: Annotated[str, Field(max_length=20)] = ""
+
+
+class PublicNumericEntry(PublicItem):
+    kind: Literal["numeric_entry"] = "numeric_entry"
+    unit: str
+
+
+class NumericEntryAnswer(Answer):
+    """What was typed; what it means is read by the rules, not by the device."""
+
+    kind: Literal["numeric_entry"] = "numeric_entry"
+    text: Annotated[str, Field(max_length=LONGEST)]
+
+
+class NumericEntryKey(Key):
+    """The accepted range, and the value in its middle where there is one."""
+
+    kind: Literal["numeric_entry"] = "numeric_entry"
+    value: float | None
+    low: float
+    high: float
+
+
+class ValueCount(Value):
+    value: float
+    count: int
+
+
+class NumericEntryTally(Tally):
+    """Distinct values with their counts, lowest first, and their quartiles."""
+
+    kind: Literal["numeric_entry"] = "numeric_entry"
+    values: tuple[ValueCount, ...]
+    quartiles: tuple[float, float, float] | None
+
+
+class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]):
+    name = "numeric_entry"
+    item = NumericEntryItem
+    public_item = PublicNumericEntry
+    answer = NumericEntryAnswer
+    key_model = NumericEntryKey
+    tally_model = NumericEntryTally
+
+    def check(self, item: NumericEntryItem) -> list[Problem]:
+        problems = common_problems(item)
+        if not item.scored:
+            return problems
+        if item.accepts == "range":
+            if item.low is None or item.high is None:
+                problems.append(wrong("Give both ends of the accepted range.", "low"))
+            elif item.low > item.high:
+                problems.append(wrong("The range ends before it begins.", "high"))
+        elif item.value is None:
+            problems.append(wrong("Give the right number, or make it an opinion.", "value"))
+        return problems
+
+    def public(self, item: NumericEntryItem) -> PublicNumericEntry:
+        return PublicNumericEntry.model_validate({**public_fields(item), "unit": item.unit})
+
+    def texts(self, item: NumericEntryItem) -> list[str]:
+        return [item.prompt, item.unit, item.explanation]
+
+    def key(self, item: NumericEntryItem) -> NumericEntryKey | None:
+        span = _span(item)
+        if not item.scored or span is None:
+            return None
+        return NumericEntryKey(value=None if item.accepts == "range" else item.value, low=span[0], high=span[1])
+
+    def accept(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> None:
+        if not readings(answer.text, item.unit):
+            raise BadAnswer("Type a number, such as 12 or 3.5.")
+
+    def score(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> float | None:
+        if not item.scored:
+            return None
+        return float(any(_is_right(item, value) for value in readings(answer.text, item.unit)))
+
+    def tally(self, item: NumericEntryItem, answers: Iterable[NumericEntryAnswer]) -> NumericEntryTally:
+        values = sorted(_meant(item, answer) for answer in answers)
+        counts = tuple(ValueCount(value=v, count=c) for v, c in sorted(Counter(values).items()))
+        return NumericEntryTally(n=len(values), values=counts, quartiles=quartiles_of(values))
+
+    def answer_text(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> str:
+        return answer.text.strip()
+
+    def short_text(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> str:
+        return f"{_meant(item, answer):.6g}"
+
+    def count_rows(self, item: NumericEntryItem, tally: NumericEntryTally) -> list[CountRow]:
+        """The most frequent values, in the order of their size."""
+        frequent = sorted(tally.values, key=lambda row: -row.count)[:MOST_DOTS]
+        return [
+            CountRow(f"{row.value:.6g}", item.unit, row.count, _is_right(item, row.value) if item.scored else None)
+            for row in sorted(frequent, key=lambda row: row.value)
+        ]
+
+    def figures(self, item: NumericEntryItem, tally: NumericEntryTally) -> list[Figure]:
+        return spread_figures(tally.quartiles)
+
+    def substance(self, item: NumericEntryItem) -> Substance:
+        return Substance(answers=() if item.value is None else (f"{item.value:g} {item.unit}".strip(),))
+
+    def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
+        found = next(filter(None, map(number_and_unit, substance.right_texts())), None)
+        return {"value": found[0], "unit": found[1][:20]} if found else {}
+
+    def imagine(self, item: NumericEntryItem, ability: float, rng: Random) -> NumericEntryAnswer:
+        low, high = _span(item) or (0.0, 10.0)
+        middle = item.value if item.value is not None else (low + high) / 2
+        if rng.random() < ability:
+            return NumericEntryAnswer(text=f"{middle:.6g}")
+        # Slips as people make them: a factor of ten, half, double, a little off.
+        slip = rng.choice([middle * 10, middle / 2, middle * 2, middle + (high - low) + rng.choice([1, 2, 3])])
+        return NumericEntryAnswer(text=f"{slip if slip != middle else middle + 1 + (high - low):.6g}")
+
+    def samples(self) -> Sequence[Sample]:
+        return [
+            Sample(
+                NumericEntryItem(
+                    id="numeric-tide",
+                    prompt="The range is 3.6 m. How much does the tide rise in the third hour?",
+                    explanation="Three twelfths of 3.6 m are 0.9 m.",
+                    accepts="absolute",
+                    value=0.9,
+                    tolerance=0.05,
+                    unit="m",
+                ),
+                NumericEntryAnswer(text="0,9 m"),
+                (NumericEntryAnswer(text="0.3"), NumericEntryAnswer(text="9/10"), NumericEntryAnswer(text="1.2 m")),
+            ),
+            Sample(
+                NumericEntryItem(
+                    id="numeric-range", prompt="How many knots is force 6?", accepts="range", low=22, high=27
+                ),
+                NumericEntryAnswer(text="25"),
+                (NumericEntryAnswer(text="30"), NumericEntryAnswer(text="27")),
+            ),
+            Sample(
+                NumericEntryItem(id="numeric-opinion", prompt="How many hours did you sleep?", scored=False, unit="h"),
+                None,
+                (NumericEntryAnswer(text="8"), NumericEntryAnswer(text="7 1/2 h")),
+            ),
+        ]
+
+
+def _span(item: NumericEntryItem) -> tuple[float, float] | None:
+    """The lowest and the highest number that are right."""
+    if item.accepts == "range":
+        return None if item.low is None or item.high is None else (item.low, item.high)
+    if item.value is None:
+        return None
+    off = {"exact": 0.0, "absolute": item.tolerance, "percent": abs(item.value) * item.tolerance / 100}[item.accepts]
+    return item.value - off, item.value + off
+
+
+def _is_right(item: NumericEntryItem, value: float) -> bool:
+    """Ends count as inside, also where floating point would put them a hair outside."""
+    span = _span(item)
+    if span is None:
+        return False
+    return span[0] <= value <= span[1] or any(isclose(value, end, rel_tol=1e-9, abs_tol=1e-12) for end in span)
+
+
+def _meant(item: NumericEntryItem, answer: NumericEntryAnswer) -> float:
+    """The reading that is right, if one is; else the likeliest."""
+    values = readings(answer.text, item.unit) or [0.0]
+    return next((value for value in values if item.scored and _is_right(item, value)), values[0])
+
+
+KIND = NumericEntry()

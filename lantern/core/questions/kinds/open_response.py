@@ -1,0 +1,118 @@
+"""Open response: a text of one's own. It has no right answer that can be computed."""
+
+from collections.abc import Iterable, Sequence
+from random import Random
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from lantern.core.errors import BadAnswer
+from lantern.core.questions.contract import (
+    Answer,
+    CountRow,
+    Figure,
+    Kind,
+    Problem,
+    PublicItem,
+    Question,
+    Sample,
+    Tally,
+    common_problems,
+    public_fields,
+)
+from lantern.core.questions.parts import cut
+
+LONGEST, MOST_KEPT, MOST_TOLD, LONGEST_TOLD = 2000, 2000, 40, 280
+Written = Annotated[str, Field(max_length=LONGEST)]
+
+
+class OpenResponseItem(Question):
+    """`longest` is how many characters an answer may have."""
+
+    kind: Literal["open_response"] = "open_response"
+    scored: Literal[False] = False
+    longest: Annotated[int, Field(ge=20, le=LONGEST)] = 500
+
+
+class PublicOpenResponse(PublicItem):
+    kind: Literal["open_response"] = "open_response"
+    longest: int
+
+
+class OpenResponseAnswer(Answer):
+    kind: Literal["open_response"] = "open_response"
+    text: Written
+
+
+class OpenResponseTally(Tally):
+    """What was written, in the order of the alphabet, so that nobody can tell who wrote what."""
+
+    kind: Literal["open_response"] = "open_response"
+    texts: tuple[str, ...]
+
+
+class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]):
+    name = "open_response"
+    item = OpenResponseItem
+    public_item = PublicOpenResponse
+    answer = OpenResponseAnswer
+    tally_model = OpenResponseTally
+
+    def check(self, item: OpenResponseItem) -> list[Problem]:
+        return common_problems(item)
+
+    def public(self, item: OpenResponseItem) -> PublicOpenResponse:
+        return PublicOpenResponse.model_validate({**public_fields(item), "longest": item.longest})
+
+    def texts(self, item: OpenResponseItem) -> list[str]:
+        return [item.prompt, item.explanation]
+
+    def accept(self, item: OpenResponseItem, answer: OpenResponseAnswer) -> None:
+        if not answer.text.strip():
+            raise BadAnswer("Write something, then send it.")
+        if len(answer.text) > item.longest:
+            raise BadAnswer(f"This is longer than {item.longest} characters. Shorten it, then send it again.")
+
+    def score(self, item: OpenResponseItem, answer: OpenResponseAnswer) -> float | None:
+        return None
+
+    def tally(self, item: OpenResponseItem, answers: Iterable[OpenResponseAnswer]) -> OpenResponseTally:
+        texts = sorted((answer.text.strip() for answer in answers), key=lambda text: (text.casefold(), text))
+        return OpenResponseTally(n=len(texts), texts=tuple(texts[:MOST_KEPT]))
+
+    def told(
+        self, item: OpenResponseItem, tally: OpenResponseTally, *, desk: bool, with_key: bool
+    ) -> OpenResponseTally:
+        """The class is told of a wall's worth; the desk and reports have all."""
+        if desk:
+            return tally
+        return tally.model_copy(update={"texts": tuple(cut(text, LONGEST_TOLD) for text in tally.texts[:MOST_TOLD])})
+
+    def answer_text(self, item: OpenResponseItem, answer: OpenResponseAnswer) -> str:
+        return answer.text.strip()
+
+    def short_text(self, item: OpenResponseItem, answer: OpenResponseAnswer) -> str:
+        return cut(answer.text)
+
+    def count_rows(self, item: OpenResponseItem, tally: OpenResponseTally) -> list[CountRow]:
+        return [CountRow("", text, 1, None) for text in tally.texts]
+
+    def figures(self, item: OpenResponseItem, tally: OpenResponseTally) -> list[Figure]:
+        words = sum(len(text.split()) for text in tally.texts)
+        return [Figure("mean words", "", round(words / len(tally.texts), 2))] if tally.texts else []
+
+    def imagine(self, item: OpenResponseItem, ability: float, rng: Random) -> OpenResponseAnswer:
+        lead = rng.choice(["I think", "As far as I saw,", "My guess:", "Because", "We noticed that"])
+        what = rng.choice(
+            ["the tide turned", "the wind went round", "the light was hidden", "the current was stronger there"]
+        )
+        tail = rng.choice(["before noon", "behind the mole", "after the rain", "more than I expected", "twice"])
+        return OpenResponseAnswer(text=f"{lead} {what} {tail}."[: item.longest])
+
+    def samples(self) -> Sequence[Sample]:
+        item = OpenResponseItem(id="open-anchor", prompt="Why did the boat drag her anchor?")
+        texts = ("Too little chain.", "The ground was rock", "the wind shifted")
+        return [Sample(item, None, tuple(OpenResponseAnswer(text=text) for text in texts))]
+
+
+KIND = OpenResponse()

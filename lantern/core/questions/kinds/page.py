@@ -1,0 +1,69 @@
+"""Information page: something to read together. Nobody answers it."""
+
+from collections.abc import Sequence
+from typing import Literal
+
+from lantern.core.questions.contract import (
+    Answer,
+    Item,
+    Kind,
+    NewId,
+    Problem,
+    PromptText,
+    PublicItem,
+    Sample,
+    Tally,
+    common_problems,
+    public_fields,
+    wrong,
+)
+from lantern.core.questions.richtext import block_html, plain
+from lantern.core.questions.textform import body_lines, body_of
+
+
+class PageItem(Item):
+    """`prompt` is the heading, `body` the text under it."""
+
+    kind: Literal["page"] = "page"
+    body: PromptText = ""
+
+
+class PublicPage(PublicItem):
+    kind: Literal["page"] = "page"
+    body_html: str
+
+
+class Page(Kind[PageItem, Answer, Tally]):
+    name = "page"
+    item = PageItem
+    public_item = PublicPage
+    text_fields = ("body",)
+
+    def check(self, item: PageItem) -> list[Problem]:
+        problems = [p for p in common_problems(item) if p.field != "prompt"]
+        if not plain(item.prompt):
+            problems.append(wrong("Give the page a heading.", "prompt"))
+        return problems
+
+    def public(self, item: PageItem) -> PublicPage:
+        return PublicPage.model_validate({**public_fields(item), "body_html": block_html(item.body)})
+
+    def texts(self, item: PageItem) -> list[str]:
+        return [item.prompt, item.body]
+
+    def to_lines(self, item: PageItem) -> list[str]:
+        return body_lines(item.body)
+
+    def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
+        return {"body": body_of(lines)}
+
+    def samples(self) -> Sequence[Sample]:
+        page = PageItem(
+            id="page-watch",
+            prompt="Before you go out",
+            body="Read the **forecast** twice.\n\n- Tell someone where you go\n- Tell them when you will be back",
+        )
+        return [Sample(item=page, right=None)]
+
+
+KIND = Page()

@@ -1,0 +1,218 @@
+"""Point on a picture: a point that lies in an area; areas with names can be chosen without seeing the picture."""
+
+from collections import Counter
+from collections.abc import Iterable, Sequence
+from random import Random
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from lantern.core.errors import BadAnswer
+from lantern.core.questions.contract import (
+    Answer,
+    CountRow,
+    Figure,
+    Key,
+    Kind,
+    Picture,
+    Problem,
+    PublicItem,
+    Question,
+    Sample,
+    Tally,
+    common_problems,
+    public_fields,
+    unwise,
+    wrong,
+)
+from lantern.core.questions.places import Ellipse, Polygon, Rectangle, Shape, Spot, centre, is_inside
+from lantern.core.values import ShortId, Value
+
+MOST_AREAS, MOST_TOLD = 20, 250
+
+
+class Area(Value):
+    """A place on the picture. `right` areas score; the others can be named and counted."""
+
+    id: ShortId
+    name: Annotated[str, Field(max_length=100)] = ""
+    place: Shape
+    right: bool = True
+
+
+class PointItem(Question):
+    """`margin` is how far outside an area still counts, as a share of the picture's width.
+
+    `by_name` "offered": students may choose an area by its name instead of pointing.
+    """
+
+    kind: Literal["point"] = "point"
+    areas: Annotated[tuple[Area, ...], Field(max_length=MOST_AREAS)] = ()
+    margin: Annotated[float, Field(ge=0, le=0.2)] = 0.02
+    by_name: Literal["hidden", "offered"] = "hidden"
+
+
+class NamedPlace(Value):
+    id: ShortId
+    name: str
+
+
+class PublicPoint(PublicItem):
+    kind: Literal["point"] = "point"
+    names: tuple[NamedPlace, ...]
+
+
+class PointAnswer(Answer):
+    """A point, or the area that was chosen by its name."""
+
+    kind: Literal["point"] = "point"
+    spot: Spot | None = None
+    area: ShortId | None = None
+
+
+class PointKey(Key):
+    kind: Literal["point"] = "point"
+    areas: tuple[Area, ...]
+
+
+class PointTally(Tally):
+    """`points` are places on the picture; the class is told of an even selection of very many."""
+
+    kind: Literal["point"] = "point"
+    points: tuple[Spot, ...]
+
+
+class PointKind(Kind[PointItem, PointAnswer, PointTally]):
+    name = "point"
+    item = PointItem
+    public_item = PublicPoint
+    answer = PointAnswer
+    key_model = PointKey
+    tally_model = PointTally
+
+    def check(self, item: PointItem) -> list[Problem]:
+        problems = common_problems(item)
+        if item.picture is None:
+            problems.append(wrong("Add the picture that students point at.", "picture"))
+        if item.scored and not any(area.right for area in item.areas):
+            problems.append(wrong("Mark an area that is right, or make it an opinion.", "areas"))
+        nameless = [index for index, area in enumerate(item.areas) if not area.name.strip()]
+        if item.by_name == "offered":
+            problems += [
+                wrong(f"Name area {index + 1}, so that it can be chosen.", f"areas.{index}") for index in nameless
+            ]
+            if len(item.areas) < 2:
+                problems.append(wrong("Choosing by name needs at least two areas.", "areas"))
+        elif item.areas:
+            sentence = "Name the areas and offer the names, for those who cannot see the picture."
+            problems.append(unwise(sentence, "areas"))
+        return problems
+
+    def public(self, item: PointItem) -> PublicPoint:
+        offered = sorted(item.areas, key=lambda area: area.name) if item.by_name == "offered" else []
+        names = [NamedPlace(id=area.id, name=area.name) for area in offered]
+        return PublicPoint.model_validate({**public_fields(item), "names": names})
+
+    def texts(self, item: PointItem) -> list[str]:
+        return [item.prompt, *(area.name for area in item.areas), item.explanation]
+
+    def key(self, item: PointItem) -> PointKey | None:
+        return PointKey(areas=tuple(area for area in item.areas if area.right)) if item.scored else None
+
+    def accept(self, item: PointItem, answer: PointAnswer) -> None:
+        if (answer.spot is None) == (answer.area is None):
+            raise BadAnswer("Point at one place.")
+        if answer.area is not None and (
+            item.by_name != "offered" or answer.area not in {area.id for area in item.areas}
+        ):
+            raise BadAnswer
+
+    def score(self, item: PointItem, answer: PointAnswer) -> float | None:
+        if not item.scored:
+            return None
+        return float(any(area.right for area in _areas_hit(item, answer)))
+
+    def tally(self, item: PointItem, answers: Iterable[PointAnswer]) -> PointTally:
+        spots = sorted((_spot(item, answer) for answer in answers), key=lambda spot: (spot.x, spot.y))
+        return PointTally(n=len(spots), points=tuple(spots))
+
+    def told(self, item: PointItem, tally: PointTally, *, desk: bool, with_key: bool) -> PointTally:
+        every = -(-len(tally.points) // MOST_TOLD) or 1
+        return tally if desk else tally.model_copy(update={"points": tally.points[::every]})
+
+    def answer_text(self, item: PointItem, answer: PointAnswer) -> str:
+        if answer.area is not None:
+            return next(area.name for area in item.areas if area.id == answer.area)
+        spot = _spot(item, answer)
+        names = ", ".join(area.name for area in _areas_hit(item, answer) if area.name)
+        at = f"{spot.x:.1%} across, {spot.y:.1%} down"
+        return f"{at} ({names})" if names else at
+
+    def short_text(self, item: PointItem, answer: PointAnswer) -> str:
+        spot = _spot(item, answer)
+        return f"{spot.x * 100:.0f}/{spot.y * 100:.0f}"
+
+    def count_rows(self, item: PointItem, tally: PointTally) -> list[CountRow]:
+        """Points in each area, and the strays that lie in none. A point in two areas counts in the first."""
+        hits = Counter(_area_of(item, spot) for spot in tally.points)
+        rows = [
+            CountRow(f"{index}", area.name or f"Area {index}", hits[area.id], area.right if item.scored else None)
+            for index, area in enumerate(item.areas, start=1)
+        ]
+        return [*rows, CountRow("–", "outside every area", hits[None], False if item.scored else None)]
+
+    def figures(self, item: PointItem, tally: PointTally) -> list[Figure]:
+        strays = sum(_area_of(item, spot) is None for spot in tally.points)
+        return [Figure("strays", "", strays)] if tally.points else []
+
+    def imagine(self, item: PointItem, ability: float, rng: Random) -> PointAnswer:
+        right = [area for area in item.areas if area.right]
+        if item.scored and right and rng.random() < ability:
+            return PointAnswer(spot=centre(rng.choice(right).place))
+        if not item.scored or rng.random() < 0.5:
+            return PointAnswer(spot=Spot(x=round(rng.random(), 3), y=round(rng.random(), 3)))
+        near = centre(rng.choice(item.areas).place)
+        x, y = near.x + rng.gauss(0, 0.12), near.y + rng.gauss(0, 0.12)
+        return PointAnswer(spot=Spot(x=min(1, max(0, x)), y=min(1, max(0, y))))
+
+    def samples(self) -> Sequence[Sample]:
+        picture = Picture(media="chart-of-the-bay", description="A chart of the bay", width=1200, height=800)
+        areas = (
+            Area(id="a1", name="The mole", place=Rectangle(x=0.1, y=0.1, width=0.2, height=0.1)),
+            Area(id="a2", name="The light", place=Ellipse(x=0.7, y=0.5, radius_x=0.05, radius_y=0.05), right=False),
+            Area(
+                id="a3",
+                name="The shoal",
+                place=Polygon(corners=(Spot(x=0.4, y=0.7), Spot(x=0.6, y=0.7), Spot(x=0.5, y=0.9))),
+                right=False,
+            ),
+        )
+        item = PointItem(id="point-mole", prompt="Where is the mole?", picture=picture, areas=areas, by_name="offered")
+        right = PointAnswer(spot=Spot(x=0.2, y=0.15))
+        others = (PointAnswer(spot=Spot(x=0.9, y=0.9)), PointAnswer(area="a2"), PointAnswer(area="a1"))
+        free = PointItem(id="point-opinion", prompt="Where would you anchor?", picture=picture, scored=False)
+        return [Sample(item, right, others), Sample(free, None, (right, others[0]))]
+
+
+def _spot(item: PointItem, answer: PointAnswer) -> Spot:
+    if answer.spot is not None:
+        return Spot(x=round(answer.spot.x, 3), y=round(answer.spot.y, 3))
+    return next((centre(area.place) for area in item.areas if area.id == answer.area), Spot(x=0, y=0))
+
+
+def _areas_hit(item: PointItem, answer: PointAnswer) -> list[Area]:
+    if answer.area is not None:
+        return [area for area in item.areas if area.id == answer.area]
+    spot = _spot(item, answer)
+    return [area for area in item.areas if is_inside(area.place, spot, item.margin, _aspect(item))]
+
+
+def _area_of(item: PointItem, spot: Spot) -> str | None:
+    return next((area.id for area in item.areas if is_inside(area.place, spot, item.margin, _aspect(item))), None)
+
+
+def _aspect(item: PointItem) -> float:
+    return item.picture.height / item.picture.width if item.picture else 1.0
+
+
+KIND = PointKind()

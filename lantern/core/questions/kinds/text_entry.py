@@ -1,0 +1,229 @@
+"""Text entry: a text typed by the student, compared with accepted spellings; as dictation, typed from a sound."""
+
+from collections import Counter
+from collections.abc import Iterable, Sequence
+from random import Random
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from lantern.core.errors import BadAnswer
+from lantern.core.questions.contract import (
+    Answer,
+    CountRow,
+    Drawn,
+    Key,
+    Kind,
+    NewId,
+    Problem,
+    PublicItem,
+    Question,
+    Recording,
+    Sample,
+    Substance,
+    Tally,
+    common_problems,
+    public_fields,
+    unwise,
+    wrong,
+)
+from lantern.core.questions.parts import cut
+from lantern.core.questions.richtext import plain
+from lantern.core.questions.spelling import Strictness, folded, is_accepted
+from lantern.core.questions.textform import entry, texts
+from lantern.core.values import Value
+
+LONGEST = 300
+Spelling = Annotated[str, Field(max_length=LONGEST)]
+MOST_SHOWN = 40
+
+
+class TextEntryItem(Question):
+    """`accepts` holds every accepted spelling; the first one is shown as the right answer."""
+
+    kind: Literal["text_entry"] = "text_entry"
+    form: Literal["text", "dictation"] = "text"
+    accepts: Annotated[tuple[Spelling, ...], Field(max_length=40)] = ()
+    strictness: Strictness = Strictness()
+
+
+class PublicTextEntry(PublicItem):
+    kind: Literal["text_entry"] = "text_entry"
+    dictation: bool
+
+
+class TextEntryAnswer(Answer):
+    kind: Literal["text_entry"] = "text_entry"
+    text: Spelling
+
+
+class TextEntryKey(Key):
+    kind: Literal["text_entry"] = "text_entry"
+    accepts: tuple[str, ...]
+
+
+class Typed(Value):
+    """Answers that count as the same text. `text` is the spelling most of them used."""
+
+    text: str
+    count: int
+
+
+class TextEntryTally(Tally):
+    """The most frequent texts, most frequent first; `others` counts the answers that are not listed.
+
+    `right` holds the texts among them that are right, once the key is shown.
+    """
+
+    kind: Literal["text_entry"] = "text_entry"
+    texts: tuple[Typed, ...]
+    others: int
+    right: tuple[str, ...] = ()
+
+
+class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
+    name = "text_entry"
+    item = TextEntryItem
+    public_item = PublicTextEntry
+    answer = TextEntryAnswer
+    key_model = TextEntryKey
+    tally_model = TextEntryTally
+    text_fields = ("accepts",)
+
+    def check(self, item: TextEntryItem) -> list[Problem]:
+        problems = common_problems(item)
+        if item.form == "dictation":
+            problems = [p for p in problems if p.field != "sound"]
+            if item.sound is None:
+                problems.append(wrong("Record, upload or have spoken what the students will write.", "sound"))
+        spellings = [s.strip() for s in item.accepts if s.strip()]
+        if item.scored and not spellings:
+            problems.append(wrong("Write the right answer, or make it an opinion.", "accepts"))
+        for index, spelling in enumerate(item.accepts):
+            if spelling.strip() and is_accepted(spelling, item.accepts[:index], item.strictness, item.language):
+                problems.append(unwise(f"“{spelling}” is accepted already.", f"accepts.{index}"))
+        return problems
+
+    def public(self, item: TextEntryItem) -> PublicTextEntry:
+        fields = {**public_fields(item), "dictation": item.form == "dictation"}
+        if item.form == "dictation" and item.sound:
+            fields["sound"] = item.sound.model_copy(update={"transcript": ""})
+        return PublicTextEntry.model_validate(fields)
+
+    def texts(self, item: TextEntryItem) -> list[str]:
+        return [item.prompt, *item.accepts, item.explanation]
+
+    def key(self, item: TextEntryItem) -> TextEntryKey | None:
+        return TextEntryKey(accepts=tuple(s for s in item.accepts if s.strip())) if item.scored else None
+
+    def accept(self, item: TextEntryItem, answer: TextEntryAnswer) -> None:
+        if not answer.text.strip():
+            raise BadAnswer("Type your answer, then send it.")
+
+    def score(self, item: TextEntryItem, answer: TextEntryAnswer) -> float | None:
+        return float(_is_right(item, answer.text)) if item.scored else None
+
+    def tally(self, item: TextEntryItem, answers: Iterable[TextEntryAnswer]) -> TextEntryTally:
+        """Near spellings of the right answer stay apart, so that common misspellings can be seen."""
+        given = sorted(" ".join(answer.text.split()) for answer in answers)
+        groups: dict[str, Counter[str]] = {}
+        for text in given:
+            groups.setdefault(folded(text, item.strictness, item.language) or text, Counter())[text] += 1
+        rows = [Typed(text=_usual(spellings), count=spellings.total()) for spellings in groups.values()]
+        rows.sort(key=lambda row: (-row.count, row.text))
+        shown = tuple(rows[:MOST_SHOWN])
+        return TextEntryTally(n=len(given), texts=shown, others=len(given) - sum(row.count for row in shown))
+
+    def told(self, item: TextEntryItem, tally: TextEntryTally, *, desk: bool, with_key: bool) -> TextEntryTally:
+        if not (with_key and item.scored):
+            return tally
+        right = tuple(row.text for row in tally.texts if _is_right(item, row.text))
+        return tally.model_copy(update={"right": right})
+
+    def answer_text(self, item: TextEntryItem, answer: TextEntryAnswer) -> str:
+        return answer.text.strip()
+
+    def short_text(self, item: TextEntryItem, answer: TextEntryAnswer) -> str:
+        return cut(answer.text)
+
+    def count_rows(self, item: TextEntryItem, tally: TextEntryTally) -> list[CountRow]:
+        """Right spellings first, then the most common wrong ones."""
+        rows = [
+            CountRow("", row.text, row.count, _is_right(item, row.text) if item.scored else None) for row in tally.texts
+        ]
+        rows.sort(key=lambda row: (not row.right, -row.count))
+        if tally.others:
+            rows.append(CountRow("", "everything else", tally.others, None))
+        return rows
+
+    def substance(self, item: TextEntryItem) -> Substance:
+        answers = tuple(s for s in item.accepts if s.strip())
+        return Substance(answers=answers, pairs=((item.prompt, answers[0]),) if item.scored and answers else ())
+
+    def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
+        return {"accepts": substance.right_texts()[:40]}
+
+    def of_pairs(self, pairs: Sequence[Drawn], new_id: NewId) -> list[dict[str, object]]:
+        return [{"prompt": p.left, "accepts": [plain(p.right)], "tags": p.tags} for p in pairs]
+
+    def to_lines(self, item: TextEntryItem) -> list[str]:
+        return [entry("=", text) for text in item.accepts]
+
+    def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
+        return {"accepts": texts(lines, "=")}
+
+    def imagine(self, item: TextEntryItem, ability: float, rng: Random) -> TextEntryAnswer:
+        right = item.accepts[0] if item.accepts else rng.choice(["yes", "no", "not sure"])
+        if rng.random() < ability or not item.scored:
+            return TextEntryAnswer(text=right)
+        # As people misspell: letters left out until it is no longer near enough, or something else.
+        letters = list(right)
+        for _ in range(3):
+            if len(letters) > 2:
+                del letters[rng.randrange(1, len(letters))]
+        misspelt = "".join(letters).strip()
+        return TextEntryAnswer(text=misspelt if misspelt and not _is_right(item, misspelt) else "no idea")
+
+    def samples(self) -> Sequence[Sample]:
+        return [_plain_sample(), _dictation_sample(), _opinion_sample()]
+
+
+def _is_right(item: TextEntryItem, text: str) -> bool:
+    return is_accepted(text, item.accepts, item.strictness, item.language)
+
+
+def _usual(spellings: Counter[str]) -> str:
+    return min(spellings, key=lambda text: (-spellings[text], text))
+
+
+def _plain_sample() -> Sample:
+    item = TextEntryItem(
+        id="text-bowline",
+        prompt="Which knot makes a loop that holds and can be untied?",
+        explanation="The bowline: the rabbit comes out of its hole.",
+        accepts=("bowline", "bowline knot"),
+        strictness=Strictness(articles=False, typos=False),
+        language="en",
+    )
+    others = tuple(TextEntryAnswer(text=t) for t in ("The Bowline", "bowlin", "clove hitch"))
+    return Sample(item, TextEntryAnswer(text="bowline"), others)
+
+
+def _dictation_sample() -> Sample:
+    item = TextEntryItem(
+        id="text-dictation",
+        form="dictation",
+        prompt="Write what you hear.",
+        sound=Recording(media="sound-ahoy", seconds=2.5, transcript="à tribord"),
+        accepts=("à tribord",),
+        language="fr",
+    )
+    return Sample(item, TextEntryAnswer(text="À tribord"), (TextEntryAnswer(text="a tribord"),))
+
+
+def _opinion_sample() -> Sample:
+    item = TextEntryItem(id="text-opinion", prompt="What would you name a boat?", scored=False)
+    return Sample(item, None, (TextEntryAnswer(text="Petrel"), TextEntryAnswer(text="petrel ")))
+
+
+KIND = TextEntry()

@@ -1,0 +1,87 @@
+"""What several kinds share: lines with an id, an order that gives nothing away, shares that are right."""
+
+from collections.abc import Iterable
+from hashlib import blake2b
+from statistics import quantiles
+from typing import TypeVar
+
+from lantern.core.questions.contract import Figure, LineText, NewId, Problem, unwise, wrong
+from lantern.core.questions.richtext import inline_html, plain
+from lantern.core.values import ShortId, Value
+
+LETTERS = "ABCDEFGHIJKLMNOPQRST"
+
+
+class Line(Value):
+    """One line of a question, as a teacher writes it."""
+
+    id: ShortId
+    text: LineText = ""
+
+
+class PublicLine(Value):
+    """One line as it is shown."""
+
+    id: ShortId
+    html: str
+
+
+L = TypeVar("L")
+
+
+def shuffled(lines: Iterable[L], salt: str, id_of: str = "id") -> list[L]:
+    """An order that is the same for everyone and says nothing of the order the lines were written in."""
+    return sorted(lines, key=lambda line: blake2b(f"{salt}/{getattr(line, id_of)}".encode(), digest_size=8).digest())
+
+
+def public_line(line: Line) -> PublicLine:
+    return PublicLine(id=line.id, html=inline_html(line.text))
+
+
+def line_problems(lines: Iterable[Line], field: str, name: str) -> list[Problem]:
+    """Empty lines, and lines that say the same. `name` as "Statement"."""
+    problems = []
+    seen: dict[str, int] = {}
+    for index, line in enumerate(lines):
+        text = plain(line.text).casefold()
+        if not text:
+            problems.append(wrong(f"{name} {index + 1} is empty.", f"{field}.{index}"))
+        elif text in seen:
+            sentence = f"{name} {seen[text] + 1} and {name.lower()} {index + 1} say the same."
+            problems.append(unwise(sentence, f"{field}.{index}"))
+        seen.setdefault(text, index)
+    return problems
+
+
+def lines_of(texts: Iterable[str], new_id: NewId, fewest: int) -> list[dict[str, str]]:
+    """Lines of these texts, filled up with empty ones."""
+    texts = list(texts)
+    texts += [""] * max(0, fewest - len(texts))
+    return [{"id": new_id(), "text": text} for text in texts]
+
+
+def share_right(right: int, parts: int, all_or_nothing: bool) -> float:
+    """The mark for `right` parts out of `parts`."""
+    if parts == 0:
+        return 0.0
+    return float(right == parts) if all_or_nothing else right / parts
+
+
+def quartiles_of(values: list[float]) -> tuple[float, float, float] | None:
+    """Lower quartile, median, upper quartile (Hyndman & Fan 1996, type 7); None for fewer than two values."""
+    if len(values) < 2:
+        return None
+    low, middle, high = quantiles(values, n=4, method="inclusive")
+    return low, middle, high
+
+
+def spread_figures(quartiles: tuple[float, float, float] | None) -> list[Figure]:
+    """The quartiles as measures of a report."""
+    names = ("lower quartile", "median", "upper quartile")
+    return [Figure(name, "", value) for name, value in zip(names, quartiles or (), strict=False)]
+
+
+def cut(text: str, most: int = 12) -> str:
+    """At most `most` characters, for a pane of the grid; never empty."""
+    text = " ".join(text.split())
+    return (text if len(text) <= most else f"{text[: most - 1]}…") or "–"

@@ -1,0 +1,89 @@
+"""Turning content into other kinds: one item into another, or many items into many.
+
+What a kind is made of and what it can be made of stand in the kind itself (`substance`, `take_over`, `of_pairs`,
+`of_groups`): nothing here knows any kind.
+"""
+
+from collections.abc import Sequence
+from random import Random
+from typing import Literal
+
+from lantern.core.questions import KINDS, kind_of, read_item
+from lantern.core.questions.contract import Drawn, Item, Kind, NewId
+from lantern.core.questions.richtext import plain
+from lantern.core.values import Value
+
+Direction = Literal["forward", "back"]
+MOST_NEAR = 5
+
+
+class Possible(Value):
+    """A kind that a list of items can be made into, and how many items that gives."""
+
+    kind: str
+    count: int
+
+
+def kind_named(name: str) -> Kind:  # type: ignore[type-arg]
+    """Raises KeyError for a name that no kind has."""
+    return {kind.name: kind for kind in KINDS}[name]
+
+
+def turned(item: Item, into: str, new_id: NewId) -> Item:
+    """The item as another kind, with its id and everything that the other kind can keep."""
+    target = kind_named(into)
+    if target is kind_of(item):
+        return item
+    kept = {name: value for name, value in item.model_dump().items() if name in _shared(item, target)}
+    fields = target.take_over(kind_of(item).substance(item), new_id)
+    return read_item.validate_python({**kept, **fields, "kind": into})
+
+
+def made_of(items: Sequence[Item], into: str, direction: Direction, rng: Random, new_id: NewId) -> list[Item]:
+    """New items of one kind from the pairs or groups of many; none where they hold nothing for it."""
+    target = kind_named(into)
+    groups = [group for item in items for group in kind_of(item).substance(item).groups]
+    fields = target.of_groups(groups, new_id) if len(groups) > 1 and direction == "forward" else []
+    fields = fields or target.of_pairs(_drawn(items, direction, rng), new_id)
+    return [read_item.validate_python({**one, "id": new_id(), "kind": into}) for one in fields]
+
+
+def possible(items: Sequence[Item], direction: Direction, new_id: NewId) -> list[Possible]:
+    """Every kind the items can be made into."""
+    counts = {kind.name: len(made_of(items, kind.name, direction, Random(0), new_id)) for kind in KINDS}
+    return [Possible(kind=name, count=count) for name, count in counts.items() if count]
+
+
+def _shared(item: Item, target: Kind) -> set[str]:  # type: ignore[type-arg]
+    """The fields that both kinds have from the contract: those of `Item` and `Question`, not their own."""
+    common = {name for base in type(item).__mro__[1:] for name in getattr(base, "model_fields", {})}
+    kept = common & set(target.item.model_fields) - {"kind"}
+    only_opinion = target.item.model_fields.get("scored") is not None and target.key_model is None
+    return kept - {"scored"} if only_opinion or not target.is_asked else kept
+
+
+def _drawn(items: Sequence[Item], direction: Direction, rng: Random) -> list[Drawn]:
+    """Every pair once, with the right sides of other pairs that it is most easily mistaken for.
+
+    Near are those with a tag in common, then those of like length; chance decides between equals.
+    """
+    found = {
+        (plain(left), plain(right)): item.tags
+        for item in items
+        for left, right in kind_of(item).substance(item).pairs
+        if plain(left) and plain(right)
+    }
+    pairs = [(a, b, tags) if direction == "forward" else (b, a, tags) for (a, b), tags in found.items()]
+    return [Drawn(left, right, _near(left, right, tags, pairs, rng), tags) for left, right, tags in pairs]
+
+
+def _near(
+    left: str, right: str, tags: tuple[str, ...], pairs: list[tuple[str, str, tuple[str, ...]]], rng: Random
+) -> tuple[str, ...]:
+    also_right = {b.casefold() for a, b, _ in pairs if a == left}
+
+    def distance(other: tuple[str, str, tuple[str, ...]]) -> tuple[bool, int, float]:
+        return not set(tags) & set(other[2]), abs(len(other[1]) - len(right)), rng.random()
+
+    others = [b for _, b, _ in sorted(pairs, key=distance) if b.casefold() not in also_right]
+    return tuple(dict.fromkeys(others))[:MOST_NEAR]

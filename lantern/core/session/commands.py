@@ -1,0 +1,197 @@
+"""What can be asked of a session: by the desk, by a student, by the clock.
+
+Desk commands cross the wire as they are. Those with a `step` act on what the teacher sees: if the
+session has moved on since, they are refused, so a double press never skips a question.
+"""
+
+from dataclasses import dataclass
+from typing import Annotated, ClassVar, Literal
+
+from pydantic import ConfigDict, Field
+
+from lantern.core.questions import AnyAnswer
+from lantern.core.questions.contract import Answer as AnswerValue
+from lantern.core.values import Milliseconds, ShortId
+
+Name = Annotated[str, Field(max_length=200)]
+
+
+class _Strict:
+    __slots__ = ()
+    __pydantic_config__: ClassVar[ConfigDict] = ConfigDict(extra="forbid")
+
+
+@dataclass(frozen=True)
+class Advance(_Strict):
+    """The next sensible thing: open, close, reveal, standings, next item, end."""
+
+    step: int
+    do: Literal["advance"] = "advance"
+
+
+@dataclass(frozen=True)
+class GoTo(_Strict):
+    """Go to any item. One that was never shown is opened; one that was is shown as it was left."""
+
+    step: int
+    item: ShortId
+    do: Literal["go_to"] = "go_to"
+
+
+@dataclass(frozen=True)
+class Close(_Strict):
+    step: int
+    do: Literal["close"] = "close"
+
+
+@dataclass(frozen=True)
+class Reopen(_Strict):
+    """Take answers again. Those already given stay."""
+
+    step: int
+    do: Literal["reopen"] = "reopen"
+
+
+@dataclass(frozen=True)
+class AddTime(_Strict):
+    seconds: Annotated[int, Field(ge=5, le=600)]
+    do: Literal["add_time"] = "add_time"
+
+
+@dataclass(frozen=True)
+class SetCurtain(_Strict):
+    """Hide the result from the class, or show it."""
+
+    drawn: bool
+    do: Literal["set_curtain"] = "set_curtain"
+
+
+@dataclass(frozen=True)
+class Reveal(_Strict):
+    """Show the right answer and why."""
+
+    step: int
+    do: Literal["reveal"] = "reveal"
+
+
+@dataclass(frozen=True)
+class ShowStandings(_Strict):
+    step: int
+    do: Literal["show_standings"] = "show_standings"
+
+
+@dataclass(frozen=True)
+class Rename(_Strict):
+    seat: int
+    name: Name
+    do: Literal["rename"] = "rename"
+
+
+@dataclass(frozen=True)
+class Remove(_Strict):
+    """Take someone out of the session: their answers no longer count."""
+
+    seat: int
+    do: Literal["remove"] = "remove"
+
+
+@dataclass(frozen=True)
+class Restore(_Strict):
+    """Undo a removal."""
+
+    seat: int
+    do: Literal["restore"] = "restore"
+
+
+@dataclass(frozen=True)
+class LiftFog(_Strict):
+    """One student sees pictures whole from the start, or as everyone does. Nobody else is told."""
+
+    seat: int
+    lifted: bool
+    do: Literal["lift_fog"] = "lift_fog"
+
+
+@dataclass(frozen=True)
+class SetKey(_Strict):
+    """Says which answer is right, for kinds where that may be set once they have been asked."""
+
+    item: ShortId
+    answer: AnyAnswer
+    do: Literal["set_key"] = "set_key"
+
+
+@dataclass(frozen=True)
+class End(_Strict):
+    do: Literal["end"] = "end"
+
+
+@dataclass(frozen=True)
+class Join:
+    """`key` is made by the device: joining twice with the same key takes one seat."""
+
+    name: str
+    key: str
+
+
+@dataclass(frozen=True)
+class GiveAnswer:
+    seat: int
+    item: str
+    answer: AnswerValue
+
+
+@dataclass(frozen=True)
+class TimeUp:
+    """The clock of the server reached `deadline`."""
+
+    item: str
+    deadline: Milliseconds
+
+
+@dataclass(frozen=True)
+class CloseIfAllAnswered:
+    """`present` are the seats with a device connected just now."""
+
+    item: str
+    present: frozenset[int]
+
+
+DeskCommand = Annotated[
+    Advance
+    | GoTo
+    | Close
+    | Reopen
+    | AddTime
+    | SetCurtain
+    | Reveal
+    | ShowStandings
+    | Rename
+    | Remove
+    | Restore
+    | LiftFog
+    | SetKey
+    | End,
+    Field(discriminator="do"),
+]
+
+Command = (
+    Advance
+    | GoTo
+    | Close
+    | Reopen
+    | AddTime
+    | SetCurtain
+    | Reveal
+    | ShowStandings
+    | Rename
+    | Remove
+    | Restore
+    | LiftFog
+    | SetKey
+    | End
+    | Join
+    | GiveAnswer
+    | TimeUp
+    | CloseIfAllAnswered
+)

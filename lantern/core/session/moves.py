@@ -1,0 +1,50 @@
+"""What the one large button does next."""
+
+from enum import StrEnum
+
+from lantern.core.questions import kind_of
+from lantern.core.questions.contract import Item, Question, explanation_html, is_scored
+from lantern.core.session.model import Phase, State
+
+
+class Move(StrEnum):
+    NEXT = "next"
+    CLOSE = "close"
+    REVEAL = "reveal"
+    STANDINGS = "standings"
+    END = "end"
+
+
+def next_move(state: State) -> Move:
+    """The next sensible thing. After the end it stays END."""
+    item = state.current
+    if state.phase is Phase.OPEN:
+        return Move.CLOSE
+    if state.phase is Phase.CLOSED and item and _has_something_to_reveal(item):
+        return Move.REVEAL
+    wants_standings = state.phase is Phase.REVEALED and state.settings.show_standings
+    if wants_standings and item and is_scored(item) and _weight(item):
+        return Move.STANDINGS
+    return Move.NEXT if state.phase is not Phase.ENDED and item_after(state) else Move.END
+
+
+def item_after(state: State) -> str | None:
+    """The next item that has not been shown yet."""
+    ids = state.ids
+    start = ids.index(state.cursor) + 1 if state.cursor else 0
+    return next((item_id for item_id in ids[start:] if not state.was_shown(item_id)), None)
+
+
+def neighbour(state: State, offset: int) -> str | None:
+    """The item before (-1) or after (+1) the current one, shown or not."""
+    ids = state.ids
+    index = (ids.index(state.cursor) if state.cursor else -1) + offset
+    return ids[index] if 0 <= index < len(ids) else None
+
+
+def _has_something_to_reveal(item: Item) -> bool:
+    return kind_of(item).key(item) is not None or bool(explanation_html(item))
+
+
+def _weight(item: Item) -> int:
+    return item.weight if isinstance(item, Question) else 0

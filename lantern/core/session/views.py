@@ -1,0 +1,368 @@
+"""What each role may see of a session. Every message is a whole view; nothing is told twice.
+
+1. The student's view and the big screen's view hold no key before it is shown.
+2. What all students see (`StudentView`) is apart from what is one student's own (`Mine`), so the first
+   is encoded once for the whole class.
+3. Another's name appears on a student's device never, on the big screen in the lobby and standings.
+"""
+
+import json
+from collections.abc import Collection, Mapping
+from dataclasses import dataclass
+from functools import cached_property, lru_cache
+from statistics import median
+
+from lantern.core.questions import AnyAnswer, AnyKey, AnyPublicItem, AnyTally, kind_of
+from lantern.core.questions.contract import Item, Media, Question, explanation_html, is_scored, title_of
+from lantern.core.session.engine import COMMANDS
+from lantern.core.session.model import Ask, Phase, Response, Seat, Settings, State
+from lantern.core.session.moves import Move, neighbour, next_move
+from lantern.core.session.points import Standing, is_over, standings, total_points
+from lantern.core.values import Milliseconds, Value
+
+TOP_PLACES = 10
+RESULT_PHASES = (Phase.CLOSED, Phase.REVEALED)
+
+
+class Shown(Value):
+    """The current item as students and the big screen see it. Times are the server's."""
+
+    item: AnyPublicItem
+    number: int | None
+    opened_at: Milliseconds | None = None
+    deadline: Milliseconds | None = None
+    tally: AnyTally | None = None
+    key: AnyKey | None = None
+    explanation_html: str = ""
+    explanation_media: Media | None = None
+
+
+class StudentView(Value):
+    title: str
+    phase: Phase
+    step: int
+    questions: int
+    shown: Shown | None
+
+
+class Mine(Value):
+    """One student's own part. `item` says which item `answer`, `mark` and `gained` belong to."""
+
+    seat: int
+    name: str
+    removed: bool
+    fog_lifted: bool
+    item: str | None
+    answer: AnyAnswer | None
+    mark: float | None
+    gained: int | None
+    bonus: int | None
+    points: int | None
+    place: int | None
+    people: int
+    right: float
+    scored: int
+
+
+class Place(Value):
+    name: str
+    points: int
+    place: int
+
+
+class ScreenView(Value):
+    title: str
+    code: str
+    phase: Phase
+    step: int
+    questions: int
+    shown: Shown | None
+    answered: int
+    people: int
+    names: tuple[str, ...]
+    standings: tuple[Place, ...]
+
+
+class RunItem(Value):
+    """A line of the run order. `share` is the mean mark, 0..1, once it was asked and is scored.
+
+    `by` is who wrote it, where that is not the set's owner.
+    """
+
+    id: str
+    kind: str
+    number: int | None
+    title: str
+    status: str
+    share: float | None
+    by: str
+
+
+Pane = float | str | None
+"""One answer in the grid: a mark (0..1), a short text where nothing is marked (yet), None for no answer."""
+
+
+class Person(Value):
+    """A line of the grid."""
+
+    seat: int
+    name: str
+    here: bool
+    fog_lifted: bool
+    panes: tuple[Pane, ...]
+    points: int
+
+
+class DeskView(Value):
+    title: str
+    code: str
+    phase: Phase
+    step: int
+    curtain: bool
+    settings: Settings
+    questions: int
+    run: tuple[RunItem, ...]
+    columns: tuple[int, ...]
+    shown: Shown | None
+    revealed: bool
+    answered: int
+    here: int
+    right_share: float | None
+    median_took: Milliseconds | None
+    people: tuple[Person, ...]
+    next: Move
+    previous: str | None
+    following: str | None
+    allowed: tuple[str, ...]
+
+
+def student_view(state: State) -> StudentView:
+    return StudentView(
+        title=state.content.title,
+        phase=state.phase,
+        step=state.step,
+        questions=len(state.content.question_numbers()),
+        shown=_shown(state),
+    )
+
+
+def screen_view(state: State, code: str) -> ScreenView:
+    answered = len(state.responses(state.cursor)) if state.cursor else 0
+    people = list(state.people())
+    show_places = state.phase is Phase.STANDINGS or (state.phase is Phase.ENDED and state.settings.show_standings)
+    return ScreenView(
+        title=state.content.title,
+        code=code,
+        phase=state.phase,
+        step=state.step,
+        questions=len(state.content.question_numbers()),
+        shown=_shown(state),
+        answered=answered,
+        people=len(people),
+        names=tuple(seat.name for seat in people) if state.phase is Phase.LOBBY else (),
+        standings=tuple(_place(row) for row in standings(state)[:TOP_PLACES]) if show_places else (),
+    )
+
+
+def mine(state: State, places: "Places", seat_number: int) -> Mine:
+    """One student's own part, with `places` computed once for the whole class."""
+    seat = state.seats[seat_number]
+    ask = state.ask
+    response = ask.responses.get(seat_number) if ask else None
+    told = response if ask and response and is_over(state, ask) else None
+    standing = places.by_seat.get(seat_number) if state.settings.show_standings else None
+    right, scored = places.marks.get(seat_number, 0.0), places.scored
+    return Mine(
+        seat=seat.number,
+        name=seat.name,
+        removed=seat.removed,
+        fog_lifted=seat.fog_lifted,
+        item=ask.item_id if ask else None,
+        answer=response.answer if response else None,
+        mark=told.mark if told else None,
+        gained=told.points if told else None,
+        bonus=told.bonus if told else None,
+        points=standing.points if standing else None,
+        place=standing.place if standing else None,
+        people=places.people,
+        right=right,
+        scored=scored,
+    )
+
+
+class Places:
+    """Points, places and sums of marks of everyone, at one state."""
+
+    def __init__(self, state: State) -> None:
+        self.by_seat = {row.seat: row for row in standings(state)}
+        self.people = len(self.by_seat)
+        over = [ask for ask in state.asks.values() if is_over(state, ask) and is_scored(state.item(ask.item_id))]
+        self.scored = len(over)
+        self.marks: dict[int, float] = {}
+        for ask in over:
+            for response in ask.responses.values():
+                self.marks[response.seat] = self.marks.get(response.seat, 0.0) + (response.mark or 0.0)
+
+
+@lru_cache(maxsize=8192)
+def as_json(pane: Pane) -> str:
+    return json.dumps(pane, ensure_ascii=False)
+
+
+@dataclass(frozen=True)
+class Column:
+    """One question in the grid: seat to pane, and the mean mark; good for one ask and one set of seats."""
+
+    ask: Ask
+    seats: Mapping[int, Seat]
+    panes: Mapping[int, Pane]
+    share: float | None
+
+    @cached_property
+    def texts(self) -> list[str]:
+        """The panes of all seats, in their order, as JSON."""
+        return [as_json(self.panes.get(seat)) for seat in self.seats]
+
+
+class DeskMemo:
+    """What one desk view leaves for the next: in a large room only a few columns change between two."""
+
+    def __init__(self) -> None:
+        self._columns: dict[str, Column] = {}
+        self._over: list[Ask] = []
+        self._seats: object = None
+        self._points: Mapping[int, int] = {}
+
+    def columns(self, state: State) -> dict[str, Column]:
+        """Item id to column, in the order of the set."""
+        return {item_id: self._column(state, item_id) for item_id in state.items if item_id in state.asks}
+
+    def _column(self, state: State, item_id: str) -> Column:
+        ask = state.asks[item_id]
+        known = self._columns.get(item_id)
+        if known and known.ask is ask and known.seats is state.seats:
+            return known
+        panes: dict[int, Pane] = {
+            seat: r.short if ask.is_open or r.mark is None else r.mark for seat, r in ask.responses.items()
+        }
+        share = None if ask.is_open else _mean_mark(state.responses(item_id))
+        column = self._columns[item_id] = Column(ask, state.seats, panes, share)
+        return column
+
+    def points(self, state: State) -> Mapping[int, int]:
+        over = [ask for ask in state.asks.values() if is_over(state, ask)]
+        same = len(over) == len(self._over) and all(a is b for a, b in zip(over, self._over, strict=True))
+        if not same or self._seats is not state.seats:
+            self._over, self._seats, self._points = over, state.seats, total_points(state)
+        return self._points
+
+
+def desk_view(state: State, code: str, present: Collection[int], memo: DeskMemo | None = None) -> DeskView:
+    """`present` are the seats with a device connected. The same `memo` makes the next view cheaper."""
+    memo = memo or DeskMemo()
+    panes = [column.panes for column in memo.columns(state).values()]
+    points = memo.points(state)
+    people = tuple(
+        Person(
+            seat=seat.number,
+            name=seat.name,
+            here=seat.number in present,
+            fog_lifted=seat.fog_lifted,
+            panes=tuple([of_all.get(seat.number) for of_all in panes]),
+            points=points.get(seat.number, 0),
+        )
+        for seat in state.people()
+    )
+    return desk_frame(state, code, present, memo).model_copy(update={"people": people})
+
+
+def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo) -> DeskView:
+    """The desk's view but for the lines of its people."""
+    numbers = state.content.question_numbers()
+    responses = state.responses(state.cursor) if state.cursor else []
+    columns = memo.columns(state)
+    return DeskView(
+        title=state.content.title,
+        code=code,
+        phase=state.phase,
+        step=state.step,
+        curtain=state.curtain,
+        settings=state.settings,
+        questions=len(numbers),
+        run=tuple(_run_item(state, item, numbers.get(item.id), columns.get(item.id)) for item in state.content.items),
+        columns=tuple(numbers[item_id] for item_id in columns),
+        shown=_shown(state, desk=True),
+        revealed=state.ask is not None and state.ask.revealed,
+        answered=len(responses),
+        here=sum(seat.number in present for seat in state.people()),
+        right_share=_mean_mark(responses),
+        median_took=round(median(r.took for r in responses)) if responses else None,
+        people=(),
+        next=next_move(state),
+        previous=neighbour(state, -1),
+        following=neighbour(state, +1),
+        allowed=tuple(sorted(_allowed(state))),
+    )
+
+
+def _shown(state: State, *, desk: bool = False) -> Shown | None:
+    """The current item. The desk sees the tally as it grows, and the key from the start."""
+    item = state.current
+    if item is None or state.phase is Phase.ENDED:
+        return None
+    kind, ask = kind_of(item), state.ask
+    with_tally = ask is not None and (desk or (state.phase in RESULT_PHASES and not state.curtain))
+    with_key = ask is not None and (desk or state.phase is Phase.REVEALED)
+    tally = None
+    if with_tally:
+        counted = kind.tally(item, [r.answer for r in state.responses(item.id)])
+        tally = kind.told(item, counted, desk=desk, with_key=with_key)
+    return Shown(
+        item=kind.public(item),
+        number=state.content.question_numbers().get(item.id),
+        opened_at=ask.opened_at if ask and ask.is_open else None,
+        deadline=ask.deadline if ask and ask.is_open else None,
+        tally=tally,
+        key=kind.key(item) if with_key else None,
+        explanation_html=explanation_html(item) if with_key else "",
+        explanation_media=item.explanation_media if with_key and isinstance(item, Question) else None,
+    )
+
+
+def _run_item(state: State, item: Item, number: int | None, column: Column | None) -> RunItem:
+    return RunItem(
+        id=item.id,
+        kind=item.kind,
+        number=number,
+        title=title_of(item),
+        status=_status(state, item, column.ask if column else None),
+        share=column.share if column else None,
+        by=item.by,
+    )
+
+
+def _status(state: State, item: Item, ask: Ask | None) -> str:
+    if item.id == state.cursor and state.phase is not Phase.ENDED:
+        return "open" if ask and ask.is_open else "current"
+    return "shown" if state.was_shown(item.id) else "waiting"
+
+
+def _place(row: Standing) -> Place:
+    return Place(name=row.name, points=row.points, place=row.place)
+
+
+def _mean_mark(responses: list[Response]) -> float | None:
+    marks = [r.mark for r in responses if r.mark is not None]
+    return sum(marks) / len(marks) if marks else None
+
+
+def _allowed(state: State) -> set[str]:
+    """The desk commands that are legal now, by their wire name."""
+    names = {command.do for command in COMMANDS[state.phase] if hasattr(command, "do")}
+    if state.ask is None or state.ask.deadline is None:
+        names.discard("add_time")
+    if state.ask is not None and state.ask.revealed:
+        names.discard("reopen")
+    if state.ask is None or not kind_of(state.item(state.ask.item_id)).keyed_later:
+        names.discard("set_key")
+    return names
