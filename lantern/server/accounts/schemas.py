@@ -1,0 +1,28 @@
+from typing import Annotated
+
+from pydantic import Field
+
+from lantern.core.values import Value
+
+Password = Annotated[str, Field(max_length=200)]
+
+
+class SignIn(Value):
+    email: str
+    password: Password
+
+
+class SignUp(Value):
+    name: Annotated[str, Field(min_length=1, max_length=80)]
+    email: Annotated[str, Field(max_length=254)]
+    password: Password
+
+
+class PasswordChange(Value):
+    old: Password
+    new: Password
+
+
+class Me(Value):
+    name: str
+    email: str

@@ -1,0 +1,1 @@
+"""What all routers share: the API object, error replies, limits, the OpenAPI snapshot."""

@@ -1,0 +1,93 @@
+"""The one place where errors become replies: a code, a sentence, and the place it belongs to."""
+
+from typing import Any
+
+from django.core.exceptions import PermissionDenied
+from django.http import Http404, HttpRequest, HttpResponse
+from ninja import NinjaAPI
+from ninja.errors import AuthenticationError, ValidationError
+
+from lantern.core import errors as core
+from lantern.core.values import Value
+
+STATUS: dict[type[core.LanternError], int] = {
+    core.UnknownSeat: 404,
+    core.NotPossible: 409,
+    core.BadAnswer: 422,
+    core.BadName: 422,
+    core.NotReady: 422,
+    core.BadMedia: 422,
+    core.Unreadable: 422,
+}
+
+
+class TooManyTries(core.LanternError):
+    code = "too_many_tries"
+    sentence = "Too many tries. Wait a minute, then try again."
+
+
+class WrongSignIn(core.LanternError):
+    code = "wrong_sign_in"
+    sentence = "This e-mail address and password do not go together."
+
+
+class UnknownCode(core.LanternError):
+    code = "unknown_code"
+    sentence = "No session has this code just now. Check the code on the big screen."
+
+
+class BadForm(core.LanternError):
+    code = "bad_form"
+
+
+class NotStored(core.LanternError):
+    code = "not_stored"
+    sentence = "The server could not store this just now. It will be sent again."
+
+
+STATUS |= {TooManyTries: 429, WrongSignIn: 401, UnknownCode: 404, BadForm: 422, NotStored: 503}
+
+
+class ErrorReply(Value):
+    code: str
+    sentence: str
+    field: str | None = None
+
+
+def reply_to(error: core.LanternError) -> ErrorReply:
+    return ErrorReply(code=error.code, sentence=error.sentence, field=error.field)
+
+
+def status_of(error: core.LanternError) -> int:
+    return next((STATUS[c] for c in type(error).__mro__ if c in STATUS), 400)
+
+
+def add_error_replies(api: NinjaAPI) -> None:
+    def reply(request: HttpRequest, status: int, error: ErrorReply) -> HttpResponse:
+        return api.create_response(request, error.model_dump(), status=status)
+
+    @api.exception_handler(core.LanternError)
+    def refused(request: HttpRequest, error: core.LanternError) -> HttpResponse:
+        return reply(request, status_of(error), reply_to(error))
+
+    @api.exception_handler(ValidationError)
+    def invalid(request: HttpRequest, error: ValidationError) -> HttpResponse:
+        field, sentence = _first(error.errors)
+        return reply(request, 422, ErrorReply(code="bad_form", sentence=sentence, field=field))
+
+    @api.exception_handler(AuthenticationError)
+    def signed_out(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
+        return reply(request, 401, ErrorReply(code="signed_out", sentence="Sign in first."))
+
+    @api.exception_handler(Http404)
+    @api.exception_handler(PermissionDenied)
+    def missing(request: HttpRequest, error: Exception) -> HttpResponse:
+        sentence = "This does not exist, or it belongs to somebody else."
+        return reply(request, 404, ErrorReply(code="not_found", sentence=sentence))
+
+
+def _first(problems: list[dict[str, Any]]) -> tuple[str | None, str]:
+    """The place and the sentence of the first problem; places inside the body lose the leading parts."""
+    place = [str(part) for part in problems[0]["loc"] if part not in ("body", "payload", "query", "path")]
+    message = str(problems[0]["msg"]).removeprefix("Value error, ")
+    return ".".join(place) or None, message

@@ -1,0 +1,26 @@
+"""The OpenAPI document as it is kept beside the code: the front end's types are generated from it."""
+
+import json
+from pathlib import Path
+from typing import Any
+
+from ninja import NinjaAPI
+from pydantic.json_schema import models_json_schema
+
+from lantern.core.values import Value
+
+SNAPSHOT = Path(__file__).with_name("openapi.json")
+REF = "#/components/schemas/{model}"
+
+
+def snapshot_of(api: NinjaAPI, messages: list[type[Value]]) -> str:
+    """The API as JSON text, with the messages that travel over sockets among its schemas."""
+    document: dict[str, Any] = api.get_openapi_schema()
+    modes = [(model, "serialization") for model in messages]
+    _, extra = models_json_schema(modes, ref_template=REF)  # type: ignore[arg-type]
+    schemas = document["components"]["schemas"]
+    for name, schema in extra["$defs"].items():
+        if set(schemas.get(name, schema).get("properties", {})) != set(schema.get("properties", {})):
+            raise ValueError(f"two shapes are called {name}: rename one")
+        schemas[name] = schema
+    return json.dumps(document, indent=1, ensure_ascii=False) + "\n"

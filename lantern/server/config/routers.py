@@ -1,0 +1,24 @@
+"""The one API object, with each app's router in its place."""
+
+from lantern.server.accounts.router import router as accounts
+from lantern.server.api.main import make_api
+from lantern.server.exchange.router import router as exchange
+from lantern.server.library.router import router as library
+from lantern.server.library.shelf import router as shelf
+from lantern.server.live.router import router as live
+from lantern.server.live.trial import router as trial
+from lantern.server.media.router import router as media
+from lantern.server.reports.router import router as reports
+
+api = make_api(
+    {
+        "accounts": accounts,
+        "sets": library,
+        "media": media,
+        "shelf": shelf,
+        "exchange": exchange,
+        "live": live,
+        "trial": trial,
+        "sessions": reports,
+    }
+)

@@ -1,0 +1,159 @@
+"""Settings, from the environment where a school may want another value (docs/running.md lists them)."""
+
+from pathlib import Path
+
+import environ
+from csp.constants import NONE, SELF
+from django.core.management.utils import get_random_secret_key
+
+env = environ.Env()
+ROOT = Path(__file__).resolve().parents[3]
+VAR = Path(env.str("LANTERN_VAR", default=str(ROOT / "var")))
+VAR.mkdir(parents=True, exist_ok=True)
+
+
+def _kept_secret() -> str:
+    """A key of this installation's own, made at the first start and kept: restarts sign nobody out."""
+    file = VAR / "secret_key"
+    if not file.exists():
+        file.touch(mode=0o600)
+        file.write_text(get_random_secret_key() + get_random_secret_key())
+    return file.read_text()
+
+
+SECRET_KEY = env.str("SECRET_KEY", default="") or _kept_secret()
+DEBUG = env.bool("DEBUG", default=False)
+PLAIN_HTTP = env.bool("PLAIN_HTTP", default=False)
+"""True where the school's own network carries plain HTTP: cookies are then sent without TLS."""
+PUBLIC_URL = env.str("PUBLIC_URL", default="").rstrip("/")
+"""The address students use, where it differs from the one the teacher uses."""
+
+ALLOWED_HOSTS = env.list("ALLOWED_HOSTS", default=["127.0.0.1", "localhost", "[::1]"])
+CSRF_TRUSTED_ORIGINS = env.list("CSRF_TRUSTED_ORIGINS", default=[])
+
+INSTALLED_APPS = [
+    "django.contrib.auth",
+    "django.contrib.contenttypes",
+    "django.contrib.sessions",
+    "django.contrib.staticfiles",
+    "csp",
+    "django_vite",
+    "lantern.server.config",
+    "lantern.server.accounts",
+    "lantern.server.media",
+    "lantern.server.library",
+    "lantern.server.exchange",
+    "lantern.server.live",
+    "lantern.server.reports",
+    "lantern.server.demo",
+]
+
+MIDDLEWARE = [
+    "django.middleware.security.SecurityMiddleware",
+    "lantern.server.config.static.AsyncWhiteNoise",
+    "csp.middleware.CSPMiddleware",
+    "django.contrib.sessions.middleware.SessionMiddleware",
+    "django.middleware.common.CommonMiddleware",
+    "django.middleware.csrf.CsrfViewMiddleware",
+    "django.contrib.auth.middleware.AuthenticationMiddleware",
+    "django.middleware.clickjacking.XFrameOptionsMiddleware",
+]
+
+ROOT_URLCONF = "lantern.server.config.urls"
+ASGI_APPLICATION = "lantern.server.config.asgi.application"
+TEMPLATES = [
+    {
+        "BACKEND": "django.template.backends.django.DjangoTemplates",
+        "DIRS": [ROOT / "lantern/server/templates"],
+        "OPTIONS": {"context_processors": ["django.template.context_processors.request"]},
+    }
+]
+
+DATABASES = {"default": env.db("DATABASE_URL", default=f"sqlite:///{VAR / 'lantern.sqlite3'}")}
+DATABASES["default"]["CONN_MAX_AGE"] = None
+if DATABASES["default"]["ENGINE"] == "django.db.backends.sqlite3":
+    DATABASES["default"]["OPTIONS"] = {
+        "transaction_mode": "IMMEDIATE",
+        "timeout": 10,
+        # FULL, not NORMAL: what is acknowledged survives a power cut; group commit makes it cheap.
+        "init_command": "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL; PRAGMA foreign_keys=ON;",
+    }
+DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
+
+CHANNEL_LAYER_URL = env.str("CHANNEL_LAYER_URL", default="")
+CHANNEL_LAYERS = {
+    "default": (
+        {"BACKEND": "channels_redis.core.RedisChannelLayer", "CONFIG": {"hosts": [CHANNEL_LAYER_URL]}}
+        if CHANNEL_LAYER_URL
+        else {"BACKEND": "channels.layers.InMemoryChannelLayer"}
+    )
+}
+
+AUTH_USER_MODEL = "accounts.Teacher"
+PASSWORD_HASHERS = [
+    "django.contrib.auth.hashers.Argon2PasswordHasher",
+    "django.contrib.auth.hashers.PBKDF2PasswordHasher",
+]
+AUTH_PASSWORD_VALIDATORS = [
+    {"NAME": f"django.contrib.auth.password_validation.{name}"}
+    for name in ("UserAttributeSimilarityValidator", "MinimumLengthValidator", "CommonPasswordValidator")
+]
+LOGIN_URL = "/sign-in"
+
+LANGUAGE_CODE = "en-gb"
+TIME_ZONE = "UTC"
+USE_TZ = True
+
+STATIC_URL = "/static/"
+STATIC_ROOT = VAR / "static"
+STATICFILES_DIRS = [path for path in (ROOT / "frontend/dist",) if path.exists()]
+STORAGES = {
+    "default": {"BACKEND": "django.core.files.storage.FileSystemStorage"},
+    "staticfiles": {"BACKEND": "whitenoise.storage.CompressedStaticFilesStorage"},
+}
+WHITENOISE_IMMUTABLE_FILE_TEST = r"^.+-[A-Za-z0-9_-]{8}\.\w+$"
+DJANGO_VITE = {
+    name: {"dev_mode": False, "static_url_prefix": name, "manifest_path": ROOT / f"frontend/dist/{name}/manifest.json"}
+    for name in ("teacher", "student")
+}
+
+MEDIA_ROOT = VAR / "media"
+PICTURE_MAX_BYTES = 15 * 1024 * 1024
+SOUND_MAX_BYTES = 25 * 1024 * 1024
+VIDEO_MAX_BYTES = 100 * 1024 * 1024
+SPEECH_SERVICE = env.str("SPEECH_SERVICE", default="lantern.server.services.speech.simulated.SimulatedSpeech")
+DATA_UPLOAD_MAX_MEMORY_SIZE = 4 * 1024 * 1024
+
+SECURE_SSL_REDIRECT = not (PLAIN_HTTP or DEBUG)
+SECURE_HSTS_SECONDS = 0 if PLAIN_HTTP or DEBUG else 31_536_000
+SECURE_HSTS_INCLUDE_SUBDOMAINS = SECURE_HSTS_PRELOAD = bool(SECURE_HSTS_SECONDS)
+SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = not (PLAIN_HTTP or DEBUG)
+SESSION_COOKIE_HTTPONLY = True
+SECURE_REFERRER_POLICY = "same-origin"
+# Plain HTTP gives no trustworthy origin, and browsers say so in the console for each page.
+SECURE_CROSS_ORIGIN_OPENER_POLICY = None if PLAIN_HTTP else "same-origin"
+X_FRAME_OPTIONS = "DENY"
+if env.bool("BEHIND_TLS_PROXY", default=False):
+    SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https")
+
+CONTENT_SECURITY_POLICY = {
+    "DIRECTIVES": {
+        "default-src": [SELF],
+        "img-src": [SELF, "blob:", "data:"],
+        "media-src": [SELF, "blob:"],
+        "object-src": [NONE],
+        "base-uri": [NONE],
+        "form-action": [SELF],
+        "frame-ancestors": [NONE],
+    }
+}
+
+RATE_LIMITS_ON = env.bool("RATE_LIMITS_ON", default=True)
+LOGGING = {
+    "version": 1,
+    "disable_existing_loggers": False,
+    "handlers": {"console": {"class": "logging.StreamHandler"}, "nowhere": {"class": "logging.NullHandler"}},
+    # Scanners ask for every host there is; refusing them is no fault of ours.
+    "loggers": {"django.security.DisallowedHost": {"handlers": ["nowhere"], "propagate": False}},
+    "root": {"handlers": ["console"], "level": env.str("LOG_LEVEL", default="WARNING")},
+}

@@ -1,0 +1,18 @@
+"""Addresses: the API, media, and the three pages that carry the front end."""
+
+from django.urls import path, re_path
+
+from lantern.server.config.pages import screen_page, student_page, teacher_page, trial_page
+from lantern.server.config.routers import api
+from lantern.server.media.views import file, picture
+
+urlpatterns = [
+    path("api/", api.urls),
+    path("media/<str:media_id>/<int:width>.webp", picture, name="picture"),
+    path("media/<str:media_id>/<str:name>", file, name="media"),
+    path("join", student_page),
+    path("join/<str:code>", student_page),
+    path("screen/<int:session_id>", screen_page),
+    path("sets/<int:set_id>/try/frame", trial_page),
+    re_path(r"^(?!api/|static/|media/).*$", teacher_page),
+]

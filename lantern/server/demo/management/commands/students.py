@@ -1,0 +1,95 @@
+"""Lets made-up students join a running session, over the same sockets as real devices."""
+
+import asyncio
+import json
+from random import Random
+from typing import Any
+
+import httpx
+import websockets
+from django.core.management.base import BaseCommand, CommandError, CommandParser
+
+from lantern.core.classes.join_codes import read_code
+from lantern.core.questions import kind_of
+from lantern.core.questions.content import SetContent
+from lantern.core.questions.contract import Question
+from lantern.server.demo.ability import ability_of, chance, delay, difficulty_of
+from lantern.server.demo.school import CLASS_8C
+from lantern.server.live.models import LiveSession
+
+
+class Command(BaseCommand):
+    help = "Let N made-up students join the session with a code and answer like people, until it ends or Ctrl-C."
+
+    def add_arguments(self, parser: CommandParser) -> None:
+        parser.add_argument("code")
+        parser.add_argument("-n", type=int, default=25, help="how many (25)")
+        parser.add_argument("--url", default="http://127.0.0.1:8000", help="where the server is")
+
+    def handle(self, *args: Any, code: str, n: int, url: str, **options: Any) -> None:
+        session = LiveSession.objects.filter(code=read_code(code), ended_at=None).select_related("revision").first()
+        if session is None:
+            raise CommandError(f"No session with the code {code} is running. Start one at {url} first.")
+        content = SetContent.model_validate(session.revision.content)
+        names = [CLASS_8C[i % len(CLASS_8C)] for i in range(n)]
+        try:
+            asyncio.run(_class(url, session.code, content, names))
+        except httpx.HTTPError as error:
+            raise CommandError(f"The server at {url} does not answer. Is it running there?") from error
+        except KeyboardInterrupt:
+            self.stdout.write("\nThey have left.")
+
+
+async def _class(url: str, code: str, content: SetContent, names: list[str]) -> None:
+    async with httpx.AsyncClient(base_url=url) as client:
+        students = [Student(url, code, content, name, index) for index, name in enumerate(names)]
+        await asyncio.gather(*(student.take_part(client) for student in students))
+
+
+class Student:
+    """Joins, and answers each question once, after a while. What it knows is its ability, not the key."""
+
+    def __init__(self, url: str, code: str, content: SetContent, name: str, index: int) -> None:
+        self.url, self.code, self.name = url, code, name
+        self.items = {item.id: item for item in content.items}
+        self.rng = Random(f"{code}:{index}")
+        self.answered: set[str] = set()
+
+    async def take_part(self, client: httpx.AsyncClient) -> None:
+        await asyncio.sleep(self.rng.uniform(0.2, 8))
+        key = f"{self.rng.getrandbits(64):x}"
+        reply = await client.post("/api/live/join", json={"code": self.code, "name": self.name, "key": key})
+        if reply.is_error:
+            print(f"{self.name}: {reply.json()['sentence']}")
+            return
+        token = reply.json()["token"]
+        async for socket in websockets.connect(self.url.replace("http", "ws", 1) + "/live/student", origin=self.url):  # type: ignore[arg-type]
+            try:
+                await socket.send(json.dumps({"token": token}))
+                if await self._follow(socket):
+                    return
+            except websockets.ConnectionClosed:
+                continue  # the server was started again: come back, as a phone does
+
+    async def _follow(self, socket: websockets.ClientConnection) -> bool:
+        """Answers what is asked. True when the session is over."""
+        waiting: set[asyncio.Task[None]] = set()
+        async for text in socket:
+            message = json.loads(text)
+            view = message.get("view")
+            if "gone" in message or (view and view["phase"] == "ended"):
+                return True
+            if view and view["phase"] == "open" and view["shown"]["item"]["id"] not in self.answered:
+                self.answered.add(view["shown"]["item"]["id"])
+                task = asyncio.create_task(self._answer(socket, view["shown"]["item"]["id"]))
+                waiting.add(task)
+                task.add_done_callback(waiting.discard)
+        return False
+
+    async def _answer(self, socket: websockets.ClientConnection, item_id: str) -> None:
+        item = self.items[item_id]
+        await asyncio.sleep(delay(item.time_limit if isinstance(item, Question) else None, self.rng))
+        ability = chance(ability_of(self.name, self.code), difficulty_of(item, self.code))
+        answer = kind_of(item).imagine(item, ability, self.rng)
+        command = {"id": f"{self.rng.getrandbits(64):x}", "item": item_id, "answer": answer.model_dump(mode="json")}
+        await socket.send(json.dumps(command))

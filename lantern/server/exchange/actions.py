@@ -1,0 +1,160 @@
+"""Sets in and out: read a file, keep what was found with its media, write a set in a format.
+
+Nothing is half imported: items and their files are kept together or not at all.
+"""
+
+import shutil
+from collections.abc import Mapping
+from pathlib import Path
+from typing import Any
+
+from django.db import transaction
+from django.shortcuts import get_object_or_404
+
+from lantern.core.errors import BadMedia
+from lantern.core.formats.exchange import File, Incoming, SetFormat, Source, media_ids
+from lantern.core.formats.registry import WRITERS, read_file
+from lantern.core.formats.text_format import read_text
+from lantern.core.questions import read_item
+from lantern.core.questions.content import MAX_ITEMS, About, SetContent
+from lantern.core.questions.contract import Film, Media, Picture, Recording
+from lantern.server.accounts.models import Teacher
+from lantern.server.api.errors import BadForm
+from lantern.server.exchange.schemas import ToAdd
+from lantern.server.library.actions import add_items, make_set, new_item_id
+from lantern.server.library.models import QuestionSet
+from lantern.server.library.queries import content_of, sets_of
+from lantern.server.media import actions as media_actions
+from lantern.server.media.actions import folder_of
+from lantern.server.media.models import StoredMedia
+from lantern.server.media.pictures import WIDTHS
+
+_SUFFIXES = {"audio/mpeg": ".mp3", "audio/wav": ".wav", "audio/ogg": ".ogg", "audio/mp4": ".m4a", "audio/flac": ".flac"}
+
+
+def read(teacher: Teacher, source: Source | None, text: str) -> Incoming:
+    """What a file, or a pasted text, holds. Raises Unreadable, BadForm."""
+    if source is None:
+        if not text.strip():
+            raise BadForm("Paste some questions, or choose a file.", field="text")
+        return read_text(text, new_item_id)
+    incoming = read_file(source, new_item_id)
+    wanted = set(media_ids([entry.item.model_dump(mode="json") for entry in incoming.entries if entry.item]))
+    missing = wanted - incoming.media.keys() - _own(teacher, wanted)
+    if missing:
+        many = f"{len(missing)} files that the set names are" if len(missing) > 1 else "A file that the set names is"
+        incoming.note(f"{many} not in it; the questions come in without.")
+    return incoming
+
+
+@transaction.atomic
+def add(teacher: Teacher, wanted: ToAdd, media: Mapping[str, File]) -> QuestionSet:
+    """Keeps the items, and those of the files that they name. Raises BadMedia for a file that cannot be kept, BadForm
+    for more items than a set holds."""
+    if len(wanted.items) > MAX_ITEMS:
+        raise BadForm(f"A set holds at most {MAX_ITEMS} items. Leave some out, and bring them in as another set.")
+    keeper = _Keeper(teacher, media)
+    try:
+        items = tuple(read_item.validate_python(keeper.kept(item.model_dump(mode="json"))) for item in wanted.items)
+        if wanted.into is not None:
+            return add_items(teacher, get_object_or_404(sets_of(teacher), pk=wanted.into), items)
+        about = About.model_validate(keeper.kept((wanted.about or About()).model_dump(mode="json")))
+        fresh = tuple(item.model_copy(update={"id": new_item_id()}) for item in items)
+        return make_set(teacher, wanted.title or "Brought in", fresh, about=about, folder=wanted.folder)
+    except BaseException:
+        keeper.take_back()
+        raise
+
+
+def write(question_set: QuestionSet, form: SetFormat) -> bytes:
+    return form.write(content_of(question_set), stored_file)
+
+
+def ways_out(content: SetContent) -> list[tuple[SetFormat, list[str]]]:
+    return [(form, list(form.left_out(content))) for form in WRITERS]
+
+
+def stored_file(media_id: str) -> File | None:
+    """The stored file with this id, pictures in their largest size."""
+    media = StoredMedia.objects.filter(id=media_id).first()
+    if media is None:
+        return None
+    names = {
+        StoredMedia.Type.PICTURE: f"{max(WIDTHS)}.webp",
+        StoredMedia.Type.SOUND: "sound",
+        StoredMedia.Type.VIDEO: "video",
+        StoredMedia.Type.CAPTIONS: "captions.vtt",
+    }
+    path = folder_of(media.id) / names[StoredMedia.Type(media.type)]
+    if not path.exists():
+        return None
+    suffix = path.suffix or _SUFFIXES.get(media.content_type) or f".{media.content_type.rsplit('/', 1)[-1]}"
+    return File(f"{_plain(media.name)}{suffix}", path.read_bytes())
+
+
+def _plain(name: str) -> str:
+    stem = Path(name).stem
+    return "".join(c if c.isalnum() or c in "-_" else "-" for c in stem)[:60] or "file"
+
+
+def _own(teacher: Teacher, wanted: set[str]) -> set[str]:
+    found = StoredMedia.objects.filter(owner=teacher, id__in=wanted)
+    return set(found.values_list("id", flat=True))
+
+
+class _Keeper:
+    """Stores files as they are met, each once, and can take them back."""
+
+    def __init__(self, teacher: Teacher, media: Mapping[str, File]) -> None:
+        self._teacher, self._files = teacher, media
+        self._stored: dict[str, Media | str] = {}
+
+    def kept(self, value: Any) -> Any:
+        """The same JSON, its media kept under ids of their own; what is not there, or not hers, is left out."""
+        if isinstance(value, list):
+            return [self.kept(inner) for inner in value]
+        if not isinstance(value, dict):
+            return value
+        if value.get("type") in {"picture", "sound", "video"} and isinstance(value.get("media"), str):
+            return self._medium(value)
+        return {name: self.kept(inner) for name, inner in value.items()}
+
+    def _medium(self, value: dict[str, Any]) -> dict[str, Any] | None:
+        file = self._files.get(value["media"])
+        captions = self._captions(value.get("captions"))
+        value |= {"captions": captions} if "captions" in value else {}
+        if file is None:
+            return value if _own(self._teacher, {value["media"]}) else None
+        made = self._stored.get(value["media"]) or self._store(value, file)
+        new = made.model_dump(mode="json", include={"media", "width", "height", "seconds"})  # type: ignore[union-attr]
+        return value | new
+
+    def _store(self, value: dict[str, Any], file: File) -> Media:
+        store = {
+            "picture": media_actions.store_picture,
+            "sound": media_actions.store_sound,
+            "video": media_actions.store_video,
+        }
+        try:
+            made: Picture | Recording | Film = store[value["type"]](self._teacher, file.data, file.name)  # type: ignore[operator]
+        except BadMedia as error:
+            raise BadMedia(f"{file.name}: {error.sentence}", field="file") from error
+        self._stored[value["media"]] = made
+        return made
+
+    def _captions(self, media_id: str | None) -> str | None:
+        if media_id is None:
+            return None
+        if media_id in self._stored:
+            return str(self._stored[media_id])
+        file = self._files.get(media_id)
+        if file is None:
+            return media_id if _own(self._teacher, {media_id}) else None
+        self._stored[media_id] = made = media_actions.store_captions(self._teacher, file.data, file.name)
+        return made
+
+    def take_back(self) -> None:
+        """Removes what was stored: the rows go with the transaction, the files do not."""
+        for made in self._stored.values():
+            media_id = made if isinstance(made, str) else made.media
+            shutil.rmtree(folder_of(media_id), ignore_errors=True)

@@ -1,0 +1,125 @@
+import json
+from typing import Any
+from urllib.parse import quote
+
+from django.http import Http404, HttpRequest, HttpResponse
+from django.shortcuts import get_object_or_404
+from ninja import File, Form, Router
+from ninja.files import UploadedFile
+from pydantic import ValidationError
+
+from lantern.core.formats import sheet_rows
+from lantern.core.formats.exchange import SetFormat, Source
+from lantern.core.formats.json_format import schema
+from lantern.core.formats.registry import WRITERS, read_again
+from lantern.core.formats.sheet_format import SheetFormat
+from lantern.server.accounts.requests import TeacherRequest
+from lantern.server.api.auth import teacher
+from lantern.server.api.errors import BadForm
+from lantern.server.exchange import actions
+from lantern.server.exchange.schemas import FoundInFile, Mended, ToAdd, ToMend, WayOut
+from lantern.server.library.actions import new_item_id
+from lantern.server.library.models import QuestionSet
+from lantern.server.library.queries import content_of, document_of, sets_of
+from lantern.server.library.schemas import SetDocument
+
+router = Router(auth=teacher)
+LONGEST_TEXT = 400_000
+LARGEST_FILE = 150 * 1024 * 1024
+
+
+@router.post("/read", response=FoundInFile)
+def read_incoming(
+    request: TeacherRequest,
+    file: File[UploadedFile | None] = None,  # type: ignore[type-arg]
+    text: Form[str] = "",
+    choices: Form[str] = "{}",
+) -> FoundInFile:
+    """What a file or a pasted text holds, entry by entry; nothing is kept. `choices`, as JSON: what columns are
+    used for, by their number; "as": the way to read it."""
+    found = actions.read(request.auth, _source(file, choices), text[:LONGEST_TEXT])
+    return FoundInFile(
+        title=found.title,
+        about=found.about,
+        entries=tuple(found.entries),
+        notes=tuple(found.notes),
+        columns=tuple(found.columns),
+        files=len(found.media),
+        ways=tuple(found.ways),
+        way=found.way,
+    )
+
+
+@router.post("/mend", response=Mended)
+def mend_entry(request: TeacherRequest, given: ToMend) -> Mended:
+    """An entry that was mended by hand, read again."""
+    return Mended(entries=tuple(read_again(given.text, given.place, new_item_id)))
+
+
+@router.post("/add", response=SetDocument)
+def add_incoming(
+    request: TeacherRequest,
+    wanted: Form[str],
+    file: File[UploadedFile | None] = None,  # type: ignore[type-arg]
+    choices: Form[str] = "{}",
+) -> SetDocument:
+    """Keeps what `wanted` (a ToAdd, as JSON) says, with its media out of the same file."""
+    try:
+        to_add = ToAdd.model_validate_json(wanted)
+    except ValidationError as error:
+        raise BadForm("Nothing that could be added was chosen.") from error
+    source = _source(file, choices)
+    media = actions.read(request.auth, source, "").media if source else {}
+    return document_of(actions.add(request.auth, to_add, media))
+
+
+@router.get("/template.{suffix}")
+def read_template(request: TeacherRequest, suffix: str) -> HttpResponse:
+    """An empty spreadsheet with the headings that are known, and two questions as examples."""
+    form = next((one for one in WRITERS if isinstance(one, SheetFormat) and one.suffix == f".{suffix}"), None)
+    if form is None:
+        raise Http404
+    return _download(form.pack(sheet_rows.template()), form, "Questions to fill in")
+
+
+@router.get("/set.schema.json", auth=None)
+def read_schema(request: HttpRequest) -> HttpResponse:
+    """The JSON Schema of a set file, for other programs."""
+    return HttpResponse(json.dumps(schema(), indent=2), content_type="application/schema+json")
+
+
+@router.get("/sets/{set_id}", response=list[WayOut])
+def list_ways_out(request: TeacherRequest, set_id: int) -> list[WayOut]:
+    ways = actions.ways_out(content_of(_own(request, set_id)))
+    return [WayOut(format=f.name, label=f.label, suffix=f.suffix, left_out=tuple(left)) for f, left in ways]
+
+
+@router.get("/sets/{set_id}/{format}")
+def take_out(request: TeacherRequest, set_id: int, format: str) -> HttpResponse:
+    form = next((one for one in WRITERS if one.name == format), None)
+    if form is None:
+        raise Http404
+    question_set = _own(request, set_id)
+    return _download(actions.write(question_set, form), form, question_set.title or "Untitled set")
+
+
+def _source(file: Any, choices: str) -> Source | None:
+    if file is None:
+        return None
+    if file.size > LARGEST_FILE:
+        raise BadForm("This file is larger than 150 MB.", field="file")
+    try:
+        chosen = {str(name): str(value) for name, value in json.loads(choices).items()}
+    except (ValueError, AttributeError) as error:
+        raise BadForm("What was chosen for this file was not understood.", field="choices") from error
+    return Source(file.name or "", file.read(), chosen)
+
+
+def _download(data: bytes, form: SetFormat, title: str) -> HttpResponse:
+    name = "".join(c if c.isalnum() or c in " -_" else "-" for c in title).strip()[:80] or "set"
+    headers = {"Content-Disposition": f"attachment; filename*=UTF-8''{quote(name + form.suffix)}"}
+    return HttpResponse(data, content_type=form.content_type, headers=headers)
+
+
+def _own(request: TeacherRequest, set_id: int) -> QuestionSet:
+    return get_object_or_404(sets_of(request.auth), pk=set_id)

@@ -1,0 +1,56 @@
+"""What crosses the wire about sets that come in and go out."""
+
+from typing import Annotated
+
+from pydantic import Field
+
+from lantern.core.formats.exchange import MOST_ENTRIES, Column, Entry
+from lantern.core.questions import AnyItem
+from lantern.core.questions.content import About, Title
+from lantern.core.values import Value
+
+
+class FoundInFile(Value):
+    """What a file or a text holds; nothing of it is kept yet. `files` counts pictures, sounds and videos.
+
+    `ways` are the ways the file could be read, where there are several, and `way` the one that was taken.
+    """
+
+    title: str
+    about: About
+    entries: tuple[Entry, ...]
+    notes: tuple[str, ...]
+    columns: tuple[Column, ...]
+    files: int
+    ways: tuple[str, ...]
+    way: str
+
+
+class ToMend(Value):
+    """An entry's text as the teacher has changed it. `place` is kept."""
+
+    text: Annotated[str, Field(max_length=20_000)]
+    place: Annotated[str, Field(max_length=100)]
+
+
+class Mended(Value):
+    entries: tuple[Entry, ...]
+
+
+class ToAdd(Value):
+    """What is to be kept: at the end of the set `into`, or as a new one with this title."""
+
+    title: Title = ""
+    about: About | None = None
+    into: int | None = None
+    folder: int | None = None
+    items: Annotated[tuple[AnyItem, ...], Field(min_length=1, max_length=MOST_ENTRIES)]
+
+
+class WayOut(Value):
+    """A format a set can be written in, and what of this set it cannot say."""
+
+    format: str
+    label: str
+    suffix: str
+    left_out: tuple[str, ...]

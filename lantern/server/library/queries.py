@@ -1,0 +1,121 @@
+"""Reading sets."""
+
+from django.db.models import QuerySet
+
+from lantern.core.questions import kind_of, read_item
+from lantern.core.questions.content import About, SetContent, problems_of
+from lantern.core.questions.contract import Item, title_of
+from lantern.server.accounts.models import Teacher
+from lantern.server.library.models import QuestionSet
+from lantern.server.library.schemas import (
+    FoundQuestion,
+    MadeFrom,
+    RevisionRow,
+    SetDocument,
+    SetRow,
+    VersionedItem,
+)
+
+MOST_FOUND = 300
+
+
+def sets_of(teacher: Teacher) -> QuerySet[QuestionSet]:
+    return QuestionSet.objects.filter(owner=teacher, deleted_at=None)
+
+
+def found_sets(teacher: Teacher, text: str) -> QuerySet[QuestionSet]:
+    """Those that contain every word of `text`, last changed first."""
+    found = sets_of(teacher).order_by("-updated_at")
+    for word in text.casefold().split():
+        found = found.filter(search_text__contains=word)
+    return found.prefetch_related("items").select_related("made_from")
+
+
+def content_of(question_set: QuestionSet) -> SetContent:
+    """The set as the core works on it."""
+    items = tuple(read_item.validate_python(row.body) for row in question_set.items.all())
+    return SetContent(title=question_set.title, about=About.model_validate(question_set.about), items=items)
+
+
+def document_of(question_set: QuestionSet) -> SetDocument:
+    content = content_of(question_set)
+    rows = zip(question_set.items.all(), content.items, strict=True)
+    return SetDocument(
+        id=question_set.pk,
+        title=question_set.title,
+        about=content.about,
+        folder=question_set.folder_id,
+        made_from=_origin(question_set),
+        version=question_set.version,
+        items=[VersionedItem(version=row.version, item=item) for row, item in rows],
+        problems=problems_of(content),
+    )
+
+
+def row_of(question_set: QuestionSet) -> SetRow:
+    items = content_of(question_set).items
+    asked = [item for item in items if kind_of(item).is_asked]
+    return SetRow(
+        id=question_set.pk,
+        title=question_set.title,
+        questions=len(asked),
+        pages=len(items) - len(asked),
+        first_question=title_of(asked[0]) if asked else "",
+        about=About.model_validate(question_set.about),
+        folder=question_set.folder_id,
+        made_from=_origin(question_set),
+        updated_at=question_set.updated_at,
+        last_run=question_set.last_run_at,
+        deleted_at=question_set.deleted_at,
+    )
+
+
+def binned_sets(teacher: Teacher) -> QuerySet[QuestionSet]:
+    """What lies in the recycle bin, last deleted first."""
+    binned = QuestionSet.objects.filter(owner=teacher, deleted_at__isnull=False, purged_at=None)
+    return binned.order_by("-deleted_at").prefetch_related("items").select_related("made_from")
+
+
+def found_questions(teacher: Teacher, text: str) -> list[FoundQuestion]:
+    """Questions whose texts, or tags, hold every word of `text`; by set, in its order."""
+    words = text.casefold().split()
+    found = []
+    for question_set in found_sets(teacher, "").order_by("title"):
+        content = content_of(question_set)
+        numbers = content.question_numbers()
+        for item in content.items:
+            texts = " ".join((question_set.title, *kind_of(item).texts(item), *item.tags)).casefold()
+            if item.id in numbers and all(word in texts for word in words):
+                found.append(_found(question_set, item, numbers[item.id]))
+    return found[:MOST_FOUND]
+
+
+def _found(question_set: QuestionSet, item: Item, number: int) -> FoundQuestion:
+    return FoundQuestion(
+        set=question_set.pk,
+        set_title=question_set.title,
+        number=number,
+        kind=item.kind,
+        title=title_of(item),
+        tags=item.tags,
+        item=item.id,
+    )
+
+
+def revisions_of(question_set: QuestionSet) -> list[RevisionRow]:
+    """Newest first; the version that stands now is not among them."""
+    rows = question_set.revisions.exclude(version=question_set.version).order_by("-version")
+    return [
+        RevisionRow(
+            version=row.version,
+            created_at=row.created_at,
+            title=row.content["title"],
+            questions=len(row.content["items"]),
+        )
+        for row in rows
+    ]
+
+
+def _origin(question_set: QuestionSet) -> MadeFrom | None:
+    origin = question_set.made_from
+    return MadeFrom(id=origin.pk, title=origin.title) if origin else None

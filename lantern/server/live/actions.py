@@ -1,0 +1,64 @@
+"""Start a session, join it."""
+
+import secrets
+from random import SystemRandom
+
+from django.core.exceptions import PermissionDenied
+from django.db import IntegrityError, transaction
+from django.utils import timezone
+
+from lantern.core.classes.join_codes import make_code
+from lantern.core.session import Settings
+from lantern.core.session.commands import Join
+from lantern.server.accounts.models import Teacher
+from lantern.server.library.actions import freeze
+from lantern.server.library.models import QuestionSet
+from lantern.server.live.clock import now_ms
+from lantern.server.live.hub import hub, raise_refusal
+from lantern.server.live.models import LiveSession
+from lantern.server.live.rules import may_lead
+from lantern.server.live.schemas import Joined, JoinForm
+from lantern.server.live.tokens import make_token
+
+_random = SystemRandom()
+CODE_TRIES = 20
+
+
+@transaction.atomic
+def start_session(teacher: Teacher, question_set: QuestionSet, settings: Settings) -> LiveSession:
+    """Freeze the set and open the doors. Raises NotReady while the set cannot run."""
+    revision = freeze(teacher, question_set)
+    for attempt in range(CODE_TRIES):
+        try:
+            with transaction.atomic():
+                return LiveSession.objects.create(
+                    owner=teacher,
+                    revision=revision,
+                    title=question_set.title,
+                    code=make_code(_random),
+                    settings=settings.model_dump(mode="json"),
+                    seed=secrets.token_hex(16),
+                    created_at=timezone.now(),
+                )
+        except IntegrityError:  # the code is in use; draw another
+            if attempt == CODE_TRIES - 1:
+                raise
+    raise AssertionError("unreachable")
+
+
+def rename_session(teacher: Teacher, session: LiveSession, title: str) -> None:
+    if not may_lead(teacher, session):
+        raise PermissionDenied
+    session.title = title
+    session.save(update_fields=["title"])
+
+
+async def join_session(session: LiveSession, form: JoinForm) -> Joined:
+    """Take a seat; the same key takes the same seat. Raises BadName."""
+    the_hub = hub()
+    outcome = await the_hub.submit(session.pk, Join(form.name, form.key), form.key, now_ms())
+    raise_refusal(outcome)
+    room = await the_hub.room(session.pk)
+    seat = room.state.seats[room.state.seat_of_key[form.key]]
+    token = make_token(session.pk, seat)
+    return Joined(token=token, code=session.code, title=session.title, name=seat.name)

@@ -1,0 +1,332 @@
+"""The hub of a process: every session that has a device here, and the way between them and the writer.
+
+1. All of it runs on the event loop; only the writer has a thread of its own.
+2. A change by the desk goes out at once; answers and arrivals are gathered, five times a second at most.
+3. Other processes are told that a session changed, never what: they read it from the database.
+"""
+
+import asyncio
+import contextlib
+import logging
+import secrets
+from collections.abc import Awaitable, Coroutine
+from dataclasses import dataclass, field
+from typing import Any
+
+from asgiref.sync import sync_to_async
+from channels.layers import get_channel_layer
+
+from lantern.core.errors import LanternError
+from lantern.core.session import Command, Event, Phase
+from lantern.core.session.commands import CloseIfAllAnswered, TimeUp
+from lantern.core.session.events import Answered, FogLifted, Joined, Removed, Renamed, Restored
+from lantern.core.values import Milliseconds
+from lantern.server.live import eager, store
+from lantern.server.live.clock import now_ms
+from lantern.server.live.connections import Connection, Role
+from lantern.server.live.room import LINGER, PEER_LASTS, Peer, Room
+from lantern.server.live.store import Loaded
+from lantern.server.live.writer import Job, Outcome, Writer
+
+log = logging.getLogger(__name__)
+GROUP = "lantern.hubs"
+GATHER = 0.2
+"""Seconds between two messages about answers and arrivals."""
+COST_SHARE = 12
+"""In a very large room views are made less often: at most a twelfth of the time goes into them."""
+AT_ONCE = 200
+"""Sends that are started before the loop may write."""
+EMPTY_LASTS = 60.0
+QUIET = (Joined, Answered)
+OF_ONE_SEAT = (Joined, Renamed, Removed, Restored, FogLifted)
+
+
+@dataclass(eq=False)
+class Timers:
+    """What a room waits for."""
+
+    flush: asyncio.Handle | None = None
+    flush_at: float = 0.0
+    deadline: asyncio.Handle | None = None
+    deadline_at: tuple[str, Milliseconds] | None = None
+    last_flush: float = 0.0
+    cost: float = 0.0
+    told: int = -1
+    asked_if_all: bool = False
+
+
+@dataclass(eq=False)
+class Hub:
+    loop: asyncio.AbstractEventLoop = field(default_factory=asyncio.get_running_loop)
+    name: str = field(default_factory=lambda: secrets.token_hex(6))
+
+    def __post_init__(self) -> None:
+        self.rooms: dict[int, Room] = {}
+        self._timers: dict[int, Timers] = {}
+        self._loading: dict[int, asyncio.Task[Room]] = {}
+        self._meanwhile: dict[int, Loaded] = {}
+        self._tasks: set[asyncio.Future[Any]] = set()
+        self._writer = Writer(self._from_writer)
+        self._writer.start()
+        self._layer = get_channel_layer()
+        self._keep(self._listen())
+        self._keep(self._tell_who_is_here())
+
+    def stop(self) -> None:
+        for task in self._tasks:
+            task.cancel()
+        self._writer.stop()
+
+    # --- commands --------------------------------------------------------------------------------
+
+    async def submit(self, session_id: int, command: Command, command_id: str, now: Milliseconds) -> Outcome:
+        """Returns once the command's events are on disk. Refusals come back in the outcome."""
+        future: asyncio.Future[Outcome] = self.loop.create_future()
+
+        def done(outcome: Outcome) -> None:
+            if not future.done():
+                future.set_result(outcome)
+
+        self.post(Job(session_id, command, command_id, now, done))
+        return await future
+
+    def post(self, job: Job) -> None:
+        """The same without waiting: `job.done` is called once it is stored or refused."""
+        self._writer.put(job)
+
+    def _from_writer(self, outcomes: list[Outcome], loaded: dict[int, Loaded]) -> None:
+        with contextlib.suppress(RuntimeError):  # the loop was closed: the process is on its way out
+            self.loop.call_soon_threadsafe(self._settle, outcomes, loaded)
+
+    def _settle(self, outcomes: list[Outcome], loaded: dict[int, Loaded]) -> None:
+        events: dict[int, list[Event]] = {}
+        for outcome in outcomes:
+            outcome.job.done(outcome)
+            if outcome.events:
+                events.setdefault(outcome.job.session_id, []).extend(outcome.events)
+        for session_id, happened in events.items():
+            self._changed(loaded[session_id], happened)
+
+    def _changed(self, loaded: Loaded, happened: list[Event]) -> None:
+        room = self.rooms.get(loaded.session_id)
+        if room is None:
+            if loaded.session_id in self._loading:
+                self._meanwhile[loaded.session_id] = loaded
+            self._keep(self._notify({"session": loaded.session_id}))
+            return
+        room.update(loaded)
+        self._refresh_seats(room, happened)
+        self._set_deadline(room)
+        quiet = all(isinstance(event, QUIET) for event in happened)
+        self._schedule(room, at_once=not quiet)
+        self._close_if_all(room)
+
+    def _refresh_seats(self, room: Room, happened: list[Event]) -> None:
+        """A student is told at once when only its own part has changed."""
+        touched = {event.seat for event in happened if isinstance(event, OF_ONE_SEAT)}
+        if not touched:
+            return
+        for connection in room.connections[Role.STUDENT]:
+            if connection.seat in touched:
+                self._keep(connection.deliver(room.message(connection), room.message))
+
+    # --- devices ---------------------------------------------------------------------------------
+
+    async def room(self, session_id: int) -> Room:
+        """The session's room, loaded from the database at first. Raises LiveSession.DoesNotExist."""
+        if session_id in self.rooms:
+            return self.rooms[session_id]
+        if session_id not in self._loading:
+            self._loading[session_id] = self.loop.create_task(self._load(session_id))
+        try:
+            return await self._loading[session_id]
+        finally:
+            self._loading.pop(session_id, None)
+
+    async def _load(self, session_id: int) -> Room:
+        loaded = await sync_to_async(store.load, thread_sensitive=True)(session_id)
+        room = self.rooms[session_id] = Room(loaded)
+        # What was committed while the database was read may be missing from what was read.
+        room.update(self._meanwhile.pop(session_id, loaded))
+        self._timers[session_id] = Timers()
+        self._set_deadline(room)
+        return room
+
+    def enter(self, room: Room, connection: Connection) -> None:
+        self.rooms[room.loaded.session_id] = room
+        self._timers.setdefault(room.loaded.session_id, Timers())
+        room.add(connection)
+        if connection.seat is not None:
+            self._schedule(room, at_once=False)
+
+    def leave(self, room: Room, connection: Connection) -> None:
+        room.discard(connection)
+        if connection.seat is not None:
+            self.loop.call_later(LINGER / 1000 + 0.05, self._gone_for_good, room)
+        if room.is_empty:
+            self.loop.call_later(EMPTY_LASTS, self._forget, room)
+
+    def _gone_for_good(self, room: Room) -> None:
+        self._schedule(room, at_once=False)
+        self._close_if_all(room)
+
+    def _forget(self, room: Room) -> None:
+        session_id = room.loaded.session_id
+        if room.is_empty and self.rooms.get(session_id) is room:
+            del self.rooms[session_id]
+            self._cancel(self._timers.pop(session_id))
+
+    @staticmethod
+    def _cancel(timers: Timers) -> None:
+        for handle in (timers.flush, timers.deadline):
+            if handle:
+                handle.cancel()
+
+    # --- broadcasts ------------------------------------------------------------------------------
+
+    def _schedule(self, room: Room, *, at_once: bool) -> None:
+        timers = self._timers.get(room.loaded.session_id)
+        if timers is None:
+            return
+        now = self.loop.time()
+        due = now if at_once else max(now + GATHER, timers.last_flush + timers.cost * COST_SHARE)
+        if timers.flush:
+            if timers.flush_at <= due:
+                return
+            timers.flush.cancel()
+        timers.flush_at = due
+        timers.flush = self.loop.call_at(due, self._flush, room, timers)
+
+    def _flush(self, room: Room, timers: Timers) -> None:
+        timers.flush = None
+        self._keep(self._timed_broadcast(room, timers))
+
+    async def _timed_broadcast(self, room: Room, timers: Timers) -> None:
+        start, seq = self.loop.time(), room.loaded.seq
+        await self._broadcast(room)
+        if seq != timers.told:
+            timers.told = seq
+            self._keep(self._notify({"session": room.loaded.session_id}))
+        timers.last_flush = self.loop.time()
+        timers.cost = timers.last_flush - start
+
+    async def _broadcast(self, room: Room) -> None:
+        """Every send is started at once: a stalled phone holds up nobody."""
+        for started, (connection, text) in enumerate(room.changed_messages(), start=1):
+            self.start(connection.deliver(text(), room.message))
+            if started % AT_ONCE == 0:
+                await asyncio.sleep(0)
+
+    # --- the clock -------------------------------------------------------------------------------
+
+    def _set_deadline(self, room: Room) -> None:
+        timers, ask = self._timers.get(room.loaded.session_id), room.state.ask
+        if timers is None:
+            return
+        is_open = room.state.phase is Phase.OPEN and ask is not None and ask.deadline is not None
+        due = (ask.item_id, ask.deadline) if is_open and ask and ask.deadline else None
+        if due == timers.deadline_at:
+            return
+        if timers.deadline:
+            timers.deadline.cancel()
+        timers.deadline_at = due
+        if due:
+            wait = max(0, due[1] - now_ms()) / 1000 + 0.005
+            timers.deadline = self.loop.call_later(wait, self._time_up, room, *due)
+
+    def _time_up(self, room: Room, item: str, deadline: Milliseconds) -> None:
+        command = TimeUp(item, deadline)
+        self._keep(self.submit(room.loaded.session_id, command, f"time-{item}-{deadline}", now_ms()))
+
+    def _close_if_all(self, room: Room) -> None:
+        """A cheap look first; the core decides, on the writer's thread."""
+        timers, ask = self._timers.get(room.loaded.session_id), room.state.ask
+        wanted = room.state.settings.close_when_all_answered and room.state.phase is Phase.OPEN
+        if not wanted or ask is None or timers is None or timers.asked_if_all or not ask.responses:
+            return
+        present = room.present()
+        if not present <= ask.responses.keys():
+            return
+        timers.asked_if_all = True
+        self._keep(self._ask_if_all(room, timers, CloseIfAllAnswered(ask.item_id, present)))
+
+    async def _ask_if_all(self, room: Room, timers: Timers, command: CloseIfAllAnswered) -> None:
+        try:
+            await self.submit(room.loaded.session_id, command, f"all-{secrets.token_hex(8)}", now_ms())
+        finally:
+            timers.asked_if_all = False
+
+    # --- other processes -------------------------------------------------------------------------
+
+    async def _notify(self, notice: dict[str, Any]) -> None:
+        try:
+            await self._layer.group_send(GROUP, {"type": "notice", "from": self.name, **notice})
+        except Exception:
+            log.exception("other processes could not be told")
+
+    async def _listen(self) -> None:
+        """Never ends: after a fault of the channel layer it starts anew."""
+        while True:
+            try:
+                channel = await self._layer.new_channel("lantern")
+                await self._layer.group_add(GROUP, channel)
+                while True:
+                    await self._heard(await self._layer.receive(channel))
+            except asyncio.CancelledError:
+                raise
+            except Exception:
+                log.exception("the channel layer failed; listening again in a second")
+                await asyncio.sleep(1)
+
+    async def _heard(self, notice: dict[str, Any]) -> None:
+        room = self.rooms.get(notice["session"])
+        if room is None or notice["from"] == self.name:
+            return
+        if "present" in notice:
+            room.peers[notice["from"]] = Peer(now_ms() + PEER_LASTS, frozenset(notice["present"]))
+            self._schedule(room, at_once=False)
+            return
+        room.update(await sync_to_async(store.catch_up)(room.loaded))
+        self._set_deadline(room)
+        self._schedule(room, at_once=True)
+
+    async def _tell_who_is_here(self) -> None:
+        while True:
+            await asyncio.sleep(PEER_LASTS / 3000)
+            for session_id, room in list(self.rooms.items()):
+                if room.devices:
+                    await self._notify({"session": session_id, "present": sorted(room.here())})
+
+    def _keep(self, work: Awaitable[Any]) -> None:
+        """Run it beside everything else."""
+        self._hold(asyncio.ensure_future(work, loop=self.loop))
+
+    def start(self, work: Coroutine[Any, Any, None]) -> None:
+        """Run it to its first wait at once, and the rest beside everything else."""
+        task = eager.start(work)
+        if task:
+            self._hold(task)
+
+    def _hold(self, task: "asyncio.Future[Any]") -> None:
+        """The reference keeps a running task from being collected."""
+        self._tasks.add(task)
+        task.add_done_callback(self._tasks.discard)
+
+
+_hubs: dict[asyncio.AbstractEventLoop, Hub] = {}
+
+
+def hub() -> Hub:
+    """The hub of this process (of the running loop: tests have several)."""
+    loop = asyncio.get_running_loop()
+    if loop not in _hubs:
+        _hubs[loop] = Hub()
+    return _hubs[loop]
+
+
+def raise_refusal(outcome: Outcome) -> None:
+    if outcome.error is not None:
+        raise outcome.error
+
+
+__all__ = ["Hub", "LanternError", "hub", "raise_refusal"]

@@ -1,0 +1,157 @@
+"""One session in this process: its present state, its devices, and the texts they are sent.
+
+1. A role's view is encoded once for a change, however many devices it goes to.
+2. A text that has not changed is not sent again.
+3. `mine` goes along only where it may have changed, or where a device is new.
+"""
+
+from collections import Counter
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass, field
+from functools import cached_property
+
+from lantern.core.session import Phase, State
+from lantern.core.session.desk_text import desk_text
+from lantern.core.session.views import DeskMemo, Places, mine, screen_view, student_view
+from lantern.core.values import Milliseconds
+from lantern.server.live.clock import now_ms
+from lantern.server.live.connections import Connection, Role
+from lantern.server.live.envelope import envelope
+from lantern.server.live.store import Loaded
+
+LINGER: Milliseconds = 8_000
+"""How long a seat counts as here after its last device went: a reload is not an absence."""
+PEER_LASTS: Milliseconds = 15_000
+"""How long another process's word about who is there holds."""
+
+# While a question opens, nothing of a student's own changes, and the message is one text for all.
+SAME_FOR_ALL = (Phase.OPEN, Phase.PAGE)
+
+
+@dataclass(slots=True)
+class Peer:
+    """Another process with devices of the same session."""
+
+    until: Milliseconds
+    present: frozenset[int]
+
+
+@dataclass(eq=False)
+class Snapshot:
+    """The texts of one state, each made when it is first wanted. Who is there matters to the desk alone:
+    a thousand devices that come back at once are told from one snapshot."""
+
+    state: State
+    code: str
+    memo: DeskMemo
+    _desk: tuple[frozenset[int], str] | None = None
+
+    @cached_property
+    def student(self) -> str:
+        return student_view(self.state).model_dump_json()
+
+    @cached_property
+    def screen(self) -> str:
+        return screen_view(self.state, self.code).model_dump_json()
+
+    def desk(self, present: frozenset[int]) -> str:
+        if self._desk is None or self._desk[0] != present:
+            self._desk = present, desk_text(self.state, self.code, present, self.memo)
+        return self._desk[1]
+
+    @cached_property
+    def places(self) -> Places:
+        return Places(self.state)
+
+    def mine(self, seat: int) -> str:
+        return mine(self.state, self.places, seat).model_dump_json()
+
+
+@dataclass(eq=False)
+class Room:
+    loaded: Loaded
+    connections: dict[Role, set[Connection]] = field(default_factory=lambda: {role: set() for role in Role})
+    devices: Counter[int] = field(default_factory=Counter)
+    left_at: dict[int, Milliseconds] = field(default_factory=dict)
+    peers: dict[str, Peer] = field(default_factory=dict)
+    sent: dict[Role, str] = field(default_factory=dict)
+    memo: DeskMemo = field(default_factory=DeskMemo)
+    _snapshot: Snapshot | None = None
+
+    @property
+    def state(self) -> State:
+        return self.loaded.state
+
+    @property
+    def is_empty(self) -> bool:
+        return not any(self.connections.values())
+
+    def add(self, connection: Connection) -> None:
+        self.connections[connection.role].add(connection)
+        if connection.seat is not None:
+            self.devices[connection.seat] += 1
+
+    def discard(self, connection: Connection) -> None:
+        self.connections[connection.role].discard(connection)
+        if connection.seat is not None:
+            self.devices[connection.seat] -= 1
+            if self.devices[connection.seat] <= 0:
+                del self.devices[connection.seat]
+                self.left_at[connection.seat] = now_ms()
+
+    def here(self) -> frozenset[int]:
+        """The seats with a device on this process, or that had one just now."""
+        now = now_ms()
+        self.left_at = {seat: at for seat, at in self.left_at.items() if now - at < LINGER}
+        return frozenset(self.devices) | frozenset(self.left_at)
+
+    def present(self) -> frozenset[int]:
+        """The seats with a device on any process."""
+        now = now_ms()
+        self.peers = {name: peer for name, peer in self.peers.items() if peer.until > now}
+        return self.here().union(*(peer.present for peer in self.peers.values()))
+
+    def update(self, loaded: Loaded) -> None:
+        """Take over a newer state; an older one (batches of two processes may cross) is left aside."""
+        if loaded.seq >= self.loaded.seq:
+            self.loaded = loaded
+            self._snapshot = None
+
+    def snapshot(self) -> Snapshot:
+        if self._snapshot is None or self._snapshot.state is not self.state:
+            self._snapshot = Snapshot(self.state, self.loaded.code, self.memo)
+        return self._snapshot
+
+    def text(self, role: Role) -> str:
+        """The role's present view."""
+        snapshot = self.snapshot()
+        if role is Role.DESK:
+            return snapshot.desk(self.present())
+        return snapshot.student if role is Role.STUDENT else snapshot.screen
+
+    def message(self, connection: Connection) -> str:
+        """The whole present view for one device, its own part with it."""
+        own = self.snapshot().mine(connection.seat) if connection.seat is not None else None
+        return envelope(self.text(connection.role), own)
+
+    def changed_messages(self) -> Iterable[tuple[Connection, Callable[[], str]]]:
+        """A message for each device whose role's view has changed since it was last sent."""
+        snapshot = self.snapshot()
+        for role, devices in self.connections.items():
+            if not devices:
+                continue
+            text = self.text(role)
+            if self.sent.get(role) == text:
+                continue
+            self.sent[role] = text
+            yield from self._messages(role, text, snapshot)
+
+    def _messages(self, role: Role, text: str, snapshot: Snapshot) -> Iterable[tuple[Connection, Callable[[], str]]]:
+        same = envelope(text, None)
+        with_own = role is Role.STUDENT and snapshot.state.phase not in SAME_FOR_ALL
+        for connection in list(self.connections[role]):
+            if with_own and connection.seat is not None:
+                own = envelope(text, snapshot.mine(connection.seat))
+                yield connection, lambda own=own: own  # type: ignore[misc]
+            else:
+                yield connection, lambda: same

@@ -1,0 +1,141 @@
+"""Starting, joining, and the same views and commands as over sockets, for where those are blocked."""
+
+import asyncio
+import io
+
+import segno
+from asgiref.sync import sync_to_async
+from django.http import HttpRequest, HttpResponse
+from django.shortcuts import get_object_or_404
+from ninja import Router
+from ninja.security import HttpBearer
+
+from lantern.core.session.commands import GiveAnswer
+from lantern.server.accounts.requests import TeacherRequest
+from lantern.server.api import limits
+from lantern.server.api.auth import teacher, teacher_async
+from lantern.server.library.queries import sets_of
+from lantern.server.live import actions, sockets
+from lantern.server.live.clock import now_ms
+from lantern.server.live.connections import Connection, Role, Waiting
+from lantern.server.live.hub import hub, raise_refusal
+from lantern.server.live.models import LiveSession
+from lantern.server.live.queries import code_info, join_url, running_session, session_info
+from lantern.server.live.room import Room
+from lantern.server.live.schemas import (
+    Ack,
+    CodeInfo,
+    DeskMessage,
+    Joined,
+    JoinForm,
+    NewSession,
+    ScreenMessage,
+    SessionInfo,
+    StudentCommand,
+    StudentMessage,
+    TeacherCommand,
+)
+from lantern.server.live.tokens import SeatPass
+
+router = Router()
+LONGEST_WAIT = 20.0
+"""Seconds that a request for the next view is held open; below what proxies cut off."""
+
+
+class SeatRequest(HttpRequest):
+    """A request behind a seat's token."""
+
+    auth: tuple[SeatPass, Room]
+
+
+class SeatToken(HttpBearer):
+    async def authenticate(self, request: HttpRequest, token: str) -> tuple[SeatPass, Room]:
+        return await sockets.enter_seat(token)
+
+
+@router.post("/sessions", response=SessionInfo, auth=teacher)
+def start_session(request: TeacherRequest, form: NewSession) -> SessionInfo:
+    question_set = get_object_or_404(sets_of(request.auth), pk=form.set)
+    return session_info(request, actions.start_session(request.auth, question_set, form.settings))
+
+
+@router.get("/sessions/{session_id}", response=SessionInfo, auth=teacher)
+def read_session(request: TeacherRequest, session_id: int) -> SessionInfo:
+    return session_info(request, _own(request, session_id))
+
+
+@router.get("/sessions/{session_id}/qr.svg", auth=teacher)
+def qr_picture(request: TeacherRequest, session_id: int) -> HttpResponse:
+    out = io.BytesIO()
+    segno.make(join_url(request, _own(request, session_id)), error="m").save(
+        out, kind="svg", scale=8, border=2, dark="#0b1720", light="#ffffff"
+    )
+    return HttpResponse(out.getvalue(), content_type="image/svg+xml")
+
+
+@router.post("/sessions/{session_id}/commands", response=Ack, auth=teacher_async)
+async def send_command(request: TeacherRequest, session_id: int, message: TeacherCommand) -> Ack:
+    await sockets.led_room(request.auth, session_id)
+    raise_refusal(await hub().submit(session_id, message.command, message.id, now_ms()))
+    return Ack(ack=message.id)
+
+
+@router.get("/sessions/{session_id}/desk", response=DeskMessage, auth=teacher_async)
+async def desk_message(request: TeacherRequest, session_id: int, after: str = "") -> HttpResponse:
+    room = await sockets.led_room(request.auth, session_id)
+    return await _next_message(room, Role.DESK, None, after)
+
+
+@router.get("/sessions/{session_id}/screen", response=ScreenMessage, auth=teacher_async)
+async def screen_message(request: TeacherRequest, session_id: int, after: str = "") -> HttpResponse:
+    room = await sockets.led_room(request.auth, session_id)
+    return await _next_message(room, Role.SCREEN, None, after)
+
+
+@router.get("/codes/{code}", response=CodeInfo)
+def read_code(request: HttpRequest, code: str) -> CodeInfo:
+    return code_info(running_session(request, code))
+
+
+@router.post("/join", response=Joined)
+async def join(request: HttpRequest, form: JoinForm) -> Joined:
+    session = await sync_to_async(running_session)(request, form.code)
+    limits.check(limits.JOINS, str(session.pk))
+    joined = await actions.join_session(session, form)
+    limits.count(limits.JOINS, str(session.pk))
+    return joined
+
+
+@router.get("/student", response=StudentMessage, auth=SeatToken())
+async def student_message(request: SeatRequest, after: str = "") -> HttpResponse:
+    seat, room = request.auth
+    return await _next_message(room, Role.STUDENT, seat.seat, after)
+
+
+@router.post("/student/answers", response=Ack, auth=SeatToken())
+async def send_answer(request: SeatRequest, message: StudentCommand) -> Ack:
+    seat, _ = request.auth
+    command = GiveAnswer(seat.seat, message.item, message.answer)
+    raise_refusal(await hub().submit(seat.session_id, command, message.id, now_ms()))
+    return Ack(ack=message.id)
+
+
+async def _next_message(room: Room, role: Role, seat: int | None, after: str) -> HttpResponse:
+    """The present view at once if it is another than `after`, else the next one, or none for a while."""
+    waiting = Waiting()
+    connection = Connection(role, seat, waiting.send)
+    the_hub = hub()
+    the_hub.enter(room, connection)
+    try:
+        async with asyncio.timeout(LONGEST_WAIT):
+            while f'"version":"{after}"' in (text := room.message(connection))[:80]:
+                await waiting.next_message()
+    except TimeoutError:
+        return HttpResponse(status=204)
+    finally:
+        the_hub.leave(room, connection)
+    return HttpResponse(text, content_type="application/json")
+
+
+def _own(request: TeacherRequest, session_id: int) -> LiveSession:
+    return get_object_or_404(LiveSession.objects.select_related("revision"), pk=session_id, owner=request.auth)

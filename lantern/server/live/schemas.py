@@ -1,0 +1,127 @@
+"""What crosses the wire about a running session, over sockets and over HTTP alike."""
+
+from datetime import datetime
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from lantern.core.questions import AnyAnswer
+from lantern.core.session import DeskCommand, Settings
+from lantern.core.session.views import DeskView, Mine, ScreenView, StudentView
+from lantern.core.values import Milliseconds, ShortId, Value
+from lantern.server.api.errors import ErrorReply
+
+
+class NewSession(Value):
+    set: int
+    settings: Settings = Settings()
+
+
+class SessionInfo(Value):
+    id: int
+    code: str
+    title: str
+    set: int
+    join_url: str
+    ended_at: datetime | None
+
+
+class CodeInfo(Value):
+    """What a device is told about a code before it joins."""
+
+    code: str
+    title: str
+    teacher: str
+    ask_names: bool
+
+
+class JoinForm(Value):
+    """`key` is made once by the device: joining again with it leads to the same seat."""
+
+    code: Annotated[str, Field(max_length=40)]
+    name: Annotated[str, Field(max_length=200)] = ""
+    key: ShortId
+
+
+class Joined(Value):
+    """`token` opens this one seat and nothing else."""
+
+    token: str
+    code: str
+    title: str
+    name: str
+
+
+class Hello(Value):
+    """A student socket's first message."""
+
+    token: Annotated[str, Field(max_length=300)]
+
+
+class Ping(Value):
+    ping: Literal[True]
+
+
+class StudentCommand(Value):
+    """An answer. `id` is made by the device, so that sending it twice counts once."""
+
+    id: ShortId
+    item: ShortId
+    answer: AnyAnswer
+
+
+class TeacherCommand(Value):
+    id: ShortId
+    command: DeskCommand
+
+
+class StudentMessage(Value):
+    """`mine` is absent where the student's own part is as it was."""
+
+    now: Milliseconds
+    version: str
+    view: StudentView
+    mine: Mine | None = None
+
+
+class ScreenMessage(Value):
+    now: Milliseconds
+    version: str
+    view: ScreenView
+
+
+class DeskMessage(Value):
+    now: Milliseconds
+    version: str
+    view: DeskView
+
+
+class Ack(Value):
+    """The command with this id is stored, or refused for the reason in `error`."""
+
+    ack: str
+    error: ErrorReply | None = None
+
+
+class Pong(Value):
+    now: Milliseconds
+
+
+class Gone(Value):
+    """The socket will not be served; connecting again does not help."""
+
+    gone: ErrorReply
+
+
+SOCKET_MESSAGES: list[type[Value]] = [
+    Hello,
+    Ping,
+    StudentCommand,
+    TeacherCommand,
+    StudentMessage,
+    ScreenMessage,
+    DeskMessage,
+    Ack,
+    Pong,
+    Gone,
+]

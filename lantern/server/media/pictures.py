@@ -1,0 +1,37 @@
+"""Uploaded bytes to clean pictures: what is kept is encoded by us, never what was sent."""
+
+from io import BytesIO
+
+from PIL import Image, ImageOps
+
+from lantern.core.errors import BadPicture
+
+WIDTHS = (480, 960, 1600)
+FORMATS = ("PNG", "JPEG", "GIF", "WEBP")
+MAX_PIXELS = 50_000_000
+
+
+def reencode(data: bytes) -> tuple[tuple[int, int], dict[int, bytes]]:
+    """((width, height) as it stands upright, WebP bytes for each width). Raises BadPicture."""
+    try:
+        with Image.open(BytesIO(data), formats=FORMATS) as source:
+            if source.width * source.height > MAX_PIXELS:
+                raise BadPicture("This picture has more than 50 million pixels. Save it smaller, then try again.")
+            upright = ImageOps.exif_transpose(source).convert("RGBA" if _has_alpha(source) else "RGB")
+    except BadPicture:
+        raise
+    except Exception as error:  # any decoder may fail in its own way on hostile bytes
+        raise BadPicture from error
+    return upright.size, {width: _webp(upright, width) for width in WIDTHS}
+
+
+def _has_alpha(image: Image.Image) -> bool:
+    return image.mode in ("RGBA", "LA", "PA") or "transparency" in image.info
+
+
+def _webp(image: Image.Image, width: int) -> bytes:
+    if image.width > width:
+        image = image.resize((width, max(1, round(image.height * width / image.width))), Image.Resampling.LANCZOS)
+    out = BytesIO()
+    image.save(out, "WEBP", quality=82, method=4)
+    return out.getvalue()

@@ -1,0 +1,32 @@
+"""What the product needs of a service that speaks."""
+
+from dataclasses import dataclass
+from typing import Protocol
+
+SLOWEST, USUAL, FASTEST = 80, 150, 300
+"""Words a minute."""
+LONGEST = 600
+"""Characters in one text."""
+
+
+@dataclass(frozen=True, slots=True)
+class Voice:
+    """`id` is the service's own; `language` is a BCP 47 tag."""
+
+    id: str
+    name: str
+    language: str
+
+
+class SpeechFailed(Exception):
+    """The service could not speak this."""
+
+
+class SpeechService(Protocol):
+    def voices(self) -> list[Voice]:
+        """Every voice, by name."""
+        ...
+
+    def speak(self, text: str, voice: str, speed: int) -> bytes:
+        """The text as a WAV file; `speed` in words a minute. Raises SpeechFailed."""
+        ...
