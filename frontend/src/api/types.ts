@@ -1,0 +1,65 @@
+/** The server's shapes by short names. All of them are generated (`npm run schema`); none is written here. */
+import type { components } from './schema'
+
+type Schemas = components['schemas']
+
+export type Item = Schemas['PutItem']['item']
+export type Kind = Item['kind']
+export type ItemOf<K extends Kind> = Extract<Item, { kind?: K }>
+export type PublicItem = Schemas['Shown']['item']
+export type PublicItemOf<K extends Kind> = Extract<PublicItem, { kind?: K }>
+export type StudentAnswer = Schemas['StudentCommand']['answer']
+export type Tally = NonNullable<Schemas['Shown']['tally']>
+export type Key = NonNullable<Schemas['Shown']['key']>
+export type StudentAnswerOf<K extends Kind> = Extract<StudentAnswer, { kind?: K }>
+export type TallyOf<K extends Kind> = Extract<Tally, { kind?: K }>
+export type KeyOf<K extends Kind> = Extract<Key, { kind?: K }>
+export type Picture = Schemas['Picture']
+
+export type SetRow = Schemas['SetRow']
+export type SetDocument = Schemas['SetDocument']
+export type ItemProblem = Schemas['ItemProblem']
+export type Changes = Schemas['Changes']
+export type Saved = Schemas['Saved']
+export type Conflict = Schemas['Conflict']
+
+export type Settings = Required<Schemas['Settings']>
+export type SessionInfo = Schemas['SessionInfo']
+export type CodeInfo = Schemas['CodeInfo']
+export type Joined = Schemas['Joined']
+export type Phase = Schemas['Phase']
+export type Shown = Schemas['Shown']
+export type Mine = Schemas['Mine']
+export type StudentView = Schemas['StudentView']
+export type ScreenView = Schemas['ScreenView']
+export type DeskView = Schemas['DeskView']
+export type Person = Schemas['Person']
+export type DeskCommand = Schemas['TeacherCommand']['command']
+export type StudentMessage = Schemas['StudentMessage']
+export type ScreenMessage = Schemas['ScreenMessage']
+export type DeskMessage = Schemas['DeskMessage']
+
+export type SessionRow = Schemas['SessionRow']
+export type SessionReport = Schemas['SessionReport']
+export type QuestionReport = Schemas['QuestionReport']
+export type PersonReport = Schemas['PersonReport']
+export type Me = Schemas['Me']
+export type ErrorReply = Schemas['ErrorReply']
+
+export type Media = Picture | Schemas['Recording'] | Schemas['Film']
+export type Recording = Schemas['Recording']
+export type Film = Schemas['Film']
+export type PublicLine = Schemas['PublicLine']
+export type Line = Schemas['Line']
+export type Strictness = Schemas['Strictness']
+export type Spot = Schemas['Spot']
+export type Area = Schemas['Area']
+export type ShelfRow = Schemas['ShelfRow']
+export type About = Schemas['About']
+export type FolderRow = Schemas['FolderRow']
+export type FoundQuestion = Schemas['FoundQuestion']
+export type RevisionRow = Schemas['RevisionRow']
+export type VersionedItem = Schemas['VersionedItem']
+export type FoundInFile = Required<Schemas['FoundInFile']>
+export type FoundEntry = FoundInFile['entries'][number]
+export type Recasted = Schemas['Recasted']

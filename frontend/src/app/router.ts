@@ -1,0 +1,54 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import { SignInPage, SignUpPage, AccountPage, whoAmI } from '@/accounts'
+import { BinPage, EditorPage, PickPage, SetsPage, TryFrame, TryPage } from '@/library'
+import { ImportPage } from '@/exchange'
+import { DeskPage } from '@/live/desk'
+import { ShelfPage } from '@/media'
+import { SessionPage, SessionsPage } from '@/reports'
+import MissingPage from './MissingPage.vue'
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    title: string
+    /** Shown without signing in. */
+    open?: boolean
+    /** Has its own frame. */
+    bare?: boolean
+    /** A student's page, which has its own main part. */
+    isStudents?: boolean
+  }
+}
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/sets' },
+    { path: '/sign-in', component: SignInPage, meta: { title: 'Sign in', open: true, bare: true } },
+    { path: '/sign-up', component: SignUpPage, meta: { title: 'Make an account', open: true, bare: true } },
+    { path: '/account', component: AccountPage, meta: { title: 'Your account' } },
+    { path: '/sets', component: SetsPage, meta: { title: 'Sets' } },
+    { path: '/sets/:id(\\d+)', component: EditorPage, meta: { title: 'Set' } },
+    { path: '/shelf', component: ShelfPage, meta: { title: 'Media shelf' } },
+    { path: '/sets/:id(\\d+)/try', component: TryPage, meta: { title: 'Try it as a student' } },
+    {
+      path: '/sets/:id(\\d+)/try/frame',
+      component: TryFrame,
+      meta: { title: 'Try it', bare: true, isStudents: true },
+    },
+    { path: '/bin', component: BinPage, meta: { title: 'Recycle bin' } },
+    { path: '/bring-in', component: ImportPage, meta: { title: 'Bring questions in' } },
+    { path: '/pick', component: PickPage, meta: { title: 'Pick questions' } },
+    { path: '/sessions', component: SessionsPage, meta: { title: 'Sessions' } },
+    { path: '/sessions/:id(\\d+)', component: SessionPage, meta: { title: 'Session' } },
+    { path: '/desk/:id(\\d+)', component: DeskPage, meta: { title: 'Desk', bare: true } },
+    { path: '/:rest(.*)', component: MissingPage, meta: { title: 'Not found', open: true } },
+  ],
+})
+
+router.beforeEach(async (to) => {
+  if (!to.meta.open && !(await whoAmI())) return { path: '/sign-in', query: { next: to.fullPath } }
+})
+
+router.afterEach((to) => {
+  document.title = `${to.meta.title} · Tall Lantern`
+})

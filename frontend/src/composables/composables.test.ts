@@ -1,0 +1,124 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { computed, effectScope, nextTick, ref } from 'vue'
+import type { StudentView } from '@/api/types'
+import { announcement } from '@/live/student/announce'
+import type { SentState } from '@/live/student/useSeat'
+import { counted, duration, fraction, ordinal, percent, score } from './format'
+import { useTimeLeft } from './useTimeLeft'
+
+describe('numbers as a teacher reads them', () => {
+  it.each([
+    [5, '5 s'],
+    [60, '1 min'],
+    [90, '1 min 30 s'],
+    [0, '0 s'],
+    [1200, '20 min'],
+  ])('%i seconds are %s', (seconds, words) => expect(duration(seconds)).toBe(words))
+
+  it.each([
+    [1, '1st'],
+    [2, '2nd'],
+    [3, '3rd'],
+    [4, '4th'],
+    [11, '11th'],
+    [22, '22nd'],
+    [113, '113th'],
+  ])('place %i is %s', (place, words) => expect(ordinal(place)).toBe(words))
+
+  it.each([
+    [0.5, '½'],
+    [1 / 3, '⅓'],
+    [0.6667, '⅔'],
+    [0.4, '40'],
+  ])('a mark of %d is %s', (mark, glyph) => expect(fraction(mark)).toBe(glyph))
+
+  it('rounds shares and sums', () => {
+    expect(percent(0.637)).toBe('64 %')
+    expect(score(1 / 3 + 1 / 3)).toBe('0.67')
+    expect(counted(1, 'page')).toBe('1 page')
+    expect(counted(0, 'page')).toBe('0 pages')
+  })
+})
+
+describe('the time that is left', () => {
+  beforeEach(() => vi.useFakeTimers({ now: 100_000 }))
+  afterEach(() => vi.useRealTimers())
+
+  it("follows the server's clock, not the device's", () => {
+    const scope = effectScope()
+    scope.run(() => {
+      const span = { opened_at: 205_000, deadline: 215_000 }
+      const { seconds, share } = useTimeLeft(() => span, ref(110_000))
+      expect(seconds.value).toBe(5)
+      expect(share.value).toBeCloseTo(0.5)
+      vi.advanceTimersByTime(4000)
+      expect(seconds.value).toBe(1)
+      vi.advanceTimersByTime(9000)
+      expect(seconds.value).toBe(0)
+    })
+    scope.stop()
+  })
+
+  it('is without end where there is no limit', () => {
+    const scope = effectScope()
+    scope.run(() => {
+      const { seconds, share } = useTimeLeft(() => ({ opened_at: 1, deadline: null }), ref(0))
+      expect([seconds.value, share.value]).toEqual([null, 1])
+    })
+    scope.stop()
+  })
+})
+
+describe('what a screen reader is told', () => {
+  function listen() {
+    const view = ref<StudentView | null>(null)
+    const state = ref<SentState>('none')
+    const seconds = ref<number | null>(40)
+    const spoken = announcement(
+      computed(() => view.value),
+      computed(() => state.value),
+      computed(() => seconds.value),
+    )
+    return { view, state, seconds, spoken }
+  }
+
+  it('is the time at 30, 10 and 5 seconds', async () => {
+    const { seconds, spoken } = listen()
+    const told: string[] = []
+    for (const now of [35, 30, 29, 11, 10, 6, 5, 4]) {
+      seconds.value = now
+      await nextTick()
+      if (told.at(-1) !== spoken.value) told.push(spoken.value)
+    }
+    expect(told.filter(Boolean)).toEqual(['30 seconds left', '10 seconds left', '5 seconds left'])
+  })
+
+  it('is that the answer is sent, and no more time after that', async () => {
+    const { state, seconds, spoken } = listen()
+    state.value = 'sent'
+    await nextTick()
+    seconds.value = 10
+    await nextTick()
+    expect(spoken.value).toBe('Your answer is sent.')
+  })
+
+  it('is the result in words', async () => {
+    const { view, spoken } = listen()
+    const item = {
+      id: 'q1',
+      kind: 'choice' as const,
+      prompt_html: 'Which?',
+      several: false,
+      options: ['A', 'B'].map((letter) => ({ id: letter, letter, html: letter })),
+    }
+    const counts = [
+      { id: 'A', count: 3 },
+      { id: 'B', count: 9 },
+    ]
+    const kind = 'choice' as const
+    const shown = { item, number: 1, tally: { kind, n: 12, counts }, key: { kind, right: ['B'] } }
+    view.value = { title: 'Knots', phase: 'revealed', step: 3, questions: 1, shown }
+    await nextTick()
+    expect(spoken.value).toBe('A: 3; B: 9, right')
+  })
+})

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+/** One thing that was found: understood, or to be mended here. */
+import { computed, ref, watch } from 'vue'
+import ItemGlance from '@/questions/ItemGlance.vue'
+import UiButton from '@/ui/UiButton.vue'
+import { field } from '@/ui/recipes'
+import type { Row } from './useImport'
+
+const props = defineProps<{ row: Row; busy: boolean }>()
+const emit = defineEmits<{ mend: [text: string]; leave: [out: boolean] }>()
+
+const text = ref(props.row.entry.text)
+const open = ref(false)
+watch(
+  () => props.row.entry,
+  (entry) => {
+    text.value = entry.text
+    open.value = false
+  },
+)
+const understood = computed(() => !!props.row.entry.item)
+const mending = computed(() => !props.row.out && (!understood.value || open.value))
+const name = computed(() => `${props.row.entry.place}`)
+const files = computed(() => {
+  const item = props.row.entry.item as Record<string, unknown> | null | undefined
+  return ['picture', 'sound', 'video'].filter((one) => item?.[one]).join(', ')
+})
+</script>
+
+<template>
+  <li
+    class="border-b border-rule bg-sheet px-4 py-3"
+    :class="[!understood && !row.out && 'border-l-4 border-l-wrong', row.out && 'opacity-60']"
+  >
+    <div class="flex flex-wrap items-start gap-x-4 gap-y-1 sm:flex-nowrap">
+      <span class="figure w-20 shrink-0 grow pt-0.5 text-[15px] text-slate sm:grow-0">{{ name }}</span>
+      <div class="order-last w-full min-w-0 sm:order-none sm:grow">
+        <ItemGlance v-if="row.entry.item" :item="row.entry.item" />
+        <p v-else-if="row.out" class="line-clamp-2 whitespace-pre-line text-slate">{{ row.entry.text }}</p>
+        <p v-if="files" class="text-[15px] text-slate">with {{ files }}</p>
+        <p v-if="row.entry.item?.by" class="text-[15px] text-slate">written by {{ row.entry.item.by }}</p>
+        <template v-if="!row.out">
+          <p
+            v-for="sentence in row.entry.sentences"
+            :key="sentence"
+            class="mt-0.5"
+            :class="understood ? 'text-slate' : 'font-bold text-wrong'"
+          >
+            {{ sentence }}
+          </p>
+        </template>
+        <div v-if="mending" class="mt-2">
+          <textarea
+            v-model="text"
+            :rows="Math.min(12, Math.max(3, text.split('\n').length + 1))"
+            dir="auto"
+            spellcheck="false"
+            :aria-label="`${name}, its text`"
+            :class="field"
+            class="leading-snug"
+            @keydown.ctrl.enter="emit('mend', text)"
+          />
+          <UiButton size="small" class="mt-1" :disabled="busy || !text.trim()" @click="emit('mend', text)"
+            >Read it again<span class="sr-only">, {{ name }}</span></UiButton
+          >
+        </div>
+      </div>
+      <div class="flex shrink-0 items-end gap-1 sm:flex-col">
+        <UiButton v-if="understood && !row.out && !open" look="quiet" size="small" @click="open = true"
+          >Change<span class="sr-only"> {{ name }}</span></UiButton
+        >
+        <UiButton look="quiet" size="small" @click="emit('leave', !row.out)"
+          >{{ row.out ? 'Take it along' : 'Leave it out' }}<span class="sr-only">, {{ name }}</span></UiButton
+        >
+      </div>
+    </div>
+  </li>
+</template>

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+/** Questions from anywhere: shown line by line, mended where they were not understood, and only then added. */
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { api, data } from '@/api/http'
+import { counted } from '@/composables/format'
+import UiButton from '@/ui/UiButton.vue'
+import { smallField } from '@/questions/shared/recipes'
+import { field } from '@/ui/recipes'
+import ColumnUses from './ColumnUses.vue'
+import ImportEntry from './ImportEntry.vue'
+import ImportSource from './ImportSource.vue'
+import { isUnsettled, useImport, type Row } from './useImport'
+
+const router = useRouter()
+const route = useRoute()
+const client = useQueryClient()
+const incoming = useImport()
+const { found, rows, usable, unsettled, busy, error } = incoming
+const title = ref('')
+const into = ref<number | null>(Number(route.query.into) || null)
+const only = ref(false)
+
+const sets = useQuery({
+  queryKey: ['sets', ''],
+  queryFn: () => data(api.GET('/api/sets', { params: { query: { q: '' } } })),
+})
+const shown = computed(() => (only.value ? rows.value.filter(isUnsettled) : rows.value))
+const summary = computed(() => {
+  if (!rows.value.length) return 'No questions found yet'
+  const understood = rows.value.filter((row) => row.entry.item).length
+  const rest = rows.value.length - understood
+  const all = `${counted(rows.value.length, 'question')} found`
+  return rest ? `${all}: ${understood} understood, ${rest} not` : `${all}, all of them understood`
+})
+
+async function readText(text: string): Promise<void> {
+  await incoming.readText(text)
+  settle()
+}
+
+async function readFile(file: File): Promise<void> {
+  await incoming.readFile(file)
+  settle()
+}
+
+function settle(): void {
+  only.value = false
+  title.value = found.value?.title ?? ''
+}
+
+async function mend(row: Row, text: string): Promise<void> {
+  await incoming.mend(row, text)
+  if (!unsettled.value.length) only.value = false
+}
+
+async function add(): Promise<void> {
+  const made = await incoming.add(title.value.trim(), into.value)
+  if (!made) return
+  await client.invalidateQueries({ queryKey: ['sets'] })
+  await router.push(`/sets/${made.id}`)
+}
+</script>
+
+<template>
+  <div class="mx-auto max-w-5xl px-6 py-7">
+    <div class="mb-5 flex flex-wrap items-baseline gap-4">
+      <h1 class="text-3xl">Bring questions in</h1>
+      <UiButton v-if="found" look="quiet" size="small" @click="incoming.startAnew"
+        >Start with something else</UiButton
+      >
+    </div>
+    <p v-if="error" role="alert" class="mb-4 text-wrong">{{ error }}</p>
+    <ImportSource v-if="!found" :busy="busy" @text="readText" @file="readFile" />
+    <template v-else>
+      <p v-for="note in found.notes" :key="note" role="status" class="mb-2 text-wrong">{{ note }}</p>
+      <ColumnUses v-if="found.columns.length" :columns="found.columns" @use="incoming.useColumn" />
+      <label v-if="found.ways.length" class="mb-3 block"
+        >Bring its pages in as
+        <select
+          :value="found.way"
+          :class="smallField"
+          @change="incoming.readAs(($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="way in found.ways" :key="way" :value="way">{{ way }}</option>
+        </select>
+      </label>
+      <div class="mb-2 flex flex-wrap items-baseline gap-x-6 gap-y-1">
+        <h2 class="text-xl" aria-live="polite">{{ summary }}</h2>
+        <label v-if="unsettled.length" class="flex items-center gap-2"
+          ><input v-model="only" type="checkbox" class="size-5 accent-tide" />Show only what was not
+          understood</label
+        >
+      </div>
+      <ul>
+        <ImportEntry
+          v-for="row in shown"
+          :key="row.key"
+          :row="row"
+          :busy="busy"
+          @mend="mend(row, $event)"
+          @leave="row.out = $event"
+        />
+      </ul>
+      <form
+        class="bottom-0 mt-6 flex flex-wrap items-end gap-4 border-t border-slate bg-fog py-4 sm:sticky"
+        @submit.prevent="add"
+      >
+        <label class="min-w-52 flex-1"
+          >Add them to
+          <select v-model="into" :class="field">
+            <option :value="null">a new set</option>
+            <option v-for="set in sets.data.value" :key="set.id" :value="set.id">
+              {{ set.title || 'Untitled set' }}
+            </option>
+          </select>
+        </label>
+        <label v-if="into === null" class="min-w-52 flex-1"
+          >Title of the new set
+          <input v-model="title" :class="field" maxlength="200" placeholder="Brought in" />
+        </label>
+        <div class="text-right">
+          <p v-if="unsettled.length" class="mb-1 text-[15px] text-slate">
+            Mend {{ counted(unsettled.length, 'place') }} first, or leave
+            {{ unsettled.length === 1 ? 'it' : 'them' }} out.
+          </p>
+          <UiButton look="main" :disabled="busy || !usable.length || unsettled.length > 0" @click="add">{{
+            usable.length ? `Add ${counted(usable.length, 'question')}` : 'Nothing to add'
+          }}</UiButton>
+        </div>
+      </form>
+    </template>
+  </div>
+</template>

@@ -1,0 +1,2 @@
+export { default as ExportDialog } from './ExportDialog.vue'
+export { default as ImportPage } from './ImportPage.vue'

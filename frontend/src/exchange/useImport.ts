@@ -1,0 +1,138 @@
+/** What came out of a file or a pasted text: looked through, mended, and only then added. */
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref, shallowRef } from 'vue'
+import { api, csrfToken, data } from '@/api/http'
+import { refusalFrom, sentenceOf } from '@/api/refusal'
+import type { FoundEntry, FoundInFile, Item, SetDocument } from '@/api/types'
+
+export interface Row {
+  key: number
+  entry: FoundEntry
+  /** Left out by hand. */
+  out: boolean
+}
+
+/** A row that is neither understood nor left out: it holds up the adding. */
+export const isUnsettled = (row: Row): boolean => !row.entry.item && !row.out
+
+async function send<T>(path: string, fields: Record<string, string | Blob | null>): Promise<T> {
+  const body = new FormData()
+  for (const [name, value] of Object.entries(fields)) if (value !== null) body.append(name, value)
+  const headers = { 'X-CSRFToken': csrfToken() }
+  const reply = await fetch(`/api/exchange/${path}`, { method: 'POST', body, headers })
+  if (!reply.ok) throw refusalFrom(await reply.json().catch(() => undefined), reply.status)
+  return (await reply.json()) as T
+}
+
+export function useImport() {
+  const found = shallowRef<FoundInFile | null>(null)
+  const rows = ref<Row[]>([])
+  const file = shallowRef<File | null>(null)
+  const busy = ref(false)
+  const error = ref('')
+  // What columns were used for, by their headings: the same form comes again next week.
+  const remembered = useLocalStorage<Record<string, Record<string, string>>>('lantern.columns', {})
+  let next = 0
+  let chosen = '{}'
+
+  const headings = computed(() => found.value?.columns.map((column) => column.heading).join('\n') ?? '')
+  const usable = computed(() => rows.value.filter((row) => row.entry.item && !row.out))
+  const unsettled = computed(() => rows.value.filter(isUnsettled))
+
+  async function attempt<T>(action: () => Promise<T>): Promise<T | undefined> {
+    busy.value = true
+    error.value = ''
+    try {
+      return await action()
+    } catch (failure) {
+      error.value = sentenceOf(failure)
+    } finally {
+      busy.value = false
+    }
+  }
+
+  const asRow = (entry: FoundEntry): Row => ({ key: next++, entry, out: false })
+
+  function show(result: FoundInFile): void {
+    found.value = result
+    rows.value = result.entries.map(asRow)
+  }
+
+  async function readText(text: string): Promise<void> {
+    file.value = null
+    const result = await attempt(() => send<FoundInFile>('read', { text }))
+    if (result) show(result)
+  }
+
+  async function readFile(given: File, uses: Record<string, string> = {}): Promise<void> {
+    const result = await attempt(() =>
+      send<FoundInFile>('read', { file: given, choices: JSON.stringify(uses) }),
+    )
+    if (!result) return
+    file.value = given
+    chosen = JSON.stringify(uses)
+    show(result)
+    const before = remembered.value[headings.value]
+    if (before && !Object.keys(uses).length) await readFile(given, before)
+  }
+
+  /** Uses a column for something else, reads the file again, and remembers it for files with these headings. */
+  async function useColumn(number: number, use: string): Promise<void> {
+    if (!file.value || !found.value) return
+    const uses = Object.fromEntries(
+      found.value.columns.map((column, at) => {
+        const given = at !== number && use !== 'option' && column.use === use ? '' : column.use
+        return [String(at), at === number ? use : given]
+      }),
+    )
+    remembered.value = { ...remembered.value, [headings.value]: uses }
+    await readFile(file.value, uses)
+  }
+
+  /** Reads the same file another way, as its pages as pictures. */
+  async function readAs(way: string): Promise<void> {
+    if (file.value) await readFile(file.value, { as: way })
+  }
+
+  /** Reads one entry again as it was mended; it may have become several. False where it was not understood. */
+  async function mend(row: Row, text: string): Promise<boolean> {
+    const body = { text, place: row.entry.place }
+    const mended = await attempt(() => data(api.POST('/api/exchange/mend', { body })))
+    if (!mended) return false
+    const made = mended.entries.length
+      ? mended.entries.map(asRow)
+      : [asRow({ ...row.entry, text, item: null, sentences: ['There is nothing left of it. Leave it out.'] })]
+    rows.value = rows.value.flatMap((one) => (one.key === row.key ? made : [one]))
+    return made.every((one) => one.entry.item)
+  }
+
+  async function add(title: string, into: number | null): Promise<SetDocument | undefined> {
+    const items = usable.value.map((row) => row.entry.item as Item)
+    const wanted = JSON.stringify({ title, into, about: into === null ? found.value?.about : null, items })
+    return attempt(() => send<SetDocument>('add', { wanted, file: file.value, choices: chosen }))
+  }
+
+  function startAnew(): void {
+    found.value = null
+    rows.value = []
+    file.value = null
+    error.value = ''
+  }
+
+  return {
+    found,
+    rows,
+    usable,
+    unsettled,
+    busy,
+    error,
+    file,
+    readText,
+    readFile,
+    useColumn,
+    readAs,
+    mend,
+    add,
+    startAnew,
+  }
+}

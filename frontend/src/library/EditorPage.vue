@@ -1,0 +1,208 @@
+<script setup lang="ts">
+import { useMediaQuery, useTitle } from '@vueuse/core'
+import { computed, nextTick, ref, shallowRef } from 'vue'
+import { useRoute } from 'vue-router'
+import { sentenceOf } from '@/api/refusal'
+import type { Item, Kind } from '@/api/types'
+import { RunDialog } from '@/live/run'
+import { KINDS, registry, viewsOf } from '@/questions/registry'
+import UiButton from '@/ui/UiButton.vue'
+import AboutSet from './AboutSet.vue'
+import EditorRail from './EditorRail.vue'
+import ItemBlock from './ItemBlock.vue'
+import KindMenu from './KindMenu.vue'
+import RecastDialog from './RecastDialog.vue'
+import RevisionsDialog from './RevisionsDialog.vue'
+import SelectionBar from './SelectionBar.vue'
+import TextView from './TextView.vue'
+import type { Draft } from './changes'
+import { useEditorKeys } from './useEditorKeys'
+import { useSetEditor } from './useSetEditor'
+
+const setId = Number(useRoute().params.id)
+const editor = useSetEditor(setId)
+const { draft, problems, conflicts, state, ready, loadError } = editor
+const active = ref('')
+const prefersStill = useMediaQuery('(prefers-reduced-motion: reduce)')
+const running = ref(false)
+const showsRevisions = ref(false)
+const showsText = ref(false)
+const selected = ref<ReadonlySet<string>>(new Set())
+const recasting = shallowRef<Item[] | null>(null)
+const page = ref<HTMLElement>()
+
+useTitle(computed(() => `${draft.value.title || 'Untitled set'} · Tall Lantern`))
+
+const numbers = computed(() => {
+  let number = 0
+  return draft.value.items.map((item) => (viewsOf(item).isAsked ? ++number : null))
+})
+
+const STATES = {
+  saved: 'all changes kept',
+  saving: 'keeping your changes…',
+  offline: 'no connection: your changes are kept on this device and sent when it is back',
+  refused: 'not kept yet',
+}
+
+const FIRST_KIND = KINDS.find((kind) => registry[kind].isAsked)!
+
+/** The next question is of the kind one is writing just now. */
+function usualKind(): Kind {
+  const current = draft.value.items.find((item) => item.id === active.value)
+  return current && viewsOf(current).isAsked ? current.kind : FIRST_KIND
+}
+
+/** Puts the cursor into an item's first line, or into the line that `field` (a dotted path) tells of. */
+async function goTo(id: string, field = ''): Promise<void> {
+  active.value = id
+  await nextTick()
+  const block = page.value?.querySelector<HTMLElement>(`[data-item="${id}"]`)
+  const line = field.match(/^\w+\.(\d+)$/)?.[1]
+  const lines = block?.querySelectorAll<HTMLElement>('[data-own-line] textarea') ?? []
+  const place = (line && lines[Number(line)]) || block?.querySelector<HTMLElement>('textarea')
+  place?.focus()
+  block?.scrollIntoView({ block: 'nearest', behavior: prefersStill.value ? 'auto' : 'smooth' })
+}
+
+function add(kind: Kind, after?: string): void {
+  void goTo(editor.add(kind, after))
+}
+
+function duplicate(id: string): void {
+  void goTo(editor.duplicate(id))
+}
+
+async function move(id: string, offset: number): Promise<void> {
+  const focused = document.activeElement as HTMLElement | null
+  editor.move(id, offset)
+  await nextTick()
+  focused?.focus()
+  focused?.scrollIntoView({ block: 'nearest' })
+}
+
+function select(id: string, on: boolean): void {
+  const next = new Set(selected.value)
+  if (on) next.add(id)
+  else next.delete(id)
+  selected.value = next
+}
+
+function takeText(next: Draft): void {
+  showsText.value = false
+  editor.replace(next)
+}
+
+function addMade(items: Item[]): void {
+  recasting.value = null
+  editor.append(items)
+  if (items[0]) void goTo(items[0].id)
+}
+
+async function run(): Promise<void> {
+  await editor.sendNow()
+  running.value = true
+}
+
+useEditorKeys({
+  editor,
+  active,
+  add: () => add(usualKind(), active.value || undefined),
+  duplicate,
+  asText: () => (showsText.value = true),
+  move,
+})
+</script>
+
+<template>
+  <p v-if="loadError" role="alert" class="px-8 py-10 text-lg">{{ sentenceOf(loadError) }}</p>
+  <div
+    v-else-if="ready"
+    ref="page"
+    class="grid min-h-[calc(100vh-3.25rem)] grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_17rem]"
+  >
+    <div class="px-4 py-6 md:px-7">
+      <div class="mx-auto max-w-4xl">
+        <div class="mb-4 flex flex-wrap items-baseline gap-x-4 pl-3">
+          <h1 class="grow text-3xl">
+            <span class="sr-only">Title of the set</span>
+            <input
+              :value="draft.title"
+              aria-label="Title of the set"
+              maxlength="200"
+              placeholder="Untitled set"
+              class="w-full rounded bg-transparent px-1.5 py-0.5 hover:bg-sheet focus:bg-sheet"
+              @input="editor.setTitle(($event.target as HTMLInputElement).value)"
+              @keydown.enter="draft.items[0] && goTo(draft.items[0].id)"
+            />
+          </h1>
+          <p
+            role="status"
+            class="text-[15px]"
+            :class="state === 'offline' || state === 'refused' ? 'text-wrong' : 'text-slate'"
+          >
+            {{ STATES[state] }}<template v-if="state === 'refused'">: {{ editor.refusal.value }}</template>
+          </p>
+        </div>
+
+        <AboutSet :about="draft.about" :made-from="editor.madeFrom.value" @update="editor.setAbout" />
+        <p v-if="editor.isEmpty.value" class="mb-4 pl-4.5 text-lg text-slate">
+          Nothing here yet. Add a question and type; Enter goes to the next line, Ctrl+Enter to the next
+          question.
+        </p>
+        <ItemBlock
+          v-for="(item, index) in draft.items"
+          :key="item.id"
+          :item="item"
+          :number="numbers[index] ?? null"
+          :active="active === item.id"
+          :problems="problems.filter((one) => one.item === item.id).map((one) => one.problem)"
+          :conflict="conflicts.get(item.id)"
+          :first="index === 0"
+          :last="index === draft.items.length - 1"
+          @focusin="active = item.id"
+          @update="editor.update"
+          @duplicate="duplicate(item.id)"
+          :selected="selected.has(item.id)"
+          @move="move(item.id, $event)"
+          @turn="editor.turn(item.id, $event)"
+          @select="select(item.id, $event)"
+          @remove="editor.remove(item.id)"
+          @settle="editor.settle(item.id, $event)"
+        />
+        <div class="mt-4 flex gap-3 pl-3">
+          <UiButton look="main" hint="Ctrl Enter" @click="add(usualKind())">+ Question</UiButton>
+          <KindMenu label="+ Another kind" :kinds="KINDS" @choose="add($event)" />
+        </div>
+      </div>
+    </div>
+    <EditorRail
+      :editor="editor"
+      :numbers="numbers"
+      :active="active"
+      @go="goTo"
+      @run="run"
+      @revisions="showsRevisions = true"
+      @text="showsText = true"
+      @recast="recasting = draft.items"
+    />
+    <SelectionBar
+      v-if="selected.size"
+      :editor="editor"
+      :selected="selected"
+      :set="setId"
+      @clear="selected = new Set()"
+      @recast="recasting = draft.items.filter((item) => selected.has(item.id))"
+    />
+    <RecastDialog v-if="recasting" :items="recasting" @add="addMade" @close="recasting = null" />
+    <TextView v-if="showsText" :draft="draft" @take="takeText" @close="showsText = false" />
+    <RevisionsDialog
+      v-if="showsRevisions"
+      :set="setId"
+      @brought-back="editor.reload"
+      @close="showsRevisions = false"
+    />
+    <RunDialog v-if="running" :set="setId" :title="draft.title" @close="running = false" />
+  </div>
+  <p v-else class="px-8 py-10 text-slate">Opening the set…</p>
+</template>

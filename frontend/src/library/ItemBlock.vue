@@ -1,0 +1,159 @@
+<script setup lang="ts">
+/** One item on the page: typed straight in, its settings as chips on its own last line. */
+import { computed, ref } from 'vue'
+import type { Conflict, Item, ItemProblem, Kind, Media } from '@/api/types'
+import { ItemMedia, mediaFileIn, MediaSlot, useUpload } from '@/media'
+import AsyncView from '@/questions/shared/AsyncView.vue'
+import RichField from '@/questions/shared/RichField.vue'
+import ItemChips from './ItemChips.vue'
+import ItemConflict from './ItemConflict.vue'
+
+const props = defineProps<{
+  item: Item
+  /** Its number among the questions; null for pages. */
+  number: number | null
+  active: boolean
+  problems: ItemProblem['problem'][]
+  conflict?: Conflict
+  first: boolean
+  last: boolean
+  selected: boolean
+}>()
+const emit = defineEmits<{
+  update: [item: Item]
+  duplicate: []
+  move: [offset: number]
+  turn: [into: Kind]
+  remove: []
+  select: [on: boolean]
+  settle: [keep: 'mine' | 'theirs']
+}>()
+
+const block = ref<HTMLElement>()
+const explaining = ref(false)
+const explanation = computed(() => ('explanation' in props.item ? (props.item.explanation ?? '') : null))
+const explanationMedia = computed(
+  () => (('explanation_media' in props.item && props.item.explanation_media) || null) as Media | null,
+)
+const showsExplanation = computed(
+  () =>
+    explanation.value !== null && (explaining.value || explanation.value !== '' || !!explanationMedia.value),
+)
+
+const { error, upload } = useUpload((media) =>
+  emit('update', { ...props.item, [media.type ?? 'picture']: media } as Item),
+)
+
+/** A picture, sound or video that is pasted or dropped anywhere on the block goes to the question. */
+function takeFile(event: ClipboardEvent | DragEvent): void {
+  const file = mediaFileIn('clipboardData' in event ? event.clipboardData : event.dataTransfer)
+  if (!file) return
+  event.preventDefault()
+  void upload(file)
+}
+
+function toFirstLine(): void {
+  block.value?.querySelector<HTMLElement>('[data-line] textarea, textarea[data-line]')?.focus()
+}
+
+function explain(): void {
+  explaining.value = true
+  requestAnimationFrame(() => block.value?.querySelector<HTMLElement>('[data-explanation] textarea')?.focus())
+}
+</script>
+
+<template>
+  <section
+    ref="block"
+    :data-item="item.id"
+    :aria-label="number ? `Question ${number}` : 'Page'"
+    class="group/block relative mb-3.5 rounded border bg-sheet py-3 pr-4 pl-3"
+    :class="
+      active
+        ? 'border-ink before:absolute before:-inset-y-px before:-left-1.5 before:w-1.5 before:rounded-l before:bg-lamp'
+        : 'border-rule'
+    "
+    @paste="takeFile"
+    @dragover.prevent
+    @drop="takeFile"
+  >
+    <p v-if="error" role="alert" class="mb-2 pl-9 text-wrong">{{ error }}</p>
+    <ItemConflict v-if="conflict" :conflict="conflict" @settle="emit('settle', $event)" />
+    <div class="flex gap-2">
+      <label class="group/number relative flex w-7 shrink-0 flex-col items-center pt-1.5">
+        <span class="figure text-center text-lg text-slate">{{ number ?? '–' }}</span>
+        <input
+          type="checkbox"
+          class="mt-1 size-5 accent-tide opacity-0 group-hover/block:opacity-100 checked:opacity-100 focus-visible:opacity-100"
+          :aria-label="`Select ${number ? `question ${number}` : 'this page'}`"
+          :checked="selected"
+          @change="emit('select', ($event.target as HTMLInputElement).checked)"
+        />
+      </label>
+      <div class="min-w-0 grow">
+        <div class="flex flex-col-reverse gap-4 sm:flex-row">
+          <div class="min-w-0 grow">
+            <RichField
+              :model-value="item.prompt ?? ''"
+              class="text-[19px] leading-snug font-bold"
+              :label="number ? 'Question' : 'Heading of the page'"
+              :placeholder="number ? 'Type the question' : 'Heading of the page'"
+              @update:model-value="emit('update', { ...item, prompt: $event })"
+              @enter="toFirstLine"
+            />
+            <AsyncView
+              :kind="item.kind"
+              part="editor"
+              :item="item"
+              class="mt-1"
+              @update="emit('update', $event)"
+            />
+          </div>
+          <ItemMedia
+            :item="item"
+            :name="number ? `question ${number}` : 'the page'"
+            :active="active"
+            @update="emit('update', $event)"
+          />
+        </div>
+        <div
+          v-if="showsExplanation"
+          data-explanation
+          class="mt-2 flex items-start border-l-4 border-rule pl-2"
+        >
+          <span class="pt-1 text-[15px] font-bold">Why</span>
+          <RichField
+            :model-value="explanation ?? ''"
+            class="grow text-[15px]"
+            label="Explanation, shown with the right answer"
+            placeholder="Explanation, shown with the right answer"
+            block
+            @update:model-value="emit('update', { ...item, explanation: $event } as Item)"
+          />
+          <MediaSlot
+            v-if="active || explanationMedia"
+            :media="explanationMedia"
+            name="the explanation"
+            :active="active"
+            :language="item.language"
+            @update="emit('update', { ...item, explanation_media: $event } as Item)"
+          />
+        </div>
+        <ItemChips
+          :item="item"
+          :problems="problems"
+          :active="active"
+          :first="first"
+          :last="last"
+          :can-explain="explanation !== null && !showsExplanation"
+          @update="emit('update', $event)"
+          @explain="explain"
+          @duplicate="emit('duplicate')"
+          @move="emit('move', $event)"
+          @turn="emit('turn', $event)"
+          @remove="emit('remove')"
+        />
+      </div>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { refDebounced, useLocalStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { sentenceOf } from '@/api/refusal'
+import type { SetRow } from '@/api/types'
+import { counted } from '@/composables/format'
+import { ExportDialog } from '@/exchange'
+import { RunDialog } from '@/live/run'
+import EmptyNote from '@/ui/EmptyNote.vue'
+import UiButton from '@/ui/UiButton.vue'
+import { smallField } from '@/questions/shared/recipes'
+import { field } from '@/ui/recipes'
+import SetListRow from './SetListRow.vue'
+import FolderTree from './FolderTree.vue'
+import { sorted, type Sort } from './sorting'
+import { inside, useFolders } from './useFolders'
+import { useSets } from './useSets'
+
+const router = useRouter()
+const search = ref('')
+const { sets, error, isPending, create, rename, copy, variant, moveTo, remove } = useSets(
+  refDebounced(search, 200),
+)
+const running = ref<SetRow | null>(null)
+const leaving = ref<SetRow | null>(null)
+const folder = ref<number | null>(null)
+const tag = ref('')
+const sort = useLocalStorage<Sort>('lantern.sets.sort', 'changed')
+const { branches, folders } = useFolders()
+
+const tags = computed(() => [...new Set(sets.value?.flatMap((row) => row.about.tags ?? []))].sort())
+const here = computed(() => {
+  const places = folder.value === null ? null : inside(folders.value ?? [], folder.value)
+  return sorted(
+    (sets.value ?? []).filter(
+      (row) =>
+        (!places || (row.folder !== null && places.has(row.folder))) &&
+        (!tag.value || row.about.tags?.includes(tag.value)),
+    ),
+    sort.value,
+  )
+})
+const HEADS = [
+  { sort: 'name', label: 'Title', class: 'px-4' },
+  { sort: null, label: 'What is in it', class: 'px-3' },
+  { sort: 'changed', label: 'Last changed', class: 'px-3' },
+  { sort: 'run', label: 'Last run', class: 'px-3' },
+] as const
+
+async function startNew(): Promise<void> {
+  const made = await create(folder.value)
+  if (made) await router.push(`/sets/${made.id}`)
+}
+
+async function makeVariant(row: SetRow): Promise<void> {
+  const made = await variant(row)
+  if (made) await router.push(`/sets/${made.id}`)
+}
+</script>
+
+<template>
+  <div class="mx-auto max-w-6xl px-6 py-7">
+    <div class="mb-5 flex flex-wrap items-center gap-4">
+      <h1 class="text-3xl">Sets</h1>
+      <span v-if="sets && !search" class="pt-1.5 text-slate">{{ counted(sets.length, 'set') }}</span>
+      <label class="ml-auto w-full sm:w-72">
+        <span class="sr-only">Search titles and questions</span>
+        <input v-model="search" type="search" :class="field" placeholder="Search titles and questions" />
+      </label>
+      <UiButton @click="router.push('/bring-in')">Bring in…</UiButton>
+      <UiButton @click="router.push('/pick')">Pick questions…</UiButton>
+      <UiButton look="main" @click="startNew">New set</UiButton>
+    </div>
+    <div class="grid gap-6 lg:grid-cols-[12rem_minmax(0,1fr)]">
+      <aside v-if="sets?.length || branches.length || search" aria-label="Where sets lie">
+        <FolderTree v-model="folder" />
+        <label v-if="tags.length" class="mt-4 block pl-2 text-[15px]"
+          >Tag
+          <select v-model="tag" :class="smallField" class="w-full">
+            <option value="">any</option>
+            <option v-for="one in tags" :key="one">{{ one }}</option>
+          </select>
+        </label>
+        <label class="mt-3 block pl-2 text-[15px] lg:hidden"
+          >Sorted by
+          <select v-model="sort" :class="smallField">
+            <option value="changed">last change</option>
+            <option value="name">title</option>
+            <option value="run">last run</option>
+          </select>
+        </label>
+      </aside>
+      <div class="min-w-0 lg:col-start-2">
+        <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
+        <p v-else-if="isPending" class="text-slate">Fetching your sets…</p>
+        <EmptyNote v-else-if="!sets?.length && search" title="Nothing found">
+          No title and no question contains “{{ search }}”. Try fewer letters.
+        </EmptyNote>
+        <EmptyNote v-else-if="!sets?.length" title="Write your first set">
+          <p>A set is a page of questions. You write it once, and run it with any class.</p>
+          <div class="mt-5 flex flex-wrap justify-center gap-3">
+            <UiButton look="main" @click="startNew">New set</UiButton>
+            <UiButton @click="router.push('/bring-in')">Bring questions in…</UiButton>
+          </div>
+        </EmptyNote>
+        <EmptyNote v-else-if="!here.length" title="Nothing lies here yet">
+          Move a set here from its menu, or start a new one in this place.
+        </EmptyNote>
+        <table v-else class="block w-full border-collapse sm:table">
+          <thead class="hidden sm:table-header-group">
+            <tr class="border-b border-rule text-left text-sm text-slate">
+              <th
+                v-for="head in HEADS"
+                :key="head.label"
+                class="py-2 font-normal"
+                :class="head.class"
+                :aria-sort="head.sort === sort ? (sort === 'name' ? 'ascending' : 'descending') : undefined"
+              >
+                <button
+                  v-if="head.sort"
+                  type="button"
+                  class="whitespace-nowrap hover:underline"
+                  @click="sort = head.sort"
+                >
+                  {{ head.label
+                  }}<span v-if="head.sort === sort" aria-hidden="true">
+                    {{ sort === 'name' ? '↑' : '↓' }}</span
+                  >
+                </button>
+                <template v-else>{{ head.label }}</template>
+              </th>
+              <th class="px-3 py-2 font-normal"><span class="sr-only">Actions</span></th>
+            </tr>
+          </thead>
+          <tbody class="block sm:table-row-group">
+            <SetListRow
+              v-for="row in here"
+              :key="row.id"
+              :row="row"
+              @run="running = row"
+              @take-out="leaving = row"
+              @rename="rename(row, $event)"
+              :folders="branches"
+              @copy="copy(row)"
+              @variant="makeVariant(row)"
+              @move="moveTo(row, $event)"
+              @remove="remove(row)"
+            />
+          </tbody>
+        </table>
+      </div>
+    </div>
+    <ExportDialog v-if="leaving" :set="leaving.id" :title="leaving.title" @close="leaving = null" />
+    <RunDialog v-if="running" :set="running.id" :title="running.title" @close="running = null" />
+  </div>
+</template>

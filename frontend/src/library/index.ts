@@ -1,0 +1,6 @@
+export { default as EditorPage } from './EditorPage.vue'
+export { default as BinPage } from './BinPage.vue'
+export { default as PickPage } from './PickPage.vue'
+export { default as TryFrame } from './TryFrame.vue'
+export { default as TryPage } from './TryPage.vue'
+export { default as SetsPage } from './SetsPage.vue'

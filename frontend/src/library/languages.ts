@@ -1,0 +1,26 @@
+/** Languages a set can be in, by their own names. */
+export const LANGUAGES = [
+  ['en', 'English'],
+  ['da', 'Dansk'],
+  ['de', 'Deutsch'],
+  ['es', 'Español'],
+  ['fr', 'Français'],
+  ['it', 'Italiano'],
+  ['nl', 'Nederlands'],
+  ['nb', 'Norsk bokmål'],
+  ['pl', 'Polski'],
+  ['pt', 'Português'],
+  ['fi', 'Suomi'],
+  ['sv', 'Svenska'],
+  ['tr', 'Türkçe'],
+  ['el', 'Ελληνικά'],
+  ['uk', 'Українська'],
+  ['he', 'עברית'],
+  ['ar', 'العربية'],
+  ['fa', 'فارسی'],
+  ['hi', 'हिन्दी'],
+  ['zh', '中文'],
+  ['ja', '日本語'],
+] as const
+
+export const languageName = (tag: string): string => LANGUAGES.find(([one]) => one === tag)?.[1] ?? tag

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+/** One large button, always in the same place, does the next sensible thing. */
+import { computed } from 'vue'
+import type { DeskView } from '@/api/types'
+import UiButton from '@/ui/UiButton.vue'
+import type { Desk } from './useDesk'
+
+const props = defineProps<{ view: DeskView; desk: Desk }>()
+const emit = defineEmits<{ next: []; end: []; keys: [] }>()
+
+const MOVES: Record<DeskView['next'], string> = {
+  next: 'Next',
+  close: 'Close the question',
+  reveal: 'Show the right answer',
+  standings: 'Show the standings',
+  end: 'End the session…',
+}
+
+const label = computed(() => {
+  const { view } = props
+  if (view.phase === 'ended') return 'See the results'
+  if (view.phase === 'lobby') return 'Start'
+  if (view.next === 'reveal' && !view.shown?.item.scored) return 'Show the explanation'
+  return MOVES[view.next]
+})
+const isRunning = computed(() => !['lobby', 'ended'].includes(props.view.phase))
+</script>
+
+<template>
+  <footer
+    class="sticky bottom-0 flex flex-wrap items-center gap-2.5 border-t border-ink bg-sheet px-4.5 py-3"
+    @mousedown.prevent
+  >
+    <UiButton
+      look="main"
+      size="large"
+      hint="Space"
+      class="min-w-64"
+      :aria-disabled="desk.pending.value > 0"
+      @click="emit('next')"
+      >{{ label }}</UiButton
+    >
+    <template v-if="isRunning">
+      <UiButton hint="C" :aria-pressed="view.curtain" @click="desk.toggleCurtain()">{{
+        view.curtain ? 'Lift the curtain' : 'Curtain'
+      }}</UiButton>
+      <UiButton v-if="desk.can('add_time')" @click="desk.addTime(15)">+15 s</UiButton>
+      <UiButton v-if="desk.can('reopen')" @click="desk.reopen()">Open again</UiButton>
+      <UiButton v-if="view.phase === 'closed' && view.next === 'reveal'" @click="desk.standings()"
+        >Standings</UiButton
+      >
+      <span class="grow" />
+      <UiButton :disabled="!view.previous" @click="desk.goTo(view.previous!)">Back</UiButton>
+      <UiButton :disabled="!view.following" @click="desk.goTo(view.following!)">Skip</UiButton>
+    </template>
+    <span v-else class="grow" />
+    <UiButton look="quiet" aria-label="The list of keys" @click="emit('keys')">?</UiButton>
+    <UiButton v-if="view.phase !== 'ended'" look="quiet" @click="emit('end')">End session…</UiButton>
+  </footer>
+</template>

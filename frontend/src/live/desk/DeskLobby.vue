@@ -1,0 +1,40 @@
+<script setup lang="ts">
+/** Before the first question: how to join, and what to do next. */
+import { onMounted, ref } from 'vue'
+import { api, data } from '@/api/http'
+import type { DeskView, SessionInfo } from '@/api/types'
+import { spacedCode } from '@/live/code'
+
+const props = defineProps<{ view: DeskView; session: number }>()
+const info = ref<SessionInfo | null>(null)
+const copied = ref(false)
+
+onMounted(async () => {
+  const params = { path: { session_id: props.session } }
+  info.value = await data(api.GET('/api/live/sessions/{session_id}', { params })).catch(() => null)
+})
+
+async function copy(): Promise<void> {
+  if (!info.value) return
+  await navigator.clipboard.writeText(info.value.join_url)
+  copied.value = true
+}
+</script>
+
+<template>
+  <h1 class="mb-4 text-3xl">The doors are open</h1>
+  <ol class="list-decimal space-y-2 pl-5 text-lg">
+    <li>Open the big screen and move that window to the projector. It shows the code and a QR picture.</li>
+    <li>
+      Students go to <b class="wrap-anywhere">{{ info?.join_url.replace(/\/[^/]+$/, '') ?? '/join' }}</b> and
+      type <b>{{ spacedCode(view.code) }}</b>.
+    </li>
+    <li>When your class is here, press <b>Start</b> below, or Space.</li>
+  </ol>
+  <p v-if="info" class="mt-5 text-[15px] text-slate">
+    For a message or a chat: <a :href="info.join_url" class="text-tide underline">{{ info.join_url }}</a>
+    <button type="button" class="ml-2 font-bold text-tide underline" @click="copy">
+      {{ copied ? 'Copied' : 'Copy' }}
+    </button>
+  </p>
+</template>

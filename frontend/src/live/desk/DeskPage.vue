@@ -1,0 +1,95 @@
+<script setup lang="ts">
+/** What a teacher glances at while talking: the run order, the question, the people. */
+import { useTitle } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useKeys } from '@/composables/useKeys'
+import UiButton from '@/ui/UiButton.vue'
+import UiDialog from '@/ui/UiDialog.vue'
+import DeskBar from './DeskBar.vue'
+import DeskHead from './DeskHead.vue'
+import DeskKeys from './DeskKeys.vue'
+import DeskLobby from './DeskLobby.vue'
+import DeskPeople from './DeskPeople.vue'
+import DeskQuestion from './DeskQuestion.vue'
+import DeskRun from './DeskRun.vue'
+import { openBigScreen } from './screenWindow'
+import { useDesk } from './useDesk'
+
+const router = useRouter()
+const sessionId = Number(useRoute().params.id)
+const desk = useDesk(sessionId)
+const { view, status, gone } = desk
+const asking = ref<'end' | 'keys' | null>(null)
+
+useTitle(computed(() => `Desk: ${view.value?.title ?? '…'} · Tall Lantern`))
+
+function next(): void {
+  if (desk.pending.value) return
+  if (view.value?.phase === 'ended') void router.push(`/sessions/${sessionId}`)
+  else if (view.value?.next === 'end') asking.value = 'end'
+  else void desk.advance()
+}
+
+async function end(): Promise<void> {
+  asking.value = null
+  await desk.end()
+}
+
+const goTo = (item: string | null | undefined): void => void (item && desk.goTo(item))
+
+useKeys({
+  ' ': next,
+  c: () => void desk.toggleCurtain(),
+  ArrowLeft: () => goTo(view.value?.previous),
+  ArrowRight: () => goTo(view.value?.following),
+  '?': () => (asking.value = 'keys'),
+})
+</script>
+
+<template>
+  <div v-if="gone" class="mx-auto max-w-xl px-6 py-16 text-lg" role="alert">
+    <p>{{ gone.sentence }}</p>
+    <RouterLink to="/sets" class="mt-3 inline-block font-bold text-tide underline"
+      >Go to your sets</RouterLink
+    >
+  </div>
+  <div
+    v-else-if="view"
+    class="grid min-h-screen grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] lg:h-screen"
+  >
+    <DeskHead :view="view" :status="status" @screen="openBigScreen(sessionId)" />
+    <div class="grid min-h-0 lg:grid-cols-[14.5rem_minmax(0,1fr)_minmax(24rem,31%)]">
+      <DeskRun :view="view" @go="goTo" />
+      <section aria-label="What is on now" class="min-h-0 overflow-y-auto border-rule px-6 py-5 lg:border-x">
+        <DeskLobby v-if="view.phase === 'lobby'" :view="view" :session="sessionId" />
+        <div v-else-if="view.phase === 'ended'" class="text-lg">
+          <h1 class="mb-2 text-3xl">The session has ended</h1>
+          <p>Everything is kept. Students see that it is over.</p>
+          <UiButton look="main" size="large" class="mt-5" @click="router.push(`/sessions/${sessionId}`)"
+            >See the results</UiButton
+          >
+        </div>
+        <DeskQuestion
+          v-else
+          :view="view"
+          :seconds="desk.time.seconds.value"
+          @key="desk.setKey(view.shown!.item.id, $event)"
+        />
+      </section>
+      <DeskPeople :view="view" :desk="desk" />
+    </div>
+    <DeskBar :view="view" :desk="desk" @next="next" @end="asking = 'end'" @keys="asking = 'keys'" />
+    <UiDialog :open="asking === 'end'" title="End this session?" @close="asking = null">
+      <p>Students see the end, and the code stops working. Answers and results are kept.</p>
+      <div class="mt-5 flex gap-3">
+        <UiButton look="main" @click="end">End the session</UiButton>
+        <UiButton @click="asking = null">Go on with it</UiButton>
+      </div>
+    </UiDialog>
+    <DeskKeys :open="asking === 'keys'" @close="asking = null" />
+  </div>
+  <p v-else class="px-8 py-10 text-slate" role="status">
+    {{ status === 'offline' ? 'There is no connection to the server. Trying again…' : 'Opening the desk…' }}
+  </p>
+</template>

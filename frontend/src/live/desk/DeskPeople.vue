@@ -1,0 +1,117 @@
+<script setup lang="ts">
+/** Everyone by every question. Names and answers can be hidden at once. */
+import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, nextTick, ref } from 'vue'
+import type { DeskView, Person } from '@/api/types'
+import { useToasts } from '@/composables/useToasts'
+import GridPane from '@/ui/GridPane.vue'
+import UiMenuAction from '@/ui/UiMenuAction.vue'
+import type { Desk } from './useDesk'
+
+const props = defineProps<{ view: DeskView; desk: Desk }>()
+const { show } = useToasts()
+const namesShown = useLocalStorage('lantern.desk-names', true)
+const answersShown = useLocalStorage('lantern.desk-answers', true)
+const renaming = ref<{ seat: number; name: string } | null>(null)
+const section = ref<HTMLElement>()
+
+const people = computed(() =>
+  [...props.view.people].sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true })),
+)
+const toggle = 'rounded px-0.5 underline underline-offset-2'
+
+async function startRenaming(person: Person): Promise<void> {
+  renaming.value = { seat: person.seat, name: person.name }
+  await nextTick()
+  section.value?.querySelector<HTMLInputElement>('input')?.select()
+}
+
+async function finishRenaming(): Promise<void> {
+  const change = renaming.value
+  renaming.value = null
+  const before = props.view.people.find((person) => person.seat === change?.seat)
+  if (change && before && before.name !== change.name) await props.desk.rename(change.seat, change.name)
+}
+
+async function remove(person: Person): Promise<void> {
+  if (!(await props.desk.remove(person.seat))) return
+  show(`${person.name} is out of the session.`, {
+    label: 'Undo',
+    run: () => void props.desk.restore(person.seat),
+  })
+}
+</script>
+
+<template>
+  <section ref="section" aria-label="People" class="min-h-0 overflow-auto bg-sheet px-4 py-4">
+    <div class="mb-2 flex flex-wrap items-baseline justify-between gap-2">
+      <h2 class="text-lg">People</h2>
+      <p v-if="people.length" class="text-sm text-slate">
+        names
+        <button type="button" :class="toggle" :aria-pressed="namesShown" @click="namesShown = !namesShown">
+          {{ namesShown ? 'shown' : 'hidden' }}
+        </button>
+        · answers
+        <button
+          type="button"
+          :class="toggle"
+          :aria-pressed="answersShown"
+          @click="answersShown = !answersShown"
+        >
+          {{ answersShown ? 'shown' : 'hidden' }}
+        </button>
+      </p>
+    </div>
+    <p v-if="!people.length" class="text-slate">Nobody has joined yet.</p>
+    <table v-else class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]">
+      <thead>
+        <tr class="text-sm text-slate">
+          <th scope="col" class="py-1.5 text-left font-normal">Name</th>
+          <th v-for="column in view.columns" :key="column" scope="col" class="min-w-8 font-bold">
+            {{ column }}
+          </th>
+          <th scope="col" class="pl-2 text-right font-normal">Points</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="person in people" :key="person.seat" class="border-b border-rule">
+          <th scope="row" class="max-w-44 border-t border-rule py-0 text-left font-normal">
+            <input
+              v-if="renaming?.seat === person.seat"
+              v-model="renaming.name"
+              class="w-full rounded border border-edge px-1"
+              maxlength="40"
+              aria-label="Name"
+              @keydown.enter="finishRenaming"
+              @keydown.esc="renaming = null"
+              @blur="finishRenaming"
+            />
+            <Menu v-else as="div" class="relative">
+              <MenuButton
+                class="block w-full truncate rounded py-1 text-left"
+                :class="!person.here && 'text-slate italic'"
+              >
+                {{ namesShown ? person.name : `Seat ${person.seat}` }}
+                <span v-if="!person.here" class="text-xs">(away)</span>
+              </MenuButton>
+              <MenuItems
+                class="absolute left-0 z-20 min-w-36 rounded border border-slate bg-sheet py-1 focus:outline-none"
+              >
+                <UiMenuAction @act="startRenaming(person)">Rename</UiMenuAction>
+                <UiMenuAction @act="desk.liftFog(person.seat, !person.fog_lifted)">{{
+                  person.fog_lifted ? 'Pictures in fog again' : 'Pictures without fog'
+                }}</UiMenuAction>
+                <UiMenuAction danger @act="remove(person)">Remove</UiMenuAction>
+              </MenuItems>
+            </Menu>
+          </th>
+          <td v-for="(pane, index) in person.panes" :key="index" class="border-t border-rule p-0">
+            <GridPane :value="pane" :hidden="!answersShown" />
+          </td>
+          <td class="border-t border-rule pl-2 text-right tabular-nums">{{ person.points }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+/** The current item with its live result. */
+import { computed, shallowRef, watch } from 'vue'
+import { duration, percent } from '@/composables/format'
+import type { DeskView, StudentAnswer } from '@/api/types'
+import { viewsOf } from '@/questions/registry'
+import AsyncView from '@/questions/shared/AsyncView.vue'
+import MediaView from '@/questions/shared/MediaView.vue'
+import PromptText from '@/questions/shared/PromptText.vue'
+import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
+import UiButton from '@/ui/UiButton.vue'
+
+const props = defineProps<{ view: DeskView; seconds: number | null }>()
+const emit = defineEmits<{ key: [answer: StudentAnswer] }>()
+const right = shallowRef<StudentAnswer | null>(null)
+
+const shown = computed(() => props.view.shown!)
+watch(
+  () => shown.value.item.id,
+  () => (right.value = null),
+)
+const PHASES: Partial<Record<DeskView['phase'], string>> = {
+  closed: 'closed',
+  revealed: 'the right answer is shown',
+  standings: 'standings are shown',
+}
+
+const head = computed(() => {
+  const { item, number } = shown.value
+  const parts = [number ? `Question ${number}` : 'Page']
+  if (number) parts.push(viewsOf(item).sort(item))
+  if (item.weight === 2) parts.push('counts twice')
+  if (number && !item.scored) parts.push('opinion')
+  if (props.seconds !== null) parts.push(`${duration(props.seconds)} left`)
+  const writer = props.view.run.find((row) => row.id === item.id)?.by
+  if (writer) parts.push(`written by ${writer}`)
+  const phase = PHASES[props.view.phase]
+  if (phase) parts.push(phase)
+  return parts.join(' · ')
+})
+
+const curtain = computed(() => {
+  if (props.view.curtain) return 'The curtain is drawn: the class does not see the result.'
+  return props.view.phase === 'open' ? 'The class sees the result once the question is closed.' : ''
+})
+</script>
+
+<template>
+  <p class="mb-1.5 text-[15px] text-slate">{{ head }}</p>
+  <PromptText :item="shown.item" :class="shown.item.prompt_html.length > 160 ? 'text-xl' : 'text-[26px]'" />
+  <QuestionMedia
+    :shown="shown"
+    :is-open="false"
+    :now="0"
+    without-fog
+    class="mt-3 max-w-md [--picture-height:22vh]"
+    sizes="30rem"
+  />
+  <AsyncView
+    :kind="shown.item.kind"
+    part="result"
+    :item="shown.item"
+    :tally="shown.tally ?? null"
+    :answer-key="shown.key ?? null"
+    class="mt-4"
+  />
+  <details v-if="view.allowed.includes('set_key')" class="mt-4 max-w-xs" :open="view.right_share === null">
+    <summary class="cursor-pointer font-bold">Say what is right</summary>
+    <AsyncView
+      :kind="shown.item.kind"
+      part="player"
+      :item="shown.item"
+      :answer="right"
+      :disabled="false"
+      class="mt-2"
+      @update="right = $event"
+    />
+    <UiButton class="mt-2" :disabled="!right" @click="emit('key', right!)">This is right</UiButton>
+  </details>
+  <template v-if="shown.number">
+    <dl class="mt-5 flex gap-8">
+      <div class="flex flex-col-reverse">
+        <dt class="text-sm text-slate">answered</dt>
+        <dd class="figure text-2xl">{{ view.answered }} / {{ view.people.length }}</dd>
+      </div>
+      <div v-if="view.right_share !== null" class="flex flex-col-reverse">
+        <dt class="text-sm text-slate">right so far</dt>
+        <dd class="figure text-2xl">{{ percent(view.right_share) }}</dd>
+      </div>
+      <div v-if="view.median_took !== null" class="flex flex-col-reverse">
+        <dt class="text-sm text-slate">middle time</dt>
+        <dd class="figure text-2xl">{{ Math.round(view.median_took / 1000) }} s</dd>
+      </div>
+    </dl>
+    <p v-if="curtain" class="mt-3 text-[15px] text-slate">{{ curtain }}</p>
+  </template>
+  <div
+    v-if="shown.explanation_html || shown.explanation_media"
+    class="mt-5 flex gap-3 border-l-4 border-lamp pl-3"
+  >
+    <b>Why</b>
+    <div>
+      <div class="prose" dir="auto" v-html="shown.explanation_html" />
+      <MediaView v-if="shown.explanation_media" :media="shown.explanation_media" />
+    </div>
+  </div>
+</template>

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { percent } from '@/composables/format'
+import type { DeskView } from '@/api/types'
+
+defineProps<{ view: DeskView }>()
+const emit = defineEmits<{ go: [item: string] }>()
+
+type Row = DeskView['run'][number]
+
+function state(row: Row): string {
+  if (row.status === 'open') return 'open'
+  if (row.share !== null) return percent(row.share)
+  if (row.number === null) return 'page'
+  return row.status === 'shown' ? 'asked' : ''
+}
+</script>
+
+<template>
+  <nav aria-label="Run order" @mousedown.prevent class="min-h-0 overflow-y-auto px-3 py-4">
+    <ol class="space-y-0.5">
+      <li v-for="row in view.run" :key="row.id">
+        <button
+          type="button"
+          class="flex w-full items-start gap-3 rounded px-2 py-2 text-left text-[15px] leading-snug disabled:opacity-100"
+          :class="
+            ['open', 'current'].includes(row.status) ? 'bg-hull text-foam' : 'hover:enabled:bg-tide-wash'
+          "
+          :aria-current="['open', 'current'].includes(row.status) || undefined"
+          :disabled="view.phase === 'ended'"
+          @click="emit('go', row.id)"
+        >
+          <span class="w-4 shrink-0 font-bold">{{ row.number ?? '–' }}</span>
+          <span class="line-clamp-2 grow wrap-anywhere">{{ row.title || 'Untitled' }}</span>
+          <span
+            class="shrink-0 text-sm"
+            :class="['open', 'current'].includes(row.status) ? 'text-beam' : 'text-slate'"
+            >{{ state(row) }}</span
+          >
+        </button>
+      </li>
+    </ol>
+  </nav>
+</template>

@@ -1,0 +1,1 @@
+export { default as DeskPage } from './DeskPage.vue'

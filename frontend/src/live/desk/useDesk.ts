@@ -1,0 +1,65 @@
+/** The desk's line to its session, and its commands. */
+import { computed, ref } from 'vue'
+import { csrfToken } from '@/api/http'
+import { newId } from '@/api/ids'
+import { openLine } from '@/api/live'
+import { sentenceOf } from '@/api/refusal'
+import type { StudentAnswer, DeskCommand, DeskMessage, DeskView } from '@/api/types'
+import { useTimeLeft } from '@/composables/useTimeLeft'
+import { useToasts } from '@/composables/useToasts'
+
+export function useDesk(sessionId: number) {
+  const { show } = useToasts()
+  const line = openLine<DeskMessage>({
+    socket: `/live/desk/${sessionId}`,
+    poll: `/api/live/sessions/${sessionId}/desk`,
+    commands: `/api/live/sessions/${sessionId}/commands`,
+    headers: () => ({ 'X-CSRFToken': csrfToken() }),
+  })
+  const view = computed<DeskView | null>(() => line.message.value?.view ?? null)
+  const time = useTimeLeft(() => view.value?.shown, line.offset)
+  /** Commands on their way: the large button waits for its own. */
+  const pending = ref(0)
+
+  async function command(what: DeskCommand): Promise<boolean> {
+    pending.value += 1
+    try {
+      await line.send({ id: newId(), command: what } as { id: string })
+      return true
+    } catch (error) {
+      show(sentenceOf(error))
+      return false
+    } finally {
+      pending.value -= 1
+    }
+  }
+
+  const step = (): number => view.value?.step ?? 0
+  const can = (name: DeskCommand['do']): boolean => view.value?.allowed.includes(name!) ?? false
+
+  return {
+    view,
+    time,
+    status: line.status,
+    gone: line.gone,
+    pending,
+    can,
+    command,
+    advance: () => command({ do: 'advance', step: step() }),
+    goTo: (item: string) => command({ do: 'go_to', step: step(), item }),
+    close: () => command({ do: 'close', step: step() }),
+    reopen: () => command({ do: 'reopen', step: step() }),
+    reveal: () => command({ do: 'reveal', step: step() }),
+    standings: () => command({ do: 'show_standings', step: step() }),
+    addTime: (seconds: number) => command({ do: 'add_time', seconds }),
+    toggleCurtain: () => command({ do: 'set_curtain', drawn: !view.value?.curtain }),
+    rename: (seat: number, name: string) => command({ do: 'rename', seat, name }),
+    remove: (seat: number) => command({ do: 'remove', seat }),
+    restore: (seat: number) => command({ do: 'restore', seat }),
+    liftFog: (seat: number, lifted: boolean) => command({ do: 'lift_fog', seat, lifted }),
+    setKey: (item: string, answer: StudentAnswer) => command({ do: 'set_key', item, answer }),
+    end: () => command({ do: 'end' }),
+  }
+}
+
+export type Desk = ReturnType<typeof useDesk>

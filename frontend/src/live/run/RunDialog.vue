@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, data } from '@/api/http'
+import { sentenceOf } from '@/api/refusal'
+import type { Settings } from '@/api/types'
+import UiButton from '@/ui/UiButton.vue'
+import UiDialog from '@/ui/UiDialog.vue'
+import UiSwitch from '@/ui/UiSwitch.vue'
+
+const props = defineProps<{ set: number; title: string }>()
+const emit = defineEmits<{ close: [] }>()
+const router = useRouter()
+
+/** What was chosen last time, on this device. */
+const settings = useLocalStorage<Settings>(
+  'lantern.run-settings',
+  {
+    ask_names: true,
+    mix_options: false,
+    show_standings: true,
+    early_bonus: false,
+    close_when_all_answered: true,
+  },
+  { mergeDefaults: true },
+)
+const busy = ref(false)
+const error = ref('')
+
+async function start(): Promise<void> {
+  busy.value = true
+  error.value = ''
+  try {
+    const body = { set: props.set, settings: settings.value }
+    const session = await data(api.POST('/api/live/sessions', { body }))
+    await router.push(`/desk/${session.id}`)
+  } catch (failure) {
+    error.value = sentenceOf(failure)
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <UiDialog open :title="`Run “${title || 'Untitled set'}”`" @close="emit('close')">
+    <p class="text-slate">You lead: everyone sees the same question, and you decide when it goes on.</p>
+    <div class="my-3 divide-y divide-rule border-y border-rule">
+      <UiSwitch
+        v-model="settings.ask_names"
+        label="Ask for a name"
+        hint="Without it everyone is a guest with a number."
+      />
+      <UiSwitch
+        v-model="settings.mix_options"
+        label="Mix the options"
+        hint="In one new order, the same on every device, so that letters still agree."
+      />
+      <UiSwitch
+        v-model="settings.show_standings"
+        label="Show standings"
+        hint="Points and places after each scored question."
+      />
+      <UiSwitch
+        v-model="settings.early_bonus"
+        label="A little more for early answers"
+        hint="At most 20 points on top of 100."
+      />
+      <UiSwitch
+        v-model="settings.close_when_all_answered"
+        label="Go on when all have answered"
+        hint="The question closes at once, whatever time is left."
+      />
+    </div>
+    <p v-if="error" role="alert" class="mb-3 text-wrong">{{ error }}</p>
+    <div class="flex gap-3">
+      <UiButton look="main" size="large" :disabled="busy" @click="start">{{
+        busy ? 'Opening the doors…' : 'Open the doors'
+      }}</UiButton>
+      <UiButton size="large" @click="emit('close')">Not now</UiButton>
+    </div>
+  </UiDialog>
+</template>

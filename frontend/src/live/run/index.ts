@@ -1,0 +1,1 @@
+export { default as RunDialog } from './RunDialog.vue'

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+/** The big screen: what the whole room looks at. */
+import { useEventListener, useLocalStorage, useTitle } from '@vueuse/core'
+import { computed, onMounted, ref } from 'vue'
+import { api, data } from '@/api/http'
+import { openLine } from '@/api/live'
+import type { ScreenMessage, SessionInfo } from '@/api/types'
+import { useTimeLeft } from '@/composables/useTimeLeft'
+import LanternClock from '@/ui/LanternClock.vue'
+import ScreenFoot from './ScreenFoot.vue'
+import ScreenLobby from './ScreenLobby.vue'
+import ScreenQuestion from './ScreenQuestion.vue'
+import ScreenStandings from './ScreenStandings.vue'
+
+const props = defineProps<{ session: number }>()
+const line = openLine<ScreenMessage>({
+  socket: `/live/screen/${props.session}`,
+  poll: `/api/live/sessions/${props.session}/screen`,
+})
+const view = computed(() => line.message.value?.view ?? null)
+const time = useTimeLeft(() => view.value?.shown, line.offset)
+const info = ref<SessionInfo | null>(null)
+const room = useLocalStorage<'night' | 'day'>('lantern.screen-room', 'night')
+
+useTitle(computed(() => `${view.value?.title ?? 'Big screen'} · Tall Lantern`))
+
+const isAsked = computed(() => !!view.value?.shown?.number)
+const lit = computed(() => view.value?.phase === 'open' || view.value?.phase === 'lobby')
+const count = computed(() => {
+  if (!view.value) return ''
+  return isAsked.value ? `${view.value.answered}/${view.value.people}` : String(view.value.people)
+})
+
+function fullScreen(): void {
+  if (document.fullscreenElement) void document.exitFullscreen()
+  else void document.documentElement.requestFullscreen()
+}
+
+useEventListener(document, 'keydown', (event: KeyboardEvent) => {
+  if (event.key.toLowerCase() === 'f' && !event.ctrlKey && !event.metaKey) fullScreen()
+})
+
+onMounted(async () => {
+  const params = { path: { session_id: props.session } }
+  info.value = await data(api.GET('/api/live/sessions/{session_id}', { params })).catch(() => null)
+})
+</script>
+
+<template>
+  <main
+    :class="room"
+    class="group grid min-h-screen grid-cols-[clamp(5rem,11.7vw,14rem)_1fr] bg-ground text-[clamp(18px,2.1vw,44px)] text-front"
+  >
+    <div class="sticky top-0 flex h-screen items-center justify-center border-r border-line py-[4vh]">
+      <LanternClock :share="time.share.value" :lit="lit" :count="count" class="h-[90vh] max-w-full" />
+    </div>
+    <div class="grid h-screen grid-rows-[minmax(0,1fr)_auto] px-[3.75vw] pt-[4.5vh] pb-[3vh]">
+      <p v-if="line.gone.value" role="alert">{{ line.gone.value.sentence }}</p>
+      <p v-else-if="!view" role="status" class="text-soft">Connecting…</p>
+      <ScreenLobby v-else-if="view.phase === 'lobby'" :view="view" :info="info" :session="session" />
+      <ScreenStandings v-else-if="view.phase === 'standings' || view.phase === 'ended'" :view="view" />
+      <ScreenQuestion v-else :view="view" :now="time.now.value" />
+      <ScreenFoot
+        v-if="view"
+        :view="view"
+        :info="info"
+        :room="room"
+        :offline="line.status.value === 'offline'"
+        @room="room = room === 'night' ? 'day' : 'night'"
+        @full="fullScreen"
+      />
+    </div>
+  </main>
+</template>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { ScreenView } from '@/api/types'
+import { useFit } from '@/composables/useFit'
+import { viewsOf } from '@/questions/registry'
+import AsyncView from '@/questions/shared/AsyncView.vue'
+import MediaView from '@/questions/shared/MediaView.vue'
+import PromptText from '@/questions/shared/PromptText.vue'
+import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
+
+const props = defineProps<{ view: ScreenView; now: number }>()
+const shown = computed(() => props.view.shown!)
+const frame = ref<HTMLElement>()
+const scale = useFit(frame, () => [shown.value.item.id, props.view.phase, !!shown.value.tally])
+
+const head = computed(() => {
+  const { item, number } = shown.value
+  if (!number) return ''
+  const parts = [`Question ${number} of ${props.view.questions}`, viewsOf(item).sort(item)]
+  if (item.weight === 2) parts.push('counts twice')
+  if (props.view.phase === 'closed') parts.push('closed')
+  return parts.join(' · ')
+})
+
+/** Media stand beside the result, unless the kind's own view shows the picture. */
+const hasMedia = computed(() => {
+  const { picture, sound, video } = shown.value.item
+  return !!sound || !!video || (!!picture && !viewsOf(shown.value.item).showsPicture)
+})
+
+const words = computed(() =>
+  viewsOf(shown.value.item).inWords(shown.value.item, shown.value.tally ?? null, shown.value.key ?? null),
+)
+</script>
+
+<template>
+  <div
+    ref="frame"
+    class="overflow-y-auto pr-1"
+    :style="{ fontSize: `max(18px, ${scale}em)`, '--least': '18px' }"
+    tabindex="0"
+    role="region"
+    aria-label="The question"
+  >
+    <p v-if="head" class="mb-[0.45em] text-[max(18px,0.7em)] text-soft">{{ head }}</p>
+    <PromptText :item="shown.item" class="text-[1.62em]" />
+    <div
+      class="mt-[1em] grid items-start gap-[1em]"
+      :class="hasMedia && 'grid-cols-[minmax(0,1fr)_minmax(0,40%)]'"
+    >
+      <AsyncView
+        :kind="shown.item.kind"
+        part="result"
+        :item="shown.item"
+        :tally="shown.tally ?? null"
+        :answer-key="shown.key ?? null"
+      />
+      <QuestionMedia
+        v-if="hasMedia"
+        :shown="shown"
+        :is-open="view.phase === 'open'"
+        :now="now"
+        class="[--picture-height:46vh]"
+        sizes="35vw"
+      />
+    </div>
+    <div
+      v-if="shown.explanation_html || shown.explanation_media"
+      class="mt-[0.9em] flex gap-[0.8em] border-l-4 border-light-bar pl-[0.7em] text-[max(18px,0.8em)]"
+    >
+      <b>Why</b>
+      <div>
+        <div class="prose" dir="auto" v-html="shown.explanation_html" />
+        <MediaView v-if="shown.explanation_media" :media="shown.explanation_media" />
+      </div>
+    </div>
+    <p class="sr-only" role="status">{{ words }}</p>
+  </div>
+</template>

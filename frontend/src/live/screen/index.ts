@@ -1,0 +1,1 @@
+export { default as ScreenApp } from './ScreenApp.vue'

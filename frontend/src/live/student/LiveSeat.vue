@@ -1,0 +1,14 @@
+<script setup lang="ts">
+/** A seat in a running session. */
+import type { Joined } from '@/api/types'
+import SeatView from './SeatView.vue'
+import { useSeat } from './useSeat'
+
+const props = defineProps<{ seat: Joined }>()
+const emit = defineEmits<{ leave: [why?: string] }>()
+const link = useSeat(props.seat)
+</script>
+
+<template>
+  <SeatView :link="link" :name="seat.name" @leave="emit('leave', $event)" />
+</template>

@@ -1,0 +1,162 @@
+<script setup lang="ts">
+/** What a student sees once in: always the present view of the session. */
+import { computed, ref, watch } from 'vue'
+import type { StudentAnswer } from '@/api/types'
+import { registry } from '@/questions/registry'
+import AsyncView from '@/questions/shared/AsyncView.vue'
+import MediaView from '@/questions/shared/MediaView.vue'
+import PromptText from '@/questions/shared/PromptText.vue'
+import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
+import EndView from './EndView.vue'
+import OutcomeHead from './OutcomeHead.vue'
+import PhoneFrame from './PhoneFrame.vue'
+import PlaceView from './PlaceView.vue'
+import { mainButton } from './recipes'
+import { announcement } from './announce'
+import type { SeatLink } from './useSeat'
+
+const props = defineProps<{ link: SeatLink; name: string }>()
+const emit = defineEmits<{ leave: [why?: string] }>()
+const { view, mine, time, status, gone, answer, state, refusal, send } = props.link
+const chosen = ref<StudentAnswer | null>(null)
+
+const phase = computed(() => view.value?.phase)
+const shown = computed(() => view.value?.shown ?? null)
+const isOpen = computed(() => phase.value === 'open')
+const isOver = computed(() => phase.value === 'closed' || phase.value === 'revealed')
+const mayAnswer = computed(() => isOpen.value && state.value === 'none' && time.seconds.value !== 0)
+const sendLabel = computed(() => {
+  const item = shown.value?.item
+  return item ? registry[item.kind].sendLabel(item, chosen.value) : ''
+})
+const count = computed(() => (shown.value?.number ? `${shown.value.number} of ${view.value!.questions}` : ''))
+const detail = computed(() => {
+  const item = shown.value?.item
+  if (!item || !shown.value?.number) return ''
+  const seconds = isOpen.value && time.seconds.value !== null ? `${time.seconds.value} s` : ''
+  const weight = item.weight === 2 ? 'counts twice' : ''
+  return [registry[item.kind].sort(item), weight, seconds].filter(Boolean).join(' · ')
+})
+const share = computed(() => (isOpen.value && time.seconds.value !== null ? time.share.value : null))
+const spoken = announcement(view, state, time.seconds)
+
+watch(
+  () => shown.value?.item.id,
+  () => {
+    chosen.value = null
+    scrollTo(0, 0)
+  },
+)
+watch(gone, (why) => why && emit('leave', why.sentence))
+watch(
+  () => mine.value?.removed,
+  (removed) =>
+    removed && emit('leave', 'The teacher has taken this name out of the session. You can join again.'),
+)
+
+function sendChosen(): void {
+  if (shown.value && chosen.value) send(shown.value.item.id, chosen.value)
+}
+</script>
+
+<template>
+  <PhoneFrame :left="mine?.name ?? name" :right="count" :share="share">
+    <p
+      v-if="status !== 'online' && view"
+      role="status"
+      class="mb-4 rounded border border-lamp-ink bg-lamp-wash px-3 py-2 text-lamp-ink"
+    >
+      No connection just now.
+      {{
+        state === 'sending'
+          ? 'Your answer is kept and sent when it is back.'
+          : 'You will be back by yourself.'
+      }}
+    </p>
+    <p class="sr-only" role="status" aria-live="polite">{{ spoken }}</p>
+
+    <p v-if="!view" class="pt-10 text-lg text-slate" role="status">
+      {{ status === 'offline' ? 'There is no connection to the server. Trying again…' : 'Going in…' }}
+    </p>
+    <div v-else-if="phase === 'lobby'" class="pt-8">
+      <h1 class="text-3xl wrap-anywhere">You are in, {{ mine?.name ?? name }}</h1>
+      <p class="mt-3 text-lg">{{ view.title }} starts when your teacher is ready. Keep this page open.</p>
+    </div>
+    <PlaceView v-else-if="phase === 'standings'" :mine="mine" />
+    <EndView v-else-if="phase === 'ended'" :view="view" :mine="mine" />
+    <template v-else-if="shown">
+      <OutcomeHead v-if="phase === 'revealed' && shown.item.scored" :mine="mine" :item="shown.item.id" />
+      <p v-else-if="detail" class="mb-1.5 text-[15px] text-slate first-letter:uppercase">{{ detail }}</p>
+      <PromptText
+        :item="shown.item"
+        class="mb-4 text-[22px]"
+        :class="phase === 'revealed' && 'text-[18px]!'"
+      />
+      <QuestionMedia
+        :shown="shown"
+        :is-open="isOpen"
+        :now="time.now.value"
+        :without-fog="mine?.fog_lifted"
+        class="mb-4 [--picture-height:30vh]"
+      />
+      <AsyncView
+        v-if="isOver"
+        :kind="shown.item.kind"
+        part="result"
+        :item="shown.item"
+        :tally="shown.tally ?? null"
+        :answer-key="shown.key ?? null"
+        :mine="answer"
+        class="text-[17px]"
+      />
+      <AsyncView
+        v-else
+        :key="shown.item.id"
+        :kind="shown.item.kind"
+        part="player"
+        :item="shown.item"
+        :answer="answer ?? chosen"
+        :disabled="!mayAnswer"
+        @update="chosen = $event"
+      />
+      <div v-if="shown.explanation_html || shown.explanation_media" class="mt-5 text-lg">
+        <b>Why</b>
+        <div class="prose" dir="auto" v-html="shown.explanation_html" />
+        <MediaView v-if="shown.explanation_media" :media="shown.explanation_media" />
+      </div>
+    </template>
+
+    <template #foot>
+      <button
+        v-if="mayAnswer && shown"
+        type="button"
+        :class="mainButton"
+        :disabled="!chosen"
+        @click="sendChosen"
+      >
+        {{ sendLabel }}
+      </button>
+      <p v-else-if="state === 'refused' && !isOver" role="alert" class="py-2">{{ refusal?.sentence }}</p>
+      <p v-else-if="isOpen && state === 'sent'" class="py-2">
+        <b>Sent.</b> Your answer is kept. Waiting for the others.
+      </p>
+      <p v-else-if="isOpen && state === 'sending'" class="py-2">Sending…</p>
+      <p v-else-if="isOpen" class="py-2">Time is up.</p>
+      <p v-else-if="isOver && state === 'refused'" class="py-2">{{ refusal?.sentence }}</p>
+      <p v-else-if="isOver && !answer" class="py-2 text-slate">
+        You sent no answer this time. The next one will come.
+      </p>
+      <div v-else class="flex items-center justify-between gap-4 py-2 text-slate">
+        <span>{{ phase === 'ended' ? 'You can close this page.' : 'Waiting for your teacher' }}</span>
+        <button
+          v-if="phase === 'lobby' || phase === 'ended'"
+          type="button"
+          class="min-h-11 font-bold text-tide"
+          @click="emit('leave')"
+        >
+          {{ phase === 'ended' ? 'Join another' : 'Not you?' }}
+        </button>
+      </div>
+    </template>
+  </PhoneFrame>
+</template>

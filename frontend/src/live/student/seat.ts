@@ -1,0 +1,63 @@
+/**
+ * The seat this device holds: its token, and an answer that is on its way.
+ *
+ * Each tab keeps its own, so that two tabs can be two students; the newest is also kept for the
+ * browser, so that closing the phone and opening the link again leads back.
+ */
+import { newId } from '@/api/ids'
+import type { Joined, StudentAnswer } from '@/api/types'
+
+export interface Pending {
+  id: string
+  item: string
+  answer: StudentAnswer
+}
+
+const SEAT = 'lantern.seat'
+const KEY = 'lantern.join-key'
+
+function read<T>(storage: Storage, name: string): T | null {
+  try {
+    return JSON.parse(storage.getItem(name) ?? 'null') as T | null
+  } catch {
+    return null
+  }
+}
+
+function write(storage: Storage, name: string, value: unknown): void {
+  try {
+    storage.setItem(name, JSON.stringify(value))
+  } catch {
+    // Private windows may refuse: the seat then lasts as long as the page.
+  }
+}
+
+export function keptSeat(code: string): Joined | null {
+  const seat = read<Joined>(sessionStorage, SEAT) ?? read<Joined>(localStorage, SEAT)
+  return seat && (!code || seat.code === code) ? seat : null
+}
+
+export function keepSeat(seat: Joined): void {
+  write(sessionStorage, SEAT, seat)
+  write(localStorage, SEAT, seat)
+}
+
+export function forgetSeat(): void {
+  const here = read<Joined>(sessionStorage, SEAT)
+  if (!here || read<Joined>(localStorage, SEAT)?.token === here.token) localStorage.removeItem(SEAT)
+  sessionStorage.removeItem(SEAT)
+  sessionStorage.removeItem(KEY)
+}
+
+/** The id this tab joins with: asking twice, after a reply was lost, takes one seat. */
+export function joinKey(): string {
+  const key = read<string>(sessionStorage, KEY) ?? newId(24)
+  write(sessionStorage, KEY, key)
+  return key
+}
+
+const pendingName = (seat: Joined): string => `lantern.pending.${seat.token}`
+export const keptPending = (seat: Joined): Pending | null => read<Pending>(localStorage, pendingName(seat))
+export const keepPending = (seat: Joined, pending: Pending): void =>
+  write(localStorage, pendingName(seat), pending)
+export const forgetPending = (seat: Joined): void => localStorage.removeItem(pendingName(seat))

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+/** Everything that is stored, where it is used, and clearing what is not. */
+import { computed } from 'vue'
+import { sentenceOf } from '@/api/refusal'
+import { counted, dateOf } from '@/composables/format'
+import { useToasts } from '@/composables/useToasts'
+import { pictureUrl } from '@/questions/shared/pictures'
+import EmptyNote from '@/ui/EmptyNote.vue'
+import UiButton from '@/ui/UiButton.vue'
+import { useShelf } from './useShelf'
+
+const { shelf, error, clear } = useShelf()
+const { show } = useToasts()
+
+const unused = computed(
+  () => shelf.value?.filter((row) => !row.used_in.length && !row.in_results).length ?? 0,
+)
+const total = computed(() => shelf.value?.reduce((sum, row) => sum + row.bytes, 0) ?? 0)
+const size = (bytes: number): string =>
+  bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`
+
+async function clearUnused(): Promise<void> {
+  try {
+    show(`${counted(await clear(), 'file')} taken away for good.`)
+  } catch (failure) {
+    show(sentenceOf(failure))
+  }
+}
+</script>
+
+<template>
+  <div class="mx-auto max-w-6xl px-6 py-7">
+    <div class="mb-5 flex flex-wrap items-center gap-4">
+      <h1 class="text-3xl">Media shelf</h1>
+      <span v-if="shelf" class="pt-1.5 text-slate"
+        >{{ counted(shelf.length, 'file') }}, {{ size(total) }}</span
+      >
+      <UiButton class="ml-auto" :disabled="!unused" @click="clearUnused">
+        {{ unused ? `Clear ${counted(unused, 'unused file')}` : 'Nothing to clear' }}
+      </UiButton>
+    </div>
+    <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
+    <p v-else-if="!shelf" class="text-slate">Fetching the shelf…</p>
+    <EmptyNote v-else-if="!shelf.length" title="Nothing is stored yet">
+      Pictures, sounds and videos that you put on questions are kept here.
+    </EmptyNote>
+    <table v-else class="w-full border-collapse">
+      <thead>
+        <tr class="border-b border-rule text-left text-sm text-slate">
+          <th class="px-4 py-2 font-normal"><span class="sr-only">Picture</span></th>
+          <th class="px-3 py-2 font-normal">Name</th>
+          <th class="px-3 py-2 font-normal">Used in</th>
+          <th class="hidden px-3 py-2 font-normal sm:table-cell">Size</th>
+          <th class="hidden px-3 py-2 font-normal sm:table-cell">Stored</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in shelf" :key="row.id" class="border-b border-rule bg-sheet">
+          <td class="px-4 py-2">
+            <img
+              v-if="row.type === 'picture'"
+              :src="pictureUrl({ media: row.id }, 480)"
+              alt=""
+              class="h-12 w-16 object-contain"
+              loading="lazy"
+            />
+            <span v-else class="text-sm text-slate">{{ row.type }}</span>
+          </td>
+          <td class="px-3 py-2 wrap-anywhere">
+            {{ row.name || row.type
+            }}<span v-if="row.credit" class="block text-sm text-slate">{{ row.credit }}</span>
+          </td>
+          <td class="px-3 py-2" :class="!row.used_in.length && 'text-slate'">
+            {{ row.used_in.join(', ') || (row.in_results ? 'past sessions only' : 'nothing') }}
+          </td>
+          <td class="hidden px-3 py-2 whitespace-nowrap sm:table-cell">{{ size(row.bytes) }}</td>
+          <td class="hidden px-3 py-2 whitespace-nowrap text-slate sm:table-cell">
+            {{ dateOf(row.created_at) }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>

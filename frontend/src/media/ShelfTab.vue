@@ -1,0 +1,43 @@
+<script setup lang="ts">
+/** What this teacher stored before, to use again. */
+import { computed } from 'vue'
+import type { Media, ShelfRow } from '@/api/types'
+import { pictureUrl } from '@/questions/shared/pictures'
+import { useShelf } from './useShelf'
+
+const props = defineProps<{ accepts: readonly string[] }>()
+const emit = defineEmits<{ pick: [media: Media] }>()
+const { shelf } = useShelf()
+
+const rows = computed(() => shelf.value?.filter((row) => props.accepts.includes(row.type)) ?? [])
+
+function mediaOf(row: ShelfRow): Media {
+  if (row.type === 'sound') return { type: 'sound', media: row.id, seconds: row.seconds }
+  if (row.type === 'video') return { type: 'video', media: row.id }
+  return { type: 'picture', media: row.id, width: row.width, height: row.height, credit: row.credit }
+}
+</script>
+
+<template>
+  <p v-if="!rows.length" class="text-slate">Nothing is stored yet.</p>
+  <ul v-else class="grid max-h-80 gap-1 overflow-y-auto">
+    <li v-for="row in rows" :key="row.id">
+      <button
+        type="button"
+        class="flex w-full items-center gap-3 rounded border border-rule px-2 py-1 text-left hover:border-tide"
+        @click="emit('pick', mediaOf(row))"
+      >
+        <img
+          v-if="row.type === 'picture'"
+          :src="pictureUrl({ media: row.id }, 480)"
+          alt=""
+          class="size-12 object-contain"
+        />
+        <span class="min-w-0 grow"
+          ><span class="block truncate">{{ row.name || row.type }}</span
+          ><span class="text-sm text-slate">{{ row.used_in.join(', ') || 'not used' }}</span></span
+        >
+      </button>
+    </li>
+  </ul>
+</template>

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+/** An item in short: its words, and the texts that stand in it. Knows no kind. */
+import { computed } from 'vue'
+import type { Item } from '@/api/types'
+import { registry } from '@/questions/registry'
+import { plainText } from '@/questions/shared/richtext'
+
+const props = defineProps<{ item: Item }>()
+
+/** Every text inside, in the order it is written, with a tick where it is marked as right. */
+function textsIn(value: unknown): string[] {
+  if (Array.isArray(value)) return value.flatMap((one) => (typeof one === 'string' ? [one] : textsIn(one)))
+  if (!value || typeof value !== 'object') return []
+  const { text, left, right, name } = value as Record<string, unknown>
+  if (typeof left === 'string') return [`${left} – ${String(right)}`]
+  if (typeof text === 'string') return [right === true ? `✓ ${text}` : text]
+  return typeof name === 'string' ? [name] : []
+}
+
+const COMMON = new Set(['prompt', 'tags', 'explanation'])
+const inside = computed(() =>
+  Object.entries(props.item)
+    .filter(([key]) => !COMMON.has(key))
+    .flatMap(([key, value]) => {
+      if (key === 'text' && typeof value === 'string') return [value]
+      // A number is told with its unit.
+      return key === 'value' && value !== null
+        ? [`✓ ${value} ${props.item['unit' as never] ?? ''}`]
+        : textsIn(value)
+    })
+    .map(plainText)
+    .filter(Boolean)
+    .join(' · '),
+)
+</script>
+
+<template>
+  <p class="text-sm text-slate">{{ registry[item.kind].label }}</p>
+  <p class="leading-snug font-bold wrap-anywhere" dir="auto">
+    {{ plainText(item.prompt ?? '') || '(no words yet)' }}
+  </p>
+  <p v-if="inside" class="text-[15px] wrap-anywhere" dir="auto">{{ inside }}</p>
+</template>

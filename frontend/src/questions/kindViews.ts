@@ -1,0 +1,53 @@
+/** What a kind of question brings to the front end. */
+import type { Component } from 'vue'
+import type {
+  StudentAnswer,
+  StudentAnswerOf,
+  Item,
+  ItemOf,
+  Key,
+  KeyOf,
+  Kind,
+  PublicItem,
+  PublicItemOf,
+  Tally,
+  TallyOf,
+} from '@/api/types'
+
+interface Views<I, P, A, T, K> {
+  /** The kind's name as a teacher reads it. */
+  label: string
+  /** What it asks for, in a few words. */
+  hint: string
+  /** Whether students answer it. */
+  isAsked: boolean
+  /** It has no right answer, ever. */
+  isOpinionOnly?: boolean
+  /** Its own views show the question's picture: nobody else has to. */
+  showsPicture?: boolean
+  /** An empty item of this kind. */
+  blank: (id: string) => I
+  /** Props: item. Emits: update (the changed item). Focusable lines carry `data-line`. */
+  editor: () => Promise<Component>
+  /** Settings of this kind alone, as chips. Props: item. Emits: update. */
+  chips?: () => Promise<Component>
+  /** Props: item, answer, disabled. Emits: update (the answer, or null while it is incomplete). */
+  player: () => Promise<Component>
+  /** Props: item, tally, answerKey, mine. */
+  result: () => Promise<Component>
+  /** What sort of question it is, as "choose one". */
+  sort: (item: P | I) => string
+  /** The words on the button that sends, as "Send B". */
+  sendLabel: (item: P, answer: A | null) => string
+  /** The result in words, for screen readers. */
+  inWords: (item: P, tally: T | null, key: K | null) => string
+}
+
+export type KindViews = Views<Item, PublicItem, StudentAnswer, Tally, Key>
+
+/** One kind's views, written with that kind's own types and used through the general ones. */
+export function defineKind<N extends Kind>(
+  views: Views<ItemOf<N>, PublicItemOf<N>, StudentAnswerOf<N>, TallyOf<N>, KeyOf<N>>,
+): KindViews {
+  return views as unknown as KindViews
+}

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+/** Form and marking of a choice. */
+import { computed } from 'vue'
+import { newId } from '@/api/ids'
+import type { ItemOf } from '@/api/types'
+import ChipMenu from '@/questions/shared/ChipMenu.vue'
+
+type Choice = ItemOf<'choice'>
+const props = defineProps<{ item: Choice }>()
+const emit = defineEmits<{ update: [item: Choice] }>()
+
+const FORMS = [
+  { value: 'one', label: 'One is right' },
+  { value: 'several', label: 'Several are right' },
+  { value: 'true_false', label: 'True or false' },
+] as const
+const MARKINGS = [
+  { value: 'all_or_nothing', label: 'All or nothing' },
+  { value: 'right_minus_wrong', label: 'Right minus wrong' },
+] as const
+
+const form = computed(() => props.item.form ?? 'one')
+const formLabel = computed(() => {
+  if (props.item.scored) return FORMS.find((one) => one.value === form.value)!.label
+  return { one: 'Choose one', several: 'Choose any', true_false: 'True or false' }[form.value]
+})
+
+/** Turning into true/false keeps which of the first two was right, and what cannot be kept is undoable. */
+function setForm(next: NonNullable<Choice['form']>): void {
+  let options = props.item.options ?? []
+  if (next === 'true_false') {
+    const firstRight = options[1]?.right ? 1 : 0
+    const anyRight = options.some((option) => option.right)
+    options = ['True', 'False'].map((text, index) => ({
+      id: options[index]?.id ?? newId(8),
+      text,
+      right: anyRight && index === firstRight,
+    }))
+  } else if (next === 'one') {
+    const first = options.findIndex((option) => option.right)
+    options = options.map((option, index) => ({ ...option, right: index === first }))
+  }
+  emit('update', { ...props.item, form: next, options })
+}
+</script>
+
+<template>
+  <ChipMenu
+    label="Form"
+    :choices="FORMS"
+    :value="form"
+    :text="formLabel"
+    @choose="setForm($event as NonNullable<Choice['form']>)"
+  />
+  <ChipMenu
+    v-if="form === 'several' && item.scored"
+    label="Marking"
+    :choices="MARKINGS"
+    :value="item.marking ?? 'all_or_nothing'"
+    @choose="emit('update', { ...item, marking: $event as Choice['marking'] })"
+  />
+</template>

@@ -1,0 +1,50 @@
+import { newId } from '@/api/ids'
+import type { ItemOf, KeyOf, PublicItemOf, TallyOf } from '@/api/types'
+import { defineKind } from '../../kindViews'
+import { lettersOf } from './letters'
+
+const SORTS = { one: 'choose one', several: 'choose all that are right', true_false: 'true or false' }
+
+function sort(item: PublicItemOf<'choice'> | ItemOf<'choice'>): string {
+  if ('several' in item) return item.several ? SORTS.several : SORTS.one
+  return SORTS[item.form ?? 'one']
+}
+
+function inWords(
+  item: PublicItemOf<'choice'>,
+  tally: TallyOf<'choice'> | null,
+  key: KeyOf<'choice'> | null,
+): string {
+  if (!tally && !key) return ''
+  const lines = item.options.map((option) => {
+    const count = tally?.counts.find((row) => row.id === option.id)?.count
+    const right = key?.right.includes(option.id) ? ', right' : ''
+    return `${option.letter}${count === undefined ? '' : `: ${count}`}${right}`
+  })
+  return lines.join('; ')
+}
+
+export const choice = defineKind<'choice'>({
+  label: 'Choice',
+  hint: 'one or several options are right',
+  isAsked: true,
+  blank: (id) => ({
+    id,
+    kind: 'choice',
+    prompt: '',
+    explanation: '',
+    time_limit: 30,
+    weight: 1,
+    scored: true,
+    form: 'one',
+    marking: 'all_or_nothing',
+    options: [0, 1].map(() => ({ id: newId(8), text: '', right: false })),
+  }),
+  editor: async () => (await import('./Editor.vue')).default,
+  chips: async () => (await import('./Chips.vue')).default,
+  player: async () => (await import('./Player.vue')).default,
+  result: async () => (await import('./Result.vue')).default,
+  sort,
+  sendLabel: (item, answer) => (answer ? `Send ${lettersOf(item, answer)}` : 'Choose an answer'),
+  inWords,
+})

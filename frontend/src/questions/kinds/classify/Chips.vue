@@ -1,0 +1,15 @@
+<script setup lang="ts">
+import type { ItemOf } from '@/api/types'
+import AllOrNothingChip from '@/questions/shared/AllOrNothingChip.vue'
+
+defineProps<{ item: ItemOf<'classify'> }>()
+const emit = defineEmits<{ update: [item: ItemOf<'classify'>] }>()
+</script>
+
+<template>
+  <AllOrNothingChip
+    v-if="item.scored"
+    :value="item.all_or_nothing ?? false"
+    @choose="emit('update', { ...item, all_or_nothing: $event })"
+  />
+</template>

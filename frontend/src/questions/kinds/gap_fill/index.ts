@@ -1,0 +1,40 @@
+import { defineKind } from '../../kindViews'
+
+export const gap_fill = defineKind<'gap_fill'>({
+  label: 'Gap fill',
+  hint: 'words are put into the gaps of a text',
+  isAsked: true,
+  blank: (id) => ({
+    id,
+    kind: 'gap_fill',
+    prompt: '',
+    explanation: '',
+    time_limit: 90,
+    weight: 1,
+    scored: true,
+    text: '',
+    way: 'typed',
+    extra: [],
+    strictness: { capitals: false, accents: true, articles: true, punctuation: false, typos: false },
+    all_or_nothing: false,
+  }),
+  editor: async () => (await import('./Editor.vue')).default,
+  chips: async () => (await import('./Chips.vue')).default,
+  player: async () => (await import('./Player.vue')).default,
+  result: async () => (await import('./Result.vue')).default,
+  sort: () => 'fill the gaps',
+  sendLabel: (_item, answer) => {
+    if (!answer) return 'Fill the gaps'
+    return `Send ${answer.texts.filter((text) => text.trim()).length} of ${answer.texts.length}`
+  },
+  inWords: (_item, tally, key) =>
+    [
+      ...(tally?.gaps.map(
+        (words, gap) =>
+          `gap ${gap + 1}: ${words.map((word) => `${word.text} ${word.count}`).join(', ') || 'nothing'}`,
+      ) ?? []),
+      key ? `right: ${key.gaps.map((words) => words[0]).join(', ')}` : '',
+    ]
+      .filter(Boolean)
+      .join('; '),
+})

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
+import ResultStrips from '@/questions/shared/ResultStrips.vue'
+
+const ALL = ['A', 'B', 'C', 'D', 'E'] as const
+const props = defineProps<{
+  item: PublicItemOf<'letter'>
+  tally?: TallyOf<'letter'> | null
+  answerKey?: KeyOf<'letter'> | null
+  mine?: StudentAnswerOf<'letter'> | null
+}>()
+
+const rows = computed(() =>
+  ALL.slice(0, props.item.letters).map((letter) => {
+    const figure = props.tally?.counts.find((row) => row.letter === letter)?.count ?? null
+    return {
+      id: letter,
+      letter,
+      figure,
+      share: figure !== null && props.tally!.n ? figure / props.tally!.n! : 0,
+      right: props.answerKey?.right.includes(letter) ?? false,
+      mine: props.mine?.letter === letter,
+    }
+  }),
+)
+</script>
+
+<template>
+  <ResultStrips :rows="rows" />
+</template>

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+/** Pairs, left and right beside each other; and right sides that belong to nobody. */
+import { nextTick, ref } from 'vue'
+import { newId } from '@/api/ids'
+import type { ItemOf } from '@/api/types'
+import LineList from '@/questions/shared/LineList.vue'
+import RichField from '@/questions/shared/RichField.vue'
+
+type Match = ItemOf<'match'>
+type Pair = NonNullable<Match['pairs']>[number]
+const MOST = 12
+
+const props = defineProps<{ item: Match }>()
+const emit = defineEmits<{ update: [item: Match] }>()
+const list = ref<HTMLElement>()
+
+const set = (change: Partial<Match>): void => emit('update', { ...props.item, ...change })
+const pairs = (): Pair[] => props.item.pairs ?? []
+
+function write(index: number, change: Partial<Pair>): void {
+  set({ pairs: pairs().map((pair, at) => (at === index ? { ...pair, ...change } : pair)) })
+}
+
+function focus(field: number): void {
+  list.value?.querySelectorAll('textarea')[field]?.focus()
+}
+
+async function add(): Promise<void> {
+  if (pairs().length >= MOST) return
+  set({ pairs: [...pairs(), { id: newId(8), left: '', partner_id: newId(8), right: '' }] })
+  await nextTick()
+  focus((pairs().length - 1) * 2)
+}
+
+function onEnter(field: number): void {
+  if (field + 1 < pairs().length * 2) focus(field + 1)
+  else if (pairs().at(-1)?.left) void add()
+}
+
+async function remove(index: number): Promise<void> {
+  set({ pairs: pairs().filter((_, at) => at !== index) })
+  await nextTick()
+  focus(Math.max(0, index - 1) * 2)
+}
+</script>
+
+<template>
+  <div>
+    <ul ref="list" class="space-y-0.5">
+      <li v-for="(pair, index) in item.pairs" :key="pair.id" class="group flex items-start gap-2">
+        <RichField
+          :model-value="pair.left ?? ''"
+          class="min-w-0 flex-1"
+          data-line
+          :label="`Left ${index + 1}`"
+          :placeholder="`Left ${index + 1}`"
+          @update:model-value="write(index, { left: $event })"
+          @enter="onEnter(index * 2)"
+        />
+        <span class="pt-1 text-slate" aria-hidden="true">–</span>
+        <RichField
+          :model-value="pair.right ?? ''"
+          class="min-w-0 flex-1"
+          data-line
+          :label="`Right ${index + 1}`"
+          :placeholder="`Right ${index + 1}`"
+          @update:model-value="write(index, { right: $event })"
+          @enter="onEnter(index * 2 + 1)"
+        />
+        <button
+          v-if="pairs().length > 2"
+          type="button"
+          class="mt-1 size-7 rounded text-slate opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 hover:text-wrong focus-visible:opacity-100"
+          :aria-label="`Remove pair ${index + 1}`"
+          @click="remove(index)"
+        >
+          ✕
+        </button>
+      </li>
+    </ul>
+    <button
+      v-if="pairs().length < MOST"
+      type="button"
+      class="mt-1 ml-2 hidden text-[15px] font-bold text-tide group-focus-within/block:inline-block group-hover/block:inline-block"
+      @click="add"
+    >
+      + Pair
+    </button>
+    <div :class="!item.extra?.length && 'hidden group-focus-within/block:block group-hover/block:block'">
+      <p v-if="item.extra?.length" class="mt-2 pl-1.5 text-[15px] text-slate">
+        On the right, with no partner
+      </p>
+      <LineList
+        :lines="item.extra ?? []"
+        label="Extra line"
+        :fewest="0"
+        :most="12"
+        :blank="() => ({ id: newId(8), text: '' })"
+        @update="set({ extra: $event })"
+      />
+    </div>
+  </div>
+</template>

@@ -1,0 +1,26 @@
+<script setup lang="ts">
+/** What counts as right. */
+import type { ItemOf } from '@/api/types'
+import ChipMenu from '@/questions/shared/ChipMenu.vue'
+
+type Numeric = ItemOf<'numeric_entry'>
+defineProps<{ item: Numeric }>()
+const emit = defineEmits<{ update: [item: Numeric] }>()
+
+const WAYS = [
+  { value: 'exact', label: 'Exactly this number' },
+  { value: 'absolute', label: 'A little more or less' },
+  { value: 'percent', label: 'Some percent more or less' },
+  { value: 'range', label: 'A range' },
+] as const
+</script>
+
+<template>
+  <ChipMenu
+    v-if="item.scored"
+    label="Accepted"
+    :choices="WAYS"
+    :value="item.accepts ?? 'exact'"
+    @choose="emit('update', { ...item, accepts: $event as Numeric['accepts'] })"
+  />
+</template>

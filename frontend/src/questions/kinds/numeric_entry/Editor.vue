@@ -1,0 +1,45 @@
+<script setup lang="ts">
+/** The accepted number, or the ends of the accepted range, and the unit. */
+import type { ItemOf } from '@/api/types'
+import NumberField from '@/questions/shared/NumberField.vue'
+
+type Numeric = ItemOf<'numeric_entry'>
+const props = defineProps<{ item: Numeric }>()
+const emit = defineEmits<{ update: [item: Numeric] }>()
+
+const set = (change: Partial<Numeric>): void => emit('update', { ...props.item, ...change })
+const setTolerance = (value: number | null): void => set({ tolerance: Math.abs(value ?? 0) })
+</script>
+
+<template>
+  <div class="flex flex-wrap items-center gap-2 pt-1 pl-1.5" data-line>
+    <template v-if="item.scored && item.accepts === 'range'">
+      <label
+        >From <NumberField :model-value="item.low ?? null" @update:model-value="set({ low: $event })"
+      /></label>
+      <label
+        >to <NumberField :model-value="item.high ?? null" @update:model-value="set({ high: $event })"
+      /></label>
+    </template>
+    <template v-else-if="item.scored">
+      <label
+        >Right: <NumberField :model-value="item.value ?? null" @update:model-value="set({ value: $event })"
+      /></label>
+      <label v-if="item.accepts !== 'exact'"
+        >± <span class="sr-only">tolerance</span
+        ><NumberField :model-value="item.tolerance ?? 0" @update:model-value="setTolerance" />
+        {{ item.accepts === 'percent' ? '%' : '' }}</label
+      >
+    </template>
+    <label
+      >Unit
+      <input
+        type="text"
+        maxlength="20"
+        placeholder="none"
+        class="w-28 rounded border border-edge bg-sheet px-2 py-1"
+        :value="item.unit"
+        @input="set({ unit: ($event.target as HTMLInputElement).value })"
+    /></label>
+  </div>
+</template>

@@ -1,0 +1,38 @@
+import type { KeyOf } from '@/api/types'
+import { defineKind } from '../../kindViews'
+import { plainNumber } from '@/questions/shared/numbers'
+
+function keyInWords(key: KeyOf<'numeric_entry'>): string {
+  return key.low === key.high ? plainNumber(key.low) : `${plainNumber(key.low)} to ${plainNumber(key.high)}`
+}
+
+export const numeric_entry = defineKind<'numeric_entry'>({
+  label: 'Number',
+  hint: 'a number is typed',
+  isAsked: true,
+  blank: (id) => ({
+    id,
+    kind: 'numeric_entry',
+    prompt: '',
+    explanation: '',
+    time_limit: 60,
+    weight: 1,
+    scored: true,
+    accepts: 'exact',
+    value: null,
+    tolerance: 0,
+    low: null,
+    high: null,
+    unit: '',
+  }),
+  editor: async () => (await import('./Editor.vue')).default,
+  chips: async () => (await import('./Chips.vue')).default,
+  player: async () => (await import('./Player.vue')).default,
+  result: async () => (await import('./Result.vue')).default,
+  sort: () => 'type a number',
+  sendLabel: (_item, answer) => (answer ? `Send ${answer.text.trim()}` : 'Type a number'),
+  inWords: (_item, tally, key) => {
+    const values = tally?.values.map((row) => `${plainNumber(row.value)}: ${row.count}`) ?? []
+    return [...values, key ? `right: ${keyInWords(key)}` : ''].filter(Boolean).join('; ')
+  },
+})

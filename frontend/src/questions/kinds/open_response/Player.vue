@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
+import { bigField } from '@/questions/shared/recipes'
+
+const props = defineProps<{
+  item: PublicItemOf<'open_response'>
+  answer: StudentAnswerOf<'open_response'> | null
+  disabled: boolean
+}>()
+const emit = defineEmits<{ update: [answer: StudentAnswerOf<'open_response'> | null] }>()
+const text = ref(props.answer?.text ?? '')
+
+function write(): void {
+  emit('update', text.value.trim() ? { kind: 'open_response', text: text.value } : null)
+}
+</script>
+
+<template>
+  <label class="block font-bold" :for="`open-${item.id}`">Your answer</label>
+  <textarea
+    :id="`open-${item.id}`"
+    v-model="text"
+    rows="6"
+    dir="auto"
+    class="mt-1"
+    :class="bigField"
+    :maxlength="item.longest"
+    :disabled="disabled"
+    :aria-describedby="`left-${item.id}`"
+    @input="write"
+  />
+  <p :id="`left-${item.id}`" class="mt-1 text-[15px] text-slate">
+    {{ item.longest - text.length }} of {{ item.longest }} characters left
+  </p>
+</template>

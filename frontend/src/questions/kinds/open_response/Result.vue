@@ -1,0 +1,36 @@
+<script setup lang="ts">
+/** The answers as a wall, without names. */
+import type { PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
+import { note } from '@/questions/shared/recipes'
+
+defineProps<{
+  item: PublicItemOf<'open_response'>
+  tally?: TallyOf<'open_response'> | null
+  mine?: StudentAnswerOf<'open_response'> | null
+}>()
+</script>
+
+<template>
+  <div>
+    <ul
+      v-if="tally?.texts.length"
+      class="columns-1 gap-[0.6em] text-[max(var(--least,0px),0.85em)] sm:columns-2"
+    >
+      <li
+        v-for="(text, index) in tally.texts"
+        :key="index"
+        class="mb-[0.6em] break-inside-avoid rounded border border-line bg-strip px-[0.6em] py-[0.4em] leading-snug wrap-anywhere whitespace-pre-line"
+        dir="auto"
+      >
+        {{ text }}
+      </li>
+    </ul>
+    <p v-else-if="!mine" :class="note">Write in your own words.</p>
+    <p v-if="tally && (tally.n ?? 0) > tally.texts.length" class="text-soft">
+      and {{ (tally.n ?? 0) - tally.texts.length }} more
+    </p>
+    <p v-if="mine" class="mt-[0.3em] wrap-anywhere whitespace-pre-line" dir="auto">
+      <b>Your answer:</b> {{ mine.text }}
+    </p>
+  </div>
+</template>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+/** Lines that are dragged, or moved by their buttons, into order. */
+import { nextTick, ref } from 'vue'
+import { VueDraggable } from 'vue-draggable-plus'
+import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
+import { stepButton } from '@/questions/shared/recipes'
+import { textOf } from '@/questions/shared/lines'
+
+const props = defineProps<{
+  item: PublicItemOf<'order'>
+  answer: StudentAnswerOf<'order'> | null
+  disabled: boolean
+}>()
+const emit = defineEmits<{ update: [answer: StudentAnswerOf<'order'> | null] }>()
+
+const byId = new Map(props.item.lines.map((line) => [line.id, line]))
+const lines = ref(props.answer ? props.answer.order.map((id) => byId.get(id)!) : [...props.item.lines])
+const moved = ref('')
+const list = ref<HTMLElement>()
+
+const tell = (): void => emit('update', { kind: 'order', order: lines.value.map((line) => line.id) })
+
+/** The focus stays on the line that moves, so that it can be moved on. */
+async function move(index: number, offset: number): Promise<void> {
+  const to = index + offset
+  if (to < 0 || to >= lines.value.length) return
+  const [line] = lines.value.splice(index, 1)
+  lines.value.splice(to, 0, line!)
+  moved.value = `${textOf(line!.html)}: place ${to + 1} of ${lines.value.length}`
+  tell()
+  await nextTick()
+  const buttons = list.value?.querySelectorAll<HTMLButtonElement>(`[data-move="${offset}"]`)
+  const next = buttons?.[to]
+  if (next && !next.disabled) next.focus()
+  else list.value?.querySelectorAll<HTMLButtonElement>(`[data-move="${-offset}"]`)[to]?.focus()
+}
+</script>
+
+<template>
+  <div ref="list">
+    <p class="sr-only" role="status" aria-live="polite">{{ moved }}</p>
+    <p v-if="item.first_label" class="mb-1 text-[15px] text-slate">{{ item.first_label }}</p>
+    <VueDraggable
+      v-model="lines"
+      tag="ol"
+      class="space-y-2"
+      handle="[data-handle]"
+      :animation="0"
+      :disabled="disabled"
+      @end="tell"
+    >
+      <li
+        v-for="(line, index) in lines"
+        :key="line.id"
+        class="flex min-h-14 items-center gap-2 rounded border border-edge bg-sheet py-1.5 pr-1.5 pl-3 text-lg leading-snug"
+        :class="disabled && 'text-slate'"
+      >
+        <span data-handle class="flex grow cursor-grab touch-none items-center gap-3 py-2">
+          <b class="figure w-5 text-center">{{ index + 1 }}</b>
+          <span class="prose" dir="auto" v-html="line.html" />
+        </span>
+        <button
+          type="button"
+          data-move="-1"
+          :class="stepButton"
+          :aria-label="`Move ${textOf(line.html)} up`"
+          :disabled="disabled || index === 0"
+          @click="move(index, -1)"
+        >
+          ↑
+        </button>
+        <button
+          type="button"
+          data-move="1"
+          :class="stepButton"
+          :aria-label="`Move ${textOf(line.html)} down`"
+          :disabled="disabled || index === lines.length - 1"
+          @click="move(index, 1)"
+        >
+          ↓
+        </button>
+      </li>
+    </VueDraggable>
+    <p v-if="item.last_label" class="mt-1 text-[15px] text-slate">{{ item.last_label }}</p>
+    <button v-if="!answer && !disabled" type="button" class="mt-3 min-h-11 font-bold text-tide" @click="tell">
+      {{ item.scored ? 'It stands right as it is' : 'I like it as it stands' }}
+    </button>
+  </div>
+</template>

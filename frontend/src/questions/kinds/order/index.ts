@@ -1,0 +1,35 @@
+import { newId } from '@/api/ids'
+import { textOf } from '@/questions/shared/lines'
+import { defineKind } from '../../kindViews'
+
+export const order = defineKind<'order'>({
+  label: 'Order',
+  hint: 'lines are put into their order, or ranked',
+  isAsked: true,
+  blank: (id) => ({
+    id,
+    kind: 'order',
+    prompt: '',
+    explanation: '',
+    time_limit: 90,
+    weight: 1,
+    scored: true,
+    lines: [0, 1, 2].map(() => ({ id: newId(8), text: '' })),
+    marking: 'pairs',
+    first_label: '',
+    last_label: '',
+  }),
+  editor: async () => (await import('./Editor.vue')).default,
+  chips: async () => (await import('./Chips.vue')).default,
+  player: async () => (await import('./Player.vue')).default,
+  result: async () => (await import('./Result.vue')).default,
+  sort: (item) => (item.scored ? 'put in order' : 'rank them'),
+  sendLabel: (_item, answer) => (answer ? 'Send this order' : 'Put them in order'),
+  inWords: (item, tally, key) => {
+    const name = (id: string) => textOf(item.lines.find((line) => line.id === id)?.html ?? '')
+    const places = tally?.n
+      ? tally.placings.map((one) => `${name(one.id)}: mean place ${one.mean_place}`)
+      : []
+    return [...places, key ? `right: ${key.order.map(name).join(', ')}` : ''].filter(Boolean).join('; ')
+  },
+})

@@ -1,0 +1,9 @@
+<script setup lang="ts">
+import type { PublicItemOf } from '@/api/types'
+
+defineProps<{ item: PublicItemOf<'page'> }>()
+</script>
+
+<template>
+  <div class="prose text-[1.05em]" v-html="item.body_html" />
+</template>

@@ -1,0 +1,37 @@
+import { defineKind } from '../../kindViews'
+
+export const point = defineKind<'point'>({
+  label: 'Point on a picture',
+  hint: 'a place on a picture is pointed at',
+  isAsked: true,
+  showsPicture: true,
+  blank: (id) => ({
+    id,
+    kind: 'point',
+    prompt: '',
+    explanation: '',
+    time_limit: 60,
+    weight: 1,
+    scored: true,
+    areas: [],
+    margin: 0.02,
+    by_name: 'hidden',
+  }),
+  editor: async () => (await import('./Editor.vue')).default,
+  chips: async () => (await import('./Chips.vue')).default,
+  player: async () => (await import('./Player.vue')).default,
+  result: async () => (await import('./Result.vue')).default,
+  sort: () => 'point at the picture',
+  sendLabel: (item, answer) => {
+    if (!answer) return 'Point at the picture'
+    const name = item.names.find((place) => place.id === answer.area)?.name
+    return name ? `Send “${name}”` : 'Send this place'
+  },
+  inWords: (_item, tally, key) =>
+    [
+      tally ? `${tally.n} points` : '',
+      key ? `right: ${key.areas.map((area) => area.name || 'an area').join(', ')}` : '',
+    ]
+      .filter(Boolean)
+      .join('; '),
+})

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { newId } from '@/api/ids'
+import type { ItemOf } from '@/api/types'
+import LineList from '@/questions/shared/LineList.vue'
+import NumberField from '@/questions/shared/NumberField.vue'
+
+type Split = ItemOf<'point_split'>
+const props = defineProps<{ item: Split }>()
+const emit = defineEmits<{ update: [item: Split] }>()
+
+const set = (change: Partial<Split>): void => emit('update', { ...props.item, ...change })
+
+function setTotal(value: number | null): void {
+  if (value !== null && value >= 2 && value <= 1000) set({ total: Math.round(value) })
+}
+</script>
+
+<template>
+  <div>
+    <LineList
+      :lines="item.options ?? []"
+      label="Option"
+      by="letter"
+      :fewest="2"
+      :most="10"
+      :blank="() => ({ id: newId(8), text: '' })"
+      @update="set({ options: $event })"
+    />
+    <label class="mt-2 block pl-1.5"
+      >Points to share out
+      <NumberField :model-value="item.total ?? 10" class="w-20!" @update:model-value="setTotal"
+    /></label>
+  </div>
+</template>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+/** The mean share of each option. */
+import { computed } from 'vue'
+import type { PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
+import ResultStrips from '@/questions/shared/ResultStrips.vue'
+import { LETTERS } from '@/questions/shared/lines'
+import { plainNumber } from '@/questions/shared/numbers'
+
+const props = defineProps<{
+  item: PublicItemOf<'point_split'>
+  tally?: TallyOf<'point_split'> | null
+  mine?: StudentAnswerOf<'point_split'> | null
+}>()
+
+const rows = computed(() =>
+  props.item.options.map((option, index) => {
+    const portion = props.tally?.portions.find((one) => one.id === option.id)
+    const own = props.mine?.portions.find((one) => one.option === option.id)
+    return {
+      ...option,
+      letter: LETTERS[index],
+      figure: portion ? plainNumber(Number(portion.mean.toFixed(1))) : null,
+      share: portion?.share ?? 0,
+      note: own ? `yours: ${own.points}` : undefined,
+    }
+  }),
+)
+</script>
+
+<template>
+  <div>
+    <ResultStrips :rows="rows" />
+    <p class="mt-[0.3em] text-soft">
+      {{ tally ? `Mean points of ${item.total}.` : `Share out ${item.total} points.` }}
+    </p>
+  </div>
+</template>

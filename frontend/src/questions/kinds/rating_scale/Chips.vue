@@ -1,0 +1,17 @@
+<script setup lang="ts">
+import type { ItemOf } from '@/api/types'
+import ChipMenu from '@/questions/shared/ChipMenu.vue'
+
+defineProps<{ item: ItemOf<'rating_scale'> }>()
+const emit = defineEmits<{ update: [item: ItemOf<'rating_scale'>] }>()
+const STEPS = [2, 3, 4, 5, 6, 7, 8, 9, 10].map((value) => ({ value, label: `${value} steps` }))
+</script>
+
+<template>
+  <ChipMenu
+    label="Steps"
+    :choices="STEPS"
+    :value="item.steps ?? 5"
+    @choose="emit('update', { ...item, steps: $event })"
+  />
+</template>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+/** The answers counted; with the key the right ones first and in the light. */
+import { computed } from 'vue'
+import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
+import ResultStrips from '@/questions/shared/ResultStrips.vue'
+import { note } from '@/questions/shared/recipes'
+import { MOST_SHOWN } from './counted'
+
+const props = defineProps<{
+  item: PublicItemOf<'text_entry'>
+  tally?: TallyOf<'text_entry'> | null
+  answerKey?: KeyOf<'text_entry'> | null
+  mine?: StudentAnswerOf<'text_entry'> | null
+}>()
+
+const rows = computed(() => {
+  const right = new Set(props.tally?.right ?? [])
+  const all = (props.tally?.texts ?? []).map((row) => ({
+    id: row.text,
+    text: row.text,
+    figure: row.count,
+    share: props.tally!.n ? row.count / props.tally!.n! : 0,
+    right: props.answerKey ? right.has(row.text) : false,
+  }))
+  return [...all.filter((row) => row.right), ...all.filter((row) => !row.right)].slice(0, MOST_SHOWN)
+})
+const unlisted = computed(() => {
+  const listed = rows.value.reduce((sum, row) => sum + row.figure, 0)
+  return (props.tally?.n ?? 0) - listed
+})
+</script>
+
+<template>
+  <div>
+    <ResultStrips v-if="rows.length" :rows="rows" />
+    <p v-else-if="!answerKey" :class="note">
+      {{ item.dictation ? 'Listen, and write what you hear.' : 'Type your answer.' }}
+    </p>
+    <p v-if="unlisted > 0" class="mt-[0.4em] text-soft">and {{ unlisted }} more</p>
+    <p v-if="answerKey" class="mt-[0.5em]" dir="auto">
+      <span aria-hidden="true">✓</span> <b>right:</b> {{ answerKey.accepts.slice(0, 4).join(' · ') }}
+    </p>
+    <p v-if="mine" class="mt-[0.3em]" dir="auto">Your answer: {{ mine.text }}</p>
+  </div>
+</template>

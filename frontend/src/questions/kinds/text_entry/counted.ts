@@ -1,0 +1,2 @@
+/** As many different answers as fit on a big screen beside a question. */
+export const MOST_SHOWN = 8

@@ -1,0 +1,35 @@
+import { defineKind } from '../../kindViews'
+
+export const text_entry = defineKind<'text_entry'>({
+  label: 'Text',
+  hint: 'a short text is typed, or written from a sound',
+  isAsked: true,
+  blank: (id) => ({
+    id,
+    kind: 'text_entry',
+    prompt: '',
+    explanation: '',
+    time_limit: 60,
+    weight: 1,
+    scored: true,
+    form: 'text',
+    accepts: [''],
+    strictness: { capitals: false, accents: true, articles: false, punctuation: false, typos: true },
+  }),
+  editor: async () => (await import('./Editor.vue')).default,
+  chips: async () => (await import('./Chips.vue')).default,
+  player: async () => (await import('./Player.vue')).default,
+  result: async () => (await import('./Result.vue')).default,
+  sort: (item) =>
+    ('dictation' in item ? item.dictation : item.form === 'dictation')
+      ? 'write what you hear'
+      : 'type a text',
+  sendLabel: (_item, answer) => (answer ? 'Send it' : 'Type your answer'),
+  inWords: (_item, tally, key) =>
+    [
+      ...(tally?.texts.slice(0, 8).map((row) => `${row.text}: ${row.count}`) ?? []),
+      key ? `right: ${key.accepts[0]}` : '',
+    ]
+      .filter(Boolean)
+      .join('; '),
+})

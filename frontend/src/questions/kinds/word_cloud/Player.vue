@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
+import { bigField } from '@/questions/shared/recipes'
+
+const props = defineProps<{
+  item: PublicItemOf<'word_cloud'>
+  answer: StudentAnswerOf<'word_cloud'> | null
+  disabled: boolean
+}>()
+const emit = defineEmits<{ update: [answer: StudentAnswerOf<'word_cloud'> | null] }>()
+const words = ref(Array.from({ length: props.item.most }, (_, index) => props.answer?.words[index] ?? ''))
+
+function write(): void {
+  const given = words.value.map((word) => word.trim()).filter(Boolean)
+  emit('update', given.length ? { kind: 'word_cloud', words: given } : null)
+}
+</script>
+
+<template>
+  <fieldset :disabled="disabled" class="space-y-2.5">
+    <legend class="mb-1 font-bold">{{ item.most === 1 ? 'Your word' : `Up to ${item.most} words` }}</legend>
+    <input
+      v-for="(_, index) in words"
+      :key="index"
+      v-model="words[index]"
+      type="text"
+      dir="auto"
+      autocomplete="off"
+      autocapitalize="none"
+      maxlength="40"
+      :class="bigField"
+      :aria-label="`Word ${index + 1}`"
+      @input="write"
+    />
+  </fieldset>
+</template>

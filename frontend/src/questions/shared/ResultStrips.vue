@@ -1,0 +1,83 @@
+<script setup lang="ts">
+/** Lines as strips; with a count each strip fills as a bar, the right one gets light. */
+import { computed } from 'vue'
+import type { Media } from '@/api/types'
+import LetterBox from './LetterBox.vue'
+import MediaView from './MediaView.vue'
+
+export interface Strip {
+  id: string
+  letter?: string
+  /** Formatted text; or `text`, which is shown as it is. */
+  html?: string
+  text?: string
+  media?: Media | null
+  /** What stands at the strip's end, as a count; null while there is no result. */
+  figure: number | string | null
+  /** How far the strip is filled, 0..1. */
+  share: number
+  right?: boolean
+  mine?: boolean
+  note?: string
+}
+
+const props = defineProps<{ rows: readonly Strip[] }>()
+
+/** More stand in two columns, where there is room for two. */
+const MOST_IN_A_COLUMN = 6
+const inTwo = computed(
+  () =>
+    props.rows.length > MOST_IN_A_COLUMN || (props.rows.length > 2 && props.rows.some((row) => row.media)),
+)
+</script>
+
+<template>
+  <div class="@container">
+    <ul
+      class="grid gap-[0.4em]"
+      :class="
+        inTwo &&
+        '@min-[860px]:grid-flow-col @min-[860px]:grid-cols-2 @min-[860px]:[grid-template-rows:repeat(var(--rows),auto)]'
+      "
+      :style="{ '--rows': Math.ceil(rows.length / 2) }"
+    >
+      <li
+        v-for="row in rows"
+        :key="row.id"
+        class="relative flex min-h-[2.6em] items-center overflow-hidden rounded px-[0.5em] py-[0.35em]"
+        :class="row.right ? 'border-[3px] border-front bg-sheet text-ink' : 'border border-line bg-strip'"
+      >
+        <span
+          class="absolute inset-y-0 left-0 transition-[width] duration-200"
+          :class="row.right ? 'bg-lamp' : 'bg-bar'"
+          :style="{ width: `${Math.round(row.share * 1000) / 10}%` }"
+        />
+        <span class="relative flex min-w-0 grow flex-wrap items-center gap-x-[0.6em] gap-y-[0.2em]">
+          <LetterBox
+            v-if="row.letter"
+            :letter="row.letter"
+            :filled="row.right"
+            :class="!row.right && 'bg-strip'"
+          />
+          <MediaView v-if="row.media" :media="row.media" small />
+          <span v-if="row.html" class="prose min-w-0 leading-snug" dir="auto" v-html="row.html" />
+          <span v-else-if="row.text" class="min-w-0 leading-snug wrap-anywhere" dir="auto">{{
+            row.text
+          }}</span>
+          <span v-if="row.right" class="font-bold whitespace-nowrap"
+            ><span aria-hidden="true">✓</span> right</span
+          >
+          <span v-if="row.note" class="text-[max(var(--least,0px),0.8em)]">{{ row.note }}</span>
+          <span
+            v-if="row.mine"
+            class="text-[max(var(--least,0px),0.8em)] whitespace-nowrap underline decoration-2 underline-offset-4"
+            >your answer</span
+          >
+        </span>
+        <span v-if="row.figure !== null" class="figure relative pl-[0.6em] text-[1.05em]">{{
+          row.figure
+        }}</span>
+      </li>
+    </ul>
+  </div>
+</template>

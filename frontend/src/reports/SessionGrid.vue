@@ -1,0 +1,76 @@
+<script setup lang="ts">
+/** Everyone by every question, as a wall of panes. */
+import { useLocalStorage } from '@vueuse/core'
+import { computed } from 'vue'
+import type { SessionReport } from '@/api/types'
+import { score } from '@/composables/format'
+import GridPane from '@/ui/GridPane.vue'
+
+const props = defineProps<{ report: SessionReport['report']; hardest: string[] }>()
+const order = useLocalStorage<'hardest' | 'asked'>('lantern.grid-order', 'hardest')
+const namesShown = useLocalStorage('lantern.grid-names', true)
+
+/** Indices into the report's questions, in the order of the columns. */
+const columns = computed(() => {
+  const all = props.report.questions.map((question, index) => ({ question, index }))
+  if (order.value === 'asked') return all
+  const rank = (id: string): number => {
+    const at = props.hardest.indexOf(id)
+    return at < 0 ? props.hardest.length : at
+  }
+  return all.sort((a, b) => rank(a.question.item) - rank(b.question.item))
+})
+const toggle = 'underline underline-offset-2'
+</script>
+
+<template>
+  <section class="overflow-x-auto rounded border border-rule bg-sheet px-4.5 py-3.5">
+    <div class="mb-2 flex flex-wrap items-baseline justify-between gap-x-6">
+      <h2 class="text-lg">Everyone, every question</h2>
+      <p class="text-[15px] text-slate">
+        <button type="button" :class="toggle" @click="order = order === 'hardest' ? 'asked' : 'hardest'">
+          {{ order === 'hardest' ? 'hardest first' : 'in the order of the set' }}
+        </button>
+        · names
+        <button type="button" :class="toggle" :aria-pressed="namesShown" @click="namesShown = !namesShown">
+          {{ namesShown ? 'shown' : 'hidden' }}
+        </button>
+      </p>
+    </div>
+    <table class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]">
+      <thead>
+        <tr class="text-sm text-slate">
+          <th scope="col" class="text-left align-bottom font-normal">Name</th>
+          <th
+            v-for="{ question } in columns"
+            :key="question.item"
+            scope="col"
+            class="min-w-9 px-0.5 pb-1"
+            :title="question.title"
+          >
+            <span class="block font-bold">{{ question.number }}</span>
+            <span class="block text-xs font-normal">{{
+              question.share === null ? '–' : Math.round(question.share * 100)
+            }}</span>
+          </th>
+          <th scope="col" class="pl-2 text-right align-bottom font-normal">Score</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="person in report.people" :key="person.seat">
+          <th scope="row" class="max-w-56 truncate border-t border-rule py-1 pr-2 text-left font-normal">
+            {{ namesShown ? person.name : `Seat ${person.seat}` }}
+          </th>
+          <td
+            v-for="{ question, index } in columns"
+            :key="question.item"
+            class="h-7.5 border-t border-rule p-0"
+          >
+            <GridPane :value="person.panes[index] ?? null" />
+          </td>
+          <td class="border-t border-rule pl-2 text-right tabular-nums">{{ score(person.score) }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+/** One pane of the wall: lit, half lit, dark or empty. Light and glyph, never colour alone. */
+import { computed } from 'vue'
+import { fraction } from '@/composables/format'
+
+const props = defineProps<{
+  /** A mark in 0..1, a short text that carries no mark, or null for no answer. */
+  value: number | string | null
+  hidden?: boolean
+}>()
+
+const pane = computed(() => {
+  const { value } = props
+  if (props.hidden && value !== null) return { glyph: '•', words: 'answered', look: 'bg-mist text-ink' }
+  if (value === null) return { glyph: '·', words: 'no answer', look: 'text-slate' }
+  if (typeof value === 'string') return { glyph: value, words: value, look: 'text-slate' }
+  if (value >= 1) return { glyph: '✓', words: 'right', look: 'bg-lamp-pane text-ink' }
+  if (value <= 0) return { glyph: '✗', words: 'wrong', look: 'bg-dark-pane text-sheet' }
+  return { glyph: fraction(value), words: `part right, ${Math.round(value * 100)} %`, look: 'half text-ink' }
+})
+</script>
+
+<template>
+  <span class="flex h-full min-h-7 items-center justify-center text-sm" :class="pane.look">
+    <span aria-hidden="true">{{ pane.glyph }}</span><span class="sr-only">{{ pane.words }}</span>
+  </span>
+</template>
+
+<style scoped>
+.half {
+  background: linear-gradient(to top, var(--color-lamp-pane) 50%, var(--color-mist) 50%);
+}
+</style>
