@@ -1,0 +1,78 @@
+"""Runs everything; prints a JSON line for each number of devices, one for every kind in turn, one for reports."""
+
+import asyncio
+import json
+import os
+import sys
+from typing import Any
+
+import psutil
+
+from bench.load import Figures, Load
+from bench.questions import questions
+from bench.reports import measure_reports
+from bench.targets import LOAD_CORE, BareTarget, LanternTarget
+
+COUNTS = (30, 300, 1000)
+ROUNDS = 15
+SPREAD_EVERY = 4
+"""Most rounds answer at once; each fourth spreads its answers over two seconds."""
+RATIOS = (
+    "fan_out_p50_ms",
+    "fan_out_p95_ms",
+    "fan_out_usual_slowest_ms",
+    "fan_out_cpu_ms",
+    "burst_ack_p50_ms",
+    "burst_ack_p95_ms",
+    "burst_cpu_ms",
+    "spread_ack_p50_ms",
+    "spread_ack_p95_ms",
+    "spread_cpu_ms",
+)
+
+
+async def measure(count: int, *, mixed: bool) -> tuple[Figures, Figures]:
+    """(Tall Lantern's, the bare server's) figures for `count` devices, alternating round by round."""
+    items = questions(ROUNDS + 1, mixed=mixed)
+    lantern = LanternTarget(items)
+    bare = BareTarget(items)
+    try:
+        loads = [Load(lantern, count), Load(bare, count)]
+        for load in loads:
+            await load.connect()
+        for turn in range(ROUNDS + 1):
+            for load in loads if turn % 2 else reversed(loads):
+                await load.round(burst=turn % SPREAD_EVERY != 3)
+            if turn == 0:
+                for load in loads:
+                    _forget_warm_up(load)
+        return loads[0].figures, loads[1].figures
+    finally:
+        lantern.stop()
+        bare.stop()
+
+
+def _forget_warm_up(load: Load) -> None:
+    """The first round loads code and fills caches, on both sides."""
+    for name in ("fan_out", "fan_out_cpu", "burst", "burst_cpu"):
+        getattr(load.figures, name).clear()
+
+
+def compared(count: int, kinds: str, lantern: Figures, bare: Figures) -> dict[str, Any]:
+    ours, theirs = lantern.summary(), bare.summary()
+    ratios = {name: round(ours[name] / theirs[name], 2) for name in RATIOS if theirs[name]}
+    return {"devices": count, "kinds": kinds, "lantern": ours, "bare": theirs, "ratios": ratios}
+
+
+def main() -> None:
+    if (os.cpu_count() or 1) > 1:
+        psutil.Process().cpu_affinity([LOAD_CORE])
+    counts = [int(argument) for argument in sys.argv[1:]] or COUNTS
+    for count, kinds in [*((count, "choice") for count in counts), (max(counts), "mixed")]:
+        figures = asyncio.run(measure(count, mixed=kinds == "mixed"))
+        print(json.dumps(compared(count, kinds, *figures)), flush=True)
+    print(json.dumps(measure_reports()), flush=True)
+
+
+if __name__ == "__main__":
+    main()

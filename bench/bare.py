@@ -1,0 +1,106 @@
+"""The bare server: plain ASGI, no framework, no rules. What it costs is what the wire and the disk cost.
+
+It speaks as much as the load generator needs: a control socket whose every text is stored and then
+sent to all devices; devices whose answers are stored in groups and then acknowledged.
+"""
+
+import asyncio
+import json
+import sqlite3
+import sys
+import threading
+from queue import Empty, SimpleQueue
+from typing import Any
+
+import uvicorn
+
+Item = tuple[str, asyncio.Future[None]]
+
+
+class GroupCommit:
+    """One thread, one connection, `synchronous=FULL`: what has queued is committed at once."""
+
+    def __init__(self, path: str) -> None:
+        self.queue: SimpleQueue[Item] = SimpleQueue()
+        self.path = path
+        self.loop = asyncio.get_running_loop()
+        threading.Thread(target=self.run, daemon=True).start()
+
+    def run(self) -> None:
+        database = sqlite3.connect(self.path, isolation_level=None)
+        database.executescript("PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL;")
+        database.execute("CREATE TABLE IF NOT EXISTS answer (id INTEGER PRIMARY KEY, text TEXT)")
+        while True:
+            batch = [self.queue.get()]
+            try:
+                while True:
+                    batch.append(self.queue.get_nowait())
+            except Empty:
+                pass
+            database.execute("BEGIN IMMEDIATE")
+            database.executemany("INSERT INTO answer (text) VALUES (?)", [(text,) for text, _ in batch])
+            database.execute("COMMIT")
+            self.loop.call_soon_threadsafe(self.done, batch)
+
+    @staticmethod
+    def done(batch: list[Item]) -> None:
+        for _, future in batch:
+            if not future.done():
+                future.set_result(None)
+
+    async def store(self, text: str) -> None:
+        future: asyncio.Future[None] = self.loop.create_future()
+        self.queue.put((text, future))
+        await future
+
+
+class Bare:
+    def __init__(self, path: str) -> None:
+        self.path = path
+        self.commit: GroupCommit | None = None
+        self.devices: set[Any] = set()
+
+    async def __call__(self, scope: Any, receive: Any, send: Any) -> None:
+        if scope["type"] != "websocket":
+            await send({"type": "http.response.start", "status": 200, "headers": []})
+            await send({"type": "http.response.body", "body": b"bare"})
+            return
+        self.commit = self.commit or GroupCommit(self.path)
+        await receive()
+        await send({"type": "websocket.accept"})
+        serve = self.control if scope["path"] == "/control" else self.device
+        await serve(receive, send)
+
+    async def control(self, receive: Any, send: Any) -> None:
+        assert self.commit
+        while (message := await receive())["type"] == "websocket.receive":
+            await self.commit.store(message["text"])
+            event = {"type": "websocket.send", "text": message["text"]}
+            await asyncio.gather(*(device(event) for device in self.devices))
+
+    async def device(self, receive: Any, send: Any) -> None:
+        assert self.commit
+        self.devices.add(send)
+        await send({"type": "websocket.send", "text": '{"view":{}}'})
+        while (message := await receive())["type"] == "websocket.receive":
+            command = json.loads(message["text"])
+            if "token" not in command:
+                await self.commit.store(message["text"])
+                await send({"type": "websocket.send", "text": f'{{"ack":"{command["id"]}"}}'})
+        self.devices.discard(send)
+
+
+def main(port: int, path: str) -> None:
+    uvicorn.run(
+        Bare(path),
+        port=port,
+        log_level="warning",
+        access_log=False,
+        lifespan="off",
+        ws_per_message_deflate=False,
+        backlog=4096,
+    )
+
+
+if __name__ == "__main__":
+    main(int(sys.argv[1]), sys.argv[2])

@@ -1,0 +1,77 @@
+"""Marking a large session anew, and writing its workbook beside the bare writer library."""
+
+import statistics
+import time
+from collections.abc import Callable
+from io import BytesIO
+from random import Random
+from typing import Any
+
+import xlsxwriter
+
+from bench.questions import questions
+from lantern.core.analysis.report import report_of
+from lantern.core.analysis.tables import workbook_tables
+from lantern.core.formats.table import Table
+from lantern.core.formats.xlsx import write_workbook
+from lantern.core.questions import kind_of
+from lantern.core.questions.content import SetContent
+from lantern.core.session import Recorded, Settings, State, new_session, replay
+from lantern.core.session import events as e
+
+STUDENTS, QUESTIONS, ROUNDS = 1000, 50, 3
+
+
+def measure_reports() -> dict[str, Any]:
+    first, history = _a_large_session()
+    state = replay(first, history)
+    tables = workbook_tables(state)
+    ours, bare = _alternating(lambda: write_workbook(tables), lambda: _bare_workbook(tables))
+    regrade = statistics.median(_cpu(lambda: report_of(replay(first, history))) for _ in range(ROUNDS))
+    return {
+        "regrade_students": STUDENTS,
+        "regrade_questions": QUESTIONS,
+        "regrade_cpu_s": round(regrade, 2),
+        "workbook_cpu_s": round(ours, 2),
+        "bare_workbook_cpu_s": round(bare, 2),
+        "workbook_ratio": round(ours / bare, 2),
+    }
+
+
+def _a_large_session() -> tuple[State, list[Recorded]]:
+    rng = Random(1)
+    items = tuple(questions(QUESTIONS, mixed=True))
+    first = new_session(SetContent(title="Large", items=items), Settings(), "seed")
+    events: list[e.Event] = [e.Joined(n, f"Student {n}", f"k{n}") for n in range(1, STUDENTS + 1)]
+    for item in items:
+        events.append(e.Opened(item.id, 0, 30_000))
+        for seat in range(1, STUDENTS + 1):
+            answer = kind_of(item).imagine(item, 0.6, rng)
+            events.append(e.Answered(seat, item.id, answer, 1000 + seat))
+        events.append(e.Closed(item.id, "desk"))
+    return first, [Recorded(f"c{n}", event) for n, event in enumerate(events)]
+
+
+def _bare_workbook(tables: list[Table]) -> bytes:
+    """The same cells, with nothing around the library."""
+    buffer = BytesIO()
+    book = xlsxwriter.Workbook(buffer, {"in_memory": True})
+    for table in tables:
+        sheet = book.add_worksheet(table.name)
+        for number, row in enumerate([table.headings, *table.rows]):
+            for column, cell in enumerate(row):
+                if cell is not None:
+                    sheet.write(number, column, cell)
+    book.close()
+    return buffer.getvalue()
+
+
+def _alternating(one: Callable[[], object], other: Callable[[], object]) -> tuple[float, float]:
+    times = [(_cpu(one), _cpu(other)) for _ in range(ROUNDS)]
+    return statistics.median(a for a, _ in times), statistics.median(b for _, b in times)
+
+
+def _cpu(action: Callable[[], object]) -> float:
+    start = time.process_time()
+    action()
+    return time.process_time() - start

@@ -1,0 +1,169 @@
+"""The two servers under load, behind one small interface."""
+
+import asyncio
+import json
+import secrets
+import subprocess
+import sys
+import tempfile
+import time
+from pathlib import Path
+from typing import Protocol
+
+import httpx
+import psutil
+
+from bench.questions import command, opening_size
+from bench.socket_client import SocketClient, connect
+from lantern.core.questions.contract import Item
+from tools.client import TeacherClient
+from tools.server import ROOT, RealServer, free_port
+
+SERVER_CORE, LOAD_CORE = 0, 1
+
+
+class Target(Protocol):
+    """A server that opens questions and takes answers."""
+
+    port: int
+
+    def pid(self) -> int: ...
+    async def tokens(self, count: int) -> list[str]: ...
+    async def start_control(self) -> None: ...
+    def open_question(self, number: int) -> None: ...
+    def answer(self, number: int, student: int, command_id: str) -> str: ...
+    async def stored(self, number: int) -> int: ...
+    def stop(self) -> None: ...
+
+
+class LanternTarget:
+    """Tall Lantern with a desk and a big screen connected, as in a lesson."""
+
+    path = "/live/student"
+
+    def __init__(self, items: list[Item]) -> None:
+        self.items = items
+        self.folder = tempfile.TemporaryDirectory()
+        self.server = RealServer(Path(self.folder.name)).start()
+        self.port = self.server.port
+        self.teacher = TeacherClient(self.server.url)
+        self.teacher.sign_up()
+        set_id = self.teacher.make_set("Bench", [item.model_dump(mode="json") for item in items])
+        self.session = self.teacher.start(set_id, close_when_all_answered=False)
+        self.step = 0
+
+    def pid(self) -> int:
+        assert self.server.process
+        return self.server.process.pid
+
+    async def tokens(self, count: int) -> list[str]:
+        async with httpx.AsyncClient(base_url=self.server.url, timeout=60) as http:
+            gate = asyncio.Semaphore(20)
+
+            async def one(number: int) -> str:
+                async with gate:
+                    body = {"code": self.session["code"], "name": f"Student {number}", "key": secrets.token_hex(8)}
+                    return str((await http.post("/api/live/join", json=body)).json()["token"])
+
+            return list(await asyncio.gather(*(one(number) for number in range(count))))
+
+    async def start_control(self) -> None:
+        cookie = "; ".join(f"{k}={v}" for k, v in self.teacher.http.cookies.items())
+        headers = f"Cookie: {cookie}\r\n"
+        number = self.session["id"]
+        self.desk = await connect(self.port, f"/live/desk/{number}", self._heard, headers)
+        self.screen = await connect(self.port, f"/live/screen/{number}", lambda *_: None, headers)
+
+    def _heard(self, client: SocketClient, text: bytes, now: float) -> None:
+        if b'"view"' in text[:90]:
+            self.step = json.loads(text)["view"]["step"]
+
+    def open_question(self, number: int) -> None:
+        going = {"do": "go_to", "step": self.step, "item": f"q{number}"}
+        self.desk.send(json.dumps({"id": secrets.token_hex(6), "command": going}))
+
+    def answer(self, number: int, student: int, command_id: str) -> str:
+        return command(number, self.items[number], student, command_id)
+
+    async def stored(self, number: int) -> int:
+        view = await asyncio.to_thread(self.teacher.view, self.session["id"])
+        return int(view["shown"]["tally"]["n"])
+
+    def stop(self) -> None:
+        self.server.stop()
+        self.folder.cleanup()
+
+
+class BareTarget:
+    """The bare server. The text it fans out for a question is as long as Tall Lantern's."""
+
+    path = "/device"
+
+    def __init__(self, items: list[Item]) -> None:
+        self.items = items
+        self.folder = tempfile.TemporaryDirectory()
+        self.port = free_port()
+        self.database = str(Path(self.folder.name) / "bare.sqlite3")
+        program = [sys.executable, "-m", "bench.bare", str(self.port), self.database]
+        self.process = subprocess.Popen(program, cwd=ROOT)
+        head = len(self._opening(0, ""))
+        self.fillers = ["x" * max(0, opening_size(item) - head) for item in items]
+        self.before = 0
+        _until_up(self.port)
+
+    def pid(self) -> int:
+        return self.process.pid
+
+    async def tokens(self, count: int) -> list[str]:
+        return ["none"] * count
+
+    async def start_control(self) -> None:
+        self.control = await connect(self.port, "/control", lambda *_: None)
+
+    def open_question(self, number: int) -> None:
+        self.control.send(self._opening(number, self.fillers[number]))
+
+    @staticmethod
+    def _opening(number: int, filler: str) -> str:
+        return json.dumps({"view": {"phase": "open", "number": number, "text": filler}})
+
+    def answer(self, number: int, student: int, command_id: str) -> str:
+        return command(number, self.items[number], student, command_id)
+
+    async def stored(self, number: int) -> int:
+        counting = f'SELECT count(*) FROM answer WHERE text LIKE \'%"item": "q{number}"%\''  # noqa: S608
+        script = f"import sqlite3; print(sqlite3.connect({self.database!r}).execute({counting!r}).fetchone()[0])"
+        done = await asyncio.to_thread(subprocess.run, [sys.executable, "-c", script], capture_output=True, text=True)
+        return int(done.stdout)
+
+    def stop(self) -> None:
+        self.process.terminate()
+        self.process.wait()
+        self.folder.cleanup()
+
+
+def _until_up(port: int) -> None:
+    for _ in range(100):
+        try:
+            httpx.get(f"http://127.0.0.1:{port}/")
+            return
+        except httpx.HTTPError:
+            time.sleep(0.1)
+    raise RuntimeError("the bare server did not start")
+
+
+def pin(pid: int, core: int) -> None:
+    """Keep every thread of a process on one core, so that server and load do not disturb each other."""
+    if len(psutil.Process().cpu_affinity() or []) < 2:
+        return
+    for thread in psutil.Process(pid).threads():
+        psutil.Process(thread.id).cpu_affinity([core])
+
+
+def cpu_seconds(pid: int) -> float:
+    """CPU time a process has used, to the nanosecond (Linux: the CPU clock of another process)."""
+    return time.clock_gettime((~pid << 3) | 2)
+
+
+def memory(pid: int) -> int:
+    return int(psutil.Process(pid).memory_info().rss)

@@ -1,0 +1,53 @@
+"""A student's device as a raw socket: everything it receives is kept."""
+
+import asyncio
+import json
+import secrets
+from typing import Any
+
+import websockets
+
+from tools.client import join
+
+
+class Device:
+    """`received` holds every text, in order."""
+
+    def __init__(self, url: str, code: str, name: str) -> None:
+        self.url = url
+        self.token = join(url, code, name)
+        self.received: list[str] = []
+
+    async def connect(self) -> "Device":
+        address = self.url.replace("http", "ws", 1) + "/live/student"
+        self.socket = await websockets.connect(address, origin=self.url)  # type: ignore[arg-type]
+        await self.socket.send(json.dumps({"token": self.token}))
+        await self.until(lambda message: "view" in message)
+        return self
+
+    async def until(self, wanted: Any, seconds: float = 5) -> dict[str, Any]:
+        """The next message that is wanted."""
+
+        async def read() -> dict[str, Any]:
+            while True:
+                text = await self.socket.recv()
+                self.received.append(str(text))
+                message = json.loads(text)
+                if wanted(message):
+                    return dict(message)
+
+        return await asyncio.wait_for(read(), seconds)
+
+    async def phase(self, name: str) -> dict[str, Any]:
+        return await self.until(lambda message: message.get("view", {}).get("phase") == name)
+
+    async def send(self, item: str, letters: str, command_id: str | None = None) -> dict[str, Any]:
+        """The acknowledgement of an answer."""
+        command_id = command_id or secrets.token_hex(8)
+        answer = {"kind": "choice", "chosen": list(letters)}
+        await self.socket.send(json.dumps({"id": command_id, "item": item, "answer": answer}))
+        return await self.until(lambda message: message.get("ack") == command_id)
+
+    async def raw(self, text: str | bytes) -> dict[str, Any]:
+        await self.socket.send(text)
+        return await self.until(lambda message: "ack" in message)

@@ -1,0 +1,52 @@
+import os
+from collections.abc import Iterator
+
+import hypothesis
+import pytest
+
+from lantern.server.api import limits
+from tools.client import TeacherClient
+from tools.server import RealServer
+
+# The whole run tries the same examples each time, so that it says the same of the same code; `make check` wanders.
+hypothesis.settings.register_profile("steady", derandomize=True)
+hypothesis.settings.register_profile("wandering", derandomize=False)
+hypothesis.settings.load_profile(os.environ.get("HYPOTHESIS_PROFILE", "steady"))
+
+
+def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+    for item in items:
+        if {"server", "own_server"} & set(getattr(item, "fixturenames", ())):
+            item.add_marker(pytest.mark.slow)
+
+
+@pytest.fixture(autouse=True)
+def _no_failures_from_other_tests() -> None:
+    limits.forget_all()
+
+
+@pytest.fixture(scope="session")
+def server(tmp_path_factory: pytest.TempPathFactory) -> Iterator[RealServer]:
+    """One real server process for all tests that only use it: they sign up more teachers than a school does."""
+    running = RealServer(tmp_path_factory.mktemp("server"), RATE_LIMITS_ON="0").start()
+    yield running
+    running.stop()
+    # What nobody caught ends up in the log.
+    assert "Traceback" not in running.log()
+
+
+@pytest.fixture
+def own_server(tmp_path: object) -> Iterator[RealServer]:
+    """A server of the test's own, to kill and start again."""
+    running = RealServer(tmp_path / "own").start()  # type: ignore[operator]
+    yield running
+    if running.process and running.process.poll() is None:
+        running.stop()
+
+
+@pytest.fixture
+def teacher(server: RealServer) -> TeacherClient:
+    """A new teacher, signed in on the shared server."""
+    client = TeacherClient(server.url)
+    client.sign_up()
+    return client

@@ -1,0 +1,42 @@
+"""What is generated is current: the OpenAPI snapshot and the front end's types."""
+
+import json
+import subprocess
+from collections import Counter
+
+from lantern.core.formats.json_format import schema
+from lantern.core.values import Value
+from lantern.server.api.snapshot import SNAPSHOT, snapshot_of
+from lantern.server.config.routers import api
+from lantern.server.live.schemas import SOCKET_MESSAGES
+from tools.server import ROOT
+
+HINT = "Run `make schema` and commit what it writes."
+
+
+def test_the_openapi_snapshot_is_current():
+    assert SNAPSHOT.read_text() == snapshot_of(api, SOCKET_MESSAGES), HINT
+
+
+def test_the_published_schema_of_set_files_is_current():
+    assert json.loads((ROOT / "docs/set.schema.json").read_text()) == schema(), HINT
+
+
+def test_the_generated_types_are_current(tmp_path):
+    written = tmp_path / "schema.d.ts"
+    tool = ROOT / "frontend/node_modules/.bin/openapi-typescript"
+    command = [str(tool), str(SNAPSHOT), "--default-non-nullable=false", "-o", str(written)]
+    subprocess.run(command, check=True, capture_output=True)
+    assert written.read_text() == (ROOT / "frontend/src/api/schema.d.ts").read_text(), HINT
+
+
+def test_no_two_shapes_share_a_name():
+    """The generated types know a shape by its name alone: one would silently stand for the other."""
+
+    def below(model):
+        for sub in model.__subclasses__():
+            yield sub
+            yield from below(sub)
+
+    names = Counter(model.__name__ for model in set(below(Value)) if "[" not in model.__name__)
+    assert [name for name, count in names.items() if count > 1] == []

@@ -1,0 +1,235 @@
+"""What every kind has to keep, without naming one."""
+
+import itertools
+import json
+from math import isfinite
+from random import Random
+
+import pytest
+
+from lantern.core.errors import BadAnswer
+from lantern.core.formats.markdown import read_set, write_item
+from lantern.core.questions import KINDS, kind_of, read_item
+from lantern.core.questions.contract import Question, Severity, is_scored
+from lantern.core.session.events import Answered, read_event, write_event
+from tools.server import ROOT
+
+SAMPLES = [(kind, sample) for kind in KINDS for sample in kind.samples()]
+ASKED = [(kind, sample) for kind, sample in SAMPLES if kind.is_asked]
+ANSWERED = [(kind, sample, a) for kind, sample in ASKED for a in (sample.right, *sample.others) if a]
+
+all_samples = pytest.mark.parametrize(("kind", "sample"), SAMPLES, ids=lambda v: getattr(v, "name", None))
+asked_samples = pytest.mark.parametrize(("kind", "sample"), ASKED, ids=lambda v: getattr(v, "name", None))
+
+
+def test_names_are_told_once():
+    names = [kind.name for kind in KINDS]
+    assert len(set(names)) == len(names)
+
+
+@pytest.mark.parametrize("kind", KINDS, ids=lambda kind: kind.name)
+def test_each_kind_brings_samples(kind):
+    assert kind.samples()
+    if kind.is_asked:
+        assert any(is_scored(s.item) for s in kind.samples()) or all(not is_scored(s.item) for s in kind.samples())
+        assert kind.tally_model is not None
+
+
+@all_samples
+def test_a_sample_can_run(kind, sample):
+    assert [p for p in kind.check(sample.item) if p.severity is Severity.WRONG] == []
+
+
+@all_samples
+def test_an_item_is_read_back_as_it_was_written(kind, sample):
+    assert read_item.validate_json(sample.item.model_dump_json()) == sample.item
+    assert kind_of(sample.item) is kind
+
+
+@pytest.mark.parametrize("kind", KINDS, ids=lambda kind: kind.name)
+def test_an_empty_item_is_a_draft_and_says_what_is_missing(kind):
+    empty = kind.item(id="empty")
+    assert any(p.severity is Severity.WRONG for p in kind.check(empty))
+
+
+@all_samples
+def test_what_is_public_is_the_same_whatever_the_key_is(kind, sample):
+    """Two items that differ in key, explanation and marking alone look the same to a student."""
+    if not isinstance(sample.item, Question):
+        pytest.skip("it has no key")
+    public = kind.public(sample.item).model_dump_json()
+    for private in keyless_variants(sample.item):
+        assert kind.public(private).model_dump_json() == public
+
+
+def keyless_variants(item):
+    """The item with every boolean and explanation inside it turned to each value it could have."""
+    yield item.model_copy(update={"explanation": "another reason"})
+    body = json.loads(item.model_dump_json())
+    for value in (True, False):
+        yield read_item.validate_python(_with_nested_booleans(body, value) | {"scored": body["scored"]})
+
+
+def _with_nested_booleans(value, flag):
+    if isinstance(value, bool):
+        return flag
+    if isinstance(value, dict):
+        return {key: _with_nested_booleans(inner, flag) for key, inner in value.items()}
+    if isinstance(value, list):
+        return [_with_nested_booleans(inner, flag) for inner in value]
+    return value
+
+
+@asked_samples
+def test_the_right_answer_has_the_full_mark(kind, sample):
+    if sample.right is None:
+        assert kind.key(sample.item) is None
+        return
+    assert kind.score(sample.item, sample.right) == 1
+    assert kind.key(sample.item) is not None
+
+
+@pytest.mark.parametrize(("kind", "sample", "answer"), ANSWERED)
+def test_marks_lie_between_nought_and_one_or_are_none(kind, sample, answer):
+    kind.accept(sample.item, answer)
+    mark = kind.score(sample.item, answer)
+    assert (mark is None) == (not is_scored(sample.item))
+    assert mark is None or 0 <= mark <= 1
+
+
+@pytest.mark.parametrize(("kind", "sample", "answer"), ANSWERED)
+def test_mixing_the_parts_changes_no_mark(kind, sample, answer):
+    for seed in range(5):
+        mixed = kind.mixed(sample.item, Random(seed))
+        assert kind.score(mixed, answer) == kind.score(sample.item, answer)
+
+
+@asked_samples
+def test_the_tally_counts_every_answer_in_any_order(kind, sample):
+    answers = [a for a in (sample.right, *sample.others) if a]
+    tallies = {kind.tally(sample.item, p).model_dump_json() for p in itertools.permutations(answers)}
+    assert len(tallies) == 1
+    assert kind.tally(sample.item, answers).n == len(answers)
+    assert kind.tally(sample.item, []).n == 0
+
+
+@pytest.mark.parametrize(("kind", "sample", "answer"), ANSWERED)
+def test_an_answer_is_readable_in_a_table_and_kept_in_an_event(kind, sample, answer):
+    assert kind.answer_text(sample.item, answer)
+    assert 0 < len(kind.short_text(sample.item, answer)) <= 12
+    event = Answered(1, sample.item.id, answer, 1)
+    assert read_event(write_event(event)) == event
+
+
+@asked_samples
+def test_made_up_answers_fit_and_able_students_do_better(kind, sample):
+    rng = Random(3)
+    answers = {p: [kind.imagine(sample.item, p, rng) for _ in range(200)] for p in (0.1, 0.9)}
+    for answer in itertools.chain(*answers.values()):
+        kind.accept(sample.item, answer)
+    if is_scored(sample.item):
+        low, high = (sum(kind.score(sample.item, a) for a in answers[p]) for p in (0.1, 0.9))
+        assert low < high
+
+
+@asked_samples
+def test_an_answer_to_another_item_is_refused_or_harmless(kind, sample):
+    """Ids that the item does not have never raise anything but BadAnswer."""
+    for _, other in ASKED:
+        if other.item.kind != kind.name or other.item == sample.item:
+            continue
+        for answer in (a for a in (other.right, *other.others) if a):
+            try:
+                kind.accept(sample.item, answer)
+            except BadAnswer:
+                continue
+
+
+@all_samples
+def test_everything_written_can_be_found(kind, sample):
+    assert sample.item.prompt in kind.texts(sample.item)
+
+
+def test_each_kind_has_its_folder_in_the_front_end_and_its_line_in_the_list():
+    views = ROOT / "frontend/src/questions"
+    registry = (views / "registry.ts").read_text()
+    for kind in KINDS:
+        assert f"./kinds/{kind.name}'" in registry
+        assert {"index.ts", "Editor.vue", "Player.vue", "Result.vue"} <= {
+            p.name for p in (views / "kinds" / kind.name).iterdir()
+        }
+
+
+def test_no_code_asks_which_kind_it_has():
+    """A kind lives in its own module and folder: nothing else compares kinds by name."""
+    quoted = [q.format(kind.name) for kind in KINDS for q in ('== "{}"', "=== '{}'", '"{}" ==', "'{}' ===")]
+    sources = [
+        *(ROOT / "lantern").rglob("*.py"),
+        *(ROOT / "frontend/src").rglob("*.vue"),
+        *(ROOT / "frontend/src").rglob("*.ts"),
+    ]
+    for source in sources:
+        if "kinds" in source.parts or source.name == "schema.d.ts":
+            continue
+        text = source.read_text()
+        assert not [q for q in quoted if f"kind {q}" in text], source
+
+
+@asked_samples
+def test_measures_are_numbers_with_names_and_none_come_of_nothing(kind, sample):
+    rng = Random(7)
+    answers = [kind.imagine(sample.item, 0.5, rng) for _ in range(20)]
+    for figure in kind.figures(sample.item, kind.tally(sample.item, answers)):
+        assert figure.name
+        assert isfinite(figure.value)
+    empty = kind.figures(sample.item, kind.tally(sample.item, []))
+    assert all(figure.value == 0 for figure in empty)
+
+
+@asked_samples
+def test_counts_in_a_report_are_never_below_nought_and_know_what_is_right(kind, sample):
+    rng = Random(7)
+    answers = [kind.imagine(sample.item, 0.5, rng) for _ in range(20)]
+    rows = kind.count_rows(sample.item, kind.tally(sample.item, answers))
+    assert rows
+    assert all(row.count >= 0 for row in rows)
+    if not is_scored(sample.item):
+        assert {row.right for row in rows} == {None}
+
+
+@all_samples
+def test_the_text_form_holds_everything_but_ids(kind, sample):
+    numbers = itertools.count()
+    read, misread = read_set(write_item(sample.item), lambda: f"new{next(numbers)}")
+    assert misread == []
+    (back,) = read.items
+    assert sorted(kind.texts(back)) == sorted(kind.texts(sample.item))
+    assert back.model_dump().keys() == sample.item.model_dump().keys()
+    assert write_item(back) == write_item(sample.item)
+
+
+@asked_samples
+def test_what_a_kind_is_made_of_fits_itself(kind, sample):
+    """Taking over its own substance gives an item of the kind, with the same right texts."""
+    numbers = itertools.count()
+    substance = kind.substance(sample.item)
+    fields = kind.take_over(substance, lambda: f"new{next(numbers)}")
+    made = read_item.validate_python({"id": "made", "kind": kind.name, "prompt": sample.item.prompt, **fields})
+    again = kind.substance(made)
+    if is_scored(sample.item) and is_scored(made) and any(substance.right_texts()):
+        assert again.right_texts()[:1] == substance.right_texts()[:1]
+    assert len(again.all_lines()) >= min(len(substance.all_lines()), 1)
+
+
+@asked_samples
+def test_ids_made_anew_are_never_the_same_twice(kind, sample):
+    numbers = itertools.count()
+    made = []
+
+    def new_id():
+        made.append(f"new{next(numbers)}")
+        return made[-1]
+
+    fields = kind.from_lines(kind.to_lines(sample.item), new_id)
+    assert set(fields) == set(kind.text_fields)
+    assert len(set(made)) == len(made)

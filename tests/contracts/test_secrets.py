@@ -1,0 +1,96 @@
+"""What a class may know before the key is shown, over every kind: nothing from which it could be told."""
+
+import json
+from random import Random
+
+import pytest
+
+from lantern.core.questions import KINDS
+from lantern.core.questions.contract import is_scored
+from lantern.core.session import Phase
+from lantern.core.session import commands as c
+from lantern.core.session.views import Places, desk_view, mine, screen_view, student_view
+from tests.builders import a_session, a_set
+
+SCORED = [(kind, s.item) for kind in KINDS for s in kind.samples() if is_scored(s.item)]
+WHY = "Because the harbour master says so."
+scored_items = pytest.mark.parametrize(("kind", "item"), SCORED, ids=lambda v: getattr(v, "id", None))
+
+
+def a_class(kind, item, answers=12):
+    """A room in which everybody has answered, the question still open."""
+    room = a_session(a_set(item.model_copy(update={"explanation": WHY})), *(f"Student {n}" for n in range(answers)))
+    room.do(c.Advance(room.state.step))
+    rng = Random(item.id)
+    for seat in range(1, answers + 1):
+        room.do(c.GiveAnswer(seat, item.id, kind.imagine(item, 0.5, rng)))
+    return room
+
+
+def told_to_the_class(state):
+    """Everything that phones and the big screen get, as JSON."""
+    places = Places(state)
+    views = [student_view(state), screen_view(state, "KELP427"), *(mine(state, places, seat) for seat in state.seats)]
+    return [json.loads(view.model_dump_json()) for view in views]
+
+
+def inside(value):
+    """Every (name, value) anywhere in a JSON value."""
+    if isinstance(value, dict):
+        for name, inner in value.items():
+            yield name, inner
+            yield from inside(inner)
+    elif isinstance(value, list):
+        for inner in value:
+            yield from inside(inner)
+
+
+@scored_items
+def test_before_the_key_is_shown_nothing_tells_what_is_right(kind, item):
+    room = a_class(kind, item)
+    phases = [Phase.OPEN, Phase.CLOSED]
+    for phase in phases:
+        assert room.state.phase is phase
+        for view in told_to_the_class(room.state):
+            found = dict(inside(view))
+            assert found.get("key") is None
+            assert WHY not in json.dumps(view)
+            assert not any(name == "right" and value is True for name, value in inside(view))
+        room.do(c.Advance(room.state.step))
+    assert room.state.phase is Phase.REVEALED
+    shown = student_view(room.state).shown
+    assert shown.key is not None
+    assert WHY in shown.explanation_html
+
+
+@scored_items
+def test_the_curtain_hides_every_count_from_the_class_and_none_from_the_desk(kind, item):
+    room = a_class(kind, item)
+    room.do(c.SetCurtain(True))
+    room.do(c.Close(room.state.step))
+    for view in told_to_the_class(room.state):
+        assert (view.get("shown") or {}).get("tally") is None
+    assert desk_view(room.state, "KELP427", ()).shown.tally.n == 12
+
+
+@pytest.mark.parametrize("kind", [kind for kind in KINDS if kind.is_asked], ids=lambda kind: kind.name)
+def test_what_a_phone_is_told_of_a_thousand_answers_is_short(kind):
+    item = kind.samples()[0].item
+    rng = Random(5)
+    answers = [kind.imagine(item, rng.random(), rng) for _ in range(1000)]
+    told = kind.told(item, kind.tally(item, answers), desk=False, with_key=True)
+    assert told.n == 1000
+    assert len(told.model_dump_json()) < 20_000
+
+
+def test_lifting_the_fog_is_told_to_one_student_alone():
+    kind, item = SCORED[0]
+    room = a_class(kind, item)
+    before = told_to_the_class(room.state)
+    room.do(c.LiftFog(3, True))
+    after = told_to_the_class(room.state)
+    assert [n for n, (a, b) in enumerate(zip(before, after, strict=True)) if a != b] == [4]  # two views, then seat 3
+    assert mine(room.state, Places(room.state), 3).fog_lifted
+    assert room.do(c.LiftFog(3, True)) == []
+    room.do(c.LiftFog(3, False))
+    assert told_to_the_class(room.state) == before

@@ -1,0 +1,121 @@
+"""Documents, slides and PDFs: questions where they read like questions, pages for the rest, pictures with them."""
+
+import io
+from itertools import count
+
+import docx
+import pptx
+import pytest
+from PIL import Image, ImageDraw
+
+from lantern.core.formats.exchange import Source, Unreadable
+from lantern.core.formats.registry import read_file
+
+
+def ids():
+    numbers = count(1)
+    return lambda: f"new{next(numbers)}"
+
+
+def png():
+    out = io.BytesIO()
+    Image.new("RGB", (60, 40), "#314a5c").save(out, "PNG")
+    out.seek(0)
+    return out
+
+
+def saved(document):
+    out = io.BytesIO()
+    document.save(out)
+    return out.getvalue()
+
+
+def read(name, data, **choices):
+    return read_file(Source(name, data, choices), ids())
+
+
+def a_document():
+    document = docx.Document()
+    document.add_heading("At the quay", 1)
+    document.add_paragraph("Ropes are made fast before anybody steps ashore.")
+    document.add_paragraph("")
+    document.add_paragraph("1. Which knot makes a loop?")
+    for text, bold in (("a) Reef knot", False), ("b) Bowline", True)):
+        document.add_paragraph().add_run(text).bold = bold
+    document.add_paragraph().add_run().add_picture(png())
+    table = document.add_table(rows=3, cols=2)
+    for row, pair in zip(table.rows, (("bow", "front"), ("stern", "back"), ("keel", "bottom")), strict=True):
+        for cell, text in zip(row.cells, pair, strict=True):
+            cell.text = text
+    return saved(document)
+
+
+def test_a_document_gives_pages_questions_with_what_is_bold_and_tables_of_words():
+    incoming = read("At_the_quay.docx", a_document())
+    items = [entry.item for entry in incoming.entries]
+    assert [item.kind for item in items] == ["page", "choice", "match"]
+    assert [option.right for option in items[1].options] == [False, True]
+    assert items[1].picture.media in incoming.media
+    assert (items[2].pairs[0].left, items[2].pairs[0].right) == ("bow", "front")
+
+
+def test_slides_become_pages_and_questions_with_their_picture():
+    deck = pptx.Presentation()
+    for title, body in (
+        ("Tides", "Twice a day\nSix hours up"),
+        ("Which knot makes a loop?", "a) Reef knot\nb) Bowline *"),
+    ):
+        slide = deck.slides.add_slide(deck.slide_layouts[1])
+        slide.shapes.title.text = title
+        slide.placeholders[1].text = body
+    slide.shapes.add_picture(png(), 0, 0)
+    deck.slides.add_slide(deck.slide_layouts[6])
+    incoming = read("deck.pptx", saved(deck))
+    page, question = (entry.item for entry in incoming.entries)
+    assert (page.prompt, page.body) == ("Tides", "- Twice a day\n- Six hours up")
+    assert [option.right for option in question.options] == [False, True]
+    assert len(incoming.media) == 1
+    assert [entry.place for entry in incoming.entries] == ["Slide 1", "Slide 2"]
+
+
+def a_pdf(text):
+    """Two pages; Pillow writes the picture of a page, so it is a scan."""
+    pages = [Image.new("RGB", (300, 400), "white") for _ in range(2)]
+    ImageDraw.Draw(pages[0]).text((20, 20), text, fill="black")
+    out = io.BytesIO()
+    pages[0].save(out, "PDF", save_all=True, append_images=pages[1:])
+    return out.getvalue()
+
+
+def test_a_scanned_pdf_comes_in_as_pictures_of_its_pages():
+    incoming = read("scan.pdf", a_pdf("Knots"))
+    assert [entry.item.prompt for entry in incoming.entries] == ["Page 1", "Page 2"]
+    assert (incoming.way, incoming.ways) == ("pictures", ["text", "pictures"])
+    sizes = {Image.open(io.BytesIO(file.data)).size[0] for file in incoming.media.values()}
+    assert max(sizes) <= 1600
+
+
+TEXT_PDF = b"""%PDF-1.4
+1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj
+2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj
+3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 300 300]/Contents 4 0 R/Resources<</Font<</F 5 0 R>>>>>>endobj
+4 0 obj<</Length 118>>stream
+BT /F 12 Tf 20 250 Td (1. Which knot makes a loop?) Tj 0 -20 Td (a\\) Reef knot) Tj 0 -20 Td (b\\) Bowline *) Tj ET
+endstream endobj
+5 0 obj<</Type/Font/Subtype/Type1/BaseFont/Helvetica>>endobj
+trailer<</Root 1 0 R>>"""
+
+
+def test_a_pdf_with_text_is_read_as_text_unless_pictures_are_wanted():
+    (entry,) = read("knots.pdf", TEXT_PDF).entries
+    assert [option.right for option in entry.item.options] == [False, True]
+    as_pictures = read("knots.pdf", TEXT_PDF, **{"as": "pictures"})
+    assert [entry.item.kind for entry in as_pictures.entries] == ["page"]
+    assert "Which knot" in as_pictures.entries[0].item.picture.description
+
+
+@pytest.mark.parametrize("name", ["a.docx", "a.pptx", "a.pdf"])
+def test_a_damaged_document_is_a_sentence(name):
+    for data in (b"PK\x03\x04nothing", b"%PDF-1.4 nothing", a_document()[:2000]):
+        with pytest.raises(Unreadable):
+            read(name, data)

@@ -1,0 +1,155 @@
+"""The text form: what was written is read back, for every kind; what is not understood is told by its line."""
+
+import json
+import re
+from itertools import count
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lantern.core.formats.markdown import read_again, read_set, write_item, write_set
+from lantern.core.questions import KINDS, read_item
+from lantern.core.questions.content import About, SetContent
+from lantern.core.questions.contract import Picture
+from tests.builders import a_set, choice, page
+
+SAMPLES = [sample.item for kind in KINDS for sample in kind.samples()]
+AWKWARD = (
+    "## no heading",
+    ":: no: setting",
+    "> no reason",
+    "- [x] no option",
+    "| bar",
+    "two\nlines",
+    "<!-- {} -->",
+    "ﬁ é 中 שלום",
+)
+
+
+def ids():
+    numbers = count(1)
+    return lambda: f"new{next(numbers)}"
+
+
+def without_ids(item):
+    """The item with every id replaced by the order in which it first stands there."""
+    text = item.model_dump_json()
+    known: dict[str, str] = {}
+    for found in re.findall(r'"(?:id|partner_id|group)":"([^"]+)"', text):
+        known.setdefault(found, f"id{len(known)}")
+    body = json.loads(text)
+
+    def renamed(value):
+        if isinstance(value, dict):
+            return {k: known.get(v, v) if k in {"id", "partner_id", "group"} else renamed(v) for k, v in value.items()}
+        return [renamed(inner) for inner in value] if isinstance(value, list) else value
+
+    return renamed(body)
+
+
+def test_every_sample_is_read_back_as_it_was_written():
+    content = SetContent(
+        title="Every kind", about=About(subject="Knots", level_to=8, tags=("a, b",)), items=tuple(SAMPLES)
+    )
+    back, misread = read_set(write_set(content), ids())
+    assert misread == []
+    assert (back.title, back.about) == (content.title, content.about)
+    # Members of a group stand together in the text, so their order may change.
+    for old, new in zip(content.items, back.items, strict=True):
+        if "members" not in type(old).model_fields:
+            assert without_ids(new) == without_ids(old)
+        else:
+            assert sorted(m.text for m in new.members) == sorted(m.text for m in old.members)
+
+
+@pytest.mark.parametrize("text", AWKWARD)
+@pytest.mark.parametrize("item", SAMPLES, ids=lambda item: item.id)
+def test_awkward_words_anywhere_stay_what_they_are(item, text):
+    body = item.model_dump(mode="json") | {"prompt": text}
+    if "explanation" in body:
+        body["explanation"] = text
+    odd = read_item.validate_python(body)
+    (back,) = read_set(write_item(odd), ids())[0].items
+    assert (back.kind, back.prompt) == (odd.kind, odd.prompt)
+    assert getattr(back, "explanation", "") == getattr(odd, "explanation", "")
+
+
+@given(
+    st.lists(
+        st.text(max_size=30).map(lambda t: re.sub(r"\s+", " ", t).strip()).filter(lambda t: "<!--" not in t),
+        min_size=2,
+        max_size=6,
+    )
+)
+def test_options_of_any_text_are_read_back(texts):
+    options = tuple(
+        o.model_copy(update={"text": t}) for o, t in zip(choice("A", options=len(texts)).options, texts, strict=True)
+    )
+    item = choice("A", options=len(texts)).model_copy(update={"options": options})
+    (back,) = read_set(write_item(item), ids())[0].items
+    assert [(o.text, o.right) for o in back.options] == [(o.text, o.right) for o in options]
+
+
+def test_media_weight_and_topics_are_kept():
+    picture = Picture(media="m1", width=4, height=3, description="A knot: the bowline")
+    item = choice("B", options=2, picture=picture, fog="light", weight=2, tags=("knots",), time_limit=None)
+    pictured = item.model_copy(
+        update={"options": (item.options[0].model_copy(update={"media": picture}), item.options[1])}
+    )
+    (back,) = read_set(write_item(pictured), ids())[0].items
+    assert without_ids(back) == without_ids(pictured)
+
+
+def test_a_person_may_write_it_shortly():
+    question = "## Which knot?\n- [ ] Reef knot\n- [x] Bowline\n\n> It holds.\n"
+    text = question + "\n## Before you go\n:: kind: page\n| Read the forecast.\n"
+    content, misread = read_set(text, ids())
+    assert misread == []
+    assert [item.kind for item in content.items] == ["choice", "page"]
+    assert [(o.text, o.right) for o in content.items[0].options] == [("Reef knot", False), ("Bowline", True)]
+    assert content.items[1].body == "Read the forecast."
+
+
+@pytest.mark.parametrize(
+    ("text", "line", "part"),
+    [
+        ("## One\n:: kind: riddle\n", 1, "no kind of question called “riddle”"),
+        ("## One\n- [x] a\n\n## Two\n:: time_limit: 2\n", 4, "time_limit"),
+        ("## One\n:: nonsense\n", 2, "a name, a colon and a value"),
+        ("---\ntitle: x\n", 1, "has no end"),
+        ("---\nlanguage: no language at all\n---\n", 1, "language"),
+    ],
+)
+def test_what_is_not_understood_is_told_by_its_line(text, line, part):
+    _, misread = read_set(text, ids())
+    assert [m.line for m in misread] == [line]
+    assert part in misread[0].sentence
+
+
+def test_what_was_understood_is_not_lost_with_what_was_not():
+    broken = write_set(a_set(choice("A"), page())) + "\n## Odd\n:: kind: riddle\n"
+    content, misread = read_set(broken, ids())
+    assert (len(content.items), len(misread)) == (2, 1)
+
+
+@given(st.text(max_size=300))
+def test_any_text_is_read_without_a_fault(text):
+    read_set(text, ids())
+    read_set("## " + text, ids())
+
+
+def test_a_text_longer_than_a_set_ends_with_a_sentence():
+    content, misread = read_set("## One\n- [x] a\n" * 400, ids())
+    assert len(content.items) == 300
+    assert [m.sentence for m in misread] == ["A set holds at most 300 items."]
+
+
+def test_items_that_say_the_same_keep_their_ids():
+    content = a_set(choice("A", id="q1"), choice("B", id="q2"), choice("B", id="q3"), title="Knots")
+    text = write_set(content)
+    again, _ = read_again(text, content.items, ids())
+    assert again == content
+    changed, _ = read_again(text.replace("Knot A", "Bowline", 1), content.items, ids())
+    assert [item.id for item in changed.items][1:] == ["q2", "q3"]
+    assert changed.items[0].id not in {"q1", "q2", "q3"}

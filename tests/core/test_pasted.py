@@ -1,0 +1,112 @@
+"""Pasted text: what is understood of hand-made layouts, and that nothing is lost of what is not."""
+
+from itertools import count
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lantern.core.formats.pasted import read_pasted
+from lantern.core.formats.pasted.reader import NO_RIGHT
+from tests.core.pasted_samples import SAMPLES
+
+
+def ids():
+    numbers = count(1)
+    return lambda: f"new{next(numbers)}"
+
+
+def said(item):
+    """An item as the samples write it."""
+    return f"{item.kind} | {item.prompt.replace('**', '')} | {RIGHT[item.kind](item)}"
+
+
+RIGHT = {
+    "choice": lambda item: " + ".join(option.text for option in item.options if option.right),
+    "text_entry": lambda item: " + ".join(item.accepts),
+    "numeric_entry": lambda item: str(item.value),
+    "gap_fill": lambda item: item.text,
+    "open_response": lambda item: "",
+    "match": lambda item: " + ".join(f"{pair.left}={pair.right}" for pair in item.pairs),
+}
+
+
+def test_the_usual_layouts_are_understood(record_property):
+    wrong = {}
+    questions = understood = 0
+    for sample in SAMPLES:
+        found = [
+            said(entry.item) if entry.item else f"? {entry.sentences}"
+            for entry in read_pasted(sample.text, ids()).entries
+        ]
+        questions += len(sample.expected)
+        understood += sum(one in found for one in sample.expected)
+        if tuple(found) != sample.expected:
+            wrong[sample.name] = found
+    record_property(
+        "report", f"Pasted text: {understood} of {questions} questions in {len(SAMPLES)} layouts understood"
+    )
+    assert len(SAMPLES) >= 60
+    assert wrong == {}
+
+
+def test_a_title_reasons_topics_and_times_are_taken_along():
+    text = "Knots\n\n1. Which?\na) Reef *\nb) Bend\nWhy: It holds.\nTopics: knots, ropes\nTime: 2 min"
+    incoming = read_pasted(text, ids())
+    (item,) = [entry.item for entry in incoming.entries]
+    assert incoming.title == "Knots"
+    assert (item.explanation, item.tags, item.time_limit) == ("It holds.", ("knots", "ropes"), 120)
+
+
+@pytest.mark.parametrize(
+    ("text", "sentence"),
+    [
+        ("1. Which knot?\na) Reef\nb) Bend\nAnswer: D", "The answer “D” is none of the options."),
+        (
+            "1. Which knot?\na) Reef *",
+            "There is only one option. Write the others below it, each on a line of its own.",
+        ),
+        ("1. The ____ rises for ____ hours.\nAnswer: tide", "There are 2 gaps, and the answer"),
+        ("1. The ____ rises.", "What belongs into the gap is missing"),
+        ("1. Something about ropes.", "This has neither options nor an answer."),
+        ("1. Which?\n*a) Reef\n*b) Bend", "All options are marked as right."),
+    ],
+)
+def test_what_is_not_understood_is_told_with_its_text(text, sentence):
+    (entry,) = read_pasted(text, ids()).entries
+    assert entry.item is None
+    assert entry.sentences[0].startswith(sentence)
+    assert entry.text.split("\n")[0] == text.split("\n")[0].removeprefix("1. ")
+    assert entry.place == "Line 1"
+
+
+def test_options_of_which_none_is_marked_come_in_with_a_word_about_it():
+    (entry,) = read_pasted("Which knot?\na) Reef\nb) Bend", ids()).entries
+    assert entry.item is not None
+    assert entry.sentences == (NO_RIGHT,)
+
+
+def test_a_block_that_was_mended_is_read_again_with_what_the_key_said():
+    text = "1. Which?\na) Reef\n2. Which else?\na) Bend\nb) Bowline\nKey: 1 B 2 B"
+    first = read_pasted(text, ids()).entries[0]
+    assert first.text == "Which?\na) Reef\nAnswer: B"
+    (mended,) = read_pasted(first.text + "\nb) Bend", ids()).entries
+    assert said(mended.item) == "choice | Which? | Bend"
+
+
+@given(st.text(alphabet="1aAbB.)*-[]x✓ \n\tTrue:|=_?key", max_size=300))
+def test_any_text_ends_in_entries_and_no_word_of_it_is_lost(text):
+    incoming = read_pasted(text, ids())
+    kept = "".join(entry.text for entry in incoming.entries) + incoming.title
+    assert bool(kept.strip()) or not text.strip()
+
+
+@given(st.text(max_size=400))
+def test_no_text_raises(text):
+    read_pasted(text, ids())
+
+
+def test_a_very_long_text_is_read_in_part_and_says_so():
+    incoming = read_pasted("Which?\na) Reef *\nb) Bend\n\n" * 20_000, ids())
+    assert len(incoming.entries) == 1000
+    assert len(incoming.notes) == 2

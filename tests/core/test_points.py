@@ -1,0 +1,60 @@
+from lantern.core.session.commands import GoTo
+from lantern.core.session.points import standings
+from lantern.core.session.views import Places, mine
+from tests.builders import a_session, a_set, choice
+
+
+def points_of(room):
+    return {row.name: row.points for row in standings(room.state)}
+
+
+def test_a_right_answer_is_worth_a_hundred_times_its_weight():
+    room = a_session(a_set(choice(), choice(weight=2), choice(weight=0)), "Fen")
+    for item_id in room.state.ids:
+        room.do(GoTo(room.state.step, item_id))
+        room.answer(1, "B")
+        room.advance(2)
+    assert points_of(room) == {"Fen": 300}
+
+
+def test_early_answers_get_up_to_twenty_more_and_only_where_that_was_chosen():
+    for early, expected in ((True, 110), (False, 100)):
+        room = a_session(a_set(choice(time_limit=20)), "Fen", early_bonus=early)
+        room.advance()
+        room.now += 10_000
+        room.answer(1, "B")
+        room.advance(2)
+        assert points_of(room)["Fen"] == expected
+
+
+def test_part_right_answers_get_their_part():
+    room = a_session(a_set(choice("ABC", options=5, marking="right_minus_wrong")), "Fen")
+    room.advance()
+    room.answer(1, "A")
+    room.advance(2)
+    assert points_of(room)["Fen"] == 33
+
+
+def test_equal_points_share_a_place():
+    room = a_session(a_set(choice()), "Fen", "Bo", "Ines", "Ada")
+    room.advance()
+    for seat, letter in ((1, "A"), (2, "B"), (3, "B"), (4, "C")):
+        room.answer(seat, letter)
+    room.advance(2)
+    assert [(row.name, row.place) for row in standings(room.state)] == [
+        ("Bo", 1),
+        ("Ines", 1),
+        ("Ada", 3),
+        ("Fen", 3),
+    ]
+
+
+def test_points_do_not_give_the_answer_away_before_it_is_shown():
+    room = a_session(a_set(choice()), "Fen")
+    room.advance()
+    room.answer(1, "B")
+    for expected in (0, 0, 100):
+        own = mine(room.state, Places(room.state), 1)
+        assert (own.points, own.mark) == (expected, 1 if expected else None)
+        if room.state.phase != "revealed":
+            room.advance()

@@ -1,0 +1,105 @@
+import csv
+import io
+
+import pytest
+from openpyxl import load_workbook
+
+from lantern.core.analysis.measures import cronbach_alpha, histogram
+from lantern.core.analysis.report import hardest_first, report_of
+from lantern.core.analysis.tables import raw_table, workbook_tables
+from lantern.core.formats.csv import write_csv
+from lantern.core.formats.table import Table
+from lantern.core.formats.xlsx import write_workbook
+from lantern.core.session.commands import GoTo, Remove
+from tests.builders import a_session, a_set, choice, opinion
+
+
+def answered(*rows, names=("Fen", "Bo", "Ines")):
+    """Two scored questions and an opinion; `rows` holds each student's letters, "-" for none."""
+    room = a_session(a_set(choice("B"), choice("A"), opinion()), *names)
+    for index, item_id in enumerate(room.state.ids):
+        room.do(GoTo(room.state.step, item_id))
+        for seat, letters in enumerate(rows, start=1):
+            if letters[index] != "-":
+                room.answer(seat, letters[index])
+        room.advance()
+    return room
+
+
+def test_figures_are_right_to_the_digit():
+    report = report_of(answered("BAD", "BCD", "C-A").state)
+    assert report.took_part == 3
+    assert report.top_score == 2
+    assert report.mean_share == pytest.approx((2 + 1 + 0) / 6)
+    assert report.median_score == 1
+    assert [q.share for q in report.questions] == [pytest.approx(2 / 3), 0.5, None]
+    assert [p.score for p in report.people] == [1, 2, 0]  # Bo, Fen, Ines
+
+
+def test_the_hardest_question_comes_first_with_its_most_chosen_wrong_answer():
+    report = report_of(answered("BCD", "BCD", "CAA").state)
+    hardest = hardest_first(report.questions)
+    assert [q.number for q in hardest] == [2, 1]
+    assert (hardest[0].common_wrong.label, hardest[0].common_wrong.count) == ("C", 2)
+
+
+def test_a_removed_student_is_in_no_figure():
+    room = answered("BAD", "CCD", "BAA")
+    room.do(Remove(2))
+    report = report_of(room.state)
+    assert report.mean_share == 1
+    assert [p.name for p in report.people] == ["Fen", "Ines"]
+
+
+def test_a_session_without_questions_has_a_report_too():
+    report = report_of(a_session(a_set(choice()), "Fen").state)
+    assert (report.took_part, report.questions, report.mean_share, report.reliability) == (1, (), None, None)
+
+
+def test_alpha_equals_a_value_worked_by_hand():
+    # Four students, three items: item variances 0.25, 0.1875, 0.25; variance of sums 1.1875.
+    marks = [[1, 1, 1], [1, 1, 0], [0, 1, 1], [0, 0, 0]]
+    assert cronbach_alpha(marks) == pytest.approx(3 / 2 * (1 - 0.6875 / 1.1875))
+
+
+def test_alpha_has_no_meaning_for_one_item_or_equal_scores():
+    assert cronbach_alpha([[1], [0]]) is None
+    assert cronbach_alpha([[1, 0], [0, 1]]) is None
+
+
+def test_the_top_score_falls_into_the_last_bin():
+    assert histogram([0, 1, 2, 3, 3], top=3, bins=4) == [1, 1, 1, 2]
+
+
+def test_the_workbook_has_grid_counts_and_raw_answers():
+    room = answered("BAD", "BCD", "C-A")
+    book = load_workbook(io.BytesIO(write_workbook(workbook_tables(room.state))))
+    assert book.sheetnames == ["Class", "Questions", "Measures", "Answers"]
+    grid = list(book["Class"].values)
+    assert grid[0] == ("Name", "Q1", "Q2", "Q3", "Score", "Out of", "Percent", "Points", "Place")
+    assert grid[1] == ("Bo", 1, 0, "D", 1, 2, 50, 100, 2)
+    assert grid[4][:3] == ("Mean mark of those who answered", 0.6667, 0.5)
+    counts = [row[4:8] for row in book["Questions"].values if row[0] == 1]
+    assert counts == [
+        ("A", "Knot A", "no", 0),
+        ("B", "Knot B", "yes", 2),
+        ("C", "Knot C", "no", 1),
+        ("D", "Knot D", "no", 0),
+    ]
+    assert book["Answers"].max_row == 1 + 8
+
+
+def test_the_csv_holds_the_same_raw_table():
+    table = raw_table(answered("BAD", "BCD", "C-A").state)
+    rows = list(csv.reader(io.StringIO(write_csv(table).decode("utf-8-sig"))))
+    assert rows[0] == list(table.headings)
+    assert len(rows) == 1 + 8
+    assert rows[1][3:7] == ["1", "Fen", "Knot B", "1.0"]
+
+
+@pytest.mark.parametrize("name", ["=1+1", "+Fen", "-Fen", "@sum(A1)", "\tFen"])
+def test_a_name_that_looks_like_a_formula_stays_a_name(name):
+    table = Table("Class", ("Name",), [(name,)])
+    sheet = load_workbook(io.BytesIO(write_workbook([table])))["Class"]
+    assert (sheet["A2"].value, sheet["A2"].data_type) == (name, "s")
+    assert write_csv(table).decode("utf-8-sig").splitlines()[1].strip('"').startswith("'")

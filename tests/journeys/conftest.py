@@ -1,0 +1,41 @@
+from collections.abc import Callable, Iterator
+
+import pytest
+from selenium import webdriver
+from selenium.common.exceptions import WebDriverException
+
+from tools.browser import DESKTOP, open_browser
+
+Open = Callable[..., webdriver.Chrome]
+
+
+def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+    for item in items:
+        if "journeys" in item.path.parts:
+            item.add_marker(pytest.mark.journey)
+            # A browser that stumbles on a busy machine is started once more, and the run says so (RERUN);
+            # a figure that is wrong is wrong the first time.
+            item.add_marker(pytest.mark.flaky(reruns=1, only_rerun=[WebDriverException]))
+
+
+@pytest.fixture
+def browsers() -> Iterator[Open]:
+    """Opens browsers, and closes them at the end; none may have met an error that nobody caught."""
+    opened: list[webdriver.Chrome] = []
+
+    def open_one(size: tuple[int, int] = DESKTOP) -> webdriver.Chrome:
+        opened.append(open_browser(size))
+        return opened[-1]
+
+    yield open_one
+    faults = [entry for driver in opened for entry in driver.get_log("browser") if _is_fault(entry)]
+    for driver in opened:
+        driver.quit()
+    assert faults == []
+
+
+def _is_fault(entry: dict[str, str]) -> bool:
+    """Failed requests are what some journeys are about; a script's error or a breach of the policy never is."""
+    return (
+        entry["level"] == "SEVERE" and entry["source"] != "network" and "WebSocket connection" not in entry["message"]
+    )

@@ -1,0 +1,60 @@
+import json
+from typing import Any
+
+import pytest
+from django.test import Client
+
+from lantern.server.accounts.models import Teacher
+from lantern.server.library.actions import make_set
+from lantern.server.library.models import QuestionSet
+from tests.builders import a_set, choice
+
+PASSWORD = "a lamp in the fog 7"
+
+
+@pytest.fixture
+def odile(db) -> Teacher:
+    return Teacher.objects.create_user("odile@gullmark.example", PASSWORD, "Odile Brandt")
+
+
+@pytest.fixture
+def ravi(db) -> Teacher:
+    return Teacher.objects.create_user("ravi@gullmark.example", PASSWORD, "Ravi Anker")
+
+
+class Caller:
+    """JSON in, JSON out."""
+
+    def __init__(self, teacher: Teacher | None = None) -> None:
+        self.client = Client()
+        if teacher:
+            self.client.force_login(teacher)
+
+    def __call__(self, method: str, path: str, body: Any = None, status: int = 200) -> Any:
+        reply = self.client.generic(method.upper(), f"/api{path}", _json(body), content_type="application/json")
+        assert reply.status_code == status, f"{reply.status_code}: {reply.content[:300]!r}"
+        return reply.json() if reply.content and "json" in reply["Content-Type"] else reply
+
+
+def _json(body: Any) -> str:
+    return json.dumps(body) if body is not None else ""
+
+
+@pytest.fixture
+def as_odile(odile) -> Caller:
+    return Caller(odile)
+
+
+@pytest.fixture
+def as_ravi(ravi) -> Caller:
+    return Caller(ravi)
+
+
+@pytest.fixture
+def nobody(db) -> Caller:
+    return Caller()
+
+
+@pytest.fixture
+def knots(odile) -> QuestionSet:
+    return make_set(odile, "Knots that hold", a_set(choice("B", id="q1"), choice("AC", id="q2")).items)

@@ -1,0 +1,173 @@
+"""Sets in and out through the API and the commands: shown first, kept whole or not at all, hers alone."""
+
+import io
+import json
+import zipfile
+
+import pytest
+from django.core.files.uploadedfile import SimpleUploadedFile
+from django.core.management import CommandError, call_command
+from PIL import Image
+
+from lantern.core.formats.registry import WRITERS
+from lantern.server.library.models import QuestionSet
+from lantern.server.library.queries import content_of
+from lantern.server.media.actions import folder_of, store_picture
+from lantern.server.media.models import StoredMedia
+from tests.builders import choice
+
+TEXT = "1. Which knot makes a loop?\na) Reef knot\nb) Bowline *\n\n2. The ____ rises."
+
+
+def picture(colour="#314a5c"):
+    out = io.BytesIO()
+    Image.new("RGB", (60, 40), colour).save(out, "PNG")
+    return out.getvalue()
+
+
+@pytest.fixture(autouse=True)
+def _media_root(settings, tmp_path):
+    settings.MEDIA_ROOT = tmp_path
+
+
+def send(caller, path, status=200, **fields):
+    reply = caller.client.post(f"/api/exchange/{path}", fields)
+    assert reply.status_code == status, reply.content[:300]
+    return reply.json()
+
+
+def upload(name, data):
+    return SimpleUploadedFile(name, data)
+
+
+def test_pasted_text_is_shown_and_kept_only_when_it_is_added(as_odile):
+    found = send(as_odile, "read", text=TEXT)
+    understood = [entry["item"] for entry in found["entries"] if entry["item"]]
+    assert [bool(entry["item"]) for entry in found["entries"]] == [True, False]
+    assert "What belongs into the gap is missing" in found["entries"][1]["sentences"][0]
+    assert QuestionSet.objects.count() == 0
+    mended = as_odile("POST", "/exchange/mend", {"text": "The ____ rises.\nAnswer: tide", "place": "Line 5"})
+    (entry,) = mended["entries"]
+    assert (entry["place"], entry["item"]["text"]) == ("Line 5", "The [tide] rises.")
+    wanted = json.dumps({"title": "Knots", "items": [*understood, entry["item"]]})
+    made = send(as_odile, "add", wanted=wanted)
+    assert [one["item"]["kind"] for one in made["items"]] == ["choice", "gap_fill"]
+    assert made["items"][0]["item"]["id"] != understood[0]["id"]
+
+
+def test_they_can_be_added_to_a_set_of_hers_and_to_no_other(as_odile, as_ravi, knots):
+    items = [entry["item"] for entry in send(as_odile, "read", text=TEXT)["entries"] if entry["item"]]
+    wanted = json.dumps({"into": knots.pk, "items": items})
+    assert len(send(as_odile, "add", wanted=wanted)["items"]) == 3
+    send(as_ravi, "add", status=404, wanted=wanted)
+    send(as_odile, "add", status=422, wanted='{"items": []}')
+
+
+@pytest.mark.parametrize("form", WRITERS, ids=lambda form: form.name)
+def test_a_set_is_taken_out_and_brought_back_in_every_form(as_odile, as_ravi, knots, form):
+    reply = as_odile.client.get(f"/api/exchange/sets/{knots.pk}/{form.name}")
+    assert reply.headers["Content-Disposition"].endswith(form.suffix)
+    found = send(as_odile, "read", file=upload(f"Knots{form.suffix}", reply.content))
+    assert len([entry for entry in found["entries"] if entry["item"]]) == 2
+    as_ravi("GET", f"/exchange/sets/{knots.pk}/{form.name}", status=404)
+
+
+def test_an_archive_brings_its_pictures_along_to_another_teacher(as_odile, as_ravi, odile, ravi, knots):
+    kept = store_picture(odile, picture())
+    item = choice("B", id="q1", picture=kept.model_copy(update={"description": "The harbour"}))
+    as_odile("PATCH", f"/sets/{knots.pk}", {"put": [{"base": 1, "item": item.model_dump(mode="json")}]})
+    data = as_odile.client.get(f"/api/exchange/sets/{knots.pk}/archive").content
+    found = send(as_ravi, "read", file=upload("knots.lantern.zip", data))
+    items = [entry["item"] for entry in found["entries"]]
+    assert found["files"] == 1
+    made = send(as_ravi, "add", wanted=json.dumps({"items": items}), file=upload("knots.lantern.zip", data))
+    stored = StoredMedia.objects.get(owner=ravi)
+    shown = made["items"][0]["item"]["picture"]
+    assert (shown["media"], shown["description"], shown["width"]) == (stored.id, "The harbour", 60)
+    assert folder_of(stored.id).exists()
+    # Without the file the other teacher's picture is not hers to show.
+    alone = send(as_ravi, "add", wanted=json.dumps({"items": items}))
+    assert alone["items"][0]["item"]["picture"] is None
+
+
+def test_a_picture_that_is_none_leaves_nothing_behind(as_odile, odile, tmp_path):
+    good, bad = ({"type": "picture", "media": name, "width": 1, "height": 1} for name in ("good", "bad"))
+    items = [choice("B", picture=one).model_dump(mode="json") for one in (good, bad)]
+    archive = io.BytesIO()
+    with zipfile.ZipFile(archive, "w") as made:
+        made.writestr("set.json", json.dumps({"format": "lantern-set", "version": 1, "title": "x", "items": items}))
+        made.writestr("media/good.png", picture())
+        made.writestr("media/bad.png", b"no picture")
+    sent = {"wanted": json.dumps({"items": items}), "file": upload("x.lantern.zip", archive.getvalue())}
+    assert "bad.png" in send(as_odile, "add", status=422, **sent)["sentence"]
+    assert QuestionSet.objects.count() == StoredMedia.objects.count() == 0
+    assert list(tmp_path.rglob("*.webp")) == []
+
+
+def test_columns_are_chosen_by_hand_where_their_headings_say_nothing(as_odile):
+    data = b"x;y;z\nWhich?;Reef;Fen O.\n"
+    found = send(as_odile, "read", file=upload("class.csv", data))
+    assert [column["use"] for column in found["columns"]] != ["question", "right", "by"]
+    chosen = json.dumps({"0": "question", "1": "right", "2": "by"})
+    found = send(as_odile, "read", file=upload("class.csv", data), choices=chosen)
+    item = found["entries"][-1]["item"]
+    assert (item["prompt"], item["accepts"], item["by"]) == ("Which?", ["Reef"], "Fen O.")
+
+
+@pytest.mark.parametrize("suffix", ["xlsx", "ods", "csv"])
+def test_the_template_can_be_read_as_it_is(as_odile, suffix):
+    data = as_odile.client.get(f"/api/exchange/template.{suffix}").content
+    found = send(as_odile, "read", file=upload(f"template.{suffix}", data))
+    assert [entry["item"]["kind"] for entry in found["entries"]] == ["choice", "text_entry"]
+    assert found["notes"] == []
+
+
+def test_ways_out_say_what_they_leave_behind(as_odile, knots):
+    ways = as_odile("GET", f"/exchange/sets/{knots.pk}")
+    assert {way["format"] for way in ways} == {form.name for form in WRITERS}
+    assert all(way["left_out"] == [] for way in ways if way["format"] in {"archive", "json", "markdown"})
+
+
+def test_more_than_a_set_holds_is_told_and_nothing_is_kept(as_odile, odile, tmp_path):
+    text = "\n\n".join(f"{n}. Which knot is {n}?\na) Reef\nb) Bowline *" for n in range(1, 302))
+    items = [entry["item"] for entry in send(as_odile, "read", text=text)["entries"]]
+    assert len(items) == 301
+    refused = send(as_odile, "add", status=422, wanted=json.dumps({"items": items}))
+    assert "at most 300 items" in refused["sentence"]
+    file = tmp_path / "many.txt"
+    file.write_text(text)
+    with pytest.raises(CommandError, match="at most 300 items"):
+        call_command("import_set", file, teacher=odile.email)
+    assert QuestionSet.objects.count() == 0
+
+
+def test_what_cannot_be_read_is_a_sentence(as_odile, nobody):
+    assert "empty" in send(as_odile, "read", status=422, file=upload("a.md", b" "))["sentence"]
+    assert "Paste some questions" in send(as_odile, "read", status=422, text=" ")["sentence"]
+    assert "damaged" in send(as_odile, "read", status=422, file=upload("a.xlsx", b"PK\x03\x04no"))["sentence"]
+    send(nobody, "read", status=401, text=TEXT)
+
+
+def test_the_schema_is_published(nobody):
+    assert nobody("GET", "/exchange/set.schema.json")["title"] == "A set of questions"
+
+
+def test_the_commands_bring_in_and_take_out(odile, tmp_path, capsys):
+    text = tmp_path / "knots.txt"
+    text.write_text(TEXT)
+    with pytest.raises(CommandError, match="1 of 2 entries were not understood"):
+        call_command("import_set", text, teacher=odile.email)
+    assert QuestionSet.objects.count() == 0
+    call_command("import_set", text, teacher=odile.email, partly=True, title="Knots")
+    made = QuestionSet.objects.get()
+    out = tmp_path / "knots.json"
+    call_command("export_set", made.pk, out)
+    call_command("import_set", out, teacher=odile.email)
+    again = QuestionSet.objects.exclude(pk=made.pk).get()
+    assert content_of(again).items[0].prompt == "Which knot makes a loop?"
+    for arguments in (("import_set", text), ("import_set", tmp_path / "none")):
+        with pytest.raises(CommandError):
+            call_command(*arguments, teacher="nobody@gullmark.example")
+    with pytest.raises(CommandError, match="There is no set"):
+        call_command("export_set", 9999, out)
+    assert "What belongs into the gap" in capsys.readouterr().err

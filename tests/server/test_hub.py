@@ -1,0 +1,155 @@
+"""Hubs of two processes that share a database and a channel layer, on one loop."""
+
+import asyncio
+import json
+
+import pytest
+from asgiref.sync import sync_to_async
+
+from lantern.core.questions.kinds.choice import ChoiceAnswer
+from lantern.core.session import Settings
+from lantern.core.session import commands as c
+from lantern.server.live.actions import start_session
+from lantern.server.live.clock import now_ms
+from lantern.server.live.connections import Connection, Role
+from lantern.server.live.hub import GATHER, Hub
+
+pytestmark = pytest.mark.django_db(transaction=True)
+
+
+class Device:
+    """Keeps what it is sent."""
+
+    def __init__(self):
+        self.views = asyncio.Queue()
+
+    async def send(self, text):
+        self.views.put_nowait(json.loads(text)["view"])
+
+    async def phase(self, name):
+        async with asyncio.timeout(5):
+            while (await self.views.get())["phase"] != name:
+                pass
+
+
+@pytest.fixture
+async def hubs():
+    pair = Hub(), Hub()
+    yield pair
+    for hub in pair:
+        hub.stop()
+
+
+@pytest.fixture
+def session(odile, knots):
+    return start_session(odile, knots, Settings(close_when_all_answered=True))
+
+
+async def enter(hub, session, role, seat=None):
+    device = Device()
+    room = await hub.room(session.pk)
+    connection = Connection(role, seat, device.send)
+    hub.enter(room, connection)
+    return device, connection, room
+
+
+async def do(hub, session, command, command_id):
+    outcome = await hub.submit(session.pk, command, command_id, now_ms())
+    assert outcome.error is None, outcome.error
+    return outcome
+
+
+async def test_a_change_in_one_process_reaches_the_devices_of_the_other(hubs, session):
+    here, there = hubs
+    await do(here, session, c.Join("Fen", "k1"), "k1")
+    phone, _, _ = await enter(there, session, Role.STUDENT, 1)
+    await enter(here, session, Role.DESK)
+    await do(here, session, c.Advance(0), "open")
+    await phone.phase("open")
+
+
+async def test_a_question_waits_for_a_student_on_the_other_process(hubs, session):
+    here, there = hubs
+    for key in ("k1", "k2"):
+        await do(here, session, c.Join(key, key), key)
+    phone, _, room = await enter(here, session, Role.STUDENT, 1)
+    await enter(there, session, Role.STUDENT, 2)
+    await there._notify({"session": session.pk, "present": [2]})
+    await asyncio.sleep(0.05)
+    assert room.present() == {1, 2}
+    await do(here, session, c.Advance(0), "open")
+    answer = ChoiceAnswer(chosen=("B",))
+    await do(here, session, c.GiveAnswer(1, "q1", answer), "a1")
+    await asyncio.sleep(0.3)
+    assert room.state.phase == "open"
+    await do(here, session, c.GiveAnswer(2, "q1", answer), "a2")
+    await phone.phase("closed")
+
+
+async def test_many_answers_become_few_messages(hubs, session):
+    hub, _ = hubs
+    for number in range(40):
+        await do(hub, session, c.Join(f"S{number}", f"k{number}"), f"k{number}")
+    desk, _, _ = await enter(hub, session, Role.DESK)
+    await do(hub, session, c.Advance(0), "open")
+    await desk.phase("open")
+    answer = ChoiceAnswer(chosen=("B",))
+    start = hub.loop.time()
+    for number in range(1, 41):
+        await do(hub, session, c.GiveAnswer(number, "q1", answer), f"a{number}")
+    messages, last = 0, {"answered": 0}
+    async with asyncio.timeout(10):
+        while last["answered"] < 40:
+            messages, last = messages + 1, await desk.views.get()
+    # However long it took: no more than five a second, and one more at each end.
+    assert messages <= (hub.loop.time() - start) / GATHER + 2
+
+
+async def test_a_device_that_left_is_sent_nothing(hubs, session):
+    hub, _ = hubs
+    await do(hub, session, c.Join("Fen", "k1"), "k1")
+    phone, connection, room = await enter(hub, session, Role.STUDENT, 1)
+    hub.leave(room, connection)
+    await do(hub, session, c.Advance(0), "open")
+    await asyncio.sleep(0.1)
+    assert phone.views.empty()
+
+
+async def test_a_room_is_loaded_once_however_many_come_at_once(hubs, session):
+    hub, _ = hubs
+    found = await asyncio.gather(*(hub.room(session.pk) for _ in range(20)))
+    assert all(room is found[0] for room in found)
+
+
+@pytest.mark.slow
+async def test_the_listener_outlives_a_fault_of_the_channel_layer(hubs, session, monkeypatch):
+    here, there = hubs
+    await do(here, session, c.Join("Fen", "k1"), "k1")
+    phone, _, _ = await enter(there, session, Role.STUDENT, 1)
+    await there._notify({"session": session.pk})
+    real = there._heard
+    faults = []
+
+    async def faulty(notice):
+        if not faults:
+            faults.append(notice)
+            raise ConnectionError("the layer went away")
+        await real(notice)
+
+    monkeypatch.setattr(there, "_heard", faulty)
+    await here._notify({"session": session.pk})
+    await asyncio.sleep(1.3)
+    assert faults
+    await do(here, session, c.Advance(0), "open")
+    await here._notify({"session": session.pk})
+    await phone.phase("open")
+
+
+async def test_the_row_is_the_only_truth(hubs, session):
+    """A hub that has forgotten everything shows what is stored."""
+    here, there = hubs
+    await do(here, session, c.Join("Fen", "k1"), "k1")
+    await do(here, session, c.Advance(0), "open")
+    room = await there.room(session.pk)
+    assert room.state.phase == "open"
+    assert (await sync_to_async(lambda: session.events.count())()) == room.loaded.seq

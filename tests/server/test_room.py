@@ -1,0 +1,161 @@
+"""A room's texts: encoded once for each role, sent only when they have changed, whole for each device."""
+
+import json
+
+import pytest
+
+from lantern.core.session import commands as c
+from lantern.server.live import room as rooms
+from lantern.server.live.connections import Connection, Role
+from lantern.server.live.room import Peer, Room
+from lantern.server.live.store import Loaded
+from tests.builders import a_session, a_set, choice
+
+
+async def nowhere(text):
+    """A device that takes everything."""
+
+
+def loaded_from(session, seq):
+    return Loaded(1, "KELP427", 1, seq, session.state)
+
+
+class Stage:
+    """A session in memory and the room that shows it."""
+
+    def __init__(self, *names):
+        self.session = a_session(a_set(choice("B", id="q1", time_limit=60), choice(id="q2")), *names)
+        self.seq = 1
+        self.room = Room(loaded_from(self.session, self.seq))
+
+    def connect(self, role, seat=None):
+        connection = Connection(role, seat, nowhere)
+        self.room.add(connection)
+        return connection
+
+    def do(self, command):
+        self.session.do(command)
+        self.seq += 1
+        self.room.update(loaded_from(self.session, self.seq))
+
+    def messages(self):
+        return [(connection, json.loads(text())) for connection, text in self.room.changed_messages()]
+
+
+@pytest.fixture
+def stage():
+    return Stage("Fen", "Bo")
+
+
+def test_everyone_gets_a_change_and_nobody_gets_it_twice(stage):
+    devices = [stage.connect(Role.STUDENT, 1), stage.connect(Role.STUDENT, 2), stage.connect(Role.DESK)]
+    stage.messages()
+    stage.do(c.Advance(0))
+    assert {connection for connection, _ in stage.messages()} == set(devices)
+    assert stage.messages() == []
+
+
+def test_an_answer_is_news_for_desk_and_big_screen_and_not_for_students(stage):
+    stage.connect(Role.STUDENT, 1)
+    stage.connect(Role.DESK)
+    stage.connect(Role.SCREEN)
+    stage.do(c.Advance(0))
+    stage.messages()
+    stage.session.answer(2, "B")
+    stage.room.update(loaded_from(stage.session, 9))
+    assert sorted(connection.role for connection, _ in stage.messages()) == ["desk", "screen"]
+
+
+def test_an_opening_question_is_one_text_for_the_whole_class(stage):
+    for seat in (1, 2):
+        stage.connect(Role.STUDENT, seat)
+    stage.messages()
+    stage.do(c.Advance(0))
+    texts = [text() for _, text in stage.room.changed_messages()]
+    assert texts[0] is texts[1]
+    assert "mine" not in json.loads(texts[0])
+
+
+def test_a_result_comes_with_each_students_own_part(stage):
+    connections = {stage.connect(Role.STUDENT, seat): seat for seat in (1, 2)}
+    stage.do(c.Advance(0))
+    stage.session.answer(1, "B")
+    stage.do(c.Advance(1))
+    stage.do(c.Advance(2))
+    messages = stage.messages()
+    assert {connections[device]: message["mine"]["seat"] for device, message in messages} == {1: 1, 2: 2}
+    assert {message["mine"]["seat"]: message["mine"]["mark"] for _, message in messages} == {1: 1, 2: None}
+
+
+def test_who_comes_late_gets_the_whole_view_and_the_own_part(stage):
+    stage.do(c.Advance(0))
+    late = stage.connect(Role.STUDENT, 2)
+    message = json.loads(stage.room.message(late))
+    assert (message["view"]["phase"], message["mine"]["name"]) == ("open", "Bo")
+
+
+def test_an_older_state_does_not_replace_a_newer_one(stage):
+    old = loaded_from(stage.session, 1)
+    stage.do(c.Advance(0))
+    stage.room.update(old)
+    assert stage.room.state.phase == "open"
+
+
+def test_a_reload_is_not_an_absence(stage, monkeypatch):
+    now = [1_000_000]
+    monkeypatch.setattr(rooms, "now_ms", lambda: now[0])
+    phone = stage.connect(Role.STUDENT, 1)
+    stage.room.discard(phone)
+    assert stage.room.present() == {1}
+    now[0] += rooms.LINGER
+    assert stage.room.present() == frozenset()
+
+
+def test_a_second_device_of_one_seat_keeps_it_here(stage, monkeypatch):
+    now = [1_000_000]
+    monkeypatch.setattr(rooms, "now_ms", lambda: now[0])
+    first, _ = stage.connect(Role.STUDENT, 1), stage.connect(Role.STUDENT, 1)
+    stage.room.discard(first)
+    now[0] += rooms.LINGER * 2
+    assert stage.room.present() == {1}
+
+
+def test_another_process_is_believed_for_a_while(stage, monkeypatch):
+    now = [1_000_000]
+    monkeypatch.setattr(rooms, "now_ms", lambda: now[0])
+    stage.room.peers["other"] = Peer(until=now[0] + 100, present=frozenset({2}))
+    assert stage.room.present() == {2}
+    now[0] += 200
+    assert stage.room.present() == frozenset()
+
+
+def test_the_version_tells_two_views_apart_and_only_those(stage):
+    desk = stage.connect(Role.DESK)
+    versions = [json.loads(stage.room.message(desk))["version"] for _ in range(2)]
+    stage.do(c.Advance(0))
+    assert versions[0] == versions[1] != json.loads(stage.room.message(desk))["version"]
+
+
+def test_a_desk_view_made_with_a_memo_is_the_view_made_without(stage):
+    """The memo only saves work: names, marks, removals and presence still come through."""
+    desk = stage.connect(Role.DESK)
+    phone = stage.connect(Role.STUDENT, 1)
+    commands = [
+        lambda: c.Advance(stage.session.state.step),
+        lambda: c.Rename(1, "Fen O."),
+        lambda: c.Remove(2),
+        lambda: c.Advance(stage.session.state.step),
+        lambda: c.Restore(2),
+        lambda: c.Advance(stage.session.state.step),
+        lambda: c.GoTo(stage.session.state.step, "q2"),
+    ]
+    for number, command in enumerate(commands):
+        stage.do(command())
+        if number == 0:
+            stage.session.answer(1, "B")
+            stage.session.answer(2, "C")
+            stage.room.update(loaded_from(stage.session, 2))
+        with_memo = json.loads(stage.room.message(desk))["view"]
+        fresh = Room(loaded_from(stage.session, stage.seq))
+        fresh.add(phone)
+        assert json.loads(fresh.message(desk))["view"] == with_memo

@@ -1,0 +1,188 @@
+"""The writer and the store, without a server around them."""
+
+import queue
+
+import pytest
+from django.db import DatabaseError
+
+from lantern.core.questions.kinds.choice import ChoiceAnswer
+from lantern.core.session import Recorded, Settings, decide, evolve
+from lantern.core.session import commands as c
+from lantern.server.live import store, writer
+from lantern.server.live.actions import start_session
+from lantern.server.live.models import LiveSession, SessionEvent
+from lantern.server.live.writer import Job, Writer
+
+pytestmark = pytest.mark.django_db(transaction=True)
+NOW = 1_800_000_000_000
+B = ChoiceAnswer(chosen=("B",))
+
+
+@pytest.fixture
+def session(odile, knots):
+    return start_session(odile, knots, Settings(close_when_all_answered=False))
+
+
+class Office:
+    """A writer whose outcomes are collected batch by batch."""
+
+    def __init__(self):
+        self.settled = queue.Queue()
+        self.writer = Writer(lambda outcomes, loaded: self.settled.put((outcomes, loaded)))
+
+    def batch(self, *jobs):
+        """All jobs are queued before the writer starts, so that they are one batch."""
+        for job in jobs:
+            self.writer.put(job)
+        if not self.writer._thread.is_alive():
+            self.writer.start()
+        return self.settled.get(timeout=10)
+
+
+@pytest.fixture
+def office():
+    office = Office()
+    yield office
+    if office.writer._thread.is_alive():
+        office.writer.stop()
+
+
+def job(session, command, command_id="c", now=NOW):
+    return Job(session.pk, command, command_id, now, lambda outcome: None)
+
+
+def opened(session):
+    """Fen and Bo are in, the first question is open."""
+    with_two = store.load(session.pk)
+    state, records = with_two.state, []
+    for number, command in enumerate((c.Join("Fen", "k1"), c.Join("Bo", "k2"), c.Advance(0))):
+        for event in store_decide(state, command, f"s{number}"):
+            records.append(event)
+            state = store_evolve(state, event)
+    return store.append(with_two, state, records)
+
+
+def store_decide(state, command, command_id):
+    return [Recorded(command_id, event) for event in decide(state, command, NOW, command_id)]
+
+
+def store_evolve(state, record):
+    return evolve(state, record)
+
+
+def test_a_batch_is_one_transaction_and_each_command_sees_those_before_it(session, office):
+    opened(session)
+    outcomes, loaded = office.batch(
+        job(session, c.GiveAnswer(1, "q1", B), "a1"),
+        job(session, c.GiveAnswer(1, "q1", B), "a2"),
+        job(session, c.GiveAnswer(1, "q1", B), "a1"),
+        job(session, c.GiveAnswer(2, "q1", B), "a3"),
+    )
+    assert [outcome.error.code if outcome.error else None for outcome in outcomes] == [
+        None,
+        "already_answered",
+        None,
+        None,
+    ]
+    assert len(loaded[session.pk].state.responses("q1")) == 2
+    assert SessionEvent.objects.filter(session=session).count() == LiveSession.objects.get(pk=session.pk).seq == 5
+
+
+def test_what_another_process_stored_is_decided_on(session, office):
+    before = opened(session)
+    office.batch(job(session, c.GiveAnswer(1, "q1", B), "a1"))
+    elsewhere = store.load(session.pk)
+    closed = store_decide(elsewhere.state, c.Close(elsewhere.state.step), "elsewhere")
+    store.append(elsewhere, store_evolve(elsewhere.state, closed[0]), closed)
+    outcomes, loaded = office.batch(job(session, c.GiveAnswer(2, "q1", B), "a2"))
+    assert outcomes[0].error.code == "not_open"
+    assert loaded[session.pk].seq == before.seq + 2
+
+
+def test_a_command_refused_only_because_this_process_was_behind_is_decided_again(session, office):
+    first = store.load(session.pk)
+    outcomes, _ = office.batch(job(session, c.Join("Fen", "k1"), "k1"))
+    assert not outcomes[0].error
+    elsewhere = store.catch_up(first)
+    step = store_decide(elsewhere.state, c.Advance(0), "elsewhere")
+    store.append(elsewhere, store_evolve(elsewhere.state, step[0]), step)
+    outcomes, _ = office.batch(job(session, c.GiveAnswer(1, "q1", B), "a1"))
+    assert outcomes[0].error is None
+
+
+def test_nothing_is_added_to_a_session_that_has_moved_on(session):
+    stale = store.load(session.pk)
+    opened(session)
+    with pytest.raises(store.Stale):
+        store.append(stale, stale.state, store_decide(stale.state, c.Join("Ines", "k3"), "late"))
+    with pytest.raises(store.Stale):
+        store.append(stale, stale.state, [])
+    assert SessionEvent.objects.filter(session=session).count() == 3
+
+
+def test_a_batch_that_cannot_be_stored_is_refused_whole_and_leaves_nothing_behind(session, office, monkeypatch):
+    opened(session)
+    office.batch(job(session, c.GiveAnswer(1, "q1", B), "a1"))
+    real = store.append
+
+    def broken(*args):
+        raise DatabaseError("the disk is full")
+
+    monkeypatch.setattr(writer.store, "append", broken)
+    outcomes, loaded = office.batch(job(session, c.GiveAnswer(2, "q1", B), "a2"))
+    assert (outcomes[0].error.code, loaded) == ("not_stored", {})
+    monkeypatch.setattr(writer.store, "append", real)
+    outcomes, loaded = office.batch(job(session, c.GiveAnswer(2, "q1", B), "a2"))
+    assert outcomes[0].error is None
+    assert len(loaded[session.pk].state.responses("q1")) == 2
+
+
+def test_a_fault_in_one_command_stays_with_it(session, office, monkeypatch):
+    opened(session)
+    real = writer.decide
+
+    def faulty(state, command, now, command_id):
+        if command_id == "bad":
+            raise ZeroDivisionError
+        return real(state, command, now, command_id)
+
+    monkeypatch.setattr(writer, "decide", faulty)
+    outcomes, _ = office.batch(
+        job(session, c.GiveAnswer(1, "q1", B), "bad"), job(session, c.GiveAnswer(2, "q1", B), "good")
+    )
+    assert [bool(outcome.error) for outcome in outcomes] == [True, False]
+
+
+def test_a_session_that_does_not_exist_is_told_so(session, office):
+    outcomes, _ = office.batch(job(an_unknown(session), c.Join("Fen", "k"), "k"))
+    assert outcomes[0].error.sentence == "This session does not exist."
+
+
+def an_unknown(session):
+    return type(session)(pk=session.pk + 999)
+
+
+def test_sessions_in_one_batch_do_not_touch_each_other(odile, knots, session, office):
+    other = start_session(odile, knots, Settings())
+    outcomes, loaded = office.batch(
+        job(session, c.Join("Fen", "k1"), "k1"),
+        job(other, c.Join("Bo", "k2"), "k2"),
+        job(session, c.Join("Ines", "k3"), "k3"),
+    )
+    assert not any(outcome.error for outcome in outcomes)
+    assert [s.name for s in loaded[session.pk].state.people()] == ["Fen", "Ines"]
+    assert [s.name for s in loaded[other.pk].state.people()] == ["Bo"]
+
+
+def test_the_end_is_written_beside_the_events_and_frees_the_code(session, office):
+    opened(session)
+    office.batch(job(session, c.End(), "end"))
+    row = LiveSession.objects.get(pk=session.pk)
+    assert row.ended_at is not None
+    assert row.summary["took_part"] == 2
+
+
+def test_a_loaded_state_is_what_the_writer_had(session, office):
+    opened(session)
+    _, loaded = office.batch(job(session, c.GiveAnswer(1, "q1", B), "a1"), job(session, c.Rename(2, "Bo T."), "r"))
+    assert store.load(session.pk) == loaded[session.pk]

@@ -1,0 +1,129 @@
+"""Headless Chromium, set up the same way for tests and pictures."""
+
+import os
+import tempfile
+from collections.abc import Callable
+from pathlib import Path
+from typing import Any, TypeVar
+
+from selenium import webdriver
+from selenium.common.exceptions import (
+    ElementClickInterceptedException,
+    ElementNotInteractableException,
+    NoSuchElementException,
+    StaleElementReferenceException,
+)
+from selenium.webdriver.chrome.service import Service
+from selenium.webdriver.common.by import By
+from selenium.webdriver.remote.webelement import WebElement
+from selenium.webdriver.support.ui import WebDriverWait
+
+T = TypeVar("T")
+
+os.environ.setdefault("SE_OFFLINE", "true")
+
+DESKTOP = (1280, 800)
+PHONE = (390, 844)
+FLAGS = (
+    "--headless=new",
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--disable-dev-shm-usage",
+    "--force-prefers-reduced-motion",
+    "--hide-scrollbars",
+    # A microphone that beeps, so that recording can be tried.
+    "--use-fake-device-for-media-stream",
+    "--use-fake-ui-for-media-stream",
+    "--autoplay-policy=no-user-gesture-required",
+)
+
+
+def open_browser(size: tuple[int, int] = DESKTOP) -> webdriver.Chrome:
+    """A browser with a fresh profile and a viewport of exactly `size`."""
+    options = webdriver.ChromeOptions()
+    for flag in FLAGS:
+        options.add_argument(flag)
+    options.add_argument(f"--user-data-dir={tempfile.mkdtemp(prefix='lantern-')}")
+    options.set_capability("goog:loggingPrefs", {"browser": "ALL"})
+    driver = webdriver.Chrome(options=options, service=Service("/usr/bin/chromedriver"))
+    resize(driver, size)
+    return driver
+
+
+def resize(driver: webdriver.Chrome, size: tuple[int, int], scale: float = 1) -> None:
+    metrics: dict[str, Any] = {"width": size[0], "height": size[1], "deviceScaleFactor": scale, "mobile": size[0] < 600}
+    driver.execute_cdp_cmd("Emulation.setDeviceMetricsOverride", metrics)
+
+
+def picture(driver: webdriver.Chrome, path: Path) -> None:
+    path.parent.mkdir(parents=True, exist_ok=True)
+    driver.save_screenshot(str(path))
+
+
+def go_offline(driver: webdriver.Chrome, offline: bool) -> None:
+    """Take the network from this browser, or give it back."""
+    driver.execute_cdp_cmd("Network.enable", {})
+    rates = {"latency": 0, "downloadThroughput": -1, "uploadThroughput": -1}
+    driver.execute_cdp_cmd("Network.emulateNetworkConditions", {"offline": offline, **rates})
+
+
+# A page that is drawn anew under the pointer, or under a question about it, is asked again.
+MOVED = (
+    ElementClickInterceptedException,
+    ElementNotInteractableException,
+    NoSuchElementException,
+    StaleElementReferenceException,
+    IndexError,
+)
+
+
+def until(driver: webdriver.Chrome, wanted: Callable[[], T], message: str = "", seconds: float = 20) -> T:
+    """What `wanted` gives, as soon as it is something; a page that moves meanwhile is asked again."""
+    return WebDriverWait(driver, seconds, ignored_exceptions=MOVED).until(lambda _: wanted(), message)
+
+
+def wait_for(driver: webdriver.Chrome, text: str, seconds: float = 20) -> None:
+    """Until the page says `text`."""
+    until(driver, lambda: text in body_text(driver), f"the page never said {text!r}", seconds)
+
+
+def find_all(driver: webdriver.Chrome, path: str) -> list[WebElement]:
+    """All that the XPath or CSS selector finds at this moment."""
+    return driver.find_elements(By.XPATH if path.startswith(("/", "(")) else By.CSS_SELECTOR, path)
+
+
+def find(driver: webdriver.Chrome, path: str) -> WebElement:
+    """What the XPath or CSS selector finds, as soon as it is there."""
+    return until(driver, lambda: find_all(driver, path), f"nothing at {path}")[0]
+
+
+def click(driver: webdriver.Chrome, path: str) -> None:
+    """Clicks what the path finds, again where the page moved under the pointer."""
+
+    def clicked() -> bool:
+        find_all(driver, path)[0].click()
+        return True
+
+    until(driver, clicked, f"could not click {path}")
+
+
+def value_of(driver: webdriver.Chrome, path: str, name: str) -> str:
+    """An attribute of what the path finds, as soon as it is there."""
+    return until(driver, lambda: [find_all(driver, path)[0].get_attribute(name) or ""])[0]
+
+
+def press(driver: webdriver.Chrome, label: str) -> None:
+    """Clicks the button or link with these words."""
+    click(
+        driver,
+        f"//button[contains(normalize-space(.), {label!r}) and not(@disabled)] | //a[normalize-space(.)={label!r}]",
+    )
+
+
+def body_text(driver: webdriver.Chrome) -> str:
+    return driver.find_element(By.TAG_NAME, "body").text

@@ -1,0 +1,60 @@
+"""A teacher and students over HTTP, for setting up what a browser or a benchmark then uses."""
+
+import secrets
+from typing import Any
+
+import httpx
+
+
+class TeacherClient:
+    """Signed in, with the CSRF token that the pages would send."""
+
+    def __init__(self, url: str) -> None:
+        self.http = httpx.Client(base_url=url, timeout=30)
+        self.http.get("/sign-in")
+
+    def call(self, method: str, path: str, body: Any = None, status: int = 200) -> Any:
+        headers = {"X-CSRFToken": self.http.cookies.get("csrftoken") or "", "Referer": str(self.http.base_url)}
+        reply = self.http.request(method, f"/api{path}", json=body, headers=headers)
+        assert reply.status_code == status, f"{method} {path}: {reply.status_code} {reply.text[:300]}"
+        return reply.json() if reply.content and "json" in reply.headers.get("content-type", "") else reply.content
+
+    def sign_up(self, name: str = "Sunniva Toll") -> str:
+        """A new account; returns its e-mail address. The password is PASSWORD."""
+        email = f"t{secrets.token_hex(5)}@gullmark.example"
+        self.call("POST", "/accounts/sign-up", {"name": name, "email": email, "password": PASSWORD})
+        return email
+
+    def sign_in(self, email: str, password: str) -> None:
+        self.call("POST", "/accounts/sign-in", {"email": email, "password": password})
+
+    def make_set(self, title: str, items: list[dict[str, Any]]) -> int:
+        made = self.call("POST", "/sets", {"title": title})
+        put = [{"base": 0, "item": item} for item in items]
+        order = [item["id"] for item in items]
+        self.call("PATCH", f"/sets/{made['id']}", {"put": put, "order": order})
+        return int(made["id"])
+
+    def start(self, set_id: int, **settings: bool) -> dict[str, Any]:
+        return dict(self.call("POST", "/live/sessions", {"set": set_id, "settings": settings}))
+
+    def view(self, session: int) -> dict[str, Any]:
+        return dict(self.call("GET", f"/live/sessions/{session}/desk")["view"])
+
+    def command(self, session: int, do: str, **more: Any) -> None:
+        if do in STEPPED:
+            more["step"] = self.view(session)["step"]
+        body = {"id": secrets.token_hex(8), "command": {"do": do, **more}}
+        self.call("POST", f"/live/sessions/{session}/commands", body)
+
+
+def join(url: str, code: str, name: str, key: str | None = None) -> str:
+    """The token of a new seat."""
+    body = {"code": code, "name": name, "key": key or secrets.token_hex(8)}
+    reply = httpx.post(f"{url}/api/live/join", json=body, timeout=30)
+    reply.raise_for_status()
+    return str(reply.json()["token"])
+
+
+PASSWORD = "a lamp in the fog 7"
+STEPPED = {"advance", "go_to", "close", "reopen", "reveal", "show_standings"}

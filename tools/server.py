@@ -1,0 +1,79 @@
+"""A real server process with data of its own: for browser tests, benchmarks and pictures."""
+
+import os
+import signal
+import socket
+import subprocess
+import sys
+import time
+from pathlib import Path
+
+import httpx
+
+ROOT = Path(__file__).resolve().parents[1]
+STARTS_WITHIN = 40
+
+
+class RealServer:
+    """`folder` holds the database and the media; starting again on it finds everything."""
+
+    def __init__(self, folder: Path, **environment: str) -> None:
+        self.folder = folder
+        self.port = free_port()
+        self.url = f"http://127.0.0.1:{self.port}"
+        self.environment = {
+            **os.environ,
+            "LANTERN_VAR": str(folder),
+            "PLAIN_HTTP": "1",
+            "DJANGO_SETTINGS_MODULE": "lantern.server.config.settings",
+            **environment,
+        }
+        self.process: subprocess.Popen[bytes] | None = None
+        folder.mkdir(parents=True, exist_ok=True)
+        static = folder / "static"
+        if not static.exists():
+            static.symlink_to(ROOT / "var/static")
+
+    def manage(self, *arguments: str) -> str:
+        command = [sys.executable, "manage.py", *arguments]
+        done = subprocess.run(command, cwd=ROOT, env=self.environment, capture_output=True, text=True, check=False)
+        if done.returncode:
+            raise RuntimeError(done.stdout + done.stderr)
+        return done.stdout
+
+    def start(self) -> "RealServer":
+        self.manage("migrate", "-v0")
+        command = [sys.executable, "manage.py", "serve", "--port", str(self.port)]
+        log = (self.folder / "server.log").open("ab")
+        self.process = subprocess.Popen(command, cwd=ROOT, env=self.environment, stdout=log, stderr=log)
+        deadline = time.monotonic() + STARTS_WITHIN
+        while time.monotonic() < deadline:
+            try:
+                httpx.get(f"{self.url}/join", timeout=5)
+                return self
+            except httpx.HTTPError:
+                if self.process.poll() is not None:
+                    break
+                time.sleep(0.1)
+        raise RuntimeError(f"The server did not start:\n{self.log()}")
+
+    def log(self) -> str:
+        return (self.folder / "server.log").read_text()
+
+    def kill(self) -> None:
+        """As a power cut would: no chance to tidy up."""
+        assert self.process
+        self.process.send_signal(signal.SIGKILL)
+        self.process.wait()
+
+    def stop(self) -> int:
+        """As Ctrl-C does. Returns the exit code."""
+        assert self.process
+        self.process.send_signal(signal.SIGINT)
+        return self.process.wait(timeout=15)
+
+
+def free_port() -> int:
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        return int(probe.getsockname()[1])

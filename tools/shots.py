@@ -1,0 +1,203 @@
+"""Takes docs/screenshots anew: the demo school, a class of simulated students, every main view."""
+
+import subprocess
+import sys
+import tempfile
+import time
+from pathlib import Path
+
+from selenium import webdriver
+from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
+
+from tools.browser import DESKTOP, PHONE, find, open_browser, picture, press, resize, wait_for
+from tools.client import TeacherClient
+from tools.server import ROOT, RealServer
+
+OUT = Path(sys.argv[1]) if len(sys.argv) > 1 else ROOT / "docs/screenshots"
+TEACHER = ("odile@gullmark.example", "lantern at dusk")
+
+
+def sign_in(driver: webdriver.Chrome, url: str) -> None:
+    driver.get(f"{url}/sign-in")
+    wait_for(driver, "Password")
+    fields = driver.find_elements(By.TAG_NAME, "input")
+    fields[0].send_keys(TEACHER[0])
+    fields[1].send_keys(TEACHER[1] + Keys.ENTER)
+    wait_for(driver, "Last changed")
+
+
+def shoot(driver: webdriver.Chrome, name: str, settle: float = 0.5) -> None:
+    time.sleep(settle)
+    picture(driver, OUT / f"{name}.png")
+    print(name)
+
+
+def main() -> None:
+    with tempfile.TemporaryDirectory() as folder:
+        server = RealServer(Path(folder))
+        server.manage("migrate", "-v0")
+        server.manage("load_demo")
+        server.start()
+        desk, screen, phone = open_browser(), open_browser(), open_browser(PHONE)
+        try:
+            take_all(server, desk, screen, phone)
+        finally:
+            for driver in (desk, screen, phone):
+                driver.quit()
+            server.stop()
+
+
+def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrome, phone: webdriver.Chrome) -> None:
+    url = server.url
+    sign_in(desk, url)
+    shoot(desk, "sets")
+    press(desk, "Reading the harbour lights")
+    wait_for(desk, "In this set")
+    desk.find_elements(By.CSS_SELECTOR, "[data-item] textarea")[0].click()
+    shoot(desk, "editor")
+    take_writing(url, desk)
+    take_import(url, desk)
+    desk.get(f"{url}/sets")
+    press(desk, "Reading the harbour lights")
+    wait_for(desk, "In this set")
+    press(desk, "Run it…")
+    wait_for(desk, "Open the doors")
+    shoot(desk, "run-dialog")
+    desk.find_elements(By.CSS_SELECTOR, "[role=dialog] button[role=switch]")[3].click()
+    press(desk, "Open the doors")
+    wait_for(desk, "The doors are open")
+    session = int(desk.current_url.rsplit("/", 1)[1])
+    teacher = TeacherClient(url)
+    teacher.sign_in(*TEACHER)
+    code = teacher.view(session)["code"]
+    for cookie in desk.get_cookies():
+        screen.get(f"{url}/join")
+        screen.add_cookie({"name": cookie["name"], "value": cookie["value"]})
+    screen.get(f"{url}/screen/{session}")
+    phone.get(f"{url}/join/{code}")
+    wait_for(phone, "with Odile Brandt")
+    phone.find_element(By.ID, "name").send_keys("Cyrus A.")
+    shoot(phone, "phone-join")
+    press(phone, "Join")
+    wait_for(phone, "You are in")
+    command = [sys.executable, "manage.py", "students", code, "-n", "26", "--url", url]
+    students = subprocess.Popen(command, cwd=ROOT, env=server.environment)
+    wait_for(screen, "27 are here", 30)
+    shoot(screen, "big-screen-lobby")
+    try:
+        lead(teacher, session, desk, screen, phone)
+    finally:
+        students.kill()
+    past = teacher.call("GET", "/sessions")[-1]
+    desk.get(f"{url}/sessions")
+    wait_for(desk, "Took part")
+    shoot(desk, "sessions")
+    desk.get(f"{url}/sessions/{past['id']}")
+    wait_for(desk, "Everyone, every question")
+    shoot(desk, "session")
+
+
+def take_writing(url: str, desk: webdriver.Chrome) -> None:
+    """Other kinds in the editor, the picture collection, and a set tried out."""
+    desk.get(f"{url}/sets")
+    press(desk, "A night passage to the Gullmark light")
+    wait_for(desk, "In this set")
+    wait_for(desk, "The watch below")
+    blocks = desk.find_elements(By.CSS_SELECTOR, "[data-item]")
+    desk.execute_script("arguments[0].scrollIntoView(); scrollBy(0, -20)", blocks[6])
+    shoot(desk, "editor-kinds", 1)
+    blocks[4].find_element(By.TAG_NAME, "textarea").click()
+    press(desk, "+ Picture, sound, video")
+    press(desk, "Picture collection")
+    desk.find_element(By.CSS_SELECTOR, "input[placeholder^='lighthouse']").send_keys("sea")
+    wait_for(desk, "anchor")
+    shoot(desk, "media", 1)
+    press(desk, "Cancel")
+    desk.get(f"{desk.current_url}/try")
+    wait_for(desk, "Nothing you do here is kept.")
+    shoot(desk, "try", 2.5)
+
+
+PASTED = """Knots and tides
+
+1. Which knot makes a loop that holds?
+a) Reef knot
+b) Bowline *
+c) Sheet bend
+
+2. The tide rises for ____ hours.
+
+3. True or false: The tide turns twice a day.
+Answer: True
+
+bow – the front of a ship
+stern – the back of a ship
+keel – the bottom of a ship"""
+
+
+def take_import(url: str, desk: webdriver.Chrome) -> None:
+    """A pasted text, one line of it not understood."""
+    desk.get(f"{url}/bring-in")
+    wait_for(desk, "Paste your questions")
+    put = "const a = document.querySelector('textarea'); a.value = arguments[0]; a.dispatchEvent(new Event('input'))"
+    desk.execute_script(put, PASTED)
+    press(desk, "Read it")
+    wait_for(desk, "3 understood, 1 not")
+    shoot(desk, "bring-in")
+
+
+def lead(
+    teacher: TeacherClient, session: int, desk: webdriver.Chrome, screen: webdriver.Chrome, phone: webdriver.Chrome
+) -> None:
+    """Three questions; the pictures are taken during the first, the second and the third."""
+    teacher.command(session, "advance")
+    wait_for(phone, "two white flashes")
+    find(phone, "(//fieldset//label)[2]").click()
+    shoot(phone, "phone-question")
+    press(phone, "Send B")
+    until_answered(teacher, session, 12)
+    shoot(screen, "big-screen-question", 0.3)
+    shoot(desk, "desk-open", 0.0)
+    until_answered(teacher, session, 24)
+    teacher.command(session, "close")
+    teacher.command(session, "reveal")
+    wait_for(phone, "Why")
+    shoot(phone, "phone-result")
+    wait_for(screen, "Why")
+    shoot(screen, "big-screen-result")
+    for item in range(2):
+        go_on_until(teacher, session, "open")
+        wait_for(phone, "Choose an answer")
+        find(phone, f"(//fieldset//label)[{2 + item % 2}]").click()
+        press(phone, "Send")
+        until_answered(teacher, session, 17)
+    shoot(desk, "desk", 0.4)
+    until_answered(teacher, session, 23)
+    teacher.command(session, "close") if teacher.view(session)["phase"] == "open" else None
+    go_on_until(teacher, session, "standings")
+    wait_for(screen, "Standings")
+    shoot(screen, "big-screen-standings")
+    shoot(phone, "phone-standings")
+    teacher.command(session, "end")
+    resize(desk, DESKTOP)
+
+
+def go_on_until(teacher: TeacherClient, session: int, phase: str) -> None:
+    for _ in range(8):
+        teacher.command(session, "advance")
+        if teacher.view(session)["phase"] == phase:
+            return
+
+
+def until_answered(teacher: TeacherClient, session: int, count: int, seconds: float = 45) -> None:
+    deadline = time.monotonic() + seconds
+    while time.monotonic() < deadline:
+        view = teacher.view(session)
+        if view["answered"] >= count or view["phase"] != "open":
+            return
+        time.sleep(0.2)
+
+
+if __name__ == "__main__":
+    main()
