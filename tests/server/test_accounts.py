@@ -1,4 +1,5 @@
 import pytest
+from django.db.models import QuerySet
 from django.test import Client
 
 from tests.server.conftest import PASSWORD, Caller
@@ -88,3 +89,11 @@ def test_changing_the_password_signs_other_devices_out_and_this_one_not(odile):
     assert post(here, "/password", {"old": PASSWORD, "new": "a new lamp 99"}, token).status_code == 204
     assert here.get("/api/accounts/me").status_code == 200
     assert there.get("/api/accounts/me").status_code == 401
+
+
+def test_a_form_sent_twice_at_once_makes_one_account_and_says_so(nobody, monkeypatch):
+    """Both have looked for the address before either was stored."""
+    body = {"name": "Sunniva Toll", "email": "sunniva@gullmark.example", "password": PASSWORD}
+    nobody_post(nobody, body)
+    monkeypatch.setattr(QuerySet, "exists", lambda self: False)
+    assert "already" in nobody_post(Caller(), body, 422)["sentence"]

@@ -1,11 +1,12 @@
 import pytest
+from django.db import connection
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
 from lantern.core.questions.content import SetContent
-from lantern.server.library.actions import change_set, make_set
-from lantern.server.library.models import QuestionSet
-from lantern.server.library.queries import content_of
+from lantern.server.library.actions import change_set, freeze, make_set
+from lantern.server.library.models import QuestionSet, SetItem
+from lantern.server.library.queries import content_of, document_of
 from lantern.server.library.schemas import Changes, PutItem, RemoveItem
 from tests.builders import choice, page
 
@@ -60,6 +61,37 @@ def test_what_a_teacher_owns_is_hers_alone(as_ravi, nobody, knots, method, path)
     assert as_ravi(method, f"/sets/{knots.pk}{path}", payload, 404)["code"] == "not_found"
     assert nobody(method, f"/sets/{knots.pk}{path}", payload, 401)["code"] == "signed_out"
     assert as_ravi("get", "/sets") == []
+
+
+def test_a_set_that_is_saved_while_it_is_read_is_read_whole(knots):
+    """The editor saves as one types, and a second window may read between any two statements."""
+    between = iter([lambda: SetItem.objects.filter(set=knots, key="q1").delete()])
+
+    def another_window(execute, sql, params, many, context):
+        result = execute(sql, params, many, context)
+        for happens in between:
+            happens()
+        return result
+
+    stale = QuestionSet.objects.get(pk=knots.pk)
+    with connection.execute_wrapper(another_window):
+        document = document_of(stale)
+    assert [row.item.id for row in document.items] == ["q1", "q2"]
+
+
+def test_what_is_read_is_the_version_that_it_says(odile, knots):
+    stale = QuestionSet.objects.get(pk=knots.pk)
+    change_set(odile, knots.pk, Changes(title="Hitches", put=(PutItem(base=0, item=page(id="p")),)))
+    document = document_of(stale)
+    assert (document.version, document.title, len(document.items)) == (stale.version + 1, "Hitches", 3)
+
+
+def test_a_session_runs_the_set_as_it_stands_when_it_starts(odile, knots):
+    stale = QuestionSet.objects.get(pk=knots.pk)
+    change_set(odile, knots.pk, Changes(title="Hitches", put=(PutItem(base=0, item=page(id="p")),)))
+    revision = freeze(odile, stale)
+    frozen = SetContent.model_validate(revision.content)
+    assert (revision.version, frozen.title, len(frozen.items)) == (stale.version + 1, "Hitches", 3)
 
 
 def test_two_windows_that_change_two_questions_keep_both(as_odile, knots):

@@ -4,6 +4,7 @@ from django.contrib.auth import authenticate, login, logout, update_session_auth
 from django.contrib.auth.password_validation import validate_password
 from django.core.exceptions import ValidationError
 from django.core.validators import validate_email
+from django.db import IntegrityError, transaction
 from django.http import HttpRequest
 
 from lantern.server.accounts.models import Teacher
@@ -33,10 +34,15 @@ def sign_up(request: HttpRequest, form: SignUp) -> Teacher:
         validate_email(email)
     except ValidationError as error:
         raise BadForm("Type a whole e-mail address, such as anna@school.example.", field="email") from error
+    taken = BadForm("There is an account with this e-mail address already. Sign in instead.", field="email")
     if Teacher.objects.filter(email=email).exists():
-        raise BadForm("There is an account with this e-mail address already. Sign in instead.", field="email")
+        raise taken
     _check_password(form.password, Teacher(name=name, email=email), "password")
-    teacher = Teacher.objects.create_user(email=email, password=form.password, name=name)
+    try:
+        with transaction.atomic():
+            teacher = Teacher.objects.create_user(email=email, password=form.password, name=name)
+    except IntegrityError as error:  # sent twice
+        raise taken from error
     limits.count(limits.SIGN_UPS, limits.address_of(request))
     login(request, teacher)
     return teacher

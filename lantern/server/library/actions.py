@@ -54,6 +54,7 @@ def copy_set(teacher: Teacher, question_set: QuestionSet, *, variant: bool = Fal
     A variant remembers what it was made from.
     """
     _require(rules.may_see(teacher, question_set))
+    question_set = _as_it_stands(question_set.pk)
     content = content_of(question_set)
     return make_set(
         teacher,
@@ -136,7 +137,7 @@ def bring_back(teacher: Teacher, question_set: QuestionSet, version: int) -> Que
     """The set as it was at `version`. How it is now stays among the revisions."""
     _require(rules.may_edit(teacher, question_set))
     old = SetContent.model_validate(get_object_or_404(Revision, set=question_set, version=version).content)
-    _keep_revision(question_set)
+    _keep_revision(_as_it_stands(question_set.pk))
     rows = {row.key: row for row in question_set.items.all()}
     order = [item.id for item in old.items]
     changes = Changes(
@@ -166,7 +167,7 @@ def restore_set(teacher: Teacher, question_set: QuestionSet) -> None:
 @transaction.atomic
 def change_set(teacher: Teacher, set_id: int, changes: Changes) -> Saved:
     """Apply what does not conflict; tell of what does, and change nothing there."""
-    question_set = QuestionSet.objects.select_for_update().get(pk=set_id)
+    question_set = _as_it_stands(set_id)
     _require(rules.may_edit(teacher, question_set))
     _keep_revision(question_set, unless_younger_than=REVISION_EVERY)
     rows = {row.key: row for row in question_set.items.all()}
@@ -186,9 +187,11 @@ def change_set(teacher: Teacher, set_id: int, changes: Changes) -> Saved:
     return _saved(question_set, [conflict for conflict in found if conflict])
 
 
+@transaction.atomic
 def freeze(teacher: Teacher, question_set: QuestionSet) -> Revision:
     """The set as it stands now, to run. Raises NotReady while something in it is wrong."""
     _require(rules.may_run(teacher, question_set))
+    question_set = _as_it_stands(question_set.pk)
     content = content_of(question_set)
     if not can_run(content):
         raise NotReady("Add a question before you run this set." if not content.items else None)
@@ -198,6 +201,11 @@ def freeze(teacher: Teacher, question_set: QuestionSet) -> Revision:
     question_set.last_run_at = timezone.now()
     question_set.save(update_fields=["last_run_at"])
     return revision
+
+
+def _as_it_stands(set_id: int) -> QuestionSet:
+    """Read anew, within the change that is about to be made: it may have been saved since the request began."""
+    return QuestionSet.objects.select_for_update().get(pk=set_id)
 
 
 def _keep_revision(question_set: QuestionSet, unless_younger_than: timedelta | None = None) -> None:

@@ -1,12 +1,14 @@
 """Reading sets."""
 
+from collections.abc import Iterable
+
 from django.db.models import QuerySet
 
 from lantern.core.questions import kind_of, read_item
 from lantern.core.questions.content import About, SetContent, problems_of
 from lantern.core.questions.contract import Item, title_of
 from lantern.server.accounts.models import Teacher
-from lantern.server.library.models import QuestionSet
+from lantern.server.library.models import QuestionSet, SetItem
 from lantern.server.library.schemas import (
     FoundQuestion,
     MadeFrom,
@@ -33,13 +35,14 @@ def found_sets(teacher: Teacher, text: str) -> QuerySet[QuestionSet]:
 
 def content_of(question_set: QuestionSet) -> SetContent:
     """The set as the core works on it."""
-    items = tuple(read_item.validate_python(row.body) for row in question_set.items.all())
-    return SetContent(title=question_set.title, about=About.model_validate(question_set.about), items=items)
+    return _content(question_set, question_set.items.all())
 
 
 def document_of(question_set: QuestionSet) -> SetDocument:
-    content = content_of(question_set)
-    rows = zip(question_set.items.all(), content.items, strict=True)
+    """As it stands now. One statement reads all of it: the editor saves as one types, so it may change between two."""
+    rows = list(SetItem.objects.filter(set=question_set).select_related("set__made_from"))
+    question_set = rows[0].set if rows else question_set
+    content = _content(question_set, rows)
     return SetDocument(
         id=question_set.pk,
         title=question_set.title,
@@ -47,9 +50,14 @@ def document_of(question_set: QuestionSet) -> SetDocument:
         folder=question_set.folder_id,
         made_from=_origin(question_set),
         version=question_set.version,
-        items=[VersionedItem(version=row.version, item=item) for row, item in rows],
+        items=[VersionedItem(version=r.version, item=item) for r, item in zip(rows, content.items, strict=True)],
         problems=problems_of(content),
     )
+
+
+def _content(question_set: QuestionSet, rows: Iterable[SetItem]) -> SetContent:
+    items = tuple(read_item.validate_python(row.body) for row in rows)
+    return SetContent(title=question_set.title, about=About.model_validate(question_set.about), items=items)
 
 
 def row_of(question_set: QuestionSet) -> SetRow:

@@ -30,7 +30,11 @@ def clear_shelf(request: TeacherRequest) -> Cleared:
 
 
 def shelf_of(owner: Teacher) -> list[ShelfRow]:
-    """Newest first. A set in the recycle bin still uses what is in it."""
+    """Newest first. A set in the recycle bin still uses what is in it.
+
+    The files are read before their uses: one that is stored and put into a set meanwhile must not look unused.
+    """
+    stored = list(StoredMedia.objects.filter(owner=owner).order_by("-created_at"))
     used: defaultdict[str, set[str]] = defaultdict(set)
     for title, body in SetItem.objects.filter(set__owner=owner).values_list("set__title", "body"):
         for media in media_in(body):
@@ -40,7 +44,7 @@ def shelf_of(owner: Teacher) -> list[ShelfRow]:
             used[media].add(title or "Untitled set")
     frozen = Revision.objects.filter(set__owner=owner).values_list("content", flat=True)
     kept = {media for content in frozen for media in media_in(content)}
-    return [_row(media, used, kept) for media in StoredMedia.objects.filter(owner=owner).order_by("-created_at")]
+    return [_row(media, used, kept) for media in stored]
 
 
 def media_in(value: Any) -> Iterator[str]:

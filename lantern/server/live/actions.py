@@ -34,7 +34,7 @@ def start_session(teacher: Teacher, question_set: QuestionSet, settings: Setting
                 return LiveSession.objects.create(
                     owner=teacher,
                     revision=revision,
-                    title=question_set.title,
+                    title=revision.content["title"],
                     code=make_code(_random),
                     settings=settings.model_dump(mode="json"),
                     seed=secrets.token_hex(16),
