@@ -187,6 +187,16 @@ def test_measures_are_numbers_with_names_and_none_come_of_nothing(kind, sample):
 
 
 @asked_samples
+def test_every_line_of_the_counts_can_be_said_in_a_sentence(kind, sample):
+    """It names the answer: two lines that count different answers are not said alike."""
+    answers = [kind.imagine(sample.item, 0.5, Random(3)) for _ in range(20)]
+    rows = kind.count_rows(sample.item, kind.tally(sample.item, answers))
+    said = {(row.label, row.text): kind.say(row) for row in rows}
+    assert all(said.values())
+    assert len(set(said.values())) == len(said)
+
+
+@asked_samples
 def test_counts_in_a_report_are_never_below_nought_and_know_what_is_right(kind, sample):
     rng = Random(7)
     answers = [kind.imagine(sample.item, 0.5, rng) for _ in range(20)]

@@ -10,6 +10,9 @@ from lantern.core.analysis.tables import raw_table, workbook_tables
 from lantern.core.formats.csv import write_csv
 from lantern.core.formats.table import Table
 from lantern.core.formats.xlsx import write_workbook
+from lantern.core.questions.contract import CountRow
+from lantern.core.questions.kinds import choice as choice_kind
+from lantern.core.questions.kinds import classify, numeric_entry
 from lantern.core.session.commands import GoTo, Remove
 from tests.builders import a_session, a_set, choice, opinion
 
@@ -40,7 +43,13 @@ def test_the_hardest_question_comes_first_with_its_most_chosen_wrong_answer():
     report = report_of(answered("BCD", "BCD", "CAA").state)
     hardest = hardest_first(report.questions)
     assert [q.number for q in hardest] == [2, 1]
-    assert (hardest[0].common_wrong.label, hardest[0].common_wrong.count) == ("C", 2)
+    assert (hardest[0].common_wrong.text[:1], hardest[0].common_wrong.count) == ("C", 2)
+
+
+def test_a_wrong_answer_is_named_as_one_would_say_it():
+    assert numeric_entry.KIND.say(CountRow("6.25", "M", 2, False)) == "6.25 M"
+    assert choice_kind.KIND.say(CountRow("C", "a bend", 2, False)) == "C “a bend”"
+    assert classify.KIND.say(CountRow("a light", "at anchor", 2, False)) == "“a light” in “at anchor”"
 
 
 def test_a_removed_student_is_in_no_figure():

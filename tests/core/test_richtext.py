@@ -5,7 +5,7 @@ import pytest
 from hypothesis import example, given
 from hypothesis import strategies as st
 
-from lantern.core.questions.richtext import block_html, inline_html, plain
+from lantern.core.questions.richtext import block_html, inline_html, plain, typed
 
 CASES = json.loads((Path(__file__).parent / "richtext_cases.json").read_text())
 
@@ -23,6 +23,11 @@ def test_pages_have_paragraphs_and_lists():
 
 def test_plain_text_has_no_marks():
     assert plain("**Fl(2)** *W*\n`10s`") == "Fl(2) W 10s"
+
+
+def test_a_formula_stays_one_in_plain_text_and_is_typed_without_its_signs():
+    source = "**So** $\\frac{1}{2}$ of\n$5"
+    assert (plain(source), typed(source)) == ("So $\\frac{1}{2}$ of $5", "So \\frac{1}{2} of $5")
 
 
 @given(st.text(max_size=200))

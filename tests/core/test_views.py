@@ -57,6 +57,17 @@ def test_the_key_and_the_reason_come_when_they_are_shown():
     assert SECRET in shown.explanation_html
 
 
+def test_the_big_screen_tells_how_many_were_right_with_the_key_and_behind_no_curtain():
+    room = led("Fen", "Bo", "Ada", "Odd")
+    for seat, letter in ((1, "B"), (2, "B"), (3, "C"), (4, "B")):
+        room.answer(seat, letter)
+    shares = []
+    for step in (lambda: None, room.advance, room.advance, lambda: room.do(c.SetCurtain(True))):
+        step()
+        shares.append(screen_view(room.state, "KELP427").right_share)
+    assert shares == [None, None, 0.75, None]
+
+
 def test_an_own_mark_is_told_with_the_key_and_not_before():
     room = led("Fen")
     room.answer(1, "B")

@@ -179,3 +179,25 @@ def test_what_is_right_is_said_on_the_desk_after_all_have_answered(server, teach
             not find_all(desk, right)[0].is_enabled() and "sheet" in find_all(desk, "main h1, main h2, main")[0].text
         ),
     )
+
+
+def test_of_many_questions_the_one_that_is_on_is_in_sight_among_the_people(server, teacher, browsers):
+    options = [{"id": x, "text": f"A knot {x}", "right": x == "b"} for x in "ab"]
+    items = [
+        {"id": f"q{n}", "kind": "choice", "prompt": f"Knot {n}: $k_{{{n}}}$?", "options": options} for n in range(1, 15)
+    ]
+    session = teacher.start(teacher.make_set("Many knots", items))["id"]
+    desk, phone = browsers(), browsers(PHONE)
+    sign_in(desk, server.url, teacher.call("GET", "/accounts/me")["email"])
+    join_as(phone, server.url, teacher.view(session)["code"], "Fen")
+    desk.get(f"{server.url}/desk/{session}")
+    for number in range(1, 15):
+        teacher.command(session, "go_to", item=f"q{number}")
+        teacher.command(session, "advance") if teacher.view(session)["phase"] != "open" else None
+    people = "//section[@aria-label='People']"
+    until(desk, lambda: find(desk, f"{people}//th[@data-current]").text == "14")
+    edges = """const edge = (path) => document.evaluate(path, document, null, 9).singleNodeValue.getBoundingClientRect()
+        return [edge(arguments[0]).right, edge(arguments[0] + '//th[@data-current]').right,
+                edge(arguments[0]).left, edge(arguments[0] + '//tbody//th').left]"""
+    until(desk, lambda: (e := desk.execute_script(edges, people))[1] <= e[0] and 0 <= e[3] - e[2] < 30)
+    until(desk, lambda: len(find_all(desk, "//nav//*[local-name()='math']")) == 14)  # formulas are set in the run order, too

@@ -315,7 +315,7 @@ def test_a_dictation_and_pictures_as_options(server, teacher, browsers, tmp_path
     type_keys(desk, "Which is red?")
     for letter, colour in (("A", "#b03a2e"), ("B", "#2f7d4f")):
         mark = tmp_path / f"{letter}.png"
-        Image.new("RGB", (300, 200), colour).save(mark)
+        Image.new("RGB", (900, 600), colour).save(mark)
         pick(desk, f"//button[@aria-label='Add media to Option {letter}']")
         find(desk, "//div[@role='dialog']//input[@type='file']").send_keys(str(mark))
         find(desk, f"input[aria-label='What the picture of Option {letter} shows']").send_keys("A mark")
@@ -345,6 +345,10 @@ def test_a_dictation_and_pictures_as_options(server, teacher, browsers, tmp_path
     teacher.command(session, "go_to", item=teacher.view(session)["run"][1]["id"])
     wait_for(phone, "Which is red?")
     until(phone, lambda: len(find_all(phone, "fieldset img[alt='A mark']")) == 2)
+    lie_within = """const edge = (element) => element.getBoundingClientRect()
+        return [...document.querySelectorAll('fieldset img')].every(
+            (img) => edge(img).width > 80 && edge(img).right <= edge(img.closest('label')).right)"""
+    until(phone, lambda: phone.execute_script(lie_within))
     pick(phone, "//label[.//span[normalize-space(.)='A']]//input")
     press(phone, "Send A")
     wait_for(phone, "Sent.")

@@ -4981,7 +4981,10 @@ export interface components {
             version: string;
             view: components["schemas"]["ScreenView"];
         };
-        /** ScreenView */
+        /**
+         * ScreenView
+         * @description `right_share` is the mean mark, 0..1, once the class sees what is right.
+         */
         ScreenView: {
             /** Title */
             title: string;
@@ -4995,6 +4998,8 @@ export interface components {
             shown: components["schemas"]["Shown"] | null;
             /** Answered */
             answered: number;
+            /** Right Share */
+            right_share: number | null;
             /** People */
             people: number;
             /** Names */
@@ -5268,11 +5273,9 @@ export interface components {
         };
         /**
          * WrongAnswer
-         * @description The wrong answer that was given most often.
+         * @description The wrong answer that was given most often, as a sentence names it.
          */
         WrongAnswer: {
-            /** Label */
-            label: string;
             /** Text */
             text: string;
             /** Count */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What is in the set, and what has still to be settled before it can run. */
 import { computed } from 'vue'
+import LineText from '@/questions/shared/LineText.vue'
 import { plainText } from '@/questions/shared/richtext'
 import UiButton from '@/ui/UiButton.vue'
 import type { SetEditor } from './useSetEditor'
@@ -77,7 +78,7 @@ const row = 'flex w-full gap-3 rounded px-2 py-1 text-left text-[15px] leading-s
             @click="emit('go', item.id)"
           >
             <span class="w-5 shrink-0 text-right font-bold text-slate">{{ item.number }}</span>
-            <span class="truncate">{{ item.title }}</span>
+            <LineText class="truncate" :text="item.title" />
           </button>
         </li>
       </ol>

@@ -9,6 +9,7 @@ import { sentenceOf } from '@/api/refusal'
 import type { FoundQuestion, Kind } from '@/api/types'
 import { counted } from '@/composables/format'
 import { useToasts } from '@/composables/useToasts'
+import LineText from '@/questions/shared/LineText.vue'
 import { registry } from '@/questions/registry'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
@@ -78,8 +79,10 @@ async function make(): Promise<void> {
             @change="toggle(row)"
           />
           <span class="min-w-0"
-            ><b class="block leading-snug wrap-anywhere">{{ row.title || '(no words yet)' }}</b
-            ><span class="text-[15px] text-slate"
+            ><LineText
+              class="block leading-snug font-bold wrap-anywhere"
+              :text="row.title || '(no words yet)'"
+            /><span class="text-[15px] text-slate"
               >{{ registry[row.kind as Kind].label }} · {{ row.set_title || 'Untitled set' }}, question
               {{ row.number }}{{ row.tags.length ? ` · ${row.tags.join(', ')}` : '' }}</span
             ></span

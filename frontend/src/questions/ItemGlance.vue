@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { Item } from '@/api/types'
 import { registry } from '@/questions/registry'
+import LineText from '@/questions/shared/LineText.vue'
 import { plainText } from '@/questions/shared/richtext'
 
 const props = defineProps<{ item: Item }>()
@@ -36,8 +37,8 @@ const inside = computed(() =>
 
 <template>
   <p class="text-sm text-slate">{{ registry[item.kind].label }}</p>
-  <p class="leading-snug font-bold wrap-anywhere" dir="auto">
-    {{ plainText(item.prompt ?? '') || '(no words yet)' }}
+  <p class="leading-snug font-bold wrap-anywhere">
+    <LineText :text="plainText(item.prompt ?? '') || '(no words yet)'" />
   </p>
-  <p v-if="inside" class="text-[15px] wrap-anywhere" dir="auto">{{ inside }}</p>
+  <p v-if="inside" class="text-[15px] wrap-anywhere"><LineText :text="inside" /></p>
 </template>

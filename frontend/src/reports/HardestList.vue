@@ -2,6 +2,7 @@
 /** The questions, hardest first, each with the wrong answer that was chosen most. */
 import { computed } from 'vue'
 import { counted, percent } from '@/composables/format'
+import LineText from '@/questions/shared/LineText.vue'
 import QuestionCounts from './QuestionCounts.vue'
 import type { QuestionReport, SessionReport } from '@/api/types'
 
@@ -16,7 +17,7 @@ const others = computed(() =>
 function mostWrong(question: QuestionReport): string {
   const wrong = question.common_wrong
   if (!wrong) return question.answered ? 'nobody chose a wrong answer' : 'nobody answered'
-  return `${wrong.count} of ${question.answered} gave ${[wrong.label, wrong.text && `“${wrong.text}”`].filter(Boolean).join(' ')}`
+  return `${wrong.count} of ${question.answered} answered ${wrong.text}`
 }
 </script>
 
@@ -29,8 +30,8 @@ function mostWrong(question: QuestionReport): string {
           <summary class="flex gap-3">
             <span class="w-5 shrink-0 font-bold">{{ question.number }}</span>
             <span class="min-w-0 grow">
-              <span class="block wrap-anywhere">{{ question.title }}</span>
-              <span class="block text-[15px] text-slate">{{ mostWrong(question) }}</span>
+              <LineText class="block wrap-anywhere" :text="question.title" />
+              <LineText class="block text-[15px] text-slate" :text="mostWrong(question)" />
               <span class="mt-1.5 block h-1.5 bg-mist"
                 ><span class="block h-full bg-lamp" :style="{ width: `${question.share! * 100}%` }"
               /></span>
@@ -45,7 +46,7 @@ function mostWrong(question: QuestionReport): string {
           <summary class="flex gap-3">
             <span class="w-5 shrink-0 font-bold">{{ question.number }}</span>
             <span class="min-w-0 grow">
-              <span class="block wrap-anywhere">{{ question.title }}</span>
+              <LineText class="block wrap-anywhere" :text="question.title" />
               <span class="block text-[15px] text-slate">
                 {{ question.scored ? 'nobody answered' : `opinion, ${counted(question.answered, 'answer')}` }}
               </span>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every answer's count, and the measures that say more than counts. */
+import LineText from '@/questions/shared/LineText.vue'
 import type { QuestionReport } from '@/api/types'
 
 defineProps<{ question: QuestionReport }>()
@@ -13,10 +14,10 @@ const plain = (value: number): string => String(Number(value.toPrecision(4)))
       <tbody>
         <tr v-for="(count, index) in question.counts" :key="index" :class="count.right && 'font-bold'">
           <th scope="row" class="max-w-40 py-0.5 pr-2 text-left align-top font-normal wrap-anywhere">
-            {{ count.label }}
+            <LineText :text="count.label" />
           </th>
           <td class="py-0.5 wrap-anywhere" dir="auto">
-            {{ count.text }}<span v-if="count.right"> ✓ right</span>
+            <LineText :text="count.text" /><span v-if="count.right"> ✓ right</span>
           </td>
           <td class="w-10 py-0.5 text-right tabular-nums">{{ count.count }}</td>
         </tr>
@@ -27,7 +28,9 @@ const plain = (value: number): string => String(Number(value.toPrecision(4)))
       class="mt-2 grid grid-cols-[1fr_auto] gap-x-4 border-t border-rule pt-1"
     >
       <template v-for="measure in question.measures" :key="measure.name + measure.of">
-        <dt class="text-slate">{{ measure.name }}{{ measure.of ? `, ${measure.of}` : '' }}</dt>
+        <dt class="text-slate">
+          {{ measure.name }}<template v-if="measure.of">, <LineText :text="measure.of" /></template>
+        </dt>
         <dd class="text-right tabular-nums">{{ plain(measure.value) }}</dd>
       </template>
     </dl>

@@ -21,7 +21,7 @@ const pane = computed(() => {
 </script>
 
 <template>
-  <span class="flex h-full min-h-7 items-center justify-center text-sm" :class="pane.look">
+  <span class="flex h-full min-h-7 items-center justify-center text-sm whitespace-nowrap" :class="pane.look">
     <span aria-hidden="true">{{ pane.glyph }}</span><span class="sr-only">{{ pane.words }}</span>
   </span>
 </template>

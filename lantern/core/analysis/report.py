@@ -6,10 +6,11 @@ sum of marks over all scored questions that were asked; what was not answered co
 
 from collections.abc import Sequence
 from statistics import median
+from typing import Any
 
 from lantern.core.analysis.measures import cronbach_alpha, histogram, mean
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import CountRow, Item, is_scored, title_of
+from lantern.core.questions.contract import CountRow, Item, Kind, is_scored, title_of
 from lantern.core.session.model import Response, State
 from lantern.core.session.points import standings
 from lantern.core.values import Milliseconds, Value
@@ -18,9 +19,8 @@ SCORE_BINS = 8
 
 
 class WrongAnswer(Value):
-    """The wrong answer that was given most often."""
+    """The wrong answer that was given most often, as a sentence names it."""
 
-    label: str
     text: str
     count: int
 
@@ -127,16 +127,16 @@ def _question(state: State, item: Item, number: int) -> QuestionReport:
         median_took=round(median(r.took for r in responses)) if responses else None,
         counts=tuple(Count(label=r.label, text=r.text, count=r.count, right=r.right) for r in rows),
         measures=tuple(Measure(name=f.name, of=f.of, value=f.value) for f in kind.figures(item, tally)),
-        common_wrong=_common_wrong(rows),
+        common_wrong=_common_wrong(kind, rows),
     )
 
 
-def _common_wrong(rows: Sequence[CountRow]) -> WrongAnswer | None:
+def _common_wrong(kind: Kind[Any, Any, Any], rows: Sequence[CountRow]) -> WrongAnswer | None:
     wrong = [row for row in rows if row.right is False and row.count]
     if not wrong:
         return None
     row = max(wrong, key=lambda row: row.count)
-    return WrongAnswer(label=row.label, text=row.text, count=row.count)
+    return WrongAnswer(text=kind.say(row), count=row.count)
 
 
 def _people(state: State, asked: Sequence[Item], scored: Sequence[Item]) -> list[PersonReport]:

@@ -288,6 +288,10 @@ class Kind(Generic[I, A, T]):
         """The tally as lines of a table, in the item's own order."""
         raise NotImplementedError
 
+    def say(self, row: CountRow) -> str:
+        """A line of the counts as a sentence names the answer."""
+        return " ".join(part for part in (row.label, row.text and f"“{row.text}”") if part)
+
     def figures(self, item: I, tally: T) -> list[Figure]:
         """Measures that say more than counts: a median, a mean place, a spread."""
         return []

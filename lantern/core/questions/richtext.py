@@ -57,11 +57,22 @@ def block_html(source: str) -> str:
 
 @lru_cache(maxsize=4096)
 def plain(source: str) -> str:
-    """The text without its formatting, on one line: for rails, tables and spreadsheets."""
-    tokens = _MARKDOWN.parseInline(source.strip())
-    parts = [
-        " " if child.type in {"softbreak", "hardbreak"} else child.content
-        for token in tokens
-        for child in token.children or []
-    ]
-    return " ".join("".join(parts).split())
+    """The text without its formatting, on one line: for rails, tables and spreadsheets. Formulas stay `$LaTeX$`."""
+    return _one_line(source, "$")
+
+
+@lru_cache(maxsize=512)
+def typed(source: str) -> str:
+    """As somebody would type it: `plain`, and formulas without their signs."""
+    return _one_line(source, "")
+
+
+def _one_line(source: str, sign: str) -> str:
+    tokens = [child for token in _MARKDOWN.parseInline(source.strip()) for child in token.children or []]
+    return " ".join("".join(_in_one_line(token, sign) for token in tokens).split())
+
+
+def _in_one_line(token: Token, sign: str) -> str:
+    if token.type in {"softbreak", "hardbreak"}:
+        return " "
+    return f"{sign}{token.content}{sign}" if token.type == "formula" else token.content

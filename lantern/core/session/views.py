@@ -71,6 +71,8 @@ class Place(Value):
 
 
 class ScreenView(Value):
+    """`right_share` is the mean mark, 0..1, once the class sees what is right."""
+
     title: str
     code: str
     phase: Phase
@@ -78,6 +80,7 @@ class ScreenView(Value):
     questions: int
     shown: Shown | None
     answered: int
+    right_share: float | None
     people: int
     names: tuple[str, ...]
     standings: tuple[Place, ...]
@@ -147,7 +150,7 @@ def student_view(state: State) -> StudentView:
 
 
 def screen_view(state: State, code: str) -> ScreenView:
-    answered = len(state.responses(state.cursor)) if state.cursor else 0
+    answers = state.responses(state.cursor) if state.cursor else []
     people = list(state.people())
     show_places = state.phase is Phase.STANDINGS or (state.phase is Phase.ENDED and state.settings.show_standings)
     return ScreenView(
@@ -157,7 +160,8 @@ def screen_view(state: State, code: str) -> ScreenView:
         step=state.step,
         questions=len(state.content.question_numbers()),
         shown=_shown(state),
-        answered=answered,
+        answered=len(answers),
+        right_share=_mean_mark(answers) if state.phase is Phase.REVEALED and not state.curtain else None,
         people=len(people),
         names=tuple(seat.name for seat in people) if state.phase is Phase.LOBBY else (),
         standings=tuple(_place(row) for row in standings(state)[:TOP_PLACES]) if show_places else (),

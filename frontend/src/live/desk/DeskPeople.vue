@@ -2,7 +2,7 @@
 /** Everyone by every question. Names and answers can be hidden at once. */
 import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { DeskView, Person } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
 import GridPane from '@/ui/GridPane.vue'
@@ -19,7 +19,20 @@ const section = ref<HTMLElement>()
 const people = computed(() =>
   [...props.view.people].sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true })),
 )
+/** Room kept beside the current column, in px. */
+const BESIDE = 16
 const toggle = 'rounded px-0.5 underline underline-offset-2'
+
+/** The names stay where they are; of the columns, the question that is on is always in sight. */
+async function showCurrent(): Promise<void> {
+  await nextTick()
+  const frame = section.value
+  const cell = frame?.querySelector<HTMLElement>('th[data-current]')
+  if (!frame || !cell) return
+  const beyond = cell.offsetLeft + cell.offsetWidth + BESIDE - frame.clientWidth
+  frame.scrollLeft = Math.max(0, beyond)
+}
+watch(() => [props.view.shown?.number, props.view.columns.length], showCurrent, { immediate: true })
 
 async function startRenaming(person: Person): Promise<void> {
   renaming.value = { seat: person.seat, name: person.name }
@@ -44,7 +57,7 @@ async function remove(person: Person): Promise<void> {
 </script>
 
 <template>
-  <section ref="section" aria-label="People" class="min-h-0 overflow-auto bg-sheet px-4 py-4">
+  <section ref="section" aria-label="People" class="relative min-h-0 overflow-auto bg-sheet px-4 py-4">
     <div class="mb-2 flex flex-wrap items-baseline justify-between gap-2">
       <h2 class="text-lg">People</h2>
       <p v-if="people.length" class="text-sm text-slate">
@@ -67,16 +80,26 @@ async function remove(person: Person): Promise<void> {
     <table v-else class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]">
       <thead>
         <tr class="text-sm text-slate">
-          <th scope="col" class="py-1.5 text-left font-normal">Name</th>
-          <th v-for="column in view.columns" :key="column" scope="col" class="min-w-8 font-bold">
+          <th scope="col" class="sticky top-0 left-0 z-20 bg-sheet py-1.5 text-left font-normal">Name</th>
+          <th scope="col" class="sticky top-0 z-10 bg-sheet px-1.5 text-right font-normal">Points</th>
+          <th
+            v-for="column in view.columns"
+            :key="column"
+            scope="col"
+            class="sticky top-0 z-10 min-w-8 bg-sheet font-bold"
+            :class="column === view.shown?.number && 'text-ink'"
+            :data-current="column === view.shown?.number || undefined"
+          >
             {{ column }}
           </th>
-          <th scope="col" class="pl-2 text-right font-normal">Points</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="person in people" :key="person.seat" class="border-b border-rule">
-          <th scope="row" class="max-w-44 border-t border-rule py-0 text-left font-normal">
+          <th
+            scope="row"
+            class="sticky left-0 max-w-44 border-t border-rule bg-sheet py-0 pr-1 text-left font-normal has-[[role=menu]]:z-20"
+          >
             <input
               v-if="renaming?.seat === person.seat"
               v-model="renaming.name"
@@ -106,10 +129,10 @@ async function remove(person: Person): Promise<void> {
               </MenuItems>
             </Menu>
           </th>
+          <td class="border-t border-rule px-1.5 text-right tabular-nums">{{ person.points }}</td>
           <td v-for="(pane, index) in person.panes" :key="index" class="border-t border-rule p-0">
             <GridPane :value="pane" :hidden="!answersShown" />
           </td>
-          <td class="border-t border-rule pl-2 text-right tabular-nums">{{ person.points }}</td>
         </tr>
       </tbody>
     </table>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { percent } from '@/composables/format'
 import type { DeskView } from '@/api/types'
+import LineText from '@/questions/shared/LineText.vue'
 
 defineProps<{ view: DeskView }>()
 const emit = defineEmits<{ go: [item: string] }>()
@@ -30,7 +31,7 @@ function state(row: Row): string {
           @click="emit('go', row.id)"
         >
           <span class="w-4 shrink-0 font-bold">{{ row.number ?? '–' }}</span>
-          <span class="line-clamp-2 grow wrap-anywhere">{{ row.title || 'Untitled' }}</span>
+          <LineText class="line-clamp-2 grow wrap-anywhere" :text="row.title || 'Untitled'" />
           <span
             class="shrink-0 text-sm"
             :class="['open', 'current'].includes(row.status) ? 'text-beam' : 'text-slate'"

@@ -41,7 +41,7 @@ onBeforeUnmount(() => player.value?.pause())
     :width="picture.width"
     :height="picture.height"
     class="h-auto w-auto max-w-full rounded object-contain"
-    :class="small ? 'max-h-[5.5em]' : 'max-h-[38vh]'"
+    :class="small ? 'max-h-(--option-picture,5.5em) min-w-0' : 'max-h-[38vh]'"
   />
   <video
     v-else-if="film"

@@ -29,6 +29,12 @@ const inTwo = computed(
   () =>
     props.rows.length > MOST_IN_A_COLUMN || (props.rows.length > 2 && props.rows.some((row) => row.media)),
 )
+
+/** Pictures alone take the room that words leave; the more there are, the less each has. */
+const pictureHeight = computed(() => {
+  const onlyPictures = props.rows.every((row) => row.media && !row.html && !row.text)
+  return onlyPictures ? `clamp(5.5em, ${18 / Math.ceil(props.rows.length / 2)}em, 9em)` : undefined
+})
 </script>
 
 <template>
@@ -39,7 +45,7 @@ const inTwo = computed(
         inTwo &&
         '@min-[860px]:grid-flow-col @min-[860px]:grid-cols-2 @min-[860px]:[grid-template-rows:repeat(var(--rows),auto)]'
       "
-      :style="{ '--rows': Math.ceil(rows.length / 2) }"
+      :style="{ '--rows': Math.ceil(rows.length / 2), '--option-picture': pictureHeight }"
     >
       <li
         v-for="row in rows"

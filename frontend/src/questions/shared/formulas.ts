@@ -4,6 +4,20 @@
  */
 const SELECTOR = '.formula:not([data-set])'
 
+/** As in core/questions/richtext.py. */
+export const FORMULA = /\$(?![\s$])((?:[^$\\\n]|\\.)+?)(?<!\s)\$(?!\d)/
+
+const ESCAPES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }
+const escaped = (text: string): string => text.replace(/[&<>"]/g, (sign) => ESCAPES[sign]!)
+
+/** A line without formatting, as lists show it: its formulas are set, all else stands as it is. */
+export function lineHtml(line: string): string {
+  return line
+    .split(new RegExp(FORMULA, 'g'))
+    .map((part, index) => (index % 2 ? `<span class="formula">${escaped(part)}</span>` : escaped(part)))
+    .join('')
+}
+
 async function setAll(root: ParentNode): Promise<void> {
   const found = [...root.querySelectorAll<HTMLElement>(SELECTOR)]
   if (!found.length) return

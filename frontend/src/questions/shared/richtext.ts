@@ -1,5 +1,6 @@
 /** The same light formatting as core/questions/richtext.py, for what is being typed. */
 import MarkdownIt from 'markdown-it'
+import { FORMULA } from './formulas'
 
 const markdown = new MarkdownIt('zero', { breaks: true, html: false }).enable([
   'escape',
@@ -9,11 +10,11 @@ const markdown = new MarkdownIt('zero', { breaks: true, html: false }).enable([
   'list',
 ])
 
-const FORMULA = /\$(?![\s$])((?:[^$\\\n]|\\.)+?)(?<!\s)\$(?!\d)/y
+const FORMULA_HERE = new RegExp(FORMULA, 'y')
 
 markdown.inline.ruler.before('escape', 'formula', (state, silent) => {
-  FORMULA.lastIndex = state.pos
-  const match = state.src[state.pos] === '$' ? FORMULA.exec(state.src) : null
+  FORMULA_HERE.lastIndex = state.pos
+  const match = state.src[state.pos] === '$' ? FORMULA_HERE.exec(state.src) : null
   if (!match) return false
   if (!silent) state.push('formula', '', 0).content = match[1]!
   state.pos += match[0].length
@@ -25,10 +26,13 @@ markdown.renderer.rules.formula = (tokens, index) =>
 export const inlineHtml = (source: string): string => markdown.renderInline(source.trim())
 export const blockHtml = (source: string): string => markdown.render(source.trim())
 
-/** The text without its formatting, on one line. */
+/** The text without its formatting, on one line. Formulas stay `$LaTeX$`: `lineHtml` shows them. */
 export function plainText(source: string): string {
   const [line] = markdown.parseInline(source.trim(), {})
-  const parts = (line?.children ?? []).map((token) => (token.type.endsWith('break') ? ' ' : token.content))
+  const parts = (line?.children ?? []).map(({ type, content }) => {
+    if (type.endsWith('break')) return ' '
+    return type === 'formula' ? `$${content}$` : content
+  })
   return parts.join('').replace(/\s+/g, ' ').trim()
 }
 

@@ -6,7 +6,8 @@ import LineList from './LineList.vue'
 import MediaView from './MediaView.vue'
 import StrictnessChip from './StrictnessChip.vue'
 import { FOG_WITHOUT_LIMIT_MS, fogOrder, fogParts, timeGone } from './fog'
-import { watchFormulas } from './formulas'
+import { lineHtml, watchFormulas } from './formulas'
+import { plainText } from './richtext'
 import { textOf } from './lines'
 import { placeDots } from './numbers'
 
@@ -181,6 +182,16 @@ describe('formulas', () => {
     expect(root.querySelectorAll('math')).toHaveLength(1)
     stop()
   })
+})
+
+describe('a line of a list', () => {
+  it('shows formulas as such and all else as it stands', () =>
+    expect(lineHtml('<b> $\\sqrt{h} < 2$ & $5 and $6')).toBe(
+      '&lt;b&gt; <span class="formula">\\sqrt{h} &lt; 2</span> &amp; $5 and $6',
+    ))
+
+  it('takes what the plain text of a prompt holds', () =>
+    expect(plainText('**How far** is $d$?\nTell.')).toBe('How far is $d$? Tell.'))
 })
 
 describe('small helpers', () => {

@@ -167,6 +167,9 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
             for c in cells
         ]
 
+    def say(self, row: CountRow) -> str:
+        return f"“{row.label}” in “{row.text}”"
+
     def substance(self, item: ClassifyItem) -> Substance:
         groups = tuple((g.text, tuple(m.text for m in item.members if m.group == g.id)) for g in item.groups)
         pairs = tuple((member, name) for name, members in groups for member in members)

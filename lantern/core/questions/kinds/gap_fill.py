@@ -199,6 +199,9 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
                 rows.append(CountRow(f"Gap {number}", word.text, word.count, right))
         return rows
 
+    def say(self, row: CountRow) -> str:
+        return f"“{row.text}” in {row.label.lower()}"
+
     def substance(self, item: GapFillItem) -> Substance:
         return Substance(answers=tuple(gap.right[0] for gap in gaps_of(item) if gap.right))
 

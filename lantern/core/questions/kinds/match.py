@@ -182,6 +182,9 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
             for cell in cells
         ]
 
+    def say(self, row: CountRow) -> str:
+        return f"“{row.label}” with “{row.text}”"
+
     def substance(self, item: MatchItem) -> Substance:
         return Substance(pairs=tuple((p.left, p.right) for p in item.pairs))
 

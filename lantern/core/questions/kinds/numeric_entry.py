@@ -147,6 +147,9 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
             for row in sorted(frequent, key=lambda row: row.value)
         ]
 
+    def say(self, row: CountRow) -> str:
+        return f"{row.label} {row.text}".strip()
+
     def figures(self, item: NumericEntryItem, tally: NumericEntryTally) -> list[Figure]:
         return spread_figures(tally.quartiles)
 

@@ -161,6 +161,9 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
         ]
         return [*rows, CountRow("–", "outside every area", hits[None], False if item.scored else None)]
 
+    def say(self, row: CountRow) -> str:
+        return row.text
+
     def figures(self, item: PointItem, tally: PointTally) -> list[Figure]:
         strays = sum(_area_of(item, spot) is None for spot in tally.points)
         return [Figure("strays", "", strays)] if tally.points else []
@@ -168,7 +171,7 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
     def imagine(self, item: PointItem, ability: float, rng: Random) -> PointAnswer:
         right = [area for area in item.areas if area.right]
         if item.scored and right and rng.random() < ability:
-            return PointAnswer(spot=centre(rng.choice(right).place))
+            return PointAnswer(spot=_hit(item, rng.choice(right), rng))
         if not item.scored or rng.random() < 0.5:
             return PointAnswer(spot=Spot(x=round(rng.random(), 3), y=round(rng.random(), 3)))
         near = centre(rng.choice(item.areas).place)
@@ -198,6 +201,16 @@ def _spot(item: PointItem, answer: PointAnswer) -> Spot:
     if answer.spot is not None:
         return Spot(x=round(answer.spot.x, 3), y=round(answer.spot.y, 3))
     return next((centre(area.place) for area in item.areas if area.id == answer.area), Spot(x=0, y=0))
+
+
+def _hit(item: PointItem, area: Area, rng: Random) -> Spot:
+    """Somewhere in the area, near its middle; the middle itself where a few tries miss."""
+    middle = centre(area.place)
+    for _ in range(8):
+        x, y = (min(1.0, max(0.0, rng.gauss(at, 0.02))) for at in (middle.x, middle.y))
+        if is_inside(area.place, Spot(x=x, y=y), 0, _aspect(item)):
+            return Spot(x=x, y=y)
+    return middle
 
 
 def _areas_hit(item: PointItem, answer: PointAnswer) -> list[Area]:

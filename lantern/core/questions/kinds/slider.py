@@ -142,6 +142,9 @@ class Slider(Kind[SliderItem, SliderAnswer, SliderTally]):
             for row in tally.values
         ]
 
+    def say(self, row: CountRow) -> str:
+        return f"{row.label} {row.text}".strip()
+
     def figures(self, item: SliderItem, tally: SliderTally) -> list[Figure]:
         return spread_figures(tally.quartiles)
 

@@ -28,7 +28,7 @@ from lantern.core.questions.contract import (
     wrong,
 )
 from lantern.core.questions.parts import cut
-from lantern.core.questions.richtext import plain
+from lantern.core.questions.richtext import typed
 from lantern.core.questions.spelling import Strictness, folded, is_accepted
 from lantern.core.questions.textform import entry, texts
 from lantern.core.values import Value
@@ -164,7 +164,7 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
         return {"accepts": substance.right_texts()[:40]}
 
     def of_pairs(self, pairs: Sequence[Drawn], new_id: NewId) -> list[dict[str, object]]:
-        return [{"prompt": p.left, "accepts": [plain(p.right)], "tags": p.tags} for p in pairs]
+        return [{"prompt": p.left, "accepts": [typed(p.right)], "tags": p.tags} for p in pairs]
 
     def to_lines(self, item: TextEntryItem) -> list[str]:
         return [entry("=", text) for text in item.accepts]

@@ -31,8 +31,9 @@ function toggle(id: string): void {
     <label
       v-for="option in item.options"
       :key="option.id"
-      class="flex min-h-14 items-center gap-3 rounded border px-3 py-2.5 text-lg leading-snug has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-tide"
+      class="flex min-h-14 gap-3 rounded border px-3 py-2.5 text-lg leading-snug has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-tide"
       :class="[
+        onlyPictures ? 'flex-col [--option-picture:9rem]' : 'items-center',
         chosen.has(option.id) ? 'border-tide bg-tide-wash ring-2 ring-tide' : 'border-edge bg-sheet',
         disabled && !chosen.has(option.id) && 'text-slate',
       ]"
@@ -46,7 +47,7 @@ function toggle(id: string): void {
         @change="toggle(option.id)"
       />
       <LetterBox :letter="option.letter" :filled="chosen.has(option.id)" />
-      <MediaView v-if="option.media" :media="option.media" small />
+      <MediaView v-if="option.media" :media="option.media" small :class="onlyPictures && 'self-center'" />
       <span v-if="option.html" class="prose" dir="auto" v-html="option.html" />
     </label>
   </fieldset>
