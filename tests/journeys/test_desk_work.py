@@ -200,4 +200,6 @@ def test_of_many_questions_the_one_that_is_on_is_in_sight_among_the_people(serve
         return [edge(arguments[0]).right, edge(arguments[0] + '//th[@data-current]').right,
                 edge(arguments[0]).left, edge(arguments[0] + '//tbody//th').left]"""
     until(desk, lambda: (e := desk.execute_script(edges, people))[1] <= e[0] and 0 <= e[3] - e[2] < 30)
-    until(desk, lambda: len(find_all(desk, "//nav//*[local-name()='math']")) == 14)  # formulas are set in the run order, too
+    until(
+        desk, lambda: len(find_all(desk, "//nav//*[local-name()='math']")) == 14
+    )  # formulas are set in the run order, too

@@ -24,8 +24,8 @@ const toggle = 'underline underline-offset-2'
 </script>
 
 <template>
-  <section class="overflow-x-auto rounded border border-rule bg-sheet px-4.5 py-3.5">
-    <div class="mb-2 flex flex-wrap items-baseline justify-between gap-x-6">
+  <section class="rounded border border-rule bg-sheet py-3.5">
+    <div class="mb-2 flex px-4.5 flex-wrap items-baseline justify-between gap-x-6">
       <h2 class="text-lg">Everyone, every question</h2>
       <p class="text-[15px] text-slate">
         <button type="button" :class="toggle" @click="order = order === 'hardest' ? 'asked' : 'hardest'">
@@ -37,40 +37,45 @@ const toggle = 'underline underline-offset-2'
         </button>
       </p>
     </div>
-    <table class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]">
-      <thead>
-        <tr class="text-sm text-slate">
-          <th scope="col" class="text-left align-bottom font-normal">Name</th>
-          <th
-            v-for="{ question } in columns"
-            :key="question.item"
-            scope="col"
-            class="min-w-9 px-0.5 pb-1"
-            :title="question.title"
-          >
-            <span class="block font-bold">{{ question.number }}</span>
-            <span class="block text-xs font-normal">{{
-              question.share === null ? '–' : Math.round(question.share * 100)
-            }}</span>
-          </th>
-          <th scope="col" class="pl-2 text-right align-bottom font-normal">Score</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="person in report.people" :key="person.seat">
-          <th scope="row" class="max-w-56 truncate border-t border-rule py-1 pr-2 text-left font-normal">
-            {{ namesShown ? person.name : `Seat ${person.seat}` }}
-          </th>
-          <td
-            v-for="{ question, index } in columns"
-            :key="question.item"
-            class="h-7.5 border-t border-rule p-0"
-          >
-            <GridPane :value="person.panes[index] ?? null" />
-          </td>
-          <td class="border-t border-rule pl-2 text-right tabular-nums">{{ score(person.score) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <div class="overflow-x-auto pr-4.5">
+      <table class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]">
+        <thead>
+          <tr class="text-sm text-slate">
+            <th scope="col" class="sticky left-0 bg-sheet pl-4.5 text-left align-bottom font-normal">Name</th>
+            <th scope="col" class="px-1.5 text-right align-bottom font-normal">Score</th>
+            <th
+              v-for="{ question } in columns"
+              :key="question.item"
+              scope="col"
+              class="min-w-9 px-0.5 pb-1"
+              :title="question.title"
+            >
+              <span class="block font-bold">{{ question.number }}</span>
+              <span class="block text-xs font-normal">{{
+                question.share === null ? '–' : Math.round(question.share * 100)
+              }}</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="person in report.people" :key="person.seat">
+            <th
+              scope="row"
+              class="sticky left-0 max-w-56 truncate border-t border-rule bg-sheet py-1 pr-2 pl-4.5 text-left font-normal"
+            >
+              {{ namesShown ? person.name : `Seat ${person.seat}` }}
+            </th>
+            <td class="border-t border-rule px-1.5 text-right tabular-nums">{{ score(person.score) }}</td>
+            <td
+              v-for="{ question, index } in columns"
+              :key="question.item"
+              class="h-7.5 border-t border-rule p-0"
+            >
+              <GridPane :value="person.panes[index] ?? null" />
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </section>
 </template>

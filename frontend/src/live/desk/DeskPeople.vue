@@ -15,6 +15,7 @@ const namesShown = useLocalStorage('lantern.desk-names', true)
 const answersShown = useLocalStorage('lantern.desk-answers', true)
 const renaming = ref<{ seat: number; name: string } | null>(null)
 const section = ref<HTMLElement>()
+const frame = ref<HTMLElement>()
 
 const people = computed(() =>
   [...props.view.people].sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true })),
@@ -26,11 +27,10 @@ const toggle = 'rounded px-0.5 underline underline-offset-2'
 /** The names stay where they are; of the columns, the question that is on is always in sight. */
 async function showCurrent(): Promise<void> {
   await nextTick()
-  const frame = section.value
-  const cell = frame?.querySelector<HTMLElement>('th[data-current]')
-  if (!frame || !cell) return
-  const beyond = cell.offsetLeft + cell.offsetWidth + BESIDE - frame.clientWidth
-  frame.scrollLeft = Math.max(0, beyond)
+  const cell = frame.value?.querySelector<HTMLElement>('th[data-current]')
+  if (!frame.value || !cell) return
+  const beyond = cell.offsetLeft + cell.offsetWidth + BESIDE - frame.value.clientWidth
+  frame.value.scrollLeft = Math.max(0, beyond)
 }
 watch(() => [props.view.shown?.number, props.view.columns.length], showCurrent, { immediate: true })
 
@@ -57,8 +57,8 @@ async function remove(person: Person): Promise<void> {
 </script>
 
 <template>
-  <section ref="section" aria-label="People" class="relative min-h-0 overflow-auto bg-sheet px-4 py-4">
-    <div class="mb-2 flex flex-wrap items-baseline justify-between gap-2">
+  <section ref="section" aria-label="People" class="flex min-h-0 flex-col bg-sheet pt-4">
+    <div class="mb-2 flex flex-wrap px-4 items-baseline justify-between gap-2">
       <h2 class="text-lg">People</h2>
       <p v-if="people.length" class="text-sm text-slate">
         names
@@ -76,65 +76,69 @@ async function remove(person: Person): Promise<void> {
         </button>
       </p>
     </div>
-    <p v-if="!people.length" class="text-slate">Nobody has joined yet.</p>
-    <table v-else class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]">
-      <thead>
-        <tr class="text-sm text-slate">
-          <th scope="col" class="sticky top-0 left-0 z-20 bg-sheet py-1.5 text-left font-normal">Name</th>
-          <th scope="col" class="sticky top-0 z-10 bg-sheet px-1.5 text-right font-normal">Points</th>
-          <th
-            v-for="column in view.columns"
-            :key="column"
-            scope="col"
-            class="sticky top-0 z-10 min-w-8 bg-sheet font-bold"
-            :class="column === view.shown?.number && 'text-ink'"
-            :data-current="column === view.shown?.number || undefined"
-          >
-            {{ column }}
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="person in people" :key="person.seat" class="border-b border-rule">
-          <th
-            scope="row"
-            class="sticky left-0 max-w-44 border-t border-rule bg-sheet py-0 pr-1 text-left font-normal has-[[role=menu]]:z-20"
-          >
-            <input
-              v-if="renaming?.seat === person.seat"
-              v-model="renaming.name"
-              class="w-full rounded border border-edge px-1"
-              maxlength="40"
-              aria-label="Name"
-              @keydown.enter="finishRenaming"
-              @keydown.esc="renaming = null"
-              @blur="finishRenaming"
-            />
-            <Menu v-else as="div" class="relative">
-              <MenuButton
-                class="block w-full truncate rounded py-1 text-left"
-                :class="!person.here && 'text-slate italic'"
-              >
-                {{ namesShown ? person.name : `Seat ${person.seat}` }}
-                <span v-if="!person.here" class="text-xs">(away)</span>
-              </MenuButton>
-              <MenuItems
-                class="absolute left-0 z-20 min-w-36 rounded border border-slate bg-sheet py-1 focus:outline-none"
-              >
-                <UiMenuAction @act="startRenaming(person)">Rename</UiMenuAction>
-                <UiMenuAction @act="desk.liftFog(person.seat, !person.fog_lifted)">{{
-                  person.fog_lifted ? 'Pictures in fog again' : 'Pictures without fog'
-                }}</UiMenuAction>
-                <UiMenuAction danger @act="remove(person)">Remove</UiMenuAction>
-              </MenuItems>
-            </Menu>
-          </th>
-          <td class="border-t border-rule px-1.5 text-right tabular-nums">{{ person.points }}</td>
-          <td v-for="(pane, index) in person.panes" :key="index" class="border-t border-rule p-0">
-            <GridPane :value="pane" :hidden="!answersShown" />
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <p v-if="!people.length" class="px-4 text-slate">Nobody has joined yet.</p>
+    <div v-else ref="frame" class="relative min-h-0 overflow-auto pr-4 pb-4">
+      <table class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]">
+        <thead>
+          <tr class="text-sm text-slate">
+            <th scope="col" class="sticky top-0 left-0 z-20 bg-sheet py-1.5 pl-4 text-left font-normal">
+              Name
+            </th>
+            <th scope="col" class="sticky top-0 z-10 bg-sheet px-1.5 text-right font-normal">Points</th>
+            <th
+              v-for="column in view.columns"
+              :key="column"
+              scope="col"
+              class="sticky top-0 z-10 min-w-8 bg-sheet font-bold"
+              :class="column === view.shown?.number && 'text-ink'"
+              :data-current="column === view.shown?.number || undefined"
+            >
+              {{ column }}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="person in people" :key="person.seat" class="border-b border-rule">
+            <th
+              scope="row"
+              class="sticky left-0 max-w-44 border-t border-rule bg-sheet py-0 pr-1 pl-4 text-left font-normal has-[[role=menu]]:z-20"
+            >
+              <input
+                v-if="renaming?.seat === person.seat"
+                v-model="renaming.name"
+                class="w-full rounded border border-edge px-1"
+                maxlength="40"
+                aria-label="Name"
+                @keydown.enter="finishRenaming"
+                @keydown.esc="renaming = null"
+                @blur="finishRenaming"
+              />
+              <Menu v-else as="div" class="relative">
+                <MenuButton
+                  class="block w-full truncate rounded py-1 text-left"
+                  :class="!person.here && 'text-slate italic'"
+                >
+                  {{ namesShown ? person.name : `Seat ${person.seat}` }}
+                  <span v-if="!person.here" class="text-xs">(away)</span>
+                </MenuButton>
+                <MenuItems
+                  class="absolute left-0 z-20 min-w-36 rounded border border-slate bg-sheet py-1 focus:outline-none"
+                >
+                  <UiMenuAction @act="startRenaming(person)">Rename</UiMenuAction>
+                  <UiMenuAction @act="desk.liftFog(person.seat, !person.fog_lifted)">{{
+                    person.fog_lifted ? 'Pictures in fog again' : 'Pictures without fog'
+                  }}</UiMenuAction>
+                  <UiMenuAction danger @act="remove(person)">Remove</UiMenuAction>
+                </MenuItems>
+              </Menu>
+            </th>
+            <td class="border-t border-rule px-1.5 text-right tabular-nums">{{ person.points }}</td>
+            <td v-for="(pane, index) in person.panes" :key="index" class="border-t border-rule p-0">
+              <GridPane :value="pane" :hidden="!answersShown" />
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </section>
 </template>

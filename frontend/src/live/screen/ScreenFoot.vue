@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { percent } from '@/composables/format'
 import type { ScreenView, SessionInfo } from '@/api/types'
 import { spacedCode } from '@/live/code'
 
@@ -32,10 +31,6 @@ const quiet =
       {{ room === 'night' ? 'Bright room' : 'Dark room' }}
     </button>
     <button type="button" :class="quiet" @click="emit('full')">Full screen (F)</button>
-    <p v-if="view.shown?.number" role="status">
-      {{ view.answered }} of {{ view.people }} have answered<template v-if="view.right_share !== null"
-        >, <b class="text-front">{{ percent(view.right_share) }} right</b></template
-      >
-    </p>
+    <p v-if="view.shown?.number" role="status">{{ view.answered }} of {{ view.people }} have answered</p>
   </footer>
 </template>

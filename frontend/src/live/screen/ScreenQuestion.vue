@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { ScreenView } from '@/api/types'
+import { percent } from '@/composables/format'
 import { useFit } from '@/composables/useFit'
 import { viewsOf } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
@@ -21,6 +22,7 @@ const head = computed(() => {
   if (props.view.phase === 'closed') parts.push('closed')
   return parts.join(' · ')
 })
+const rightShare = computed(() => props.view.right_share)
 
 /** Media stand beside the result, unless the kind's own view shows the picture. */
 const hasMedia = computed(() => {
@@ -42,7 +44,12 @@ const words = computed(() =>
     role="region"
     aria-label="The question"
   >
-    <p v-if="head" class="mb-[0.45em] text-[max(18px,0.7em)] text-soft">{{ head }}</p>
+    <p v-if="head" class="mb-[0.45em] text-[max(18px,0.7em)] text-soft">
+      {{ head
+      }}<template v-if="rightShare !== null">
+        · <b class="text-front">{{ percent(rightShare) }} right</b></template
+      >
+    </p>
     <PromptText :item="shown.item" class="text-[1.62em]" />
     <div
       class="mt-[1em] grid items-start gap-[1em]"

@@ -40,12 +40,12 @@ const pictureHeight = computed(() => {
 <template>
   <div class="@container">
     <ul
-      class="grid gap-[0.4em]"
+      class="grid gap-[0.4em] @min-[860px]:[--option-picture:var(--tall-picture)]"
       :class="
         inTwo &&
         '@min-[860px]:grid-flow-col @min-[860px]:grid-cols-2 @min-[860px]:[grid-template-rows:repeat(var(--rows),auto)]'
       "
-      :style="{ '--rows': Math.ceil(rows.length / 2), '--option-picture': pictureHeight }"
+      :style="{ '--rows': Math.ceil(rows.length / 2), '--tall-picture': pictureHeight }"
     >
       <li
         v-for="row in rows"

@@ -176,16 +176,28 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
         right = item.accepts[0] if item.accepts else rng.choice(["yes", "no", "not sure"])
         if rng.random() < ability or not item.scored:
             return TextEntryAnswer(text=right)
-        # As people misspell: letters left out until it is no longer near enough, or something else.
-        letters = list(right)
-        for _ in range(3):
-            if len(letters) > 2:
-                del letters[rng.randrange(1, len(letters))]
-        misspelt = "".join(letters).strip()
-        return TextEntryAnswer(text=misspelt if misspelt and not _is_right(item, misspelt) else "no idea")
+        wrong = right
+        for _ in range(4 if rng.random() < 0.7 else 0):
+            wrong = _slip(wrong, rng)
+            if not _is_right(item, wrong):
+                return TextEntryAnswer(text=wrong)
+        return TextEntryAnswer(text=rng.choice(["no idea", "?", "not sure"]))
 
     def samples(self) -> Sequence[Sample]:
         return [_plain_sample(), _dictation_sample(), _opinion_sample()]
+
+
+def _slip(text: str, rng: Random) -> str:
+    """The text misspelt once more, as people do: a vowel for another, a letter doubled, left out or too early."""
+    places = [at for at in range(1, len(text)) if text[at].isalpha()]
+    if not places:
+        return text
+    at = rng.choice(places)
+    before, letter, after = text[:at], text[at], text[at + 1 :]
+    vowels = "aeiouy"
+    if letter in vowels:
+        return before + rng.choice(vowels.replace(letter, "")) + after
+    return rng.choice([before + letter * 2 + after, before + after, before[:-1] + letter + before[-1] + after])
 
 
 def _is_right(item: TextEntryItem, text: str) -> bool:

@@ -45,20 +45,22 @@ const hasRows = computed(() => !!props.tally || !!props.mine)
       <span v-for="(word, index) in item.bank" :key="index">{{ word }}</span>
     </p>
     <ol v-if="hasRows" class="mt-[0.6em] grid gap-[0.35em]">
-      <li v-for="row in gaps" :key="row.gap" class="flex flex-wrap items-baseline gap-x-[0.9em]">
-        <b class="figure w-[1.2em] text-right">{{ row.gap + 1 }}</b>
-        <span v-for="word in row.words" :key="word.text" class="whitespace-nowrap">
-          <span :class="word.right && 'rounded bg-lamp px-[0.25em] text-ink'"
-            ><span v-if="word.right" aria-hidden="true">✓ </span>{{ word.text }}</span
+      <li v-for="row in gaps" :key="row.gap" class="flex items-baseline gap-x-[0.9em]">
+        <b class="figure w-[1.2em] shrink-0 text-right">{{ row.gap + 1 }}</b>
+        <span class="flex min-w-0 flex-wrap items-baseline gap-x-[0.9em] gap-y-[0.2em]">
+          <span v-for="word in row.words" :key="word.text" class="wrap-anywhere">
+            <span :class="word.right && 'rounded bg-lamp px-[0.25em] text-ink'"
+              ><span v-if="word.right" aria-hidden="true">✓ </span>{{ word.text }}</span
+            >
+            <span class="figure ml-[0.35em]">{{ word.count }}</span>
+          </span>
+          <span v-if="tally && !row.words.length" class="text-soft">nothing</span>
+          <span
+            v-if="row.mine !== undefined"
+            class="text-[max(var(--least,0px),0.85em)] underline decoration-2 underline-offset-4"
+            >yours: {{ row.mine || '–' }}</span
           >
-          <span class="figure ml-[0.35em]">{{ word.count }}</span>
         </span>
-        <span v-if="tally && !row.words.length" class="text-soft">nothing</span>
-        <span
-          v-if="row.mine !== undefined"
-          class="text-[max(var(--least,0px),0.85em)] underline decoration-2 underline-offset-4"
-          >yours: {{ row.mine || '–' }}</span
-        >
       </li>
     </ol>
   </div>
