@@ -1,5 +1,6 @@
 """Each kind is written by hand, asked, answered on a phone, and read on the screens, the page and the workbook."""
 
+import base64
 import io
 from collections.abc import Callable
 from dataclasses import dataclass
@@ -358,13 +359,41 @@ def test_a_dictation_and_pictures_as_options(server, teacher, browsers, tmp_path
     until(screen, lambda: len(find_all(screen, "li img")) == 2)
 
 
+FILM = """
+    const done = arguments[0], canvas = document.createElement('canvas'), parts = []
+    const brush = canvas.getContext('2d')
+    const painting = setInterval(() => {
+        brush.fillStyle = `hsl(${Date.now() % 360}, 60%, 50%)`
+        brush.fillRect(0, 0, canvas.width, canvas.height)
+    }, 50)
+    const recorder = new MediaRecorder(canvas.captureStream(20), { mimeType: 'video/webm;codecs=vp8' })
+    recorder.ondataavailable = (event) => parts.push(event.data)
+    recorder.onstop = () => {
+        const reader = new FileReader()
+        reader.onload = () => done(reader.result.split(',')[1])
+        reader.readAsDataURL(new Blob(parts))
+    }
+    recorder.start()
+    setTimeout(() => (clearInterval(painting), recorder.stop()), 3500)
+"""
+"""Paints and records three and a half seconds of video, as base64."""
+
+
+def film_state(driver):
+    return driver.execute_script(
+        """const film = document.querySelector('video')
+        return { at: film.currentTime, paused: film.paused,
+                 says: [...(film.textTracks[0].activeCues ?? [])].map((cue) => cue.text) }"""
+    )
+
+
 def test_a_video_has_captions_and_its_start_and_end(server, teacher, browsers, tmp_path):
-    film, captions = tmp_path / "boat.mp4", tmp_path / "boat.vtt"
-    film.write_bytes(b"\x00\x00\x00\x18ftypisom" + bytes(200))
-    captions.write_text("WEBVTT\n\n00:00:01.000 --> 00:00:02.000\nAlongside!\n")
+    film, captions = tmp_path / "boat.webm", tmp_path / "boat.vtt"
+    captions.write_text("WEBVTT\n\n00:00:00.500 --> 00:00:04.000\nAlongside!\n")
     set_id = teacher.make_set("Boats", [])
     desk, phone = browsers(), browsers(PHONE)
     sign_in(desk, server.url, teacher.call("GET", "/accounts/me")["email"])
+    film.write_bytes(base64.b64decode(desk.execute_async_script(FILM)))
     desk.get(f"{server.url}/sets/{set_id}")
     block = add_question(desk, "Open response")
     type_keys(desk, "What happens here?")
@@ -373,14 +402,23 @@ def test_a_video_has_captions_and_its_start_and_end(server, teacher, browsers, t
     wait_for(desk, "Add captions to the video, for those who cannot hear it.")
     find(desk, "input[aria-label='Captions file']").send_keys(str(captions))
     wait_gone(desk, "Add captions to the video")
-    for label, seconds in (("from", "3"), ("to", "9")):
+    for label, seconds in (("from", "1"), ("to", "2")):
         field = block.find_element(By.XPATH, f".//label[starts-with(normalize-space(.), '{label}')]//input")
         field.send_keys(Keys.CONTROL, "a")
         field.send_keys(seconds)
     wait_for(desk, "all changes kept")
     video = teacher.call("GET", f"/sets/{set_id}")["items"][0]["item"]["video"]
-    assert (video["start"], video["end"]) == (3, 9)
+    assert (video["start"], video["end"]) == (1, 2)
     session = teacher.start(set_id)
     join_as(phone, server.url, session["code"], "Fen")
     teacher.command(session["id"], "advance")
     assert value_of(phone, "video track", "src").endswith(f"/media/{video['captions']}/captions.vtt")
+    phone.execute_script("document.querySelector('video').play()")
+    until(phone, lambda: film_state(phone)["at"] > 1)
+    until(phone, lambda: film_state(phone)["says"] == ["Alongside!"])
+    until(phone, lambda: film_state(phone)["paused"])
+    assert 2 <= film_state(phone)["at"] < 3.3
+    once_more = """const done = arguments[0], film = document.querySelector('video')
+        film.addEventListener('seeked', () => done(film.currentTime), { once: true })
+        film.play()"""
+    assert phone.execute_async_script(once_more) == 1
