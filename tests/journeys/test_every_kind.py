@@ -421,4 +421,4 @@ def test_a_video_has_captions_and_its_start_and_end(server, teacher, browsers, t
     once_more = """const done = arguments[0], film = document.querySelector('video')
         film.addEventListener('seeked', () => done(film.currentTime), { once: true })
         film.play()"""
-    assert phone.execute_async_script(once_more) == 1
+    assert 1 <= phone.execute_async_script(once_more) < 2
