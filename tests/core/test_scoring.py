@@ -299,6 +299,19 @@ def test_strays_are_counted_apart():
     assert counts == {"The mole": 2, "The light": 1, "The shoal": 0, "outside every area": 1}
 
 
+def test_how_many_pointed_where_is_told_with_the_key():
+    sample = point.KIND.samples()[0]
+    tally = point.KIND.tally(sample.item, [sample.right, *sample.others])
+    told = point.KIND.told(sample.item, tally, desk=False, with_key=True)
+    assert [(area.name, area.count, area.right) for area in told.areas] == [
+        ("The mole", 2, True),
+        ("The light", 1, False),
+        ("The shoal", 0, False),
+    ]
+    assert told.strays == 1
+    assert point.KIND.told(sample.item, tally, desk=False, with_key=False).areas == ()
+
+
 def test_areas_stay_with_the_teacher_until_the_key_is_shown():
     item = point.KIND.samples()[0].item
     public = point.KIND.public(item).model_dump()

@@ -3534,6 +3534,20 @@ export interface components {
             /** Words */
             words: string[];
         };
+        /**
+         * AreaCount
+         * @description How many pointed into an area. `right` is None where nothing is right or wrong.
+         */
+        AreaCount: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Count */
+            count: number;
+            /** Right */
+            right: boolean | null;
+        };
         /** ChoiceKey */
         ChoiceKey: {
             /**
@@ -3958,6 +3972,8 @@ export interface components {
         /**
          * PointTally
          * @description `points` are places on the picture; the class is told of an even selection of very many.
+         *
+         *     `areas` and `strays`, which lie in no area, are told together with the key.
          */
         PointTally: {
             /**
@@ -3972,6 +3988,16 @@ export interface components {
             n?: number;
             /** Points */
             points: components["schemas"]["Spot"][];
+            /**
+             * Areas
+             * @default []
+             */
+            areas?: components["schemas"]["AreaCount"][];
+            /**
+             * Strays
+             * @default 0
+             */
+            strays?: number;
         };
         /** PublicChoice */
         PublicChoice: {

@@ -218,13 +218,15 @@ describe('numbers, words, ratings and splits', () => {
             { x: 0.1, y: 0.2 },
             { x: 0.9, y: 0.9 },
           ],
+          areas: [{ id: 'a', name: 'The mole', count: 1, right: true }],
+          strays: 1,
         },
         key: { areas: [area] },
       },
     )
     expect(view.findAll('rect')).toHaveLength(1)
     expect(view.findAll('span.bg-ink')).toHaveLength(2)
-    expect(view.text()).toContain('right: The mole')
+    expect(view.text()).toMatch(/✓ The mole \(right\)1\s*elsewhere 1/)
   })
 
   it('lays open answers out as a wall', async () => {

@@ -75,11 +75,25 @@ class PointKey(Key):
     areas: tuple[Area, ...]
 
 
+class AreaCount(Value):
+    """How many pointed into an area. `right` is None where nothing is right or wrong."""
+
+    id: ShortId
+    name: str
+    count: int
+    right: bool | None
+
+
 class PointTally(Tally):
-    """`points` are places on the picture; the class is told of an even selection of very many."""
+    """`points` are places on the picture; the class is told of an even selection of very many.
+
+    `areas` and `strays`, which lie in no area, are told together with the key.
+    """
 
     kind: Literal["point"] = "point"
     points: tuple[Spot, ...]
+    areas: tuple[AreaCount, ...] = ()
+    strays: int = 0
 
 
 class PointKind(Kind[PointItem, PointAnswer, PointTally]):
@@ -137,8 +151,12 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
         return PointTally(n=len(spots), points=tuple(spots))
 
     def told(self, item: PointItem, tally: PointTally, *, desk: bool, with_key: bool) -> PointTally:
-        every = -(-len(tally.points) // MOST_TOLD) or 1
-        return tally if desk else tally.model_copy(update={"points": tally.points[::every]})
+        every = 1 if desk else -(-len(tally.points) // MOST_TOLD) or 1
+        update: dict[str, object] = {"points": tally.points[::every]}
+        if with_key and item.areas:
+            areas, strays = _by_area(item, tally)
+            update |= {"areas": tuple(areas), "strays": strays}
+        return tally.model_copy(update=update)
 
     def answer_text(self, item: PointItem, answer: PointAnswer) -> str:
         if answer.area is not None:
@@ -153,20 +171,16 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
         return f"{spot.x * 100:.0f}/{spot.y * 100:.0f}"
 
     def count_rows(self, item: PointItem, tally: PointTally) -> list[CountRow]:
-        """Points in each area, and the strays that lie in none. A point in two areas counts in the first."""
-        hits = Counter(_area_of(item, spot) for spot in tally.points)
-        rows = [
-            CountRow(f"{index}", area.name or f"Area {index}", hits[area.id], area.right if item.scored else None)
-            for index, area in enumerate(item.areas, start=1)
-        ]
-        return [*rows, CountRow("–", "outside every area", hits[None], False if item.scored else None)]
+        """Points in each area, and the strays that lie in none."""
+        areas, strays = _by_area(item, tally)
+        rows = [CountRow(f"{index}", area.name, area.count, area.right) for index, area in enumerate(areas, start=1)]
+        return [*rows, CountRow("–", "outside every area", strays, False if item.scored else None)]
 
     def say(self, row: CountRow) -> str:
         return row.text
 
     def figures(self, item: PointItem, tally: PointTally) -> list[Figure]:
-        strays = sum(_area_of(item, spot) is None for spot in tally.points)
-        return [Figure("strays", "", strays)] if tally.points else []
+        return [Figure("strays", "", _by_area(item, tally)[1])] if tally.points else []
 
     def imagine(self, item: PointItem, ability: float, rng: Random) -> PointAnswer:
         right = [area for area in item.areas if area.right]
@@ -222,6 +236,21 @@ def _areas_hit(item: PointItem, answer: PointAnswer) -> list[Area]:
 
 def _area_of(item: PointItem, spot: Spot) -> str | None:
     return next((area.id for area in item.areas if is_inside(area.place, spot, item.margin, _aspect(item))), None)
+
+
+def _by_area(item: PointItem, tally: PointTally) -> tuple[list[AreaCount], int]:
+    """The points in each area, and how many lie in none. A point in two areas counts in the first."""
+    hits = Counter(_area_of(item, spot) for spot in tally.points)
+    areas = [
+        AreaCount(
+            id=area.id,
+            name=area.name or f"Area {index}",
+            count=hits[area.id],
+            right=area.right if item.scored else None,
+        )
+        for index, area in enumerate(item.areas, start=1)
+    ]
+    return areas, hits[None]
 
 
 def _aspect(item: PointItem) -> float:

@@ -24,7 +24,19 @@ const chosenName = computed(() => props.item.names.find((place) => place.id === 
       :points="tally?.points ?? []"
       :mark="mine?.spot ?? null"
     />
-    <p v-if="answerKey" class="mt-[0.5em]">
+    <p v-if="tally?.areas?.length" class="mt-[0.5em] flex flex-wrap gap-x-[1em] gap-y-[0.2em]">
+      <span v-for="area in tally.areas" :key="area.id">
+        <span :class="area.right && 'rounded bg-lamp px-[0.25em] font-bold text-ink'"
+          ><span v-if="area.right" aria-hidden="true">✓ </span>{{ area.name
+          }}<span v-if="area.right" class="sr-only"> (right)</span></span
+        >
+        <span class="figure ml-[0.35em]">{{ area.count }}</span>
+      </span>
+      <span class="text-soft"
+        >elsewhere <span class="figure">{{ tally.strays }}</span></span
+      >
+    </p>
+    <p v-else-if="answerKey" class="mt-[0.5em]">
       <span aria-hidden="true">✓</span> <b>right:</b>
       {{ named.length ? named.join(', ') : 'the area in the light' }}
     </p>

@@ -30,6 +30,8 @@ export const point = defineKind<'point'>({
   inWords: (_item, tally, key) =>
     [
       tally ? `${tally.n} points` : '',
+      ...(tally?.areas ?? []).map((area) => `${area.name}: ${area.count}`),
+      tally?.areas?.length ? `elsewhere: ${tally.strays}` : '',
       key ? `right: ${key.areas.map((area) => area.name || 'an area').join(', ')}` : '',
     ]
       .filter(Boolean)
