@@ -3,6 +3,7 @@
 import io
 import json
 import zipfile
+from base64 import b64decode
 
 import pytest
 from django.core.files.uploadedfile import SimpleUploadedFile
@@ -12,6 +13,7 @@ from PIL import Image
 from lantern.core.formats.registry import WRITERS
 from lantern.server.library.models import QuestionSet
 from lantern.server.library.queries import content_of
+from lantern.server.media import pictures
 from lantern.server.media.actions import folder_of, store_picture
 from lantern.server.media.models import StoredMedia
 from tests.builders import choice
@@ -79,7 +81,9 @@ def test_an_archive_brings_its_pictures_along_to_another_teacher(as_odile, as_ra
     data = as_odile.client.get(f"/api/exchange/sets/{knots.pk}/archive").content
     found = send(as_ravi, "read", file=upload("knots.lantern.zip", data))
     items = [entry["item"] for entry in found["entries"]]
-    assert found["files"] == 1
+    assert list(found["previews"]) == [kept.media]
+    small = b64decode(found["previews"][kept.media].partition(",")[2])
+    assert Image.open(io.BytesIO(small)).size == (60, 40)
     made = send(as_ravi, "add", wanted=json.dumps({"items": items}), file=upload("knots.lantern.zip", data))
     stored = StoredMedia.objects.get(owner=ravi)
     shown = made["items"][0]["item"]["picture"]
@@ -88,6 +92,12 @@ def test_an_archive_brings_its_pictures_along_to_another_teacher(as_odile, as_ra
     # Without the file the other teacher's picture is not hers to show.
     alone = send(as_ravi, "add", wanted=json.dumps({"items": items}))
     assert alone["items"][0]["item"]["picture"] is None
+
+
+def test_only_so_many_pictures_are_made_small(monkeypatch):
+    monkeypatch.setattr(pictures, "MAX_THUMBNAIL_PIXELS", 60 * 40)
+    files = {"sound": b"RIFF", "a": picture(), "b": picture(), "c": picture()}
+    assert list(pictures.thumbnails(files)) == ["a", "b"]
 
 
 def test_a_picture_that_is_none_leaves_nothing_behind(as_odile, odile, tmp_path):

@@ -3033,7 +3033,7 @@ export interface components {
         };
         /**
          * FoundInFile
-         * @description What a file or a text holds; nothing of it is kept yet. `files` counts pictures, sounds and videos.
+         * @description What a file or a text holds; nothing of it is kept yet. `previews` are small pictures, as data URLs, by id.
          *
          *     `ways` are the ways the file could be read, where there are several, and `way` the one that was taken.
          */
@@ -3047,8 +3047,10 @@ export interface components {
             notes: string[];
             /** Columns */
             columns: components["schemas"]["Column"][];
-            /** Files */
-            files: number;
+            /** Previews */
+            previews: {
+                [key: string]: string;
+            };
             /** Ways */
             ways: string[];
             /** Way */

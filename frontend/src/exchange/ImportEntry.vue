@@ -6,7 +6,12 @@ import UiButton from '@/ui/UiButton.vue'
 import { field } from '@/ui/recipes'
 import type { Row } from './useImport'
 
-const props = defineProps<{ row: Row; busy: boolean }>()
+const props = defineProps<{
+  row: Row
+  busy: boolean
+  /** Small pictures of what comes along, by id. */
+  previews?: Record<string, string>
+}>()
 const emit = defineEmits<{ mend: [text: string]; leave: [out: boolean] }>()
 
 const text = ref(props.row.entry.text)
@@ -25,6 +30,21 @@ const files = computed(() => {
   const item = props.row.entry.item as Record<string, unknown> | null | undefined
   return ['picture', 'sound', 'video'].filter((one) => item?.[one]).join(', ')
 })
+
+interface Shown {
+  src: string
+  alt: string
+}
+
+/** Every picture in a value that a small one came along for. */
+function picturesIn(value: unknown): Shown[] {
+  if (Array.isArray(value)) return value.flatMap(picturesIn)
+  if (!value || typeof value !== 'object') return []
+  const { media, description } = value as { media?: unknown; description?: string }
+  const src = typeof media === 'string' ? props.previews?.[media] : undefined
+  return src ? [{ src, alt: description ?? '' }] : Object.values(value).flatMap(picturesIn)
+}
+const pictures = computed(() => picturesIn(props.row.entry.item))
 </script>
 
 <template>
@@ -37,6 +57,15 @@ const files = computed(() => {
       <div class="order-last w-full min-w-0 sm:order-none sm:grow">
         <ItemGlance v-if="row.entry.item" :item="row.entry.item" />
         <p v-else-if="row.out" class="line-clamp-2 whitespace-pre-line text-slate">{{ row.entry.text }}</p>
+        <p v-if="pictures.length" class="my-1.5 flex flex-wrap gap-2">
+          <img
+            v-for="(picture, index) in pictures"
+            :key="index"
+            :src="picture.src"
+            :alt="picture.alt"
+            class="max-h-24 max-w-40 rounded border border-rule"
+          />
+        </p>
         <p v-if="files" class="text-[15px] text-slate">with {{ files }}</p>
         <p v-if="row.entry.item?.by" class="text-[15px] text-slate">written by {{ row.entry.item.by }}</p>
         <template v-if="!row.out">

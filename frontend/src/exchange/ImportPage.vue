@@ -98,6 +98,7 @@ async function add(): Promise<void> {
           v-for="row in shown"
           :key="row.key"
           :row="row"
+          :previews="found.previews"
           :busy="busy"
           @mend="mend(row, $event)"
           @leave="row.out = $event"

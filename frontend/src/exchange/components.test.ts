@@ -47,6 +47,19 @@ describe('an entry', () => {
     expect(view.find('textarea').exists()).toBe(false)
   })
 
+  it('that brings a picture along shows it', () => {
+    const withPictures = {
+      ...(item as object),
+      picture: { media: 'm1', description: 'A knot', width: 4, height: 3 },
+      options: [{ id: 'a', text: '', media: { media: 'elsewhere' } }],
+    } as unknown as FoundEntry['item']
+    const previews = { m1: 'data:image/webp;base64,AAAA' }
+    const view = mount(ImportEntry, { props: { row: row({ item: withPictures }), busy: false, previews } })
+    expect(view.findAll('img').map((one) => [one.attributes('src'), one.attributes('alt')])).toEqual([
+      ['data:image/webp;base64,AAAA', 'A knot'],
+    ])
+  })
+
   it('that was not understood says why and can be mended at once', async () => {
     const view = show(row({ sentences: ['There is only one option.'] }))
     expect(view.text()).toContain('There is only one option.')

@@ -35,7 +35,7 @@ vi.mock('@/api/http', async (original) => ({
 const item = { id: 'a', kind: 'page', prompt: 'Tides' } as FoundEntry['item']
 const understood: FoundEntry = { place: 'Line 1', text: 'Tides', item, sentences: [] }
 const not: FoundEntry = { place: 'Line 4', text: 'The ____', item: null, sentences: ['What is missing?'] }
-const empty = { title: '', about: {}, notes: [], columns: [], files: 0, ways: [], way: '' }
+const empty = { title: '', about: {}, notes: [], columns: [], previews: {}, ways: [], way: '' }
 
 describe('bringing in', () => {
   const sent: FormData[] = []

@@ -4,6 +4,7 @@ Nothing is half imported: items and their files are kept together or not at all.
 """
 
 import shutil
+from base64 import b64encode
 from collections.abc import Mapping
 from pathlib import Path
 from typing import Any
@@ -27,7 +28,7 @@ from lantern.server.library.queries import content_of, sets_of
 from lantern.server.media import actions as media_actions
 from lantern.server.media.actions import folder_of
 from lantern.server.media.models import StoredMedia
-from lantern.server.media.pictures import WIDTHS
+from lantern.server.media.pictures import WIDTHS, thumbnails
 
 _SUFFIXES = {"audio/mpeg": ".mp3", "audio/wav": ".wav", "audio/ogg": ".ogg", "audio/mp4": ".m4a", "audio/flac": ".flac"}
 
@@ -45,6 +46,12 @@ def read(teacher: Teacher, source: Source | None, text: str) -> Incoming:
         many = f"{len(missing)} files that the set names are" if len(missing) > 1 else "A file that the set names is"
         incoming.note(f"{many} not in it; the questions come in without.")
     return incoming
+
+
+def previews(incoming: Incoming) -> dict[str, str]:
+    """Small pictures of those that come along, by the ids that the entries name them by, as data URLs."""
+    small = thumbnails({name: file.data for name, file in incoming.media.items()})
+    return {name: f"data:image/webp;base64,{b64encode(data).decode()}" for name, data in small.items()}
 
 
 @transaction.atomic

@@ -44,7 +44,7 @@ def read_incoming(
         entries=tuple(found.entries),
         notes=tuple(found.notes),
         columns=tuple(found.columns),
-        files=len(found.media),
+        previews=actions.previews(found),
         ways=tuple(found.ways),
         way=found.way,
     )

@@ -11,7 +11,7 @@ from lantern.core.values import Value
 
 
 class FoundInFile(Value):
-    """What a file or a text holds; nothing of it is kept yet. `files` counts pictures, sounds and videos.
+    """What a file or a text holds; nothing of it is kept yet. `previews` are small pictures, as data URLs, by id.
 
     `ways` are the ways the file could be read, where there are several, and `way` the one that was taken.
     """
@@ -21,7 +21,7 @@ class FoundInFile(Value):
     entries: tuple[Entry, ...]
     notes: tuple[str, ...]
     columns: tuple[Column, ...]
-    files: int
+    previews: dict[str, str]
     ways: tuple[str, ...]
     way: str
 
