@@ -26,11 +26,6 @@ watch(
 const understood = computed(() => !!props.row.entry.item)
 const mending = computed(() => !props.row.out && (!understood.value || open.value))
 const name = computed(() => `${props.row.entry.place}`)
-const files = computed(() => {
-  const item = props.row.entry.item as Record<string, unknown> | null | undefined
-  return ['picture', 'sound', 'video'].filter((one) => item?.[one]).join(', ')
-})
-
 interface Shown {
   src: string
   alt: string
@@ -45,6 +40,12 @@ function picturesIn(value: unknown): Shown[] {
   return src ? [{ src, alt: description ?? '' }] : Object.values(value).flatMap(picturesIn)
 }
 const pictures = computed(() => picturesIn(props.row.entry.item))
+
+const files = computed(() => {
+  const item = props.row.entry.item as Record<string, unknown> | null | undefined
+  const unseen = pictures.value.length ? ['sound', 'video'] : ['picture', 'sound', 'video']
+  return unseen.filter((one) => item?.[one]).join(', ')
+})
 </script>
 
 <template>

@@ -8,6 +8,7 @@ import { counted } from '@/composables/format'
 import UiButton from '@/ui/UiButton.vue'
 import { smallField } from '@/questions/shared/recipes'
 import { field } from '@/ui/recipes'
+import { registry } from '@/questions/registry'
 import ColumnUses from './ColumnUses.vue'
 import ImportEntry from './ImportEntry.vue'
 import ImportSource from './ImportSource.vue'
@@ -27,11 +28,15 @@ const sets = useQuery({
   queryFn: () => data(api.GET('/api/sets', { params: { query: { q: '' } } })),
 })
 const shown = computed(() => (only.value ? rows.value.filter(isUnsettled) : rows.value))
+/** What they are called together: pages are no questions. */
+const noun = computed(() =>
+  rows.value.some(({ entry }) => entry.item && !registry[entry.item.kind].isAsked) ? 'item' : 'question',
+)
 const summary = computed(() => {
   if (!rows.value.length) return 'No questions found yet'
   const understood = rows.value.filter((row) => row.entry.item).length
   const rest = rows.value.length - understood
-  const all = `${counted(rows.value.length, 'question')} found`
+  const all = `${counted(rows.value.length, noun.value)} found`
   return rest ? `${all}: ${understood} understood, ${rest} not` : `${all}, all of them understood`
 })
 
@@ -127,7 +132,7 @@ async function add(): Promise<void> {
             {{ unsettled.length === 1 ? 'it' : 'them' }} out.
           </p>
           <UiButton look="main" :disabled="busy || !usable.length || unsettled.length > 0" @click="add">{{
-            usable.length ? `Add ${counted(usable.length, 'question')}` : 'Nothing to add'
+            usable.length ? `Add ${counted(usable.length, noun)}` : 'Nothing to add'
           }}</UiButton>
         </div>
       </form>

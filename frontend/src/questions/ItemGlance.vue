@@ -14,7 +14,7 @@ function textsIn(value: unknown): string[] {
   if (!value || typeof value !== 'object') return []
   const { text, left, right, name } = value as Record<string, unknown>
   if (typeof left === 'string') return [`${left} – ${String(right)}`]
-  if (typeof text === 'string') return [right === true ? `✓ ${text}` : text]
+  if (typeof text === 'string') return text && right === true ? [`✓ ${text}`] : [text]
   return typeof name === 'string' ? [name] : []
 }
 
