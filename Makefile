@@ -75,7 +75,9 @@ check-lint: .stamps/venv-dev
 	$(PY) -m mypy
 	.venv/bin/lint-imports
 
-test: .stamps/venv-dev .stamps/static check-lint check-front ## everything, with the real interface in a browser
+test: ## everything, with the real interface in a browser
+	@$(MAKE) --no-print-directory -j2 .stamps/venv-dev .stamps/static
+	@$(MAKE) --no-print-directory -j2 --output-sync=target check-front check-lint
 	@tools/need-browser
 	$(PY) -m pytest -n 2
 

@@ -1,11 +1,15 @@
 """A real server process with data of its own: for browser tests, benchmarks and pictures."""
 
+import atexit
 import os
+import shutil
 import signal
 import socket
 import subprocess
 import sys
+import tempfile
 import time
+from functools import cache
 from pathlib import Path
 
 import httpx
@@ -42,7 +46,9 @@ class RealServer:
         return done.stdout
 
     def start(self) -> "RealServer":
-        self.manage("migrate", "-v0")
+        database = self.folder / "lantern.sqlite3"
+        if not database.exists():
+            shutil.copy(_migrated(), database)
         command = [sys.executable, "manage.py", "serve", "--port", str(self.port)]
         log = (self.folder / "server.log").open("ab")
         self.process = subprocess.Popen(command, cwd=ROOT, env=self.environment, stdout=log, stderr=log)
@@ -71,6 +77,15 @@ class RealServer:
         assert self.process
         self.process.send_signal(signal.SIGINT)
         return self.process.wait(timeout=15)
+
+
+@cache
+def _migrated() -> Path:
+    """A database with all tables and nothing in them, made once in a process."""
+    folder = Path(tempfile.mkdtemp(prefix="lantern-empty-"))
+    atexit.register(shutil.rmtree, folder, ignore_errors=True)
+    RealServer(folder).manage("migrate", "-v0")
+    return folder / "lantern.sqlite3"
 
 
 def free_port() -> int:
