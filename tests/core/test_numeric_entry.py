@@ -52,7 +52,7 @@ from lantern.core.questions.numbers import readings
     ],
 )
 def test_numbers_are_read_as_people_type_them(text, expected):
-    assert readings(text, unit="kn") == pytest.approx(expected)
+    assert list(readings(text, unit="kn")) == pytest.approx(expected)
 
 
 @given(st.integers(-(10**12), 10**12))

@@ -5,6 +5,7 @@
 
 import re
 import unicodedata
+from functools import lru_cache
 
 _SPACES = re.compile(r"[\s'’_]+")
 _MIXED = re.compile(r"^([+-]?)(?:(\d+) )?(\d+)/(\d+)$")
@@ -15,22 +16,25 @@ _VULGAR = re.compile(r"(?<=\d)(?=[¼-¾⅐-⅞])")
 LONGEST = 60
 
 
-def readings(text: str, unit: str = "") -> list[float]:
-    """Every number that `text` may mean, the likeliest first; none if it is no number."""
+@lru_cache(maxsize=4096)
+def readings(text: str, unit: str = "") -> tuple[float, ...]:
+    """Every number that `text` may mean, the likeliest first; none if it is no number.
+
+    Kept, because a class sends the same few texts and each is read when it comes, marked and counted.
+    """
     cleaned = _cleaned(text, unit)
     fraction = _MIXED.match(cleaned)
     if fraction:
         sign, whole, top, bottom = fraction.groups()
         if int(bottom) == 0:
-            return []
+            return ()
         amount = int(whole or 0) + int(top) / int(bottom)
-        return [-amount if sign == "-" else amount]
+        return (-amount if sign == "-" else amount,)
     digits = _SPACES.sub("", cleaned)
     power = _POWER.match(digits)
     exponent = f"e{power.group(2)}" if power else ""
-    return [
-        value for form in _forms(power.group(1) if power else digits) if (value := _float(form + exponent)) is not None
-    ]
+    forms = _forms(power.group(1) if power else digits)
+    return tuple(value for form in forms if (value := _float(form + exponent)) is not None)
 
 
 def number_and_unit(text: str) -> tuple[float, str] | None:

@@ -8,6 +8,7 @@ import re
 from collections import Counter
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 from random import Random
 from typing import Annotated, Literal
 
@@ -155,9 +156,11 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
         gaps = gaps_of(item)
         if len(answer.texts) != len(gaps) or not any(text.strip() for text in answer.texts):
             raise BadAnswer("Fill at least one gap, then send.")
+        if item.way == "typed":
+            return
+        bank = _bank(item)
         for gap, text in zip(gaps, answer.texts, strict=True):
-            allowed = _choices(gap) if item.way == "chosen" else _bank(item)
-            if item.way != "typed" and text and text not in allowed:
+            if text and text not in (_choices(gap) if item.way == "chosen" else bank):
                 raise BadAnswer
 
     def score(self, item: GapFillItem, answer: GapFillAnswer) -> float | None:
@@ -270,12 +273,17 @@ def _spaced_html(text: str) -> str:
     return "".join((lead, inline_html(text), tail)).replace("\n", "<br>")
 
 
-def gaps_of(item: GapFillItem) -> list[Gap]:
+def gaps_of(item: GapFillItem) -> tuple[Gap, ...]:
+    return _gaps_in(item.text, item.way == "typed")
+
+
+@lru_cache(maxsize=256)
+def _gaps_in(text: str, typed: bool) -> tuple[Gap, ...]:
     found = []
-    for inside in _GAP.findall(item.text):
+    for inside in _GAP.findall(text):
         words = tuple(" ".join(word.split()) for word in inside.split("|") if word.strip())
-        found.append(Gap(words, ()) if item.way == "typed" else Gap(words[:1], words[1:]))
-    return found
+        found.append(Gap(words, ()) if typed else Gap(words[:1], words[1:]))
+    return tuple(found)
 
 
 def split_at_gaps(item: GapFillItem) -> list[tuple[str, Gap | None]]:

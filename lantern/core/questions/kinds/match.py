@@ -138,7 +138,7 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
         right = [m.right for m in answer.matched]
         if not left or len(set(left)) != len(left) or len(set(right)) != len(right):
             raise BadAnswer("Give each line one partner of its own.")
-        if not set(left) <= {p.id for p in item.pairs} or not set(right) <= {x.id for x in _right_lines(item)}:
+        if not set(left) <= {p.id for p in item.pairs} or not set(right) <= _right_ids(item):
             raise BadAnswer
 
     def score(self, item: MatchItem, answer: MatchAnswer) -> float | None:
@@ -241,6 +241,10 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
 
 def _pairs_of(pairs: Sequence[tuple[str, str]], new_id: NewId) -> list[dict[str, str]]:
     return [{"id": new_id(), "left": left, "partner_id": new_id(), "right": right} for left, right in pairs]
+
+
+def _right_ids(item: MatchItem) -> set[str]:
+    return {p.partner_id for p in item.pairs} | {line.id for line in item.extra}
 
 
 def _right_lines(item: MatchItem) -> list[Line]:

@@ -219,7 +219,7 @@ def _is_right(item: NumericEntryItem, value: float) -> bool:
 
 def _meant(item: NumericEntryItem, answer: NumericEntryAnswer) -> float:
     """The reading that is right, if one is; else the likeliest."""
-    values = readings(answer.text, item.unit) or [0.0]
+    values = readings(answer.text, item.unit) or (0.0,)
     return next((value for value in values if item.scored and _is_right(item, value)), values[0])
 
 

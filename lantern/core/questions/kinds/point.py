@@ -144,7 +144,10 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
     def score(self, item: PointItem, answer: PointAnswer) -> float | None:
         if not item.scored:
             return None
-        return float(any(area.right for area in _areas_hit(item, answer)))
+        if answer.area is not None:
+            return float(any(area.right for area in item.areas if area.id == answer.area))
+        spot = _spot(item, answer)
+        return float(any(is_inside(a.place, spot, item.margin, _aspect(item)) for a in item.areas if a.right))
 
     def tally(self, item: PointItem, answers: Iterable[PointAnswer]) -> PointTally:
         spots = sorted((_spot(item, answer) for answer in answers), key=lambda spot: (spot.x, spot.y))
