@@ -1,8 +1,9 @@
 """Shared ground for everything that crosses the wire."""
 
-from typing import Annotated
+import re
+from typing import Annotated, Any
 
-from pydantic import BaseModel, ConfigDict, StringConstraints
+from pydantic import AfterValidator, BaseModel, ConfigDict, StringConstraints, model_validator
 
 Milliseconds = int
 """A moment (since 1970, UTC) or a span, in whole milliseconds."""
@@ -15,3 +16,35 @@ class Value(BaseModel):
     """A frozen value. Unknown fields are an error, so a misspelt one is never lost in silence."""
 
     model_config = ConfigDict(frozen=True, extra="forbid")
+
+
+_BREAKS = re.compile(r"\r\n?|[\x0b\x0c\u2028\u2029]")
+_NO_CHARACTERS = re.compile(r"[\x00-\x08\x0e-\x1f\x7f\ufffe\uffff]")
+
+
+def readable(text: str) -> str:
+    """The text with one sign for the end of a line, and without characters that stand for nothing.
+
+    They come along from slides and PDF files; XML cannot hold them, and nobody can see them.
+    """
+    return _NO_CHARACTERS.sub("", _BREAKS.sub("\n", text))
+
+
+def _all_readable(value: Any) -> Any:
+    if isinstance(value, str):
+        return readable(value)
+    if isinstance(value, dict):
+        return {name: _all_readable(inner) for name, inner in value.items()}
+    return type(value)(map(_all_readable, value)) if type(value) in {list, tuple} else value
+
+
+ReadableText = Annotated[str, AfterValidator(readable)]
+
+
+class Written(Value):
+    """A value that people write: every text in it is made readable as it comes in."""
+
+    @model_validator(mode="before")
+    @classmethod
+    def _readable(cls, data: Any) -> Any:
+        return _all_readable(data)

@@ -22,6 +22,5 @@ def opinion(**more: Any) -> ChoiceItem:
 
 
 def page(**more: Any) -> PageItem:
-    return PageItem(
-        id=more.pop("id", f"p{next(_numbers)}"), prompt="Before you go out", body="Read the forecast.", **more
-    )
+    usual = {"id": f"p{next(_numbers)}", "prompt": "Before you go out", "body": "Read the forecast."}
+    return PageItem(**(usual | more))

@@ -16,7 +16,9 @@ from lantern.core.formats.registry import FORMATS, READERS, WRITERS, read_file
 from lantern.core.questions import KINDS
 from lantern.core.questions.content import About, SetContent
 from lantern.core.questions.contract import Picture
-from tests.builders import a_set, choice
+from lantern.core.questions.kinds.match import MatchItem, Pair
+from tests.builders import a_set, choice, page
+from tests.builders.anything import any_of
 from tests.core.test_markdown import AWKWARD, without_ids
 
 WHOLE = [one for one in WRITERS if one.name in {"markdown", "xlsx", "ods", "csv", "json", "archive"}]
@@ -69,16 +71,36 @@ def test_awkward_texts_come_back_whole(form, text):
 
 
 @by_name
-@settings(max_examples=25, deadline=None, suppress_health_check=[HealthCheck.differing_executors])
+@pytest.mark.parametrize("kind", KINDS, ids=lambda kind: kind.name)
+@settings(max_examples=6, deadline=None, suppress_health_check=list(HealthCheck))
 @given(data=st.data())
-def test_any_choice_comes_back(form, data):
-    words = st.text(st.characters(codec="utf-8", exclude_categories=["C", "Z"]), min_size=1, max_size=12)
-    item = choice(data.draw(st.sampled_from(["A", "BC", "D", ""])), prompt=data.draw(words))
-    texts = data.draw(st.lists(words, min_size=4, max_size=4))
-    options = tuple(o.model_copy(update={"text": text}) for o, text in zip(item.options, texts, strict=True))
-    item = item.model_copy(update={"options": options, "explanation": data.draw(words | st.just(""))})
+def test_whatever_a_kind_allows_comes_back(form, kind, data):
+    item = data.draw(any_of(kind.item))
+    back = there_and_back(form, a_set(item))
+    assert [(entry.sentences, same(entry.item)) for entry in back.entries] == [((), same(item))]
+
+
+@by_name
+def test_pairs_of_several_lines_come_back_each_on_its_side(form):
+    pair = Pair(id="p", left="bow\nof a ship", partner_id="r", right="its front\n- the sharp end")
+    item = MatchItem(id="m", prompt="Match.", pairs=(pair, pair.model_copy(update={"id": "q", "partner_id": "s"})))
     (entry,) = there_and_back(form, a_set(item)).entries
     assert same(entry.item) == same(item)
+
+
+@by_name
+def test_bars_and_commas_in_texts_part_nothing(form):
+    item = page(prompt="", body="| a | b\n| c | d\n| e; f, g")
+    (entry,) = there_and_back(form, a_set(item)).entries
+    assert same(entry.item) == same(item)
+
+
+@pytest.mark.parametrize("form", WRITERS, ids=lambda form: form.name)
+@pytest.mark.parametrize("sign", ["\0", "\x01", "\x0b", "\x0c", "\x1f", "\uffff", "\u2028", "\r\n"])
+def test_characters_that_stand_for_nothing_harm_no_format(form, sign):
+    item = choice("B", prompt=f"One{sign}two", explanation=f"Because{sign}so")
+    (entry,) = there_and_back(form, a_set(item)).entries
+    assert entry.item.prompt in {"Onetwo", "One\ntwo"}
 
 
 def test_json_keeps_ids_and_what_the_set_is_about_to_the_letter():

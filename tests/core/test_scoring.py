@@ -25,6 +25,7 @@ from lantern.core.questions.kinds import (
 from lantern.core.questions.parts import Line
 from lantern.core.questions.places import Ellipse, Rectangle, Spot
 from lantern.core.questions.spelling import Strictness
+from lantern.core.values import readable
 
 WINDS = tuple(Line(id=f"L{i}", text=f"Wind {i}") for i in range(5))
 IDS = tuple(line.id for line in WINDS)
@@ -85,7 +86,8 @@ def test_articles_are_those_of_the_sets_language(language, accepted, given_text)
 
 
 @given(
-    st.text(min_size=1).filter(str.strip), st.builds(Strictness, **{n: st.booleans() for n in Strictness.model_fields})
+    st.text(min_size=1).map(readable).filter(str.strip),
+    st.builds(Strictness, **{n: st.booleans() for n in Strictness.model_fields}),
 )
 def test_what_is_written_as_accepted_is_right_however_strict(text, strictness):
     item = text_entry.TextEntryItem(id="t", prompt="?", accepts=(text,), strictness=strictness)

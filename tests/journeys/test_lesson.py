@@ -166,7 +166,7 @@ def test_a_lesson_from_the_first_key_to_the_workbook(server, teacher, browsers):
     press(desk, "See the results")
     wait_for(desk, "Everyone, every question")
     wait_for(desk, "67 %")
-    wait_for(desk, "1 of 3 gave A “Reef knot”")
+    wait_for(desk, "1 of 3 answered A “Reef knot”")
     reply = teacher.http.get(f"/api/sessions/{session}/workbook.xlsx")
     rows = list(load_workbook(io.BytesIO(reply.content))["Class"].values)
     assert {row[0]: row[1:5] for row in rows[1:4]} == {

@@ -4,6 +4,7 @@ from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
 from lantern.core.questions.content import SetContent
+from lantern.core.values import readable
 from lantern.server.library.actions import change_set, freeze, make_set
 from lantern.server.library.models import QuestionSet, SetItem
 from lantern.server.library.queries import content_of, document_of
@@ -158,7 +159,8 @@ def test_a_set_in_use_is_frozen(as_odile, knots):
 
 
 edits = st.lists(
-    st.tuples(st.sampled_from(["put", "remove"]), st.sampled_from("abcd"), st.text(max_size=5)), max_size=12
+    st.tuples(st.sampled_from(["put", "remove"]), st.sampled_from("abcd"), st.text(max_size=5).map(readable)),
+    max_size=12,
 )
 
 

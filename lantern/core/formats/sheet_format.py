@@ -2,6 +2,7 @@
 
 import csv
 import itertools
+from collections import Counter
 from collections.abc import Iterable
 from io import BytesIO, StringIO
 from typing import ClassVar
@@ -158,13 +159,14 @@ class CsvFormat(SheetFormat):
 
 
 def _delimiter(content: str) -> str:
-    """The one that parts the first lines most evenly: as many in each, and more than none."""
-    lines = [line for line in content[:20_000].split("\n")[:30] if line.strip()]
+    """The one that parts the first rows most evenly: as many cells in each, and more than one."""
+    head = content[:20_000]
 
-    def evenness(mark: str) -> tuple[int, int]:
-        counts = [line.count(mark) for line in lines]
-        usual = max(set(counts), key=counts.count, default=0)
-        return (counts.count(usual) if usual else 0, usual)
+    def evenness(mark: str) -> tuple[float, int]:
+        rows = itertools.islice(csv.reader(StringIO(head, newline=""), delimiter=mark), 30)
+        widths = Counter(len(row) for row in rows if any(row))
+        usual, often = max(widths.items(), key=lambda one: (one[1], one[0]), default=(0, 0))
+        return (often / widths.total(), usual) if usual > 1 else (0, 0)
 
     return max(_DELIMITERS, key=evenness)
 

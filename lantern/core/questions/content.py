@@ -8,15 +8,15 @@ from lantern.core.questions import AnyItem, check_item, kind_of
 from lantern.core.questions.contract import Item, LanguageTag, Picture, Problem, Severity, Tag, unwise
 from lantern.core.questions.reading import reading_level
 from lantern.core.questions.richtext import plain
-from lantern.core.values import ShortId, Value
+from lantern.core.values import ReadableText, ShortId, Value, Written
 
 MAX_ITEMS = 300
 FAR_ABOVE = 3
 """School years by which a text may be harder than the set's level before it is called unwise."""
-Title = Annotated[str, Field(max_length=200)]
+Title = Annotated[ReadableText, Field(max_length=200)]
 
 
-class About(Value):
+class About(Written):
     """What a set is about. `level_from` and `level_to` are school years; None: no bound."""
 
     description: Annotated[str, Field(max_length=2000)] = ""

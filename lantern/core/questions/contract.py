@@ -15,7 +15,7 @@ from typing import Annotated, ClassVar, Generic, Literal, TypeVar
 from pydantic import Field
 
 from lantern.core.questions.richtext import block_html, inline_html, plain
-from lantern.core.values import ShortId, Value
+from lantern.core.values import ShortId, Value, Written
 
 PromptText = Annotated[str, Field(max_length=4000)]
 LineText = Annotated[str, Field(max_length=1000)]
@@ -61,7 +61,7 @@ class Film(Value):
 Media = Picture | Recording | Film
 
 
-class Item(Value):
+class Item(Written):
     """One block of a set. A draft may be incomplete; `check` says what is missing.
 
     `language` is a BCP 47 tag; empty: the set's. `fog` says how slowly the picture is uncovered.

@@ -1,5 +1,6 @@
 """Builds QTI elements under the names of one version."""
 
+from mimetypes import guess_type
 from typing import Any, TypeAlias
 
 import lxml.etree as etree
@@ -84,10 +85,24 @@ class Builder:
         else:
             self._video(parent, media, place)
 
+    def graphic(self, parent: Element, picture: Picture) -> None:
+        """The picture that an interaction is about: 2.1 has an object there and nothing else."""
+        place = self.files.get(picture.media)
+        if self.version is QTI3 or place is None:
+            self.media(parent, picture)
+        else:
+            size = {"width": picture.width, "height": picture.height}
+            self.make("object", parent, picture.description, data=f"../{place}", type=_picture_type(place), **size)
+
     def _video(self, parent: Element, film: Film, place: str) -> None:
         made = self.make("video", parent, src=place, controls="controls")
         if film.captions and film.captions in self.files:
             self.make("track", made, src=f"../{self.files[film.captions]}", kind="captions")
+
+
+def _picture_type(place: str) -> str:
+    guessed = guess_type(place)[0] or ""
+    return guessed if guessed.startswith("image/") else "image/webp"
 
 
 def _written(value: object) -> str:

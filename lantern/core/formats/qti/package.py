@@ -197,9 +197,9 @@ def _test(content: SetContent, written: list[tuple[str, Item]], build: Builder) 
     for name, item in written:
         reference = build.make("assessment-item-ref", section, identifier=name, href=f"items/{name}.xml")
         if isinstance(item, Question):
-            build.make("weight", reference, identifier="WEIGHT", value=item.weight)
             if item.time_limit is not None:
                 build.make("time-limits", reference, max_time=item.time_limit)
+            build.make("weight", reference, identifier="WEIGHT", value=item.weight)
     return test
 
 
@@ -215,7 +215,7 @@ def _manifest(
         return made
 
     about = add(manifest, "metadata")
-    add(about, "schema", "QTI Package")
+    add(about, "schema", version.schema)
     add(about, "schemaversion", version.number)
     add(manifest, "organizations")
     resources = add(manifest, "resources")

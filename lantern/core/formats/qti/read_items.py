@@ -44,6 +44,7 @@ class Declaration:
     points: dict[str, float] = field(default_factory=dict)
     areas: list[Node] = field(default_factory=list)
     has_mapping: bool = False
+    case_sensitive: bool = False
 
     def right(self) -> list[str]:
         if self.correct and self.cardinality != "single":
@@ -64,6 +65,8 @@ def declarations_of(root: Node) -> dict[str, Declaration]:
             points={entry["map-key"]: entry.number("mapped-value") or 0.0 for entry in entries},
             areas=node.all("area-map-entry"),
             has_mapping=bool(entries),
+            # Only where it is said: a missing attribute means "true", but is mostly left out without a thought.
+            case_sensitive=bool(entries) and all(entry["case-sensitive"] in {"true", "1"} for entry in entries),
         )
     for name, values in _compared_with(root).items():
         if name in found and not found[name].correct and not found[name].points:
@@ -224,7 +227,8 @@ def _text_entry(reading: Reading, node: Node) -> Fields:
     if declared.base_type in {"float", "integer"}:
         return _number(reading, node, declared)
     right = declared.right()
-    return {"kind": "text_entry", "accepts": tuple(right), "scored": bool(right)}
+    fields: Fields = {"kind": "text_entry", "accepts": tuple(right), "scored": bool(right)}
+    return fields | ({"strictness": {"capitals": True}} if declared.case_sensitive else {})
 
 
 def _number(reading: Reading, node: Node, declared: Declaration) -> Fields:
@@ -274,7 +278,8 @@ def _order(reading: Reading, node: Node) -> Fields:
     names = [name for name in right if name in choices] or list(choices)
     names += [name for name in choices if name not in names]
     lines = [{"id": reading.new_id(), "text": choices[name]} for name in names]
-    return {"kind": "order", "lines": lines, "scored": bool(right)}
+    # The standard compares with the whole order: all or nothing.
+    return {"kind": "order", "lines": lines, "scored": bool(right), "marking": "exact" if right else "pairs"}
 
 
 def _match(reading: Reading, node: Node) -> Fields:
@@ -330,12 +335,13 @@ def _gap_match(reading: Reading, node: Node) -> Fields:
 def _gaps(reading: Reading, body: Node) -> Fields:
     """Several gaps in a text: typed, or each with its own choices."""
     prompt: list[str] = []
-    scored = False
+    scored = capitals = False
 
     def typed(node: Node) -> str:
-        nonlocal scored
-        right = [_bare(one) for one in reading.declared(node).right()]
-        scored = scored or bool(right)
+        nonlocal scored, capitals
+        declared = reading.declared(node)
+        right = [_bare(one) for one in declared.right()]
+        scored, capitals = scored or bool(right), capitals or declared.case_sensitive
         return f"[{'|'.join(right)}]"
 
     def chosen(node: Node) -> str:
@@ -353,10 +359,16 @@ def _gaps(reading: Reading, body: Node) -> Fields:
     first, _, rest = text.partition("\n\n")
     if rest and "[" not in first:
         prompt, text = [first], rest
-    return {
-        "kind": "gap_fill", "prompt": (prompt or ["Fill the gaps."])[0], "way": way,
-        "text": text, "scored": scored,
-    }  # fmt: skip
+    fields: Fields = {"kind": "gap_fill", "prompt": (prompt or ["Fill the gaps."])[0], "way": way, "text": text}
+    fields |= {"strictness": {"capitals": True, "typos": False}} if capitals else {}
+    return fields | {"scored": scored, "all_or_nothing": _wants_all(reading.root)}
+
+
+def _wants_all(root: Node) -> bool:
+    """Whether explicit processing gives a score only where several responses are right together."""
+    together = [both for branch in root.all("response-if") for both in branch.all("and")]
+    asked = ({one["identifier"] for one in both.all("variable", "map-response")} for both in together)
+    return any(len(names) > 1 for names in asked)
 
 
 def _with_gaps(node: Node, gaps: dict[str, Callable[[Node], str]], without: frozenset[str]) -> str:

@@ -5,12 +5,16 @@ from dataclasses import dataclass
 
 _HUMP = re.compile(r"(?<=[a-z0-9])([A-Z])")
 _HTML = frozenset(
-    "p div span strong em b i code br ul ol li img audio video source track object table tr td th".split()
+    "p div span strong em b i code br ul ol li h1 h2 h3 h4 h5 h6 pre blockquote sub sup"
+    " img audio video source track object table tr td th".split()
 )
 
 
 @dataclass(frozen=True, slots=True)
 class Version:
+    """`schema` and `number` are what a manifest says of itself."""
+
+    schema: str
     number: str
     namespace: str
     manifest_namespace: str
@@ -22,6 +26,7 @@ class Version:
 
 
 QTI3 = Version(
+    "QTI Package",
     "3.0.0",
     "http://www.imsglobal.org/xsd/imsqtiasi_v3p0",
     "http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1",
@@ -32,7 +37,8 @@ QTI3 = Version(
     "https://purl.imsglobal.org/spec/qti/v3p0/rptemplates/map_response_point.xml",
 )
 QTI2 = Version(
-    "2.1",
+    "QTIv2.1 Package",
+    "1.0.0",
     "http://www.imsglobal.org/xsd/imsqti_v2p1",
     "http://www.imsglobal.org/xsd/imscp_v1p1",
     "imsqti_item_xmlv2p1",

@@ -3,11 +3,11 @@
 from collections.abc import Callable, Sequence
 from typing import Any
 
-from lantern.core.formats.qti.build import XML_LANG, Builder, Element
+from lantern.core.formats.qti.build import QTI3, XML_LANG, Builder, Element
 from lantern.core.questions.contract import Item, Question, is_scored, title_of
 from lantern.core.questions.kinds.choice import ChoiceItem
 from lantern.core.questions.kinds.classify import ClassifyItem
-from lantern.core.questions.kinds.gap_fill import GapFillItem, gaps_of, split_at_gaps
+from lantern.core.questions.kinds.gap_fill import Gap, GapFillItem, gaps_of, split_at_gaps
 from lantern.core.questions.kinds.match import MatchItem
 from lantern.core.questions.kinds.numeric_entry import NumericEntryItem
 from lantern.core.questions.kinds.order import OrderItem
@@ -71,11 +71,17 @@ def write_item(item: Item, name: str, build: Builder) -> Element | None:
         return None
     sheet = Sheet(build, item, name)
     if not isinstance(item, PageItem | PointItem):
-        for media in (item.picture, item.sound, item.video):
-            build.media(sheet.body, media)
+        _media(sheet, item)
     writer(sheet, item)
     _close(sheet, item)
     return sheet.root
+
+
+def _media(sheet: Sheet, item: Item) -> None:
+    """Each file in a block of its own: a body holds nothing that stands in a line."""
+    for media in (item.picture, item.sound, item.video):
+        if media is not None and media.media in sheet.build.files:
+            sheet.build.media(sheet.build.make("div", sheet.body), media)
 
 
 def _close(sheet: Sheet, item: Item) -> None:
@@ -86,8 +92,11 @@ def _close(sheet: Sheet, item: Item) -> None:
         )
         build.make("value", build.make("default-value", score), text="0")
     why = item.explanation if isinstance(item, Question) else ""
-    if why:
-        build.make("outcome-declaration", sheet.root, identifier=FEEDBACK, cardinality="single", base_type="identifier")
+    if why:  # told to everyone, whatever was answered
+        feedback = build.make(
+            "outcome-declaration", sheet.root, identifier=FEEDBACK, cardinality="single", base_type="identifier"
+        )
+        build.make("value", build.make("default-value", feedback), text="WHY")
     sheet.root.append(sheet.body)
     if sheet.processing is not None:
         sheet.root.append(sheet.processing)
@@ -97,7 +106,7 @@ def _close(sheet: Sheet, item: Item) -> None:
         shown = build.make(
             "modal-feedback", sheet.root, outcome_identifier=FEEDBACK, identifier="WHY", show_hide="show"
         )
-        holder = build.make("content-body", shown) if build.version.number.startswith("3") else shown
+        holder = build.make("content-body", shown) if build.version is QTI3 else shown
         build.block(holder, why)
 
 
@@ -141,7 +150,7 @@ def _text_entry(sheet: Sheet, item: TextEntryItem) -> None:
     accepts = [one for one in item.accepts if one.strip()] if item.scored else []
     declared = sheet.declare("string", "single", accepts[:1])
     if accepts:
-        sheet.mapping(declared, [(one, 1) for one in accepts], case_sensitive=False)
+        sheet.mapping(declared, [(one, 1) for one in accepts], case_sensitive=item.strictness.capitals)
         sheet.template = sheet.build.version.map_response
     _paragraph(sheet, item.prompt)
     sheet.build.make("text-entry-interaction", sheet.build.make("p", sheet.body), response_identifier=RESPONSE)
@@ -194,7 +203,7 @@ def _slider(sheet: Sheet, item: SliderItem) -> None:
     sheet.template = sheet.build.version.match_correct if exact else None
     made = sheet.build.make(
         "slider-interaction", sheet.body, response_identifier=RESPONSE,
-        lower_bound=item.low, upper_bound=item.high, step=item.step,
+        lower_bound=item.low, upper_bound=item.high, step=item.step if float(item.step).is_integer() else None,
     )  # fmt: skip
     _prompt(sheet, made, item)
     if item.scored and not exact and item.right_low is not None and item.right_high is not None:
@@ -236,8 +245,7 @@ def _associated(
     sheet: Sheet, item: MatchItem | ClassifyItem, left: list[tuple[str, str]], right: list[tuple[str, str]],
     pairs: list[str], most: int,
 ) -> None:  # fmt: skip
-    declared = sheet.declare("directed-pair" if sheet.build.version.number.startswith("3") else "directedPair",
-                             "multiple", pairs if item.scored else [])  # fmt: skip
+    declared = sheet.declare("directedPair", "multiple", pairs if item.scored else [])
     sheet.template = sheet.build.version.match_correct
     if item.scored and not item.all_or_nothing and pairs:
         sheet.mapping(declared, [(pair, 1 / len(pairs)) for pair in pairs], upper_bound=1)
@@ -260,7 +268,7 @@ def _point(sheet: Sheet, item: PointItem) -> None:
     _prompt(sheet, made, item)
     if picture is None:
         return
-    build.media(made, picture)
+    build.graphic(made, picture)
     if item.scored:
         mapping = build.make("area-mapping", declared, default_value=0)
         for area in (area for area in item.areas if area.right):
@@ -286,13 +294,9 @@ def _gap_fill(sheet: Sheet, item: GapFillItem) -> None:
         _bank(sheet, item)
         return
     for number, gap in enumerate(gaps, start=1):
-        chosen = item.way == "chosen"
-        correct: list[str] = [f"C{number}_1"] if chosen else list(gap.right[:1])
-        declared = sheet.declare(
-            "identifier" if chosen else "string", "single", correct if item.scored else [], f"{RESPONSE}{number}"
-        )
-        if not chosen and item.scored:
-            sheet.mapping(declared, [(word, 1) for word in gap.right], case_sensitive=False)
+        _declare_gap(sheet, item, gap, number, points=1 if item.all_or_nothing else 1 / len(gaps))
+    if item.scored and gaps:
+        _score_gaps(sheet, item, len(gaps))
     _paragraph(sheet, item.prompt)
     line = build.make("p", sheet.body)
     for number, (text, following) in enumerate(split_at_gaps(item), start=1):
@@ -308,17 +312,47 @@ def _gap_fill(sheet: Sheet, item: GapFillItem) -> None:
             build.make("inline-choice", made, text=word, identifier=f"C{number}_{at}")
 
 
+def _declare_gap(sheet: Sheet, item: GapFillItem, gap: Gap, number: int, points: float) -> None:
+    """`points` go to each right answer in this gap."""
+    chosen = item.way == "chosen"
+    right = [f"C{number}_1"] if chosen else list(gap.right)
+    kind = "identifier" if chosen else "string"
+    declared = sheet.declare(kind, "single", right[:1] if item.scored else [], f"{RESPONSE}{number}")
+    if item.scored and right:
+        capitals = None if chosen else item.strictness.capitals
+        sheet.mapping(declared, [(word, points) for word in right], case_sensitive=capitals)
+
+
+def _score_gaps(sheet: Sheet, item: GapFillItem, gaps: int) -> None:
+    """The sum of the gaps' points; all or nothing, a point for the whole where each gap has its own."""
+    build = sheet.build
+    names = [f"{RESPONSE}{number}" for number in range(1, gaps + 1)]
+    if item.all_or_nothing:
+        condition = _condition(sheet)
+        both = build.make("and", condition)
+        for name in names:
+            equal = build.make("equal", both, tolerance_mode="exact")
+            build.make("map-response", equal, identifier=name)
+            build.make("base-value", equal, text="1", base_type="float")
+        _scores(sheet, condition)
+        return
+    sheet.processing = build.make("response-processing")
+    score = build.make("sum", build.make("set-outcome-value", sheet.processing, identifier="SCORE"))
+    for name in names:
+        build.make("map-response", score, identifier=name)
+
+
 def _bank(sheet: Sheet, item: GapFillItem) -> None:
     build, gaps = sheet.build, gaps_of(item)
     words = [gap.right[0] if gap.right else "" for gap in gaps]
     bank = list(dict.fromkeys([*words, *item.extra]))
     names = {word: f"W{number}" for number, word in enumerate(bank, start=1)}
     pairs = [f"{names[word]} G{number}" for number, word in enumerate(words, start=1)]
-    pair_type = "directed-pair" if build.version.number.startswith("3") else "directedPair"
-    declared = sheet.declare(pair_type, "multiple", pairs if item.scored else [])
+    declared = sheet.declare("directedPair", "multiple", pairs if item.scored else [])
+    sheet.template = build.version.match_correct
     if item.scored and not item.all_or_nothing and pairs:
         sheet.mapping(declared, [(pair, 1 / len(pairs)) for pair in pairs], upper_bound=1)
-    sheet.template = build.version.map_response
+        sheet.template = build.version.map_response
     made = build.make("gap-match-interaction", sheet.body, response_identifier=RESPONSE, shuffle=True)
     _prompt(sheet, made, item)
     for word in bank:
@@ -338,8 +372,7 @@ def _open_response(sheet: Sheet, item: Item) -> None:
 
 def _page(sheet: Sheet, item: PageItem) -> None:
     sheet.build.inline(sheet.build.make("h2", sheet.body), item.prompt)
-    for media in (item.picture, item.sound, item.video):
-        sheet.build.media(sheet.body, media)
+    _media(sheet, item)
     sheet.build.block(sheet.build.make("div", sheet.body), item.body)
 
 
