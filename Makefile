@@ -17,11 +17,11 @@ help: ## this list
 	@mkdir -p .stamps
 	python3 -m venv .venv
 	@$(PY) -m pip install --quiet --disable-pip-version-check uv
-	$(PY) -m uv pip install --quiet -r requirements.txt
+	$(PY) -m uv pip install --quiet --compile-bytecode -r requirements.txt
 	@touch $@
 
 .stamps/venv-dev: requirements-dev.txt .stamps/venv
-	$(PY) -m uv pip install --quiet -r requirements-dev.txt
+	$(PY) -m uv pip install --quiet --compile-bytecode -r requirements-dev.txt
 	@touch $@
 
 .stamps/node: frontend/package-lock.json
@@ -61,19 +61,22 @@ format: .stamps/venv-dev .stamps/node ## format and mend what can be mended
 	$(NPM) run --silent format
 
 check: .stamps/venv-dev .stamps/static ## the quick part: lint, types, tests without a browser
-	@$(MAKE) --no-print-directory -j2 --output-sync=target check-front check-python
+	@$(MAKE) --no-print-directory -j2 --output-sync=target check-code check-python
 
-.PHONY: check-front check-python check-lint
+.PHONY: check-code check-front check-lint check-python
+check-code: # one core for this, the other for the tests: sharing both costs more than it saves
+	@$(MAKE) --no-print-directory check-front check-lint
+
 check-front: .stamps/node
 	$(NPM) run --silent lint && $(NPM) run --silent types && $(NPM) run --silent unit
-
-check-python: check-lint
-	HYPOTHESIS_PROFILE=wandering $(PY) -m pytest -q -n 2 -m "not journey and not slow"
 
 check-lint: .stamps/venv-dev
 	$(PY) -m ruff check . && $(PY) -m ruff format --check .
 	$(PY) -m mypy
 	.venv/bin/lint-imports
+
+check-python: .stamps/venv-dev
+	HYPOTHESIS_PROFILE=wandering $(PY) -m pytest -q -n 0 -m "not journey and not slow"
 
 test: ## everything, with the real interface in a browser
 	@$(MAKE) --no-print-directory -j2 .stamps/venv-dev .stamps/static

@@ -4,6 +4,7 @@ Texts are words with single spaces between them, and lines in texts that may be 
 lines is nothing that a teacher means.
 """
 
+from collections.abc import Iterable
 from functools import cache
 from types import UnionType
 from typing import Annotated, Any, Literal, Union, get_args, get_origin
@@ -13,6 +14,8 @@ from hypothesis import strategies as st
 from pydantic import BaseModel
 from pydantic.fields import FieldInfo
 
+from lantern.core.questions import KINDS
+from lantern.core.questions.contract import Item, Kind
 from lantern.core.values import ShortId
 
 MULTILINE_FROM = 1000
@@ -25,6 +28,11 @@ _words = st.lists(_letters | st.sampled_from(TRICKY), min_size=1, max_size=4).ma
 _lines = st.lists(_words, min_size=1, max_size=3).map("\n".join)
 _ids = st.uuids(version=4).map(lambda made: made.hex[:16])
 _SHORT_ID = get_args(ShortId)[1]
+
+
+def any_item(kinds: Iterable[Kind[Any, Any, Any]] = KINDS) -> st.SearchStrategy[Item]:
+    """An item of any of these kinds."""
+    return st.sampled_from([kind.item for kind in kinds]).flatmap(any_of)
 
 
 @cache

@@ -17,7 +17,7 @@ from lantern.core.formats.registry import read_file
 from lantern.core.questions import KINDS
 from lantern.core.questions.contract import Film, Picture, Recording
 from tests.builders import a_set, choice, page
-from tests.builders.anything import any_of
+from tests.builders.anything import any_item
 from tests.contracts.test_formats import AWKWARD, same
 
 BOTH = pytest.mark.parametrize("form", [Qti3Format(), Qti2Format()], ids=lambda form: form.name)
@@ -84,13 +84,11 @@ def said(item):
 
 
 @BOTH
-@pytest.mark.parametrize("kind", [kind for kind in KINDS if kind.name in WRITERS], ids=lambda kind: kind.name)
-@settings(max_examples=6, deadline=None, suppress_health_check=list(HealthCheck))
-@given(data=st.data())
-def test_whatever_a_kind_allows_comes_back_or_is_listed(form, kind, data):
-    item = data.draw(any_of(kind.item))
+@settings(deadline=None, suppress_health_check=list(HealthCheck))
+@given(item=any_item(kind for kind in KINDS if kind.name in WRITERS), is_bare=st.booleans())
+def test_whatever_a_kind_allows_comes_back_or_is_listed(form, item, is_bare):
     bare = {"fog": "none", "by": "", "picture": None, "sound": None, "video": None, "explanation_media": None}
-    if data.draw(st.booleans()):  # with all that it may carry, something of it is nearly always listed
+    if is_bare:  # with all that it may carry, something of it is nearly always listed
         item = item.model_copy(update={name: value for name, value in bare.items() if hasattr(item, name)})
     back = there_and_back(form, item, media=lambda one: File("file.bin", one.encode()))
     if form.left_out(a_set(item)):

@@ -12,17 +12,16 @@ import zipfile
 import lxml.etree as etree
 import pytest
 from hypothesis import HealthCheck, given, settings
-from hypothesis import strategies as st
 
 from lantern.core.formats.exchange import File
 from lantern.core.formats.qti import Qti2Format, Qti3Format
 from lantern.core.formats.qti.versions import plain_name
 from lantern.core.formats.qti.write_items import WRITERS
-from lantern.core.questions import KINDS
+from lantern.core.questions import KINDS, check_item
 from lantern.core.questions.contract import Film, Picture, Recording
 from lantern.core.questions.kinds.choice import ChoiceItem, Option
 from tests.builders import a_set, page
-from tests.builders.anything import any_of
+from tests.builders.anything import any_item
 
 SAMPLES = [s.item for kind in KINDS if kind.name in WRITERS for s in kind.samples()]
 VERSIONS = pytest.mark.parametrize("form", [Qti3Format(), Qti2Format()], ids=lambda form: form.name)
@@ -183,12 +182,10 @@ def test_every_sample_keeps_to_the_standard(form, item):
 
 
 @VERSIONS
-@pytest.mark.parametrize("kind", [kind for kind in KINDS if kind.name in WRITERS], ids=lambda kind: kind.name)
-@settings(max_examples=6, deadline=None, suppress_health_check=list(HealthCheck))
-@given(data=st.data())
-def test_whatever_can_run_keeps_to_the_standard(form, kind, data):
-    item = data.draw(any_of(kind.item))
-    if any(problem.severity == "wrong" for problem in kind.check(item)):
+@settings(deadline=None, suppress_health_check=list(HealthCheck))
+@given(item=any_item(kind for kind in KINDS if kind.name in WRITERS))
+def test_whatever_can_run_keeps_to_the_standard(form, item):
+    if any(problem.severity == "wrong" for problem in check_item(item)):
         return
     found = [one for root in documents(form, item) for one in broken(root, form.name == "qti3")]
     assert found == []
