@@ -234,4 +234,105 @@ SAMPLES = (
         "text_entry | What does a lead line measure? | depth",
     ),
     _sample("an hour of time", "Which knot makes a loop?\na) Reef knot\nb) Bowline *\nTime: 2 min", LOOP),
+    _sample(
+        "a test with headings and lines for a name",
+        "Unit 4 - Knots\nName: ______   Date: ______\n\nMultiple choice. Choose the best answer.\n\n1. Which knot makes a loop?\n"
+        "A. Reef knot\nB. Bowline\n\nTrue or False\n\n2. The tide turns twice a day.  T  F\n\nFill in the blank\n\n"
+        "3. The tide ______ twice a day.\n\nAnswer Key\n1. B\n2. T\n3. turns",
+        LOOP,
+        TIDE,
+        "gap_fill | Fill in the gap. | The tide [turns] twice a day.",
+    ),
+    _sample(
+        "Roman numbers",
+        "I. Which knot makes a loop?\n  i) Reef knot\n  ii) Bowline *\n  iii) Sheet bend\n\nII. Which knot joins two ropes?\n"
+        "  i) Sheet bend *\n  ii) Bowline",
+        LOOP,
+        ENDS,
+    ),
+    _sample("crosses and ticks", "Which knot makes a loop?\n✗ Reef knot\n✓ Bowline\n✗ Sheet bend", LOOP),
+    _sample("crosses behind", "1. Which knot makes a loop?\na) Reef knot ✗\nb) Bowline ✓\nc) Sheet bend ✗", LOOP),
+    _sample("letters in circles", "1. Which knot makes a loop?\nⒶ Reef knot\nⒷ Bowline ✔\nⒸ Sheet bend", LOOP),
+    _sample(
+        "no marks behind numbers and letters",
+        "1 Which knot makes a loop?\na Reef knot\nb Bowline\n2 Which knot joins two ropes?\na Sheet bend\nb Bowline\nKey: 1b 2a",
+        LOOP,
+        ENDS,
+    ),
+    _sample(
+        "numbers in brackets",
+        "(1) Which knot makes a loop?\n(a) Reef knot\n(b) Bowline\n(2) Which knot joins two ropes?\n(a) Sheet bend\n(b) Bowline\n"
+        "Key: 1-b, 2-a",
+        LOOP,
+        ENDS,
+    ),
+    _sample("ans with a point", "Q1 - Which knot makes a loop?\nA - Reef knot\nB - Bowline\nAns. B", LOOP),
+    _sample(
+        "options announced",
+        "Question: Which knot makes a loop?\nOptions:\na) Reef knot\nb) Bowline\nCorrect: b",
+        LOOP,
+    ),
+    _sample(
+        "right and wrong named",
+        "Which knot makes a loop?\nRight: Bowline\nWrong: Reef knot\nWrong: Sheet bend\n\n"
+        "Which knot joins two ropes?\nWrong: Bowline\nRight: Sheet bend",
+        LOOP,
+        ENDS,
+    ),
+    _sample("slashes between options", "Which knot makes a loop?\nReef knot / Bowline* / Sheet bend", LOOP),
+    _sample(
+        "options set in, no blank lines",
+        "Which knot makes a loop?\n   - Reef knot\n   - Bowline [correct]\nWhich knot joins two ropes?\n   - Sheet bend [correct]\n"
+        "   - Bowline",
+        LOOP,
+        ENDS,
+    ),
+    _sample(
+        "the answer in brackets behind the question",
+        "1. What is the front of a ship called? (bow)\n2. What is its back called? [stern]",
+        "text_entry | What is the front of a ship called? | bow",
+        "text_entry | What is its back called? | stern",
+    ),
+    _sample(
+        "a key of words in one line",
+        "1. What is the front called?\n2. What is the back called?\n3. Which side is port?\n\nAnswers: 1. bow 2. stern 3. left",
+        "text_entry | What is the front called? | bow",
+        "text_entry | What is the back called? | stern",
+        "text_entry | Which side is port? | left",
+    ),
+    _sample(
+        "statements one below the other",
+        "The tide turns twice a day. – true\nFog is warm. – false",
+        TIDE,
+        "choice | Fog is warm. | False",
+    ),
+    _sample(
+        "statements in a table",
+        "The tide turns twice a day.\tTrue\nFog is warm.\tFalse\nA knot is a speed.\tTrue",
+        TIDE,
+        "choice | Fog is warm. | False",
+        "choice | A knot is a speed. | True",
+    ),
+    _sample(
+        "points in brackets",
+        "1. (2 points) Which knot makes a loop?\na) Reef knot\nb) Bowline *\n2. Which side is port? [1 mark]\nAnswer: left",
+        LOOP,
+        "text_entry | Which side is port? | left",
+    ),
+    _sample(
+        "a table with a head",
+        "| French | English |\n|---|---|\n| la proue | the bow |\n| la poupe | the stern |\n| l'ancre | the anchor |",
+        "match | Match each with its partner. | la proue=the bow + la poupe=the stern + l'ancre=the anchor",
+    ),
+    _sample(
+        "semicolons",
+        "ebb; the tide going out\nflood; the tide coming in\nslack; no stream",
+        "match | Match each with its partner. | ebb=the tide going out + flood=the tide coming in + slack=no stream",
+    ),
+    _sample(
+        "what is to be written",
+        "1. Explain why the tide comes later each day.\n2. Describe a neap tide.",
+        "open_response | Explain why the tide comes later each day. | ",
+        "open_response | Describe a neap tide. | ",
+    ),
 )

@@ -58,6 +58,18 @@ def test_a_title_reasons_topics_and_times_are_taken_along():
     assert (item.explanation, item.tags, item.time_limit) == ("It holds.", ("knots", "ropes"), 120)
 
 
+def test_what_is_passed_over_is_told():
+    text = "Name: _____\n1. Which?\na) Reef *\nb) Bend\nTrue or False\n2. Fog is warm. T F\nAnswer: F"
+    incoming = read_pasted(text, ids())
+    assert incoming.notes == ["Passed over: “Name: _____”, “True or False”."]
+    assert [entry.place for entry in incoming.entries] == ["Line 2", "Line 6"]
+
+
+def test_points_in_brackets_say_how_much_a_question_counts():
+    text = "1. (2 points) Which?\na) Reef *\nb) Bend\n2. Which else? [10 marks]\nAnswer: knots"
+    assert [entry.item.weight for entry in read_pasted(text, ids()).entries] == [2, 1]
+
+
 @pytest.mark.parametrize(
     ("text", "sentence"),
     [

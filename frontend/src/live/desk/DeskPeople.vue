@@ -101,7 +101,7 @@ async function remove(person: Person): Promise<void> {
           <tr v-for="person in people" :key="person.seat" class="border-b border-rule">
             <th
               scope="row"
-              class="sticky left-0 max-w-44 border-t border-rule bg-sheet py-0 pr-1 pl-4 text-left font-normal has-[[role=menu]]:z-20"
+              class="sticky left-0 max-w-44 border-t border-r border-rule bg-sheet py-0 pr-1 pl-4 text-left font-normal has-[[role=menu]]:z-20"
             >
               <input
                 v-if="renaming?.seat === person.seat"

@@ -68,7 +68,7 @@ const cells = computed(() =>
           <td
             v-for="cell in row.cells"
             :key="cell.id"
-            class="relative h-[1.9em] min-w-[1.7em] overflow-hidden rounded text-center"
+            class="relative h-[1.9em] min-w-[1.7em] overflow-hidden px-[0.1em] rounded text-center"
             :class="
               cell.right ? 'border-[3px] border-front bg-sheet text-ink' : 'border border-line bg-strip'
             "
@@ -78,8 +78,14 @@ const cells = computed(() =>
               :class="cell.right ? 'bg-lamp' : 'bg-bar'"
               :style="{ height: `${cell.share * 100}%` }"
             />
+            <span
+              v-if="cell.right"
+              aria-hidden="true"
+              class="absolute top-0 left-[0.2em] text-[max(var(--least,0px),0.7em)] leading-snug font-bold"
+              >✓</span
+            >
             <span class="figure relative" :class="cell.mine && 'underline decoration-2 underline-offset-4'"
-              ><template v-if="cell.count">{{ cell.count }}</template
+              ><template v-if="cell.count || (cell.right && cell.count !== null)">{{ cell.count }}</template
               ><template v-else-if="cell.mine && cell.count === null">•</template
               ><span v-if="cell.right" class="sr-only"> right</span
               ><span v-if="cell.mine" class="sr-only"> your answer</span></span

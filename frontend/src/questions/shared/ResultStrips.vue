@@ -17,6 +17,8 @@ export interface Strip {
   /** How far the strip is filled, 0..1. */
   share: number
   right?: boolean
+  /** The bar counts what was right, though the line itself is neither right nor wrong. */
+  lit?: boolean
   mine?: boolean
   note?: string
 }
@@ -51,19 +53,25 @@ const pictureHeight = computed(() => {
         v-for="row in rows"
         :key="row.id"
         class="relative flex min-h-[2.6em] items-center overflow-hidden rounded px-[0.5em] py-[0.35em]"
-        :class="row.right ? 'border-[3px] border-front bg-sheet text-ink' : 'border border-line bg-strip'"
+        :class="
+          row.right
+            ? 'border-[3px] border-front bg-sheet text-ink'
+            : row.lit
+              ? 'border border-front bg-sheet text-ink'
+              : 'border border-line bg-strip'
+        "
       >
         <span
           class="absolute inset-y-0 left-0 transition-[width] duration-200"
-          :class="row.right ? 'bg-lamp' : 'bg-bar'"
+          :class="row.right || row.lit ? 'bg-lamp' : 'bg-bar'"
           :style="{ width: `${Math.round(row.share * 1000) / 10}%` }"
         />
         <span class="relative flex min-w-0 grow flex-wrap items-center gap-x-[0.6em] gap-y-[0.2em]">
           <LetterBox
             v-if="row.letter"
             :letter="row.letter"
-            :filled="row.right"
-            :class="!row.right && 'bg-strip'"
+            :filled="row.right || row.lit"
+            :class="!row.right && !row.lit && 'bg-strip'"
           />
           <MediaView v-if="row.media" :media="row.media" small />
           <span v-if="row.html" class="prose min-w-0 leading-snug" dir="auto" v-html="row.html" />

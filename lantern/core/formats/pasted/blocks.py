@@ -11,6 +11,7 @@ _KEY_PAIR = re.compile(
     r"((?:[A-La-l](?:\s*[,&+/]\s*[A-La-l])*|true|false|t|f)(?![\w’']))",
     re.I,
 )
+_KEY_PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})\s*[.):]\s+")
 _KEY_LINE = re.compile(r"^\s*(?:q\.?)?(\d{1,3})\s*[.):=\-–]\s*(\S.*)$")
 
 
@@ -69,6 +70,8 @@ def _starts(
         return None, told
     if not blocks:
         return None, line.strip()
+    if numbering is None and not after_blank and _asks_anew(line, blocks[-1]):
+        return None, line.strip()
     if not after_blank or _belongs(line):
         return None
     current = blocks[-1]
@@ -77,6 +80,12 @@ def _starts(
     if not _is_done(current) and _continues(body, at):
         return None
     return None, line.strip()
+
+
+def _asks_anew(line: str, above: Block) -> bool:
+    """A question directly below the options of the one before, further left than they are."""
+    asks = line.rstrip().endswith("?") and line[:1].isupper() and not _belongs(line)
+    return asks and _is_done(above) and above.lines[-1][:1].isspace()
 
 
 def _is_answer_like(line: str) -> bool:
@@ -137,7 +146,9 @@ def _title(body: list[str]) -> tuple[str, int]:
         filled[1] > filled[0] + 1 or line_of.question_number(second) is not None or line_of.asked(second) is not None
     )
     plain = not first.endswith(("?", ":", ".", "…")) and "_" not in first and not _belongs(first)
-    short = len(first) <= 80 and line_of.question_number(first) is None and not re.search(r"\t| [-–—=|] ", first)
+    numbered = any(line_of.question_number(line) for line in body)
+    paired = re.search(r"\t| [=|] " if numbered else r"\t| [-–—=|] ", first) is not None
+    short = len(first) <= 80 and line_of.question_number(first) is None and not paired
     if (told or (plain and short and line_of.asked(first) is None)) and apart and not _belongs(second):
         return told or first, filled[0] + 1
     return "", 0
@@ -157,13 +168,27 @@ def _without_key(lines: list[str]) -> tuple[list[str], dict[int, str]]:
     return lines, {}
 
 
+def _key_parts(line: str) -> dict[int, str]:
+    """ "1. bow 2. stern 3. left": numbers that follow each other, each with a text behind it."""
+    marks = list(_KEY_PART.finditer(line))
+    numbers = [int(mark[1]) for mark in marks]
+    if len(numbers) < 2 or numbers != list(range(numbers[0], numbers[0] + len(numbers))):
+        return {}
+    ends = [*(mark.start() for mark in marks[1:]), len(line)]
+    said = [line[mark.end() : end].strip(" ,;") for mark, end in zip(marks, ends, strict=True)]
+    return dict(zip(numbers, said, strict=True)) if all(said) else {}
+
+
 def _key_of(lines: list[str]) -> dict[int, str]:
     """Pairs in any layout; a line that is one number and one text counts, too."""
     found: dict[int, str] = {}
     for line in lines:
         pairs = _KEY_PAIR.findall(line)
         whole = _KEY_LINE.match(line)
-        if len(pairs) > 1 or (pairs and len(line.strip()) <= 8):
+        parts = _key_parts(line)
+        if len(parts) > max(1, len(pairs)):
+            found |= parts
+        elif len(pairs) > 1 or (pairs and len(line.strip()) <= 8):
             found |= {int(number): said.strip() for number, said in pairs}
         elif whole:
             found[int(whole[1])] = whole[2].strip()

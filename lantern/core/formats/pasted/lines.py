@@ -12,6 +12,7 @@ _ANSWER = re.compile(
     r"[*_]*\s*[:=][*_]*\s*(?P<text>\S.*?)[)\]]?\s*$",
     re.I,
 )
+_ANS = re.compile(r"^\s*ans\.\s+(?P<text>\S.*?)\s*$", re.I)
 _SHORT_ANSWER = re.compile(r"^\s*A\s*:\s*(?P<text>\S.*)$")
 _WHY = re.compile(
     r"^\s*(?:explanation|why|because|reason|feedback|rationale|note|hint)\s*[:–-]\s*(?P<text>\S.*)$", re.I
@@ -59,7 +60,7 @@ def asked(line: str) -> str | None:
 
 
 def answer(line: str) -> str | None:
-    found = _ANSWER.match(line)
+    found = _ANSWER.match(line) or _ANS.match(line)
     return unmarked(found["text"]) if found else None
 
 
@@ -163,6 +164,12 @@ def unmarked(text: str) -> str:
     bold = _BOLD.match(text)
     text = bold["text"].strip() if bold else text
     return text[1:-1].strip() if len(text) > 2 and text[0] in "“\"'«" and text[-1] in "”\"'»" else text
+
+
+def unemphasised(line: str) -> str:
+    """A line that is bold as a whole, as plain text: a question is bold anyway."""
+    bold = _BOLD.match(line.strip())
+    return bold["text"].strip() if bold and bold[1] not in bold["text"] else line
 
 
 def _said_after(text: str) -> tuple[str, bool]:

@@ -12,8 +12,10 @@ _BETWEEN = (
     re.compile(r"\s+[-–—]+>?\s+"),
     re.compile(r"\s*=\s*"),
     re.compile(r"\s*:\s+"),
+    re.compile(r"\s*;\s+"),
 )
 _RULE = re.compile(r"^[\s|:+-]+$")
+_TABLE_RULE = re.compile(r"^\s*\|?\s*:?-{2,}:?\s*\|[\s|:-]*$")
 _MARK = re.compile(r"^\s*(?:[-*•]|\d{1,3}[.)])\s+(?=\S)")
 _HEADS = {"term", "word", "definition", "meaning", "translation", "vocabulary", "left", "right", "question", "answer"}
 _ANSWERING = {"answer", "explanation", "correct", "key", "time", "topic", "q", "a", "why", "hint"}
@@ -27,7 +29,9 @@ class PairList:
 
 def pairs_of(text: str) -> PairList | None:
     """The list of pairs that this text is, with the line above it; None if it is none."""
-    lines = [line for line in text.split("\n") if line.strip() and not _RULE.match(line)]
+    filled = [line for line in text.split("\n") if line.strip()]
+    headed = len(filled) > 1 and _TABLE_RULE.match(filled[1]) is not None
+    lines = [line for line in filled[headed:] if not _RULE.match(line)]
     if len(lines) < FEWEST:
         return None
     for skipped in (0, 1):

@@ -16,6 +16,7 @@ from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.blocks import Block, cut
 from lantern.core.formats.pasted.lines import OptionLine
 from lantern.core.formats.pasted.pairs import pairs_of
+from lantern.core.formats.pasted.tidy import tidy
 from lantern.core.questions import read_item
 from lantern.core.questions.contract import NewId
 from lantern.core.questions.kinds.choice import MAX_OPTIONS, MIN_OPTIONS
@@ -24,12 +25,28 @@ from lantern.core.questions.numbers import number_and_unit
 
 LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
+HIGHEST_WEIGHT = 2
 _GAP = re.compile(r"_{2,}|\.{5,}|…{2,}")
 _BRACKETED = re.compile(r"[\[{]([^\[\]{}]{1,80})[\]}]")
-_TRUE_FALSE = re.compile(r"[(\[]?\s*\b(?:true\s*(?:/|or|\|)\s*false|t\s*/\s*f)\b\s*[)\]]?\s*[:?.]?\s*", re.I)
-_SAID_TRUE = re.compile(r"\s*(?:[(\[]\s*(true|false|t|f)\s*[)\]]|\s[-–—]\s*(true|false|t|f))\s*[.]?$", re.I)
+_TRUE_FALSE = re.compile(
+    r"[(\[]?\s*\b(?:true\s*(?:/|or|\|)\s*false|t\s*/\s*f)\b\s*[)\]]?\s*[:?.]?\s*|\s+[(\[]?T[)\]]?\s+[(\[]?F[)\]]?\s*$",
+    re.I,
+)
+_WORTH = re.compile(
+    r"^\s*[(\[]\s*(\d{1,2})\s*(?:points?|pts?\.?|marks?)\s*[)\]]\s*|\s*[(\[]\s*(\d{1,2})\s*(?:points?|pts?\.?|marks?)\s*[)\]]\s*$",
+    re.I,
+)
+_SAID_TRUE = re.compile(r"\s*(?:[(\[]\s*(true|false|t|f)\s*[)\]]|(?:\s[-–—]\s*|\t+)(true|false|t|f))\s*[.]?$", re.I)
 _INLINE_ANSWER = re.compile(r"\s*[(\[]?(?:answer|ans)\s*[:=]\s*([^()\[\]]+?)\s*[)\]]?\s*$", re.I)
 _SEVERAL = re.compile(r"\s*(?:,|;|&|\+|/|\band\b)\s*", re.I)
+_ANSWER_BEHIND = re.compile(
+    r"^(?P<asks>.+\?)\s*[(\[](?!\s*(?:choose|select|pick|mark|tick|true|false|t\b|\d+ (?:answers?|options?)))"
+    r"(?P<answer>[^()\[\]]{1,60})[)\]]\s*$", re.I | re.S,
+)  # fmt: skip
+_TO_WRITE = re.compile(
+    r"^(?:explain|describe|discuss|compare|define|outline|summari[sz]e|justify|evaluate|sketch|give|list|state|name|tell|write"
+    r"|why|how|what|in your own words)\b", re.I,
+)  # fmt: skip
 NO_RIGHT = "No option is marked as right. Mark one, or make it an opinion."
 
 
@@ -44,6 +61,8 @@ class Parts:
     tags: list[str] = field(default_factory=list)
     seconds: int | None = None
     by: str = ""
+    weight: int | None = None
+    numbered: bool = False
 
 
 def read_pasted(text: str, new_id: NewId) -> Incoming:
@@ -52,7 +71,10 @@ def read_pasted(text: str, new_id: NewId) -> Incoming:
     whole = _cleaned(text[: LONGEST_TEXT + 1]).split("\n")
     if len(text) > LONGEST_TEXT or len(whole) > MOST_LINES:
         incoming.note("This text is too long to be read at once; only its beginning was. Paste the rest afterwards.")
-    text = "\n".join(whole[:MOST_LINES])
+    lines, passed = tidy(whole[:MOST_LINES])
+    text = "\n".join(lines)
+    if passed:
+        incoming.note("Passed over: " + ", ".join(f"“{line[:60]}”" for line in passed[:20]) + ".")
     if pairs_of(text) is not None:  # numbered words are no numbered questions
         incoming.entries += _entries_of(Block(1, None, text.split("\n")), {}, new_id)
         return incoming
@@ -78,7 +100,12 @@ def _entries_of(block: Block, key: dict[int, str], new_id: NewId) -> list[Entry]
             for at in range(0, len(pairs.pairs), PAIRS_IN_ONE)
         ]
         return [_entry(block, fields, ()) for fields in made]
+    statements = [line for line in block.lines if line.strip()]
+    if len(statements) > 1 and all(_SAID_TRUE.search(line) for line in statements):
+        apart = [Block(block.at + at, None, [line]) for at, line in enumerate(block.lines) if line.strip()]
+        return [entry for one in apart for entry in _entries_of(one, {}, new_id)]
     parts = _taken_apart(block)
+    parts.numbered = block.number is not None
     if parts.answer is None and block.number is not None:
         parts.answer = key.get(block.number)
     fields, sentences = fields_of(parts, new_id)
@@ -87,6 +114,7 @@ def _entries_of(block: Block, key: dict[int, str], new_id: NewId) -> list[Entry]
     limit = parts.seconds
     fields |= {"explanation": "\n".join(parts.why), "tags": tuple(parts.tags[:20]), "by": parts.by}
     fields |= {"time_limit": max(FEWEST_SECONDS, min(MOST_SECONDS, limit))} if limit is not None else {}
+    fields |= {"weight": parts.weight} if parts.weight is not None else {}
     return [_entry(block, fields | {"id": new_id()}, sentences)]
 
 
@@ -119,6 +147,12 @@ def _taken_apart(block: Block) -> Parts:
         _take(parts, line, first=at == 0, mixed=starred == {True, False}, lettered=lettered)
     if not parts.options and len(parts.prompt) > 1:
         _plain_options(parts)
+    parts.prompt = [line_of.unemphasised(line) for line in parts.prompt]
+    worth = _WORTH.search(parts.prompt[0]) if parts.prompt else None
+    if worth:
+        parts.prompt[0] = _WORTH.sub("", parts.prompt[0])
+        points = int(worth[1] or worth[2])
+        parts.weight = points if points <= HIGHEST_WEIGHT else None
     return parts
 
 
@@ -172,6 +206,8 @@ def _continue_options(parts: Parts, line: str) -> None:
 def _plain_options(parts: Parts) -> None:
     """Lines below the prompt of which one is marked are options without letters."""
     below = parts.prompt[1:]
+    if len(below) == 1 and len(below[0].split(" / ")) > 1:
+        below = [part.strip() for part in below[0].split(" / ")]
     marked = [line_of.marked_plain(line) for line in below]
     says = {line.casefold() for line in below}
     listed = parts.answer is not None and parts.answer.casefold() in says
@@ -199,10 +235,13 @@ def fields_of(parts: Parts, new_id: NewId) -> tuple[dict[str, Any] | None, list[
         return _gap_fields(prompt, parts.answer, gaps)
     if parts.answer:
         return _entry_fields(prompt, parts.answer), []
+    behind = _ANSWER_BEHIND.match(prompt)
+    if behind:
+        return _entry_fields(behind["asks"], behind["answer"].strip()), []
     if _BRACKETED.search(prompt) and not prompt.endswith("?"):
         text = _BRACKETED.sub(lambda found: f"[{found[1].replace('/', '|')}]", prompt)
         return {"kind": "gap_fill", "prompt": "Fill in the gaps.", "text": text}, []
-    if prompt.rstrip("*_ ").endswith("?"):
+    if prompt.rstrip("*_ ").endswith("?") or (parts.numbered and _TO_WRITE.match(prompt)):
         return {"kind": "open_response", "prompt": prompt, "scored": False}, []
     return None, ["This has neither options nor an answer. Add them below it, or leave it out if it is no question."]
 

@@ -27,6 +27,7 @@ const rows = computed(() => {
       html: props.item.lines.find((line) => line.id === id)?.html ?? '',
       figure: placing ? plainNumber(Number(placing.mean_place.toFixed(1))) : null,
       share: props.answerKey ? hits : placing ? (count - placing.mean_place) / Math.max(1, count - 1) : 0,
+      lit: !!props.answerKey && !!placing,
       note: given ? `yours: place ${given}` : undefined,
     }
   })
