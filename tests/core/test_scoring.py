@@ -301,6 +301,17 @@ def test_strays_are_counted_apart():
     assert counts == {"The mole": 2, "The light": 1, "The shoal": 0, "outside every area": 1}
 
 
+def test_an_answer_counts_in_the_area_that_its_mark_comes_from():
+    whole = point.Area(id="w", name="The bay", place=Rectangle(x=0, y=0, width=1, height=1), right=False)
+    light = point.Area(id="l", name="The light", place=Rectangle(x=0.4, y=0.4, width=0.2, height=0.2))
+    item = point.KIND.samples()[0].item.model_copy(update={"areas": (whole, light), "by_name": "offered"})
+    inside = point.PointAnswer(spot=Spot(x=0.5, y=0.5))
+    by_name = point.PointAnswer(area="w")  # its middle lies in the other one
+    tally = point.KIND.tally(item, [inside, by_name])
+    assert {area.name: area.count for area in tally.areas} == {"The bay": 1, "The light": 1}
+    assert [point.KIND.score(item, answer) for answer in (inside, by_name)] == [1, 0]
+
+
 def test_how_many_pointed_where_is_told_with_the_key():
     sample = point.KIND.samples()[0]
     tally = point.KIND.tally(sample.item, [sample.right, *sample.others])

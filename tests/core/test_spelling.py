@@ -48,7 +48,8 @@ def test_words_that_differ_in_case_alone_are_merged(word):
 
 def test_simple_plurals_are_merged_and_others_are_not():
     pairs = [("wave", "waves"), ("box", "boxes"), ("coach", "coaches"), ("dish", "dishes"), ("bus", "buses")]
-    assert all(merge_key(one) == merge_key(many) for one, many in pairs)
+    pairs += [("berry", "berries"), ("movie", "movies"), ("potato", "potatoes"), ("shoe", "shoes"), ("tie", "ties")]
+    assert [pair for pair in pairs if merge_key(pair[0]) != merge_key(pair[1])] == []
     apart = [("glass", "glas"), ("bus", "bu"), ("gas", "ga"), ("man", "men")]
     assert all(merge_key(one) != merge_key(other) for one, other in apart)
 

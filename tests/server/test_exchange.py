@@ -114,14 +114,18 @@ def test_a_picture_that_is_none_leaves_nothing_behind(as_odile, odile, tmp_path)
     assert list(tmp_path.rglob("*.webp")) == []
 
 
-def test_columns_are_chosen_by_hand_where_their_headings_say_nothing(as_odile):
+def test_columns_are_chosen_by_hand_and_remembered_for_her_and_no_one_else(as_odile, as_ravi):
     data = b"x;y;z\nWhich?;Reef;Fen O.\n"
-    found = send(as_odile, "read", file=upload("class.csv", data))
-    assert [column["use"] for column in found["columns"]] != ["question", "right", "by"]
+    before = send(as_odile, "read", file=upload("class.csv", data))
+    assert [column["use"] for column in before["columns"]] != ["question", "right", "by"]
     chosen = json.dumps({"0": "question", "1": "right", "2": "by"})
     found = send(as_odile, "read", file=upload("class.csv", data), choices=chosen)
     item = found["entries"][-1]["item"]
     assert (item["prompt"], item["accepts"], item["by"]) == ("Which?", ["Reef"], "Fen O.")
+    again = send(as_odile, "read", file=upload("next week.csv", b"x;y;z\nWho?;Bend;Tove H.\n"))
+    assert again["entries"][-1]["item"]["by"] == "Tove H."
+    others = send(as_ravi, "read", file=upload("class.csv", data))
+    assert others["columns"] == before["columns"]
 
 
 @pytest.mark.parametrize("suffix", ["xlsx", "ods", "csv"])

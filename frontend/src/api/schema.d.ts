@@ -3975,7 +3975,8 @@ export interface components {
          * PointTally
          * @description `points` are places on the picture; the class is told of an even selection of very many.
          *
-         *     `areas` and `strays`, which lie in no area, are told together with the key.
+         *     `areas` and `strays`, which lie in no area, are told together with the key. An answer counts in one area: the one
+         *     that was chosen by its name, else a right one before others, so that the counts say what the marks say.
          */
         PointTally: {
             /**

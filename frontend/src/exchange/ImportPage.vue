@@ -60,6 +60,11 @@ async function mend(row: Row, text: string): Promise<void> {
   if (!unsettled.value.length) only.value = false
 }
 
+function leaveOut(): void {
+  incoming.leaveOutTheRest()
+  only.value = false
+}
+
 async function add(): Promise<void> {
   const made = await incoming.add(title.value.trim(), into.value)
   if (!made) return
@@ -79,7 +84,14 @@ async function add(): Promise<void> {
     <p v-if="error" role="alert" class="mb-4 text-wrong">{{ error }}</p>
     <ImportSource v-if="!found" :busy="busy" @text="readText" @file="readFile" />
     <template v-else>
-      <p v-for="note in found.notes" :key="note" role="status" class="mb-2 text-wrong">{{ note }}</p>
+      <p
+        v-for="note in found.notes"
+        :key="note"
+        role="status"
+        class="mb-2 border-l-4 border-slate bg-sheet px-3 py-1.5 wrap-anywhere"
+      >
+        {{ note }}
+      </p>
       <ColumnUses v-if="found.columns.length" :columns="found.columns" @use="incoming.useColumn" />
       <label v-if="found.ways.length" class="mb-3 block"
         >Bring its pages in as
@@ -128,8 +140,10 @@ async function add(): Promise<void> {
         </label>
         <div class="text-right">
           <p v-if="unsettled.length" class="mb-1 text-[15px] text-slate">
-            Mend {{ counted(unsettled.length, 'place') }} first, or leave
-            {{ unsettled.length === 1 ? 'it' : 'them' }} out.
+            Mend {{ counted(unsettled.length, 'place') }} first, or
+            <button type="button" class="font-bold text-tide hover:underline" @click="leaveOut">
+              leave {{ unsettled.length === 1 ? 'it' : 'them all' }} out</button
+            >.
           </p>
           <UiButton look="main" :disabled="busy || !usable.length || unsettled.length > 0" @click="add">{{
             usable.length ? `Add ${counted(usable.length, noun)}` : 'Nothing to add'

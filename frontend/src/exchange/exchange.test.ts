@@ -1,4 +1,3 @@
-import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { FoundEntry } from '@/api/types'
 import { textOfHtml } from './pastedHtml'
@@ -74,7 +73,16 @@ describe('bringing in', () => {
     expect(incoming.rows.value[0]!.entry.sentences?.[0]).toContain('nothing left')
   })
 
-  it('remembers what columns are used for, and gives a use to one column only', async () => {
+  it('leaves out at once whatever was not understood', async () => {
+    replies = [{ ...empty, entries: [not, understood, not] }]
+    const incoming = useImport()
+    await incoming.readText('…')
+    incoming.leaveOutTheRest()
+    expect(incoming.rows.value.map((row) => row.out)).toEqual([true, false, true])
+    expect(incoming.unsettled.value).toHaveLength(0)
+  })
+
+  it('gives a use to one column only, and says so to the server, which remembers it', async () => {
     const column = (heading: string, use: string) => ({ heading, use, example: '' })
     const found = { ...empty, entries: [], columns: [column('Frage', ''), column('Text', 'question')] }
     const file = new File(['a;b'], 'class.csv')
@@ -83,10 +91,5 @@ describe('bringing in', () => {
     await incoming.readFile(file)
     await incoming.useColumn(0, 'question')
     expect(sent[1]!.get('choices')).toBe('{"0":"question","1":""}')
-    await flushPromises()
-    // The next file with these headings is read with the same choice at once.
-    replies = [found, found]
-    await useImport().readFile(file)
-    expect(sent[3]!.get('choices')).toBe('{"0":"question","1":""}')
   })
 })

@@ -1,5 +1,4 @@
 /** What came out of a file or a pasted text: looked through, mended, and only then added. */
-import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { api, csrfToken, data } from '@/api/http'
 import { refusalFrom, sentenceOf } from '@/api/refusal'
@@ -30,12 +29,9 @@ export function useImport() {
   const file = shallowRef<File | null>(null)
   const busy = ref(false)
   const error = ref('')
-  // What columns were used for, by their headings: the same form comes again next week.
-  const remembered = useLocalStorage<Record<string, Record<string, string>>>('lantern.columns', {})
   let next = 0
   let chosen = '{}'
 
-  const headings = computed(() => found.value?.columns.map((column) => column.heading).join('\n') ?? '')
   const usable = computed(() => rows.value.filter((row) => row.entry.item && !row.out))
   const unsettled = computed(() => rows.value.filter(isUnsettled))
 
@@ -72,11 +68,9 @@ export function useImport() {
     file.value = given
     chosen = JSON.stringify(uses)
     show(result)
-    const before = remembered.value[headings.value]
-    if (before && !Object.keys(uses).length) await readFile(given, before)
   }
 
-  /** Uses a column for something else, reads the file again, and remembers it for files with these headings. */
+  /** Uses a column for something else and reads the file again; the server remembers it for these headings. */
   async function useColumn(number: number, use: string): Promise<void> {
     if (!file.value || !found.value) return
     const uses = Object.fromEntries(
@@ -85,7 +79,6 @@ export function useImport() {
         return [String(at), at === number ? use : given]
       }),
     )
-    remembered.value = { ...remembered.value, [headings.value]: uses }
     await readFile(file.value, uses)
   }
 
@@ -104,6 +97,11 @@ export function useImport() {
       : [asRow({ ...row.entry, text, item: null, sentences: ['There is nothing left of it. Leave it out.'] })]
     rows.value = rows.value.flatMap((one) => (one.key === row.key ? made : [one]))
     return made.every((one) => one.entry.item)
+  }
+
+  /** Leaves out everything that has not been understood. */
+  function leaveOutTheRest(): void {
+    for (const row of unsettled.value) row.out = true
   }
 
   async function add(title: string, into: number | null): Promise<SetDocument | undefined> {
@@ -132,6 +130,7 @@ export function useImport() {
     useColumn,
     readAs,
     mend,
+    leaveOutTheRest,
     add,
     startAnew,
   }

@@ -91,7 +91,10 @@ async function makeVariant(row: SetRow): Promise<void> {
           </select>
         </label>
       </aside>
-      <div class="min-w-0 lg:col-start-2">
+      <div
+        class="min-w-0"
+        :class="sets?.length || branches.length || search ? 'lg:col-start-2' : 'lg:col-span-2'"
+      >
         <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
         <p v-else-if="isPending" class="text-slate">Fetching your sets…</p>
         <EmptyNote v-else-if="!sets?.length && search" title="Nothing found">

@@ -6,6 +6,8 @@ Nothing is half imported: items and their files are kept together or not at all.
 import shutil
 from base64 import b64encode
 from collections.abc import Mapping
+from dataclasses import replace
+from hashlib import sha256
 from pathlib import Path
 from typing import Any
 
@@ -21,6 +23,7 @@ from lantern.core.questions.content import MAX_ITEMS, About, SetContent
 from lantern.core.questions.contract import Film, Media, Picture, Recording
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.errors import BadForm
+from lantern.server.exchange.models import ColumnUses
 from lantern.server.exchange.schemas import ToAdd
 from lantern.server.library.actions import add_items, make_set, new_item_id
 from lantern.server.library.models import QuestionSet
@@ -39,13 +42,26 @@ def read(teacher: Teacher, source: Source | None, text: str) -> Incoming:
         if not text.strip():
             raise BadForm("Paste some questions, or choose a file.", field="text")
         return read_text(text, new_item_id)
-    incoming = read_file(source, new_item_id)
+    incoming = _as_remembered(teacher, source, read_file(source, new_item_id))
     wanted = set(media_ids([entry.item.model_dump(mode="json") for entry in incoming.entries if entry.item]))
     missing = wanted - incoming.media.keys() - _own(teacher, wanted)
     if missing:
         many = f"{len(missing)} files that the set names are" if len(missing) > 1 else "A file that the set names is"
         incoming.note(f"{many} not in it; the questions come in without.")
     return incoming
+
+
+def _as_remembered(teacher: Teacher, source: Source, incoming: Incoming) -> Incoming:
+    """What columns are used for is kept for files with the same headings, and taken up again with the next one."""
+    if not incoming.columns:
+        return incoming
+    headings = sha256("\n".join(column.heading for column in incoming.columns).encode()).hexdigest()
+    chosen = {number: use for number, use in source.choices.items() if number.isdecimal()}
+    if chosen:
+        ColumnUses.objects.update_or_create(teacher=teacher, headings=headings, defaults={"uses": chosen})
+        return incoming
+    kept = ColumnUses.objects.filter(teacher=teacher, headings=headings).first()
+    return read_file(replace(source, choices=kept.uses), new_item_id) if kept else incoming
 
 
 def previews(incoming: Incoming) -> dict[str, str]:

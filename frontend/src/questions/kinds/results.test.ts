@@ -117,7 +117,7 @@ describe('a matrix', () => {
       mine: { kind: 'match', matched: [{ left: 'b', right: 'x' }] },
     })
     const texts = view.findAll('tbody td').map((cell) => cell.text())
-    expect(texts).toEqual(['3 right', '', '1 your answer', 'right'])
+    expect(texts).toEqual(['✓3 right', '', '1 your answer', '✓0 right'])
     expect(view.findAll('tbody th').map((cell) => cell.text())).toEqual(['bâbord', 'tribord'])
   })
 

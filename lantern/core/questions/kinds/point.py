@@ -87,7 +87,8 @@ class AreaCount(Value):
 class PointTally(Tally):
     """`points` are places on the picture; the class is told of an even selection of very many.
 
-    `areas` and `strays`, which lie in no area, are told together with the key.
+    `areas` and `strays`, which lie in no area, are told together with the key. An answer counts in one area: the one
+    that was chosen by its name, else a right one before others, so that the counts say what the marks say.
     """
 
     kind: Literal["point"] = "point"
@@ -150,15 +151,24 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
         return float(any(is_inside(a.place, spot, item.margin, _aspect(item)) for a in item.areas if a.right))
 
     def tally(self, item: PointItem, answers: Iterable[PointAnswer]) -> PointTally:
-        spots = sorted((_spot(item, answer) for answer in answers), key=lambda spot: (spot.x, spot.y))
-        return PointTally(n=len(spots), points=tuple(spots))
+        given = list(answers)
+        spots = sorted((_spot(item, answer) for answer in given), key=lambda spot: (spot.x, spot.y))
+        hits = Counter(_area_of(item, answer) for answer in given)
+        areas = tuple(
+            AreaCount(
+                id=area.id,
+                name=area.name or f"Area {index}",
+                count=hits[area.id],
+                right=area.right if item.scored else None,
+            )
+            for index, area in enumerate(item.areas, start=1)
+        )
+        return PointTally(n=len(spots), points=tuple(spots), areas=areas, strays=hits[None])
 
     def told(self, item: PointItem, tally: PointTally, *, desk: bool, with_key: bool) -> PointTally:
         every = 1 if desk else -(-len(tally.points) // MOST_TOLD) or 1
         update: dict[str, object] = {"points": tally.points[::every]}
-        if with_key and item.areas:
-            areas, strays = _by_area(item, tally)
-            update |= {"areas": tuple(areas), "strays": strays}
+        update |= {} if with_key and item.areas else {"areas": (), "strays": 0}
         return tally.model_copy(update=update)
 
     def answer_text(self, item: PointItem, answer: PointAnswer) -> str:
@@ -175,15 +185,15 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
 
     def count_rows(self, item: PointItem, tally: PointTally) -> list[CountRow]:
         """Points in each area, and the strays that lie in none."""
-        areas, strays = _by_area(item, tally)
-        rows = [CountRow(f"{index}", area.name, area.count, area.right) for index, area in enumerate(areas, start=1)]
-        return [*rows, CountRow("–", "outside every area", strays, False if item.scored else None)]
+        areas = enumerate(tally.areas, start=1)
+        rows = [CountRow(f"{index}", area.name, area.count, area.right) for index, area in areas]
+        return [*rows, CountRow("–", "outside every area", tally.strays, False if item.scored else None)]
 
     def say(self, row: CountRow) -> str:
         return row.text
 
     def figures(self, item: PointItem, tally: PointTally) -> list[Figure]:
-        return [Figure("strays", "", _by_area(item, tally)[1])] if tally.points else []
+        return [Figure("strays", "", tally.strays)] if tally.points else []
 
     def imagine(self, item: PointItem, ability: float, rng: Random) -> PointAnswer:
         right = [area for area in item.areas if area.right]
@@ -237,23 +247,10 @@ def _areas_hit(item: PointItem, answer: PointAnswer) -> list[Area]:
     return [area for area in item.areas if is_inside(area.place, spot, item.margin, _aspect(item))]
 
 
-def _area_of(item: PointItem, spot: Spot) -> str | None:
-    return next((area.id for area in item.areas if is_inside(area.place, spot, item.margin, _aspect(item))), None)
-
-
-def _by_area(item: PointItem, tally: PointTally) -> tuple[list[AreaCount], int]:
-    """The points in each area, and how many lie in none. A point in two areas counts in the first."""
-    hits = Counter(_area_of(item, spot) for spot in tally.points)
-    areas = [
-        AreaCount(
-            id=area.id,
-            name=area.name or f"Area {index}",
-            count=hits[area.id],
-            right=area.right if item.scored else None,
-        )
-        for index, area in enumerate(item.areas, start=1)
-    ]
-    return areas, hits[None]
+def _area_of(item: PointItem, answer: PointAnswer) -> str | None:
+    """The one area that an answer is counted in; None for a stray."""
+    hit = sorted(_areas_hit(item, answer), key=lambda area: not area.right)
+    return hit[0].id if hit else None
 
 
 def _aspect(item: PointItem) -> float:

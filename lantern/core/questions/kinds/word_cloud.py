@@ -33,6 +33,7 @@ from lantern.core.values import Value
 LONGEST, MOST_WORDS, MOST_SHOWN = 40, 5, 120
 Word = Annotated[str, Field(max_length=LONGEST)]
 _LOOSE = Strictness(accents=False, articles=True)
+_STEMS = re.compile(r"(?<=[a-z])(?:ie|oe)$")
 _ENDINGS = re.compile(r"(?<=[a-z]{2})(?:(?<=[sxz])es|(?<=[cs]h)es|(?<![su])s)$")
 
 
@@ -207,10 +208,12 @@ def _accepted(item: WordCloudItem) -> set[str]:
 def merge_key(word: str) -> str:
     """What two words have in common when they count as one: case, accents and a simple plural ending aside.
 
-    A plural s or es is taken off words of Latin letters; "bus" and "glass" keep theirs.
+    A plural s or es is taken off words of Latin letters; "bus" and "glass" keep theirs. What is left may be no word
+    ("berry" and "berries" have "berry" in common, "movie" and "movies" "movy"): it is compared, never shown.
     """
     text = folded(word, _LOOSE)
-    return _ENDINGS.sub("", text) if len(text) > 3 else text
+    bare = _ENDINGS.sub("", text) if len(text) > 3 else text
+    return _STEMS.sub(lambda found: found[0][:-1] if found[0] == "oe" else "y", bare) if len(bare) > 4 else bare
 
 
 def _given(*words: str) -> WordCloudAnswer:
