@@ -59,6 +59,19 @@ def test_a_document_gives_pages_questions_with_what_is_bold_and_tables_of_words(
     assert (items[2].pairs[0].left, items[2].pairs[0].right) == ("bow", "front")
 
 
+def test_what_a_word_processor_numbers_by_itself_is_numbered_here():
+    document = docx.Document()
+    for number, text in enumerate(("Which knot makes a loop?", "Which knot joins two ropes?")):
+        document.add_paragraph(text, style="List Number")
+        for option in ("Sheet bend", "Bowline"):
+            right = (option == "Bowline") != bool(number)
+            document.add_paragraph(style="List Bullet").add_run(option).bold = right
+    document.add_paragraph("A knot is tried with a short rope before it is trusted.")
+    made = read("knots.docx", saved(document)).entries
+    assert [entry.item.kind for entry in made] == ["choice", "choice", "page"]
+    assert [[option.right for option in entry.item.options] for entry in made[:2]] == [[False, True], [True, False]]
+
+
 def test_slides_become_pages_and_questions_with_their_picture():
     deck = pptx.Presentation()
     for title, body in (

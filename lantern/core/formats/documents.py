@@ -16,9 +16,10 @@ import pptx
 import pypdfium2
 from docx.oxml.ns import qn
 
+from lantern.core.formats.docx_lists import Lists
 from lantern.core.formats.exchange import Entry, File, Incoming, SetFormat, Source, Unreadable
 from lantern.core.formats.markdown import write_item
-from lantern.core.formats.pasted import read_pasted
+from lantern.core.formats.pasted import belongs, read_pasted
 from lantern.core.formats.safezip import check_zip
 from lantern.core.questions import read_item
 from lantern.core.questions.contract import Item, NewId, Picture
@@ -118,11 +119,12 @@ class WordFormat(SetFormat):
         told = Told()
         with _readable():
             document = docx.Document(BytesIO(source.data))
+            lists = Lists(document)
             for block in islice(document.iter_inner_content(), 5000):
                 if hasattr(block, "rows"):
                     told.lines += ["", *_table_lines(block), ""]
                 else:
-                    _take_paragraph(told, block, document)
+                    _take_paragraph(told, block, document, lists)
         return _incoming(told, _title(source), new_id)
 
 
@@ -130,15 +132,18 @@ def _table_lines(table: Any) -> list[str]:
     return ["\t".join(cell.text.strip().replace("\n", " ") for cell in row.cells) for row in islice(table.rows, 500)]
 
 
-def _take_paragraph(told: Told, paragraph: Any, document: Any) -> None:
+def _take_paragraph(told: Told, paragraph: Any, document: Any, lists: Lists) -> None:
     text = "".join(_run_text(run) for run in paragraph.runs) if paragraph.runs else paragraph.text
     text = text.replace("****", "")
+    mark = lists.mark(paragraph)
     if paragraph.style is not None and str(paragraph.style.name).startswith(("Heading", "Title")):
         told.lines += ["", paragraph.text]
-    elif text.strip() and paragraph._p.pPr is not None and paragraph._p.pPr.numPr is not None:
-        told.lines.append(f"- {text}")
+    elif text.strip() and mark:
+        told.lines.append(f"{mark}{text.strip()}")
     else:
-        told.lines.append(text)
+        # A paragraph of its own below an option does not go on with it.
+        ends_above = bool(told.lines) and belongs(told.lines[-1]) and bool(text.strip()) and not belongs(text)
+        told.lines += ["", text] if ends_above else [text]
     for blip in paragraph._p.iter(qn("a:blip")):
         part = document.part.related_parts.get(blip.get(qn("r:embed"), ""))
         if part is not None:

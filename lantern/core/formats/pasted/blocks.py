@@ -72,7 +72,7 @@ def _starts(
         return None, line.strip()
     if numbering is None and not after_blank and _asks_anew(line, blocks[-1]):
         return None, line.strip()
-    if not after_blank or _belongs(line):
+    if not after_blank or belongs(line):
         return None
     current = blocks[-1]
     if numbering is not None and current.number is not None and not _is_done(current):
@@ -84,7 +84,7 @@ def _starts(
 
 def _asks_anew(line: str, above: Block) -> bool:
     """A question directly below the options of the one before, further left than they are."""
-    asks = line.rstrip().endswith("?") and line[:1].isupper() and not _belongs(line)
+    asks = line.rstrip().endswith("?") and line[:1].isupper() and not belongs(line)
     return asks and _is_done(above) and above.lines[-1][:1].isspace()
 
 
@@ -92,7 +92,7 @@ def _is_answer_like(line: str) -> bool:
     return line_of.answer(line) is not None
 
 
-def _belongs(line: str) -> bool:
+def belongs(line: str) -> bool:
     """Whether the line can only belong to the question above it."""
     parts = (line_of.option(line), line_of.answer(line), line_of.short_answer(line), line_of.reason(line))
     facts = (line_of.topics(line), line_of.seconds(line), line_of.writer(line))
@@ -101,7 +101,7 @@ def _belongs(line: str) -> bool:
 
 def _is_done(block: Block) -> bool:
     """Whether the block has its options or its answer, so that what follows a blank line is a new one."""
-    return any(_belongs(line) for line in block.lines[1:]) or bool(
+    return any(belongs(line) for line in block.lines[1:]) or bool(
         block.lines and line_of.options_in_one_line(block.lines[0])
     )
 
@@ -145,11 +145,11 @@ def _title(body: list[str]) -> tuple[str, int]:
     apart = (
         filled[1] > filled[0] + 1 or line_of.question_number(second) is not None or line_of.asked(second) is not None
     )
-    plain = not first.endswith(("?", ":", ".", "…")) and "_" not in first and not _belongs(first)
+    plain = not first.endswith(("?", ":", ".", "…")) and "_" not in first and not belongs(first)
     numbered = any(line_of.question_number(line) for line in body)
     paired = re.search(r"\t| [=|] " if numbered else r"\t| [-–—=|] ", first) is not None
     short = len(first) <= 80 and line_of.question_number(first) is None and not paired
-    if (told or (plain and short and line_of.asked(first) is None)) and apart and not _belongs(second):
+    if (told or (plain and short and line_of.asked(first) is None)) and apart and not belongs(second):
         return told or first, filled[0] + 1
     return "", 0
 
