@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Everyone by every question, as a wall of panes. */
-import { useLocalStorage } from '@vueuse/core'
+import { useLocalStorage, useVirtualList } from '@vueuse/core'
 import { computed } from 'vue'
 import type { SessionReport } from '@/api/types'
 import { score } from '@/composables/format'
@@ -20,6 +20,18 @@ const columns = computed(() => {
   }
   return all.sort((a, b) => rank(a.question.item) - rank(b.question.item))
 })
+/** px of a line; and lines beyond what is in sight. A class stands there as a whole, a crowd in a frame of its own. */
+const LINE = 31
+const BEYOND = 40
+const isCrowd = computed(() => props.report.people.length > 2 * BEYOND)
+const {
+  list: drawn,
+  containerProps,
+  wrapperProps,
+} = useVirtualList(
+  computed(() => props.report.people),
+  { itemHeight: LINE, overscan: BEYOND },
+)
 const toggle = 'underline underline-offset-2'
 </script>
 
@@ -37,45 +49,62 @@ const toggle = 'underline underline-offset-2'
         </button>
       </p>
     </div>
-    <div class="overflow-x-auto pr-4.5">
-      <table class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]">
-        <thead>
-          <tr class="text-sm text-slate">
-            <th scope="col" class="sticky left-0 bg-sheet pl-4.5 text-left align-bottom font-normal">Name</th>
-            <th scope="col" class="px-1.5 text-right align-bottom font-normal">Score</th>
-            <th
-              v-for="{ question } in columns"
-              :key="question.item"
-              scope="col"
-              class="min-w-9 px-0.5 pb-1"
-              :title="question.title"
+    <div v-bind="containerProps" class="relative overflow-auto pr-4.5" :class="isCrowd && 'max-h-[85vh]'">
+      <div :style="wrapperProps.style">
+        <table
+          :aria-rowcount="report.people.length + 1"
+          class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]"
+        >
+          <thead>
+            <tr class="text-sm text-slate">
+              <th
+                scope="col"
+                class="sticky top-0 left-0 z-10 bg-sheet pl-4.5 text-left align-bottom font-normal"
+              >
+                Name
+              </th>
+              <th scope="col" class="sticky top-0 bg-sheet px-1.5 text-right align-bottom font-normal">
+                Score
+              </th>
+              <th
+                v-for="{ question } in columns"
+                :key="question.item"
+                scope="col"
+                class="sticky top-0 min-w-9 bg-sheet px-0.5 pb-1"
+                :title="question.title"
+              >
+                <span class="block font-bold">{{ question.number }}</span>
+                <span class="block text-xs font-normal">{{
+                  question.share === null ? '–' : Math.round(question.share * 100)
+                }}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr
+              v-for="{ data: person, index: line } in drawn"
+              :key="person.seat"
+              :aria-rowindex="line + 2"
+              :style="{ height: `${LINE}px` }"
             >
-              <span class="block font-bold">{{ question.number }}</span>
-              <span class="block text-xs font-normal">{{
-                question.share === null ? '–' : Math.round(question.share * 100)
-              }}</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="person in report.people" :key="person.seat">
-            <th
-              scope="row"
-              class="sticky left-0 max-w-56 truncate border-t border-rule bg-sheet py-1 pr-2 pl-4.5 text-left font-normal"
-            >
-              {{ namesShown ? person.name : `Seat ${person.seat}` }}
-            </th>
-            <td class="border-t border-rule px-1.5 text-right tabular-nums">{{ score(person.score) }}</td>
-            <td
-              v-for="{ question, index } in columns"
-              :key="question.item"
-              class="h-7.5 border-t border-rule p-0"
-            >
-              <GridPane :value="person.panes[index] ?? null" />
-            </td>
-          </tr>
-        </tbody>
-      </table>
+              <th
+                scope="row"
+                class="sticky left-0 max-w-56 truncate border-t border-rule bg-sheet py-1 pr-2 pl-4.5 text-left font-normal"
+              >
+                {{ namesShown ? person.name : `Seat ${person.seat}` }}
+              </th>
+              <td class="border-t border-rule px-1.5 text-right tabular-nums">{{ score(person.score) }}</td>
+              <td
+                v-for="{ question, index } in columns"
+                :key="question.item"
+                class="h-7.5 border-t border-rule p-0"
+              >
+                <GridPane :value="person.panes[index] ?? null" />
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
     </div>
   </section>
 </template>

@@ -56,7 +56,9 @@ const when = computed(() => {
       </EmptyNote>
       <template v-else>
         <SessionFigures :report="session.report" />
-        <div class="mt-4.5 grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(22rem,37%)_minmax(0,1fr)]">
+        <div
+          class="mt-4.5 grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(22rem,37%)_minmax(0,1fr)]"
+        >
           <HardestList :report="session.report" :hardest="session.hardest" />
           <SessionGrid :report="session.report" :hardest="session.hardest" />
         </div>

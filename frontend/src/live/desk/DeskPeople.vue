@@ -1,7 +1,7 @@
 <script setup lang="ts">
-/** Everyone by every question. Names and answers can be hidden at once. */
+/** Everyone by every question. Names and answers can be hidden at once. Of a crowd, only what is in sight is drawn. */
 import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
-import { useLocalStorage } from '@vueuse/core'
+import { useLocalStorage, useVirtualList } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import type { DeskView, Person } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
@@ -15,11 +15,17 @@ const namesShown = useLocalStorage('lantern.desk-names', true)
 const answersShown = useLocalStorage('lantern.desk-answers', true)
 const renaming = ref<{ seat: number; name: string } | null>(null)
 const section = ref<HTMLElement>()
-const frame = ref<HTMLElement>()
 
-const people = computed(() =>
-  [...props.view.people].sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true })),
-)
+const { compare } = new Intl.Collator(undefined, { numeric: true })
+const people = computed(() => [...props.view.people].sort((a, b) => compare(a.name, b.name)))
+/** px of a line; and lines beyond what is in sight, so that a class is always there as a whole. */
+const LINE = 31
+const BEYOND = 40
+const {
+  list: drawn,
+  containerProps: { ref: frame, onScroll },
+  wrapperProps,
+} = useVirtualList(people, { itemHeight: LINE, overscan: BEYOND })
 /** Room kept beside the current column, in px. */
 const BESIDE = 16
 const toggle = 'rounded px-0.5 underline underline-offset-2'
@@ -77,68 +83,83 @@ async function remove(person: Person): Promise<void> {
       </p>
     </div>
     <p v-if="!people.length" class="px-4 text-slate">Nobody has joined yet.</p>
-    <div v-else ref="frame" class="relative min-h-0 overflow-auto pr-4 pb-4">
-      <table class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]">
-        <thead>
-          <tr class="text-sm text-slate">
-            <th scope="col" class="sticky top-0 left-0 z-20 bg-sheet py-1.5 pl-4 text-left font-normal">
-              Name
-            </th>
-            <th scope="col" class="sticky top-0 z-10 bg-sheet px-1.5 text-right font-normal">Points</th>
-            <th
-              v-for="column in view.columns"
-              :key="column"
-              scope="col"
-              class="sticky top-0 z-10 min-w-8 bg-sheet font-bold"
-              :class="column === view.shown?.number && 'text-ink'"
-              :data-current="column === view.shown?.number || undefined"
+    <div
+      v-show="people.length"
+      ref="frame"
+      class="relative min-h-0 overflow-auto pr-4 pb-4"
+      @scroll="onScroll"
+    >
+      <div :style="wrapperProps.style">
+        <table
+          :aria-rowcount="people.length + 1"
+          class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]"
+        >
+          <thead>
+            <tr class="text-sm text-slate">
+              <th scope="col" class="sticky top-0 left-0 z-20 bg-sheet py-1.5 pl-4 text-left font-normal">
+                Name
+              </th>
+              <th scope="col" class="sticky top-0 z-10 bg-sheet px-1.5 text-right font-normal">Points</th>
+              <th
+                v-for="column in view.columns"
+                :key="column"
+                scope="col"
+                class="sticky top-0 z-10 min-w-8 bg-sheet font-bold"
+                :class="column === view.shown?.number && 'text-ink'"
+                :data-current="column === view.shown?.number || undefined"
+              >
+                {{ column }}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr
+              v-for="{ data: person, index: line } in drawn"
+              :key="person.seat"
+              :aria-rowindex="line + 2"
+              :style="{ height: `${LINE}px` }"
             >
-              {{ column }}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="person in people" :key="person.seat" class="border-b border-rule">
-            <th
-              scope="row"
-              class="sticky left-0 max-w-44 border-t border-r border-rule bg-sheet py-0 pr-1 pl-4 text-left font-normal has-[[role=menu]]:z-20"
-            >
-              <input
-                v-if="renaming?.seat === person.seat"
-                v-model="renaming.name"
-                class="w-full rounded border border-edge px-1"
-                maxlength="40"
-                aria-label="Name"
-                @keydown.enter="finishRenaming"
-                @keydown.esc="renaming = null"
-                @blur="finishRenaming"
-              />
-              <Menu v-else as="div" class="relative">
-                <MenuButton
-                  class="block w-full truncate rounded py-1 text-left"
-                  :class="!person.here && 'text-slate italic'"
-                >
-                  {{ namesShown ? person.name : `Seat ${person.seat}` }}
-                  <span v-if="!person.here" class="text-xs">(away)</span>
-                </MenuButton>
-                <MenuItems
-                  class="absolute left-0 z-20 min-w-36 rounded border border-slate bg-sheet py-1 focus:outline-none"
-                >
-                  <UiMenuAction @act="startRenaming(person)">Rename</UiMenuAction>
-                  <UiMenuAction @act="desk.liftFog(person.seat, !person.fog_lifted)">{{
-                    person.fog_lifted ? 'Pictures in fog again' : 'Pictures without fog'
-                  }}</UiMenuAction>
-                  <UiMenuAction danger @act="remove(person)">Remove</UiMenuAction>
-                </MenuItems>
-              </Menu>
-            </th>
-            <td class="border-t border-rule px-1.5 text-right tabular-nums">{{ person.points }}</td>
-            <td v-for="(pane, index) in person.panes" :key="index" class="border-t border-rule p-0">
-              <GridPane :value="pane" :hidden="!answersShown" />
-            </td>
-          </tr>
-        </tbody>
-      </table>
+              <th
+                scope="row"
+                class="sticky left-0 max-w-44 border-t border-r border-rule bg-sheet py-0 pr-1 pl-4 text-left font-normal has-[[role=menu]]:z-20"
+              >
+                <input
+                  v-if="renaming?.seat === person.seat"
+                  v-model="renaming.name"
+                  class="w-full rounded border border-edge px-1"
+                  maxlength="40"
+                  aria-label="Name"
+                  @keydown.enter="finishRenaming"
+                  @keydown.esc="renaming = null"
+                  @blur="finishRenaming"
+                />
+                <Menu v-else as="div" class="relative">
+                  <MenuButton
+                    class="block w-full truncate rounded py-1 text-left"
+                    :class="!person.here && 'text-slate italic'"
+                  >
+                    {{ namesShown ? person.name : `Seat ${person.seat}` }}
+                    <span v-if="!person.here" class="text-xs">(away)</span>
+                  </MenuButton>
+                  <MenuItems
+                    class="absolute left-0 z-20 min-w-36 rounded border border-slate bg-sheet py-1 focus:outline-none"
+                  >
+                    <UiMenuAction @act="startRenaming(person)">Rename</UiMenuAction>
+                    <UiMenuAction @act="desk.liftFog(person.seat, !person.fog_lifted)">{{
+                      person.fog_lifted ? 'Pictures in fog again' : 'Pictures without fog'
+                    }}</UiMenuAction>
+                    <UiMenuAction danger @act="remove(person)">Remove</UiMenuAction>
+                  </MenuItems>
+                </Menu>
+              </th>
+              <td class="border-t border-rule px-1.5 text-right tabular-nums">{{ person.points }}</td>
+              <td v-for="(pane, index) in person.panes" :key="index" class="border-t border-rule p-0">
+                <GridPane :value="pane" :hidden="!answersShown" />
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
     </div>
   </section>
 </template>

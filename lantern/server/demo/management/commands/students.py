@@ -17,6 +17,9 @@ from lantern.server.demo.ability import ability_of, chance, delay, difficulty_of
 from lantern.server.demo.school import CLASS_8C
 from lantern.server.live.models import LiveSession
 
+ARRIVING, MOST_A_SECOND = 8.0, 50
+"""Seconds in which a class comes in; a crowd takes longer."""
+
 
 class Command(BaseCommand):
     help = "Let N made-up students join the session with a code and answer like people, until it ends or Ctrl-C."
@@ -41,22 +44,25 @@ class Command(BaseCommand):
 
 
 async def _class(url: str, code: str, content: SetContent, names: list[str]) -> None:
-    async with httpx.AsyncClient(base_url=url) as client:
-        students = [Student(url, code, content, name, index) for index, name in enumerate(names)]
+    arriving = max(ARRIVING, len(names) / MOST_A_SECOND)
+    # A crowd waits for its turn: only a server that is not there is an error.
+    async with httpx.AsyncClient(base_url=url, timeout=httpx.Timeout(60, pool=None)) as client:
+        students = [Student(url, code, content, name, index, arriving) for index, name in enumerate(names)]
         await asyncio.gather(*(student.take_part(client) for student in students))
 
 
 class Student:
-    """Joins, and answers each question once, after a while. What it knows is its ability, not the key."""
+    """Joins within `arriving` seconds, and answers each question once, after a while. What it knows is its ability,
+    not the key."""
 
-    def __init__(self, url: str, code: str, content: SetContent, name: str, index: int) -> None:
-        self.url, self.code, self.name = url, code, name
+    def __init__(self, url: str, code: str, content: SetContent, name: str, index: int, arriving: float) -> None:
+        self.url, self.code, self.name, self.arriving = url, code, name, arriving
         self.items = {item.id: item for item in content.items}
         self.rng = Random(f"{code}:{index}")
         self.answered: set[str] = set()
 
     async def take_part(self, client: httpx.AsyncClient) -> None:
-        await asyncio.sleep(self.rng.uniform(0.2, 8))
+        await asyncio.sleep(self.rng.uniform(0.2, self.arriving))
         key = f"{self.rng.getrandbits(64):x}"
         reply = await client.post("/api/live/join", json={"code": self.code, "name": self.name, "key": key})
         if reply.is_error:
