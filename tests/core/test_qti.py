@@ -250,8 +250,88 @@ def test_hotspots_become_areas_and_their_picture_is_found():
 def test_what_there_is_no_kind_for_is_told_with_its_words():
     incoming, _ = foreign(STRANGE)
     (entry,) = incoming.entries
-    assert entry.sentences == ("There is no kind of question for a drawing interaction.",)
+    assert entry.sentences == ("There is no kind of question for this: drawing interaction.",)
     assert (entry.place, entry.text) == ("A drawing", "Draw a knot.")
+
+
+def an_item(body, *declared, processing=""):
+    """An item of 2.1 as other writers lay it out: with a prefix for schemas, a label, and no defaults."""
+    declared = "".join(
+        f'<responseDeclaration identifier="{name}" cardinality="{cardinality}" baseType="{kind}"><correctResponse>'
+        + "".join(f"<value>{value}</value>" for value in values)
+        + "</correctResponse></responseDeclaration>"
+        for name, cardinality, kind, *values in declared
+    )
+    return (
+        '<?xml version="1.0"?><assessmentItem xmlns="http://www.imsglobal.org/xsd/imsqti_v2p1" '
+        'xmlns:xsi="http://www.w3.org/2001/XMLSchema-instance" xsi:schemaLocation="a b" identifier="i" title="One" '
+        f'label="x" adaptive="false" timeDependent="false">{declared}<itemBody>{body}</itemBody>{processing}</assessmentItem>'
+    )
+
+
+def test_a_field_behind_a_question_is_no_gap():
+    field = '<textEntryInteraction responseIdentifier="R" expectedLength="5"/>'
+    _, (item,) = foreign(an_item(f"<p>How many hours does the tide rise? {field} h</p>", ("R", "single", "integer", 6)))
+    assert (item.kind, item.prompt, item.value, item.unit) == (
+        "numeric_entry",
+        "How many hours does the tide rise?",
+        6,
+        "h",
+    )
+    _, (item,) = foreign(an_item(f"<p>The falling tide is called: {field}</p>", ("R", "single", "string", "ebb")))
+    assert (item.kind, item.prompt, item.accepts) == ("text_entry", "The falling tide is called:", ("ebb",))
+
+
+def test_words_between_several_questions_stay_with_the_one_they_stand_above():
+    body = (
+        "<p>The water fell for six hours.</p>"
+        '<choiceInteraction responseIdentifier="A" maxChoices="1"><prompt><![CDATA[Ebb & flood?]]></prompt>'
+        '<simpleChoice identifier="e"><p>ebb</p></simpleChoice><simpleChoice identifier="f"><p>flood</p></simpleChoice>'
+        '</choiceInteraction><p>Its name: <textEntryInteraction responseIdentifier="B"/></p><p>Write it small.</p>'
+    )
+    _, (first, second) = foreign(
+        an_item(body, ("A", "single", "identifier", "e"), ("B", "single", "string", "ebb tide"))
+    )
+    assert (first.prompt, right(first)) == ("The water fell for six hours.\nEbb & flood?", ["ebb"])
+    assert (second.prompt, second.accepts) == ("Its name:\nWrite it small.", ("ebb tide",))
+
+
+def test_words_to_choose_in_a_text_are_a_choice_with_the_text_above():
+    body = (
+        '<hottextInteraction responseIdentifier="R" maxChoices="1"><prompt>Which word is wrong?</prompt><p>The '
+        '<hottext identifier="A">bow</hottext> is at the <hottext identifier="B">back</hottext>.</p></hottextInteraction>'
+    )
+    _, (item,) = foreign(an_item(body, ("R", "single", "identifier", "B")))
+    assert (item.prompt, right(item)) == ("Which word is wrong?\nThe bow is at the back.", ["back"])
+
+
+def test_pairs_out_of_one_heap_are_a_match():
+    choices = "".join(
+        f'<simpleAssociableChoice identifier="{word[0]}" matchMax="1">{word}</simpleAssociableChoice>'
+        for word in ("bow", "front", "stern", "astern")
+    )
+    body = f'<associateInteraction responseIdentifier="R"><prompt>Pair them.</prompt>{choices}</associateInteraction>'
+    _, (item,) = foreign(an_item(body, ("R", "multiple", "pair", "b f", "s a")))
+    assert [(pair.left, pair.right) for pair in item.pairs] == [("bow", "front"), ("stern", "astern")]
+
+
+def test_gaps_that_count_only_together_are_all_or_nothing():
+    field = '<textEntryInteraction responseIdentifier="{}"/>'
+    both = "".join(f'<match><variable identifier="{one}"/><correct identifier="{one}"/></match>' for one in "AB")
+    processing = (
+        f"<responseProcessing><responseCondition><responseIf><and>{both}</and><setOutcomeValue identifier='SCORE'>"
+        "<baseValue baseType='float'>1</baseValue></setOutcomeValue></responseIf></responseCondition></responseProcessing>"
+    )
+    body = f"<p>The {field.format('A')} is at the front, the {field.format('B')} at the back.</p>"
+    declared = (("A", "single", "string", "bow"), ("B", "single", "string", "stern"))
+    _, (item,) = foreign(an_item(body, *declared, processing=processing))
+    assert (item.text, item.all_or_nothing) == ("The [bow] is at the front, the [stern] at the back.", True)
+
+
+def test_a_package_of_an_older_version_is_told_by_its_name():
+    data = packed(imsmanifest__xml=manifest("a"), tests_a__xml="<questestinterop><item ident='1'/></questestinterop>")
+    with pytest.raises(Unreadable, match=r"QTI 1\.2"):
+        read_package(data, ids())
 
 
 def test_sections_within_sections_give_the_order_and_items_of_no_test_come_last():

@@ -27,6 +27,7 @@ from lantern.core.formats.markdown import first_of, text_of, write_item
 from lantern.core.formats.qti import read_items, write_items
 from lantern.core.formats.qti.build import Builder, Element, as_bytes
 from lantern.core.formats.qti.nodes import Node, parse
+from lantern.core.formats.qti.reading import KeepFile, NotSaid
 from lantern.core.formats.qti.versions import QTI2, QTI3, Version
 from lantern.core.formats.safezip import SafeZip, is_zip
 from lantern.core.questions import read_item
@@ -47,7 +48,7 @@ class Package:
         self.archive, self.incoming = archive, incoming
         self._by_name = {name.lower(): name for name in archive.names}
 
-    def keep_for(self, place: str) -> read_items.KeepFile:
+    def keep_for(self, place: str) -> KeepFile:
         """Takes files along that are named from `place`."""
 
         def keep(reference: str) -> str | None:
@@ -96,7 +97,7 @@ def read_package(data: bytes, new_id: NewId) -> Incoming:
     if len(items) > MOST_ENTRIES:
         incoming.note(f"Only the first {MOST_ENTRIES} items were read.")
     if not incoming.entries:
-        raise Unreadable("This package holds no items.")
+        raise Unreadable(" ".join(["This package holds no items.", *incoming.notes]))
     return incoming
 
 
@@ -132,11 +133,13 @@ def _entries_of(package: Package, name: str, facts: Fields, new_id: NewId) -> li
     if root is None:
         return [Entry(place=name[:100], text="", sentences=("This file is missing or could not be read.",))]
     place = (root["title"] or name)[:100]
+    if root.name == "questestinterop":
+        package.incoming.note("This package is written in QTI 1.2. Take it out once more as QTI 2.1 or 3.0.")
     if root.name != "assessment-item":
         return []
     try:
         found, sentences = read_items.read_item(root, new_id, package.keep_for(name))
-    except read_items.NotSaid as error:
+    except NotSaid as error:
         return [Entry(place=place, text=_words(root), sentences=(str(error),))]
     return [_entry(place, fields | facts, sentences, root, new_id) for fields in found]
 

@@ -6,16 +6,15 @@ compares the response with.
 """
 
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, field
+from copy import deepcopy
 from typing import Any
 
+from lantern.core.formats.qti.declarations import Declaration, bounds, declarations_of
 from lantern.core.formats.qti.nodes import Node, finite, text_of
+from lantern.core.formats.qti.read_gaps import IN_LINE, gap_match, gaps
+from lantern.core.formats.qti.reading import PASSED_OVER, Fields, KeepFile, NotSaid, Reading
 from lantern.core.formats.qti.versions import plain_name
 from lantern.core.questions.contract import NewId
-
-Fields = dict[str, Any]
-KeepFile = Callable[[str], str | None]
-"""Takes a file of the package along; returns the key by which an item names it."""
 
 INTERACTIONS = frozenset(
     "choice-interaction text-entry-interaction extended-text-interaction slider-interaction order-interaction "
@@ -24,124 +23,10 @@ INTERACTIONS = frozenset(
     "graphic-gap-match-interaction position-object-interaction drawing-interaction upload-interaction "
     "end-attempt-interaction media-interaction custom-interaction portable-custom-interaction".split()
 )
-IN_LINE = {"text-entry-interaction", "inline-choice-interaction"}
-_PASSED_OVER = frozenset(
-    {"prompt", "object", "audio", "video", "img", "picture", "rubric-block", "feedback-inline", "feedback-block"}
-)
 
 
-class NotSaid(Exception):
-    """Why an item was not understood, in a sentence."""
-
-
-@dataclass
-class Declaration:
-    """What is declared of one response: the correct values, points by value, areas of a picture."""
-
-    base_type: str = "identifier"
-    cardinality: str = "single"
-    correct: list[str] = field(default_factory=list)
-    points: dict[str, float] = field(default_factory=dict)
-    areas: list[Node] = field(default_factory=list)
-    has_mapping: bool = False
-    case_sensitive: bool = False
-
-    def right(self) -> list[str]:
-        if self.correct and self.cardinality != "single":
-            return self.correct
-        positive = [value for value, points in self.points.items() if points > 0]
-        return [*self.correct, *(value for value in positive if value not in self.correct)]
-
-
-def declarations_of(root: Node) -> dict[str, Declaration]:
-    found = {}
-    for node in root.all("response-declaration"):
-        inside = [child for child in node.children if child.name == "correct-response"]
-        entries = node.all("map-entry")
-        found[node["identifier"]] = Declaration(
-            base_type=node["base-type"].lower().replace("-", "") or "identifier",
-            cardinality=node["cardinality"] or "single",
-            correct=[value.text for one in inside for value in one.all("value")],
-            points={entry["map-key"]: entry.number("mapped-value") or 0.0 for entry in entries},
-            areas=node.all("area-map-entry"),
-            has_mapping=bool(entries),
-            # Only where it is said: a missing attribute means "true", but is mostly left out without a thought.
-            case_sensitive=bool(entries) and all(entry["case-sensitive"] in {"true", "1"} for entry in entries),
-        )
-    for name, values in _compared_with(root).items():
-        if name in found and not found[name].correct and not found[name].points:
-            found[name].correct = values
-    return found
-
-
-def _compared_with(root: Node) -> dict[str, list[str]]:
-    """Response identifier to the values that explicit processing takes for right."""
-    found: dict[str, list[str]] = {}
-    for branch in root.all("response-if", "response-else-if"):
-        scores = [node for node in branch.children if node.name == "set-outcome-value"]
-        if not any(
-            (value.text or "0").strip() not in {"0", "0.0", "false"}
-            for one in scores
-            for value in one.all("base-value")
-        ):
-            continue
-        for test in branch.all("match", "string-match", "equal", "member"):
-            variables, values = test.all("variable"), test.all("base-value")
-            if variables and values:
-                found.setdefault(variables[0]["identifier"], []).extend(value.text for value in values)
-    return found
-
-
-@dataclass
-class Reading:
-    """One assessment item being read."""
-
-    root: Node
-    declarations: dict[str, Declaration]
-    new_id: NewId
-    keep: KeepFile
-    sentences: list[str] = field(default_factory=list)
-
-    def declared(self, interaction: Node) -> Declaration:
-        return self.declarations.get(interaction["response-identifier"], Declaration())
-
-    def media(self, inside: Sequence[Node]) -> Fields:
-        """The first picture, sound and video among these elements; a word about more of them."""
-        found: Fields = {}
-        for node in inside:
-            medium = self.medium(node)
-            if medium is None:
-                continue
-            if medium["type"] in found:
-                self.sentences.append(f"It has more than one {medium['type']}; the first is taken along.")
-            else:
-                found[medium["type"]] = medium
-        return found
-
-    def medium(self, node: Node) -> Fields | None:
-        if node.name == "img":
-            return self._file("picture", node, node["src"])
-        if node.name in {"audio", "video"}:
-            source = node["src"] or next((one["src"] for one in node.all("source")), "")
-            return self._file("sound" if node.name == "audio" else "video", node, source)
-        if node.name == "object":
-            kind = {"image": "picture", "audio": "sound", "video": "video"}.get(node["type"].split("/")[0])
-            return self._file(kind, node, node["data"]) if kind else None
-        return None
-
-    def _file(self, kind: str, node: Node, place: str) -> Fields | None:
-        key = self.keep(place) if place else None
-        if key is None:
-            self.sentences.append(f"The file {place[:80] or 'of a ' + kind} is not in the package.")
-            return None
-        size = {side: max(1, min(20000, int(node.number(side) or 1))) for side in ("width", "height")}
-        fields: Fields = {"type": kind, "media": key}
-        if kind == "picture":
-            return fields | size | {"description": (node["alt"] or node["label"] or node.text)[:500]}
-        if kind == "sound":
-            return fields | {"seconds": 0}
-        track = next((one["src"] for one in node.all("track") if one["src"]), "")
-        return fields | {"captions": self.keep(track) if track else None}
+LONGEST_UNIT = 20
+_HERE = "\ue000"
 
 
 def read_item(root: Node, new_id: NewId, keep: KeepFile) -> tuple[list[Fields], list[str]]:
@@ -154,24 +39,41 @@ def read_item(root: Node, new_id: NewId, keep: KeepFile) -> tuple[list[Fields], 
     common = _common(reading)
     if not found:
         return [_page(reading, body) | {"language": common["language"]}], reading.sentences
-    if all(node.name in IN_LINE for node in found) and (len(found) > 1 or _in_a_sentence(found[0])):
-        made = [_gaps(reading, body)]
+    if all(node.name in IN_LINE for node in found) and (len(found) > 1 or _is_a_gap(reading, found[0])):
+        made = [gaps(reading, body)]
     else:
-        made = [_one(reading, body, node, alone=len(found) == 1) for node in found]
+        made = [_one(reading, node, around) for node, around in zip(found, _around(body, found), strict=True)]
     shared = reading.media([n for n in _outside(body) if n.name in {"img", "audio", "video", "object"}])
     return [{**shared, **common, **fields} for fields in made], reading.sentences
 
 
-def _in_a_sentence(node: Node) -> bool:
-    """Whether words stand before the field in its own line: then it is a gap in a text."""
+def _is_a_gap(reading: Reading, node: Node) -> bool:
+    """Whether the field stands among words. Behind a question, or for a number with its unit, it stands by itself."""
     parent = node.element.getparent()
-    before = (
-        ""
-        if parent is None
-        else (parent.text or "")
-        + "".join("".join(one.itertext()) + (one.tail or "") for one in node.element.itersiblings(preceding=True))
-    )
-    return node.name == "inline-choice-interaction" or (bool(before.strip()) and plain_name(parent.tag) != "item-body")
+    if node.name == "inline-choice-interaction" or parent is None or plain_name(parent.tag) == "item-body":
+        return node.name == "inline-choice-interaction"
+    siblings = [*node.element.itersiblings(preceding=True)][::-1]
+    before = ((parent.text or "") + _words_of(siblings)).strip()
+    after = ((node.element.tail or "") + _words_of([*node.element.itersiblings()])).strip()
+    asks = before.endswith(("?", ":", "=")) or reading.declared(node).base_type in {"float", "integer"}
+    return bool(before) and not (asks and len(after) <= LONGEST_UNIT)
+
+
+def _words_of(elements: Sequence[Any]) -> str:
+    return "".join("".join(one.itertext()) + (one.tail or "") for one in elements)
+
+
+def _around(body: Node, found: Sequence[Node]) -> list[str]:
+    """The words that belong to each interaction: those before it, behind the one above; the last has the rest, too."""
+    copy = Node(deepcopy(body.element))
+    places = [node.element for node in copy.walk() if node.name in INTERACTIONS]
+    for element in places:
+        tail = element.tail
+        element.clear()
+        element.tag, element.text, element.tail = "span", _HERE, tail
+    *parts, rest = [part.strip() for part in text_of(copy, without=PASSED_OVER).split(_HERE)]
+    parts[-1] = "\n".join(part for part in (parts[-1], rest) if part)
+    return parts
 
 
 def _common(reading: Reading) -> Fields:
@@ -191,16 +93,17 @@ def _outside(body: Node) -> list[Node]:
     return [node for node in body.walk() if node.element not in inside]
 
 
-def _one(reading: Reading, body: Node, node: Node, *, alone: bool) -> Fields:
+def _one(reading: Reading, node: Node, around: str) -> Fields:
     reader = READERS.get(node.name)
     if reader is None:
-        raise NotSaid(f"There is no kind of question for a {node.name.replace('-', ' ')}.")
+        raise NotSaid(f"There is no kind of question for this: {node.name.replace('-', ' ')}.")
     fields = reader(reading, node)
+    if "unit" in fields:  # it stands behind the field, and is no part of the question
+        around = around.removesuffix(fields["unit"]).rstrip()
     prompt = node.first("prompt")
-    around = text_of(body, without=INTERACTIONS | _PASSED_OVER)
     own = text_of(prompt, without=frozenset({"img", "audio", "video", "object"})) if prompt else ""
-    both = "\n".join(part for part in (around, own) if part) if alone or not own else own
-    fields["prompt"] = both or reading.root["title"]
+    said = [part for part in (around, own, fields.pop("below", "")) if part]
+    fields["prompt"] = "\n".join(said) or reading.root["title"]
     inside = reading.media(prompt.all("img", "audio", "video", "object")) if prompt else {}
     return {**inside, **fields}
 
@@ -232,9 +135,8 @@ def _text_entry(reading: Reading, node: Node) -> Fields:
 
 
 def _number(reading: Reading, node: Node, declared: Declaration) -> Fields:
-    fields: Fields = {"kind": "numeric_entry", "unit": (node.element.tail or "").strip()[:20]}
-    node.element.tail = None  # the unit is no part of the question
-    low, high = _bounds(reading.root, node["response-identifier"])
+    fields: Fields = {"kind": "numeric_entry", "unit": (node.element.tail or "").strip()[:LONGEST_UNIT]}
+    low, high = bounds(reading.root, node["response-identifier"])
     if low is not None or high is not None:
         return fields | {"accepts": "range", "low": low, "high": high, "scored": True}
     value = next((number for one in declared.right() if (number := finite(one)) is not None), None)
@@ -245,20 +147,9 @@ def _number(reading: Reading, node: Node, declared: Declaration) -> Fields:
     return fields | {"accepts": accepts, "value": value, "tolerance": tolerance, "scored": value is not None}
 
 
-def _bounds(root: Node, response: str) -> tuple[float | None, float | None]:
-    """The lowest and highest value that explicit processing takes for right."""
-    found: dict[str, float] = {}
-    for test in root.all("gte", "gt", "lte", "lt"):
-        variable, value = test.first("variable"), test.first("base-value")
-        number = finite(value.text) if value else None
-        if variable and number is not None and variable["identifier"] == response:
-            found[test.name[:2]] = number
-    return found.get("gt"), found.get("lt")
-
-
 def _slider(reading: Reading, node: Node) -> Fields:
     declared = reading.declared(node)
-    low, high = _bounds(reading.root, node["response-identifier"])
+    low, high = bounds(reading.root, node["response-identifier"])
     value = next((number for one in declared.right() if (number := finite(one)) is not None), None)
     low, high = (value, value) if value is not None else (low, high)
     return {
@@ -270,6 +161,32 @@ def _slider(reading: Reading, node: Node) -> Fields:
         "right_high": high,
         "scored": low is not None,
     }
+
+
+def _hottext(reading: Reading, node: Node) -> Fields:
+    """A choice among words of a text, which stands below the question."""
+    right = reading.declared(node).right()
+    words = [(one["identifier"], text_of(one)) for one in node.all("hottext")]
+    options = [{"id": reading.new_id(), "text": text, "right": name in right} for name, text in words]
+    several = node["max-choices"] not in {"", "1"}
+    below = text_of(node, without=frozenset({"prompt"}))
+    return {"kind": "choice", "form": "several" if several else "one", "options": options, "scored": bool(right),
+            "below": below}  # fmt: skip
+
+
+def _associate(reading: Reading, node: Node) -> Fields:
+    """Pairs out of one heap: the first of each stands on the left."""
+    declared = reading.declared(node)
+    texts = {one["identifier"]: text_of(one) for one in node.all("simple-associable-choice")}
+    pairs = [ends for value in declared.right() if len(ends := value.split()) == 2 and set(ends) <= texts.keys()]
+    used = {end for ends in pairs for end in ends}
+    made = [
+        {"id": reading.new_id(), "left": texts[left], "partner_id": reading.new_id(), "right": texts[right]}
+        for left, right in pairs
+    ]
+    extra = [{"id": reading.new_id(), "text": text} for name, text in texts.items() if name not in used]
+    return {"kind": "match", "pairs": made, "extra": extra, "scored": bool(pairs),
+            "all_or_nothing": bool(pairs) and not declared.has_mapping}  # fmt: skip
 
 
 def _order(reading: Reading, node: Node) -> Fields:
@@ -314,77 +231,6 @@ def _match(reading: Reading, node: Node) -> Fields:
     ]
     groups = [{"id": ids[name], "text": text_of(choice)} for name, choice in right.items()]
     return rest | {"kind": "classify", "groups": groups, "members": members}
-
-
-def _gap_match(reading: Reading, node: Node) -> Fields:
-    declared = reading.declared(node)
-    words = {one["identifier"]: _bare(text_of(one)) for one in node.all("gap-text")}
-    into = {pair[1]: pair[0] for value in declared.right() if len(pair := value.split()) == 2}
-    used: list[str] = []
-
-    def filled(gap: Node) -> str:
-        used.append(into.get(gap["identifier"], ""))
-        return f"[{words.get(used[-1], '')}]"
-
-    text = _with_gaps(node, {"gap": filled}, frozenset({"prompt", "gap-text", "gap-img"}))
-    extra = [word for name, word in words.items() if name not in used]
-    rest = {"all_or_nothing": bool(into) and not declared.has_mapping, "scored": bool(into)}
-    return {"kind": "gap_fill", "way": "bank", "text": text, "extra": extra[:30], **rest}
-
-
-def _gaps(reading: Reading, body: Node) -> Fields:
-    """Several gaps in a text: typed, or each with its own choices."""
-    prompt: list[str] = []
-    scored = capitals = False
-
-    def typed(node: Node) -> str:
-        nonlocal scored, capitals
-        declared = reading.declared(node)
-        right = [_bare(one) for one in declared.right()]
-        scored, capitals = scored or bool(right), capitals or declared.case_sensitive
-        return f"[{'|'.join(right)}]"
-
-    def chosen(node: Node) -> str:
-        nonlocal scored
-        declared = reading.declared(node)
-        right = declared.right()
-        scored = scored or bool(right)
-        choices = node.all("inline-choice")
-        ranked = sorted(choices, key=lambda one: one["identifier"] not in right)
-        return f"[{'|'.join(_bare(text_of(one)) for one in ranked)}]"
-
-    names = {node.name for node in body.walk() if node.name in IN_LINE}
-    way = "chosen" if names == {"inline-choice-interaction"} else "typed"
-    text = _with_gaps(body, {"text-entry-interaction": typed, "inline-choice-interaction": chosen}, _PASSED_OVER)
-    first, _, rest = text.partition("\n\n")
-    if rest and "[" not in first:
-        prompt, text = [first], rest
-    fields: Fields = {"kind": "gap_fill", "prompt": (prompt or ["Fill the gaps."])[0], "way": way, "text": text}
-    fields |= {"strictness": {"capitals": True, "typos": False}} if capitals else {}
-    return fields | {"scored": scored, "all_or_nothing": _wants_all(reading.root)}
-
-
-def _wants_all(root: Node) -> bool:
-    """Whether explicit processing gives a score only where several responses are right together."""
-    together = [both for branch in root.all("response-if") for both in branch.all("and")]
-    asked = ({one["identifier"] for one in both.all("variable", "map-response")} for both in together)
-    return any(len(names) > 1 for names in asked)
-
-
-def _with_gaps(node: Node, gaps: dict[str, Callable[[Node], str]], without: frozenset[str]) -> str:
-    """The text of an element with its gaps written in brackets."""
-    for inner in list(node.walk()):
-        if inner.name in gaps:
-            said = gaps[inner.name](inner)
-            tail = inner.element.tail
-            inner.element.clear()
-            inner.element.tag = "span"
-            inner.element.text, inner.element.tail = said, tail
-    return text_of(node, without=without)
-
-
-def _bare(text: str) -> str:
-    return " ".join(text.replace("[", "(").replace("]", ")").replace("|", "/").split())[:200]
 
 
 def _point(reading: Reading, node: Node) -> Fields:
@@ -447,7 +293,9 @@ READERS: dict[str, Callable[[Reading, Node], Fields]] = {
     "slider-interaction": _slider,
     "order-interaction": _order,
     "match-interaction": _match,
-    "gap-match-interaction": _gap_match,
+    "associate-interaction": _associate,
+    "hottext-interaction": _hottext,
+    "gap-match-interaction": gap_match,
     "select-point-interaction": _point,
     "hotspot-interaction": _point,
 }
