@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The big screen: what the whole room looks at. */
 import { useEventListener, useLocalStorage, useTitle } from '@vueuse/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watchEffect } from 'vue'
 import { api, data } from '@/api/http'
 import { openLine } from '@/api/live'
 import type { ScreenMessage, SessionInfo } from '@/api/types'
@@ -23,6 +23,9 @@ const info = ref<SessionInfo | null>(null)
 const room = useLocalStorage<'night' | 'day'>('lantern.screen-room', 'night')
 
 useTitle(computed(() => `${view.value?.title ?? 'Big screen'} · Tall Lantern`))
+
+/** What does not fit, as in a small or much enlarged window, stands on the same ground. */
+watchEffect(() => (document.body.className = `${room.value} bg-ground`))
 
 const isAsked = computed(() => !!view.value?.shown?.number)
 const lit = computed(() => view.value?.phase === 'open' || view.value?.phase === 'lobby')
@@ -54,7 +57,10 @@ onMounted(async () => {
     <div class="sticky top-0 flex h-screen items-center justify-center border-r border-line py-[4vh]">
       <LanternClock :share="time.share.value" :lit="lit" :count="count" class="h-[90vh] max-w-full" />
     </div>
-    <div class="grid h-screen grid-rows-[minmax(0,1fr)_auto] px-[3.75vw] pt-[4.5vh] pb-[3vh]">
+    <div
+      class="grid grid-rows-[minmax(0,1fr)_auto] px-[3.75vw] pt-[4.5vh] pb-[3vh]"
+      :class="view?.phase === 'lobby' ? 'min-h-screen' : 'h-screen'"
+    >
       <p v-if="line.gone.value" role="alert">{{ line.gone.value.sentence }}</p>
       <p v-else-if="!view" role="status" class="text-soft">Connecting…</p>
       <ScreenLobby v-else-if="view.phase === 'lobby'" :view="view" :info="info" :session="session" />
