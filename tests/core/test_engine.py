@@ -1,3 +1,5 @@
+from functools import reduce
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -9,7 +11,7 @@ from lantern.core.questions.kinds.letter import LetterAnswer, LetterItem
 from lantern.core.session import Phase, Recorded
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session.engine import replay
+from lantern.core.session.engine import Course, evolve, replay
 from lantern.core.session.events import read_event, write_event
 from lantern.core.session.moves import Move, next_move
 from lantern.core.session.views import desk_view, student_view
@@ -256,6 +258,25 @@ def test_the_state_is_rebuilt_from_the_stored_events_alone(steps):
     stored = [(record.command_id, write_event(record.event)) for record in room.history]
     rebuilt = replay(room.first, (Recorded(command_id, read_event(text)) for command_id, text in stored))
     assert rebuilt == room.state
+
+
+@given(steps, st.data())
+def test_a_course_comes_to_the_states_that_evolve_gives_and_leaves_its_start_alone(steps, data):
+    room = a_session(a_set(choice(), page(), choice("AB"), opinion()), "Fen", "Bo", "Ines", early_bonus=True)
+    for step in steps:
+        try:
+            _take(room, step)
+        except errors.LanternError:
+            continue
+    cut = data.draw(st.integers(0, len(room.history)))
+    start = reduce(evolve, room.history[:cut], room.first)
+    untouched = reduce(evolve, room.history[:cut], room.first)
+    course, state = Course(start), start
+    for record in room.history[cut:]:
+        course.take(record)
+        state = evolve(state, record)
+        assert course.state == state
+    assert start == untouched
 
 
 def _take(room, step):

@@ -6,8 +6,9 @@ import pytest
 from django.db import DatabaseError
 
 from lantern.core.questions.kinds.choice import ChoiceAnswer
-from lantern.core.session import Recorded, Settings, decide, evolve
+from lantern.core.session import Recorded, Settings, decide, engine, evolve
 from lantern.core.session import commands as c
+from lantern.core.session import events as e
 from lantern.server.live import store, writer
 from lantern.server.live.actions import start_session
 from lantern.server.live.models import LiveSession, SessionEvent
@@ -151,6 +152,20 @@ def test_a_fault_in_one_command_stays_with_it(session, office, monkeypatch):
         job(session, c.GiveAnswer(1, "q1", B), "bad"), job(session, c.GiveAnswer(2, "q1", B), "good")
     )
     assert [bool(outcome.error) for outcome in outcomes] == [True, False]
+
+
+def test_a_command_that_fails_halfway_leaves_nothing_of_itself(session, office, monkeypatch):
+    opened(session)
+    monkeypatch.setitem(engine.EVENTS, e.Ended, lambda state, recorded: 1 / 0)
+    outcomes, loaded = office.batch(
+        job(session, c.GiveAnswer(1, "q1", B), "a1"),
+        job(session, c.End(), "bad"),  # the open question is closed, then the session ends
+        job(session, c.GiveAnswer(2, "q1", B), "a2"),
+    )
+    assert [bool(outcome.error) for outcome in outcomes] == [False, True, False]
+    assert loaded[session.pk].state.asks["q1"].responses.keys() == {1, 2}
+    monkeypatch.undo()
+    assert store.load(session.pk) == loaded[session.pk]
 
 
 def test_a_session_that_does_not_exist_is_told_so(session, office):

@@ -61,6 +61,7 @@ def without_accents(text: str) -> str:
     return unicodedata.normalize("NFC", bare)
 
 
+@lru_cache(maxsize=8192)
 def is_accepted(text: str, spellings: tuple[str, ...], strictness: Strictness, language: str = "") -> bool:
     """Whether `text` is one of the spellings, or near enough to one."""
     given = folded(text, strictness, language)

@@ -17,7 +17,7 @@ from queue import Empty, SimpleQueue
 from django.db import DatabaseError, connection, transaction
 
 from lantern.core.errors import LanternError
-from lantern.core.session import Command, Event, Recorded, State, decide, replay
+from lantern.core.session import Command, Course, Event, Recorded, decide
 from lantern.core.values import Milliseconds
 from lantern.server.api.errors import NotStored
 from lantern.server.live import store
@@ -131,24 +131,26 @@ class Writer:
 
 
 def _decide_all(before: Loaded, jobs: list[Job]) -> tuple[list[Outcome], Loaded]:
-    state, recorded = before.state, list[Recorded]()
-    outcomes = []
-    for job in jobs:
-        outcome, state = _decide(job, state, recorded)
-        outcomes.append(outcome)
-    return outcomes, store.append(before, state, recorded)
+    course, recorded = Course(before.state), list[Recorded]()
+    outcomes = [_decide(job, course, recorded) for job in jobs]
+    return outcomes, store.append(before, course.state, recorded)
 
 
-def _decide(job: Job, state: State, recorded: list[Recorded]) -> tuple[Outcome, State]:
-    """The outcome and the state after it; adds to `recorded`. A fault in one command stays with it."""
+def _decide(job: Job, course: Course, recorded: list[Recorded]) -> Outcome:
+    """Decides on the state that `course` has come to, takes it on, and adds to `recorded`. A fault in one command
+    stays with it."""
+    state, length = course.state, len(recorded)
     try:
-        events = decide(state, job.command, job.now, job.command_id)
-        records = [Recorded(job.command_id, event) for event in events]
-        after = replay(state, records)
+        events = decide(course.state, job.command, job.now, job.command_id)
+        for event in events:
+            record = Recorded(job.command_id, event)
+            course.take(record)
+            recorded.append(record)
     except LanternError as error:
-        return Outcome(job, error=error), state
+        return Outcome(job, error=error)
     except Exception:
         log.exception("a %s could not be decided", type(job.command).__name__)
-        return Outcome(job, error=LanternError("Something went wrong here. Try once more.")), state
-    recorded.extend(records)
-    return Outcome(job, events), after
+        course.state = state
+        del recorded[length:]
+        return Outcome(job, error=LanternError("Something went wrong here. Try once more."))
+    return Outcome(job, events)

@@ -153,7 +153,10 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
     def tally(self, item: PointItem, answers: Iterable[PointAnswer]) -> PointTally:
         given = list(answers)
         spots = sorted((_spot(item, answer) for answer in given), key=lambda spot: (spot.x, spot.y))
-        hits = Counter(_area_of(item, answer) for answer in given)
+        right_first, aspect = sorted(item.areas, key=lambda area: not area.right), _aspect(item)
+        hits = Counter(
+            answer.area or _area_at(right_first, _spot(item, answer), item.margin, aspect) for answer in given
+        )
         areas = tuple(
             AreaCount(
                 id=area.id,
@@ -225,8 +228,10 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
 
 
 def _spot(item: PointItem, answer: PointAnswer) -> Spot:
-    if answer.spot is not None:
-        return Spot(x=round(answer.spot.x, 3), y=round(answer.spot.y, 3))
+    given = answer.spot
+    if given is not None:
+        x, y = round(given.x, 3), round(given.y, 3)
+        return given if (x, y) == (given.x, given.y) else Spot(x=x, y=y)
     return next((centre(area.place) for area in item.areas if area.id == answer.area), Spot(x=0, y=0))
 
 
@@ -247,10 +252,9 @@ def _areas_hit(item: PointItem, answer: PointAnswer) -> list[Area]:
     return [area for area in item.areas if is_inside(area.place, spot, item.margin, _aspect(item))]
 
 
-def _area_of(item: PointItem, answer: PointAnswer) -> str | None:
-    """The one area that an answer is counted in; None for a stray."""
-    hit = sorted(_areas_hit(item, answer), key=lambda area: not area.right)
-    return hit[0].id if hit else None
+def _area_at(areas: Sequence[Area], spot: Spot, margin: float, aspect: float) -> str | None:
+    """The first of these areas that the spot lies in; None for a stray."""
+    return next((area.id for area in areas if is_inside(area.place, spot, margin, aspect)), None)
 
 
 def _aspect(item: PointItem) -> float:

@@ -3,6 +3,7 @@
 import re
 from collections import Counter
 from collections.abc import Iterable, Sequence
+from functools import lru_cache
 from random import Random
 from typing import Annotated, Literal
 
@@ -205,6 +206,7 @@ def _accepted(item: WordCloudItem) -> set[str]:
     return {merge_key(word) for word in item.accepts if word.strip()}
 
 
+@lru_cache(maxsize=8192)
 def merge_key(word: str) -> str:
     """What two words have in common when they count as one: case, accents and a simple plural ending aside.
 
