@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** Everyone by every question, as a wall of panes. */
-import { useLocalStorage, useVirtualList } from '@vueuse/core'
+import { useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import type { SessionReport } from '@/api/types'
 import { score } from '@/composables/format'
+import { useLinesInSight } from '@/composables/useLinesInSight'
 import GridPane from '@/ui/GridPane.vue'
 
 const props = defineProps<{ report: SessionReport['report']; hardest: string[] }>()
@@ -20,18 +21,7 @@ const columns = computed(() => {
   }
   return all.sort((a, b) => rank(a.question.item) - rank(b.question.item))
 })
-/** px of a line; and lines beyond what is in sight. A class stands there as a whole, a crowd in a frame of its own. */
-const LINE = 31
-const BEYOND = 40
-const isCrowd = computed(() => props.report.people.length > 2 * BEYOND)
-const {
-  list: drawn,
-  containerProps,
-  wrapperProps,
-} = useVirtualList(
-  computed(() => props.report.people),
-  { itemHeight: LINE, overscan: BEYOND },
-)
+const { lines, frame, holder, lineStyle, isCrowd } = useLinesInSight(computed(() => props.report.people))
 const toggle = 'underline underline-offset-2'
 </script>
 
@@ -49,8 +39,15 @@ const toggle = 'underline underline-offset-2'
         </button>
       </p>
     </div>
-    <div v-bind="containerProps" class="relative overflow-auto pr-4.5" :class="isCrowd && 'max-h-[85vh]'">
-      <div :style="wrapperProps.style">
+    <div
+      v-bind="frame"
+      role="group"
+      aria-label="The grid, to be scrolled"
+      tabindex="0"
+      class="relative overflow-auto pr-4.5"
+      :class="isCrowd && 'max-h-[85vh]'"
+    >
+      <div :style="holder">
         <table
           :aria-rowcount="report.people.length + 1"
           class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]"
@@ -82,10 +79,10 @@ const toggle = 'underline underline-offset-2'
           </thead>
           <tbody>
             <tr
-              v-for="{ data: person, index: line } in drawn"
+              v-for="{ data: person, index: line } in lines"
               :key="person.seat"
               :aria-rowindex="line + 2"
-              :style="{ height: `${LINE}px` }"
+              :style="lineStyle"
             >
               <th
                 scope="row"

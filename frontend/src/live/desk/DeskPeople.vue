@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** Everyone by every question. Names and answers can be hidden at once. Of a crowd, only what is in sight is drawn. */
 import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
-import { useLocalStorage, useVirtualList } from '@vueuse/core'
+import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import type { DeskView, Person } from '@/api/types'
+import { useLinesInSight } from '@/composables/useLinesInSight'
 import { useToasts } from '@/composables/useToasts'
 import GridPane from '@/ui/GridPane.vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
@@ -18,14 +19,7 @@ const section = ref<HTMLElement>()
 
 const { compare } = new Intl.Collator(undefined, { numeric: true })
 const people = computed(() => [...props.view.people].sort((a, b) => compare(a.name, b.name)))
-/** px of a line; and lines beyond what is in sight, so that a class is always there as a whole. */
-const LINE = 31
-const BEYOND = 40
-const {
-  list: drawn,
-  containerProps: { ref: frame, onScroll },
-  wrapperProps,
-} = useVirtualList(people, { itemHeight: LINE, overscan: BEYOND })
+const { lines, frame, holder, lineStyle } = useLinesInSight(people)
 /** Room kept beside the current column, in px. */
 const BESIDE = 16
 const toggle = 'rounded px-0.5 underline underline-offset-2'
@@ -33,10 +27,10 @@ const toggle = 'rounded px-0.5 underline underline-offset-2'
 /** The names stay where they are; of the columns, the question that is on is always in sight. */
 async function showCurrent(): Promise<void> {
   await nextTick()
-  const cell = frame.value?.querySelector<HTMLElement>('th[data-current]')
-  if (!frame.value || !cell) return
-  const beyond = cell.offsetLeft + cell.offsetWidth + BESIDE - frame.value.clientWidth
-  frame.value.scrollLeft = Math.max(0, beyond)
+  const cell = frame.ref.value?.querySelector<HTMLElement>('th[data-current]')
+  if (!frame.ref.value || !cell) return
+  const beyond = cell.offsetLeft + cell.offsetWidth + BESIDE - frame.ref.value.clientWidth
+  frame.ref.value.scrollLeft = Math.max(0, beyond)
 }
 watch(() => [props.view.shown?.number, props.view.columns.length], showCurrent, { immediate: true })
 
@@ -83,13 +77,8 @@ async function remove(person: Person): Promise<void> {
       </p>
     </div>
     <p v-if="!people.length" class="px-4 text-slate">Nobody has joined yet.</p>
-    <div
-      v-show="people.length"
-      ref="frame"
-      class="relative min-h-0 overflow-auto pr-4 pb-4"
-      @scroll="onScroll"
-    >
-      <div :style="wrapperProps.style">
+    <div v-show="people.length" v-bind="frame" class="relative min-h-0 overflow-auto pr-4 pb-4">
+      <div :style="holder">
         <table
           :aria-rowcount="people.length + 1"
           class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]"
@@ -114,10 +103,10 @@ async function remove(person: Person): Promise<void> {
           </thead>
           <tbody>
             <tr
-              v-for="{ data: person, index: line } in drawn"
+              v-for="{ data: person, index: line } in lines"
               :key="person.seat"
               :aria-rowindex="line + 2"
-              :style="{ height: `${LINE}px` }"
+              :style="lineStyle"
             >
               <th
                 scope="row"
