@@ -11,7 +11,8 @@ from lantern.core.questions.kinds.letter import LetterAnswer, LetterItem
 from lantern.core.session import Phase, Recorded
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session.engine import Course, evolve, replay
+from lantern.core.session.course import Course, replay
+from lantern.core.session.engine import evolve
 from lantern.core.session.events import read_event, write_event
 from lantern.core.session.moves import Move, next_move
 from lantern.core.session.views import desk_view, student_view

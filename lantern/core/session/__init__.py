@@ -8,7 +8,8 @@ The public names of the machine are those imported here.
 """
 
 from lantern.core.session.commands import Command, DeskCommand
-from lantern.core.session.engine import Course, Recorded, decide, evolve, replay
+from lantern.core.session.course import Course, replay
+from lantern.core.session.engine import Recorded, decide, evolve
 from lantern.core.session.events import Event
 from lantern.core.session.model import Phase, Settings, State, new_session
 

@@ -8,7 +8,7 @@
    with a corrected set, or a key that was set afterwards, gives corrected marks.
 """
 
-from collections.abc import Callable, Iterable, Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
@@ -55,38 +55,6 @@ def evolve(state: State, recorded: Recorded) -> State:
     if isinstance(recorded.event, TOLD_APART):
         return state  # these are told apart by seat and key, without a growing set of ids
     return changed(state, handled=state.handled | {recorded.command_id})
-
-
-class Course:
-    """A session's way through many events: the same states as `evolve` gives, at less cost where many answer at once.
-
-    The state it was given stays as it is. Answers to one question are added in place, to a copy that is made for the
-    first of them; so `state` must not be kept while further events are taken.
-    """
-
-    def __init__(self, state: State) -> None:
-        self.state = state
-        self._ask: Ask | None = None
-        self._responses: dict[int, Response] = {}
-
-    def take(self, recorded: Recorded) -> None:
-        if not isinstance(recorded.event, e.Answered):
-            self.state = evolve(self.state, recorded)
-            return
-        ask = self.state.asks[recorded.event.item]
-        response = _response(self.state, ask, recorded)
-        if ask is not self._ask:
-            self._responses = dict(ask.responses)
-            self._ask = changed(ask, responses=self._responses)
-            self.state = changed(self.state, asks={**self.state.asks, ask.item_id: self._ask})
-        self._responses[response.seat] = response
-
-
-def replay(state: State, history: Iterable[Recorded]) -> State:
-    course = Course(state)
-    for recorded in history:
-        course.take(recorded)
-    return course.state
 
 
 # --- commands ------------------------------------------------------------------------------------
@@ -350,11 +318,11 @@ def _on_opened(state: State, event: e.Opened) -> State:
 def _on_answered(state: State, recorded: Recorded) -> State:
     assert isinstance(recorded.event, e.Answered)
     ask = state.asks[recorded.event.item]
-    response = _response(state, ask, recorded)
+    response = response_to(state, ask, recorded)
     return _with_ask(state, ask, responses={**ask.responses, response.seat: response})
 
 
-def _response(state: State, ask: Ask, recorded: Recorded) -> Response:
+def response_to(state: State, ask: Ask, recorded: Recorded) -> Response:
     """The answer with the mark and points that it gets."""
     event = recorded.event
     assert isinstance(event, e.Answered)

@@ -3,7 +3,8 @@
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.contract import Answer
 from lantern.core.session import commands as c
-from lantern.core.session.engine import Recorded, decide, replay
+from lantern.core.session.course import replay
+from lantern.core.session.engine import Recorded, decide
 from lantern.core.session.model import Settings, State, new_session
 from lantern.core.session.views import Mine, Places, StudentView, mine, student_view
 from lantern.core.values import Milliseconds

@@ -1,0 +1,39 @@
+"""Many events, one after the other."""
+
+from collections.abc import Iterable
+
+from lantern.core.session import events as e
+from lantern.core.session.engine import Recorded, evolve, response_to
+from lantern.core.session.model import Ask, Response, State, changed
+
+
+class Course:
+    """A session's way through many events: the same states as `evolve` gives, at less cost where many answer at once.
+
+    The state it was given stays as it is. Answers to one question are added in place, to a copy that is made for the
+    first of them; so `state` must not be kept while further events are taken.
+    """
+
+    def __init__(self, state: State) -> None:
+        self.state = state
+        self._ask: Ask | None = None
+        self._responses: dict[int, Response] = {}
+
+    def take(self, recorded: Recorded) -> None:
+        if not isinstance(recorded.event, e.Answered):
+            self.state = evolve(self.state, recorded)
+            return
+        ask = self.state.asks[recorded.event.item]
+        response = response_to(self.state, ask, recorded)
+        if ask is not self._ask:
+            self._responses = dict(ask.responses)
+            self._ask = changed(ask, responses=self._responses)
+            self.state = changed(self.state, asks={**self.state.asks, ask.item_id: self._ask})
+        self._responses[response.seat] = response
+
+
+def replay(state: State, history: Iterable[Recorded]) -> State:
+    course = Course(state)
+    for recorded in history:
+        course.take(recorded)
+    return course.state
