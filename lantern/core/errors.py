@@ -9,7 +9,8 @@ LanternError
 │   └── SessionEnded     anything after the end
 ├── BadAnswer            an answer that does not fit its question
 ├── BadName              a name that cannot be shown
-├── UnknownSeat          a seat that is not, or no longer, in the session
+├── UnknownSeat          a seat that is not in the session
+│   └── TakenOut         a seat that the teacher has taken out
 ├── NotReady             a set that still has something to settle
 ├── Unreadable           a file that is not what it should be
 └── BadMedia             an upload that cannot be kept
@@ -72,6 +73,11 @@ class BadName(LanternError):
 class UnknownSeat(LanternError):
     code = "unknown_seat"
     sentence = "You are no longer in this session. Join again with the code on the screen."
+
+
+class TakenOut(UnknownSeat):
+    code = "taken_out"
+    sentence = "Your teacher has taken you out of this session. Ask to be let in again, then join once more."
 
 
 class NotReady(LanternError):

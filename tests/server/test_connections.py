@@ -1,31 +1,25 @@
-import asyncio
-
+from lantern.server.doors.protocols import text_frame
 from lantern.server.live.connections import Connection, Role
+from tests.builders.wire import FakeWire, payload
 
 
-class SlowPhone:
-    """Takes each message only when it is let."""
-
-    def __init__(self) -> None:
-        self.taken: list[str] = []
-        self.let = asyncio.Semaphore(0)
-
-    async def send(self, text: str) -> None:
-        await self.let.acquire()
-        self.taken.append(text)
-
-
-async def test_a_slow_device_gets_the_newest_view_and_not_all_that_came_meanwhile():
-    phone = SlowPhone()
-    connection = Connection(Role.STUDENT, 1, phone.send)
-    newest = ["view 1"]
-    sends = [asyncio.create_task(connection.deliver("view 1", lambda _: newest[0]))]
-    await asyncio.sleep(0)
+def test_a_slow_device_gets_the_newest_view_and_not_all_that_came_meanwhile():
+    phone = FakeWire()
+    connection = Connection(Role.STUDENT, 1, phone)
+    newest = "view 1"
+    connection.refresh = lambda _: newest
+    connection.deliver(text_frame("view 1"))
+    phone.is_slow = True
     for number in range(2, 50):
-        newest[0] = f"view {number}"
-        sends.append(asyncio.create_task(connection.deliver(newest[0], lambda _: newest[0])))
-    await asyncio.sleep(0)
-    for _ in range(5):
-        phone.let.release()
-    await asyncio.gather(*sends)
-    assert phone.taken == ["view 1", "view 49"]
+        newest = f"view {number}"
+        connection.deliver(text_frame(newest))
+    phone.ready()
+    assert phone.texts == ["view 1", "view 49"]
+    phone.ready()
+    assert phone.texts == ["view 1", "view 49"]
+
+
+def test_a_frame_is_read_back_as_the_text_it_was_made_of():
+    for size in (0, 1, 125, 126, 127, 65_535, 65_536, 200_000):
+        text = "å" * (size // 2) + "x" * (size % 2)
+        assert payload(text_frame(text)) == text

@@ -13,18 +13,21 @@ from lantern.server.live.actions import start_session
 from lantern.server.live.clock import now_ms
 from lantern.server.live.connections import Connection, Role
 from lantern.server.live.hub import GATHER, Hub
+from tests.builders.wire import FakeWire, payload
 
 pytestmark = pytest.mark.django_db(transaction=True)
 
 
-class Device:
-    """Keeps what it is sent."""
+class Device(FakeWire):
+    """Its views can be waited for."""
 
     def __init__(self):
+        super().__init__()
         self.views = asyncio.Queue()
 
-    async def send(self, text):
-        self.views.put_nowait(json.loads(text)["view"])
+    def write(self, frame):
+        self.views.put_nowait(json.loads(payload(frame))["view"])
+        return True
 
     async def phase(self, name):
         async with asyncio.timeout(5):
@@ -48,7 +51,7 @@ def session(odile, knots):
 async def enter(hub, session, role, seat=None):
     device = Device()
     room = await hub.room(session.pk)
-    connection = Connection(role, seat, device.send)
+    connection = Connection(role, seat, device)
     hub.enter(room, connection)
     return device, connection, room
 

@@ -10,10 +10,7 @@ from lantern.server.live.connections import Connection, Role
 from lantern.server.live.room import Peer, Room
 from lantern.server.live.store import Loaded
 from tests.builders import a_session, a_set, choice
-
-
-async def nowhere(text):
-    """A device that takes everything."""
+from tests.builders.wire import FakeWire, payload
 
 
 def loaded_from(session, seq):
@@ -29,7 +26,7 @@ class Stage:
         self.room = Room(loaded_from(self.session, self.seq))
 
     def connect(self, role, seat=None):
-        connection = Connection(role, seat, nowhere)
+        connection = Connection(role, seat, FakeWire())
         self.room.add(connection)
         return connection
 
@@ -39,7 +36,7 @@ class Stage:
         self.room.update(loaded_from(self.session, self.seq))
 
     def messages(self):
-        return [(connection, json.loads(text())) for connection, text in self.room.changed_messages()]
+        return [(connection, json.loads(payload(frame))) for connection, frame in self.room.changed_messages()]
 
 
 @pytest.fixture
@@ -71,9 +68,9 @@ def test_an_opening_question_is_one_text_for_the_whole_class(stage):
         stage.connect(Role.STUDENT, seat)
     stage.messages()
     stage.do(c.Advance(0))
-    texts = [text() for _, text in stage.room.changed_messages()]
-    assert texts[0] is texts[1]
-    assert "mine" not in json.loads(texts[0])
+    frames = [frame for _, frame in stage.room.changed_messages()]
+    assert frames[0] is frames[1]
+    assert "mine" not in json.loads(payload(frames[0]))
 
 
 def test_a_result_comes_with_each_students_own_part(stage):
@@ -159,3 +156,13 @@ def test_a_desk_view_made_with_a_memo_is_the_view_made_without(stage):
         fresh = Room(loaded_from(stage.session, stage.seq))
         fresh.add(phone)
         assert json.loads(fresh.message(desk))["view"] == with_memo
+
+
+def test_a_seat_has_a_few_devices_and_the_oldest_makes_room(stage):
+    lines = [stage.connect(Role.STUDENT, 1) for _ in range(rooms.MOST_LINES)]
+    newest = Connection(Role.STUDENT, 1, FakeWire())
+    assert stage.room.add(newest) is lines[0]
+    stage.room.discard(lines[0])
+    assert set(stage.room.devices[1]) == {*lines[1:], newest}
+    stage.room.discard(lines[0])  # twice, as when it is closed and then goes
+    assert set(stage.room.devices[1]) == {*lines[1:], newest}

@@ -142,9 +142,17 @@ def _end(state: State, command: c.End, now: Milliseconds, command_id: str) -> Ev
 
 def _join(state: State, command: c.Join, now: Milliseconds, command_id: str) -> Events:
     if command.key in state.seat_of_key:
+        if state.seats[state.seat_of_key[command.key]].removed:
+            raise errors.TakenOut
         return []
     number = len(state.seats) + 1
     name = clean_name(command.name) if state.settings.ask_names else f"Guest {number}"
+    if any(seat.removed and seat.name.casefold() == name.casefold() for seat in state.seats.values()):
+        raise errors.TakenOut(
+            "Somebody of this name was taken out of this session. Ask your teacher to let you in, "
+            "or join under the name the class knows you by.",
+            field="name",
+        )
     taken = [seat.name for seat in state.people()]
     return [e.Joined(number, told_apart(name, taken), command.key)]
 
@@ -187,7 +195,7 @@ def _set_key(state: State, command: c.SetKey, now: Milliseconds, command_id: str
 
 def _give_answer(state: State, command: c.GiveAnswer, now: Milliseconds, command_id: str) -> Events:
     if _seat(state, command.seat).removed:
-        raise errors.UnknownSeat
+        raise errors.TakenOut
     ask = state.asks.get(command.item)
     given = ask.responses.get(command.seat) if ask else None
     if given is not None:

@@ -45,6 +45,22 @@ class NotStored(core.LanternError):
     sentence = "The server could not store this just now. It will be sent again."
 
 
+class TooFast(core.LanternError):
+    code = "too_fast"
+    sentence = "This device says more than it may. Wait a moment, then reload the page."
+
+
+class Elsewhere(core.LanternError):
+    code = "elsewhere"
+    sentence = "This seat is open on several other devices. Close those, then reload this page."
+
+
+class SignedOut(core.LanternError):
+    code = "signed_out"
+    sentence = "Sign in first."
+
+
+STATUS |= {TooFast: 429, Elsewhere: 409, SignedOut: 401}
 STATUS |= {TooManyTries: 429, WrongSignIn: 401, UnknownCode: 404, BadForm: 422, NotStored: 503}
 
 
@@ -54,8 +70,19 @@ class ErrorReply(Value):
     field: str | None = None
 
 
+class Gone(Value):
+    """The socket will not be served; connecting again does not help."""
+
+    gone: ErrorReply
+
+
 def reply_to(error: core.LanternError) -> ErrorReply:
     return ErrorReply(code=error.code, sentence=error.sentence, field=error.field)
+
+
+def farewell(error: core.LanternError) -> str:
+    """The last text on a socket that will not be served: connecting again does not help."""
+    return Gone(gone=reply_to(error)).model_dump_json()
 
 
 def status_of(error: core.LanternError) -> int:
@@ -77,7 +104,7 @@ def add_error_replies(api: NinjaAPI) -> None:
 
     @api.exception_handler(AuthenticationError)
     def signed_out(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
-        return reply(request, 401, ErrorReply(code="signed_out", sentence="Sign in first."))
+        return reply(request, 401, reply_to(SignedOut()))
 
     @api.exception_handler(Http404)
     @api.exception_handler(PermissionDenied)

@@ -30,6 +30,8 @@ PUBLIC_URL = env.str("PUBLIC_URL", default="").rstrip("/")
 
 ALLOWED_HOSTS = env.list("ALLOWED_HOSTS", default=["127.0.0.1", "localhost", "[::1]"])
 CSRF_TRUSTED_ORIGINS = env.list("CSRF_TRUSTED_ORIGINS", default=[])
+TRUSTED_PROXIES = env.list("TRUSTED_PROXIES", default=[])
+"""Addresses of the school's own front servers: only their word on whom they speak for is taken."""
 
 INSTALLED_APPS = [
     "django.contrib.auth",

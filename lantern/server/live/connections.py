@@ -1,11 +1,13 @@
 """A device's line to the hub: a socket, or a request that waits for the next view."""
 
 import asyncio
-from collections.abc import Callable, Coroutine
+from collections.abc import Callable
 from enum import StrEnum
-from typing import Any
+from typing import Protocol
 
-SendText = Callable[[str], Coroutine[Any, Any, None]]
+from lantern.server.doors.budget import Budget
+from lantern.server.doors.protocols import text_frame
+from lantern.server.live.logins import Login
 
 
 class Role(StrEnum):
@@ -14,37 +16,56 @@ class Role(StrEnum):
     DESK = "desk"
 
 
+class Wire(Protocol):
+    """What messages are written to. `on_ready` is called when a device that was slow can take one again."""
+
+    on_ready: Callable[[], None] | None
+
+    def write(self, frame: bytes) -> bool: ...
+    def close(self, farewell: str = "", code: int = 1000) -> None: ...
+
+
 class Connection:
-    """One device. While it is slow to take a message, newer ones are not queued behind it:
-    when it is ready it gets the view as it is then (`refresh`)."""
+    """One device. While it is slow to take a message, newer ones are not queued behind it: when it is ready
+    it gets the view as it is then. `login` is the sign-in that opened it; students have none."""
 
-    __slots__ = ("_send", "busy", "role", "seat", "stale")
+    __slots__ = ("budget", "login", "refresh", "role", "seat", "stale", "wire")
 
-    def __init__(self, role: Role, seat: int | None, send: SendText) -> None:
-        self.role, self.seat, self._send = role, seat, send
-        self.busy = self.stale = False
+    def __init__(self, role: Role, seat: int | None, wire: Wire, login: Login | None = None) -> None:
+        self.role, self.seat, self.wire, self.login = role, seat, wire, login
+        self.stale = False
+        self.refresh: Callable[[Connection], str] | None = None
+        self.budget = Budget(rate=10, burst=60)
+        wire.on_ready = self._ready
 
-    async def deliver(self, text: str, refresh: Callable[["Connection"], str]) -> None:
-        if self.busy:
+    def deliver(self, frame: bytes) -> None:
+        if not self.wire.write(frame):
             self.stale = True
-            return
-        self.busy = True
-        try:
-            await self._send(text)
-            while self.stale:
-                self.stale = False
-                await self._send(refresh(self))
-        finally:
-            self.busy = False
+
+    def say(self, text: str) -> None:
+        """A text of its own, such as an acknowledgement; one that is gone meanwhile misses it."""
+        self.wire.write(text_frame(text))
+
+    def _ready(self) -> None:
+        if self.stale and self.refresh:
+            self.stale = False
+            self.deliver(text_frame(self.refresh(self)))
 
 
 class Waiting:
-    """A send for a request that waits: each message ends one wait."""
+    """The wire of a request that waits: each message ends one wait, and so does its being closed."""
 
     def __init__(self) -> None:
         self._arrived = asyncio.Event()
+        self.on_ready: Callable[[], None] | None = None
+        self.is_closed = False
 
-    async def send(self, text: str) -> None:
+    def write(self, frame: bytes) -> bool:
+        self._arrived.set()
+        return True
+
+    def close(self, farewell: str = "", code: int = 1000) -> None:
+        self.is_closed = True
         self._arrived.set()
 
     async def next_message(self) -> None:

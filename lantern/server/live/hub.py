@@ -9,21 +9,24 @@ import asyncio
 import contextlib
 import logging
 import secrets
-from collections.abc import Awaitable, Coroutine
+from collections.abc import Awaitable
 from dataclasses import dataclass, field
 from typing import Any
 
 from asgiref.sync import sync_to_async
 from channels.layers import get_channel_layer
 
-from lantern.core.errors import LanternError
+from lantern.core.errors import LanternError, TakenOut
 from lantern.core.session import Command, Event, Phase
 from lantern.core.session.commands import CloseIfAllAnswered, TimeUp
 from lantern.core.session.events import Answered, FogLifted, Joined, Removed, Renamed, Restored
 from lantern.core.values import Milliseconds
-from lantern.server.live import eager, store
+from lantern.server.api.errors import Elsewhere, SignedOut, farewell
+from lantern.server.doors.protocols import text_frame
+from lantern.server.live import store
 from lantern.server.live.clock import now_ms
-from lantern.server.live.connections import Connection, Role
+from lantern.server.live.connections import Connection
+from lantern.server.live.logins import still_good
 from lantern.server.live.room import LINGER, PEER_LASTS, Peer, Room
 from lantern.server.live.store import Loaded
 from lantern.server.live.writer import Job, Outcome, Writer
@@ -35,8 +38,10 @@ GATHER = 0.2
 COST_SHARE = 12
 """In a very large room views are made less often: at most a twelfth of the time goes into them."""
 AT_ONCE = 200
-"""Sends that are started before the loop may write."""
+"""Messages that are written before the loop does anything else."""
 EMPTY_LASTS = 60.0
+LOGINS_EVERY = 0.5
+"""Seconds between two looks at whether the sign-ins that opened lines still stand."""
 QUIET = (Joined, Answered)
 OF_ONE_SEAT = (Joined, Renamed, Removed, Restored, FogLifted)
 
@@ -71,6 +76,7 @@ class Hub:
         self._layer = get_channel_layer()
         self._keep(self._listen())
         self._keep(self._tell_who_is_here())
+        self._keep(self._look_at_logins())
 
     def stop(self) -> None:
         for task in self._tasks:
@@ -105,7 +111,10 @@ class Hub:
             if outcome.events:
                 events.setdefault(outcome.job.session_id, []).extend(outcome.events)
         for session_id, happened in events.items():
-            self._changed(loaded[session_id], happened)
+            try:
+                self._changed(loaded[session_id], happened)
+            except Exception:  # one session's fault stays its own
+                log.exception("devices of session %d could not be told", session_id)
 
     def _changed(self, loaded: Loaded, happened: list[Event]) -> None:
         room = self.rooms.get(loaded.session_id)
@@ -122,13 +131,13 @@ class Hub:
         self._close_if_all(room)
 
     def _refresh_seats(self, room: Room, happened: list[Event]) -> None:
-        """A student is told at once when only its own part has changed."""
-        touched = {event.seat for event in happened if isinstance(event, OF_ONE_SEAT)}
-        if not touched:
-            return
-        for connection in room.connections[Role.STUDENT]:
-            if connection.seat in touched:
-                self._keep(connection.deliver(room.message(connection), room.message))
+        """A student is told at once when only its own part has changed; one who was taken out is told that."""
+        for seat in {event.seat for event in happened if isinstance(event, OF_ONE_SEAT)}:
+            for connection in list(room.devices.get(seat, ())):
+                if room.state.seats[seat].removed:
+                    connection.wire.close(farewell(TakenOut()))
+                else:
+                    connection.deliver(text_frame(room.message(connection)))
 
     # --- devices ---------------------------------------------------------------------------------
 
@@ -150,12 +159,16 @@ class Hub:
         room.update(self._meanwhile.pop(session_id, loaded))
         self._timers[session_id] = Timers()
         self._set_deadline(room)
+        self.loop.call_later(EMPTY_LASTS, self._forget, room)
         return room
 
     def enter(self, room: Room, connection: Connection) -> None:
         self.rooms[room.loaded.session_id] = room
         self._timers.setdefault(room.loaded.session_id, Timers())
-        room.add(connection)
+        one_too_many = room.add(connection)
+        if one_too_many:
+            one_too_many.wire.close(farewell(Elsewhere()))
+            room.discard(one_too_many)
         if connection.seat is not None:
             self._schedule(room, at_once=False)
 
@@ -211,10 +224,10 @@ class Hub:
         timers.cost = timers.last_flush - start
 
     async def _broadcast(self, room: Room) -> None:
-        """Every send is started at once: a stalled phone holds up nobody."""
-        for started, (connection, text) in enumerate(room.changed_messages(), start=1):
-            self.start(connection.deliver(text(), room.message))
-            if started % AT_ONCE == 0:
+        """A stalled phone holds up nobody: it is written to when it is ready."""
+        for written, (connection, frame) in enumerate(room.changed_messages(), start=1):
+            connection.deliver(frame)
+            if written % AT_ONCE == 0:
                 await asyncio.sleep(0)
 
     # --- the clock -------------------------------------------------------------------------------
@@ -256,6 +269,27 @@ class Hub:
         finally:
             timers.asked_if_all = False
 
+    # --- trust that ends -------------------------------------------------------------------------
+
+    async def _look_at_logins(self) -> None:
+        """Never ends: a line of a teacher is closed once the sign-in that opened it does not stand any more."""
+        while True:
+            await asyncio.sleep(LOGINS_EVERY)
+            try:
+                await self.close_signed_out()
+            except Exception:
+                log.exception("sign-ins could not be looked at")
+
+    async def close_signed_out(self) -> None:
+        lines = [line for room in self.rooms.values() for line in room.lines() if line.login]
+        logins = {line.login for line in lines if line.login}
+        if not logins:
+            return
+        good = await sync_to_async(still_good)(logins)
+        for line in lines:
+            if line.login not in good:
+                line.wire.close(farewell(SignedOut()))
+
     # --- other processes -------------------------------------------------------------------------
 
     async def _notify(self, notice: dict[str, Any]) -> None:
@@ -287,6 +321,7 @@ class Hub:
             self._schedule(room, at_once=False)
             return
         room.update(await sync_to_async(store.catch_up)(room.loaded))
+        self._refresh_seats(room, [Removed(seat) for seat in room.devices if room.state.seats[seat].removed])
         self._set_deadline(room)
         self._schedule(room, at_once=True)
 
@@ -298,17 +333,8 @@ class Hub:
                     await self._notify({"session": session_id, "present": sorted(room.here())})
 
     def _keep(self, work: Awaitable[Any]) -> None:
-        """Run it beside everything else."""
-        self._hold(asyncio.ensure_future(work, loop=self.loop))
-
-    def start(self, work: Coroutine[Any, Any, None]) -> None:
-        """Run it to its first wait at once, and the rest beside everything else."""
-        task = eager.start(work)
-        if task:
-            self._hold(task)
-
-    def _hold(self, task: "asyncio.Future[Any]") -> None:
-        """The reference keeps a running task from being collected."""
+        """Run it beside everything else. The reference keeps a running task from being collected."""
+        task = asyncio.ensure_future(work, loop=self.loop)
         self._tasks.add(task)
         task.add_done_callback(self._tasks.discard)
 

@@ -5,9 +5,11 @@ from django.http import HttpRequest
 
 from lantern.core.classes.join_codes import read_code
 from lantern.core.session import Settings
+from lantern.server.accounts.models import Teacher
 from lantern.server.api import limits
 from lantern.server.api.errors import UnknownCode
 from lantern.server.live.models import LiveSession
+from lantern.server.live.rules import may_lead
 from lantern.server.live.schemas import CodeInfo, SessionInfo
 
 
@@ -21,6 +23,12 @@ def running_session(request: HttpRequest, typed: str) -> LiveSession:
         limits.count(limits.WRONG_CODES, address)
         raise UnknownCode(field="code")
     return running
+
+
+def led_session(teacher: Teacher, session_id: int) -> LiveSession | None:
+    """The session with this number, if this teacher may lead it; nothing of it is loaded but its row."""
+    session = LiveSession.objects.filter(pk=session_id).first()
+    return session if session and may_lead(teacher, session) else None
 
 
 def code_info(session: LiveSession) -> CodeInfo:

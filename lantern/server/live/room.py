@@ -1,12 +1,11 @@
 """One session in this process: its present state, its devices, and the texts they are sent.
 
-1. A role's view is encoded once for a change, however many devices it goes to.
+1. A role's view is encoded once for a change, and framed once, however many devices it goes to.
 2. A text that has not changed is not sent again.
 3. `mine` goes along only where it may have changed, or where a device is new.
 """
 
-from collections import Counter
-from collections.abc import Callable, Iterable
+from collections.abc import Iterable
 from dataclasses import dataclass, field
 from functools import cached_property
 
@@ -14,6 +13,8 @@ from lantern.core.session import Phase, State
 from lantern.core.session.desk_text import desk_text
 from lantern.core.session.views import DeskMemo, Places, mine, screen_view, student_view
 from lantern.core.values import Milliseconds
+from lantern.server.doors.budget import Budget
+from lantern.server.doors.protocols import text_frame
 from lantern.server.live.clock import now_ms
 from lantern.server.live.connections import Connection, Role
 from lantern.server.live.envelope import envelope
@@ -23,6 +24,9 @@ LINGER: Milliseconds = 8_000
 """How long a seat counts as here after its last device went: a reload is not an absence."""
 PEER_LASTS: Milliseconds = 15_000
 """How long another process's word about who is there holds."""
+
+MOST_LINES = 6
+"""Devices and waiting requests of one seat; one more, and the oldest is closed."""
 
 # While a question opens, nothing of a student's own changes, and the message is one text for all.
 SAME_FOR_ALL = (Phase.OPEN, Phase.PAGE)
@@ -71,7 +75,8 @@ class Snapshot:
 class Room:
     loaded: Loaded
     connections: dict[Role, set[Connection]] = field(default_factory=lambda: {role: set() for role in Role})
-    devices: Counter[int] = field(default_factory=Counter)
+    devices: dict[int, dict[Connection, None]] = field(default_factory=dict)
+    budgets: dict[int, Budget] = field(default_factory=dict)
     left_at: dict[int, Milliseconds] = field(default_factory=dict)
     peers: dict[str, Peer] = field(default_factory=dict)
     sent: dict[Role, str] = field(default_factory=dict)
@@ -86,18 +91,30 @@ class Room:
     def is_empty(self) -> bool:
         return not any(self.connections.values())
 
-    def add(self, connection: Connection) -> None:
+    def add(self, connection: Connection) -> Connection | None:
+        """Returns the oldest line of its seat where that has too many now."""
         self.connections[connection.role].add(connection)
-        if connection.seat is not None:
-            self.devices[connection.seat] += 1
+        connection.refresh = self.message
+        if connection.seat is None:
+            return None
+        of_seat = self.devices.setdefault(connection.seat, {})
+        of_seat[connection] = None
+        return next(iter(of_seat)) if len(of_seat) > MOST_LINES else None
 
     def discard(self, connection: Connection) -> None:
         self.connections[connection.role].discard(connection)
-        if connection.seat is not None:
-            self.devices[connection.seat] -= 1
-            if self.devices[connection.seat] <= 0:
-                del self.devices[connection.seat]
-                self.left_at[connection.seat] = now_ms()
+        of_seat = self.devices.get(connection.seat, {}) if connection.seat is not None else {}
+        if of_seat.pop(connection, connection) is None and not of_seat:
+            assert connection.seat is not None
+            del self.devices[connection.seat]
+            self.left_at[connection.seat] = now_ms()
+
+    def lines(self) -> Iterable[Connection]:
+        return (connection for devices in self.connections.values() for connection in devices)
+
+    def budget(self, seat: int) -> Budget:
+        """How much all devices of a seat may say together."""
+        return self.budgets.setdefault(seat, Budget(rate=20, burst=100))
 
     def here(self) -> frozenset[int]:
         """The seats with a device on this process, or that had one just now."""
@@ -134,8 +151,8 @@ class Room:
         own = self.snapshot().mine(connection.seat) if connection.seat is not None else None
         return envelope(self.text(connection.role), own)
 
-    def changed_messages(self) -> Iterable[tuple[Connection, Callable[[], str]]]:
-        """A message for each device whose role's view has changed since it was last sent."""
+    def changed_messages(self) -> Iterable[tuple[Connection, bytes]]:
+        """A framed message for each device whose role's view has changed since it was last sent."""
         snapshot = self.snapshot()
         for role, devices in self.connections.items():
             if not devices:
@@ -146,12 +163,11 @@ class Room:
             self.sent[role] = text
             yield from self._messages(role, text, snapshot)
 
-    def _messages(self, role: Role, text: str, snapshot: Snapshot) -> Iterable[tuple[Connection, Callable[[], str]]]:
-        same = envelope(text, None)
+    def _messages(self, role: Role, text: str, snapshot: Snapshot) -> Iterable[tuple[Connection, bytes]]:
         with_own = role is Role.STUDENT and snapshot.state.phase not in SAME_FOR_ALL
+        same = b"" if with_own else text_frame(envelope(text, None))
         for connection in list(self.connections[role]):
             if with_own and connection.seat is not None:
-                own = envelope(text, snapshot.mine(connection.seat))
-                yield connection, lambda own=own: own  # type: ignore[misc]
+                yield connection, text_frame(envelope(text, snapshot.mine(connection.seat)))
             else:
-                yield connection, lambda: same
+                yield connection, same

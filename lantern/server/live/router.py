@@ -2,6 +2,7 @@
 
 import asyncio
 import io
+import time
 
 import segno
 from asgiref.sync import sync_to_async
@@ -10,15 +11,19 @@ from django.shortcuts import get_object_or_404
 from ninja import Router
 from ninja.security import HttpBearer
 
+from lantern.core.errors import TakenOut
 from lantern.core.session.commands import GiveAnswer
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api import limits
 from lantern.server.api.auth import teacher, teacher_async
+from lantern.server.api.errors import SignedOut, TooFast
+from lantern.server.doors.protocols import doors
 from lantern.server.library.queries import sets_of
 from lantern.server.live import actions, sockets
 from lantern.server.live.clock import now_ms
 from lantern.server.live.connections import Connection, Role, Waiting
 from lantern.server.live.hub import hub, raise_refusal
+from lantern.server.live.logins import login_of
 from lantern.server.live.models import LiveSession
 from lantern.server.live.queries import code_info, join_url, running_session, session_info
 from lantern.server.live.room import Room
@@ -49,8 +54,14 @@ class SeatRequest(HttpRequest):
 
 
 class SeatToken(HttpBearer):
+    """A seat's requests share the budget of its sockets."""
+
     async def authenticate(self, request: HttpRequest, token: str) -> tuple[SeatPass, Room]:
-        return await sockets.enter_seat(token)
+        seat, room = await sockets.enter_seat(token)
+        _know(request)
+        if room.budget(seat.seat).take(time.monotonic()):
+            raise TooFast
+        return seat, room
 
 
 @router.post("/sessions", response=SessionInfo, auth=teacher)
@@ -82,14 +93,12 @@ async def send_command(request: TeacherRequest, session_id: int, message: Teache
 
 @router.get("/sessions/{session_id}/desk", response=DeskMessage, auth=teacher_async)
 async def desk_message(request: TeacherRequest, session_id: int, after: str = "") -> HttpResponse:
-    room = await sockets.led_room(request.auth, session_id)
-    return await _next_message(room, Role.DESK, None, after)
+    return await _next_of_teacher(request, session_id, Role.DESK, after)
 
 
 @router.get("/sessions/{session_id}/screen", response=ScreenMessage, auth=teacher_async)
 async def screen_message(request: TeacherRequest, session_id: int, after: str = "") -> HttpResponse:
-    room = await sockets.led_room(request.auth, session_id)
-    return await _next_message(room, Role.SCREEN, None, after)
+    return await _next_of_teacher(request, session_id, Role.SCREEN, after)
 
 
 @router.get("/codes/{code}", response=CodeInfo)
@@ -109,7 +118,8 @@ async def join(request: HttpRequest, form: JoinForm) -> Joined:
 @router.get("/student", response=StudentMessage, auth=SeatToken())
 async def student_message(request: SeatRequest, after: str = "") -> HttpResponse:
     seat, room = request.auth
-    return await _next_message(room, Role.STUDENT, seat.seat, after)
+    waiting = Waiting()
+    return await _next_message(room, Connection(Role.STUDENT, seat.seat, waiting), waiting, after)
 
 
 @router.post("/student/answers", response=Ack, auth=SeatToken())
@@ -120,21 +130,33 @@ async def send_answer(request: SeatRequest, message: StudentCommand) -> Ack:
     return Ack(ack=message.id)
 
 
-async def _next_message(room: Room, role: Role, seat: int | None, after: str) -> HttpResponse:
-    """The present view at once if it is another than `after`, else the next one, or none for a while."""
+async def _next_of_teacher(request: TeacherRequest, session_id: int, role: Role, after: str) -> HttpResponse:
+    room = await sockets.led_room(request.auth, session_id)
+    _know(request)
     waiting = Waiting()
-    connection = Connection(role, seat, waiting.send)
+    login = await sync_to_async(login_of)(request.auth, request.session)
+    return await _next_message(room, Connection(role, None, waiting, login), waiting, after)
+
+
+async def _next_message(room: Room, connection: Connection, waiting: Waiting, after: str) -> HttpResponse:
+    """The present view at once if it is another than `after`, else the next one, or none for a while."""
     the_hub = hub()
     the_hub.enter(room, connection)
     try:
         async with asyncio.timeout(LONGEST_WAIT):
             while f'"version":"{after}"' in (text := room.message(connection))[:80]:
                 await waiting.next_message()
+                if waiting.is_closed:
+                    raise SignedOut if connection.login else TakenOut
     except TimeoutError:
         return HttpResponse(status=204)
     finally:
         the_hub.leave(room, connection)
     return HttpResponse(text, content_type="application/json")
+
+
+def _know(request: HttpRequest) -> None:
+    doors.know(getattr(request, "scope", {}))
 
 
 def _own(request: TeacherRequest, session_id: int) -> LiveSession:

@@ -9,7 +9,7 @@ from lantern.core.questions import AnyAnswer
 from lantern.core.session import DeskCommand, Settings
 from lantern.core.session.views import DeskView, Mine, ScreenView, StudentView
 from lantern.core.values import Milliseconds, ShortId, Value
-from lantern.server.api.errors import ErrorReply
+from lantern.server.api.errors import ErrorReply, Gone
 
 
 class NewSession(Value):
@@ -105,12 +105,6 @@ class Ack(Value):
 
 class Pong(Value):
     now: Milliseconds
-
-
-class Gone(Value):
-    """The socket will not be served; connecting again does not help."""
-
-    gone: ErrorReply
 
 
 SOCKET_MESSAGES: list[type[Value]] = [

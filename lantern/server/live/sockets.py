@@ -1,28 +1,37 @@
-"""Sockets of students, desks and big screens: plain ASGI, because each message counts (law 7).
+"""Sockets of students, desks and big screens, on the server's own wire, because each message counts (law 7).
 
 A student's first message is its token. From then on the server sends whole views, and answers every
 command with an acknowledgement, or with the reason why not.
+
+1. Nothing is loaded for a stranger: a teacher's right to a session is looked up before the session is.
+2. Who does not say who he is within HELLO_WITHIN is closed.
+3. A device that says more than it may is not listened to for a while, and closed if it goes on regardless.
 """
 
-import contextlib
+import asyncio
 import json
+import time
 from collections.abc import Awaitable, Callable
 from typing import Annotated, Any
 
+from asgiref.sync import sync_to_async
 from channels.auth import AuthMiddlewareStack
 from pydantic import Field, TypeAdapter, ValidationError
 
-from lantern.core.errors import LanternError, UnknownSeat
+from lantern.core.errors import LanternError, TakenOut, UnknownSeat
 from lantern.core.session import Command
 from lantern.core.session.commands import GiveAnswer
-from lantern.server.api.errors import ErrorReply, reply_to
+from lantern.server.api.errors import ErrorReply, TooFast, farewell, reply_to
+from lantern.server.doors.budget import Budget
+from lantern.server.doors.protocols import Wire, doors
 from lantern.server.live.clock import now_ms
-from lantern.server.live.connections import Connection, Role, SendText
+from lantern.server.live.connections import Connection, Role
 from lantern.server.live.hub import hub
+from lantern.server.live.logins import login_of
 from lantern.server.live.models import LiveSession
+from lantern.server.live.queries import led_session
 from lantern.server.live.room import Room
-from lantern.server.live.rules import may_lead
-from lantern.server.live.schemas import Ack, Gone, Hello, Ping, Pong, StudentCommand, TeacherCommand
+from lantern.server.live.schemas import Ack, Hello, Ping, Pong, StudentCommand, TeacherCommand
 from lantern.server.live.tokens import SeatPass, read_token
 from lantern.server.live.writer import Job, Outcome
 
@@ -30,9 +39,12 @@ Receive = Callable[[], Awaitable[dict[str, Any]]]
 Send = Callable[[dict[str, Any]], Awaitable[None]]
 Handle = Callable[[str], str | None]
 
+HELLO_WITHIN = 5.0
 LONGEST_MESSAGE = 64 * 1024
+CHEAP = 4 * 1024
+"""Characters that cost as much as one message; a longer one costs more."""
 MOST_ON_THEIR_WAY = 20
-TOO_FAST = ErrorReply(code="too_fast", sentence="Too many messages at once. Wait a moment.")
+NOT_SERVED = 4404
 NOT_UNDERSTOOD = ErrorReply(code="not_understood", sentence="The server did not understand this message.")
 # From left to right: whatever is a command is not tried as a ping, too.
 IN_TURN = Field(union_mode="left_to_right")
@@ -41,27 +53,34 @@ _teacher_message: TypeAdapter[TeacherCommand | Ping] = TypeAdapter(Annotated[Tea
 
 
 async def student_socket(scope: dict[str, Any], receive: Receive, send: Send) -> None:
-    say = await _accept(receive, send)
+    wire = await _accept(scope, receive, send)
     try:
-        seat, room = await enter_seat(Hello.model_validate_json(await _text(receive) or "").token)
-    except ValidationError:
-        await _refuse(send, say, UnknownSeat())
+        seat, room = await enter_seat(Hello.model_validate_json(await _hello(receive)).token)
+    except (ValidationError, TimeoutError):
+        _refuse(wire, UnknownSeat())
     except LanternError as error:
-        await _refuse(send, say, error)
+        _refuse(wire, error)
     else:
-        await _serve(room, Connection(Role.STUDENT, seat.seat, say), receive, say, _student_handler(seat, say))
+        connection = Connection(Role.STUDENT, seat.seat, wire)
+        handle = _commands(_student_message, _given(seat), seat.session_id, connection)
+        await _serve(scope, room, connection, receive, handle, room.budget(seat.seat))
 
 
 async def _teacher_socket(role: Role, scope: dict[str, Any], receive: Receive, send: Send) -> None:
-    say = await _accept(receive, send)
+    wire = await _accept(scope, receive, send)
+    teacher = scope["user"]
     try:
-        room = await led_room(scope["user"], scope["url_route"]["kwargs"]["session_id"])
+        room = await led_room(teacher, scope["url_route"]["kwargs"]["session_id"])
+        login = await sync_to_async(login_of)(teacher, scope["session"])
     except LanternError as error:
-        await _refuse(send, say, error)
+        _refuse(wire, error)
     else:
-        session_id = room.loaded.session_id
-        handle = _desk_handler(session_id, say) if role is Role.DESK else _screen_handler
-        await _serve(room, Connection(role, None, say), receive, say, handle)
+        connection = Connection(role, None, wire, login)
+        is_desk = role is Role.DESK
+        handle = (
+            _commands(_teacher_message, _ordered, room.loaded.session_id, connection) if is_desk else _screen_handler
+        )
+        await _serve(scope, room, connection, receive, handle, None)
 
 
 async def _desk(scope: dict[str, Any], receive: Receive, send: Send) -> None:
@@ -76,117 +95,116 @@ desk_socket = AuthMiddlewareStack(_desk)
 screen_socket = AuthMiddlewareStack(_screen)
 
 
+async def unknown_socket(scope: dict[str, Any], receive: Receive, send: Send) -> None:
+    """An address where nothing is: refused before it is a socket."""
+    await receive()
+    await send({"type": "websocket.close"})
+
+
 async def enter_seat(token: str) -> tuple[SeatPass, Room]:
-    """The seat that the token opens, and its room. Raises UnknownSeat."""
+    """The seat that the token opens, and its room. Raises UnknownSeat, TakenOut."""
     seat = read_token(token)
     try:
         room = await hub().room(seat.session_id)
     except LiveSession.DoesNotExist as error:
         raise UnknownSeat from error
-    if not seat.fits(room.state.seats.get(seat.seat)):
+    known = room.state.seats.get(seat.seat)
+    if not seat.fits(known):
         raise UnknownSeat
+    if known and known.removed:
+        raise TakenOut
     return seat, room
 
 
 async def led_room(user: Any, session_id: int) -> Room:
-    """The room of a session that this user may lead. Raises LanternError."""
-    try:
-        room = await hub().room(session_id)
-    except LiveSession.DoesNotExist:
-        room = None
-    if room is None or not user.is_authenticated or not may_lead(user, room.loaded):
+    """The room of a session that this user may lead. Raises LanternError, with nothing loaded."""
+    if not user.is_authenticated or await sync_to_async(led_session)(user, session_id) is None:
         raise LanternError("This session does not exist, or it belongs to somebody else.")
-    return room
+    return await hub().room(session_id)
 
 
-async def _accept(receive: Receive, send: Send) -> SendText:
+async def _accept(scope: dict[str, Any], receive: Receive, send: Send) -> Wire:
     await receive()
     await send({"type": "websocket.accept"})
-
-    async def say(text: str) -> None:
-        # A device that goes while something is said to it is noticed by the next receive.
-        with contextlib.suppress(OSError, RuntimeError):
-            await send({"type": "websocket.send", "text": text})
-
-    return say
+    wire: Wire = scope["lantern.wire"]
+    wire.too_much = farewell(TooFast())
+    return wire
 
 
-async def _text(receive: Receive) -> str | None:
-    """The next text, "" for anything else that was sent, None when the socket has closed."""
-    message = await receive()
-    if message["type"] == "websocket.disconnect":
-        return None
-    text = message.get("text") or ""
-    return text if len(text) <= LONGEST_MESSAGE else ""
+async def _hello(receive: Receive) -> str:
+    """The first text. Raises TimeoutError."""
+    async with asyncio.timeout(HELLO_WITHIN):
+        return (await receive()).get("text") or ""
 
 
-async def _refuse(send: Send, say: SendText, error: LanternError) -> None:
-    await say(Gone(gone=reply_to(error)).model_dump_json())
-    await send({"type": "websocket.close", "code": 4404})
+def _refuse(wire: Wire, error: LanternError) -> None:
+    wire.close(farewell(error), NOT_SERVED)
 
 
-async def _serve(room: Room, connection: Connection, receive: Receive, say: SendText, handle: Handle) -> None:
+async def _serve(
+    scope: dict[str, Any], room: Room, connection: Connection, receive: Receive, handle: Handle, shared: Budget | None
+) -> None:
+    """Until the device goes. What it says is bounded: by its own line, and by what its seat's devices say together."""
+    wire = scope["lantern.wire"]
     the_hub = hub()
+    doors.know(scope)
+
+    def hear(text: str) -> float:
+        now = time.monotonic()
+        cost = 1 + len(text) / CHEAP
+        rest = connection.budget.take(now, cost)
+        if shared:
+            rest = max(rest, shared.take(now, cost))
+        if (reply := handle(text if len(text) <= LONGEST_MESSAGE else "")) is not None:
+            connection.say(reply)
+        return rest
+
     the_hub.enter(room, connection)
     try:
-        await say(room.message(connection))
-        while (text := await _text(receive)) is not None:
-            if (reply := handle(text)) is not None:
-                await say(reply)
+        connection.say(room.message(connection))
+        wire.listen(hear)
+        while (await receive())["type"] != "websocket.disconnect":
+            pass  # bytes, or a text that came before it was listened to
     finally:
         the_hub.leave(room, connection)
 
 
-def _student_handler(seat: SeatPass, say: SendText) -> Handle:
-    post = _poster(seat.session_id, say)
-
-    def handle(text: str) -> str | None:
-        try:
-            message = _student_message.validate_json(text)
-        except ValidationError:
-            return _not_understood(text)
-        if isinstance(message, Ping):
-            return _pong()
-        return post(message.id, GiveAnswer(seat.seat, message.item, message.answer))
-
-    return handle
+def _given(seat: SeatPass) -> Callable[[Any], Command]:
+    return lambda message: GiveAnswer(seat.seat, message.item, message.answer)
 
 
-def _desk_handler(session_id: int, say: SendText) -> Handle:
-    post = _poster(session_id, say)
-
-    def handle(text: str) -> str | None:
-        try:
-            message = _teacher_message.validate_json(text)
-        except ValidationError:
-            return _not_understood(text)
-        if isinstance(message, Ping):
-            return _pong()
-        return post(message.id, message.command)
-
-    return handle
+def _ordered(message: TeacherCommand) -> Command:
+    return message.command
 
 
-def _poster(session_id: int, say: SendText) -> Callable[[str, Command], str | None]:
-    """A way to post commands whose acknowledgements are said once they are stored, without a task that
-    waits for each. It answers at once only where a device has too many on their way."""
+def _commands(
+    reader: TypeAdapter[Any], command_of: Callable[[Any], Command], session_id: int, connection: Connection
+) -> Handle:
+    """Reads commands and posts them. Acknowledgements are said once they are stored, without a task that waits
+    for each; a reply comes at once only where a message is none, or too many are on their way."""
     the_hub = hub()
     on_their_way = 0
 
     def acknowledge(outcome: Outcome) -> None:
         nonlocal on_their_way
         on_their_way -= 1
-        the_hub.start(say(_ack(outcome)))
+        connection.say(_ack(outcome))
 
-    def post(command_id: str, command: Command) -> str | None:
+    def handle(text: str) -> str | None:
         nonlocal on_their_way
+        try:
+            message = reader.validate_json(text)
+        except ValidationError:
+            return _not_understood(text)
+        if isinstance(message, Ping):
+            return _pong()
         if on_their_way >= MOST_ON_THEIR_WAY:
-            return Ack(ack=command_id, error=TOO_FAST).model_dump_json()
+            return Ack(ack=message.id, error=reply_to(TooFast())).model_dump_json()
         on_their_way += 1
-        the_hub.post(Job(session_id, command, command_id, now_ms(), acknowledge))
+        the_hub.post(Job(session_id, command_of(message), message.id, now_ms(), acknowledge))
         return None
 
-    return post
+    return handle
 
 
 def _screen_handler(text: str) -> str:
@@ -207,6 +225,6 @@ def _not_understood(text: str) -> str:
     """Refused under the id it carries, if it carries one, so that the device does not send it for ever."""
     try:
         command_id = str(json.loads(text)["id"])[:64]
-    except (ValueError, KeyError, TypeError):
+    except (ValueError, KeyError, TypeError, RecursionError):
         command_id = ""
     return Ack(ack=command_id, error=NOT_UNDERSTOOD).model_dump_json()

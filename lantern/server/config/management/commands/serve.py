@@ -9,6 +9,10 @@ import uvicorn
 from django.conf import settings
 from django.core.management.base import BaseCommand, CommandError, CommandParser
 
+from lantern.server.doors import protocols
+from lantern.server.doors.descriptors import raise_limit
+from lantern.server.doors.lines import PATIENCE, Lines
+
 ANYWHERE = "0.0.0.0"  # noqa: S104 - the teacher asks for it with HOST=
 BACKLOG = 4096
 
@@ -30,6 +34,10 @@ class Command(BaseCommand):
         self.stdout.write(f"\nTall Lantern is at {address}\n")
         if hint:
             self.stdout.write(hint.replace("\\n", "\n") + "\n")
+        descriptors = raise_limit()
+        lines = Lines.within(descriptors, frozenset(settings.TRUSTED_PROXIES))
+        protocols.doors.lines = lines
+        self.stdout.write(f"It holds {lines.most:,} connections at once ({descriptors:,} open files are allowed).\n")
         self.stdout.write("Press Ctrl-C to stop it. Everything is kept.\n")
         self.stdout.flush()
         config = uvicorn.Config(
@@ -37,6 +45,11 @@ class Command(BaseCommand):
             log_level="warning",
             access_log=False,
             lifespan="off",
+            http=protocols.HttpProtocol,
+            ws=protocols.SocketProtocol,
+            timeout_keep_alive=int(PATIENCE),
+            proxy_headers=bool(settings.TRUSTED_PROXIES),  # whoever forges a header is nobody's proxy
+            forwarded_allow_ips=settings.TRUSTED_PROXIES or None,
             ws_per_message_deflate=False,  # our messages are small: compressing them costs more than it saves
             ws_max_size=128 * 1024,
             backlog=BACKLOG,

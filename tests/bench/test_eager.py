@@ -2,7 +2,7 @@ import asyncio
 
 import pytest
 
-from lantern.server.live import eager
+from bench import eager
 
 
 async def test_what_does_not_wait_is_done_at_once():
