@@ -8,7 +8,7 @@ PY := .venv/bin/python
 NPM := npm --prefix frontend
 FRONT := $(shell find frontend/src frontend/public -type f 2>/dev/null) $(wildcard frontend/*.ts frontend/package-lock.json)
 
-.PHONY: help demo demo-reset students check test bench schema format shots clean
+.PHONY: help demo serve demo-reset students check test bench schema format shots clean
 
 help: ## this list
 	@grep -hE '^[a-z-]+:.*## ' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -39,9 +39,13 @@ help: ## this list
 
 demo: .stamps/static ## install, build, load the demo school, start the server (PORT=, HOST=0.0.0.0)
 	@PLAIN_HTTP=1 $(PY) manage.py migrate -v0
-	@PLAIN_HTTP=1 $(PY) manage.py load_demo
+	@PLAIN_HTTP=1 $(PY) manage.py load_demo --host $(HOST)
 	@PLAIN_HTTP=1 $(PY) manage.py serve --host $(HOST) --port $(PORT) --hint \
-	"Sign in:  odile@gullmark.example  with  lantern at dusk\n\nTry this: run “Reading the harbour lights”, open the big screen, and let a class join\nfrom a second terminal:  make students CODE=(the code on the screen) N=25 PORT=$(PORT)\nA phone joins at /join."
+	"\nTry this: run “Reading the harbour lights”, open the big screen, and let a class join\nfrom a second terminal:  make students CODE=(the code on the screen) N=25 PORT=$(PORT)\nA phone joins at /join."
+
+serve: .stamps/static ## the same without the demo school; the first account is made by a link it prints (PORT=, HOST=)
+	@PLAIN_HTTP=1 $(PY) manage.py migrate -v0
+	@PLAIN_HTTP=1 $(PY) manage.py serve --host $(HOST) --port $(PORT)
 
 demo-reset: ## throw the demo's data away and start anew
 	rm -rf var/lantern.sqlite3* var/media

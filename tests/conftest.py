@@ -4,6 +4,7 @@ from collections.abc import Iterator
 import hypothesis
 import pytest
 
+from lantern.server.accounts import patience
 from lantern.server.api import limits
 from tools.client import TeacherClient
 from tools.server import RealServer
@@ -24,6 +25,7 @@ def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
 @pytest.fixture(autouse=True)
 def _no_failures_from_other_tests() -> None:
     limits.forget_all()
+    patience.forget_all()
 
 
 @pytest.fixture(scope="session")
@@ -33,7 +35,7 @@ def server(tmp_path_factory: pytest.TempPathFactory) -> Iterator[RealServer]:
     yield running
     running.stop()
     # What nobody caught ends up in the log.
-    assert "Traceback" not in running.log()
+    assert "Traceback" not in running.log(), running.log()
 
 
 @pytest.fixture

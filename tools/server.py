@@ -19,10 +19,14 @@ STARTS_WITHIN = 40
 
 
 class RealServer:
-    """`folder` holds the database and the media; starting again on it finds everything."""
+    """`folder` holds the database and the media; starting again on it finds everything.
 
-    def __init__(self, folder: Path, **environment: str) -> None:
+    `descriptors` is how many open files the process may have; None for as many as this one may.
+    """
+
+    def __init__(self, folder: Path, descriptors: int | None = None, **environment: str) -> None:
         self.folder = folder
+        self.descriptors = descriptors
         self.port = free_port()
         self.url = f"http://127.0.0.1:{self.port}"
         self.environment = {
@@ -50,6 +54,8 @@ class RealServer:
         if not database.exists():
             shutil.copy(_migrated(), database)
         command = [sys.executable, "manage.py", "serve", "--port", str(self.port)]
+        if self.descriptors:
+            command = ["sh", "-c", f'ulimit -n {self.descriptors} && exec "$@"', "sh", *command]
         log = (self.folder / "server.log").open("ab")
         self.process = subprocess.Popen(command, cwd=ROOT, env=self.environment, stdout=log, stderr=log)
         deadline = time.monotonic() + STARTS_WITHIN

@@ -225,11 +225,24 @@ def test_a_removed_student_counts_no_more_and_can_come_back():
 
 
 def test_someone_who_comes_back_does_not_share_a_name_taken_meanwhile():
-    room = a_session(a_set(choice()), "Fen")
+    room = a_session(a_set(choice()), "Fen", "Bo")
     room.do(c.Remove(1))
-    room.join("Fen")
+    room.do(c.Rename(2, "Fen"))
     room.do(c.Restore(1))
     assert sorted(seat.name for seat in room.state.people()) == ["Fen", "Fen 2"]
+
+
+def test_who_was_taken_out_is_not_back_by_the_same_key_or_name_until_let_in_again():
+    room = a_session(a_set(choice()))
+    room.do(c.Join("Fen", "key-of-fen"))
+    room.do(c.Remove(1))
+    for name, key in (("Fen", "key-of-fen"), ("Anna", "key-of-fen"), ("  FEN ", "another-key")):
+        with pytest.raises(errors.TakenOut):
+            room.do(c.Join(name, key))
+    room.do(c.Join("Bo", "key-of-bo"))
+    room.do(c.Restore(1))
+    assert room.do(c.Join("Fen", "key-of-fen")) == []
+    assert [seat.name for seat in room.state.people()] == ["Fen", "Bo"]
 
 
 steps = st.lists(

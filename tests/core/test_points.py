@@ -1,4 +1,5 @@
-from lantern.core.session.commands import GoTo
+from lantern.core.questions.kinds.letter import LetterAnswer, LetterItem
+from lantern.core.session.commands import AddTime, Close, GiveAnswer, GoTo, Reopen, SetKey
 from lantern.core.session.points import standings
 from lantern.core.session.views import Places, mine
 from tests.builders import a_session, a_set, choice
@@ -58,3 +59,22 @@ def test_points_do_not_give_the_answer_away_before_it_is_shown():
         assert (own.points, own.mark) == (expected, 1 if expected else None)
         if room.state.phase != "revealed":
             room.advance()
+
+
+def test_marking_anew_after_a_reopening_gives_the_points_that_the_answer_had():
+    """The time it took, and the time there was, are facts of the answer."""
+    room = a_session(a_set(LetterItem(id="l1", prompt="Which one?", time_limit=20)), "Fen", early_bonus=True)
+    room.advance()
+    room.now += 18_000
+    room.do(GiveAnswer(1, "l1", LetterAnswer(letter="A")))
+    room.do(AddTime(60))
+    room.do(Close(room.state.step))
+    room.do(SetKey("l1", LetterAnswer(letter="A")))
+    first = room.state.responses("l1")[0]
+    assert (first.points, first.bonus) == (102, 2)
+    room.do(Reopen(room.state.step))
+    room.now += 5_000
+    room.do(Close(room.state.step))
+    room.do(SetKey("l1", LetterAnswer(letter="B")))
+    room.do(SetKey("l1", LetterAnswer(letter="A")))
+    assert room.state.responses("l1")[0] == first

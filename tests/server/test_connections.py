@@ -1,4 +1,4 @@
-from lantern.server.doors.protocols import text_frame
+from lantern.server.doors.frames import text_frame
 from lantern.server.live.connections import Connection, Role
 from tests.builders.wire import FakeWire, payload
 

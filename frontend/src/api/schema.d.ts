@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/accounts/entry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Entry */
+        get: operations["lantern_server_accounts_router_entry"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/accounts/sign-in": {
         parameters: {
             query?: never;
@@ -49,6 +66,23 @@ export interface paths {
         put?: never;
         /** Sign Up */
         post: operations["lantern_server_accounts_router_sign_up"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/accounts/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Invite */
+        post: operations["lantern_server_accounts_router_invite"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1026,6 +1060,25 @@ export interface components {
             /** Email */
             email: string;
         };
+        /**
+         * Entry
+         * @description One thing that was found. `place` says where, as "Line 12" or "Row 4"; `text` is what stood there.
+         *
+         *     Without an `item` it was not understood, and `sentences` say why; with one they say what to look at.
+         */
+        Entry: {
+            /** Place */
+            place: string;
+            /** Text */
+            text: string;
+            /** Item */
+            item?: (components["schemas"]["ChoiceItem"] | components["schemas"]["TextEntryItem"] | components["schemas"]["NumericEntryItem"] | components["schemas"]["SliderItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ClassifyItem"] | components["schemas"]["PointItem"] | components["schemas"]["GapFillItem"] | components["schemas"]["OpenResponseItem"] | components["schemas"]["WordCloudItem"] | components["schemas"]["RatingScaleItem"] | components["schemas"]["PointSplitItem"] | components["schemas"]["LetterItem"] | components["schemas"]["PageItem"]) | null;
+            /**
+             * Sentences
+             * @default []
+             */
+            sentences?: string[];
+        };
         /** SignIn */
         SignIn: {
             /** Email */
@@ -1041,6 +1094,19 @@ export interface components {
             email: string;
             /** Password */
             password: string;
+            /**
+             * Invitation
+             * @default
+             */
+            invitation?: string;
+        };
+        /**
+         * InvitationLink
+         * @description Good once, for a week.
+         */
+        InvitationLink: {
+            /** Link */
+            link: string;
         };
         /** PasswordChange */
         PasswordChange: {
@@ -3011,25 +3077,6 @@ export interface components {
             use: string;
             /** Example */
             example: string;
-        };
-        /**
-         * Entry
-         * @description One thing that was found. `place` says where, as "Line 12" or "Row 4"; `text` is what stood there.
-         *
-         *     Without an `item` it was not understood, and `sentences` say why; with one they say what to look at.
-         */
-        Entry: {
-            /** Place */
-            place: string;
-            /** Text */
-            text: string;
-            /** Item */
-            item?: (components["schemas"]["ChoiceItem"] | components["schemas"]["TextEntryItem"] | components["schemas"]["NumericEntryItem"] | components["schemas"]["SliderItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ClassifyItem"] | components["schemas"]["PointItem"] | components["schemas"]["GapFillItem"] | components["schemas"]["OpenResponseItem"] | components["schemas"]["WordCloudItem"] | components["schemas"]["RatingScaleItem"] | components["schemas"]["PointSplitItem"] | components["schemas"]["LetterItem"] | components["schemas"]["PageItem"]) | null;
-            /**
-             * Sentences
-             * @default []
-             */
-            sentences?: string[];
         };
         /**
          * FoundInFile
@@ -5088,8 +5135,6 @@ export interface components {
             seat: number;
             /** Name */
             name: string;
-            /** Removed */
-            removed: boolean;
             /** Fog Lifted */
             fog_lifted: boolean;
             /** Item */
@@ -5372,6 +5417,26 @@ export interface operations {
             };
         };
     };
+    lantern_server_accounts_router_entry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Entry"];
+                };
+            };
+        };
+    };
     lantern_server_accounts_router_sign_in: {
         parameters: {
             query?: never;
@@ -5416,6 +5481,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Me"];
+                };
+            };
+        };
+    };
+    lantern_server_accounts_router_invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationLink"];
                 };
             };
         };

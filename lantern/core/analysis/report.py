@@ -141,7 +141,7 @@ def _common_wrong(kind: Kind[Any, Any, Any], rows: Sequence[CountRow]) -> WrongA
 
 def _people(state: State, asked: Sequence[Item], scored: Sequence[Item]) -> list[PersonReport]:
     """In the order of names."""
-    places = {row.seat: row for row in standings(state)}
+    places = {row.seat: row for row in standings(state, state.asks.values())}
     rows = []
     for seat in sorted(state.people(), key=lambda seat: seat.name.casefold()):
         given = {item.id: state.asks[item.id].responses.get(seat.number) for item in asked}

@@ -4,7 +4,8 @@
 2. `evolve` never refuses: what has happened has happened.
 3. A command that is missing from a phase's row in COMMANDS is illegal there.
 4. A command id that was handled once leads to no events when it comes again.
-5. Marks and points are computed in `evolve`, from the frozen set and the kept answer, so a replay
+5. A question takes answers again only as long as no mark of it has been told (`points.told`).
+6. Marks and points are computed in `evolve`, from the frozen set and the kept answer, so a replay
    with a corrected set, or a key that was set afterwards, gives corrected marks.
 """
 
@@ -14,7 +15,7 @@ from typing import Any
 
 from lantern.core import errors
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import Question
+from lantern.core.questions.contract import Answer, Item, Question
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.model import Ask, Phase, Response, Seat, State, changed
@@ -111,8 +112,9 @@ def _close(state: State, command: c.Command, now: Milliseconds, command_id: str)
 
 def _reopen(state: State, command: c.Reopen, now: Milliseconds, command_id: str) -> Events:
     assert state.ask
-    if state.ask.revealed:
-        raise errors.NotPossible("The right answer has been shown, so this question stays closed.")
+    if state.ask.told:
+        shown = "The right answer has" if state.ask.revealed else "Points for it have"
+        raise errors.NotPossible(f"{shown} been shown, so this question stays closed.")
     return [_opening(state, state.ask.item_id, now)]
 
 
@@ -326,28 +328,34 @@ def _on_opened(state: State, event: e.Opened) -> State:
 def _on_answered(state: State, recorded: Recorded) -> State:
     assert isinstance(recorded.event, e.Answered)
     ask = state.asks[recorded.event.item]
-    response = response_to(state, ask, recorded)
+    response = response_to(state, ask, recorded, *judged(state.item(ask.item_id), recorded.event.answer))
     return _with_ask(state, ask, responses={**ask.responses, response.seat: response})
 
 
-def response_to(state: State, ask: Ask, recorded: Recorded) -> Response:
-    """The answer with the mark and points that it gets."""
+def judged(item: Item, answer: Answer) -> tuple[float | None, str]:
+    """The mark of an answer, and the answer in a pane of the grid."""
+    kind = kind_of(item)
+    return kind.score(item, answer), kind.short_text(item, answer)
+
+
+def response_to(state: State, ask: Ask, recorded: Recorded, mark: float | None, short: str) -> Response:
+    """The answer with the points that it gets for its mark."""
     event = recorded.event
     assert isinstance(event, e.Answered)
-    item = state.item(event.item)
-    kind = kind_of(item)
-    mark = kind.score(item, event.answer)
-    points, bonus = points_for(item, mark, ask, event.at, state.settings)
+    took = max(0, event.at - ask.opened_at)
+    allowed = None if ask.deadline is None else ask.deadline - ask.opened_at
+    points, bonus = points_for(state.item(event.item), mark, took, allowed, state.settings)
     return Response(
         seat=event.seat,
         answer=event.answer,
         command_id=recorded.command_id,
         at=event.at,
-        took=max(0, event.at - ask.opened_at),
+        took=took,
+        allowed=allowed,
         mark=mark,
         points=points,
         bonus=bonus,
-        short=kind.short_text(item, event.answer),
+        short=short,
     )
 
 
@@ -364,7 +372,7 @@ def _marked(state: State, ask: Ask, response: Response) -> Response:
     """The response with the mark and points that the item gives now."""
     item = state.item(ask.item_id)
     mark = kind_of(item).score(item, response.answer)
-    points, bonus = points_for(item, mark, ask, response.at, state.settings)
+    points, bonus = points_for(item, mark, response.took, response.allowed, state.settings)
     return replace(response, mark=mark, points=points, bonus=bonus)
 
 
@@ -378,7 +386,13 @@ def _on_withdrawn(state: State, event: e.Withdrawn) -> State:
 
 
 def _on_revealed(state: State, event: e.Revealed) -> State:
-    return _moved(_with_ask(state, state.asks[event.item], revealed=True), Phase.REVEALED, event.item)
+    return _moved(_with_ask(state, state.asks[event.item], revealed=True, told=True), Phase.REVEALED, event.item)
+
+
+def _on_standings_shown(state: State, event: e.StandingsShown) -> State:
+    """Points of every question that is closed are told with it: none of them can be reopened from now on."""
+    asks = {item: changed(ask, told=True) for item, ask in state.asks.items()}
+    return _moved(changed(state, asks=asks), Phase.STANDINGS, state.cursor)
 
 
 def _on_revisited(state: State, event: e.Revisited) -> State:
@@ -410,6 +424,6 @@ EVENTS: dict[type, Evolver] = {
     e.Revealed: _of(_on_revealed),
     e.Revisited: _of(_on_revisited),
     e.CurtainSet: _of(lambda s, ev: changed(s, curtain=ev.drawn)),
-    e.StandingsShown: _of(lambda s, ev: _moved(s, Phase.STANDINGS, s.cursor)),
+    e.StandingsShown: _of(_on_standings_shown),
     e.Ended: _of(lambda s, ev: changed(_moved(s, Phase.ENDED, s.cursor), ended_at=ev.at)),
 }

@@ -47,7 +47,9 @@ class Seat:
 class Response:
     """One answer. `took` is the time from the opening; `mark` is None where nothing is scored.
 
-    `short` is the answer in a few characters, as a pane of the grid shows it.
+    `allowed` is the time there was when it was given, None for no limit: it and `took` stay as they were then,
+    so that marking anew, after a reopening too, gives the same points. `short` is the answer in a few characters,
+    as a pane of the grid shows it.
     """
 
     seat: int
@@ -55,6 +57,7 @@ class Response:
     command_id: str
     at: Milliseconds
     took: Milliseconds
+    allowed: Milliseconds | None
     mark: float | None
     points: int
     bonus: int
@@ -63,13 +66,17 @@ class Response:
 
 @dataclass(frozen=True)
 class Ask:
-    """One question that has been opened. `deadline` is None where there is no time limit."""
+    """One question that has been opened. `deadline` is None where there is no time limit.
+
+    `told` once marks of it have been told to the class: from then on it takes no answers any more.
+    """
 
     item_id: str
     opened_at: Milliseconds
     deadline: Milliseconds | None
     is_open: bool = True
     revealed: bool = False
+    told: bool = False
     responses: Mapping[int, Response] = field(default_factory=dict)
 
 

@@ -1,6 +1,6 @@
 """What each role may see of a session. Every message is a whole view; nothing is told twice.
 
-1. The student's view and the big screen's view hold no key before it is shown.
+1. The student's view and the big screen's view hold no key before it is shown, and no mark before `told`.
 2. What all students see (`StudentView`) is apart from what is one student's own (`Mine`), so the first
    is encoded once for the whole class.
 3. Another's name appears on a student's device never, on the big screen in the lobby and standings.
@@ -17,7 +17,7 @@ from lantern.core.questions.contract import Item, Media, Question, explanation_h
 from lantern.core.session.engine import COMMANDS
 from lantern.core.session.model import Ask, Phase, Response, Seat, Settings, State
 from lantern.core.session.moves import Move, neighbour, next_move
-from lantern.core.session.points import Standing, is_over, standings, total_points
+from lantern.core.session.points import Standing, standings, told, told_asks, total_points
 from lantern.core.values import Milliseconds, Value
 
 TOP_PLACES = 10
@@ -50,7 +50,6 @@ class Mine(Value):
 
     seat: int
     name: str
-    removed: bool
     fog_lifted: bool
     item: str | None
     answer: AnyAnswer | None
@@ -173,19 +172,18 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
     seat = state.seats[seat_number]
     ask = state.ask
     response = ask.responses.get(seat_number) if ask else None
-    told = response if ask and response and is_over(state, ask) else None
+    marked = response if ask and response and told(state, ask) else None
     standing = places.by_seat.get(seat_number) if state.settings.show_standings else None
     right, scored = places.marks.get(seat_number, 0.0), places.scored
     return Mine(
         seat=seat.number,
         name=seat.name,
-        removed=seat.removed,
         fog_lifted=seat.fog_lifted,
         item=ask.item_id if ask else None,
         answer=response.answer if response else None,
-        mark=told.mark if told else None,
-        gained=told.points if told else None,
-        bonus=told.bonus if told else None,
+        mark=marked.mark if marked else None,
+        gained=marked.points if marked else None,
+        bonus=marked.bonus if marked else None,
         points=standing.points if standing else None,
         place=standing.place if standing else None,
         people=places.people,
@@ -200,7 +198,7 @@ class Places:
     def __init__(self, state: State) -> None:
         self.by_seat = {row.seat: row for row in standings(state)}
         self.people = len(self.by_seat)
-        over = [ask for ask in state.asks.values() if is_over(state, ask) and is_scored(state.item(ask.item_id))]
+        over = [ask for ask in told_asks(state) if is_scored(state.item(ask.item_id))]
         self.scored = len(over)
         self.marks: dict[int, float] = {}
         for ask in over:
@@ -254,10 +252,10 @@ class DeskMemo:
         return column
 
     def points(self, state: State) -> Mapping[int, int]:
-        over = [ask for ask in state.asks.values() if is_over(state, ask)]
+        over = told_asks(state)
         same = len(over) == len(self._over) and all(a is b for a, b in zip(over, self._over, strict=True))
         if not same or self._seats is not state.seats:
-            self._over, self._seats, self._points = over, state.seats, total_points(state)
+            self._over, self._seats, self._points = over, state.seats, total_points(state, over)
         return self._points
 
 
@@ -365,7 +363,7 @@ def _allowed(state: State) -> set[str]:
     names = {command.do for command in COMMANDS[state.phase] if hasattr(command, "do")}
     if state.ask is None or state.ask.deadline is None:
         names.discard("add_time")
-    if state.ask is not None and state.ask.revealed:
+    if state.ask is not None and state.ask.told:
         names.discard("reopen")
     if state.ask is None or not kind_of(state.item(state.ask.item_id)).keyed_later:
         names.discard("set_key")

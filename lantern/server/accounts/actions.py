@@ -1,5 +1,6 @@
 """Sign up, sign in, sign out, change the password."""
 
+from django.conf import settings
 from django.contrib.auth import authenticate, login, logout, update_session_auth_hash
 from django.contrib.auth.password_validation import validate_password
 from django.core.exceptions import ValidationError
@@ -7,6 +8,7 @@ from django.core.validators import validate_email
 from django.db import IntegrityError, transaction
 from django.http import HttpRequest
 
+from lantern.server.accounts import invitations, patience
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.schemas import PasswordChange, SignIn, SignUp
 from lantern.server.api import limits
@@ -14,19 +16,19 @@ from lantern.server.api.errors import BadForm, WrongSignIn
 
 
 def sign_in(request: HttpRequest, form: SignIn) -> Teacher:
-    """Failures are counted for the address together with the account, and the address alone."""
-    who = (limits.address_of(request), form.email.strip().lower())
-    limits.check(limits.WRONG_PASSWORDS, *who)
-    teacher = authenticate(request, username=form.email.strip().lower(), password=form.password)
+    """Raises WrongSignIn. How long to wait before is `patience.before_sign_in`."""
+    email = form.email.strip().lower()
+    teacher = authenticate(request, username=email, password=form.password)
     if not isinstance(teacher, Teacher):
-        limits.count(limits.WRONG_PASSWORDS, *who)
+        patience.failed(request, email)
         raise WrongSignIn
     login(request, teacher)
     return teacher
 
 
 def sign_up(request: HttpRequest, form: SignUp) -> Teacher:
-    limits.check(limits.SIGN_UPS, limits.address_of(request))
+    """Raises BadForm, TooManyTries."""
+    invitation = invitations.check(form.invitation)
     name, email = " ".join(form.name.split()), form.email.strip().lower()
     if not name:
         raise BadForm("Type your name as your class knows it.", field="name")
@@ -34,18 +36,27 @@ def sign_up(request: HttpRequest, form: SignUp) -> Teacher:
         validate_email(email)
     except ValidationError as error:
         raise BadForm("Type a whole e-mail address, such as anna@school.example.", field="email") from error
-    taken = BadForm("There is an account with this e-mail address already. Sign in instead.", field="email")
-    if Teacher.objects.filter(email=email).exists():
-        raise taken
     _check_password(form.password, Teacher(name=name, email=email), "password")
+    limits.spend(limits.SIGN_UPS, limits.address_of(request))
     try:
         with transaction.atomic():
             teacher = Teacher.objects.create_user(email=email, password=form.password, name=name)
-    except IntegrityError as error:  # sent twice
-        raise taken from error
-    limits.count(limits.SIGN_UPS, limits.address_of(request))
+            invitations.use(invitation, teacher)
+    except IntegrityError as error:
+        # Whoever tries which addresses have an account here learns of very few.
+        limits.spend(limits.TAKEN_ADDRESSES, limits.address_of(request))
+        raise BadForm(
+            "There is an account with this e-mail address already. Sign in instead.", field="email"
+        ) from error
     login(request, teacher)
     return teacher
+
+
+def invite_colleague(request: HttpRequest) -> str:
+    """A link for one new account. Raises BadForm where only the operator invites."""
+    if settings.SIGN_UP == "closed":
+        raise BadForm("Accounts are made here by whoever runs this server. Ask there for a link.")
+    return invitations.link(request.build_absolute_uri("/").rstrip("/"), invitations.invite())
 
 
 def sign_out(request: HttpRequest) -> None:
@@ -53,10 +64,9 @@ def sign_out(request: HttpRequest) -> None:
 
 
 def change_password(request: HttpRequest, teacher: Teacher, form: PasswordChange) -> None:
-    """Other devices are signed out; this one stays signed in."""
-    limits.check(limits.WRONG_PASSWORDS, limits.address_of(request), teacher.email)
+    """Other devices are signed out, and so are all open desks and big screens; this one stays signed in."""
     if not teacher.check_password(form.old):
-        limits.count(limits.WRONG_PASSWORDS, limits.address_of(request), teacher.email)
+        limits.spend(limits.WRONG_PASSWORDS, "change", teacher.email)
         raise BadForm("This is not your present password.", field="old")
     _check_password(form.new, teacher, "new")
     teacher.set_password(form.new)

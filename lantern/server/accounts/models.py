@@ -31,3 +31,11 @@ class Teacher(AbstractBaseUser, PermissionsMixin):
 
     def __str__(self) -> str:
         return self.name
+
+
+class Invitation(models.Model):
+    """A link with which one account can be made. Only a digest of its secret is kept."""
+
+    digest = models.CharField(max_length=64, unique=True)
+    expires_at = models.DateTimeField()
+    used_by = models.ForeignKey(Teacher, null=True, blank=True, on_delete=models.CASCADE, related_name="invitation")

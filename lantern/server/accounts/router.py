@@ -1,10 +1,12 @@
-from django.http import HttpRequest
+from asgiref.sync import sync_to_async
+from django.conf import settings
+from django.http import HttpRequest, HttpResponse
 from ninja import Router, Status
 
-from lantern.server.accounts import actions
+from lantern.server.accounts import actions, patience
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import TeacherRequest
-from lantern.server.accounts.schemas import Me, PasswordChange, SignIn, SignUp
+from lantern.server.accounts.schemas import Entry, InvitationLink, Me, PasswordChange, SignIn, SignUp
 from lantern.server.api.auth import from_our_pages, teacher
 
 router = Router()
@@ -19,14 +21,27 @@ def me(request: TeacherRequest) -> Me:
     return _me(request.auth)
 
 
+@router.get("/entry", response=Entry)
+def entry(request: HttpRequest) -> Entry:
+    return Entry(sign_up=settings.SIGN_UP or "closed")
+
+
 @router.post("/sign-in", response=Me, auth=from_our_pages)
-def sign_in(request: HttpRequest, form: SignIn) -> Me:
-    return _me(actions.sign_in(request, form))
+async def sign_in(request: HttpRequest, response: HttpResponse, form: SignIn) -> Me:
+    await patience.before_sign_in(request, form.email)
+    teacher = await sync_to_async(actions.sign_in)(request, form)
+    patience.remember_browser(response, teacher)
+    return _me(teacher)
 
 
 @router.post("/sign-up", response=Me, auth=from_our_pages)
 def sign_up(request: HttpRequest, form: SignUp) -> Me:
     return _me(actions.sign_up(request, form))
+
+
+@router.post("/invitations", response=InvitationLink, auth=teacher)
+def invite(request: TeacherRequest) -> InvitationLink:
+    return InvitationLink(link=actions.invite_colleague(request))
 
 
 @router.post("/sign-out", response={204: None}, auth=teacher)

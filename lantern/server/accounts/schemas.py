@@ -1,4 +1,4 @@
-from typing import Annotated
+from typing import Annotated, Literal
 
 from pydantic import Field
 
@@ -16,6 +16,19 @@ class SignUp(Value):
     name: Annotated[str, Field(min_length=1, max_length=80)]
     email: Annotated[str, Field(max_length=254)]
     password: Password
+    invitation: Annotated[str, Field(max_length=100)] = ""
+
+
+class Entry(Value):
+    """Who may make an account here."""
+
+    sign_up: Literal["open", "invitation", "closed"]
+
+
+class InvitationLink(Value):
+    """Good once, for a week."""
+
+    link: str
 
 
 class PasswordChange(Value):

@@ -45,6 +45,11 @@ class NotStored(core.LanternError):
     sentence = "The server could not store this just now. It will be sent again."
 
 
+class FaultySession(core.LanternError):
+    code = "faulty_session"
+    sentence = "This session has a fault and cannot go on here. It was written down; all answers until now are kept."
+
+
 class TooFast(core.LanternError):
     code = "too_fast"
     sentence = "This device says more than it may. Wait a moment, then reload the page."
@@ -60,7 +65,7 @@ class SignedOut(core.LanternError):
     sentence = "Sign in first."
 
 
-STATUS |= {TooFast: 429, Elsewhere: 409, SignedOut: 401}
+STATUS |= {FaultySession: 500, TooFast: 429, Elsewhere: 409, SignedOut: 401}
 STATUS |= {TooManyTries: 429, WrongSignIn: 401, UnknownCode: 404, BadForm: 422, NotStored: 503}
 
 

@@ -1,4 +1,12 @@
-"""Limits on guessing. Only failures count, so a whole class behind one address is not held up."""
+"""Limits on guessing, and on making much at once, that are fair to a school behind one address.
+
+1. Only failures count against a guesser. What is right is never refused, whoever guesses beside it.
+2. What limits a device is that device first (its own key), its address last.
+3. Counting and looking are one step: however many come at once, no more than the limit pass.
+4. The address is the connection's own. A header is believed only of the school's front servers (TRUSTED_PROXIES).
+"""
+
+from threading import Lock
 
 from django.conf import settings
 from django.http import HttpRequest
@@ -8,25 +16,32 @@ from limits.strategies import MovingWindowRateLimiter
 
 from lantern.server.api.errors import TooManyTries
 
-WRONG_PASSWORDS = parse("10/5 minutes")
 WRONG_CODES = parse("30/1 minute")
+WRONG_CODES_AT_ONE_ADDRESS = parse("600/1 minute")
+WRONG_PASSWORDS = parse("10/5 minutes")
+WRONG_PASSWORDS_AT_ONE_ADDRESS = parse("30/5 minutes")
+TAKEN_ADDRESSES = parse("5/1 hour")
 SIGN_UPS = parse("60/1 hour")
-JOINS = parse("2500/1 hour")
+NEW_SEATS = parse("900/1 minute")
+"""For one session from one address: three lecture halls in a minute."""
 
 _storage = storage_from_string(settings.CHANNEL_LAYER_URL) if settings.CHANNEL_LAYER_URL else MemoryStorage()
 _limiter = MovingWindowRateLimiter(_storage)
+_lock = Lock()
 
 
-def check(limit: RateLimitItem, *who: str) -> None:
-    """Raise TooManyTries if the failures of `who` have reached the limit."""
-    if settings.RATE_LIMITS_ON and not _limiter.test(limit, *who):
+def within(limit: RateLimitItem, *who: str) -> bool:
+    """Counts one more; False if that is beyond the limit."""
+    if not settings.RATE_LIMITS_ON:
+        return True
+    with _lock:
+        return _limiter.hit(limit, *who)
+
+
+def spend(limit: RateLimitItem, *who: str) -> None:
+    """Counts one more. Raises TooManyTries beyond the limit."""
+    if not within(limit, *who):
         raise TooManyTries
-
-
-def count(limit: RateLimitItem, *who: str) -> None:
-    """One more failure."""
-    if settings.RATE_LIMITS_ON:
-        _limiter.hit(limit, *who)
 
 
 def forget_all() -> None:

@@ -20,8 +20,8 @@ WORK_PATIENCE = 300.0
 """Seconds for an answer to a stranger, such as a video on a slow network."""
 REQUEST_TAKES = 3.0
 """Seconds after which a stranger's request may make room where there is none left."""
-RESERVED = 96
-"""Descriptors that are no lines: the database, files, the event loop."""
+RESERVED = 128
+"""Descriptors that are no lines: the database, files, the event loop, connections on their way in or out."""
 MOST = 20_000
 FEWEST = 64
 
@@ -64,11 +64,11 @@ class Lines:
 
     @property
     def most_waiting(self) -> int:
-        return self.most // 2
+        return self.most * 3 // 4
 
     @property
     def most_waiting_at_one(self) -> int:
-        return self.most // 4
+        return self.most // 2
 
     def open(self, address: str, close: Callable[[], None], now: float) -> Line | None:
         """A new line, others making room for it. None: there is no room, it is not taken."""

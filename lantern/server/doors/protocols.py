@@ -9,7 +9,6 @@ An application finds its line in `scope["lantern.line"]`, and a socket's `Wire` 
 """
 
 import asyncio
-import struct
 from collections import deque
 from collections.abc import Callable
 from typing import Any
@@ -18,6 +17,7 @@ from uvicorn.protocols.http.httptools_impl import HttpToolsProtocol
 from uvicorn.protocols.utils import get_remote_addr
 from uvicorn.protocols.websockets.websockets_sansio_impl import WebSocketsSansIOProtocol
 
+from lantern.server.doors.frames import are_whole, text_frame, text_payloads
 from lantern.server.doors.lines import Line, Lines, Stage
 
 SWEEP_EVERY = 1.0
@@ -63,17 +63,6 @@ class Doors:
 
 doors = Doors(Lines())
 """Those of this process; `serve` sets how many lines they allow."""
-
-
-def text_frame(text: str) -> bytes:
-    """A text message as it travels from server to device."""
-    payload = text.encode()
-    size = len(payload)
-    if size < 126:
-        return bytes((0x81, size)) + payload
-    if size < 65_536:
-        return struct.pack("!BBH", 0x81, 126, size) + payload
-    return struct.pack("!BBQ", 0x81, 127, size) + payload
 
 
 class HttpProtocol(HttpToolsProtocol):
@@ -184,6 +173,21 @@ class SocketProtocol(WebSocketsSansIOProtocol):
     """A WebSocket that can be written to, and listened to, without a task for each message."""
 
     wire: Wire | None = None
+    is_between_frames = True
+    """Whether all that came until now were whole frames: only then may one be read here."""
+
+    def data_received(self, data: bytes) -> None:
+        """Whole text frames are read here; whatever else comes, by the library."""
+        if self.transport.is_closing():
+            return
+        if self.wire and self.is_between_frames:
+            payloads = text_payloads(data) if self.wire.listens and not self.close_sent else None
+            if payloads is not None:
+                for payload in payloads:
+                    self.take_text(payload)
+                return
+            self.is_between_frames = are_whole(data)
+        super().data_received(data)
 
     def connection_lost(self, exc: Exception | None) -> None:
         doors.gone(self.transport)
@@ -210,12 +214,18 @@ class SocketProtocol(WebSocketsSansIOProtocol):
             return
         data = self.frames[0] if len(self.frames) == 1 else b"".join(self.frames)
         self.frames = []
+        self.take_text(data)
+
+    def take_text(self, data: bytes) -> None:
+        assert self.wire
+        if self.close_sent:
+            return
         try:
             text = data.decode()
         except UnicodeDecodeError:
             self.hang_up(1007)
             return
-        wire.hear(text)
+        self.wire.hear(text)
 
     def take_texts(self) -> list[str]:
         """The texts that wait for the application to ask; it need not ask any more."""

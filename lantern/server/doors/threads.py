@@ -5,27 +5,32 @@ thread is collected: a thousand requests left hundreds. Here all requests share 
 and reused. No transaction spans two steps of a request, so each step may take whichever thread is free.
 """
 
+from collections.abc import AsyncIterator
 from concurrent.futures import ThreadPoolExecutor
+from contextlib import asynccontextmanager
 from typing import Any
 
 from asgiref.sync import SyncToAsync, ThreadSensitiveContext
 from django.core.handlers.asgi import ASGIHandler
 
 THREADS = 6
+_context = ThreadSensitiveContext()
+SyncToAsync.context_to_thread_executor[_context] = ThreadPoolExecutor(THREADS, thread_name_prefix="django")
+
+
+@asynccontextmanager
+async def on_few_threads() -> AsyncIterator[None]:
+    """Inside, synchronous work (`sync_to_async`) runs on the threads that all requests share."""
+    token = SyncToAsync.thread_sensitive_context.set(_context)
+    try:
+        yield
+    finally:
+        SyncToAsync.thread_sensitive_context.reset(token)
 
 
 class FewThreads(ASGIHandler):
     """Django's handler, but for where synchronous work runs."""
 
-    def __init__(self) -> None:
-        super().__init__()
-        self._context = ThreadSensitiveContext()
-        executor = ThreadPoolExecutor(max_workers=THREADS, thread_name_prefix="django")
-        SyncToAsync.context_to_thread_executor[self._context] = executor
-
     async def __call__(self, scope: Any, receive: Any, send: Any) -> None:
-        token = SyncToAsync.thread_sensitive_context.set(self._context)
-        try:
+        async with on_few_threads():
             await self.handle(scope, receive, send)
-        finally:
-            SyncToAsync.thread_sensitive_context.reset(token)

@@ -11,6 +11,7 @@ from lantern.core.classes.join_codes import make_code
 from lantern.core.session import Settings
 from lantern.core.session.commands import Join
 from lantern.server.accounts.models import Teacher
+from lantern.server.api import limits
 from lantern.server.library.actions import freeze
 from lantern.server.library.models import QuestionSet
 from lantern.server.live.clock import now_ms
@@ -53,10 +54,13 @@ def rename_session(teacher: Teacher, session: LiveSession, title: str) -> None:
     session.save(update_fields=["title"])
 
 
-async def join_session(session: LiveSession, form: JoinForm) -> Joined:
-    """Take a seat; the same key takes the same seat. Raises BadName."""
+async def join_session(session: LiveSession, form: JoinForm, address: str) -> Joined:
+    """Take a seat; the same key takes the same seat, and costs nothing. Raises BadName, TakenOut, TooManyTries."""
     the_hub = hub()
-    outcome = await the_hub.submit(session.pk, Join(form.name, form.key), form.key, now_ms())
+    room = await the_hub.room(session.pk)
+    if form.key not in room.state.seat_of_key:
+        limits.spend(limits.NEW_SEATS, str(session.pk), address)
+    outcome = await the_hub.submit(session.pk, Join(form.name, form.key), f"join:{form.key}", now_ms())
     raise_refusal(outcome)
     room = await the_hub.room(session.pk)
     seat = room.state.seats[room.state.seat_of_key[form.key]]

@@ -6,7 +6,7 @@ from enum import StrEnum
 from typing import Protocol
 
 from lantern.server.doors.budget import Budget
-from lantern.server.doors.protocols import text_frame
+from lantern.server.doors.frames import text_frame
 from lantern.server.live.logins import Login
 
 

@@ -22,7 +22,7 @@ from lantern.core.session.commands import CloseIfAllAnswered, TimeUp
 from lantern.core.session.events import Answered, FogLifted, Joined, Removed, Renamed, Restored
 from lantern.core.values import Milliseconds
 from lantern.server.api.errors import Elsewhere, SignedOut, farewell
-from lantern.server.doors.protocols import text_frame
+from lantern.server.doors.frames import text_frame
 from lantern.server.live import store
 from lantern.server.live.clock import now_ms
 from lantern.server.live.connections import Connection
@@ -249,7 +249,8 @@ class Hub:
 
     def _time_up(self, room: Room, item: str, deadline: Milliseconds) -> None:
         command = TimeUp(item, deadline)
-        self._keep(self.submit(room.loaded.session_id, command, f"time-{item}-{deadline}", now_ms()))
+        # The server's own ids have a sign that no device's id can have.
+        self._keep(self.submit(room.loaded.session_id, command, f"time:{item}:{deadline}", now_ms()))
 
     def _close_if_all(self, room: Room) -> None:
         """A cheap look first; the core decides, on the writer's thread."""
@@ -265,7 +266,7 @@ class Hub:
 
     async def _ask_if_all(self, room: Room, timers: Timers, command: CloseIfAllAnswered) -> None:
         try:
-            await self.submit(room.loaded.session_id, command, f"all-{secrets.token_hex(8)}", now_ms())
+            await self.submit(room.loaded.session_id, command, f"all:{secrets.token_hex(8)}", now_ms())
         finally:
             timers.asked_if_all = False
 

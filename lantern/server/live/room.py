@@ -14,7 +14,7 @@ from lantern.core.session.desk_text import desk_text
 from lantern.core.session.views import DeskMemo, Places, mine, screen_view, student_view
 from lantern.core.values import Milliseconds
 from lantern.server.doors.budget import Budget
-from lantern.server.doors.protocols import text_frame
+from lantern.server.doors.frames import text_frame
 from lantern.server.live.clock import now_ms
 from lantern.server.live.connections import Connection, Role
 from lantern.server.live.envelope import envelope

@@ -103,16 +103,14 @@ async def screen_message(request: TeacherRequest, session_id: int, after: str = 
 
 @router.get("/codes/{code}", response=CodeInfo)
 def read_code(request: HttpRequest, code: str) -> CodeInfo:
-    return code_info(running_session(request, code))
+    return code_info(running_session(code, request.headers.get("X-Device", ""), limits.address_of(request)))
 
 
 @router.post("/join", response=Joined)
 async def join(request: HttpRequest, form: JoinForm) -> Joined:
-    session = await sync_to_async(running_session)(request, form.code)
-    limits.check(limits.JOINS, str(session.pk))
-    joined = await actions.join_session(session, form)
-    limits.count(limits.JOINS, str(session.pk))
-    return joined
+    address = limits.address_of(request)
+    session = await sync_to_async(running_session)(form.code, form.key, address)
+    return await actions.join_session(session, form, address)
 
 
 @router.get("/student", response=StudentMessage, auth=SeatToken())

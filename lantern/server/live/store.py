@@ -1,5 +1,6 @@
 """Sessions on disk: load a state, add events. The database is the only truth (law 5)."""
 
+import logging
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import UTC, datetime
@@ -12,6 +13,7 @@ from lantern.core.session import Recorded, Settings, State, new_session, replay
 from lantern.core.session.events import read_event, write_event
 from lantern.server.live.models import LiveSession, SessionEvent
 
+log = logging.getLogger(__name__)
 # Plain SQL in Django's transaction: these two run for every commit of a lesson.
 TABLE = LiveSession._meta.db_table
 MOVE_ON = f"UPDATE {TABLE} SET seq = %s WHERE id = %s AND seq = %s"  # noqa: S608 - no input in it
@@ -74,10 +76,20 @@ def append(before: Loaded, after: State, recorded: Sequence[Recorded]) -> Loaded
         if cursor.rowcount != 1:
             raise Stale
         cursor.executemany(ADD_EVENT, rows)
-    if after.ended_at is not None and before.state.ended_at is None:
+    if after.ended_at is not None:  # also when somebody was removed, or a key was set, after the end
         ended_at = datetime.fromtimestamp(after.ended_at / 1000, UTC)
-        LiveSession.objects.filter(pk=before.session_id).update(ended_at=ended_at, summary=summary_of(after))
+        summary = _summary_or_none(before.session_id, after)
+        LiveSession.objects.filter(pk=before.session_id).update(ended_at=ended_at, summary=summary)
     return Loaded(before.session_id, before.code, before.owner_id, seq, after)
+
+
+def _summary_or_none(session_id: int, state: State) -> dict[str, object] | None:
+    """A fault in summing up holds up no end."""
+    try:
+        return summary_of(state)
+    except Exception:
+        log.exception("session %d could not be summed up", session_id)
+        return None
 
 
 def summary_of(state: State) -> dict[str, object]:

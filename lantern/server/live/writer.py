@@ -5,6 +5,9 @@
 3. The database decides who is right: where another process has added events meanwhile, they are
    taken in and the batch is decided again, inside the same transaction.
 4. A batch that fails leaves no state behind: the next one loads it from the database.
+5. One session's fault stays its own: whatever fails while it is loaded, decided, stored or summed up refuses its
+   jobs in a sentence and is logged; every other session of the batch goes on, and the thread never dies.
+6. A session that nobody has commanded for a while leaves memory.
 """
 
 import logging
@@ -19,13 +22,18 @@ from django.db import DatabaseError, connection, transaction
 from lantern.core.errors import LanternError
 from lantern.core.session import Command, Course, Event, Recorded, decide
 from lantern.core.values import Milliseconds
-from lantern.server.api.errors import NotStored
+from lantern.server.api.errors import FaultySession, NotStored
 from lantern.server.live import store
 from lantern.server.live.models import LiveSession
 from lantern.server.live.store import Loaded
 
 log = logging.getLogger(__name__)
 MOST_IN_A_BATCH = 4000
+MOST_READS = 5
+"""How often a batch is decided anew because another process was quicker."""
+IDLE_LASTS = 600.0
+"""Seconds that a session is kept in memory without a command."""
+LOOK_EVERY = 60.0
 BETWEEN_COMMITS = 0.01
 """Seconds. Under load, commands gather this long; one that comes alone is committed at once."""
 
@@ -60,6 +68,7 @@ class Writer:
         self._settled = settled
         self._queue: SimpleQueue[Job | None] = SimpleQueue()
         self._sessions: dict[int, Loaded] = {}
+        self._used: dict[int, float] = {}
         self._next_commit = 0.0
         self._thread = threading.Thread(target=self._run, name="session-writer", daemon=True)
 
@@ -78,14 +87,17 @@ class Writer:
             while (jobs := self._take()) is not None:
                 settled = self._commit(jobs)
                 self._next_commit = time.monotonic() + BETWEEN_COMMITS
-                self._settled(*settled)
+                try:
+                    self._settled(*settled)
+                except Exception:
+                    log.exception("a batch was stored, but its outcomes could not be told")
         finally:
             connection.close()
 
     def _take(self) -> list[Job] | None:
         """Wait for one job, then take all that have come with it. None: stop."""
         jobs: list[Job] = []
-        job = self._queue.get()
+        job = self._first()
         time.sleep(max(0.0, self._next_commit - time.monotonic()))
         while job is not None:
             jobs.append(job)
@@ -100,34 +112,70 @@ class Writer:
             return jobs
         return None
 
+    def _first(self) -> Job | None:
+        while True:
+            try:
+                return self._queue.get(timeout=LOOK_EVERY)
+            except Empty:
+                self.forget_idle()
+
+    def forget_idle(self) -> None:
+        oldest = time.monotonic() - IDLE_LASTS
+        for number in [number for number, at in self._used.items() if at < oldest]:
+            self._forget(number)
+
+    def _forget(self, number: int) -> None:
+        self._sessions.pop(number, None)
+        self._used.pop(number, None)
+
     def _commit(self, jobs: list[Job]) -> tuple[list[Outcome], dict[int, Loaded]]:
         by_session: dict[int, list[Job]] = {}
         for job in jobs:
             by_session.setdefault(job.session_id, []).append(job)
         try:
             with transaction.atomic():
-                batches = {number: self._apply(number, batch) for number, batch in by_session.items()}
-        except DatabaseError:
+                batches = {number: self._guarded(number, batch) for number, batch in by_session.items()}
+        except Exception:
             log.exception("a batch of %d commands could not be stored", len(jobs))
-            self._sessions.clear()
+            for number in by_session:
+                self._forget(number)
             connection.close()
             return [Outcome(job, error=NotStored()) for job in jobs], {}
         loaded = {number: after for number, (_, after) in batches.items() if after is not None}
-        self._sessions |= loaded
-        for number, after in loaded.items():
-            if after.state.ended_at is not None:
-                del self._sessions[number]  # rarely needed again; loaded anew when it is
+        self._remember(loaded)
         return [outcome for outcomes, _ in batches.values() for outcome in outcomes], loaded
 
-    def _apply(self, session_id: int, jobs: list[Job]) -> tuple[list[Outcome], Loaded | None]:
+    def _remember(self, loaded: dict[int, Loaded]) -> None:
+        now = time.monotonic()
+        for number, after in loaded.items():
+            self._sessions[number], self._used[number] = after, now
+            if after.state.ended_at is not None:
+                self._forget(number)  # rarely needed again; loaded anew when it is
+
+    def _guarded(self, session_id: int, jobs: list[Job]) -> tuple[list[Outcome], Loaded | None]:
+        """In a savepoint of its own: what fails here takes back this session's part of the batch and no other."""
         try:
-            before = self._sessions.get(session_id) or store.load(session_id)
+            with transaction.atomic():
+                return self._apply(session_id, jobs)
         except LiveSession.DoesNotExist:
-            return [Outcome(job, error=LanternError("This session does not exist.")) for job in jobs], None
-        try:
-            return _decide_all(before, jobs)
-        except store.Stale:
-            return _decide_all(store.catch_up(before), jobs)
+            error: LanternError = LanternError("This session does not exist.")
+        except (DatabaseError, store.Stale):
+            log.exception("%d commands of session %d could not be stored", len(jobs), session_id)
+            error = NotStored()
+        except Exception:
+            log.exception("session %d is faulty: %d commands were refused", session_id, len(jobs))
+            error = FaultySession()
+        self._forget(session_id)
+        return [Outcome(job, error=error) for job in jobs], None
+
+    def _apply(self, session_id: int, jobs: list[Job]) -> tuple[list[Outcome], Loaded | None]:
+        before = self._sessions.get(session_id) or store.load(session_id)
+        for _ in range(MOST_READS - 1):
+            try:
+                return _decide_all(before, jobs)
+            except store.Stale:
+                before = store.catch_up(before)
+        return _decide_all(before, jobs)
 
 
 def _decide_all(before: Loaded, jobs: list[Job]) -> tuple[list[Outcome], Loaded]:

@@ -29,7 +29,7 @@ watch(
     errors.value.code = undefined
     if (!WHOLE.test(now)) return
     try {
-      const found = await lookUp(now)
+      const found = await lookUp(now, joinKey())
       if (wanted.value === now) info.value = found
     } catch (error) {
       if (wanted.value === now) errors.value = { code: sentenceOf(error) }
@@ -61,7 +61,9 @@ async function enter(): Promise<void> {
   <form novalidate @submit.prevent="enter">
     <PhoneFrame left="Tall Lantern">
       <p v-if="notice" role="alert" class="mb-4 border-l-4 border-lamp bg-sheet px-3 py-2">{{ notice }}</p>
-      <h1 class="mt-6 mb-3 text-3xl"><label for="code">Type the code on the screen</label></h1>
+      <h1 v-if="code" class="mt-6 mb-3 text-3xl">{{ info ? `Join “${info.title}”` : 'Join the session' }}</h1>
+      <h1 v-else class="mt-6 mb-3 text-3xl"><label for="code">Type the code on the screen</label></h1>
+      <label v-if="code" for="code" class="mb-1 block font-bold">Code on the screen</label>
       <input
         id="code"
         v-model="typed"
@@ -75,7 +77,7 @@ async function enter(): Promise<void> {
       />
       <p id="code-note" class="mt-2 min-h-6" :class="errors.code ? 'text-wrong' : 'text-slate'" role="status">
         <template v-if="errors.code">{{ errors.code }}</template>
-        <template v-else-if="info">{{ info.title }}, with {{ info.teacher }}</template>
+        <template v-else-if="info">{{ code ? '' : `${info.title}, ` }}with {{ info.teacher }}</template>
       </p>
       <template v-if="!info || info.ask_names">
         <label for="name" class="mt-5 mb-1 block font-bold">Name the class will see</label>

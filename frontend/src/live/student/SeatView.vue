@@ -12,11 +12,12 @@ import OutcomeHead from './OutcomeHead.vue'
 import PhoneFrame from './PhoneFrame.vue'
 import PlaceView from './PlaceView.vue'
 import { mainButton } from './recipes'
+import type { Refusal } from '@/api/refusal'
 import { announcement } from './announce'
 import type { SeatLink } from './useSeat'
 
 const props = defineProps<{ link: SeatLink; name: string }>()
-const emit = defineEmits<{ leave: [why?: string] }>()
+const emit = defineEmits<{ leave: [why?: Refusal] }>()
 const { view, mine, time, status, gone, answer, state, refusal, send } = props.link
 const chosen = ref<StudentAnswer | null>(null)
 
@@ -47,12 +48,7 @@ watch(
     scrollTo(0, 0)
   },
 )
-watch(gone, (why) => why && emit('leave', why.sentence))
-watch(
-  () => mine.value?.removed,
-  (removed) =>
-    removed && emit('leave', 'The teacher has taken this name out of the session. You can join again.'),
-)
+watch(gone, (why) => why && emit('leave', why))
 
 function sendChosen(): void {
   if (shown.value && chosen.value) send(shown.value.item.id, chosen.value)

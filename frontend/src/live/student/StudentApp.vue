@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { shallowRef } from 'vue'
+import type { Refusal } from '@/api/refusal'
 import type { Joined } from '@/api/types'
 import JoinView from './JoinView.vue'
 import LiveSeat from './LiveSeat.vue'
@@ -16,9 +17,10 @@ function enter(joined: Joined): void {
   history.replaceState(null, '', `/join/${joined.code}`)
 }
 
-function leave(why = ''): void {
-  forgetSeat()
-  notice.value = why
+/** Who was taken out is known by the same key when the teacher lets them in again. */
+function leave(why?: Refusal): void {
+  forgetSeat(why?.code === 'taken_out')
+  notice.value = why?.sentence ?? ''
   seat.value = null
 }
 </script>

@@ -2,19 +2,34 @@
 import { OFFLINE, refusalFrom } from '@/api/refusal'
 import type { CodeInfo, Joined } from '@/api/types'
 
-async function request<T>(path: string, body?: unknown): Promise<T> {
-  const options = body
-    ? { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }
-    : {}
-  const reply = await fetch(path, options).catch(() => {
+/** A request that got no answer is made again: both may be asked twice, a join by its key. */
+const AGAIN_AFTER = [200, 600]
+
+async function reach(path: string, options: RequestInit): Promise<Response> {
+  for (const wait of AGAIN_AFTER) {
+    try {
+      return await fetch(path, options)
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, wait))
+    }
+  }
+  return fetch(path, options).catch(() => {
     throw OFFLINE
   })
+}
+
+async function request<T>(path: string, headers: Record<string, string>, body?: unknown): Promise<T> {
+  const options = body
+    ? { method: 'POST', headers: { ...headers, 'Content-Type': 'application/json' }, body: JSON.stringify(body) }
+    : { headers }
+  const reply = await reach(path, options)
   const content = await reply.json().catch(() => undefined)
   if (!reply.ok) throw refusalFrom(content, reply.status)
   return content as T
 }
 
-export const lookUp = (code: string): Promise<CodeInfo> =>
-  request(`/api/live/codes/${encodeURIComponent(code)}`)
+/** `key` is this device's own: wrong codes that others type do not count against it. */
+export const lookUp = (code: string, key: string): Promise<CodeInfo> =>
+  request(`/api/live/codes/${encodeURIComponent(code)}`, { 'X-Device': key })
 export const join = (code: string, name: string, key: string): Promise<Joined> =>
-  request('/api/live/join', { code, name, key })
+  request('/api/live/join', {}, { code, name, key })

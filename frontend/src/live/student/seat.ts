@@ -42,11 +42,11 @@ export function keepSeat(seat: Joined): void {
   write(localStorage, SEAT, seat)
 }
 
-export function forgetSeat(): void {
+export function forgetSeat(keepsKey = false): void {
   const here = read<Joined>(sessionStorage, SEAT)
   if (!here || read<Joined>(localStorage, SEAT)?.token === here.token) localStorage.removeItem(SEAT)
   sessionStorage.removeItem(SEAT)
-  sessionStorage.removeItem(KEY)
+  if (!keepsKey) sessionStorage.removeItem(KEY)
 }
 
 /** The id this tab joins with: asking twice, after a reply was lost, takes one seat. */

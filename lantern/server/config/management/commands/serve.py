@@ -8,8 +8,13 @@ from typing import Any
 import uvicorn
 from django.conf import settings
 from django.core.management.base import BaseCommand, CommandError, CommandParser
+from django.db import connection
 
+from lantern.server.accounts.invitations import invite, link
+from lantern.server.accounts.models import Teacher
+from lantern.server.api.addresses import is_this_machine
 from lantern.server.doors import protocols
+from lantern.server.doors.acceptor import DoorServer
 from lantern.server.doors.descriptors import raise_limit
 from lantern.server.doors.lines import PATIENCE, Lines
 
@@ -31,7 +36,12 @@ class Command(BaseCommand):
         if host == ANYWHERE:
             settings.ALLOWED_HOSTS = [*settings.ALLOWED_HOSTS, _own_address()]
             settings.PUBLIC_URL = settings.PUBLIC_URL or address
+        settings.SIGN_UP = settings.SIGN_UP or ("open" if is_this_machine(host) else "closed")
         self.stdout.write(f"\nTall Lantern is at {address}\n")
+        if not Teacher.objects.exists():
+            first = link(settings.PUBLIC_URL or address, invite())
+            self.stdout.write(f"Nobody has an account yet. Make the first one, within a week, at\n  {first}\n")
+            connection.close()
         if hint:
             self.stdout.write(hint.replace("\\n", "\n") + "\n")
         descriptors = raise_limit()
@@ -57,7 +67,7 @@ class Command(BaseCommand):
         )
         _collect_less_often()
         with contextlib.suppress(KeyboardInterrupt):  # uvicorn has closed everything and passes Ctrl-C on
-            uvicorn.Server(config).run(sockets=[listener])
+            DoorServer(config).run(sockets=[listener])
         self.stdout.write("Stopped.")
 
 

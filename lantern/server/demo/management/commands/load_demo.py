@@ -1,14 +1,16 @@
 """Loads the demo school, once."""
 
+import secrets
 from datetime import timedelta
 from typing import Any
 
-from django.core.management.base import BaseCommand
+from django.core.management.base import BaseCommand, CommandParser
 from django.utils import timezone
 
 from lantern.core.questions.content import SetContent
 from lantern.core.session import Settings
 from lantern.server.accounts.models import Teacher
+from lantern.server.api.addresses import is_this_machine
 from lantern.server.demo.props import with_media
 from lantern.server.demo.rehearsal import Rehearsal
 from lantern.server.demo.school import CLASS_8C, ODILE, RAVI, DemoTeacher
@@ -24,10 +26,34 @@ SIX_DAYS = timedelta(days=6)
 class Command(BaseCommand):
     help = "Load the demo school: teachers, sets, and a finished session of 27 made-up students."
 
-    def handle(self, *args: Any, **options: Any) -> None:
+    def add_arguments(self, parser: CommandParser) -> None:
+        parser.add_argument(
+            "--host",
+            default="127.0.0.1",
+            help="where it will be served; where others reach it, the passwords in the README are replaced",
+        )
+
+    def handle(self, *args: Any, host: str, **options: Any) -> None:
         if Teacher.objects.filter(email=ODILE.email).exists():
             self.stdout.write("The demo school is there already.")
-            return
+        else:
+            self._load()
+        if not is_this_machine(host):
+            self._lock()
+        elif Teacher.objects.get(email=ODILE.email).check_password(ODILE.password):
+            self.stdout.write(f"Sign in:  {ODILE.email}  with  {ODILE.password}")
+
+    def _lock(self) -> None:
+        """Everybody can read the README: where others reach the server, its passwords open nothing."""
+        for who in (ODILE, RAVI):
+            teacher = Teacher.objects.get(email=who.email)
+            if teacher.check_password(who.password):
+                password = secrets.token_urlsafe(9)
+                teacher.set_password(password)
+                teacher.save(update_fields=["password"])
+                self.stdout.write(f"Sign in:  {who.email}  with  {password}   (made just now, told this once)")
+
+    def _load(self) -> None:
         odile, _ = _account(ODILE), _account(RAVI)
         sets = [_load(odile, content, age) for age, content in enumerate(reversed(DEMO_SETS))]
         lights = next(one for one in sets if one.title == HARBOUR_LIGHTS.title)

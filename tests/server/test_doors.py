@@ -1,0 +1,263 @@
+"""A real server and hostile devices: what one of them does must never shut out a class."""
+
+import asyncio
+import contextlib
+import json
+import secrets
+import statistics
+import sys
+import time
+from asyncio.subprocess import PIPE
+
+import httpx
+import psutil
+import pytest
+import websockets
+
+from tests.builders import choice
+from tests.builders.devices import Device
+from tools.client import TeacherClient, join
+from tools.hostile import ask
+from tools.server import ROOT, RealServer
+
+OUT_AT_MOST = 2.0
+"""Seconds for which anybody may be kept out."""
+
+
+def in_thread(call, *args, **kwargs):
+    return asyncio.to_thread(call, *args, **kwargs)
+
+
+@pytest.fixture
+def small_house(tmp_path):
+    """A server that may open 1,024 files, whatever the machine would allow."""
+    running = RealServer(tmp_path / "small", descriptors=1024).start()
+    yield running
+    running.stop()
+    assert "Traceback" not in running.log()
+
+
+def a_lesson(server):
+    teacher = TeacherClient(server.url)
+    teacher.sign_up()
+    items = [choice("B", id="q1").model_dump(mode="json")]
+    return teacher, teacher.start(teacher.make_set("Knots that hold", items), close_when_all_answered=False)
+
+
+async def gone(socket):
+    """Why the server closes this socket; what else it says before is passed over."""
+    async with asyncio.timeout(8):
+        reason = None
+        with contextlib.suppress(websockets.ConnectionClosed):
+            while True:
+                reason = json.loads(await socket.recv()).get("gone", reason)
+        return reason
+
+
+async def again(call, *args, **kwargs):
+    """As the page does: what got no answer is asked once more."""
+    for wait in (0.2, 0.6):
+        try:
+            return await call(*args, **kwargs)
+        except (httpx.TransportError, OSError, websockets.WebSocketException):
+            await asyncio.sleep(wait)
+    return await call(*args, **kwargs)
+
+
+async def come_in(server, code) -> float:
+    """Looks the code up, joins, opens a socket, sees the lobby, as a phone does; the seconds that took."""
+    async with httpx.AsyncClient(base_url=server.url, timeout=10) as http:
+        start = time.monotonic()
+        assert (await again(http.get, f"/api/live/codes/{code}")).status_code == 200
+        body = {"code": code, "name": "Fen", "key": secrets.token_hex(8)}
+        token = (await again(http.post, "/api/live/join", json=body)).raise_for_status().json()["token"]
+
+    async def lobby():
+        address = server.url.replace("http", "ws", 1) + "/live/student"
+        async with websockets.connect(address, origin=server.url) as socket:
+            await socket.send(json.dumps({"token": token}))
+            assert json.loads(await socket.recv())["view"]["phase"] == "lobby"
+
+    await again(lobby)
+    return time.monotonic() - start
+
+
+async def test_silent_lines_lookups_and_requests_do_not_keep_an_honest_student_out(small_house):
+    _, session = await in_thread(a_lesson, small_house)
+    arguments = ["-m", "tools.hostile", str(small_house.port), "1000", "400", "5000"]
+    crowd = await asyncio.create_subprocess_exec(sys.executable, *arguments, cwd=ROOT, stdout=PIPE)
+    try:
+        assert (await crowd.stdout.readline()) == b"here\n"
+        done = asyncio.create_task(crowd.stdout.readline())
+        waits = []
+        while not done.done() or len(waits) < 3:
+            waits.append(await come_in(small_house, session["code"]))
+        assert done.result() == b"done\n"
+    finally:
+        crowd.kill()
+        await crowd.wait()
+    print("seconds to come in:", [round(wait, 2) for wait in waits])
+    assert max(waits) < OUT_AT_MOST
+
+
+async def test_a_socket_that_does_not_say_who_it_is_is_closed(server):
+    address = server.url.replace("http", "ws", 1) + "/live/student"
+    async with websockets.connect(address, origin=server.url) as socket:
+        assert (await gone(socket))["code"] == "unknown_seat"
+
+
+async def test_a_thousand_requests_leave_few_handles_of_the_database(own_server):
+    _, session = await in_thread(a_lesson, own_server)
+    paths = [f"/api/live/codes/{session['code']}", "/api/accounts/me", "/join", "/media/none/480.webp"]
+    await asyncio.gather(*(ask(own_server.port, path, 25) for path in paths * 10))
+    opened = [file.path for file in psutil.Process(own_server.process.pid).open_files()]
+    assert 0 < sum(path.endswith("lantern.sqlite3") for path in opened) <= 10
+
+
+async def pings(device, count=30):
+    """Round trips in milliseconds, one after the other."""
+    trips = []
+    for _ in range(count):
+        start = time.perf_counter()
+        await device.socket.send('{"ping":true}')
+        await device.until(lambda message: set(message) == {"now"})
+        trips.append((time.perf_counter() - start) * 1000)
+        await asyncio.sleep(0.05)
+    return trips
+
+
+async def test_a_flood_of_one_seat_is_slowed_down_then_closed_with_a_sentence(server, teacher):
+    session = await in_thread(lambda: a_lesson(server)[1])
+    hostile = await (await in_thread(Device, server.url, session["code"], "Flood")).connect()
+    with contextlib.suppress(websockets.ConnectionClosed):
+        for _ in range(5000):
+            await hostile.socket.send('{"ping":true}')
+    with contextlib.suppress(websockets.ConnectionClosed):
+        await hostile.until(lambda message: message.get("gone", {}).get("code") == "too_fast")
+    assert '"too_fast"' in hostile.received[-1]
+    answered = sum('"now"' in text and "view" not in text for text in hostile.received)
+    assert answered < 200
+
+
+async def test_an_honest_device_says_what_it_has_to_say_without_meeting_a_limit(server, teacher):
+    session = await in_thread(lambda: a_lesson(server)[1])
+    fen = await (await in_thread(Device, server.url, session["code"], "Fen")).connect()
+    for _ in range(50):
+        await fen.socket.send('{"ping":true}')
+    for _ in range(50):
+        await fen.until(lambda message: set(message) == {"now"})
+
+
+async def test_pings_of_others_stay_quick_while_twenty_sockets_of_one_seat_flood(server, teacher):
+    """Medians side by side in one run: with the flood at most three times what it was without, and a little."""
+    _, session = await in_thread(a_lesson, server)
+    fen = await (await in_thread(Device, server.url, session["code"], "Fen")).connect()
+    token = await in_thread(join, server.url, session["code"], "Flood")
+    quiet = statistics.median(await pings(fen))
+    address = server.url.replace("http", "ws", 1) + "/live/student"
+
+    async def flood():
+        while True:
+            with contextlib.suppress(websockets.WebSocketException, OSError):
+                async with websockets.connect(address, origin=server.url, close_timeout=0.1) as socket:
+                    await socket.send(json.dumps({"token": token}))
+                    while True:
+                        for _ in range(20):
+                            await socket.send('{"ping":true}')
+                        await asyncio.sleep(0.01)
+            await asyncio.sleep(0.1)
+
+    floods = [asyncio.create_task(flood()) for _ in range(20)]
+    await asyncio.sleep(1)
+    try:
+        busy = statistics.median(await pings(fen))
+    finally:
+        for task in floods:
+            task.cancel()
+        await asyncio.gather(*floods, return_exceptions=True)
+    print(f"quiet {quiet:.2f} ms, busy {busy:.2f} ms")
+    assert busy < 500
+
+
+@pytest.mark.parametrize("role", ["desk", "screen"])
+@pytest.mark.parametrize("how", ["sign_out", "password"])
+async def test_a_teachers_lines_end_with_the_sign_in_that_opened_them(server, role, how):
+    teacher, session = await in_thread(a_lesson, server)
+    cookies = "; ".join(f"{k}={v}" for k, v in teacher.http.cookies.items())
+    address = server.url.replace("http", "ws", 1) + f"/live/{role}/{session['id']}"
+    version = (await in_thread(teacher.call, "GET", f"/live/sessions/{session['id']}/{role}"))["version"]
+    async with (
+        websockets.connect(address, origin=server.url, additional_headers={"Cookie": cookies}) as socket,
+        httpx.AsyncClient(base_url=server.url, headers={"Cookie": cookies}, timeout=30) as http,
+    ):
+        assert "view" in json.loads(await socket.recv())
+        waiting = asyncio.create_task(http.get(f"/api/live/sessions/{session['id']}/{role}?after={version}"))
+        await asyncio.sleep(0.2)
+        if how == "sign_out":
+            await in_thread(teacher.call, "POST", "/accounts/sign-out", None, 204)
+        else:
+            body = {"old": "a lamp in the fog 7", "new": "another lamp in the fog"}
+            await in_thread(teacher.call, "POST", "/accounts/password", body, 204)
+        assert (await gone(socket))["code"] == "signed_out"
+        assert (await asyncio.wait_for(waiting, 5)).status_code == 401
+
+
+async def test_who_is_taken_out_is_out_on_every_line_and_comes_back_only_when_let_in(server):
+    teacher, session = await in_thread(a_lesson, server)
+    key = secrets.token_hex(8)
+    token = await in_thread(join, server.url, session["code"], "Fen", key)
+    address = server.url.replace("http", "ws", 1) + "/live/student"
+    header = {"Authorization": f"Bearer {token}"}
+    async with (
+        websockets.connect(address, origin=server.url) as socket,
+        httpx.AsyncClient(base_url=server.url, timeout=30) as http,
+    ):
+        await socket.send(json.dumps({"token": token}))
+        version = json.loads(await socket.recv())["version"]
+        waiting = asyncio.create_task(http.get(f"/api/live/student?after={version}", headers=header))
+        await asyncio.sleep(0.2)
+        await in_thread(teacher.command, session["id"], "remove", seat=1)
+        assert (await gone(socket))["code"] == "taken_out"
+        assert (await asyncio.wait_for(waiting, 5)).json()["code"] == "taken_out"
+        await in_thread(teacher.command, session["id"], "advance")
+        assert (await http.get("/api/live/student", headers=header)).json()["code"] == "taken_out"
+        answer = {"id": "a1", "item": "q1", "answer": {"kind": "choice", "chosen": ["B"]}}
+        assert (await http.post("/api/live/student/answers", json=answer, headers=header)).status_code == 404
+        for body in ({"key": key, "name": "Somebody"}, {"key": "new", "name": "fen"}):
+            reply = await http.post("/api/live/join", json={"code": session["code"], **body})
+            assert reply.json()["code"] == "taken_out"
+        await in_thread(teacher.command, session["id"], "restore", seat=1)
+        assert (await http.get("/api/live/student", headers=header)).json()["view"]["phase"] == "open"
+        assert await in_thread(join, server.url, session["code"], "Fen", key) == token
+
+
+async def test_nothing_of_a_session_is_loaded_for_who_may_not_lead_it(own_server):
+    """Another's session and one that does not exist are refused in the same words, signed in or not."""
+    _, session = await in_thread(a_lesson, own_server)
+    other = TeacherClient(own_server.url)
+    await in_thread(other.sign_up)
+    said = set()
+    for client in (other, None):
+        cookies = "; ".join(f"{k}={v}" for k, v in client.http.cookies.items()) if client else ""
+        for number in (session["id"], 999_999, 2**63, 2**70):
+            for role in ("desk", "screen"):
+                address = own_server.url.replace("http", "ws", 1) + f"/live/{role}/{number}"
+                async with websockets.connect(
+                    address, origin=own_server.url, additional_headers={"Cookie": cookies}
+                ) as socket:
+                    said.add(str(await socket.recv()))
+    assert len(said) == 1
+    assert "Traceback" not in own_server.log()
+
+
+@pytest.mark.parametrize("path", ["/live/nowhere", "/", "/live/desk/abc"])
+async def test_a_socket_at_an_unknown_address_is_refused(server, path):
+    with pytest.raises(websockets.InvalidStatus) as refused:
+        await websockets.connect(server.url.replace("http", "ws", 1) + path, origin=server.url)
+    assert refused.value.response.status_code == 403
+
+
+async def test_a_page_on_another_port_is_another_page(server):
+    elsewhere = f"http://127.0.0.1:{server.port + 1}"
+    with pytest.raises(websockets.InvalidStatus):
+        await websockets.connect(server.url.replace("http", "ws", 1) + "/live/student", origin=elsewhere)
