@@ -1,7 +1,10 @@
 import pytest
 from django.db.models import QuerySet
 from django.test import Client
+from django.utils import timezone
 
+from lantern.server.accounts import invitations, patience
+from lantern.server.accounts.models import Invitation
 from tests.server.conftest import PASSWORD, Caller
 
 ODILE = {"email": "odile@gullmark.example", "password": PASSWORD}
@@ -39,11 +42,62 @@ def test_a_wrong_password_and_an_unknown_account_look_the_same(odile):
     assert {(r.status_code, r.json()["code"]) for r in replies} == {(401, "wrong_sign_in")}
 
 
-def test_guessing_is_held_back_even_with_the_right_password_at_last(odile):
+@pytest.fixture
+def waits(monkeypatch):
+    """The seconds that tries were made to wait; nobody really waits."""
+    waited = []
+
+    async def sleep(seconds):
+        waited.append(seconds)
+
+    monkeypatch.setattr(patience.asyncio, "sleep", sleep)
+    return waited
+
+
+def test_guessing_is_slowed_down_and_the_right_password_still_opens(odile, waits):
     client = browser()
-    for _ in range(10):
+    for _ in range(14):
         assert post(client, "/sign-in", ODILE | {"password": "guess"}).status_code == 401
-    assert post(client, "/sign-in", ODILE).json()["code"] == "too_many_tries"
+    assert waits[:11] == [0] * 11
+    assert all(wait > 0 for wait in waits[12:])
+    assert post(client, "/sign-in", ODILE).status_code == 200
+
+
+def test_one_password_over_many_accounts_is_slowed_down_too(odile, waits):
+    for number in range(40):
+        post(browser(), "/sign-in", {"email": f"t{number}@gullmark.example", "password": "password1"})
+    assert waits[-1] > 0
+
+
+def test_tries_that_wait_already_leave_no_room_for_more(odile, waits):
+    for _ in range(40):
+        last = post(browser(), "/sign-in", ODILE | {"password": "guess"})
+    assert last.json()["code"] == "too_many_tries"
+    assert max(waits) <= patience.LONGEST
+
+
+def test_a_browser_that_was_signed_in_before_is_not_held_up_by_others_who_guess(odile, waits):
+    known = browser()
+    post(known, "/sign-in", ODILE)
+    for _ in range(40):
+        post(browser(), "/sign-in", ODILE | {"password": "guess"})
+    waits.clear()
+    token = known.cookies["csrftoken"].value
+    assert post(known, "/sign-in", ODILE, token).status_code == 200
+    assert waits == [0]
+
+
+def test_a_cookie_of_another_account_or_a_forged_one_makes_nobody_known(odile, ravi, waits):
+    ravis = browser()
+    post(ravis, "/sign-in", {"email": "ravi@gullmark.example", "password": PASSWORD})
+    for _ in range(40):
+        post(browser(), "/sign-in", ODILE | {"password": "guess"})
+    for value in (ravis.cookies[patience.COOKIE].value, f"{odile.pk}.abc:forged", ""):
+        client = browser()
+        client.cookies[patience.COOKIE] = value
+        waits.clear()
+        reply = post(client, "/sign-in", ODILE)
+        assert reply.status_code == 429 or waits[0] > 0
 
 
 def test_without_the_token_of_our_pages_nobody_signs_in(odile):
@@ -97,3 +151,44 @@ def test_a_form_sent_twice_at_once_makes_one_account_and_says_so(nobody, monkeyp
     nobody_post(nobody, body)
     monkeypatch.setattr(QuerySet, "exists", lambda self: False)
     assert "already" in nobody_post(Caller(), body, 422)["sentence"]
+
+
+def test_who_tries_which_addresses_have_an_account_learns_of_few(nobody, odile):
+    body = {"name": "Another", "email": ODILE["email"], "password": PASSWORD}
+    codes = []
+    for _ in range(8):
+        nobody.client.cookies["csrftoken"] = "a" * 32
+        codes.append(nobody.client.post("/api/accounts/sign-up", body, content_type="application/json").status_code)
+    assert codes == [422] * 5 + [429] * 3
+
+
+@pytest.mark.parametrize("rule", ["invitation", "closed"])
+def test_where_sign_up_is_not_open_an_invitation_makes_one_account(nobody, settings, rule):
+    settings.SIGN_UP = rule
+    body = {"name": "Sunniva Toll", "email": "sunniva@gullmark.example", "password": PASSWORD}
+    assert "invitation" in nobody_post(nobody, body, 422)["sentence"]
+    assert "invitation" in nobody_post(nobody, body | {"invitation": "made up"}, 422)["sentence"]
+    secret = invitations.invite()
+    assert nobody_post(nobody, body | {"invitation": secret})["name"] == "Sunniva Toll"
+    again = body | {"invitation": secret, "email": "another@gullmark.example"}
+    assert "invitation" in nobody_post(Caller(), again, 422)["sentence"]
+
+
+def test_an_invitation_ends_after_a_week_and_one_that_failed_is_still_good(nobody, settings):
+    settings.SIGN_UP = "closed"
+    secret = invitations.invite()
+    body = {"name": "Sunniva Toll", "email": "s@gullmark.example", "password": "short", "invitation": secret}
+    assert nobody_post(nobody, body, 422)["field"] == "password"
+    Invitation.objects.update(expires_at=timezone.now())
+    assert "invitation" in nobody_post(nobody, body | {"password": PASSWORD}, 422)["sentence"]
+
+
+def test_a_teacher_invites_where_that_is_so_and_nowhere_is_the_secret_kept(as_odile, nobody, settings):
+    settings.SIGN_UP = "invitation"
+    assert nobody("get", "/accounts/entry") == {"sign_up": "invitation"}
+    link = as_odile("post", "/accounts/invitations")["link"]
+    secret = link.split("invitation=")[1]
+    assert not Invitation.objects.filter(digest__contains=secret).exists()
+    settings.SIGN_UP = "closed"
+    as_odile("post", "/accounts/invitations", None, 422)
+    nobody("post", "/accounts/invitations", None, 401)

@@ -9,6 +9,7 @@ from asgiref.sync import sync_to_async
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Settings
 from lantern.core.session import commands as c
+from lantern.server.live import hub as hub_module
 from lantern.server.live.actions import start_session
 from lantern.server.live.clock import now_ms
 from lantern.server.live.connections import Connection, Role
@@ -24,6 +25,11 @@ class Device(FakeWire):
     def __init__(self):
         super().__init__()
         self.views = asyncio.Queue()
+        self.closed = asyncio.Event()
+
+    def close(self, farewell="", code=1000):
+        super().close(farewell, code)
+        self.closed.set()
 
     def write(self, frame):
         self.views.put_nowait(json.loads(payload(frame))["view"])
@@ -156,3 +162,41 @@ async def test_the_row_is_the_only_truth(hubs, session):
     room = await there.room(session.pk)
     assert room.state.phase == "open"
     assert (await sync_to_async(lambda: session.events.count())()) == room.loaded.seq
+
+
+async def test_a_room_that_nobody_enters_or_that_all_have_left_leaves_memory(hubs, session, monkeypatch):
+    monkeypatch.setattr(hub_module, "EMPTY_LASTS", 0.05)
+    hub, _ = hubs
+    await hub.room(session.pk)
+    await asyncio.sleep(0.2)
+    assert not hub.rooms
+    await do(hub, session, c.Join("Fen", "k1"), "k1")
+    _, connection, room = await enter(hub, session, Role.STUDENT, 1)
+    await asyncio.sleep(0.2)
+    assert hub.rooms
+    hub.leave(room, connection)
+    await asyncio.sleep(0.2)
+    assert not hub.rooms
+
+
+async def test_one_sessions_fault_in_telling_does_not_keep_news_from_another(hubs, session, odile, knots, monkeypatch):
+    hub, _ = hubs
+    other = await sync_to_async(start_session)(odile, knots, Settings())
+    _, _, room = await enter(hub, session, Role.SCREEN)
+    healthy, _, _ = await enter(hub, other, Role.SCREEN)
+    monkeypatch.setattr(room, "update", lambda loaded: 1 / 0)
+    first = hub.submit(session.pk, c.Advance(0), "a", now_ms())
+    second = hub.submit(other.pk, c.Advance(0), "b", now_ms())
+    outcomes = await asyncio.gather(first, second)
+    assert [outcome.error for outcome in outcomes] == [None, None]
+    await healthy.phase("open")
+
+
+async def test_a_removed_student_is_told_on_every_process(hubs, session):
+    here, there = hubs
+    await do(here, session, c.Join("Fen", "k1"), "k1")
+    phone, _, _ = await enter(there, session, Role.STUDENT, 1)
+    await enter(here, session, Role.DESK)
+    await do(here, session, c.Remove(1), "r")
+    await asyncio.wait_for(phone.closed.wait(), 5)
+    assert "taken_out" in phone.farewell

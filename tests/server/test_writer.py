@@ -168,6 +168,108 @@ def test_a_command_that_fails_halfway_leaves_nothing_of_itself(session, office, 
     assert store.load(session.pk) == loaded[session.pk]
 
 
+@pytest.fixture
+def other(odile, knots):
+    return start_session(odile, knots, Settings(close_when_all_answered=False))
+
+
+def in_both(office, session, other, number):
+    """One batch with a command for each; the code of the first's refusal, and whether the second's was refused."""
+    outcomes, _ = office.batch(
+        job(session, c.Join(f"Fen {number}", f"k{number}"), f"k{number}"),
+        job(other, c.Join(f"Bo {number}", f"k{number}"), f"k{number}"),
+    )
+    return outcomes[0].error and outcomes[0].error.code, outcomes[1].error is not None
+
+
+def breaking(session, real, fault):
+    """`real`, but for this session."""
+
+    def call(first, *args):
+        if first == session.pk or getattr(first, "session_id", None) == session.pk:
+            raise fault
+        return real(first, *args)
+
+    return call
+
+
+FAULTS = {
+    "load": (ValueError("a value that no longer validates"), "faulty_session"),
+    "append": (ZeroDivisionError("a fault in a kind"), "faulty_session"),
+    "stale": (store.Stale(), "not_stored"),
+    "disk": (DatabaseError("a row that cannot be written"), "not_stored"),
+}
+
+
+@pytest.mark.parametrize("where", FAULTS)
+def test_one_sessions_fault_stays_its_own(session, other, office, monkeypatch, caplog, where):
+    fault, code = FAULTS[where]
+    name = "load" if where == "load" else "append"
+    monkeypatch.setattr(writer.store, name, breaking(session, getattr(store, name), fault))
+    assert in_both(office, session, other, 1) == (code, False)
+    assert f"session {session.pk}" in caplog.text
+    assert in_both(office, session, other, 2) == (code, False)
+    assert office.writer._thread.is_alive()
+    monkeypatch.undo()
+    assert in_both(office, session, other, 3) == (None, False)
+    names = [[seat.name for seat in store.load(one.pk).state.people()] for one in (session, other)]
+    assert names == [["Fen 3"], ["Bo 1", "Bo 2", "Bo 3"]]
+
+
+def test_settings_that_no_longer_validate_refuse_their_session_alone(session, other, office):
+    LiveSession.objects.filter(pk=session.pk).update(settings={"ask_names": "perhaps"})
+    assert in_both(office, session, other, 1) == ("faulty_session", False)
+
+
+def test_an_outcome_that_cannot_be_told_does_not_end_the_writer(session, caplog):
+    told = queue.Queue()
+
+    def settled(outcomes, loaded):
+        told.put(outcomes)
+        raise RuntimeError("the hub has a fault")
+
+    faulty = Writer(settled)
+    faulty.start()
+    try:
+        for number in range(3):
+            faulty.put(job(session, c.Join(f"Fen {number}", f"k{number}"), f"k{number}"))
+            assert told.get(timeout=10)[0].error is None
+    finally:
+        faulty.stop()
+    assert "could not be told" in caplog.text
+
+
+def test_a_fault_in_summing_up_holds_up_no_end(session, office, monkeypatch, caplog):
+    opened(session)
+    monkeypatch.setattr(store, "report_of", lambda state: 1 / 0)
+    outcomes, _ = office.batch(job(session, c.End(), "end"))
+    assert outcomes[0].error is None
+    row = LiveSession.objects.get(pk=session.pk)
+    assert (row.ended_at is not None, row.summary) == (True, None)
+    assert "could not be summed up" in caplog.text
+
+
+def test_who_is_removed_after_the_end_leaves_the_summary(session, office):
+    opened(session)
+    office.batch(job(session, c.End(), "end"))
+    office.batch(job(session, c.Remove(1), "remove"))
+    assert LiveSession.objects.get(pk=session.pk).summary["took_part"] == 1
+    office.batch(job(session, c.Restore(1), "restore"))
+    assert LiveSession.objects.get(pk=session.pk).summary["took_part"] == 2
+
+
+def test_sessions_that_nobody_commands_leave_memory(session, other, office, monkeypatch):
+    in_both(office, session, other, 1)
+    assert office.writer._sessions.keys() == {session.pk, other.pk}
+    monkeypatch.setattr(writer, "IDLE_LASTS", 0.0)
+    office.writer.forget_idle()
+    assert not office.writer._sessions
+    monkeypatch.undo()
+    assert in_both(office, session, other, 2) == (None, False)
+    office.batch(job(session, c.End(), "end"))
+    assert office.writer._sessions.keys() == {other.pk}
+
+
 def test_a_session_that_does_not_exist_is_told_so(session, office):
     outcomes, _ = office.batch(job(an_unknown(session), c.Join("Fen", "k"), "k"))
     assert outcomes[0].error.sentence == "This session does not exist."

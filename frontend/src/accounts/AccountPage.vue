@@ -1,17 +1,30 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import type { SignUpRule } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
 import { singleKeysOn } from '@/composables/useKeys'
 import UiButton from '@/ui/UiButton.vue'
 import UiField from '@/ui/UiField.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
-import { changePassword, teacher } from './teacher'
+import { changePassword, inviteColleague, teacher, whoMaySignUp } from './teacher'
 import { useForm } from './useForm'
 
 const old = ref('')
 const next = ref('')
 const { busy, errors, submit } = useForm()
 const { show } = useToasts()
+
+const signUp = ref<SignUpRule['sign_up']>('closed')
+const invitation = ref('')
+
+void whoMaySignUp().then(
+  (who) => (signUp.value = who),
+  () => undefined,
+)
+
+async function invite(): Promise<void> {
+  await submit(async () => (invitation.value = await inviteColleague()))
+}
 
 async function change(): Promise<void> {
   if (!(await submit(() => changePassword(old.value, next.value)))) return
@@ -45,6 +58,14 @@ async function change(): Promise<void> {
       />
       <UiButton type="submit" look="main" :disabled="busy">Change the password</UiButton>
     </form>
+    <section v-if="signUp !== 'closed'" class="space-y-3 rounded border border-rule bg-sheet p-6">
+      <h2 class="text-xl">A colleague</h2>
+      <p class="text-slate">A link makes one account, once, within a week.</p>
+      <UiButton v-if="!invitation" @click="invite">Make a link for a colleague</UiButton>
+      <p v-else role="status">
+        Send this to your colleague: <span class="font-bold break-all">{{ invitation }}</span>
+      </p>
+    </section>
     <section class="rounded border border-rule bg-sheet px-6 py-3">
       <UiSwitch
         v-model="singleKeysOn"

@@ -4,14 +4,20 @@ import { useRoute, useRouter } from 'vue-router'
 import UiButton from '@/ui/UiButton.vue'
 import UiField from '@/ui/UiField.vue'
 import EntryFrame from './EntryFrame.vue'
-import { signIn } from './teacher'
+import { signIn, whoMaySignUp } from './teacher'
 import { useForm } from './useForm'
 
 const route = useRoute()
 const router = useRouter()
 const email = ref('')
 const password = ref('')
+const signUpIsOpen = ref(true)
 const { busy, errors, submit } = useForm()
+
+void whoMaySignUp().then(
+  (who) => (signUpIsOpen.value = who === 'open'),
+  () => undefined,
+)
 
 /** Only paths of our own: an address with a host could lead a teacher astray. */
 function nextPage(): string {
@@ -42,7 +48,11 @@ async function enter(): Promise<void> {
     />
     <UiButton type="submit" look="main" :disabled="busy">Sign in</UiButton>
     <p class="text-slate">
-      New here? <RouterLink to="/sign-up" class="font-bold text-tide underline">Make an account</RouterLink>.
+      <template v-if="signUpIsOpen">
+        New here?
+        <RouterLink to="/sign-up" class="font-bold text-tide underline">Make an account</RouterLink>.
+      </template>
+      <template v-else>New here? Whoever runs this server can give you a link to make an account.</template>
       Students need none: they go to <a href="/join" class="font-bold text-tide underline">the join page</a>.
     </p>
   </EntryFrame>

@@ -1,20 +1,24 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import UiButton from '@/ui/UiButton.vue'
 import UiField from '@/ui/UiField.vue'
 import EntryFrame from './EntryFrame.vue'
 import { signUp } from './teacher'
 import { useForm } from './useForm'
 
+const route = useRoute()
 const router = useRouter()
+/** Came with the link, where one is needed. */
+const invitation = String(route.query.invitation ?? '')
 const name = ref('')
 const email = ref('')
 const password = ref('')
 const { busy, errors, submit } = useForm()
 
 async function enter(): Promise<void> {
-  if (await submit(() => signUp(name.value, email.value, password.value))) await router.push('/sets')
+  if (await submit(() => signUp(name.value, email.value, password.value, invitation)))
+    await router.push('/sets')
 }
 </script>
 

@@ -1,7 +1,7 @@
 /** Who is signed in on this page. */
 import { shallowRef } from 'vue'
 import { api, data } from '@/api/http'
-import type { Me } from '@/api/types'
+import type { SignUpRule, Me } from '@/api/types'
 
 export const teacher = shallowRef<Me | null>(null)
 
@@ -15,9 +15,23 @@ export async function signIn(email: string, password: string): Promise<void> {
   teacher.value = await data(api.POST('/api/accounts/sign-in', { body: { email, password } }))
 }
 
-export async function signUp(name: string, email: string, password: string): Promise<void> {
-  teacher.value = await data(api.POST('/api/accounts/sign-up', { body: { name, email, password } }))
+/** Who may make an account here. */
+export const whoMaySignUp = async (): Promise<SignUpRule['sign_up']> =>
+  (await data(api.GET('/api/accounts/entry'))).sign_up
+
+export async function signUp(
+  name: string,
+  email: string,
+  password: string,
+  invitation: string,
+): Promise<void> {
+  const body = { name, email, password, invitation }
+  teacher.value = await data(api.POST('/api/accounts/sign-up', { body }))
 }
+
+/** A link with which one colleague can make an account. */
+export const inviteColleague = async (): Promise<string> =>
+  (await data(api.POST('/api/accounts/invitations'))).link
 
 export async function signOut(): Promise<void> {
   await api.POST('/api/accounts/sign-out')

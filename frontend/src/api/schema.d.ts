@@ -1061,23 +1061,15 @@ export interface components {
             email: string;
         };
         /**
-         * Entry
-         * @description One thing that was found. `place` says where, as "Line 12" or "Row 4"; `text` is what stood there.
-         *
-         *     Without an `item` it was not understood, and `sentences` say why; with one they say what to look at.
+         * SignUpRule
+         * @description Who may make an account here.
          */
-        Entry: {
-            /** Place */
-            place: string;
-            /** Text */
-            text: string;
-            /** Item */
-            item?: (components["schemas"]["ChoiceItem"] | components["schemas"]["TextEntryItem"] | components["schemas"]["NumericEntryItem"] | components["schemas"]["SliderItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ClassifyItem"] | components["schemas"]["PointItem"] | components["schemas"]["GapFillItem"] | components["schemas"]["OpenResponseItem"] | components["schemas"]["WordCloudItem"] | components["schemas"]["RatingScaleItem"] | components["schemas"]["PointSplitItem"] | components["schemas"]["LetterItem"] | components["schemas"]["PageItem"]) | null;
+        SignUpRule: {
             /**
-             * Sentences
-             * @default []
+             * Sign Up
+             * @enum {string}
              */
-            sentences?: string[];
+            sign_up: "open" | "invitation" | "closed";
         };
         /** SignIn */
         SignIn: {
@@ -3077,6 +3069,25 @@ export interface components {
             use: string;
             /** Example */
             example: string;
+        };
+        /**
+         * Entry
+         * @description One thing that was found. `place` says where, as "Line 12" or "Row 4"; `text` is what stood there.
+         *
+         *     Without an `item` it was not understood, and `sentences` say why; with one they say what to look at.
+         */
+        Entry: {
+            /** Place */
+            place: string;
+            /** Text */
+            text: string;
+            /** Item */
+            item?: (components["schemas"]["ChoiceItem"] | components["schemas"]["TextEntryItem"] | components["schemas"]["NumericEntryItem"] | components["schemas"]["SliderItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ClassifyItem"] | components["schemas"]["PointItem"] | components["schemas"]["GapFillItem"] | components["schemas"]["OpenResponseItem"] | components["schemas"]["WordCloudItem"] | components["schemas"]["RatingScaleItem"] | components["schemas"]["PointSplitItem"] | components["schemas"]["LetterItem"] | components["schemas"]["PageItem"]) | null;
+            /**
+             * Sentences
+             * @default []
+             */
+            sentences?: string[];
         };
         /**
          * FoundInFile
@@ -5432,7 +5443,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Entry"];
+                    "application/json": components["schemas"]["SignUpRule"];
                 };
             };
         };

@@ -44,6 +44,7 @@ export type SessionReport = Schemas['SessionReport']
 export type QuestionReport = Schemas['QuestionReport']
 export type PersonReport = Schemas['PersonReport']
 export type Me = Schemas['Me']
+export type SignUpRule = Schemas['SignUpRule']
 export type ErrorReply = Schemas['ErrorReply']
 
 export type Media = Picture | Schemas['Recording'] | Schemas['Film']

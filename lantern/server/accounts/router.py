@@ -6,7 +6,7 @@ from ninja import Router, Status
 from lantern.server.accounts import actions, patience
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import TeacherRequest
-from lantern.server.accounts.schemas import Entry, InvitationLink, Me, PasswordChange, SignIn, SignUp
+from lantern.server.accounts.schemas import InvitationLink, Me, PasswordChange, SignIn, SignUp, SignUpRule
 from lantern.server.api.auth import from_our_pages, teacher
 
 router = Router()
@@ -21,9 +21,9 @@ def me(request: TeacherRequest) -> Me:
     return _me(request.auth)
 
 
-@router.get("/entry", response=Entry)
-def entry(request: HttpRequest) -> Entry:
-    return Entry(sign_up=settings.SIGN_UP or "closed")
+@router.get("/entry", response=SignUpRule)
+def entry(request: HttpRequest) -> SignUpRule:
+    return SignUpRule(sign_up=settings.SIGN_UP or "closed")
 
 
 @router.post("/sign-in", response=Me, auth=from_our_pages)

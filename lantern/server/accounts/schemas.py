@@ -19,7 +19,7 @@ class SignUp(Value):
     invitation: Annotated[str, Field(max_length=100)] = ""
 
 
-class Entry(Value):
+class SignUpRule(Value):
     """Who may make an account here."""
 
     sign_up: Literal["open", "invitation", "closed"]

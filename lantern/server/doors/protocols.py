@@ -21,9 +21,9 @@ from lantern.server.doors.frames import are_whole, text_frame, text_payloads
 from lantern.server.doors.lines import Line, Lines, Stage
 
 SWEEP_EVERY = 1.0
-MOST_HELD = 100
-"""Messages that are kept of a device that is not listened to; one more, and it is closed."""
-FAREWELL_WITHIN = 3.0
+MOST_TOO_MUCH = 60
+"""Messages beyond its budget, one after the other, for which a device is slowed down; one more, and it is closed."""
+FAREWELL_WITHIN = 1.5
 """Seconds in which a device may take what was still on its way when it was closed."""
 
 
@@ -108,6 +108,7 @@ class Wire:
         self._on_text: Callable[[str], float] | None = None
         self._held: deque[str] = deque()
         self._deaf: asyncio.TimerHandle | None = None
+        self._too_much = 0
         self.on_ready: Callable[[], None] | None = None
         """Called when a device that was slow can be written to again."""
         self.too_much: str = ""
@@ -145,16 +146,22 @@ class Wire:
             self._take(text)
             return
         self._held.append(text)
-        if len(self._held) > MOST_HELD:
-            self._held.clear()
-            self.close(self.too_much, 1008)
+        if len(self._held) > MOST_TOO_MUCH:
+            self._turn_away()
 
     def _take(self, text: str) -> None:
         assert self._on_text
         rest = self._on_text(text)
-        if rest > 0:
+        self._too_much = self._too_much + 1 if rest else 0
+        if self._too_much > MOST_TOO_MUCH:
+            self._turn_away()
+        elif rest:
             self._protocol.transport.pause_reading()
             self._deaf = self._loop.call_later(rest, self._listen_again)
+
+    def _turn_away(self) -> None:
+        self._held.clear()
+        self.close(self.too_much, 1008)
 
     def _listen_again(self) -> None:
         self._deaf = None
@@ -173,12 +180,13 @@ class SocketProtocol(WebSocketsSansIOProtocol):
     """A WebSocket that can be written to, and listened to, without a task for each message."""
 
     wire: Wire | None = None
+    has_hung_up = False
     is_between_frames = True
     """Whether all that came until now were whole frames: only then may one be read here."""
 
     def data_received(self, data: bytes) -> None:
         """Whole text frames are read here; whatever else comes, by the library."""
-        if self.transport.is_closing():
+        if self.has_hung_up or self.transport.is_closing():
             return
         if self.wire and self.is_between_frames:
             payloads = text_payloads(data) if self.wire.listens and not self.close_sent else None
@@ -240,12 +248,17 @@ class SocketProtocol(WebSocketsSansIOProtocol):
         return texts
 
     def hang_up(self, code: int) -> None:
-        """Closes from this side, now, and tells the application."""
+        """Closes from this side, and tells the application.
+
+        What the device still says is read and dropped for a while: closing with something unread would reset the
+        connection, and take from the device what it has just been told.
+        """
         if self.close_sent or self.disconnected or self.transport.is_closing():
             return
         self.queue.put_nowait({"type": "websocket.disconnect", "code": code, "reason": ""})
         self.conn.send_close(code)
         self.transport.write(b"".join(self.conn.data_to_send()))
-        self.close_sent = True
-        self.transport.close()
-        self.loop.call_later(FAREWELL_WITHIN, self.transport.abort)  # a device that takes nothing any more
+        self.close_sent = self.has_hung_up = True
+        self.transport.write_eof()
+        self.transport.resume_reading()
+        self.close_timer = self.loop.call_later(FAREWELL_WITHIN, self.transport.abort)

@@ -20,7 +20,11 @@ async function reach(path: string, options: RequestInit): Promise<Response> {
 
 async function request<T>(path: string, headers: Record<string, string>, body?: unknown): Promise<T> {
   const options = body
-    ? { method: 'POST', headers: { ...headers, 'Content-Type': 'application/json' }, body: JSON.stringify(body) }
+    ? {
+        method: 'POST',
+        headers: { ...headers, 'Content-Type': 'application/json' },
+        body: JSON.stringify(body),
+      }
     : { headers }
   const reply = await reach(path, options)
   const content = await reply.json().catch(() => undefined)
