@@ -36,7 +36,9 @@ class TeacherClient:
         return int(made["id"])
 
     def start(self, set_id: int, **settings: bool) -> dict[str, Any]:
-        return dict(self.call("POST", "/live/sessions", {"set": set_id, "settings": settings}))
+        """Options stay in the order of the set, unless that is chosen otherwise: letters mean what they meant."""
+        chosen = {"mix_options": False, **settings}
+        return dict(self.call("POST", "/live/sessions", {"set": set_id, "settings": chosen}))
 
     def view(self, session: int) -> dict[str, Any]:
         return dict(self.call("GET", f"/live/sessions/{session}/desk")["view"])

@@ -45,6 +45,6 @@ class Room:
 
 def a_session(content: SetContent, *names: str, **settings: Any) -> Room:
     """Doors open, `names` inside: seats 1, 2, …"""
-    room = Room(content, Settings(**{"close_when_all_answered": False, **settings}))
+    room = Room(content, Settings(**{"close_when_all_answered": False, "mix_options": False, **settings}))
     room.join(*names)
     return room

@@ -2,21 +2,28 @@
 
 import itertools
 import json
+import re
 from math import isfinite
 from random import Random
+from typing import get_args
 
 import pytest
+from pydantic import BaseModel
 
 from lantern.core.errors import BadAnswer
 from lantern.core.formats.markdown import read_set, write_item
-from lantern.core.questions import KINDS, kind_of, read_item
-from lantern.core.questions.contract import Question, Severity, is_scored
+from lantern.core.questions import KINDS, kind_of, read_item, with_new_ids
+from lantern.core.questions.contract import Picture, Question, Severity, is_scored
 from lantern.core.session.events import Answered, read_event, write_event
+from lantern.core.values import ShortId
 from tools.server import ROOT
 
 SAMPLES = [(kind, sample) for kind in KINDS for sample in kind.samples()]
 ASKED = [(kind, sample) for kind, sample in SAMPLES if kind.is_asked]
 ANSWERED = [(kind, sample, a) for kind, sample in ASKED for a in (sample.right, *sample.others) if a]
+
+OPINIONS_ONLY = {"open_response", "rating_scale", "point_split"}
+"""Kinds that have no right answer, ever: written here by hand."""
 
 all_samples = pytest.mark.parametrize(("kind", "sample"), SAMPLES, ids=lambda v: getattr(v, "name", None))
 asked_samples = pytest.mark.parametrize(("kind", "sample"), ASKED, ids=lambda v: getattr(v, "name", None))
@@ -31,7 +38,8 @@ def test_names_are_told_once():
 def test_each_kind_brings_samples(kind):
     assert kind.samples()
     if kind.is_asked:
-        assert any(is_scored(s.item) for s in kind.samples()) or all(not is_scored(s.item) for s in kind.samples())
+        scored = {is_scored(s.item) for s in kind.samples()}
+        assert (True in scored) == (kind.name not in OPINIONS_ONLY)
         assert kind.tally_model is not None
 
 
@@ -60,6 +68,56 @@ def test_what_is_public_is_the_same_whatever_the_key_is(kind, sample):
     public = kind.public(sample.item).model_dump_json()
     for private in keyless_variants(sample.item):
         assert kind.public(private).model_dump_json() == public
+
+
+@all_samples
+def test_new_ids_are_new_everywhere_and_change_nothing_else(kind, sample):
+    """A part may have had an id that says what is right; after that no trace of an old id is left."""
+    numbers = itertools.count()
+    renewed = with_new_ids(sample.item, lambda: f"fresh{next(numbers)}")
+    assert renewed.id == sample.item.id
+    old = set(re.findall(r'"(?:id|partner_id|group)":"([^"]+)"', parts_of(sample.item)))
+    new = set(re.findall(r'"(?:id|partner_id|group)":"([^"]+)"', parts_of(renewed)))
+    assert not old & new
+    assert len(new) == len(old)
+    anonymous = [re.sub(r'"(id|partner_id|group)":"[^"]+"', "", parts_of(item)) for item in (sample.item, renewed)]
+    assert anonymous[0] == anonymous[1]
+
+
+def parts_of(item):
+    return item.model_dump_json(exclude={"id"})
+
+
+@pytest.mark.parametrize("kind", KINDS, ids=lambda kind: kind.name)
+def test_parts_are_named_by_fields_that_are_known(kind):
+    """Every id inside an item stands in a field that `with_new_ids` renews, or names a stored file."""
+    known = {"id", "partner_id", "group", "media", "captions"}
+
+    def fields_of(model):
+        for name, field in model.model_fields.items():
+            if SHORT_ID in str(field):
+                yield name
+            for inner in models_in(field.annotation):
+                yield from fields_of(inner)
+
+    assert set(fields_of(kind.item)) <= known
+
+
+SHORT_ID = str(get_args(ShortId)[1].pattern)
+
+
+def models_in(annotation):
+    if isinstance(annotation, type) and issubclass(annotation, BaseModel):
+        return [annotation]
+    return [model for inner in get_args(annotation) for model in models_in(inner)]
+
+
+@all_samples
+def test_a_fogged_picture_is_not_described_to_who_may_not_see_it(kind, sample):
+    picture = Picture(media="m1", description="A razorbill", credit="Photo of a razorbill", width=10, height=10)
+    fogged = sample.item.model_copy(update={"picture": picture, "fog": "dense"})
+    assert "azorbill" not in kind.public(fogged).model_dump_json()
+    assert "azorbill" in kind.public(fogged.model_copy(update={"fog": "none"})).model_dump_json()
 
 
 def keyless_variants(item):

@@ -1,5 +1,6 @@
 """Scoring, exactly: each kind's rules by example, and what holds for all answers by property."""
 
+from collections import Counter
 from random import Random
 
 import pytest
@@ -174,13 +175,25 @@ def test_exactly_this_order_is_all_or_nothing():
 
 
 @given(st.text("abcdef0123456789", min_size=4, max_size=12), st.integers(3, 8))
-def test_a_scored_order_never_stands_right_already_nor_in_the_order_it_was_written(seed, count):
+def test_a_scored_order_is_drawn_with_a_secret_and_falls_as_it_falls(seed, count):
     lines = tuple(Line(id=f"{seed}{n}", text=str(n)) for n in range(count))
     item = order.OrderItem(id=f"item{seed}", lines=lines)
-    shown = [line.id for line in order.KIND.public(item).lines]
-    assert sorted(shown) == sorted(line.id for line in lines)
-    assert shown != [line.id for line in lines]
-    assert order.KIND.public(item) == order.KIND.public(item)
+
+    def shown(secret, item=item):
+        return [line.id for line in order.KIND.public(item, secret).lines]
+
+    backwards = item.model_copy(update={"lines": lines[::-1]})
+    assert sorted(shown("one")) == sorted(line.id for line in lines)
+    assert shown("one") == shown("one") == shown("one", backwards)
+    assert len({tuple(shown(f"{n}")) for n in range(40)}) > 3
+
+
+def test_every_order_is_drawn_about_as_often_the_right_one_too():
+    """Were the right one changed, whoever knows the ids would see that it had been."""
+    item = order.OrderItem(id="o", lines=WINDS[:3])
+    drawn = Counter(tuple(line.id for line in order.KIND.public(item, f"seed{n}").lines) for n in range(3000))
+    assert len(drawn) == 6
+    assert all(400 < count < 600 for count in drawn.values())
 
 
 def test_a_ranking_is_summed_up_by_borda_counts_and_mean_places():

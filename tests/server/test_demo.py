@@ -1,9 +1,11 @@
+from collections import Counter
+
 import pytest
 from django.core.management import call_command
 from django.db import transaction
 from django.test import override_settings
 
-from lantern.core.questions import KINDS
+from lantern.core.questions import KINDS, kind_of
 from lantern.core.questions.content import can_run, problems_of
 from lantern.server.accounts.models import Teacher
 from lantern.server.demo.sets import DEMO_SETS
@@ -28,6 +30,16 @@ def loaded(django_db_setup, django_db_blocker, tmp_path_factory):
 @pytest.fixture
 def demo(loaded, db):
     """What a test changes in it is taken back."""
+
+
+def test_the_right_answers_of_the_demo_sets_stand_in_no_pattern():
+    places = Counter()
+    for content in DEMO_SETS:
+        assert not [p for p in problems_of(content) if "stand" in p.problem.sentence], content.title
+        found = [kind_of(item).key_place(item) for item in content.items]
+        places.update(place for place, parts in filter(None, found) if parts == 4)
+    assert max(places.values()) <= 1.7 * min(places.values())
+    assert set(places) == {0, 1, 2, 3}
 
 
 def test_the_demo_school_has_sets_to_run_and_one_left_unfinished(demo):

@@ -3165,7 +3165,7 @@ export interface components {
             /**
              * @default {
              *       "ask_names": true,
-             *       "mix_options": false,
+             *       "mix_options": true,
              *       "show_standings": true,
              *       "early_bonus": false,
              *       "close_when_all_answered": true
@@ -3185,7 +3185,7 @@ export interface components {
             ask_names?: boolean;
             /**
              * Mix Options
-             * @default false
+             * @default true
              */
             mix_options?: boolean;
             /**
@@ -5140,6 +5140,8 @@ export interface components {
         /**
          * Mine
          * @description One student's own part. `item` says which item `answer`, `mark` and `gained` belong to.
+         *
+         *     `description` is the current picture's, for a student who sees pictures without fog.
          */
         Mine: {
             /** Seat */
@@ -5148,6 +5150,8 @@ export interface components {
             name: string;
             /** Fog Lifted */
             fog_lifted: boolean;
+            /** Description */
+            description: string;
             /** Item */
             item: string | null;
             /** Answer */

@@ -6,6 +6,7 @@ from lantern.core.formats.json_format import ArchiveFormat, JsonFormat
 from lantern.core.formats.qti import Qti2Format, Qti3Format
 from lantern.core.formats.sheet_format import CsvFormat, OdsFormat, XlsxFormat
 from lantern.core.formats.text_format import MarkdownFormat, PastedFormat, read_text
+from lantern.core.questions import with_new_ids
 from lantern.core.questions.contract import NewId
 
 FORMATS: tuple[SetFormat, ...] = (
@@ -34,10 +35,24 @@ def read_file(source: Source, new_id: NewId) -> Incoming:
     if found is None:
         kinds = ", ".join(sorted({one.suffix for one in READERS}))
         raise Unreadable(f"Files of this kind cannot be read. These can: {kinds}.")
-    return found.read(source, new_id)
+    return _with_new_parts(found.read(source, new_id), new_id)
+
+
+def _with_new_parts(incoming: Incoming, new_id: NewId) -> Incoming:
+    """Whatever ids of parts a file brought along: they may have been chosen to say what is right."""
+    incoming.entries = [
+        entry.model_copy(update={"item": with_new_ids(entry.item, new_id)}) if entry.item else entry
+        for entry in incoming.entries
+    ]
+    return incoming
 
 
 def read_again(text: str, place: str, new_id: NewId) -> list[Entry]:
     """An entry that was mended by hand, as text: perhaps it has become several."""
-    entries = read_text(text, new_id).entries
+    entries = read_typed(text, new_id).entries
     return [entry.model_copy(update={"place": place}) for entry in entries]
+
+
+def read_typed(text: str, new_id: NewId) -> Incoming:
+    """What a pasted or typed text holds."""
+    return _with_new_parts(read_text(text, new_id), new_id)

@@ -6,7 +6,7 @@ from typing import TYPE_CHECKING, Annotated, Any
 
 from pydantic import Field, TypeAdapter
 
-from lantern.core.questions.contract import Answer, Item, Key, Kind, Problem, PublicItem, Tally
+from lantern.core.questions.contract import Answer, Item, Key, Kind, NewId, Problem, PublicItem, Tally
 from lantern.core.questions.kinds import (
     choice,
     classify,
@@ -75,6 +75,33 @@ else:
 
 read_item: TypeAdapter[Item] = TypeAdapter(AnyItem)
 
+_IDS, _REFERENCES = ("id", "partner_id"), ("group",)
+
+
+def with_new_ids(item: Item, new_id: NewId) -> Item:
+    """The item with new ids for all its parts: one that somebody chose may say which part is right.
+
+    A part names itself by a field of _IDS, and another part by one of _REFERENCES (a contract test holds every kind
+    to that).
+    """
+    renewed: dict[str, str] = {}
+
+    def walk(value: Any) -> Any:
+        if isinstance(value, list):
+            return [walk(inner) for inner in value]
+        if not isinstance(value, dict):
+            return value
+        return {name: renew(name, inner) for name, inner in value.items()}
+
+    def renew(name: str, value: Any) -> Any:
+        if name in (*_IDS, *_REFERENCES) and isinstance(value, str):
+            return renewed.setdefault(value, new_id())
+        return walk(value)
+
+    body = item.model_dump(mode="json")
+    return read_item.validate_python({"id": item.id} | {name: walk(v) for name, v in body.items() if name != "id"})
+
+
 __all__ = [
     "KINDS",
     "AnyAnswer",
@@ -85,4 +112,5 @@ __all__ = [
     "check_item",
     "kind_of",
     "read_item",
+    "with_new_ids",
 ]

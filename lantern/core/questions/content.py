@@ -6,6 +6,7 @@ from pydantic import Field
 
 from lantern.core.questions import AnyItem, check_item, kind_of
 from lantern.core.questions.contract import Item, LanguageTag, Picture, Problem, Severity, Tag, unwise
+from lantern.core.questions.keys import pattern_in
 from lantern.core.questions.reading import reading_level
 from lantern.core.questions.richtext import plain
 from lantern.core.values import ReadableText, ShortId, Value, Written
@@ -53,12 +54,20 @@ class ItemProblem(Value):
 
 
 def problems_of(content: SetContent) -> list[ItemProblem]:
-    """Everything to settle in the set, in the order of its items."""
-    return [
+    """Everything to settle in the set, in the order of its items; what concerns all of them stands at the end."""
+    found = [
         ItemProblem(item=item.id, problem=p)
         for item in content.in_its_language().items
         for p in (*check_item(item), *_reading_problems(item, content.about))
     ]
+    return [*found, *_pattern_problems(content)]
+
+
+def _pattern_problems(content: SetContent) -> list[ItemProblem]:
+    """A class that sees where the right answers stand need not read the questions."""
+    placed = [(item.id, place) for item in content.items if (place := kind_of(item).key_place(item))]
+    sentence = pattern_in([place for _, place in placed])
+    return [ItemProblem(item=placed[0][0], problem=unwise(sentence, "options"))] if sentence else []
 
 
 def _in_language(item: Item, language: str) -> Item:

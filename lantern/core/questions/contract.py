@@ -1,7 +1,7 @@
 """What a kind of question has to bring. Everything else in the product works on these names alone.
 
 1. A kind is one module with one subclass of `Kind`, and one line in `KINDS`.
-2. `public` never carries anything from which the right answer could be told.
+2. `public` never carries anything from which the right answer could be told, a fogged picture's description included.
 3. `score` gives a mark in 0..1: the right answer gives 1, no answer is never scored.
 4. `accept` trusts nothing: an answer comes from a device that may be hostile.
 """
@@ -238,9 +238,17 @@ class Kind(Generic[I, A, T]):
         """Everything that should be settled, all at once."""
         raise NotImplementedError
 
-    def public(self, item: I) -> PublicItem:
-        """What may be seen before the key is shown."""
+    def public(self, item: I, secret: str = "") -> PublicItem:
+        """What may be seen before the key is shown.
+
+        An order that must give nothing away is drawn with `secret`, which no device is ever told (`parts.shuffled`).
+        """
         raise NotImplementedError
+
+    def key_place(self, item: I) -> tuple[int, int] | None:
+        """Where the one right part stands in the order it was written in, from 0, and of how many; None where there
+        is no one such place."""
+        return None
 
     def texts(self, item: I) -> list[str]:
         """Everything in the item that a teacher wrote: for searching, reading aloud, translating."""
@@ -342,7 +350,7 @@ def public_fields(item: Item) -> dict[str, object]:
     fields: dict[str, object] = {
         "id": item.id,
         "prompt_html": inline_html(item.prompt),
-        "picture": item.picture,
+        "picture": _untold(item.picture) if item.picture and item.fog != "none" else item.picture,
         "fog": item.fog,
         "sound": item.sound,
         "video": item.video,
@@ -351,6 +359,11 @@ def public_fields(item: Item) -> dict[str, object]:
     if isinstance(item, Question):
         fields |= {"time_limit": item.time_limit, "weight": item.weight, "scored": item.scored}
     return fields
+
+
+def _untold(picture: Picture) -> Picture:
+    """What it shows, and who made it, would tell what is under the fog."""
+    return picture.model_copy(update={"description": "", "credit": ""})
 
 
 def explanation_html(item: Item) -> str:

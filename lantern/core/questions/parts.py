@@ -29,9 +29,17 @@ class PublicLine(Value):
 L = TypeVar("L")
 
 
-def shuffled(lines: Iterable[L], salt: str, id_of: str = "id") -> list[L]:
-    """An order that is the same for everyone and says nothing of the order the lines were written in."""
-    return sorted(lines, key=lambda line: blake2b(f"{salt}/{getattr(line, id_of)}".encode(), digest_size=8).digest())
+def shuffled(lines: Iterable[L], item_id: str, secret: str) -> list[L]:
+    """An order that is the same for everyone and says nothing of the order the lines were written in.
+
+    It follows from a secret of the session's: whoever knows all ids could work it out else, and see in what is shown
+    whether it has been changed. So it is left as it falls, even where it falls right.
+    """
+
+    def drawn(line: L) -> bytes:
+        return blake2b(f"{item_id}/{line.id}".encode(), key=secret.encode()[:64], digest_size=8).digest()  # type: ignore[attr-defined]
+
+    return sorted(lines, key=drawn)
 
 
 def public_line(line: Line) -> PublicLine:

@@ -26,7 +26,7 @@ class Settings(Value):
     """What the teacher chose in the run dialog."""
 
     ask_names: bool = True
-    mix_options: bool = False
+    mix_options: bool = True
     show_standings: bool = True
     early_bonus: bool = False
     close_when_all_answered: bool = True
@@ -82,11 +82,15 @@ class Ask:
 
 @dataclass(frozen=True)
 class State:
-    """`step` counts the moves of the desk, so that a command made on an older view can be refused."""
+    """`step` counts the moves of the desk, so that a command made on an older view can be refused.
+
+    `seed` decides every order that is drawn; it never leaves the server.
+    """
 
     content: SetContent
     settings: Settings
     items: Mapping[str, Item]
+    seed: str = ""
     phase: Phase = Phase.LOBBY
     cursor: str | None = None
     step: int = 0
@@ -142,7 +146,7 @@ def new_session(content: SetContent, settings: Settings, seed: str) -> State:
     content = content.in_its_language()
     if settings.mix_options:
         content = content.model_copy(update={"items": tuple(_mixed(content.items, seed))})
-    return State(content=content, settings=settings, items={item.id: item for item in content.items})
+    return State(content=content, settings=settings, items={item.id: item for item in content.items}, seed=seed)
 
 
 def _mixed(items: Iterable[Item], seed: str) -> Iterator[Item]:

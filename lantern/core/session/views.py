@@ -46,11 +46,15 @@ class StudentView(Value):
 
 
 class Mine(Value):
-    """One student's own part. `item` says which item `answer`, `mark` and `gained` belong to."""
+    """One student's own part. `item` says which item `answer`, `mark` and `gained` belong to.
+
+    `description` is the current picture's, for a student who sees pictures without fog.
+    """
 
     seat: int
     name: str
     fog_lifted: bool
+    description: str
     item: str | None
     answer: AnyAnswer | None
     mark: float | None
@@ -179,6 +183,7 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
         seat=seat.number,
         name=seat.name,
         fog_lifted=seat.fog_lifted,
+        description=_description(state) if seat.fog_lifted else "",
         item=ask.item_id if ask else None,
         answer=response.answer if response else None,
         mark=marked.mark if marked else None,
@@ -190,6 +195,12 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
         right=right,
         scored=scored,
     )
+
+
+def _description(state: State) -> str:
+    """What the current picture shows, for whom it is not in the fog."""
+    picture = state.current.picture if state.current else None
+    return picture.description if picture else ""
 
 
 class Places:
@@ -317,10 +328,13 @@ def _shown(state: State, *, desk: bool = False) -> Shown | None:
     with_key = ask is not None and (desk or state.phase is Phase.REVEALED)
     tally = None
     if with_tally:
-        counted = kind.tally(item, [r.answer for r in state.responses(item.id)])
-        tally = kind.told(item, counted, desk=desk, with_key=with_key)
+        # Before the class sees the key, what it is told is counted as if there were none.
+        counted_as = item if with_key else _keyless(item)
+        counted = kind.tally(counted_as, [r.answer for r in state.responses(item.id)])
+        tally = kind.told(counted_as, counted, desk=desk, with_key=with_key)
+    public = kind.public(item, state.seed)
     return Shown(
-        item=kind.public(item),
+        item=public.model_copy(update={"picture": item.picture}) if with_key else public,
         number=state.content.question_numbers().get(item.id),
         opened_at=ask.opened_at if ask and ask.is_open else None,
         deadline=ask.deadline if ask and ask.is_open else None,
@@ -329,6 +343,10 @@ def _shown(state: State, *, desk: bool = False) -> Shown | None:
         explanation_html=explanation_html(item) if with_key else "",
         explanation_media=item.explanation_media if with_key and isinstance(item, Question) else None,
     )
+
+
+def _keyless(item: Item) -> Item:
+    return item.model_copy(update={"scored": False}) if isinstance(item, Question) else item
 
 
 def _run_item(state: State, item: Item, number: int | None, column: Column | None) -> RunItem:

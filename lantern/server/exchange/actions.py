@@ -16,8 +16,7 @@ from django.shortcuts import get_object_or_404
 
 from lantern.core.errors import BadMedia
 from lantern.core.formats.exchange import File, Incoming, SetFormat, Source, media_ids
-from lantern.core.formats.registry import WRITERS, read_file
-from lantern.core.formats.text_format import read_text
+from lantern.core.formats.registry import WRITERS, read_file, read_typed
 from lantern.core.questions import read_item
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
 from lantern.core.questions.contract import Film, Media, Picture, Recording
@@ -41,7 +40,7 @@ def read(teacher: Teacher, source: Source | None, text: str) -> Incoming:
     if source is None:
         if not text.strip():
             raise BadForm("Paste some questions, or choose a file.", field="text")
-        return read_text(text, new_item_id)
+        return read_typed(text, new_item_id)
     incoming = _as_remembered(teacher, source, read_file(source, new_item_id))
     wanted = set(media_ids([entry.item.model_dump(mode="json") for entry in incoming.entries if entry.item]))
     missing = wanted - incoming.media.keys() - _own(teacher, wanted)

@@ -93,6 +93,7 @@ function sendChosen(): void {
         :is-open="isOpen"
         :now="time.now.value"
         :without-fog="mine?.fog_lifted"
+        :description="mine?.description"
         class="mb-4 [--picture-height:30vh]"
       />
       <AsyncView

@@ -22,11 +22,13 @@ const grid = computed(() => fogParts(props.fog))
 const order = computed(() => fogOrder(props.item, grid.value.columns * grid.value.rows))
 const lifted = computed(() => Math.floor((props.gone / grid.value.clearAt) * order.value.length))
 const isClear = computed(() => lifted.value >= order.value.length)
-const shown = computed(() =>
+/** What the picture shows comes with the right answer: it would tell what is under the fog. */
+const words = computed(() =>
   isClear.value
-    ? props.picture
-    : { ...props.picture, description: 'A picture in the fog. It clears while the question is open.' },
+    ? props.picture.description || 'The picture is clear now. It is described when the right answer is shown.'
+    : 'A picture in the fog. It clears while the question is open.',
 )
+const shown = computed(() => ({ ...props.picture, description: words.value }))
 </script>
 
 <template>

@@ -15,11 +15,16 @@ const props = defineProps<{
   now: number
   /** The picture is seen whole from the start. */
   withoutFog?: boolean
+  /** What it shows, for whom it is not in the fog. */
+  description?: string
   sizes?: string
 }>()
 
 const item = computed(() => props.shown.item)
-const picture = computed(() => (viewsOf(item.value).showsPicture ? null : (item.value.picture ?? null)))
+const picture = computed(() => {
+  const found = viewsOf(item.value).showsPicture ? null : (item.value.picture ?? null)
+  return found && props.description ? { ...found, description: props.description } : found
+})
 const fog = computed(() => (props.withoutFog ? 'none' : (item.value.fog ?? 'none')))
 </script>
 

@@ -110,13 +110,17 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
     def check(self, item: ChoiceItem) -> list[Problem]:
         return [*common_problems(item), *_option_problems(item), *_key_problems(item)]
 
-    def public(self, item: ChoiceItem) -> PublicChoice:
+    def public(self, item: ChoiceItem, secret: str = "") -> PublicChoice:
         options = [
             PublicOption(id=o.id, letter=LETTERS[i], html=inline_html(o.text), media=o.media)
             for i, o in enumerate(item.options)
         ]
         fields = {**public_fields(item), "several": item.form == "several", "options": options}
         return PublicChoice.model_validate(fields)
+
+    def key_place(self, item: ChoiceItem) -> tuple[int, int] | None:
+        right = [index for index, option in enumerate(item.options) if option.right]
+        return (right[0], len(item.options)) if item.scored and item.form == "one" and len(right) == 1 else None
 
     def texts(self, item: ChoiceItem) -> list[str]:
         return [item.prompt, *(o.text for o in item.options), item.explanation]

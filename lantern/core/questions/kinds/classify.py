@@ -111,8 +111,8 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
                 problems.append(wrong(f"Say which group line {index + 1} belongs to.", f"members.{index}"))
         return problems
 
-    def public(self, item: ClassifyItem) -> PublicClassify:
-        members = [public_line(member) for member in shuffled(item.members, item.id)]
+    def public(self, item: ClassifyItem, secret: str = "") -> PublicClassify:
+        members = [public_line(member) for member in shuffled(item.members, item.id, secret)]
         groups = [public_line(group) for group in item.groups]
         return PublicClassify.model_validate({**public_fields(item), "groups": groups, "members": members})
 

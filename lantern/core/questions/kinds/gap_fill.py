@@ -132,7 +132,7 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
                 problems.append(wrong(sentence, "text"))
         return problems
 
-    def public(self, item: GapFillItem) -> PublicGapFill:
+    def public(self, item: GapFillItem, secret: str = "") -> PublicGapFill:
         pieces = _GAP.split(item.text)
         gaps = gaps_of(item)
         stretches = [

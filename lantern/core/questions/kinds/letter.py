@@ -82,7 +82,7 @@ class LetterKind(Kind[LetterItem, LetterAnswer, LetterTally]):
             problems.append(unwise("No letter is right yet. Mark it here, or on the desk once it was asked.", "right"))
         return problems
 
-    def public(self, item: LetterItem) -> PublicLetter:
+    def public(self, item: LetterItem, secret: str = "") -> PublicLetter:
         return PublicLetter.model_validate({**public_fields(item), "letters": item.letters})
 
     def texts(self, item: LetterItem) -> list[str]:

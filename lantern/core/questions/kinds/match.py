@@ -115,9 +115,9 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
             problems.append(wrong("Give at least two pairs.", "pairs"))
         return problems
 
-    def public(self, item: MatchItem) -> PublicMatch:
+    def public(self, item: MatchItem, secret: str = "") -> PublicMatch:
         left = [public_line(Line(id=p.id, text=p.left)) for p in item.pairs]
-        right = [public_line(line) for line in shuffled(_right_lines(item), item.id)]
+        right = [public_line(line) for line in shuffled(_right_lines(item), item.id, secret)]
         return PublicMatch.model_validate({**public_fields(item), "left": left, "right": right})
 
     def texts(self, item: MatchItem) -> list[str]:

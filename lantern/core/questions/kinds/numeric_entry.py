@@ -107,7 +107,7 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
             problems.append(wrong("Give the right number, or make it an opinion.", "value"))
         return problems
 
-    def public(self, item: NumericEntryItem) -> PublicNumericEntry:
+    def public(self, item: NumericEntryItem, secret: str = "") -> PublicNumericEntry:
         return PublicNumericEntry.model_validate({**public_fields(item), "unit": item.unit})
 
     def texts(self, item: NumericEntryItem) -> list[str]:

@@ -61,7 +61,7 @@ class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]
     def check(self, item: OpenResponseItem) -> list[Problem]:
         return common_problems(item)
 
-    def public(self, item: OpenResponseItem) -> PublicOpenResponse:
+    def public(self, item: OpenResponseItem, secret: str = "") -> PublicOpenResponse:
         return PublicOpenResponse.model_validate({**public_fields(item), "longest": item.longest})
 
     def texts(self, item: OpenResponseItem) -> list[str]:

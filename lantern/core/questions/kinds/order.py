@@ -109,13 +109,9 @@ class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
             problems.append(wrong(f"Give at least {words[fewest]} lines to put in order.", "lines"))
         return problems
 
-    def public(self, item: OrderItem) -> PublicOrder:
-        """Scored, the lines are shuffled so that they give nothing away, and never stand right already."""
-        lines = list(item.lines)
-        if item.scored:
-            lines = shuffled(lines, item.id)
-            if tuple(lines) == item.lines:
-                lines = lines[1:] + lines[:1]
+    def public(self, item: OrderItem, secret: str = "") -> PublicOrder:
+        """Scored, the lines are shuffled so that they give nothing away."""
+        lines = shuffled(item.lines, item.id, secret) if item.scored else item.lines
         labels = {"first_label": item.first_label, "last_label": item.last_label}
         return PublicOrder.model_validate({**public_fields(item), **labels, "lines": [public_line(x) for x in lines]})
 

@@ -45,7 +45,7 @@ class Page(Kind[PageItem, Answer, Tally]):
             problems.append(wrong("Give the page a heading.", "prompt"))
         return problems
 
-    def public(self, item: PageItem) -> PublicPage:
+    def public(self, item: PageItem, secret: str = "") -> PublicPage:
         return PublicPage.model_validate({**public_fields(item), "body_html": block_html(item.body)})
 
     def texts(self, item: PageItem) -> list[str]:

@@ -123,7 +123,7 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
             problems.append(unwise(sentence, "areas"))
         return problems
 
-    def public(self, item: PointItem) -> PublicPoint:
+    def public(self, item: PointItem, secret: str = "") -> PublicPoint:
         offered = sorted(item.areas, key=lambda area: area.name) if item.by_name == "offered" else []
         names = [NamedPlace(id=area.id, name=area.name) for area in offered]
         return PublicPoint.model_validate({**public_fields(item), "names": names})

@@ -84,7 +84,7 @@ class PointSplit(Kind[PointSplitItem, PointSplitAnswer, PointSplitTally]):
             problems.append(wrong("Give at least two options.", "options"))
         return problems
 
-    def public(self, item: PointSplitItem) -> PublicPointSplit:
+    def public(self, item: PointSplitItem, secret: str = "") -> PublicPointSplit:
         options = [public_line(o) for o in item.options]
         return PublicPointSplit.model_validate({**public_fields(item), "options": options, "total": item.total})
 

@@ -94,7 +94,7 @@ class RatingScale(Kind[RatingScaleItem, RatingScaleAnswer, RatingScaleTally]):
             problems.append(wrong("Give at least one statement to rate.", "statements"))
         return problems
 
-    def public(self, item: RatingScaleItem) -> PublicRatingScale:
+    def public(self, item: RatingScaleItem, secret: str = "") -> PublicRatingScale:
         scale = {"steps": item.steps, "low_label": item.low_label, "high_label": item.high_label}
         statements = [public_line(s) for s in item.statements]
         return PublicRatingScale.model_validate({**public_fields(item), **scale, "statements": statements})

@@ -106,7 +106,7 @@ class Slider(Kind[SliderItem, SliderAnswer, SliderTally]):
             problems.append(wrong("No step of the scale lies where it is right.", "right_low"))
         return problems
 
-    def public(self, item: SliderItem) -> PublicSlider:
+    def public(self, item: SliderItem, secret: str = "") -> PublicSlider:
         scale = ("low", "high", "step", "unit", "low_label", "high_label")
         return PublicSlider.model_validate({**public_fields(item), **{name: getattr(item, name) for name in scale}})
 

@@ -104,7 +104,7 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
                 problems.append(unwise(f"“{spelling}” is accepted already.", f"accepts.{index}"))
         return problems
 
-    def public(self, item: TextEntryItem) -> PublicTextEntry:
+    def public(self, item: TextEntryItem, secret: str = "") -> PublicTextEntry:
         fields = {**public_fields(item), "dictation": item.form == "dictation"}
         if item.form == "dictation" and item.sound:
             fields["sound"] = item.sound.model_copy(update={"transcript": ""})

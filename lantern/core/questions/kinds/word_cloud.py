@@ -100,7 +100,7 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
             problems.append(wrong("Write the words that are right, or make it an opinion.", "accepts"))
         return problems
 
-    def public(self, item: WordCloudItem) -> PublicWordCloud:
+    def public(self, item: WordCloudItem, secret: str = "") -> PublicWordCloud:
         return PublicWordCloud.model_validate({**public_fields(item), "most": item.most})
 
     def texts(self, item: WordCloudItem) -> list[str]:
