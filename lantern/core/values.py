@@ -3,13 +3,17 @@
 import re
 from typing import Annotated, Any
 
-from pydantic import AfterValidator, BaseModel, ConfigDict, StringConstraints, model_validator
+from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StringConstraints, model_validator
 
 Milliseconds = int
 """A moment (since 1970, UTC) or a span, in whole milliseconds."""
 
 ShortId = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9_-]{1,40}$")]
 """An id made by a client: random, URL-safe, told to nobody as an order or a rank."""
+
+
+RowNumber = Annotated[int, Field(ge=0, lt=2**63)]
+"""The number of a row, as every database can hold it."""
 
 
 class Value(BaseModel):

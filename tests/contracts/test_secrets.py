@@ -6,7 +6,8 @@ from random import Random
 import pytest
 
 from lantern.core.questions import KINDS
-from lantern.core.questions.contract import is_scored
+from lantern.core.questions.contract import Picture, is_scored
+from lantern.core.questions.kinds.numeric_entry import NumericEntryAnswer, NumericEntryItem
 from lantern.core.session import Phase
 from lantern.core.session import commands as c
 from lantern.core.session.views import Places, desk_view, mine, screen_view, student_view
@@ -61,6 +62,38 @@ def test_before_the_key_is_shown_nothing_tells_what_is_right(kind, item):
     shown = student_view(room.state).shown
     assert shown.key is not None
     assert WHY in shown.explanation_html
+
+
+def test_a_number_that_can_be_read_two_ways_stands_where_the_key_says_only_once_the_key_is_shown():
+    """Until then the class sees the same, whichever reading is right."""
+    seen = []
+    for value in (1234, 1.234):
+        item = NumericEntryItem(id="n1", prompt="How deep?", value=value)
+        room = a_session(a_set(item), "Fen", "Bo", show_standings=False)
+        room.advance()
+        room.do(c.GiveAnswer(1, "n1", NumericEntryAnswer(text="1,234")))
+        room.do(c.Close(room.state.step))
+        before = told_to_the_class(room.state)
+        room.do(c.Reveal(room.state.step))
+        values = student_view(room.state).shown.tally.values
+        seen.append((before, values[0].value))
+    assert seen[0][0] == seen[1][0]
+    assert [value for _, value in seen] == [1234, 1.234]
+
+
+def test_what_is_in_the_fog_is_described_to_the_class_with_the_key_and_before_to_one_for_whom_it_is_lifted():
+    kind, item = SCORED[0]
+    picture = Picture(media="m1", description="A razorbill", credit="Photo: razorbill", width=10, height=10)
+    room = a_class(kind, item.model_copy(update={"picture": picture, "fog": "dense"}))
+    assert "azorbill" not in json.dumps(told_to_the_class(room.state))
+    assert desk_view(room.state, "KELP427", ()).shown.item.picture.description == "A razorbill"
+    room.do(c.LiftFog(3, True))
+    places = Places(room.state)
+    described = [mine(room.state, places, seat).description for seat in room.state.seats]
+    assert [seat for seat, text in zip(room.state.seats, described, strict=True) if text] == [3]
+    room.do(c.Close(room.state.step))
+    room.do(c.Reveal(room.state.step))
+    assert student_view(room.state).shown.item.picture == picture
 
 
 @scored_items

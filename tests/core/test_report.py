@@ -2,12 +2,14 @@ import csv
 import io
 
 import pytest
+from hypothesis import given
+from hypothesis import strategies as st
 from openpyxl import load_workbook
 
 from lantern.core.analysis.measures import cronbach_alpha, histogram
 from lantern.core.analysis.report import hardest_first, report_of
 from lantern.core.analysis.tables import raw_table, workbook_tables
-from lantern.core.formats.csv import write_csv
+from lantern.core.formats.csv import as_text, without_marks, write_csv
 from lantern.core.formats.table import Table
 from lantern.core.formats.xlsx import write_workbook
 from lantern.core.questions.contract import CountRow
@@ -112,3 +114,18 @@ def test_a_name_that_looks_like_a_formula_stays_a_name(name):
     sheet = load_workbook(io.BytesIO(write_workbook([table])))["Class"]
     assert (sheet["A2"].value, sheet["A2"].data_type) == (name, "s")
     assert write_csv(table).decode("utf-8-sig").splitlines()[1].strip('"').startswith("'")
+
+
+@pytest.mark.parametrize("separator", [";", "|", "\t", ","])
+@pytest.mark.parametrize(
+    "name", ["x;=1+1;y", "x|@sum(A1)|y", "x\t-1\ty", 'a";=1+1', "a\n=1+1", "x; =1+1", "x;'=1+1", "'=1"]
+)
+def test_no_reader_with_whatever_separator_sees_a_formula(name, separator):
+    text = write_csv(Table("Class", ("No", "Name"), [(1, name), (2, name)])).decode("utf-8-sig")
+    cells = [cell for row in csv.reader(io.StringIO(text, newline=""), delimiter=separator) for cell in row]
+    assert not [cell for cell in cells if cell.strip().startswith(("=", "+", "-", "@"))]
+
+
+@given(st.text("=+-@;|\t\r\n' ax", max_size=12))
+def test_a_cell_is_read_as_it_was_before_it_was_made_safe(cell):
+    assert without_marks(as_text(cell)) == cell

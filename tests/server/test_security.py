@@ -1,9 +1,12 @@
 import subprocess
 import sys
+import tempfile
+from pathlib import Path
 
 import httpx
 import pytest
 
+from tools.client import TeacherClient
 from tools.server import ROOT
 
 PAGES = ["/", "/sign-in", "/join", "/join/KELP427", "/screen/1"]
@@ -53,3 +56,34 @@ def test_what_changes_something_wants_the_token_of_our_pages(server, teacher):
     assert reply.status_code == 403
     reply = teacher.http.post("/api/live/sessions/1/commands", json={"id": "a", "command": {"do": "end"}})
     assert reply.status_code in (401, 403)
+
+
+@pytest.mark.slow
+def test_what_is_stored_is_for_the_server_alone(own_server):
+    """Database, keys and media: not even the machine's other users may read them."""
+    teacher = TeacherClient(own_server.url)
+    teacher.sign_up()
+    code = next(row["code"] for row in teacher.call("GET", "/media/collection?q=anchor"))
+    teacher.call("POST", "/media/collection", {"code": code})
+    found = [
+        own_server.folder,
+        *(p for p in own_server.folder.rglob("*") if not p.is_symlink() and "static" not in p.parts),
+    ]
+    kinds = {path.name for path in found}
+    assert {"lantern.sqlite3", "secret_key", "480.webp"} <= kinds
+    others = {str(path): oct(path.stat().st_mode & 0o777) for path in found if path.stat().st_mode & 0o077}
+    made_by_the_test = {"server.log"}
+    assert not {path: mode for path, mode in others.items() if Path(path).name not in made_by_the_test}
+
+
+def test_other_names_below_the_schools_are_the_operators_to_promise_for():
+    script = (
+        "from lantern.server.config import settings as s; "
+        "print(s.SECURE_HSTS_INCLUDE_SUBDOMAINS, s.SECURE_HSTS_PRELOAD)"
+    )
+    for environment, said in (({}, "False False"), ({"HSTS_SUBDOMAINS": "1", "HSTS_PRELOAD": "1"}, "True True")):
+        run = {"PATH": "", "LANTERN_VAR": tempfile.mkdtemp(), **environment}
+        done = subprocess.run(
+            [sys.executable, "-c", script], cwd=ROOT, env=run, capture_output=True, text=True, check=True
+        )
+        assert done.stdout.strip() == said

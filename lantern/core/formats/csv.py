@@ -1,12 +1,17 @@
 """A table to CSV (RFC 4180, UTF-8 with a byte order mark, so that spreadsheets read every script)."""
 
 import csv
+import re
 from io import StringIO
 
 from lantern.core.formats.table import Cell, Table
 
-# A spreadsheet takes a cell that begins so for a formula; a leading apostrophe makes it text.
-FORMULA_STARTS = ("=", "+", "-", "@", "\t", "\r")
+# A spreadsheet takes a cell that begins so for a formula; an apostrophe before it makes it text. Whoever reads the file
+# with another separator sees cells begin inside ours: those are looked at, too.
+_BEGINS = r"(^|[;|\t\r\n])"
+_FORMULA = r"['\s]*[=+@\t\r-]"
+_BARE = re.compile(rf"{_BEGINS}(?={_FORMULA})")
+_MARKED = re.compile(rf"{_BEGINS}'(?={_FORMULA})")
 
 
 def write_csv(table: Table) -> bytes:
@@ -18,5 +23,14 @@ def write_csv(table: Table) -> bytes:
 
 
 def _safe(cell: Cell) -> Cell:
-    starts = isinstance(cell, str) and cell.lstrip("'").startswith(FORMULA_STARTS)
-    return f"'{cell}" if starts else cell
+    return as_text(cell) if isinstance(cell, str) else cell
+
+
+def as_text(cell: str) -> str:
+    """The cell, so that no spreadsheet takes it, or a part of it, for a formula."""
+    return _BARE.sub(r"\1'", cell)
+
+
+def without_marks(cell: str) -> str:
+    """The inverse of `as_text`."""
+    return _MARKED.sub(r"\1", cell)

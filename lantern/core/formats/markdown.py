@@ -27,6 +27,7 @@ from pydantic import ValidationError
 from lantern.core.questions import KINDS, kind_of, read_item
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
 from lantern.core.questions.contract import Item, NewId, Question
+from lantern.core.sentences import sentence_of
 from lantern.core.values import Value
 
 _HEAD, _SETTING, _WHY = "##", "::", ">"
@@ -229,4 +230,4 @@ def _value(text: str) -> Any:
 def first_of(error: ValidationError) -> str:
     problem = error.errors()[0]
     place = ".".join(str(part) for part in problem["loc"] if part not in {kind.name for kind in KINDS})
-    return f"{place}: {problem['msg']}" if place else str(problem["msg"])
+    return f"{place}: {sentence_of(problem)}" if place else sentence_of(problem)

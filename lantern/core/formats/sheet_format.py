@@ -10,7 +10,7 @@ from typing import ClassVar
 from odf import opendocument, table, text
 from odf.teletype import addTextToElement
 
-from lantern.core.formats.csv import FORMULA_STARTS, write_csv
+from lantern.core.formats.csv import without_marks, write_csv
 from lantern.core.formats.exchange import (
     Incoming,
     MediaOf,
@@ -151,7 +151,7 @@ class CsvFormat(SheetFormat):
             found = list(itertools.islice(reader, MOST_ROWS + 1))
         except csv.Error as error:
             raise Unreadable("This file has a cell that never ends.") from error
-        rows = [[_unescaped(cell)[:LONGEST_CELL] for cell in row[:MOST_COLUMNS]] for row in found[:MOST_ROWS]]
+        rows = [[without_marks(cell)[:LONGEST_CELL] for cell in row[:MOST_COLUMNS]] for row in found[:MOST_ROWS]]
         return rows, len(found) > MOST_ROWS
 
     def pack(self, made: Table) -> bytes:
@@ -169,9 +169,3 @@ def _delimiter(content: str) -> str:
         return (often / widths.total(), usual) if usual > 1 else (0, 0)
 
     return max(_DELIMITERS, key=evenness)
-
-
-def _unescaped(cell: str) -> str:
-    """Without the apostrophe that keeps a spreadsheet from taking a text for a formula."""
-    bare = cell[1:]
-    return bare if cell.startswith("'") and bare.lstrip("'").startswith(FORMULA_STARTS) else cell

@@ -8,6 +8,7 @@ from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, ValidationError
 
 from lantern.core import errors as core
+from lantern.core.sentences import sentence_of
 from lantern.core.values import Value
 
 STATUS: dict[type[core.LanternError], int] = {
@@ -121,5 +122,4 @@ def add_error_replies(api: NinjaAPI) -> None:
 def _first(problems: list[dict[str, Any]]) -> tuple[str | None, str]:
     """The place and the sentence of the first problem; places inside the body lose the leading parts."""
     place = [str(part) for part in problems[0]["loc"] if part not in ("body", "payload", "query", "path")]
-    message = str(problems[0]["msg"]).removeprefix("Value error, ")
-    return ".".join(place) or None, message
+    return ".".join(place) or None, sentence_of(problems[0])

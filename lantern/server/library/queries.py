@@ -19,16 +19,22 @@ from lantern.server.library.schemas import (
 )
 
 MOST_FOUND = 300
+MOST_WORDS, LONGEST_WORD = 20, 60
 
 
 def sets_of(teacher: Teacher) -> QuerySet[QuestionSet]:
     return QuestionSet.objects.filter(owner=teacher, deleted_at=None)
 
 
+def words_of(text: str) -> list[str]:
+    """What is searched for: the first words of it, which is all that anybody types."""
+    return [word[:LONGEST_WORD] for word in text.casefold().split()[:MOST_WORDS]]
+
+
 def found_sets(teacher: Teacher, text: str) -> QuerySet[QuestionSet]:
     """Those that contain every word of `text`, last changed first."""
     found = sets_of(teacher).order_by("-updated_at")
-    for word in text.casefold().split():
+    for word in words_of(text):
         found = found.filter(search_text__contains=word)
     return found.prefetch_related("items").select_related("made_from")
 
@@ -86,7 +92,7 @@ def binned_sets(teacher: Teacher) -> QuerySet[QuestionSet]:
 
 def found_questions(teacher: Teacher, text: str) -> list[FoundQuestion]:
     """Questions whose texts, or tags, hold every word of `text`; by set, in its order."""
-    words = text.casefold().split()
+    words = words_of(text)
     found = []
     for question_set in found_sets(teacher, "").order_by("title"):
         content = content_of(question_set)

@@ -9,7 +9,7 @@ from lantern.core.formats.markdown import Misread
 from lantern.core.questions import AnyItem
 from lantern.core.questions.content import MAX_ITEMS, About, ItemProblem, SetContent, Title
 from lantern.core.questions.recast import Possible
-from lantern.core.values import ShortId, Value
+from lantern.core.values import RowNumber, ShortId, Value
 
 
 class NewSet(Value):
@@ -126,7 +126,7 @@ class FoundQuestion(Value):
 
 
 class Picked(Value):
-    set: int
+    set: RowNumber
     item: ShortId
 
 

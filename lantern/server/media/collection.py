@@ -30,7 +30,7 @@ def entries() -> tuple[Entry, ...]:
 
 def search(text: str) -> list[Entry]:
     """Entries with a word that begins with each word of `text`; whole words and names first."""
-    wanted = text.casefold().split()
+    wanted = text.casefold().split()[:20]
     if not wanted:
         return []
 

@@ -16,14 +16,15 @@ from lantern.server.media.pictures import WIDTHS
 
 FILES = {"sound": "sound", "video": "video", "captions.vtt": "captions"}
 LONGEST_PART = 4 * 1024 * 1024
-_RANGE = re.compile(r"^bytes=(\d*)-(\d*)$")
+_RANGE = re.compile(r"^bytes=(\d{0,18})-(\d{0,18})$", re.ASCII)
 forever = cache_control(max_age=31_536_000, immutable=True, public=True)
 
 
 @forever
 def picture(request: HttpRequest, media_id: str, width: int) -> HttpResponse:
-    if width not in WIDTHS or not StoredMedia.objects.filter(id=media_id).exists():
+    if width not in WIDTHS:
         raise Http404
+    get_object_or_404(StoredMedia, id=media_id, type=StoredMedia.Type.PICTURE)
     return HttpResponse((folder_of(media_id) / f"{width}.webp").read_bytes(), content_type="image/webp")
 
 
