@@ -185,3 +185,9 @@ def test_the_commands_bring_in_and_take_out(odile, tmp_path, capsys):
     with pytest.raises(CommandError, match="There is no set"):
         call_command("export_set", 9999, out)
     assert "What belongs into the gap" in capsys.readouterr().err
+
+
+def test_a_text_that_is_too_long_is_told_and_not_cut_in_silence(as_odile):
+    text = "What is it?\n* one\n- two\n\n" * 20_000
+    reply = as_odile.client.post("/api/exchange/read", {"text": text})
+    assert any("too long" in note for note in reply.json()["notes"])

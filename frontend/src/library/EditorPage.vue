@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery, useTitle } from '@vueuse/core'
-import { computed, nextTick, ref, shallowRef } from 'vue'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { sentenceOf } from '@/api/refusal'
 import type { Item, Kind } from '@/api/types'
@@ -19,7 +19,8 @@ import type { Draft } from './changes'
 import { useEditorKeys } from './useEditorKeys'
 import { useSetEditor } from './useSetEditor'
 
-const setId = Number(useRoute().params.id)
+const route = useRoute()
+const setId = Number(route.params.id)
 const editor = useSetEditor(setId)
 const { draft, problems, conflicts, state, ready, loadError } = editor
 const active = ref('')
@@ -65,9 +66,31 @@ async function goTo(id: string, field = ''): Promise<void> {
   block?.scrollIntoView({ block: 'nearest', behavior: prefersStill.value ? 'auto' : 'smooth' })
 }
 
+/** Questions that were just made: nothing is said against one before it has been left. */
+const fresh = ref<ReadonlySet<string>>(new Set())
+
 function add(kind: Kind, after?: string): void {
-  void goTo(editor.add(kind, after))
+  const id = editor.add(kind, after)
+  fresh.value = new Set([id])
+  void goTo(id)
 }
+
+function leave(id: string, event: FocusEvent): void {
+  const to = event.relatedTarget as Node | null
+  const isElsewhere = to && !(event.currentTarget as HTMLElement).contains(to)
+  if (isElsewhere && fresh.value.has(id)) fresh.value = new Set()
+}
+
+watch(active, (now) => {
+  if (!fresh.value.has(now)) fresh.value = new Set()
+})
+
+/** Somebody was sent here to settle something. */
+watch(
+  () => [ready.value, route.query.at] as const,
+  ([isReady, at]) => isReady && at && void goTo(String(at), String(route.query.field ?? '')),
+  { immediate: true },
+)
 
 function duplicate(id: string): void {
   void goTo(editor.duplicate(id))
@@ -156,7 +179,10 @@ useEditorKeys({
           :item="item"
           :number="numbers[index] ?? null"
           :active="active === item.id"
-          :problems="problems.filter((one) => one.item === item.id).map((one) => one.problem)"
+          :problems="
+            fresh.has(item.id) ? [] : problems.filter((one) => one.item === item.id).map((one) => one.problem)
+          "
+          @focusout="leave(item.id, $event)"
           :conflict="conflicts.get(item.id)"
           :first="index === 0"
           :last="index === draft.items.length - 1"
@@ -180,6 +206,7 @@ useEditorKeys({
       :editor="editor"
       :numbers="numbers"
       :active="active"
+      :fresh="fresh"
       @go="goTo"
       @run="run"
       @revisions="showsRevisions = true"

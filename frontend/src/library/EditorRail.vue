@@ -6,7 +6,13 @@ import { plainText } from '@/questions/shared/richtext'
 import UiButton from '@/ui/UiButton.vue'
 import type { SetEditor } from './useSetEditor'
 
-const props = defineProps<{ editor: SetEditor; numbers: (number | null)[]; active: string }>()
+const props = defineProps<{
+  editor: SetEditor
+  numbers: (number | null)[]
+  active: string
+  /** Questions that are being written for the first time. */
+  fresh: ReadonlySet<string>
+}>()
 const emit = defineEmits<{ go: [id: string, field?: string]; run: []; revisions: []; text: []; recast: [] }>()
 
 const items = computed(() =>
@@ -27,6 +33,7 @@ const toSettle = computed(() =>
     }))
     .filter((one) => one.number !== undefined),
 )
+const toSay = computed(() => toSettle.value.filter((one) => !props.fresh.has(one.item)))
 const isBlocked = computed(
   () => toSettle.value.some((one) => one.severity === 'wrong') || !items.value.length,
 )
@@ -84,9 +91,11 @@ const row = 'flex w-full gap-3 rounded px-2 py-1 text-left text-[15px] leading-s
       </ol>
       <template v-if="items.length">
         <h2 class="mt-5 mb-2 px-2 text-base">To settle before running</h2>
-        <p v-if="!toSettle.length" class="px-2 text-[15px] text-slate">Nothing. It can run as it is.</p>
+        <p v-if="!toSay.length" class="px-2 text-[15px] text-slate">
+          {{ isBlocked ? 'Only what you are writing just now.' : 'Nothing. It can run as it is.' }}
+        </p>
         <ul aria-live="polite">
-          <li v-for="problem in toSettle" :key="problem.item + problem.field + problem.sentence">
+          <li v-for="problem in toSay" :key="problem.item + problem.field + problem.sentence">
             <button
               type="button"
               :class="[row, 'hover:bg-fog', problem.severity === 'wrong' ? 'text-wrong' : 'text-lamp-ink']"

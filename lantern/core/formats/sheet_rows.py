@@ -40,6 +40,7 @@ HEADINGS = (
     "Question", "Kind", *(f"Option {letter}" for letter in LETTERS), "Right", "Explanation", "Time", "Weight",
     "Topics", "Written by", "Lines", "Settings",
 )  # fmt: skip
+_WRONG = re.compile(r"wrong|incorrect|distractor|false", re.I)
 _NO_TIME = "none"
 _ABOUT_KINDS = {kind.name.replace("_", " "): kind.name for kind in KINDS}
 Rows = Sequence[Sequence[str]]
@@ -51,7 +52,7 @@ def columns_of(rows: Rows, choices: Mapping[str, str]) -> tuple[list[Column], in
     at = _heading_row(rows)
     headings = [_cell(rows[at], number) for number in range(width)] if at is not None else [""] * width
     first = 0 if at is None else at + 1
-    found = [use_of(heading) for heading in headings] if at is not None else _usual(width)
+    found = [use_of(heading) for heading in headings] if at is not None else _usual(rows, width)
     seen: set[str] = set()
     columns = []
     for number, heading in enumerate(headings):
@@ -68,9 +69,15 @@ def use_of(heading: str) -> str:
     return next((use for use in ("right", *USES) if _HEADING[use].match(heading)), "")
 
 
-def _usual(width: int) -> list[str]:
-    """Without headings: the question first, then its options; two columns are a question and its answer."""
-    return ["question", "right"][:width] if width <= 2 else ["question", *["option"] * (width - 1)]
+def _usual(rows: Rows, width: int) -> list[str]:
+    """Without headings: the question first, then its options; two columns are a question and its answer. A last
+    column that holds nothing but letters says which option is right."""
+    if width <= 2:
+        return ["question", "right"][:width]
+    named = LETTERS[: width - 2]
+    last = [_cell(row, width - 1).upper() for row in rows if any(cell.strip() for cell in row)]
+    says_right = width > 3 and all(len(cell) == 1 and cell in named for cell in last)
+    return ["question", *["option"] * (width - 2), "right" if says_right else "option"]
 
 
 def _heading_row(rows: Rows) -> int | None:
@@ -106,10 +113,13 @@ class Row:
 
     def __init__(self, columns: Sequence[Column], cells: Sequence[str]) -> None:
         self.options: list[str] = []
+        self.options_are_wrong = True
+        """Whether the headings say of every option that it is wrong, so that the right one stands apart."""
         self._cells: dict[str, str] = {}
         for number, column in enumerate(columns):
             if column.use == "option":
                 self.options.append(_cell(cells, number))
+                self.options_are_wrong &= _WRONG.search(column.heading) is not None
             elif column.use:
                 self._cells[column.use] = _cell(cells, number)
 
@@ -164,12 +174,13 @@ def _choice_lines(row: Row) -> list[str]:
 
 
 def _as_laid_out(row: Row, new_id: NewId) -> tuple[Item | str, list[str]]:
-    filled = [option for option in row.options if option]
     right = row["right"]
-    if filled and right and not _names_option(right, filled):
+    # A letter belongs to its column, whichever cells beside it are empty.
+    named = [(letter, option) for letter, option in zip(LETTERS, row.options, strict=False) if option]
+    if row.options_are_wrong and named and right and right.casefold() not in {text.casefold() for _, text in named}:
         # "Right answer" beside "Wrong answer 1, 2, 3": the right one is no option yet.
-        filled, right = [right, *filled][:MAX_OPTIONS], right
-    options = [OptionLine("", option, False, False) for option in filled]
+        named = [("", right), *(("", option) for _, option in named)][:MAX_OPTIONS]
+    options = [OptionLine(letter, option, False, False) for letter, option in named]
     parts = Parts(prompt=[row["question"]] if row["question"] else [], options=options, answer=right or None)
     fields, sentences = fields_of(parts, new_id)
     if fields is None:
@@ -179,20 +190,6 @@ def _as_laid_out(row: Row, new_id: NewId) -> tuple[Item | str, list[str]]:
         return read_item.validate_python(fields | {"id": new_id()}), sentences
     except ValidationError as error:
         return first_of(error), []
-
-
-def _names_option(right: str, options: list[str]) -> bool:
-    """Whether the cell says which option is right, by text, by letter, or by number.
-
-    A single letter is never an answer of its own, even where there is no such option.
-    """
-    if re.fullmatch(r"\(?[A-La-l]\)?", right.strip()):
-        return True
-    parts = [part.strip(" ().").casefold() for part in re.split(r"[,;&/]|\band\b", right) if part.strip(" ().")]
-    labels = {letter.casefold() for letter in LETTERS[: len(options)]} | {str(n) for n in range(1, len(options) + 1)}
-    texts = {option.casefold() for option in options}
-    together = re.fullmatch(r"[a-l]{2,6}", right.strip().casefold()) is not None and set(right.casefold()) <= labels
-    return right.strip().casefold() in texts or together or all(part in labels | texts for part in parts)
 
 
 def _with_facts(item: Item, row: Row) -> tuple[Item, list[str]]:

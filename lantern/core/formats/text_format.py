@@ -16,6 +16,8 @@ from lantern.core.formats.exchange import (
 )
 from lantern.core.formats.markdown import read_blocks, write_set
 from lantern.core.formats.pasted import read_pasted
+from lantern.core.formats.pasted.tables import rows_in
+from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.contract import NewId
 
@@ -57,7 +59,10 @@ def is_text_form(text: str) -> bool:
 
 def read_text(text: str, new_id: NewId) -> Incoming:
     """A text in the set's own form, or as people paste it."""
-    return read_text_form(text, new_id) if is_text_form(f"\n{text}") else read_pasted(text, new_id)
+    if is_text_form(f"\n{text}"):
+        return read_text_form(text, new_id)
+    table = rows_in(text)
+    return read_pasted(text, new_id) if table is None else read_rows(table, {}, new_id)
 
 
 def read_text_form(text: str, new_id: NewId) -> Incoming:

@@ -24,7 +24,6 @@ from lantern.server.library.queries import content_of, document_of, sets_of
 from lantern.server.library.schemas import SetDocument
 
 router = Router(auth=teacher)
-LONGEST_TEXT = 400_000
 LARGEST_FILE = 150 * 1024 * 1024
 
 
@@ -37,7 +36,7 @@ def read_incoming(
 ) -> FoundInFile:
     """What a file or a pasted text holds, entry by entry; nothing is kept. `choices`, as JSON: what columns are
     used for, by their number; "as": the way to read it."""
-    found = actions.read(request.auth, _source(file, choices), text[:LONGEST_TEXT])
+    found = actions.read(request.auth, _source(file, choices), text)
     return FoundInFile(
         title=found.title,
         about=found.about,

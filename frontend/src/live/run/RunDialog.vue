@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/api/refusal'
-import type { Settings } from '@/api/types'
+import type { ItemProblem, Settings } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
@@ -18,7 +18,7 @@ const settings = useLocalStorage<Settings>(
   'lantern.run-settings',
   {
     ask_names: true,
-    mix_options: false,
+    mix_options: true,
     show_standings: true,
     early_bonus: false,
     close_when_all_answered: true,
@@ -27,6 +27,27 @@ const settings = useLocalStorage<Settings>(
 )
 const busy = ref(false)
 const error = ref('')
+const MOST_SAID = 4
+
+/** What has to be settled before it can run, said before the doors are tried. */
+const toSettle = ref<ItemProblem[]>([])
+const isEmpty = ref(false)
+const isBlocked = computed(() => isEmpty.value || toSettle.value.length > 0)
+
+async function look(): Promise<void> {
+  const path = { set_id: props.set }
+  const found = await data(api.GET('/api/sets/{set_id}', { params: { path } })).catch(() => null)
+  if (!found) return
+  isEmpty.value = !found.items.length
+  toSettle.value = found.problems.filter((one) => one.problem.severity === 'wrong')
+}
+
+function goThere(at: ItemProblem): void {
+  emit('close')
+  void router.push({ path: `/sets/${props.set}`, query: { at: at.item, field: at.problem.field } })
+}
+
+void look()
 
 async function start(): Promise<void> {
   busy.value = true
@@ -44,6 +65,22 @@ async function start(): Promise<void> {
 
 <template>
   <UiDialog open :title="`Run “${title || 'Untitled set'}”`" @close="emit('close')">
+    <div v-if="isBlocked" role="alert" class="mb-3 rounded border border-wrong px-4 py-3">
+      <p v-if="isEmpty">There is nothing in this set yet. Write a question first.</p>
+      <template v-else>
+        <p>Something has to be settled before it can run:</p>
+        <ul class="mt-1 space-y-1">
+          <li v-for="one in toSettle.slice(0, MOST_SAID)" :key="one.item + one.problem.field">
+            <button type="button" class="text-left font-bold text-tide underline" @click="goThere(one)">
+              {{ one.problem.sentence }}
+            </button>
+          </li>
+        </ul>
+        <p v-if="toSettle.length > MOST_SAID" class="mt-1 text-slate">
+          and {{ toSettle.length - MOST_SAID }} more
+        </p>
+      </template>
+    </div>
     <p class="text-slate">You lead: everyone sees the same question, and you decide when it goes on.</p>
     <div class="my-3 divide-y divide-rule border-y border-rule">
       <UiSwitch
@@ -74,7 +111,7 @@ async function start(): Promise<void> {
     </div>
     <p v-if="error" role="alert" class="mb-3 text-wrong">{{ error }}</p>
     <div class="flex gap-3">
-      <UiButton look="main" size="large" :disabled="busy" @click="start">{{
+      <UiButton look="main" size="large" :disabled="busy || isBlocked" @click="start">{{
         busy ? 'Opening the doors…' : 'Open the doors'
       }}</UiButton>
       <UiButton size="large" @click="emit('close')">Not now</UiButton>

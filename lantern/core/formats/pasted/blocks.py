@@ -66,7 +66,7 @@ def _starts(
     if numbered and numbered[1] == numbering and not _is_answer_like(line):
         return numbered[0], numbered[2]
     told = line_of.asked(line)
-    if told is not None:
+    if told is not None and not (blocks and _is_answer_like(line)):
         return None, told
     if not blocks:
         return None, line.strip()

@@ -12,6 +12,13 @@ _ANSWER = re.compile(
     r"[*_]*\s*[:=][*_]*\s*(?P<text>\S.*?)[)\]]?\s*$",
     re.I,
 )
+_MARKUP = r"[\s>#•◦▪‣·●+✅✔✓☑→*_\-–(\[]*"
+_SAYS_ANSWER = re.compile(
+    rf"^{_MARKUP}(?:the\s+)?(?:correct|right|model)?\s*(?:answers?|ans|key|solutions?)(?:\s+(?:is|are|key))?[*_\s]*"
+    r"(?:[:=]|\s[-–—]\s)[*_\s]*(?P<text>\S.*?)[)\]]?\s*$",
+    re.I,
+)
+"""A line that begins with a word for answer, marked up in any way: it is never an option."""
 _ANS = re.compile(r"^\s*ans\.\s+(?P<text>\S.*?)\s*$", re.I)
 _SHORT_ANSWER = re.compile(r"^\s*A\s*:\s*(?P<text>\S.*)$")
 _WHY = re.compile(
@@ -60,8 +67,11 @@ def asked(line: str) -> str | None:
 
 
 def answer(line: str) -> str | None:
-    found = _ANSWER.match(line) or _ANS.match(line)
-    return unmarked(found["text"]) if found else None
+    found = _ANSWER.match(line) or _SAYS_ANSWER.match(line) or _ANS.match(line)
+    if not found:
+        return None
+    text = unmarked(found["text"])
+    return text if text.startswith(("*", "_")) else text.rstrip("*_").strip()  # the whole line was bold
 
 
 def short_answer(line: str) -> str | None:
@@ -93,7 +103,9 @@ def seconds(line: str) -> int | None:
 
 
 def option(line: str) -> OptionLine | None:
-    """The line as an option, if it looks like one."""
+    """The line as an option, if it looks like one. One that begins with a word for answer is none."""
+    if _SAYS_ANSWER.match(line):
+        return None
     box = _BOX.match(line)
     if box:
         ticked = bool(box[1] or box[2] or (box[3] and box[3] in "☑☒"))

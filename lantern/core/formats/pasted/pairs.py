@@ -14,6 +14,7 @@ _BETWEEN = (
     re.compile(r"\s*:\s+"),
     re.compile(r"\s*;\s+"),
 )
+_COLUMNS = _BETWEEN[:2]
 _RULE = re.compile(r"^[\s|:+-]+$")
 _TABLE_RULE = re.compile(r"^\s*\|?\s*:?-{2,}:?\s*\|[\s|:-]*$")
 _MARK = re.compile(r"^\s*(?:[-*•]|\d{1,3}[.)])\s+(?=\S)")
@@ -50,6 +51,8 @@ def _pairs_in(lines: list[str]) -> list[tuple[str, str]] | None:
         halves = [[half.strip() for half in between.split(line, maxsplit=1)] for line in bare]
         if not all(len(half) == 2 and all(half) for half in halves):
             continue
+        if between in _COLUMNS and any(between.search(half[1]) for half in halves):
+            continue  # a table with more columns than two is no list of pairs
         pairs = [(half[0], half[1]) for half in halves]
         if {part.casefold() for part in pairs[0]} <= _HEADS:
             pairs = pairs[1:]

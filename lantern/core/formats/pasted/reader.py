@@ -22,6 +22,7 @@ from lantern.core.questions.contract import NewId
 from lantern.core.questions.kinds.choice import MAX_OPTIONS, MIN_OPTIONS
 from lantern.core.questions.kinds.match import PAIRS_IN_ONE
 from lantern.core.questions.numbers import number_and_unit
+from lantern.core.sentences import sentence_of
 
 LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
@@ -63,6 +64,8 @@ class Parts:
     by: str = ""
     weight: int | None = None
     numbered: bool = False
+    glued: list[str] = field(default_factory=list)
+    """Lines that were taken as going on with the option above them: a guess, which is told."""
 
 
 def read_pasted(text: str, new_id: NewId) -> Incoming:
@@ -115,7 +118,8 @@ def _entries_of(block: Block, key: dict[int, str], new_id: NewId) -> list[Entry]
     fields |= {"explanation": "\n".join(parts.why), "tags": tuple(parts.tags[:20]), "by": parts.by}
     fields |= {"time_limit": max(FEWEST_SECONDS, min(MOST_SECONDS, limit))} if limit is not None else {}
     fields |= {"weight": parts.weight} if parts.weight is not None else {}
-    return [_entry(block, fields | {"id": new_id()}, sentences)]
+    glued = [f"“{line[:80]}” was taken as the rest of the option above it." for line in parts.glued]
+    return [_entry(block, fields | {"id": new_id()}, [*sentences, *glued])]
 
 
 def _as_found(block: Block, key: dict[int, str]) -> str:
@@ -134,7 +138,7 @@ def _entry(block: Block, fields: dict[str, Any], sentences: tuple[str, ...] | li
     except ValidationError as error:
         problem = error.errors()[0]
         place = ".".join(str(part) for part in problem["loc"][1:])
-        return Entry(place=_place(block), text=block.text, sentences=(f"{place}: {problem['msg']}",))
+        return Entry(place=_place(block), text=block.text, sentences=(f"{place}: {sentence_of(problem)}",))
     return Entry(place=_place(block), text=block.text, item=item, sentences=tuple(sentences))
 
 
@@ -199,6 +203,7 @@ def _continue_options(parts: Parts, line: str) -> None:
     if marked and not last.sure:
         parts.options.append(marked)
         return
+    parts.glued.append(line.strip())
     text = f"{last.text} {marked.text if marked else line.strip()}"
     parts.options[-1] = replace(last, text=text, right=last.right or marked is not None)
 
@@ -278,9 +283,7 @@ def _said_right(answer: str, options: list[OptionLine]) -> list[bool] | None:
     texts = [option.text.casefold().rstrip(".") for option in options]
     if answer.casefold() in texts:
         return [text == answer.casefold() for text in texts]
-    places = {str(at + 1): at for at in range(len(options))}
-    places |= {chr(ord("A") + at): at for at in range(len(options))}
-    places |= {option.label: at for at, option in enumerate(options) if option.label}
+    places = _places(options)
     bare = re.match(r"^\(?([A-La-l]|\d{1,2})[.):\]]?\s*(?:[-–]\s*)?(.*)$", answer)
     if bare and bare[1].upper() in places and (not bare[2] or bare[2].casefold() in texts):
         return _right_at({places[bare[1].upper()]}, options)
@@ -291,6 +294,19 @@ def _said_right(answer: str, options: list[OptionLine]) -> list[bool] | None:
         return _right_at({places[one] for one in wanted}, options)
     said = {part.strip().casefold() for part in re.split(r"[,;]", answer)}
     return [text in said for text in texts] if said and said <= set(texts) else None
+
+
+def _places(options: list[OptionLine]) -> dict[str, int]:
+    """The letters and numbers by which an answer line can name options. Where all are labelled, the labels alone:
+    below b), c), d) there is no A."""
+    labels = [option.label for option in options]
+    if not all(labels):
+        places = {str(at + 1): at for at in range(len(options))}
+        places |= {chr(ord("A") + at): at for at in range(len(options))}
+        return places | {label: at for at, label in enumerate(labels) if label}
+    numbers = [int(label) if label.isdecimal() else ord(label) - ord("A") + 1 for label in labels]
+    places = {name: at for at, number in enumerate(numbers) for name in (str(number), chr(ord("A") + number - 1))}
+    return places | {label: at for at, label in enumerate(labels)}
 
 
 def _right_at(places: set[int], options: list[OptionLine]) -> list[bool]:
