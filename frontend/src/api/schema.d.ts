@@ -412,6 +412,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sets/{set_id}/privacy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set Privacy */
+        put: operations["lantern_server_library_router_set_privacy"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sets/{set_id}/revisions": {
         parameters: {
             query?: never;
@@ -2397,6 +2414,8 @@ export interface components {
             /** Folder */
             folder: number | null;
             made_from: components["schemas"]["MadeFrom"] | null;
+            /** Private */
+            private: boolean;
             /** Version */
             version: number;
             /** Items */
@@ -2957,6 +2976,14 @@ export interface components {
         SetPlace: {
             /** Folder */
             folder: number | null;
+        };
+        /**
+         * Privacy
+         * @description Whether a set's media are served only to its owner and to seats of a session with it.
+         */
+        Privacy: {
+            /** Private */
+            private: boolean;
         };
         /** RevisionRow */
         RevisionRow: {
@@ -6028,6 +6055,30 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SetPlace"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_library_router_set_privacy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                set_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Privacy"];
             };
         };
         responses: {

@@ -3,12 +3,13 @@
 import { computed, ref } from 'vue'
 import type { About, Media, SetDocument } from '@/api/types'
 import { MediaSlot } from '@/media'
+import UiSwitch from '@/ui/UiSwitch.vue'
 import { field } from '@/ui/recipes'
 import { languageName, LANGUAGES } from './languages'
 import TagsField from './TagsField.vue'
 
-const props = defineProps<{ about: About; madeFrom: SetDocument['made_from'] }>()
-const emit = defineEmits<{ update: [about: About] }>()
+const props = defineProps<{ about: About; madeFrom: SetDocument['made_from']; isPrivate: boolean }>()
+const emit = defineEmits<{ update: [about: About]; private: [on: boolean] }>()
 const open = ref(false)
 
 const summary = computed(() => {
@@ -100,6 +101,14 @@ function setCover(media: Media | null): void {
       <div>
         <p>Cover picture</p>
         <MediaSlot :media="about.cover ?? null" name="the cover" active only-picture @update="setCover" />
+      </div>
+      <div class="sm:col-span-2">
+        <UiSwitch
+          :model-value="isPrivate"
+          label="Private pictures, sounds and videos"
+          hint="They are served to you and to students in a session of this set; to nobody else, even with their address."
+          @update:model-value="emit('private', $event)"
+        />
       </div>
     </div>
   </section>

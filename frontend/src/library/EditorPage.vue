@@ -168,7 +168,13 @@ useEditorKeys({
           </p>
         </div>
 
-        <AboutSet :about="draft.about" :made-from="editor.madeFrom.value" @update="editor.setAbout" />
+        <AboutSet
+          :about="draft.about"
+          :made-from="editor.madeFrom.value"
+          :is-private="editor.isPrivate.value"
+          @update="editor.setAbout"
+          @private="editor.setPrivacy"
+        />
         <p v-if="editor.isEmpty.value" class="mb-4 pl-4.5 text-lg text-slate">
           Nothing here yet. Add a question and type; Enter goes to the next line, Ctrl+Enter to the next
           question.

@@ -5,7 +5,7 @@ import { changesBetween, draftFrom, hasNews, knownAfter, knownFrom, merged } fro
 const item = (id: string, prompt = `Question ${id}`): Item => ({ id, kind: 'page', prompt })
 
 function documentOf(items: Item[], version = 1): SetDocument {
-  const rest = { about: {}, folder: null, made_from: null, problems: [] }
+  const rest = { about: {}, folder: null, made_from: null, private: false, problems: [] }
   return { id: 1, title: 'Tides', version, items: items.map((one) => ({ version, item: one })), ...rest }
 }
 

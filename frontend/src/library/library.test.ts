@@ -106,7 +106,7 @@ describe('what a set is about', () => {
   }
   const view = (more = {}) =>
     mount(AboutSet, {
-      props: { about: { ...about, ...more }, madeFrom: null },
+      props: { about: { ...about, ...more }, madeFrom: null, isPrivate: false },
       global: { stubs: ['RouterLink', 'MediaSlot'] },
     })
 

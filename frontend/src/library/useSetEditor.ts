@@ -43,6 +43,7 @@ export function useSetEditor(setId: number) {
   const shelf = `lantern.set.${setId}`
   let known: Known = { title: '', about: '{}', order: [], items: {} }
   const madeFrom = ref<SetDocument['made_from']>(null)
+  const isPrivate = ref(false)
   let timer: ReturnType<typeof setTimeout> | undefined
   let sending = false
 
@@ -59,6 +60,7 @@ export function useSetEditor(setId: number) {
       if (unsent) adoptVersions(document)
       problems.value = document.problems
       madeFrom.value = document.made_from
+      isPrivate.value = document.private
       ready.value = true
       if (unsent) schedule(0)
     } catch (error) {
@@ -193,6 +195,17 @@ export function useSetEditor(setId: number) {
     setItems(items)
   }
 
+  /** Kept at once, and not among what can be undone: it is no part of the set's content. */
+  async function setPrivacy(on: boolean): Promise<void> {
+    isPrivate.value = on
+    const params = { path: { set_id: setId } }
+    await data(api.PUT('/api/sets/{set_id}/privacy', { params, body: { private: on } })).catch((error) => {
+      isPrivate.value = !on
+      refusal.value = sentenceOf(error)
+      state.value = 'refused'
+    })
+  }
+
   const append = (added: readonly Item[]): void => setItems([...draft.value.items, ...added])
 
   /** The item as another kind; the server knows what can be kept. */
@@ -288,6 +301,8 @@ export function useSetEditor(setId: number) {
     undo: () => step(history.undo),
     redo: () => step(history.redo),
     madeFrom,
+    isPrivate,
+    setPrivacy,
     setTitle: (title: string) => change({ ...draft.value, title }, 'title'),
     setAbout: (about: About) => change({ ...draft.value, about }, 'about'),
     /** The whole set as it was written elsewhere, as one step to undo. */

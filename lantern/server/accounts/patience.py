@@ -12,6 +12,7 @@ import time
 from threading import Lock
 
 from asgiref.sync import sync_to_async
+from django.conf import settings
 from django.core.signing import BadSignature, Signer
 from django.http import HttpRequest, HttpResponse
 
@@ -49,7 +50,8 @@ async def before_sign_in(request: HttpRequest, email: str) -> None:
 
 def remember_browser(response: HttpResponse, teacher: Teacher) -> None:
     value = _signer.sign(f"{teacher.pk}.{secrets.token_urlsafe(9)}")
-    response.set_cookie(COOKIE, value, max_age=A_YEAR, httponly=True, samesite="Lax")
+    secure = settings.SESSION_COOKIE_SECURE
+    response.set_cookie(COOKIE, value, max_age=A_YEAR, secure=secure, httponly=True, samesite="Lax")
 
 
 def forget_all() -> None:

@@ -4,12 +4,13 @@ from django.urls import path, re_path
 
 from lantern.server.config.pages import screen_page, student_page, teacher_page, trial_page
 from lantern.server.config.routers import api
+from lantern.server.live.private_media import guarded
 from lantern.server.media.views import file, picture
 
 urlpatterns = [
     path("api/", api.urls),
-    path("media/<str:media_id>/<int:width>.webp", picture, name="picture"),
-    path("media/<str:media_id>/<str:name>", file, name="media"),
+    path("media/<str:media_id>/<int:width>.webp", guarded(picture), name="picture"),
+    path("media/<str:media_id>/<str:name>", guarded(file), name="media"),
     path("join", student_page),
     path("join/<str:code>", student_page),
     path("screen/<int:session_id>", screen_page),

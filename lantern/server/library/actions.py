@@ -16,8 +16,9 @@ from lantern.server.accounts.models import Teacher
 from lantern.server.api.errors import BadForm
 from lantern.server.library import rules
 from lantern.server.library.models import Folder, QuestionSet, Revision, SetItem
-from lantern.server.library.queries import content_of, sets_of
+from lantern.server.library.queries import content_of, media_of, sets_of
 from lantern.server.library.schemas import Changes, Conflict, FolderForm, Pick, PutItem, RemoveItem, Saved
+from lantern.server.media.models import StoredMedia
 
 KEPT_IN_BIN = timedelta(days=30)
 REVISION_EVERY = timedelta(minutes=10)
@@ -56,7 +57,7 @@ def copy_set(teacher: Teacher, question_set: QuestionSet, *, variant: bool = Fal
     _require(rules.may_see(teacher, question_set))
     question_set = _as_it_stands(question_set.pk)
     content = content_of(question_set)
-    return make_set(
+    copy = make_set(
         teacher,
         f"{content.title[:185]} ({'variant' if variant else 'copy'})",
         content.items,
@@ -64,6 +65,9 @@ def copy_set(teacher: Teacher, question_set: QuestionSet, *, variant: bool = Fal
         folder=question_set.folder_id,
         made_from=question_set if variant else None,
     )
+    if question_set.is_private:
+        set_privacy(teacher, copy, private=True)
+    return copy
 
 
 @transaction.atomic
@@ -89,6 +93,24 @@ def move_set(teacher: Teacher, question_set: QuestionSet, folder: int | None) ->
     _require(rules.may_edit(teacher, question_set))
     question_set.folder = _own_folder(teacher, folder)
     question_set.save(update_fields=["folder"])
+
+
+@transaction.atomic
+def set_privacy(teacher: Teacher, question_set: QuestionSet, *, private: bool) -> None:
+    """What is in another private set, too, stays private."""
+    _require(rules.may_edit(teacher, question_set))
+    question_set.is_private = private
+    question_set.save(update_fields=["is_private"])
+    used = media_of(question_set)
+    StoredMedia.objects.filter(owner=teacher, id__in=used).update(is_private=private)
+    if not private:
+        for other in QuestionSet.objects.filter(owner=teacher, is_private=True, purged_at=None):
+            _keep_private(other)
+
+
+def _keep_private(question_set: QuestionSet) -> None:
+    used = media_of(question_set)
+    StoredMedia.objects.filter(owner_id=question_set.owner_id, id__in=used).update(is_private=True)
 
 
 def make_folder(teacher: Teacher, form: FolderForm) -> Folder:
@@ -184,6 +206,8 @@ def change_set(teacher: Teacher, set_id: int, changes: Changes) -> Saved:
     question_set.version += 1
     question_set.updated_at = timezone.now()
     question_set.save()
+    if question_set.is_private:
+        _keep_private(question_set)
     return _saved(question_set, [conflict for conflict in found if conflict])
 
 

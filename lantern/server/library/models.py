@@ -15,6 +15,7 @@ class QuestionSet(models.Model):
 
     `about` is the core's About as JSON. A deleted set lies in the recycle bin until `purged_at`; the row stays for
     the sessions that ran it. `search_text` is the case-folded text of title and items: SQLite folds ASCII only.
+    `is_private`: its media are served to nobody who only has their address.
     """
 
     owner = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="sets")
@@ -24,6 +25,7 @@ class QuestionSet(models.Model):
     made_from = models.ForeignKey("self", on_delete=models.SET_NULL, null=True, blank=True, related_name="variants")
     version = models.PositiveIntegerField(default=1)
     search_text = models.TextField(blank=True)
+    is_private = models.BooleanField(default=False)
     last_run_at = models.DateTimeField(null=True, blank=True)
     created_at = models.DateTimeField(auto_now_add=True)
     updated_at = models.DateTimeField()

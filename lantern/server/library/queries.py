@@ -4,6 +4,7 @@ from collections.abc import Iterable
 
 from django.db.models import QuerySet
 
+from lantern.core.formats.exchange import media_ids
 from lantern.core.questions import kind_of, read_item
 from lantern.core.questions.content import About, SetContent, problems_of
 from lantern.core.questions.contract import Item, title_of
@@ -44,6 +45,11 @@ def content_of(question_set: QuestionSet) -> SetContent:
     return _content(question_set, question_set.items.all())
 
 
+def media_of(question_set: QuestionSet) -> set[str]:
+    """Ids of all files that the set names."""
+    return set(media_ids(content_of(question_set).model_dump(mode="json")))
+
+
 def document_of(question_set: QuestionSet) -> SetDocument:
     """As it stands now. One statement reads all of it: the editor saves as one types, so it may change between two."""
     rows = list(SetItem.objects.filter(set=question_set).select_related("set__made_from"))
@@ -55,6 +61,7 @@ def document_of(question_set: QuestionSet) -> SetDocument:
         about=content.about,
         folder=question_set.folder_id,
         made_from=_origin(question_set),
+        private=question_set.is_private,
         version=question_set.version,
         items=[VersionedItem(version=r.version, item=item) for r, item in zip(rows, content.items, strict=True)],
         problems=problems_of(content),

@@ -30,6 +30,7 @@ from lantern.server.library.schemas import (
     NewSet,
     OldContent,
     Pick,
+    Privacy,
     ReadText,
     Recast,
     Recasted,
@@ -158,6 +159,12 @@ def add_items(request: TeacherRequest, set_id: int, added: Items) -> SetDocument
 @router.put("/{set_id}/place", response={204: None})
 def move_set(request: TeacherRequest, set_id: int, place: SetPlace) -> Status[None]:
     actions.move_set(request.auth, _own(request, set_id), place.folder)
+    return Status(204, None)
+
+
+@router.put("/{set_id}/privacy", response={204: None})
+def set_privacy(request: TeacherRequest, set_id: int, form: Privacy) -> Status[None]:
+    actions.set_privacy(request.auth, _own(request, set_id), private=form.private)
     return Status(204, None)
 
 

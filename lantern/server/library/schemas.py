@@ -51,6 +51,7 @@ class SetDocument(Value):
     about: About
     folder: int | None
     made_from: MadeFrom | None
+    private: bool
     version: int
     items: list[VersionedItem]
     problems: list[ItemProblem]
@@ -105,6 +106,12 @@ class FolderRow(Value):
 class FolderForm(Value):
     name: Annotated[str, Field(min_length=1, max_length=100)]
     parent: int | None = None
+
+
+class Privacy(Value):
+    """Whether a set's media are served only to its owner and to seats of a session with it."""
+
+    private: bool
 
 
 class SetPlace(Value):

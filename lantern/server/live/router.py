@@ -25,6 +25,7 @@ from lantern.server.live.connections import Connection, Role, Waiting
 from lantern.server.live.hub import hub, raise_refusal
 from lantern.server.live.logins import login_of
 from lantern.server.live.models import LiveSession
+from lantern.server.live.private_media import remember_seat
 from lantern.server.live.queries import code_info, join_url, running_session, session_info
 from lantern.server.live.room import Room
 from lantern.server.live.schemas import (
@@ -107,10 +108,12 @@ def read_code(request: HttpRequest, code: str) -> CodeInfo:
 
 
 @router.post("/join", response=Joined)
-async def join(request: HttpRequest, form: JoinForm) -> Joined:
+async def join(request: HttpRequest, response: HttpResponse, form: JoinForm) -> Joined:
     address = limits.address_of(request)
     session = await sync_to_async(running_session)(form.code, form.key, address)
-    return await actions.join_session(session, form, address)
+    joined = await actions.join_session(session, form, address)
+    remember_seat(request, response, joined.token)
+    return joined
 
 
 @router.get("/student", response=StudentMessage, auth=SeatToken())

@@ -5,6 +5,7 @@ from django.db import models
 class StoredMedia(models.Model):
     """A picture, sound, video or captions file. Its id cannot be guessed, so the address alone lets a class see it.
 
+    One that `is_private` (used in a private set) is served to its owner and to seats of a session with it alone.
     `name` is what the teacher would look for; `seconds` belongs to sounds, the sizes to pictures, in pixels.
     """
 
@@ -24,6 +25,7 @@ class StoredMedia(models.Model):
     height = models.PositiveIntegerField(default=0)
     seconds = models.FloatField(default=0)
     credit = models.CharField(max_length=200, blank=True)
+    is_private = models.BooleanField(default=False)
     created_at = models.DateTimeField(auto_now_add=True)
 
     class Meta:
