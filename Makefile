@@ -8,7 +8,7 @@ PY := .venv/bin/python
 NPM := npm --prefix frontend
 FRONT := $(shell find frontend/src frontend/public -type f 2>/dev/null) $(wildcard frontend/*.ts frontend/package-lock.json)
 
-.PHONY: help demo serve demo-reset students check test bench schema format shots clean
+.PHONY: help demo serve demo-reset students check test bench audit schema format shots clean
 
 help: ## this list
 	@grep -hE '^[a-z-]+:.*## ' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -90,6 +90,9 @@ test: ## everything, with the real interface in a browser
 
 bench: .stamps/venv-dev ## the live path beside a bare server, figures as JSON lines
 	@$(PY) -m bench
+
+audit: .stamps/venv-dev .stamps/static ## what can be tried of the product's safety by itself (some 4 minutes)
+	@$(PY) -m tools.audit
 
 shots: .stamps/venv-dev .stamps/static ## take docs/screenshots anew from the demo school
 	@tools/need-browser

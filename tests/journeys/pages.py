@@ -32,7 +32,7 @@ def tab_to(driver: webdriver.Chrome, wanted: str, most: int = 60) -> None:
     for _ in range(most):
         type_keys(driver, Keys.TAB)
         focused = driver.switch_to.active_element
-        name = (focused.get_attribute("aria-label") or "") + " " + (focused.text or "")
+        name = f"{focused.accessible_name} {focused.text}"
         if wanted in name:
             return
     raise AssertionError(f"Tab never came to {wanted!r}")

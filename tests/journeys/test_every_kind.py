@@ -307,6 +307,8 @@ def test_a_dictation_and_pictures_as_options(server, teacher, browsers, tmp_path
     fill(desk, block, "Accepted answer 1", "à tribord")
     press(desk, "Typed text")
     click(desk, "//li[starts-with(normalize-space(.), 'Dictation')]")
+    wait_gone(desk, "Record, upload or have spoken")  # nothing is said against what is being written
+    click(desk, "//input[@aria-label='Title of the set']")
     wait_for(desk, "Record, upload or have spoken what the students will write.")
     press(desk, "+ Picture, sound, video")
     press(desk, "Shelf")

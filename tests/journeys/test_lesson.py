@@ -85,6 +85,8 @@ def test_a_lesson_from_the_first_key_to_the_workbook(server, teacher, browsers):
     tab_to(desk, "Run it…")
     type_keys(desk, Keys.ENTER)
     wait_for(desk, "Open the doors")
+    tab_to(desk, "Mix the options")  # they are, unless she wants them as she wrote them
+    type_keys(desk, Keys.SPACE)
     tab_to(desk, "Open the doors")
     type_keys(desk, Keys.ENTER)
     wait_for(desk, "The doors are open")
@@ -272,9 +274,14 @@ def test_a_student_can_be_renamed_removed_and_brought_back(server, teacher, brow
     wait_gone(desk, "Fennn")
     press(desk, "Fen")
     press(desk, "Remove")
-    wait_for(phone, "taken this name out of the session")
+    wait_for(phone, "has taken you out of this session")
+    press(phone, "Join")
+    wait_for(phone, "Ask to be let in again")
     press(desk, "Undo")
     wait_for(desk, "(away)")
+    find(phone, "#name").send_keys("Fen")
+    press(phone, "Join")
+    wait_for(phone, "You are in, Fen")
 
 
 def test_two_windows_of_the_editor_overwrite_nothing(server, teacher, browsers):

@@ -139,7 +139,7 @@ async def test_a_desk_socket_wants_the_teacher_whose_session_it_is(server, teach
             address = server.url.replace("http", "ws", 1) + f"/live/{role}/{session['id']}"
             async with websockets.connect(address, origin=server.url, additional_headers={"Cookie": cookies}) as socket:
                 assert "gone" in json.loads(await socket.recv())
-    await in_thread(other.call, "GET", f"/live/sessions/{session['id']}/desk", None, 400)
+    await in_thread(other.call, "GET", f"/live/sessions/{session['id']}/desk", None, 404)
 
 
 async def test_a_page_of_another_site_cannot_open_a_socket(server, session):

@@ -37,6 +37,13 @@ class UnknownCode(core.LanternError):
     sentence = "No session has this code just now. Check the code on the big screen."
 
 
+class UnknownSession(core.LanternError):
+    """Another's session and one that is not there are refused in the same words."""
+
+    code = "not_found"
+    sentence = "This session does not exist, or it belongs to somebody else."
+
+
 class BadForm(core.LanternError):
     code = "bad_form"
 
@@ -67,7 +74,7 @@ class SignedOut(core.LanternError):
 
 
 STATUS |= {FaultySession: 500, TooFast: 429, Elsewhere: 409, SignedOut: 401}
-STATUS |= {TooManyTries: 429, WrongSignIn: 401, UnknownCode: 404, BadForm: 422, NotStored: 503}
+STATUS |= {TooManyTries: 429, WrongSignIn: 401, UnknownCode: 404, UnknownSession: 404, BadForm: 422, NotStored: 503}
 
 
 class ErrorReply(Value):

@@ -21,7 +21,7 @@ from pydantic import Field, TypeAdapter, ValidationError
 from lantern.core.errors import LanternError, TakenOut, UnknownSeat
 from lantern.core.session import Command
 from lantern.core.session.commands import GiveAnswer
-from lantern.server.api.errors import ErrorReply, TooFast, farewell, reply_to
+from lantern.server.api.errors import ErrorReply, TooFast, UnknownSession, farewell, reply_to
 from lantern.server.doors.budget import Budget
 from lantern.server.doors.protocols import Wire, doors
 from lantern.server.live.clock import now_ms
@@ -117,9 +117,9 @@ async def enter_seat(token: str) -> tuple[SeatPass, Room]:
 
 
 async def led_room(user: Any, session_id: int) -> Room:
-    """The room of a session that this user may lead. Raises LanternError, with nothing loaded."""
+    """The room of a session that this user may lead. Raises UnknownSession, with nothing loaded."""
     if not user.is_authenticated or await sync_to_async(led_session)(user, session_id) is None:
-        raise LanternError("This session does not exist, or it belongs to somebody else.")
+        raise UnknownSession
     return await hub().room(session_id)
 
 

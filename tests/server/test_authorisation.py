@@ -1,0 +1,227 @@
+"""Who may do what: every operation and every socket, as its owner, as a colleague, as a student, and as nobody.
+
+The table is written by hand. An operation that is missing from it fails the test, so nobody adds one unthinking.
+"""
+
+import json
+import secrets
+
+import httpx
+import pytest
+import websockets
+
+from lantern.server.api.snapshot import SNAPSHOT
+from tests.builders import choice
+from tools.client import TeacherClient, join
+
+EVERYBODY = {"owner", "colleague", "student", "nobody"}
+TEACHERS = {"owner", "colleague"}
+OWNER = {"owner"}
+STUDENT = {"student"}
+BY_CSRF_ALONE = {"owner", "colleague"}
+"""Signing in and up want the CSRF token of our own pages, which a student's page and a script do not have."""
+
+MAY = {
+    "GET /api/accounts/me": TEACHERS,
+    "GET /api/accounts/entry": EVERYBODY,
+    "POST /api/accounts/sign-in": BY_CSRF_ALONE,
+    "POST /api/accounts/sign-up": BY_CSRF_ALONE,
+    "POST /api/accounts/invitations": TEACHERS,
+    "POST /api/accounts/sign-out": TEACHERS,
+    "POST /api/accounts/password": TEACHERS,
+    "GET /api/sets": TEACHERS,
+    "POST /api/sets": TEACHERS,
+    "GET /api/sets/bin": TEACHERS,
+    "DELETE /api/sets/bin/{set_id}": OWNER,
+    "GET /api/sets/questions": TEACHERS,
+    "POST /api/sets/pick": TEACHERS,
+    "POST /api/sets/turn": TEACHERS,
+    "POST /api/sets/recast": TEACHERS,
+    "POST /api/sets/write-text": TEACHERS,
+    "POST /api/sets/read-text": TEACHERS,
+    "GET /api/sets/folders": TEACHERS,
+    "POST /api/sets/folders": TEACHERS,
+    "PATCH /api/sets/folders/{folder_id}": OWNER,
+    "DELETE /api/sets/folders/{folder_id}": OWNER,
+    "GET /api/sets/{set_id}": OWNER,
+    "PATCH /api/sets/{set_id}": OWNER,
+    "DELETE /api/sets/{set_id}": OWNER,
+    "POST /api/sets/{set_id}/copy": OWNER,
+    "POST /api/sets/{set_id}/variant": OWNER,
+    "POST /api/sets/{set_id}/items": OWNER,
+    "PUT /api/sets/{set_id}/place": OWNER,
+    "PUT /api/sets/{set_id}/privacy": OWNER,
+    "GET /api/sets/{set_id}/revisions": OWNER,
+    "GET /api/sets/{set_id}/revisions/{version}": OWNER,
+    "POST /api/sets/{set_id}/revisions/{version}/bring-back": OWNER,
+    "POST /api/sets/{set_id}/restore": OWNER,
+    "POST /api/media/pictures": TEACHERS,
+    "POST /api/media/sounds": TEACHERS,
+    "POST /api/media/videos": TEACHERS,
+    "POST /api/media/captions": TEACHERS,
+    "GET /api/media/voices": TEACHERS,
+    "GET /api/media/speech": TEACHERS,
+    "POST /api/media/speech": TEACHERS,
+    "GET /api/media/collection": TEACHERS,
+    "POST /api/media/collection": TEACHERS,
+    "GET /api/media/collection/{code}.svg": EVERYBODY,
+    "GET /api/shelf": TEACHERS,
+    "DELETE /api/shelf": TEACHERS,
+    "POST /api/exchange/read": TEACHERS,
+    "POST /api/exchange/mend": TEACHERS,
+    "POST /api/exchange/add": TEACHERS,
+    "GET /api/exchange/template.{suffix}": TEACHERS,
+    "GET /api/exchange/set.schema.json": EVERYBODY,
+    "GET /api/exchange/sets/{set_id}": OWNER,
+    "GET /api/exchange/sets/{set_id}/{format}": OWNER,
+    "POST /api/live/sessions": OWNER,
+    "GET /api/live/sessions/{session_id}": OWNER,
+    "GET /api/live/sessions/{session_id}/qr.svg": OWNER,
+    "POST /api/live/sessions/{session_id}/commands": OWNER,
+    "GET /api/live/sessions/{session_id}/desk": OWNER,
+    "GET /api/live/sessions/{session_id}/screen": OWNER,
+    "GET /api/live/codes/{code}": EVERYBODY,
+    "POST /api/live/join": EVERYBODY,
+    "GET /api/live/student": STUDENT,
+    "POST /api/live/student/answers": STUDENT,
+    "POST /api/trial/{set_id}": OWNER,
+    "GET /api/sessions": TEACHERS,
+    "GET /api/sessions/{session_id}/report": OWNER,
+    "PATCH /api/sessions/{session_id}": OWNER,
+    "GET /api/sessions/{session_id}/workbook.xlsx": OWNER,
+    "GET /api/sessions/{session_id}/answers.csv": OWNER,
+}
+SOCKETS = {"/live/desk/{session_id}": OWNER, "/live/screen/{session_id}": OWNER}
+OPERATIONS = [
+    f"{method.upper()} {path}"
+    for path, operations in json.loads(SNAPSHOT.read_text())["paths"].items()
+    for method in operations
+]
+REFUSED = {401, 403, 404}
+
+
+class School:
+    """A set with a folder, an older revision, and a running session with one student; and who may ask for them."""
+
+    def __init__(self, url):
+        self.url = url
+        self.owner, self.colleague = TeacherClient(url), TeacherClient(url)
+        for teacher in (self.owner, self.colleague):
+            teacher.sign_up()
+        item = choice("B", id="q1").model_dump(mode="json")
+        self.set = self.owner.make_set("Knots that hold", [item])
+        folder = self.owner.call("POST", "/sets/folders", {"name": "Knots"})
+        session = self.owner.start(self.set)
+        version = self.owner.call("GET", f"/sets/{self.set}")["version"]  # it was kept when the session began
+        self.code = session["code"]
+        self.token = join(url, self.code, "Fen")
+        anchor = self.owner.call("GET", "/media/collection?q=anchor")[0]["code"]
+        self.places = {
+            "set_id": self.set,
+            "folder_id": folder["id"],
+            "version": version,
+            "session_id": session["id"],
+            "code": self.code,
+            "suffix": "csv",
+            "format": "json",
+        }
+        self.picture = anchor
+        self.bodies = {
+            "POST /api/accounts/sign-in": {"email": "x@y.example", "password": "x"},
+            "POST /api/accounts/sign-up": {"name": "", "email": "x", "password": "x"},
+            "POST /api/accounts/password": {"old": "x", "new": "y"},
+            "POST /api/sets": {"title": "x"},
+            "POST /api/sets/pick": {"title": "x", "picked": [{"set": self.set, "item": "q1"}]},
+            "POST /api/sets/turn": {"item": item, "into": "page"},
+            "POST /api/sets/recast": {"items": [item], "direction": "forward"},
+            "POST /api/sets/write-text": {"title": "x"},
+            "POST /api/sets/read-text": {"text": "x"},
+            "POST /api/sets/folders": {"name": "x"},
+            "PATCH /api/sets/folders/{folder_id}": {"name": "x"},
+            "PATCH /api/sets/{set_id}": {},
+            "POST /api/sets/{set_id}/items": {"items": []},
+            "PUT /api/sets/{set_id}/place": {"folder": None},
+            "PUT /api/sets/{set_id}/privacy": {"private": False},
+            "POST /api/media/speech": {"text": "ahoy", "voice": "en-gb"},
+            "POST /api/media/collection": {"code": anchor},
+            "POST /api/exchange/mend": {"text": "x", "place": "Line 1"},
+            "POST /api/live/sessions": {"set": self.set},
+            "POST /api/live/sessions/{session_id}/commands": {"id": "c1", "command": {"do": "add_time", "seconds": 30}},
+            "POST /api/live/join": {"code": self.code, "name": "Bo", "key": secrets.token_hex(8)},
+            "POST /api/live/student/answers": {"id": "a", "item": "q1", "answer": {"kind": "choice", "chosen": ["B"]}},
+            "POST /api/trial/{set_id}": {"item": "q1"},
+            "PATCH /api/sessions/{session_id}": {"title": "x"},
+        }
+
+    def headers(self, who):
+        if who == "student":
+            return {"Authorization": f"Bearer {self.token}"}
+        if who == "nobody":
+            return {}
+        cookies = {"owner": self.owner, "colleague": self.colleague}[who].http.cookies
+        return {
+            "Cookie": "; ".join(f"{name}={value}" for name, value in cookies.items()),
+            "X-CSRFToken": cookies["csrftoken"],
+            "Referer": self.url,
+        }
+
+    def ask(self, operation, who):
+        method, path = operation.split(" ")
+        places = self.places | ({"code": self.picture} if "svg" in path and "collection" in path else {})
+        return httpx.request(
+            method,
+            self.url + path.format(**places),
+            json=self.bodies.get(operation),
+            headers=self.headers(who),
+            timeout=30,
+        )
+
+
+@pytest.fixture(scope="module")
+def school(server):
+    return School(server.url)
+
+
+def test_every_operation_stands_in_the_table():
+    assert set(OPERATIONS) == set(MAY)
+
+
+@pytest.mark.parametrize("who", ["colleague", "student", "nobody"])
+@pytest.mark.parametrize("operation", OPERATIONS)
+def test_who_may_not_is_refused(school, operation, who):
+    if who in MAY[operation]:
+        pytest.skip("may")
+    if who == "student" and MAY[operation] == STUDENT:
+        pytest.skip("may")
+    reply = school.ask(operation, who)
+    assert reply.status_code in REFUSED, f"{who}: {reply.status_code} {reply.text[:200]}"
+
+
+ENDING = {"POST /api/accounts/sign-out", "DELETE /api/sets/{set_id}", "DELETE /api/sets/bin/{set_id}"}
+"""They take away what the others need: tried elsewhere (test_accounts, test_library)."""
+
+
+@pytest.mark.parametrize(
+    ("operation", "who"), [(one, who) for one in OPERATIONS if one not in ENDING for who in sorted(MAY[one])]
+)
+def test_who_may_is_let_in(school, operation, who):
+    """What is asked for may be refused for another reason, but not because of who asks."""
+    if operation == "DELETE /api/sets/folders/{folder_id}":
+        school.places["folder_id"] = school.owner.call("POST", "/sets/folders", {"name": "To remove"})["id"]
+    if operation == "POST /api/sets/{set_id}/restore":
+        school.owner.call("DELETE", f"/sets/{school.set}", None, 204)
+    reply = school.ask(operation, who)
+    refused_for_who = reply.status_code in REFUSED and "password do not go together" not in reply.text
+    assert not refused_for_who, f"{who}: {reply.status_code} {reply.text[:200]}"
+    assert reply.status_code < 500
+
+
+@pytest.mark.parametrize("who", ["owner", "colleague", "student", "nobody"])
+@pytest.mark.parametrize("path", SOCKETS)
+async def test_who_may_open_a_socket(school, path, who):
+    address = school.url.replace("http", "ws", 1) + path.format(**school.places)
+    headers = {name: value for name, value in school.headers(who).items() if name in {"Cookie", "Authorization"}}
+    async with websockets.connect(address, origin=school.url, additional_headers=headers) as socket:
+        message = json.loads(await socket.recv())
+    assert ("view" in message) == (who in SOCKETS[path])
+    assert ("gone" in message) == (who not in SOCKETS[path])
