@@ -1,5 +1,6 @@
 """What every kind has to keep, without naming one."""
 
+import ast
 import itertools
 import json
 import re
@@ -218,19 +219,69 @@ def test_each_kind_has_its_folder_in_the_front_end_and_its_line_in_the_list():
         }
 
 
+NAMES = {kind.name for kind in KINDS}
+MODELS = {
+    model.__name__
+    for kind in KINDS
+    for model in (kind.item, kind.answer, kind.public_item, kind.key_model, kind.tally_model)
+    if model
+}
+
+
+def asks_which_kind(source: str) -> list[int]:
+    """Lines of Python that compare a kind's name, look an object up by one, or ask for a kind's class."""
+    found = []
+    for node in ast.walk(ast.parse(source)):
+        names = {name.id for name in ast.walk(node) if isinstance(name, ast.Name)}
+        texts = {text.value for text in ast.walk(node) if isinstance(text, ast.Constant)}
+        if isinstance(node, ast.Compare) and texts & NAMES and "kind" in ast.dump(node):
+            found.append(node.lineno)
+        elif isinstance(node, ast.Dict):
+            keys = {key.value for key in node.keys if isinstance(key, ast.Constant)}
+            found += [node.lineno] if len(keys & NAMES) > 2 else []
+        elif isinstance(node, ast.Call) and getattr(node.func, "id", "") in {"isinstance", "issubclass"}:
+            found += [node.lineno] if names & MODELS else []
+        elif isinstance(node, ast.MatchClass) and getattr(node.cls, "id", "") in MODELS:
+            found.append(node.lineno)
+    return found
+
+
+@pytest.mark.parametrize(
+    "source",
+    [
+        'if item.kind == "choice": pass',
+        'if "order" != item.kind: pass',
+        'if answer.kind in {"choice", "order"}: pass',
+        "if isinstance(item, ChoiceItem): pass",
+        "if isinstance(item, PageItem | PointItem): pass",
+        'WRITERS = {"choice": 1, "order": 2, "match": 3}',
+        "match item:\n    case ChoiceItem(): pass",
+    ],
+)
+def test_the_look_for_kinds_finds_what_it_is_for(source):
+    assert asks_which_kind(source)
+
+
+OWN_PLACE = {"lantern/core/questions/kinds", "lantern/server/demo/sets", "lantern/server/demo"}
+"""Where kinds live, and where the demo's sets are written and their pictures drawn."""
+IN_SCRIPTS = re.compile(
+    rf"kind\W{{0,3}}\s*[!=]==?\s*['\"](?:{'|'.join(NAMES)})['\"]|case\s+['\"](?:{'|'.join(NAMES)})['\"]\s*:"
+    rf"|['\"](?:{'|'.join(NAMES)})['\"]\s*[!=]==?\s*[\w.]*kind\b"
+)
+
+
 def test_no_code_asks_which_kind_it_has():
-    """A kind lives in its own module and folder: nothing else compares kinds by name."""
-    quoted = [q.format(kind.name) for kind in KINDS for q in ('== "{}"', "=== '{}'", '"{}" ==', "'{}' ===")]
-    sources = [
-        *(ROOT / "lantern").rglob("*.py"),
-        *(ROOT / "frontend/src").rglob("*.vue"),
-        *(ROOT / "frontend/src").rglob("*.ts"),
-    ]
-    for source in sources:
-        if "kinds" in source.parts or source.name == "schema.d.ts":
-            continue
-        text = source.read_text()
-        assert not [q for q in quoted if f"kind {q}" in text], source
+    """A kind lives in its own module and folder: nothing else asks for kinds by name or by class."""
+    found = []
+    for path in (ROOT / "lantern").rglob("*.py"):
+        place = path.relative_to(ROOT)
+        if str(place.parent) not in OWN_PLACE:
+            found += [f"{place}:{line}" for line in asks_which_kind(path.read_text())]
+    scripts = [*(ROOT / "frontend/src").rglob("*.vue"), *(ROOT / "frontend/src").rglob("*.ts")]
+    for path in scripts:
+        if "kinds" not in path.parts and path.name != "schema.d.ts" and not path.name.endswith(".test.ts"):
+            found += [f"{path.relative_to(ROOT)}: {match[0]}" for match in IN_SCRIPTS.finditer(path.read_text())]
+    assert found == []
 
 
 @asked_samples

@@ -49,21 +49,64 @@ def an_example(command: type, room):
     return examples.get(command, lambda: command(step))()
 
 
+ANYWHERE = {
+    c.SetCurtain: "CurtainSet",
+    c.Rename: "Renamed",
+    c.Remove: "Removed",
+    c.Restore: "",
+    c.LiftFog: "FogLifted",
+    c.End: "Ended",
+    c.Join: "Joined",
+    c.TimeUp: "",
+    c.CloseIfAllAnswered: "",
+}
+LEADS_TO = {
+    Phase.LOBBY: ANYWHERE | {c.Advance: "Opened", c.GoTo: "Opened"},
+    Phase.PAGE: ANYWHERE | {c.Advance: "Opened", c.GoTo: "Opened"},
+    Phase.OPEN: ANYWHERE
+    | {
+        c.Advance: "Closed",
+        c.GoTo: "Withdrawn Opened",
+        c.Close: "Closed",
+        c.AddTime: "TimeAdded",
+        c.GiveAnswer: "Answered",
+        c.End: "Withdrawn Ended",
+    },
+    Phase.CLOSED: ANYWHERE
+    | {
+        c.Advance: "Revealed",
+        c.GoTo: "Opened",
+        c.Reopen: "Opened",
+        c.Reveal: "Revealed",
+        c.ShowStandings: "StandingsShown",
+    },
+    Phase.REVEALED: ANYWHERE | {c.Advance: "StandingsShown", c.GoTo: "Opened", c.ShowStandings: "StandingsShown"},
+    Phase.STANDINGS: ANYWHERE | {c.Advance: "PageShown", c.GoTo: "Opened"},
+    Phase.ENDED: {
+        c.Rename: "Renamed",
+        c.Remove: "Removed",
+        c.Restore: "",
+        c.LiftFog: "FogLifted",
+        c.TimeUp: "",
+        c.CloseIfAllAnswered: "",
+    },
+}
+"""Written by hand, not read from the engine: the events that each example leads to. What is missing is refused."""
+
+
 @pytest.mark.parametrize("phase", Phase)
 @pytest.mark.parametrize("command", ALL_COMMANDS, ids=lambda command: command.__name__)
 def test_each_command_in_each_phase(phase, command):
     room = room_in(phase)
     before = room.state
-    if command in COMMANDS[phase]:
-        try:
-            room.do(an_example(command, room))
-        except LanternError:
-            assert room.state is before
-    else:
-        with pytest.raises(LanternError) as refusal:
-            room.do(an_example(command, room))
-        assert room.state is before
-        assert refusal.value.sentence.endswith(".")
+    if command in LEADS_TO[phase]:
+        events = room.do(an_example(command, room))
+        assert " ".join(type(event).__name__ for event in events) == LEADS_TO[phase][command]
+        return
+    with pytest.raises(LanternError) as refusal:
+        room.do(an_example(command, room))
+    assert room.state is before
+    assert refusal.value.sentence.endswith(".")
 
 
 def test_the_table_names_every_phase_and_only_commands():

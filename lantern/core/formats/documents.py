@@ -3,7 +3,6 @@
 Libraries that unpack these files raise all sorts of things for damaged ones; here that ends in one sentence.
 """
 
-import threading
 from collections.abc import Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass, field
@@ -31,7 +30,6 @@ FEW_LETTERS = 20
 """A PDF with fewer letters a page than this is a scan: it comes in as pictures."""
 PICTURES = {"image/png": ".png", "image/jpeg": ".jpg", "image/gif": ".gif", "image/webp": ".webp", "image/bmp": ".bmp"}
 WAYS = ("text", "pictures")
-_pdfium = threading.Lock()  # the library has one state for the whole process
 
 
 @contextmanager
@@ -223,10 +221,11 @@ class PdfFormat(SetFormat):
     label: ClassVar[str] = "Document (pdf)"
     suffix: ClassVar[str] = ".pdf"
     content_type: ClassVar[str] = "application/pdf"
+    reads_alone: ClassVar[bool] = True
     writes: ClassVar[bool] = False
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        with _pdfium, _readable():
+        with _readable():
             document = pypdfium2.PdfDocument(source.data)
             try:
                 count = len(document)

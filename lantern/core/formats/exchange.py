@@ -102,6 +102,8 @@ class SetFormat:
     suffix: ClassVar[str]
     content_type: ClassVar[str]
     reads: ClassVar[bool] = True
+    reads_alone: ClassVar[bool] = False
+    """Whether what reads it has one state for a whole process: one file at a time, then."""
     writes: ClassVar[bool] = True
 
     def fits(self, source: Source) -> bool:

@@ -1,5 +1,7 @@
 """All formats of whole sets. A new one is one module and one line here."""
 
+from contextlib import AbstractContextManager, nullcontext
+
 from lantern.core.formats.documents import DeckFormat, PdfFormat, WordFormat
 from lantern.core.formats.exchange import Entry, Incoming, SetFormat, Source, Unreadable
 from lantern.core.formats.json_format import ArchiveFormat, JsonFormat
@@ -27,15 +29,22 @@ WRITERS = tuple(one for one in FORMATS if one.writes)
 READERS = tuple(one for one in FORMATS if one.reads)
 
 
-def read_file(source: Source, new_id: NewId) -> Incoming:
-    """What a file holds, whatever form it is in. Raises Unreadable."""
+NOBODY_ELSE: AbstractContextManager[object] = nullcontext()
+
+
+def read_file(source: Source, new_id: NewId, alone: AbstractContextManager[object] = NOBODY_ELSE) -> Incoming:
+    """What a file holds, whatever form it is in. Raises Unreadable.
+
+    `alone` is entered while a format is read that is read one file at a time; whoever has threads gives a lock.
+    """
     if not source.data.strip():
         raise Unreadable("This file is empty.")
     found = next((one for one in READERS if one.fits(source)), None)
     if found is None:
         kinds = ", ".join(sorted({one.suffix for one in READERS}))
         raise Unreadable(f"Files of this kind cannot be read. These can: {kinds}.")
-    return _with_new_parts(found.read(source, new_id), new_id)
+    with alone if found.reads_alone else nullcontext():
+        return _with_new_parts(found.read(source, new_id), new_id)
 
 
 def _with_new_parts(incoming: Incoming, new_id: NewId) -> Incoming:

@@ -14,10 +14,10 @@ from lantern.core.formats.exchange import MOST_ENTRIES, Column, Entry, Incoming
 from lantern.core.formats.markdown import USUAL_KIND, ItemText, first_of, item_of, text_of, write_item
 from lantern.core.formats.pasted.reader import OptionLine, Parts, fields_of
 from lantern.core.formats.table import Table
-from lantern.core.questions import KINDS, read_item
+from lantern.core.questions import KINDS, kind_of, read_item
 from lantern.core.questions.content import MAX_ITEMS, SetContent
-from lantern.core.questions.contract import Item, NewId, Question
-from lantern.core.questions.kinds.choice import LETTERS, MAX_OPTIONS, ChoiceItem
+from lantern.core.questions.contract import Item, NewId, Question, Told
+from lantern.core.questions.kinds.choice import LETTERS, MAX_OPTIONS
 
 USES = ("question", "option", "right", "kind", "explanation", "time", "weight", "topics", "by", "lines", "settings")
 """What a column can be used for. Several columns can be options; of the others there is one each."""
@@ -246,14 +246,15 @@ def _row_of(item: Item, new_id: NewId) -> list[str]:
         "Lines": "\n".join(text.lines),
     }
     row = [cells.get(heading, "") for heading in HEADINGS]
-    return _with_options(row, item, new_id) if isinstance(item, ChoiceItem) else row
+    choices = kind_of(item).substance(item).choices
+    return _with_options(row, item, choices, new_id) if choices else row
 
 
-def _with_options(row: list[str], item: ChoiceItem, new_id: NewId) -> list[str]:
-    """A choice with its options in columns of their own, where it is read back from them as it is."""
+def _with_options(row: list[str], item: Item, choices: Sequence[Told], new_id: NewId) -> list[str]:
+    """An item that is made of choices with each in a column of its own, where it is read back from them as it is."""
     cells = dict(zip(HEADINGS, row, strict=True)) | {"Lines": ""}
-    cells |= {f"Option {letter}": option.text for letter, option in zip(LETTERS, item.options, strict=False)}
-    cells["Right"] = ", ".join(letter for letter, o in zip(LETTERS, item.options, strict=False) if o.right)
+    cells |= {f"Option {letter}": option.text for letter, option in zip(LETTERS, choices, strict=False)}
+    cells["Right"] = ", ".join(letter for letter, o in zip(LETTERS, choices, strict=False) if o.right)
     laid_out = [cells.get(heading, "") for heading in HEADINGS]
     columns, _ = columns_of([HEADINGS, laid_out], {})
     back = _entry(1, Row(columns, laid_out), new_id).item

@@ -10,12 +10,15 @@ from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 from random import Random
-from typing import Annotated, ClassVar, Generic, Literal, TypeVar
+from typing import TYPE_CHECKING, Annotated, ClassVar, Generic, Literal, TypeVar
 
 from pydantic import Field
 
 from lantern.core.questions.richtext import block_html, inline_html, plain
 from lantern.core.values import ShortId, Value, Written
+
+if TYPE_CHECKING:
+    from lantern.core.questions.qti import QtiSheet
 
 PromptText = Annotated[str, Field(max_length=4000)]
 LineText = Annotated[str, Field(max_length=1000)]
@@ -327,6 +330,10 @@ class Kind(Generic[I, A, T]):
     def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
         """The fields that `to_lines` wrote: its inverse, but for the ids of lines, which are made anew."""
         return {}
+
+    def to_qti(self, item: I, sheet: "QtiSheet") -> bool:
+        """Writes the item on a sheet of QTI; False where the standard has no such interaction."""
+        return False
 
     def imagine(self, item: I, ability: float, rng: Random) -> A:
         """An answer as a made-up student would give it. `ability` is the chance of being right."""

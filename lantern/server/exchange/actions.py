@@ -9,6 +9,7 @@ from collections.abc import Mapping
 from dataclasses import replace
 from hashlib import sha256
 from pathlib import Path
+from threading import Lock
 from typing import Any
 
 from django.db import transaction
@@ -32,6 +33,7 @@ from lantern.server.media.actions import folder_of
 from lantern.server.media.models import StoredMedia
 from lantern.server.media.pictures import WIDTHS, thumbnails
 
+_alone = Lock()
 _SUFFIXES = {"audio/mpeg": ".mp3", "audio/wav": ".wav", "audio/ogg": ".ogg", "audio/mp4": ".m4a", "audio/flac": ".flac"}
 
 
@@ -41,7 +43,7 @@ def read(teacher: Teacher, source: Source | None, text: str) -> Incoming:
         if not text.strip():
             raise BadForm("Paste some questions, or choose a file.", field="text")
         return read_typed(text, new_item_id)
-    incoming = _as_remembered(teacher, source, read_file(source, new_item_id))
+    incoming = _as_remembered(teacher, source, read_file(source, new_item_id, _alone))
     wanted = set(media_ids([entry.item.model_dump(mode="json") for entry in incoming.entries if entry.item]))
     missing = wanted - incoming.media.keys() - _own(teacher, wanted)
     if missing:
@@ -60,7 +62,7 @@ def _as_remembered(teacher: Teacher, source: Source, incoming: Incoming) -> Inco
         ColumnUses.objects.update_or_create(teacher=teacher, headings=headings, defaults={"uses": chosen})
         return incoming
     kept = ColumnUses.objects.filter(teacher=teacher, headings=headings).first()
-    return read_file(replace(source, choices=kept.uses), new_item_id) if kept else incoming
+    return read_file(replace(source, choices=kept.uses), new_item_id, _alone) if kept else incoming
 
 
 def previews(incoming: Incoming) -> dict[str, str]:

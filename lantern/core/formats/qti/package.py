@@ -273,7 +273,7 @@ class QtiFormat(SetFormat):
 
     def _lost(self, item: Item) -> str:
         name = f"“{title_of(item)[:60] or 'without words'}”"
-        if item.kind not in write_items.WRITERS:
+        if write_items.write_item(item, "item", Builder(self.version, {})) is None:
             return f"{name}: the standard has no such question as a {item.kind.replace('_', ' ')}."
         data = self.write(SetContent(title="-", items=(item,)), lambda media_id: File("file.bin", media_id.encode()))
         numbers = iter(range(1, 10_000))

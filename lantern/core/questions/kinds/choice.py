@@ -32,6 +32,7 @@ from lantern.core.questions.contract import (
     unwise,
     wrong,
 )
+from lantern.core.questions.qti import RESPONSE, QtiSheet, names_of
 from lantern.core.questions.richtext import inline_html, plain
 from lantern.core.questions.textform import entries, entry
 from lantern.core.values import ShortId, Value
@@ -209,6 +210,32 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
         found = entries(lines, ("- [x]", "- [ ]"))
         options = [{"id": new_id(), "text": text, "right": mark == "- [x]", **more} for mark, text, more in found]
         return {"options": options}
+
+    def to_qti(self, item: ChoiceItem, sheet: QtiSheet) -> bool:
+        sheet.media(item)
+        several = item.form == "several"
+        right = [option.id for option in item.options if option.right] if item.scored else []
+        names = names_of(option.id for option in item.options)
+        declared = sheet.declare("identifier", "multiple" if several else "single", [names[one] for one in right])
+        sheet.template = sheet.build.version.match_correct
+        if several and item.marking == "right_minus_wrong" and right:
+            share = 1 / len(right)
+            points = [(names[o.id], share if o.right else -share) for o in item.options]
+            sheet.mapping(declared, points, lower_bound=0, upper_bound=1)
+            sheet.template = sheet.build.version.map_response
+        made = sheet.build.make(
+            "choice-interaction",
+            sheet.body,
+            response_identifier=RESPONSE,
+            shuffle=False,
+            max_choices=0 if several else 1,
+        )
+        sheet.prompt(made, item)
+        for option in item.options:
+            one = sheet.build.make("simple-choice", made, identifier=names[option.id])
+            sheet.build.inline(one, option.text)
+            sheet.build.media(one, option.media)
+        return True
 
     def imagine(self, item: ChoiceItem, ability: float, rng: Random) -> ChoiceAnswer:
         right = tuple(o.id for o in item.options if o.right)

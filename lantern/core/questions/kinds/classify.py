@@ -35,6 +35,7 @@ from lantern.core.questions.parts import (
     share_right,
     shuffled,
 )
+from lantern.core.questions.qti import QtiSheet, names_of
 from lantern.core.questions.richtext import plain
 from lantern.core.questions.textform import entries, entry
 from lantern.core.values import ShortId, Value
@@ -210,6 +211,17 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
                 group = groups[-1]["id"] if mark == "=" and groups else None
                 members.append({"id": new_id(), "text": text, "group": group})
         return {"groups": groups, "members": members}
+
+    def to_qti(self, item: ClassifyItem, sheet: QtiSheet) -> bool:
+        sheet.media(item)
+        groups = names_of((group.id for group in item.groups), "R")
+        members = names_of(member.id for member in item.members)
+        pairs = [f"{members[m.id]} {groups[m.group]}" for m in item.members if m.group in groups]
+        sources = [(members[member.id], member.text) for member in item.members]
+        sheet.pairs(
+            item, sources, [(groups[g.id], g.text) for g in item.groups], pairs, most=0, shares=not item.all_or_nothing
+        )
+        return True
 
     def imagine(self, item: ClassifyItem, ability: float, rng: Random) -> ClassifyAnswer:
         groups = [group.id for group in item.groups]

@@ -34,6 +34,7 @@ from lantern.core.questions.contract import (
     wrong,
 )
 from lantern.core.questions.parts import share_right
+from lantern.core.questions.qti import RESPONSE, QtiSheet
 from lantern.core.questions.richtext import inline_html
 from lantern.core.questions.spelling import Strictness, folded, is_accepted
 from lantern.core.questions.textform import body_lines, body_of, entry, texts
@@ -228,6 +229,31 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
     def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
         return {"text": body_of(lines), "extra": texts(lines, "+")}
 
+    def to_qti(self, item: GapFillItem, sheet: QtiSheet) -> bool:
+        sheet.media(item)
+        build, gaps = sheet.build, gaps_of(item)
+        if item.way == "bank":
+            _bank_to_qti(item, sheet)
+            return True
+        for number, gap in enumerate(gaps, start=1):
+            _declare_gap(sheet, item, gap, number, points=1 if item.all_or_nothing else 1 / len(gaps))
+        if item.scored and gaps:
+            _score_gaps(sheet, item, len(gaps))
+        sheet.paragraph(item.prompt)
+        line = build.make("p", sheet.body)
+        for number, (text, following) in enumerate(split_at_gaps(item), start=1):
+            build.inline_text(line, text)
+            if following is None:
+                continue
+            response = f"{RESPONSE}{number}"
+            if item.way == "typed":
+                build.make("text-entry-interaction", line, response_identifier=response)
+                continue
+            made = build.make("inline-choice-interaction", line, response_identifier=response, shuffle=True)
+            for at, word in enumerate((*following.right[:1], *following.wrong), start=1):
+                build.make("inline-choice", made, text=word, identifier=f"C{number}_{at}")
+        return True
+
     def imagine(self, item: GapFillItem, ability: float, rng: Random) -> GapFillAnswer:
         texts = []
         gaps = gaps_of(item)
@@ -325,6 +351,58 @@ def _words(item: GapFillItem, column: Iterable[str]) -> tuple[GapWord, ...]:
 
 def _given(*texts: str) -> GapFillAnswer:
     return GapFillAnswer(texts=texts)
+
+
+def _declare_gap(sheet: QtiSheet, item: GapFillItem, gap: Gap, number: int, points: float) -> None:
+    """`points` go to each right answer in this gap."""
+    chosen = item.way == "chosen"
+    right = [f"C{number}_1"] if chosen else list(gap.right)
+    kind = "identifier" if chosen else "string"
+    declared = sheet.declare(kind, "single", right[:1] if item.scored else [], f"{RESPONSE}{number}")
+    if item.scored and right:
+        capitals = None if chosen else item.strictness.capitals
+        sheet.mapping(declared, [(word, points) for word in right], case_sensitive=capitals)
+
+
+def _score_gaps(sheet: QtiSheet, item: GapFillItem, gaps: int) -> None:
+    """The sum of the gaps' points; all or nothing, a point for the whole where each gap has its own."""
+    build = sheet.build
+    names = [f"{RESPONSE}{number}" for number in range(1, gaps + 1)]
+    if item.all_or_nothing:
+        condition = sheet.condition()
+        both = build.make("and", condition)
+        for name in names:
+            equal = build.make("equal", both, tolerance_mode="exact")
+            build.make("map-response", equal, identifier=name)
+            build.make("base-value", equal, text="1", base_type="float")
+        sheet.scores(condition)
+        return
+    sheet.processing = build.make("response-processing")
+    score = build.make("sum", build.make("set-outcome-value", sheet.processing, identifier="SCORE"))
+    for name in names:
+        build.make("map-response", score, identifier=name)
+
+
+def _bank_to_qti(item: GapFillItem, sheet: QtiSheet) -> None:
+    build, gaps = sheet.build, gaps_of(item)
+    words = [gap.right[0] if gap.right else "" for gap in gaps]
+    bank = list(dict.fromkeys([*words, *item.extra]))
+    names = {word: f"W{number}" for number, word in enumerate(bank, start=1)}
+    pairs = [f"{names[word]} G{number}" for number, word in enumerate(words, start=1)]
+    declared = sheet.declare("directedPair", "multiple", pairs if item.scored else [])
+    sheet.template = build.version.match_correct
+    if item.scored and not item.all_or_nothing and pairs:
+        sheet.mapping(declared, [(pair, 1 / len(pairs)) for pair in pairs], upper_bound=1)
+        sheet.template = build.version.map_response
+    made = build.make("gap-match-interaction", sheet.body, response_identifier=RESPONSE, shuffle=True)
+    sheet.prompt(made, item)
+    for word in bank:
+        build.make("gap-text", made, text=word, identifier=names[word], match_max=words.count(word) or 1)
+    line = build.make("p", made)
+    for number, (text, gap) in enumerate(split_at_gaps(item), start=1):
+        build.inline_text(line, text)
+        if gap is not None:
+            build.make("gap", line, identifier=f"G{number}")
 
 
 KIND = GapFill()

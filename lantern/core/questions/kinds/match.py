@@ -37,6 +37,7 @@ from lantern.core.questions.parts import (
     share_right,
     shuffled,
 )
+from lantern.core.questions.qti import QtiSheet, names_of
 from lantern.core.questions.richtext import plain
 from lantern.core.questions.textform import entry, texts
 from lantern.core.values import ShortId, Value
@@ -215,6 +216,18 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
             "pairs": _pairs_of(list(zip(left, right, strict=False)), new_id),
             "extra": lines_of(texts(lines, "+"), new_id, 0),
         }
+
+    def to_qti(self, item: MatchItem, sheet: QtiSheet) -> bool:
+        sheet.media(item)
+        left = names_of(pair.id for pair in item.pairs)
+        rights = [(pair.partner_id, pair.right) for pair in item.pairs] + [(line.id, line.text) for line in item.extra]
+        right = names_of((one for one, _ in rights), "R")
+        pairs = [f"{left[pair.id]} {right[pair.partner_id]}" for pair in item.pairs]
+        sources = [(left[pair.id], pair.left) for pair in item.pairs]
+        sheet.pairs(
+            item, sources, [(right[one], text) for one, text in rights], pairs, most=1, shares=not item.all_or_nothing
+        )
+        return True
 
     def imagine(self, item: MatchItem, ability: float, rng: Random) -> MatchAnswer:
         free = [x.id for x in _right_lines(item)]

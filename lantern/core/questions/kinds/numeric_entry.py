@@ -28,6 +28,7 @@ from lantern.core.questions.contract import (
 )
 from lantern.core.questions.numbers import LONGEST, number_and_unit, readings
 from lantern.core.questions.parts import quartiles_of, spread_figures
+from lantern.core.questions.qti import RESPONSE, QtiSheet, number_text
 from lantern.core.values import Value
 
 Finite = Annotated[float, Field(allow_inf_nan=False, ge=-1e300, le=1e300)]
@@ -159,6 +160,35 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
     def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
         found = next(filter(None, map(number_and_unit, substance.right_texts())), None)
         return {"value": found[0], "unit": found[1][:20]} if found else {}
+
+    def to_qti(self, item: NumericEntryItem, sheet: QtiSheet) -> bool:
+        sheet.media(item)
+        right = [item.value] if item.scored and item.value is not None and item.accepts != "range" else []
+        sheet.declare("float", "single", right)
+        sheet.paragraph(item.prompt)
+        line = sheet.build.make("p", sheet.body)
+        sheet.build.make("text-entry-interaction", line, response_identifier=RESPONSE).tail = (
+            f" {item.unit}" if item.unit else None
+        )
+        if not item.scored:
+            return True
+        build = sheet.build
+        condition = sheet.condition()
+        if item.accepts == "range":
+            both = build.make("and", condition)
+            for name, bound in (("gte", item.low), ("lte", item.high)):
+                if bound is not None:
+                    sheet.compared(build.make(name, both), bound)
+        else:
+            modes = {"exact": "exact", "absolute": "absolute", "percent": "relative"}
+            tolerance = (
+                None if item.accepts == "exact" else f"{number_text(item.tolerance)} {number_text(item.tolerance)}"
+            )
+            equal = build.make("equal", condition, tolerance_mode=modes[item.accepts], tolerance=tolerance)
+            build.make("variable", equal, identifier=RESPONSE)
+            build.make("correct", equal, identifier=RESPONSE)
+        sheet.scores(condition)
+        return True
 
     def imagine(self, item: NumericEntryItem, ability: float, rng: Random) -> NumericEntryAnswer:
         low, high = _span(item) or (0.0, 10.0)

@@ -21,6 +21,7 @@ from lantern.core.questions.contract import (
     public_fields,
 )
 from lantern.core.questions.parts import cut
+from lantern.core.questions.qti import RESPONSE, QtiSheet
 
 LONGEST, MOST_KEPT, MOST_TOLD, LONGEST_TOLD = 2000, 2000, 40, 280
 Written = Annotated[str, Field(max_length=LONGEST)]
@@ -100,6 +101,13 @@ class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]
     def figures(self, item: OpenResponseItem, tally: OpenResponseTally) -> list[Figure]:
         words = sum(len(text.split()) for text in tally.texts)
         return [Figure("mean words", "", round(words / len(tally.texts), 2))] if tally.texts else []
+
+    def to_qti(self, item: OpenResponseItem, sheet: QtiSheet) -> bool:
+        sheet.media(item)
+        sheet.declare("string", "single")
+        made = sheet.build.make("extended-text-interaction", sheet.body, response_identifier=RESPONSE)
+        sheet.prompt(made, item)
+        return True
 
     def imagine(self, item: OpenResponseItem, ability: float, rng: Random) -> OpenResponseAnswer:
         lead = rng.choice(["I think", "As far as I saw,", "My guess:", "Because", "We noticed that"])

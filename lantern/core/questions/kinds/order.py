@@ -37,6 +37,7 @@ from lantern.core.questions.parts import (
     public_line,
     shuffled,
 )
+from lantern.core.questions.qti import RESPONSE, QtiSheet, names_of
 from lantern.core.questions.richtext import plain
 from lantern.core.questions.textform import entry, texts
 from lantern.core.values import ShortId, Value
@@ -192,6 +193,17 @@ class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
 
     def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
         return {"lines": lines_of(texts(lines, "1."), new_id, 0)}
+
+    def to_qti(self, item: OrderItem, sheet: QtiSheet) -> bool:
+        sheet.media(item)
+        names = names_of(line.id for line in item.lines)
+        sheet.declare("identifier", "ordered", [names[line.id] for line in item.lines] if item.scored else [])
+        sheet.template = sheet.build.version.match_correct
+        made = sheet.build.make("order-interaction", sheet.body, response_identifier=RESPONSE, shuffle=True)
+        sheet.prompt(made, item)
+        for line in item.lines:
+            sheet.build.inline(sheet.build.make("simple-choice", made, identifier=names[line.id]), line.text)
+        return True
 
     def imagine(self, item: OrderItem, ability: float, rng: Random) -> OrderAnswer:
         order = [x.id for x in item.lines]

@@ -17,6 +17,7 @@ from lantern.core.questions.contract import (
     public_fields,
     wrong,
 )
+from lantern.core.questions.qti import QtiSheet
 from lantern.core.questions.richtext import block_html, plain
 from lantern.core.questions.textform import body_lines, body_of
 
@@ -56,6 +57,12 @@ class Page(Kind[PageItem, Answer, Tally]):
 
     def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
         return {"body": body_of(lines)}
+
+    def to_qti(self, item: PageItem, sheet: QtiSheet) -> bool:
+        sheet.build.inline(sheet.build.make("h2", sheet.body), item.prompt)
+        sheet.media(item)
+        sheet.build.block(sheet.build.make("div", sheet.body), item.body)
+        return True
 
     def samples(self) -> Sequence[Sample]:
         page = PageItem(

@@ -26,6 +26,7 @@ from lantern.core.questions.contract import (
     wrong,
 )
 from lantern.core.questions.places import Ellipse, Polygon, Rectangle, Shape, Spot, centre, is_inside
+from lantern.core.questions.qti import RESPONSE, QtiSheet
 from lantern.core.values import ShortId, Value
 
 MOST_AREAS, MOST_TOLD = 20, 250
@@ -198,6 +199,22 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
     def figures(self, item: PointItem, tally: PointTally) -> list[Figure]:
         return [Figure("strays", "", tally.strays)] if tally.points else []
 
+    def to_qti(self, item: PointItem, sheet: QtiSheet) -> bool:
+        build, picture = sheet.build, item.picture
+        declared = sheet.declare("point", "single")
+        made = build.make("select-point-interaction", sheet.body, response_identifier=RESPONSE, max_choices=1)
+        sheet.prompt(made, item)
+        if picture is None:
+            return True
+        build.graphic(made, picture)
+        if item.scored:
+            mapping = build.make("area-mapping", declared, default_value=0)
+            for area in (area for area in item.areas if area.right):
+                shape, numbers = _map_area(area.place, picture.width, picture.height)
+                build.make("area-map-entry", mapping, shape=shape, coords=",".join(map(str, numbers)), mapped_value=1)
+            sheet.template = build.version.map_response_point
+        return True
+
     def imagine(self, item: PointItem, ability: float, rng: Random) -> PointAnswer:
         right = [area for area in item.areas if area.right]
         if item.scored and right and rng.random() < ability:
@@ -259,6 +276,17 @@ def _area_at(areas: Sequence[Area], spot: Spot, margin: float, aspect: float) ->
 
 def _aspect(item: PointItem) -> float:
     return item.picture.height / item.picture.width if item.picture else 1.0
+
+
+def _map_area(place: Shape, width: int, height: int) -> tuple[str, list[int]]:
+    """(shape, coordinates in pixels of the picture), as HTML's image maps have them."""
+    if isinstance(place, Rectangle):
+        edges = (place.x * width, place.y * height, (place.x + place.width) * width, (place.y + place.height) * height)
+        return "rect", [round(edge) for edge in edges]
+    if isinstance(place, Ellipse):
+        middle = (place.x * width, place.y * height, place.radius_x * width, place.radius_y * height)
+        return "ellipse", [round(one) for one in middle]
+    return "poly", [round(one) for corner in place.corners for one in (corner.x * width, corner.y * height)]
 
 
 KIND = PointKind()

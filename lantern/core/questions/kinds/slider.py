@@ -27,6 +27,7 @@ from lantern.core.questions.contract import (
 )
 from lantern.core.questions.numbers import number_and_unit
 from lantern.core.questions.parts import quartiles_of, spread_figures
+from lantern.core.questions.qti import RESPONSE, QtiSheet
 from lantern.core.values import Value
 
 Finite = Annotated[float, Field(allow_inf_nan=False, ge=-1e12, le=1e12)]
@@ -170,6 +171,24 @@ class Slider(Kind[SliderItem, SliderAnswer, SliderTally]):
             "right_high": value,
             "unit": unit[:20],
         }
+
+    def to_qti(self, item: SliderItem, sheet: QtiSheet) -> bool:
+        sheet.media(item)
+        exact = item.scored and item.right_low is not None and item.right_low == item.right_high
+        sheet.declare("float", "single", [item.right_low] if exact else [])
+        sheet.template = sheet.build.version.match_correct if exact else None
+        made = sheet.build.make(
+            "slider-interaction", sheet.body, response_identifier=RESPONSE,
+            lower_bound=item.low, upper_bound=item.high, step=item.step if float(item.step).is_integer() else None,
+        )  # fmt: skip
+        sheet.prompt(made, item)
+        if item.scored and not exact and item.right_low is not None and item.right_high is not None:
+            condition = sheet.condition()
+            both = sheet.build.make("and", condition)
+            sheet.compared(sheet.build.make("gte", both), item.right_low)
+            sheet.compared(sheet.build.make("lte", both), item.right_high)
+            sheet.scores(condition)
+        return True
 
     def imagine(self, item: SliderItem, ability: float, rng: Random) -> SliderAnswer:
         steps = _steps(item)

@@ -28,6 +28,7 @@ from lantern.core.questions.contract import (
     wrong,
 )
 from lantern.core.questions.parts import cut
+from lantern.core.questions.qti import RESPONSE, QtiSheet
 from lantern.core.questions.richtext import typed
 from lantern.core.questions.spelling import Strictness, folded, is_accepted
 from lantern.core.questions.textform import entry, texts
@@ -171,6 +172,17 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
 
     def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
         return {"accepts": texts(lines, "=")}
+
+    def to_qti(self, item: TextEntryItem, sheet: QtiSheet) -> bool:
+        sheet.media(item)
+        accepts = [one for one in item.accepts if one.strip()] if item.scored else []
+        declared = sheet.declare("string", "single", accepts[:1])
+        if accepts:
+            sheet.mapping(declared, [(one, 1) for one in accepts], case_sensitive=item.strictness.capitals)
+            sheet.template = sheet.build.version.map_response
+        sheet.paragraph(item.prompt)
+        sheet.build.make("text-entry-interaction", sheet.build.make("p", sheet.body), response_identifier=RESPONSE)
+        return True
 
     def imagine(self, item: TextEntryItem, ability: float, rng: Random) -> TextEntryAnswer:
         right = item.accepts[0] if item.accepts else rng.choice(["yes", "no", "not sure"])
