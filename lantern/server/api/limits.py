@@ -22,8 +22,8 @@ WRONG_PASSWORDS = parse("10/5 minutes")
 WRONG_PASSWORDS_AT_ONE_ADDRESS = parse("30/5 minutes")
 TAKEN_ADDRESSES = parse("5/1 hour")
 SIGN_UPS = parse("60/1 hour")
-NEW_SEATS = parse("900/1 minute")
-"""For one session from one address: three lecture halls in a minute."""
+NEW_SEATS = parse("3000/1 minute")
+"""For one session from one address: three full lecture halls in a minute."""
 
 _storage = storage_from_string(settings.CHANNEL_LAYER_URL) if settings.CHANNEL_LAYER_URL else MemoryStorage()
 _limiter = MovingWindowRateLimiter(_storage)
