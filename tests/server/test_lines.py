@@ -4,7 +4,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lantern.server.doors.budget import Budget
-from lantern.server.doors.lines import PATIENCE, REQUEST_TAKES, WORK_PATIENCE, Lines, Stage
+from lantern.server.doors.lines import PATIENCE, REQUEST_TAKES, SEND_PATIENCE, WORK_PATIENCE, Lines, Stage
 
 
 class House:
@@ -72,6 +72,21 @@ def test_a_request_at_work_is_let_finish_and_makes_room_only_if_it_is_overdue():
     assert house.closed == [0]
 
 
+def test_an_upload_on_a_bad_network_is_waited_for_and_makes_room_before_a_request():
+    house = House(most=2)
+    upload = house.open("upload")
+    house.lines.sends(upload, house.now)
+    house.now += SEND_PATIENCE
+    house.lines.sends(upload, house.now)
+    house.now += SEND_PATIENCE
+    house.lines.sweep(house.now)
+    assert house.closed == []
+    request = house.open("request", "10.0.0.2")
+    house.lines.works(request, house.now)
+    assert house.open("newcomer", "10.0.0.3")
+    assert house.closed == ["upload"]
+
+
 def test_a_stranger_who_takes_no_answer_is_closed_at_last():
     house = House()
     slow = house.open("slow reader")
@@ -94,7 +109,9 @@ def test_between_two_requests_a_line_waits_again():
     assert house.closed == ["browser"]
 
 
-steps = st.lists(st.tuples(st.sampled_from(["open", "works", "waits", "know", "gone", "sweep"]), st.integers(0, 9)))
+steps = st.lists(
+    st.tuples(st.sampled_from(["open", "works", "sends", "waits", "know", "gone", "sweep"]), st.integers(0, 9))
+)
 
 
 @given(steps)
@@ -117,7 +134,7 @@ def test_nothing_is_counted_wrong_whatever_happens(course):
         elif line:
             getattr(house.lines, what)(line, house.now)
         alive = {id(line): line for line in lines.values() if line.address}
-        at_hand = {*house.lines.waiting, *house.lines.working}
+        at_hand = {*house.lines.waiting, *house.lines.sending, *house.lines.working}
         assert {line for line in alive.values() if line.stage is not Stage.KNOWN} <= at_hand
         assert house.lines.count <= 8
         assert sum(map(len, house.lines.waiting_at.values())) == len(house.lines.waiting)

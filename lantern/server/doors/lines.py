@@ -1,11 +1,13 @@
 """Who may hold a line (a connection) to this process: one device must never shut out a class.
 
-1. A line *waits* until it has sent a whole request, or has said who it is, and again between two requests.
-   It *works* while a request is answered. It is *known* once a seat or a teacher has been recognised on it.
-2. A line that waits is closed after PATIENCE; one that works for a stranger, after WORK_PATIENCE.
+1. A line *waits* until it has sent a whole request, or has said who it is, and again between two requests; it *sends*
+   while the body of a request comes in. It *works* while a request is answered. It is *known* once a seat or a teacher
+   has been recognised on it.
+2. A line that waits is closed after PATIENCE, one that sends when nothing has come for SEND_PATIENCE, one that works
+   for a stranger after WORK_PATIENCE.
 3. Where lines that wait are too many, from one address or in all, the one that has waited longest makes room.
-4. Where lines are too many in all, a waiting one makes room; then a stranger's that has worked for longer than a
-   request takes; if there is none, the newest is not taken. A known line never makes room.
+4. Where lines are too many in all, a waiting one makes room, then one that sends; then a stranger's that has worked for
+   longer than a request takes; if there is none, the newest is not taken. A known line never makes room.
 
 So whoever opens many lines and says nothing closes his own, and someone who comes to ask is always answered.
 """
@@ -16,6 +18,8 @@ from enum import Enum
 
 PATIENCE = 5.0
 """Seconds for a request, or for the first message of a socket."""
+SEND_PATIENCE = 30.0
+"""Seconds without a byte of an upload on a bad network."""
 WORK_PATIENCE = 300.0
 """Seconds for an answer to a stranger, such as a video on a slow network."""
 REQUEST_TAKES = 3.0
@@ -28,6 +32,7 @@ FEWEST = 64
 
 class Stage(Enum):
     WAITS = "waits"
+    SENDS = "sends"
     WORKS = "works"
     KNOWN = "known"
 
@@ -54,6 +59,7 @@ class Lines:
     trusted: frozenset[str] = frozenset()
     count: int = 0
     waiting: Lined = field(default_factory=dict)
+    sending: Lined = field(default_factory=dict)
     working: Lined = field(default_factory=dict)
     waiting_at: dict[str, Lined] = field(default_factory=dict)
 
@@ -94,6 +100,10 @@ class Lines:
     def waits(self, line: Line, now: float) -> None:
         self._to(line, Stage.WAITS, now)
 
+    def sends(self, line: Line, now: float) -> None:
+        """A part of a request's body has come."""
+        self._to(line, Stage.SENDS, now)
+
     def works(self, line: Line, now: float) -> None:
         self._to(line, Stage.WORKS, now)
 
@@ -103,12 +113,13 @@ class Lines:
 
     def sweep(self, now: float) -> None:
         """Closes what has taken too long."""
-        for lined, patience in ((self.waiting, PATIENCE), (self.working, WORK_PATIENCE)):
+        patiences = ((self.waiting, PATIENCE), (self.sending, SEND_PATIENCE), (self.working, WORK_PATIENCE))
+        for lined, patience in patiences:
             while lined and now - (oldest := next(iter(lined))).since > patience:
                 self._drop(oldest)
 
     def _make_room(self, now: float) -> bool:
-        for lined, patience in ((self.waiting, 0.0), (self.working, REQUEST_TAKES)):
+        for lined, patience in ((self.waiting, 0.0), (self.sending, 0.0), (self.working, REQUEST_TAKES)):
             if lined and now - (oldest := next(iter(lined))).since >= patience:
                 self._drop(oldest)
                 return True
@@ -129,11 +140,14 @@ class Lines:
         if line.stage is Stage.WAITS:
             self.waiting[line] = None
             self.waiting_at.setdefault(line.address, {})[line] = None
+        elif line.stage is Stage.SENDS:
+            self.sending[line] = None
         elif line.stage is Stage.WORKS:
             self.working[line] = None
 
     def _leave(self, line: Line) -> None:
         self.working.pop(line, None)
+        self.sending.pop(line, None)
         if self.waiting.pop(line, line) is None:
             here = self.waiting_at[line.address]
             del here[line]

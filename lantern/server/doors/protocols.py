@@ -84,12 +84,12 @@ class HttpProtocol(HttpToolsProtocol):
 
     def on_body(self, body: bytes) -> None:
         """A long upload waits as long as something comes."""
-        if self.line and self.line.stage is Stage.WAITS:
-            doors.lines.waits(self.line, self.loop.time())
+        if self.line and self.line.stage in {Stage.WAITS, Stage.SENDS}:
+            doors.lines.sends(self.line, self.loop.time())
         super().on_body(body)
 
     def on_message_complete(self) -> None:
-        if self.line and self.line.stage is Stage.WAITS and not self.parser.should_upgrade():
+        if self.line and self.line.stage is not Stage.KNOWN and not self.parser.should_upgrade():
             doors.lines.works(self.line, self.loop.time())
         super().on_message_complete()
 
