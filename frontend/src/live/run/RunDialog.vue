@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/api/refusal'
 import type { ItemProblem, Settings } from '@/api/types'
+import { viewsOf } from '@/questions/registry'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
@@ -30,7 +31,7 @@ const error = ref('')
 const MOST_SAID = 4
 
 /** What has to be settled before it can run, said before the doors are tried. */
-const toSettle = ref<ItemProblem[]>([])
+const toSettle = ref<(ItemProblem & { place: string })[]>([])
 const isEmpty = ref(false)
 const isBlocked = computed(() => isEmpty.value || toSettle.value.length > 0)
 
@@ -39,7 +40,13 @@ async function look(): Promise<void> {
   const found = await data(api.GET('/api/sets/{set_id}', { params: { path } })).catch(() => null)
   if (!found) return
   isEmpty.value = !found.items.length
-  toSettle.value = found.problems.filter((one) => one.problem.severity === 'wrong')
+  let number = 0
+  const places = new Map(
+    found.items.map(({ item }) => [item.id, viewsOf(item).isAsked ? `Question ${++number}` : 'A page']),
+  )
+  toSettle.value = found.problems
+    .filter((one) => one.problem.severity === 'wrong')
+    .map((one) => ({ ...one, place: places.get(one.item) ?? '' }))
 }
 
 function goThere(at: ItemProblem): void {
@@ -72,7 +79,7 @@ async function start(): Promise<void> {
         <ul class="mt-1 space-y-1">
           <li v-for="one in toSettle.slice(0, MOST_SAID)" :key="one.item + one.problem.field">
             <button type="button" class="text-left font-bold text-tide underline" @click="goThere(one)">
-              {{ one.problem.sentence }}
+              {{ one.place }}: {{ one.problem.sentence }}
             </button>
           </li>
         </ul>

@@ -60,7 +60,9 @@ async function enter(): Promise<void> {
 <template>
   <form novalidate @submit.prevent="enter">
     <PhoneFrame left="Tall Lantern">
-      <p v-if="notice" role="alert" class="mb-4 border-l-4 border-lamp bg-sheet px-3 py-2">{{ notice }}</p>
+      <p v-if="notice && !errors.form" role="alert" class="mb-4 border-l-4 border-lamp bg-sheet px-3 py-2">
+        {{ notice }}
+      </p>
       <h1 v-if="code" class="mt-6 mb-3 text-3xl">{{ info ? `Join “${info.title}”` : 'Join the session' }}</h1>
       <h1 v-else class="mt-6 mb-3 text-3xl"><label for="code">Type the code on the screen</label></h1>
       <label v-if="code" for="code" class="mb-1 block font-bold">Code on the screen</label>
