@@ -10,7 +10,7 @@ from lantern.core.session.views import Mine, Places, StudentView, mine, student_
 from lantern.core.values import Milliseconds
 
 SEAT = 1
-TRIAL = Settings(show_standings=False, close_when_all_answered=False)
+TRIAL = Settings(mix_options=False, show_standings=False, close_when_all_answered=False)
 
 
 def tried(content: SetContent, item: str, answer: Answer | None, now: Milliseconds) -> tuple[StudentView, Mine]:
