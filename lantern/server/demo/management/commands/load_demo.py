@@ -38,10 +38,14 @@ class Command(BaseCommand):
             self.stdout.write("The demo school is there already.")
         else:
             self._load()
-        if not is_this_machine(host):
+        is_open = Teacher.objects.get(email=ODILE.email).check_password(ODILE.password)
+        if is_open and not is_this_machine(host):
             self._lock()
-        elif Teacher.objects.get(email=ODILE.email).check_password(ODILE.password):
+        elif is_open:
             self.stdout.write(f"Sign in:  {ODILE.email}  with  {ODILE.password}")
+        else:
+            self.stdout.write("Sign in with the password that was told when others could first reach this server.")
+            self.stdout.write("Is it lost? make demo-reset starts anew, with all its data.")
 
     def _lock(self) -> None:
         """Everybody can read the README: where others reach the server, its passwords open nothing."""
