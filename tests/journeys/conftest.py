@@ -2,7 +2,7 @@ from collections.abc import Callable, Iterator
 
 import pytest
 from selenium import webdriver
-from selenium.common.exceptions import WebDriverException
+from selenium.common.exceptions import TimeoutException, WebDriverException
 
 from tools.browser import DESKTOP, open_browser
 
@@ -14,8 +14,10 @@ def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
         if "journeys" in item.path.parts:
             item.add_marker(pytest.mark.journey)
             # A browser that stumbles on a busy machine is started once more, and the run says so (RERUN);
-            # a figure that is wrong is wrong the first time.
-            item.add_marker(pytest.mark.flaky(reruns=1, only_rerun=[WebDriverException]))
+            # a figure that is wrong, or a page that never says what it should, is wrong the first time.
+            item.add_marker(
+                pytest.mark.flaky(reruns=1, only_rerun=[WebDriverException], rerun_except=[TimeoutException])
+            )
 
 
 @pytest.fixture
