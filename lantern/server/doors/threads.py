@@ -1,7 +1,7 @@
 """Django under ASGI, its synchronous work on a few threads that stay.
 
 Django gives each request a thread of its own, and each thread opens a database handle that stays open until the
-thread is collected: a thousand requests left hundreds. Here all requests share a few threads, so handles are few
+thread is collected: a thousand requests left ninety. Here all requests share a few threads, so handles are few
 and reused. No transaction spans two steps of a request, so each step may take whichever thread is free.
 """
 
