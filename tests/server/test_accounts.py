@@ -1,6 +1,9 @@
+import asyncio
+from collections import Counter
+
 import pytest
 from django.db.models import QuerySet
-from django.test import Client
+from django.test import AsyncClient, Client
 from django.utils import timezone
 
 from lantern.server.accounts import invitations, patience
@@ -61,6 +64,51 @@ def test_guessing_is_slowed_down_and_the_right_password_still_opens(odile, waits
     assert waits[:11] == [0] * 11
     assert all(wait > 0 for wait in waits[12:])
     assert post(client, "/sign-in", ODILE).status_code == 200
+
+
+@pytest.fixture
+def one_turn(monkeypatch):
+    """Beyond the limit there is one turn, and it comes at once; whoever comes later is refused."""
+    monkeypatch.setattr(patience, "EVERY", 60.0)
+    monkeypatch.setattr(patience, "LONGEST", 10.0)
+
+
+async def at_once(path, bodies, session=""):
+    async def one(body):
+        client = AsyncClient()
+        client.cookies["csrftoken"] = "a" * 32
+        client.cookies["sessionid"] = session
+        reply = await client.post(f"/api/accounts{path}", body, content_type="application/json")
+        return reply.status_code
+
+    return Counter(await asyncio.gather(*map(one, bodies)))
+
+
+@pytest.mark.django_db(transaction=True)
+async def test_a_hundred_guesses_at_once_are_no_more_guesses_than_one_after_the_other(odile, one_turn):
+    guesses = [ODILE | {"password": f"guess {n}"} for n in range(100)]
+    assert await at_once("/sign-in", guesses) == {401: 11, 429: 89}
+
+
+@pytest.mark.django_db(transaction=True)
+async def test_a_hundred_guesses_at_once_over_many_accounts_are_none_the_more(odile, one_turn):
+    guesses = [{"email": f"t{n}@gullmark.example", "password": "password1"} for n in range(100)]
+    assert await at_once("/sign-in", guesses) == {401: 31, 429: 69}
+
+
+@pytest.mark.django_db(transaction=True)
+async def test_a_staff_room_that_signs_in_at_once_is_let_in(odile, one_turn):
+    """What might be one guess too many waits until those before it are known to be none."""
+    assert await at_once("/sign-in", [ODILE] * 60) == {200: 60}
+
+
+@pytest.mark.django_db(transaction=True)
+async def test_whoever_finds_a_browser_open_cannot_guess_its_password_the_faster(odile, one_turn):
+    client = AsyncClient()
+    await client.aforce_login(odile)
+    guesses = [{"old": f"guess {n}", "new": "a new lamp 99"} for n in range(99)]
+    guesses.append({"old": PASSWORD, "new": "a new lamp 99"})
+    assert await at_once("/password", guesses, client.cookies["sessionid"].value) == {422: 11, 429: 89}
 
 
 def test_one_password_over_many_accounts_is_slowed_down_too(odile, waits):

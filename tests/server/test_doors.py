@@ -231,6 +231,20 @@ async def test_who_is_taken_out_is_out_on_every_line_and_comes_back_only_when_le
         assert await in_thread(join, server.url, session["code"], "Fen", key) == token
 
 
+async def test_a_request_that_waits_is_told_why_it_is_closed(server):
+    """A seat has six lines: of seven requests that wait, the oldest makes room."""
+    _, session = await in_thread(a_lesson, server)
+    token = await in_thread(join, server.url, session["code"], "Fen", secrets.token_hex(8))
+    header = {"Authorization": f"Bearer {token}"}
+    async with httpx.AsyncClient(base_url=server.url, headers=header, timeout=30) as http:
+        version = (await http.get("/api/live/student")).json()["version"]
+        waiting = [asyncio.create_task(http.get(f"/api/live/student?after={version}")) for _ in range(7)]
+        ended, _ = await asyncio.wait(waiting, return_when=asyncio.FIRST_COMPLETED, timeout=15)
+        assert [(reply.result().status_code, reply.result().json()["code"]) for reply in ended] == [(409, "elsewhere")]
+        for task in waiting:
+            task.cancel()
+
+
 async def test_nothing_of_a_session_is_loaded_for_who_may_not_lead_it(own_server):
     """Another's session and one that does not exist are refused in the same words, signed in or not."""
     _, session = await in_thread(a_lesson, own_server)

@@ -25,10 +25,14 @@ def test_every_page_has_a_strict_policy_and_no_inline_script(server, path):
     assert "https://" not in reply.text
 
 
-def test_pages_cannot_be_framed_and_types_are_not_guessed(server):
-    headers = httpx.get(f"{server.url}/sign-in").headers
+@pytest.mark.parametrize("path", ["/sign-in", "/api/accounts/entry", "/api/accounts/me", "/api/live/codes/KELP222"])
+def test_pages_cannot_be_framed_and_types_are_not_guessed(server, path):
+    """Whatever is served, refused, or turned away at the door."""
+    headers = httpx.get(f"{server.url}{path}").headers
     assert headers["x-frame-options"] == "DENY"
     assert headers["x-content-type-options"] == "nosniff"
+    assert headers["referrer-policy"] == "same-origin"
+    assert "default-src 'self'" in headers["content-security-policy"]
 
 
 def test_hashed_files_are_kept_by_browsers_and_come_compressed(server):
@@ -47,8 +51,9 @@ def test_django_finds_nothing_to_say_against_the_settings_of_a_school(tmp_path):
     assert done.returncode == 0, done.stderr
 
 
-def test_an_unknown_host_is_refused(server):
-    assert httpx.get(f"{server.url}/join", headers={"Host": "elsewhere.example"}).status_code == 400
+@pytest.mark.parametrize("path", ["/join", "/api/live/codes/KELP222"])
+def test_an_unknown_host_is_refused(server, path):
+    assert httpx.get(f"{server.url}{path}", headers={"Host": "elsewhere.example"}).status_code == 400
 
 
 def test_what_changes_something_wants_the_token_of_our_pages(server, teacher):

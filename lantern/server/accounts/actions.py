@@ -8,19 +8,18 @@ from django.core.validators import validate_email
 from django.db import IntegrityError, transaction
 from django.http import HttpRequest
 
-from lantern.server.accounts import invitations, patience
+from lantern.server.accounts import invitations
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.schemas import PasswordChange, SignIn, SignUp
 from lantern.server.api import limits
-from lantern.server.api.errors import BadForm, WrongSignIn
+from lantern.server.api.errors import BadForm, WrongOldPassword, WrongSignIn
 
 
 def sign_in(request: HttpRequest, form: SignIn) -> Teacher:
-    """Raises WrongSignIn. How long to wait before is `patience.before_sign_in`."""
+    """Raises WrongSignIn. To be called within `patience.one_try`."""
     email = form.email.strip().lower()
     teacher = authenticate(request, username=email, password=form.password)
     if not isinstance(teacher, Teacher):
-        patience.failed(request, email)
         raise WrongSignIn
     login(request, teacher)
     return teacher
@@ -64,10 +63,12 @@ def sign_out(request: HttpRequest) -> None:
 
 
 def change_password(request: HttpRequest, teacher: Teacher, form: PasswordChange) -> None:
-    """Other devices are signed out, and so are all open desks and big screens; this one stays signed in."""
+    """Other devices are signed out, and so are their desks and big screens; this one stays signed in.
+
+    Raises BadForm, WrongOldPassword. To be called within `patience.one_try`.
+    """
     if not teacher.check_password(form.old):
-        limits.spend(limits.WRONG_PASSWORDS, "change", teacher.email)
-        raise BadForm("This is not your present password.", field="old")
+        raise WrongOldPassword(field="old")
     _check_password(form.new, teacher, "new")
     teacher.set_password(form.new)
     teacher.save(update_fields=["password"])

@@ -7,7 +7,7 @@ from lantern.server.accounts import actions, patience
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.accounts.schemas import InvitationLink, Me, PasswordChange, SignIn, SignUp, SignUpRule
-from lantern.server.api.auth import from_our_pages, teacher
+from lantern.server.api.auth import from_our_pages, teacher, teacher_async
 
 router = Router()
 
@@ -28,8 +28,8 @@ def entry(request: HttpRequest) -> SignUpRule:
 
 @router.post("/sign-in", response=Me, auth=from_our_pages)
 async def sign_in(request: HttpRequest, response: HttpResponse, form: SignIn) -> Me:
-    await patience.before_sign_in(request, form.email)
-    teacher = await sync_to_async(actions.sign_in)(request, form)
+    async with patience.one_try(request, form.email):
+        teacher = await sync_to_async(actions.sign_in)(request, form)
     patience.remember_browser(response, teacher)
     return _me(teacher)
 
@@ -50,7 +50,8 @@ def sign_out(request: HttpRequest) -> Status[None]:
     return Status(204, None)
 
 
-@router.post("/password", response={204: None}, auth=teacher)
-def change_password(request: TeacherRequest, form: PasswordChange) -> Status[None]:
-    actions.change_password(request, request.auth, form)
+@router.post("/password", response={204: None}, auth=teacher_async)
+async def change_password(request: TeacherRequest, form: PasswordChange) -> Status[None]:
+    async with patience.one_try(request, request.auth.email):
+        await sync_to_async(actions.change_password)(request, request.auth, form)
     return Status(204, None)

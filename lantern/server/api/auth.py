@@ -16,7 +16,10 @@ async def teacher_async(request: HttpRequest) -> Any:
     if check_csrf(request) is not None:
         return None
     user = await request.auser()
-    return user if user.is_authenticated else None
+    if not user.is_authenticated:
+        return None
+    request.user = user  # else it would be looked up anew, by a sign-in that may have changed meanwhile
+    return user
 
 
 class _FromOurPages(APIKeyCookie):

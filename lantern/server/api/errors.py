@@ -48,6 +48,10 @@ class BadForm(core.LanternError):
     code = "bad_form"
 
 
+class WrongOldPassword(BadForm):
+    sentence = "This is not your present password."
+
+
 class NotStored(core.LanternError):
     code = "not_stored"
     sentence = "The server could not store this just now. It will be sent again."

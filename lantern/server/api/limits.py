@@ -38,6 +38,11 @@ def within(limit: RateLimitItem, *who: str) -> bool:
         return _limiter.hit(limit, *who)
 
 
+def has_room(limit: RateLimitItem, count: int, *who: str) -> bool:
+    """Whether this many more would be within the limit; counts nothing."""
+    return not settings.RATE_LIMITS_ON or _limiter.test(limit, *who, cost=count)
+
+
 def spend(limit: RateLimitItem, *who: str) -> None:
     """Counts one more. Raises TooManyTries beyond the limit."""
     if not within(limit, *who):

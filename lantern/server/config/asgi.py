@@ -12,12 +12,11 @@ from django.urls import path, re_path  # noqa: E402
 
 from lantern.server.doors.origin import own_pages_only  # noqa: E402
 from lantern.server.doors.threads import FewThreads  # noqa: E402
-from lantern.server.live.doorman import doorman  # noqa: E402
 from lantern.server.live.sockets import desk_socket, screen_socket, student_socket, unknown_socket  # noqa: E402
 
 application = ProtocolTypeRouter(
     {
-        "http": doorman(FewThreads()),
+        "http": FewThreads(),
         "websocket": own_pages_only(
             URLRouter(
                 [  # Channels takes ASGI endpoints where Django's stubs expect views

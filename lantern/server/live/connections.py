@@ -5,6 +5,8 @@ from collections.abc import Callable
 from enum import StrEnum
 from typing import Protocol
 
+from lantern.core.errors import LanternError
+from lantern.server.api.errors import farewell
 from lantern.server.doors.budget import Budget
 from lantern.server.doors.frames import text_frame
 from lantern.server.live.logins import Login
@@ -27,13 +29,15 @@ class Wire(Protocol):
 
 class Connection:
     """One device. While it is slow to take a message, newer ones are not queued behind it: when it is ready
-    it gets the view as it is then. `login` is the sign-in that opened it; students have none."""
+    it gets the view as it is then. `login` is the sign-in that opened it; students have none. `ended` says why it was
+    closed from this side."""
 
-    __slots__ = ("budget", "login", "refresh", "role", "seat", "stale", "wire")
+    __slots__ = ("budget", "ended", "login", "refresh", "role", "seat", "stale", "wire")
 
     def __init__(self, role: Role, seat: int | None, wire: Wire, login: Login | None = None) -> None:
         self.role, self.seat, self.wire, self.login = role, seat, wire, login
         self.stale = False
+        self.ended: LanternError | None = None
         self.refresh: Callable[[Connection], str] | None = None
         self.budget = Budget(rate=10, burst=60)
         wire.on_ready = self._ready
@@ -45,6 +49,11 @@ class Connection:
     def say(self, text: str) -> None:
         """A text of its own, such as an acknowledgement; one that is gone meanwhile misses it."""
         self.wire.write(text_frame(text))
+
+    def end(self, why: LanternError) -> None:
+        """Closes it, and tells the device why: to connect again does not help."""
+        self.ended = why
+        self.wire.close(farewell(why))
 
     def _ready(self) -> None:
         if self.stale and self.refresh:
@@ -58,14 +67,12 @@ class Waiting:
     def __init__(self) -> None:
         self._arrived = asyncio.Event()
         self.on_ready: Callable[[], None] | None = None
-        self.is_closed = False
 
     def write(self, frame: bytes) -> bool:
         self._arrived.set()
         return True
 
     def close(self, farewell: str = "", code: int = 1000) -> None:
-        self.is_closed = True
         self._arrived.set()
 
     async def next_message(self) -> None:

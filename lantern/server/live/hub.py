@@ -21,7 +21,7 @@ from lantern.core.session import Command, Event, Phase
 from lantern.core.session.commands import CloseIfAllAnswered, TimeUp
 from lantern.core.session.events import Answered, FogLifted, Joined, Removed, Renamed, Restored
 from lantern.core.values import Milliseconds
-from lantern.server.api.errors import Elsewhere, SignedOut, farewell
+from lantern.server.api.errors import Elsewhere, SignedOut
 from lantern.server.doors.frames import text_frame
 from lantern.server.live import store
 from lantern.server.live.clock import now_ms
@@ -135,7 +135,7 @@ class Hub:
         for seat in {event.seat for event in happened if isinstance(event, OF_ONE_SEAT)}:
             for connection in list(room.devices.get(seat, ())):
                 if room.state.seats[seat].removed:
-                    connection.wire.close(farewell(TakenOut()))
+                    connection.end(TakenOut())
                 else:
                     connection.deliver(text_frame(room.message(connection)))
 
@@ -167,7 +167,7 @@ class Hub:
         self._timers.setdefault(room.loaded.session_id, Timers())
         one_too_many = room.add(connection)
         if one_too_many:
-            one_too_many.wire.close(farewell(Elsewhere()))
+            one_too_many.end(Elsewhere())
             room.discard(one_too_many)
         if connection.seat is not None:
             self._schedule(room, at_once=False)
@@ -289,7 +289,7 @@ class Hub:
         good = await sync_to_async(still_good)(logins)
         for line in lines:
             if line.login not in good:
-                line.wire.close(farewell(SignedOut()))
+                line.end(SignedOut())
 
     # --- other processes -------------------------------------------------------------------------
 

@@ -11,12 +11,11 @@ from django.shortcuts import get_object_or_404
 from ninja import Router
 from ninja.security import HttpBearer
 
-from lantern.core.errors import TakenOut
 from lantern.core.session.commands import GiveAnswer
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api import limits
 from lantern.server.api.auth import teacher, teacher_async
-from lantern.server.api.errors import SignedOut, TooFast
+from lantern.server.api.errors import TooFast
 from lantern.server.doors.protocols import doors
 from lantern.server.library.queries import sets_of
 from lantern.server.live import actions, sockets
@@ -140,15 +139,18 @@ async def _next_of_teacher(request: TeacherRequest, session_id: int, role: Role,
 
 
 async def _next_message(room: Room, connection: Connection, waiting: Waiting, after: str) -> HttpResponse:
-    """The present view at once if it is another than `after`, else the next one, or none for a while."""
+    """The present view at once if it is another than `after`, else the next one, or none for a while.
+
+    Raises what the request was ended for.
+    """
     the_hub = hub()
     the_hub.enter(room, connection)
     try:
         async with asyncio.timeout(LONGEST_WAIT):
             while f'"version":"{after}"' in (text := room.message(connection))[:80]:
                 await waiting.next_message()
-                if waiting.is_closed:
-                    raise SignedOut if connection.login else TakenOut
+                if connection.ended:
+                    raise connection.ended
     except TimeoutError:
         return HttpResponse(status=204)
     finally:
