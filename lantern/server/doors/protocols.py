@@ -89,14 +89,19 @@ class HttpProtocol(HttpToolsProtocol):
         super().on_body(body)
 
     def on_message_complete(self) -> None:
-        if self.line and self.line.stage is not Stage.KNOWN and not self.parser.should_upgrade():
-            doors.lines.works(self.line, self.loop.time())
         super().on_message_complete()
+        if self.line and self.line.stage is not Stage.KNOWN and not self.parser.should_upgrade():
+            self._works_or_waits(self.line)
 
     def on_response_complete(self) -> None:
-        if self.line:
-            doors.lines.waits(self.line, self.loop.time())
         super().on_response_complete()
+        if self.line:
+            self._works_or_waits(self.line)
+
+    def _works_or_waits(self, line: Line) -> None:
+        """A request may be answered before it is whole, and another be whole behind one that is being answered."""
+        is_at_work = self.cycle and not self.cycle.more_body and not self.cycle.response_complete
+        (doors.lines.works if is_at_work else doors.lines.waits)(line, self.loop.time())
 
 
 class Wire:
