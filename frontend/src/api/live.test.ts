@@ -175,6 +175,41 @@ describe('a line over a socket', () => {
     expect(FakeSocket.all).toHaveLength(1)
   })
 
+  const signedOut = { gone: { code: 'signed_out', sentence: 'Sign in first.' } }
+
+  /** The server ends the line, and the page tries once more. */
+  async function endsAndTriesAgain(): Promise<void> {
+    last().say(signedOut)
+    last().close()
+    await vi.advanceTimersByTimeAsync(2000)
+    last().open()
+  }
+
+  it('goes on where the sign-in was renewed: a changed password ends the old one for everybody', async () => {
+    const line = open()
+    last().open()
+    last().say(view('open'))
+    for (const phase of ['closed', 'standings']) {
+      await endsAndTriesAgain()
+      expect(line.gone.value).toBeNull()
+      last().say(view(phase))
+      expect(line.message.value?.view.phase).toBe(phase)
+    }
+    expect(FakeSocket.all).toHaveLength(3)
+  })
+
+  it('says that one has to sign in where it was not, whatever a stranger is told', async () => {
+    const line = open()
+    last().open()
+    last().say(view('open'))
+    await endsAndTriesAgain()
+    last().say({ gone: { code: 'not_found', sentence: 'This session does not exist.' } })
+    last().close()
+    await vi.advanceTimersByTimeAsync(20_000)
+    expect(line.gone.value?.sentence).toBe('Sign in first.')
+    expect(FakeSocket.all).toHaveLength(2)
+  })
+
   it('is offline while nothing can be reached, and back as soon as the network is', async () => {
     const line = open()
     last().close()

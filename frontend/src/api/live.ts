@@ -6,6 +6,8 @@
  *    its id makes sending twice count once.
  * 3. WebSocket first. Where that cannot be opened but HTTP works, the same views and commands go over
  *    HTTP; when HTTP fails as well, the network is away, and both are tried again.
+ * 4. A line that ended with its sign-in is tried once more: this browser may have a newer one, as after a
+ *    changed password.
  */
 import { onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import { OFFLINE, Refusal, refusalFrom } from './refusal'
@@ -67,12 +69,14 @@ export function openLine<M extends Envelope>(options: LineOptions): Line<M> {
   let bestTrip = Infinity
   let socket: WebSocket | null = null
   let stopped = false
+  let signedOut: ErrorReply | null = null
   let wake: () => void = () => {}
 
   function take(next: M): void {
     if (bestTrip === Infinity) offset.value = next.now - Date.now()
     message.value = next
     status.value = 'online'
+    signedOut = null
   }
 
   /** The shortest round trip tells the server's clock best. */
@@ -95,7 +99,12 @@ export function openLine<M extends Envelope>(options: LineOptions): Line<M> {
     else waiting.done()
   }
 
-  function end(reply: ErrorReply): void {
+  function end(why: ErrorReply): void {
+    if (why.code === 'signed_out' && !signedOut) {
+      signedOut = why
+      return
+    }
+    const reply = signedOut ?? why
     gone.value = new Refusal(reply.code, reply.sentence)
     status.value = 'gone'
     stopped = true

@@ -50,7 +50,13 @@ useKeys({
 <template>
   <div v-if="gone" class="mx-auto max-w-xl px-6 py-16 text-lg" role="alert">
     <p>{{ gone.sentence }}</p>
-    <RouterLink to="/sets" class="mt-3 inline-block font-bold text-tide underline"
+    <RouterLink
+      v-if="gone.code === 'signed_out'"
+      :to="{ path: '/sign-in', query: { next: `/desk/${sessionId}` } }"
+      class="mt-3 inline-block font-bold text-tide underline"
+      >Sign in</RouterLink
+    >
+    <RouterLink v-else to="/sets" class="mt-3 inline-block font-bold text-tide underline"
       >Go to your sets</RouterLink
     >
   </div>
