@@ -61,13 +61,13 @@ onMounted(async () => {
       class="grid grid-rows-[minmax(0,1fr)_auto] px-[3.75vw] pt-[4.5vh] pb-[3vh]"
       :class="view?.phase === 'lobby' ? 'min-h-screen' : 'h-screen'"
     >
-      <p v-if="line.gone.value" role="alert">{{ line.gone.value.sentence }}</p>
+      <p v-if="line.gone.value" role="alert" class="text-[1.6em]">{{ line.gone.value.sentence }}</p>
       <p v-else-if="!view" role="status" class="text-soft">Connecting…</p>
       <ScreenLobby v-else-if="view.phase === 'lobby'" :view="view" :info="info" :session="session" />
       <ScreenStandings v-else-if="view.phase === 'standings' || view.phase === 'ended'" :view="view" />
       <ScreenQuestion v-else :view="view" :now="time.now.value" />
       <ScreenFoot
-        v-if="view"
+        v-if="view && !line.gone.value"
         :view="view"
         :info="info"
         :room="room"
