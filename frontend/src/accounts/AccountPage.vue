@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import type { SignUpRule } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
 import { singleKeysOn } from '@/composables/useKeys'
+import CopyButton from '@/ui/CopyButton.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiField from '@/ui/UiField.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
@@ -63,7 +64,9 @@ async function change(): Promise<void> {
       <p class="text-slate">A link makes one account, once, within a week.</p>
       <UiButton v-if="!invitation" @click="invite">Make a link for a colleague</UiButton>
       <p v-else role="status">
-        Send this to your colleague: <span class="font-bold break-all">{{ invitation }}</span>
+        Send this to your colleague:
+        <span class="font-bold break-all">{{ invitation }}</span>
+        <CopyButton :text="invitation" class="ml-2" />
       </p>
     </section>
     <section class="rounded border border-rule bg-sheet px-6 py-3">

@@ -1,5 +1,6 @@
 import { mount } from '@vue/test-utils'
-import { describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import CopyButton from './CopyButton.vue'
 import GridPane from './GridPane.vue'
 import LanternClock from './LanternClock.vue'
 
@@ -19,6 +20,30 @@ describe('a pane of the grid', () => {
     expect(words(1, true)).toBe('answered')
     expect(words('B', true)).toBe('answered')
     expect(words(null, true)).toBe('no answer')
+  })
+})
+
+describe('a button that copies', () => {
+  const ofNavigator = Object.getPrototypeOf(navigator) as object
+  const clipboard = Object.getOwnPropertyDescriptor(ofNavigator, 'clipboard')!
+
+  beforeEach(() => void Reflect.deleteProperty(ofNavigator, 'clipboard'))
+  afterEach(() => {
+    Object.defineProperty(ofNavigator, 'clipboard', clipboard)
+    Reflect.deleteProperty(document, 'execCommand')
+  })
+
+  it('copies where the browser hides the clipboard, as on a server without TLS', async () => {
+    expect(navigator.clipboard).toBeUndefined()
+    const texts: string[] = []
+    document.execCommand = (what) => {
+      texts.push(`${what} ${document.querySelector('textarea')?.value}`)
+      return true
+    }
+    const view = mount(CopyButton, { props: { text: 'http://127.0.0.1/join/KELP427' } })
+    await view.trigger('click')
+    await vi.waitFor(() => expect(view.text()).toBe('Copied'))
+    expect(texts).toEqual(['copy http://127.0.0.1/join/KELP427'])
   })
 })
 

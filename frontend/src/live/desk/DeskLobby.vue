@@ -4,21 +4,15 @@ import { onMounted, ref } from 'vue'
 import { api, data } from '@/api/http'
 import type { DeskView, SessionInfo } from '@/api/types'
 import { spacedCode } from '@/live/code'
+import CopyButton from '@/ui/CopyButton.vue'
 
 const props = defineProps<{ view: DeskView; session: number }>()
 const info = ref<SessionInfo | null>(null)
-const copied = ref(false)
 
 onMounted(async () => {
   const params = { path: { session_id: props.session } }
   info.value = await data(api.GET('/api/live/sessions/{session_id}', { params })).catch(() => null)
 })
-
-async function copy(): Promise<void> {
-  if (!info.value) return
-  await navigator.clipboard.writeText(info.value.join_url)
-  copied.value = true
-}
 </script>
 
 <template>
@@ -33,8 +27,6 @@ async function copy(): Promise<void> {
   </ol>
   <p v-if="info" class="mt-5 text-[15px] text-slate">
     For a message or a chat: <a :href="info.join_url" class="text-tide underline">{{ info.join_url }}</a>
-    <button type="button" class="ml-2 font-bold text-tide underline" @click="copy">
-      {{ copied ? 'Copied' : 'Copy' }}
-    </button>
+    <CopyButton :text="info.join_url" class="ml-2" />
   </p>
 </template>
