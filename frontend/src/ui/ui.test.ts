@@ -37,7 +37,7 @@ describe('a button that copies', () => {
     expect(navigator.clipboard).toBeUndefined()
     const texts: string[] = []
     document.execCommand = (what) => {
-      texts.push(`${what} ${document.querySelector('textarea')?.value}`)
+      texts.push(`${what} ${(document.body.lastElementChild as HTMLTextAreaElement).value}`)
       return true
     }
     const view = mount(CopyButton, { props: { text: 'http://127.0.0.1/join/KELP427' } })
