@@ -117,6 +117,12 @@ def test_one_password_over_many_accounts_is_slowed_down_too(odile, waits):
     assert waits[-1] > 0
 
 
+def test_addresses_that_a_guesser_makes_up_are_not_remembered(odile, waits):
+    for number in range(40):
+        post(browser(), "/sign-in", {"email": f"t{number}@gullmark.example", "password": "password1"})
+    assert set(patience._tries) == {("127.0.0.1",)}  # where they came from, and nothing else
+
+
 def test_tries_that_wait_already_leave_no_room_for_more(odile, waits):
     for _ in range(40):
         last = post(browser(), "/sign-in", ODILE | {"password": "guess"})

@@ -17,7 +17,7 @@ const line = openLine<ScreenMessage>({
   socket: `/live/screen/${props.session}`,
   poll: `/api/live/sessions/${props.session}/screen`,
 })
-const view = computed(() => line.message.value?.view ?? null)
+const view = computed(() => (line.gone.value ? null : (line.message.value?.view ?? null)))
 const time = useTimeLeft(() => view.value?.shown, line.offset)
 const info = ref<SessionInfo | null>(null)
 const room = useLocalStorage<'night' | 'day'>('lantern.screen-room', 'night')
@@ -67,7 +67,7 @@ onMounted(async () => {
       <ScreenStandings v-else-if="view.phase === 'standings' || view.phase === 'ended'" :view="view" />
       <ScreenQuestion v-else :view="view" :now="time.now.value" />
       <ScreenFoot
-        v-if="view && !line.gone.value"
+        v-if="view"
         :view="view"
         :info="info"
         :room="room"
