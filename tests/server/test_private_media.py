@@ -4,6 +4,7 @@ import httpx
 import pytest
 from django.test import Client
 
+from lantern.core.questions.contract import Picture
 from lantern.core.session import Settings
 from lantern.core.session.model import Seat
 from lantern.server.library.actions import add_items, copy_set, make_set, set_privacy
@@ -13,7 +14,6 @@ from lantern.server.live.tokens import make_token
 from lantern.server.media.actions import store_picture
 from tests.builders import choice
 from tests.server.test_media import png
-from tools.client import join
 
 KEY = "key-of-fen"
 
@@ -90,18 +90,17 @@ def test_what_is_added_to_a_private_set_is_private_and_so_is_a_copys(odile, nobo
     assert served(nobody.client, picture) == 404
 
 
-def test_joining_gives_a_device_what_it_needs_to_see_it(server, teacher):
-    code = next(row["code"] for row in teacher.call("GET", "/media/collection?q=anchor"))
-    picture = teacher.call("POST", "/media/collection", {"code": code})
-    item = choice("B", id="q1").model_dump(mode="json") | {"picture": picture}
-    set_id = teacher.make_set("Private knots", [item])
-    teacher.call("PUT", f"/sets/{set_id}/privacy", {"private": True}, 204)
-    session = teacher.start(set_id)
-    path = f"{server.url}/media/{picture['media']}/480.webp"
-    with httpx.Client() as phone:
-        assert phone.get(path).status_code == 404
-        body = {"code": session["code"], "name": "Fen", "key": KEY}
-        assert phone.post(f"{server.url}/api/live/join", json=body).status_code == 200
-        assert phone.get(path).status_code == 200
-        assert [cookie.path for cookie in phone.cookies.jar if cookie.name == COOKIE] == ["/media/"]
-    assert join(server.url, session["code"], "Bo")
+def test_joining_gives_a_device_what_it_needs_to_see_it_in_each_of_its_tabs(server, teacher):
+    with httpx.Client(base_url=server.url) as phone:
+        pictures = []
+        for what in ("anchor", "lighthouse"):
+            code = next(row["code"] for row in teacher.call("GET", f"/media/collection?q={what}"))
+            picture = teacher.call("POST", "/media/collection", {"code": code})
+            item = choice("B", id="q1").model_dump(mode="json") | {"picture": picture}
+            set_id = teacher.make_set("Private knots", [item])
+            teacher.call("PUT", f"/sets/{set_id}/privacy", {"private": True}, 204)
+            assert served(phone, Picture.model_validate(picture)) == 404
+            body = {"code": teacher.start(set_id)["code"], "name": "Fen", "key": KEY}
+            assert phone.post("/api/live/join", json=body).status_code == 200
+            pictures.append(Picture.model_validate(picture))
+            assert [served(phone, one) for one in pictures] == [200] * len(pictures)

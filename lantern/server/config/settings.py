@@ -63,12 +63,11 @@ MIDDLEWARE = [
     "lantern.server.doors.middleware.Security",
     "lantern.server.config.static.AsyncWhiteNoise",
     "lantern.server.doors.middleware.ContentPolicy",
-    "lantern.server.doors.middleware.Common",
-    "lantern.server.doors.middleware.Frames",
-    "lantern.server.live.doorman.Doorman",
     "lantern.server.doors.middleware.Sessions",
+    "lantern.server.doors.middleware.Common",
     "lantern.server.doors.middleware.Csrf",
     "lantern.server.doors.middleware.Authentication",
+    "lantern.server.doors.middleware.Frames",
 ]
 
 ROOT_URLCONF = "lantern.server.config.urls"

@@ -1,7 +1,7 @@
 """Files of private sets: for their owner, and for seats of a session that runs with them.
 
 A picture is asked for by the browser itself, which sends no token; so a device that joins is given its seat's token as
-a cookie, too, for files alone.
+a cookie, too, which is read for files alone (and when it joins once more, to keep the seats it has).
 """
 
 from collections.abc import Callable
@@ -19,7 +19,6 @@ from lantern.server.live.tokens import read_token
 from lantern.server.media.models import StoredMedia
 
 COOKIE = "lantern_seats"
-PATH = "/media/"
 A_DAY = 86_400
 BETWEEN, MOST = "~", 4
 """A browser may hold several seats, one in each tab."""
@@ -33,7 +32,6 @@ def remember_seat(request: HttpRequest, response: HttpResponse, token: str) -> N
         COOKIE,
         BETWEEN.join(tokens),
         max_age=A_DAY,
-        path=PATH,
         secure=settings.SESSION_COOKIE_SECURE,
         httponly=True,
         samesite="Lax",
