@@ -11,8 +11,8 @@ from tools.server import RealServer
 
 # The whole run tries the same examples each time, so that it says the same of the same code; `make check` tries fewer,
 # and others each time.
-hypothesis.settings.register_profile("steady", derandomize=True)
-hypothesis.settings.register_profile("wandering", derandomize=False, max_examples=30)
+hypothesis.settings.register_profile("steady", derandomize=True, deadline=None)
+hypothesis.settings.register_profile("wandering", derandomize=False, max_examples=30, deadline=None)
 hypothesis.settings.load_profile(os.environ.get("HYPOTHESIS_PROFILE", "steady"))
 
 

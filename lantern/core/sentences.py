@@ -1,6 +1,6 @@
 """What is wrong with a value, in a sentence for people: the checking library's own words are for programmers."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from typing import Any
 
 OWN = "Value error, "
@@ -39,6 +39,11 @@ SENTENCES = {
     "json_invalid": "This could not be read.",
 }
 OTHERWISE = "This does not fit here."
+
+
+def listed(words: Sequence[str]) -> str:
+    """Words as a sentence lists them: "a", "a and b", "a, b and c"."""
+    return " and ".join(part for part in (", ".join(words[:-1]), *words[-1:]) if part)
 
 
 def sentence_of(problem: Mapping[str, Any]) -> str:

@@ -5,6 +5,7 @@ lines is nothing that a teacher means.
 """
 
 from collections.abc import Iterable
+from fractions import Fraction
 from functools import cache
 from types import UnionType
 from typing import Annotated, Any, Literal, Union, get_args, get_origin
@@ -84,6 +85,8 @@ def _plain(annotation: Any, metadata: list[Any]) -> st.SearchStrategy[Any]:
     if annotation is int:
         low, high = _bounds(metadata, Ge, "ge"), _bounds(metadata, Le, "le")
         return st.integers(max(low, default=None), min(high, default=None))
+    if annotation is Fraction:
+        return _float(metadata).map(lambda number: Fraction(str(number)))
     if annotation is float:
         return _float(metadata)
     if annotation is str:

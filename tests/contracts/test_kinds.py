@@ -140,7 +140,7 @@ def _with_nested_booleans(value, flag):
 
 
 @asked_samples
-def test_the_right_answer_has_the_full_mark(kind, sample):
+def test_the_right_answer_has_the_full_mark_k1(kind, sample):
     if sample.right is None:
         assert kind.key(sample.item) is None
         return
@@ -149,7 +149,7 @@ def test_the_right_answer_has_the_full_mark(kind, sample):
 
 
 @pytest.mark.parametrize(("kind", "sample", "answer"), ANSWERED)
-def test_marks_lie_between_nought_and_one_or_are_none(kind, sample, answer):
+def test_marks_lie_between_nought_and_one_or_are_none_k2(kind, sample, answer):
     kind.accept(sample.item, answer)
     mark = kind.score(sample.item, answer)
     assert (mark is None) == (not is_scored(sample.item))
@@ -157,7 +157,7 @@ def test_marks_lie_between_nought_and_one_or_are_none(kind, sample, answer):
 
 
 @pytest.mark.parametrize(("kind", "sample", "answer"), ANSWERED)
-def test_mixing_the_parts_changes_no_mark(kind, sample, answer):
+def test_mixing_the_parts_changes_no_mark_k4(kind, sample, answer):
     for seed in range(5):
         mixed = kind.mixed(sample.item, Random(seed))
         assert kind.score(mixed, answer) == kind.score(sample.item, answer)

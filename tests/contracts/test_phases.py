@@ -40,6 +40,10 @@ def an_example(command: type, room):
         c.Restore: lambda: c.Restore(1),
         c.LiftFog: lambda: c.LiftFog(1, True),
         c.SetKey: lambda: c.SetKey(item, ChoiceAnswer(chosen=("B",))),
+        c.CountAsRight: lambda: c.CountAsRight(item, ChoiceAnswer(chosen=("B",))),
+        c.KeepApart: lambda: c.KeepApart(item, "waves"),
+        c.TakeBack: lambda: c.TakeBack(item),
+        c.MarkAnew: c.MarkAnew,
         c.End: c.End,
         c.Join: lambda: c.Join("Ines", "key"),
         c.GiveAnswer: lambda: c.GiveAnswer(1, item, ChoiceAnswer(chosen=("B",))),
@@ -60,10 +64,12 @@ ANYWHERE = {
     c.TimeUp: "",
     c.CloseIfAllAnswered: "",
 }
+CORRECTED = {c.TakeBack: "", c.MarkAnew: ""}
 LEADS_TO = {
     Phase.LOBBY: ANYWHERE | {c.Advance: "Opened", c.GoTo: "Opened"},
-    Phase.PAGE: ANYWHERE | {c.Advance: "Opened", c.GoTo: "Opened"},
+    Phase.PAGE: ANYWHERE | CORRECTED | {c.Advance: "Opened", c.GoTo: "Opened"},
     Phase.OPEN: ANYWHERE
+    | CORRECTED
     | {
         c.Advance: "Closed",
         c.GoTo: "Withdrawn Opened",
@@ -73,6 +79,7 @@ LEADS_TO = {
         c.End: "Withdrawn Ended",
     },
     Phase.CLOSED: ANYWHERE
+    | CORRECTED
     | {
         c.Advance: "Revealed",
         c.GoTo: "Opened",
@@ -80,9 +87,12 @@ LEADS_TO = {
         c.Reveal: "Revealed",
         c.ShowStandings: "StandingsShown",
     },
-    Phase.REVEALED: ANYWHERE | {c.Advance: "StandingsShown", c.GoTo: "Opened", c.ShowStandings: "StandingsShown"},
-    Phase.STANDINGS: ANYWHERE | {c.Advance: "PageShown", c.GoTo: "Opened"},
-    Phase.ENDED: {
+    Phase.REVEALED: ANYWHERE
+    | CORRECTED
+    | {c.Advance: "StandingsShown", c.GoTo: "Opened", c.ShowStandings: "StandingsShown"},
+    Phase.STANDINGS: ANYWHERE | CORRECTED | {c.Advance: "PageShown", c.GoTo: "Opened"},
+    Phase.ENDED: CORRECTED
+    | {
         c.Rename: "Renamed",
         c.Remove: "Removed",
         c.Restore: "",

@@ -7,7 +7,7 @@ import pytest
 
 from lantern.core.questions import KINDS
 from lantern.core.questions.contract import Picture, is_scored
-from lantern.core.questions.kinds.numeric_entry import NumericEntryAnswer, NumericEntryItem
+from lantern.core.questions.kinds import match
 from lantern.core.session import Phase
 from lantern.core.session import commands as c
 from lantern.core.session.views import Places, desk_view, mine, screen_view, student_view
@@ -46,6 +46,9 @@ def inside(value):
             yield from inside(inner)
 
 
+ANIMALS = ((1, "dog"), (2, "cat"))
+
+
 @scored_items
 def test_before_the_key_is_shown_nothing_tells_what_is_right(kind, item):
     room = a_class(kind, item)
@@ -64,21 +67,20 @@ def test_before_the_key_is_shown_nothing_tells_what_is_right(kind, item):
     assert WHY in shown.explanation_html
 
 
-def test_a_number_that_can_be_read_two_ways_stands_where_the_key_says_only_once_the_key_is_shown():
-    """Until then the class sees the same, whichever reading is right."""
+def test_a_device_is_told_which_of_two_equal_parts_it_took_only_with_the_mark_p2():
+    """Parts that read alike are exchanged to where they belong: earlier that would tell what is right."""
+    pairs = tuple(match.Pair(id=f"l{n}", left=animal, partner_id=f"r{n}", right="mammal") for n, animal in ANIMALS)
+    room = a_session(a_set(match.MatchItem(id="m1", prompt="What is it?", pairs=pairs)), "Fen")
+    room.advance()
+    crossed = match.MatchAnswer(matched=(match.Matched(left="l1", right="r2"), match.Matched(left="l2", right="r1")))
+    room.do(c.GiveAnswer(1, "m1", crossed))
     seen = []
-    for value in (1234, 1.234):
-        item = NumericEntryItem(id="n1", prompt="How deep?", value=value)
-        room = a_session(a_set(item), "Fen", "Bo", show_standings=False)
-        room.advance()
-        room.do(c.GiveAnswer(1, "n1", NumericEntryAnswer(text="1,234")))
-        room.do(c.Close(room.state.step))
-        before = told_to_the_class(room.state)
-        room.do(c.Reveal(room.state.step))
-        values = student_view(room.state).shown.tally.values
-        seen.append((before, values[0].value))
-    assert seen[0][0] == seen[1][0]
-    assert [value for _, value in seen] == [1234, 1.234]
+    for command in (c.Close, c.Reveal):
+        seen.append(mine(room.state, Places(room.state), 1))
+        room.do(command(room.state.step))
+    seen.append(mine(room.state, Places(room.state), 1))
+    assert [own.answer == crossed for own in seen] == [True, True, False]
+    assert (seen[-1].mark, {(m.left, m.right) for m in seen[-1].answer.matched}) == (1, {("l1", "r1"), ("l2", "r2")})
 
 
 def test_what_is_in_the_fog_is_described_to_the_class_with_the_key_and_before_to_one_for_whom_it_is_lifted():

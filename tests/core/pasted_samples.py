@@ -172,7 +172,7 @@ SAMPLES = (
     _sample(
         "a number",
         "1. How many hours does the tide rise?\nAnswer: 6",
-        "numeric_entry | How many hours does the tide rise? | 6.0",
+        "numeric_entry | How many hours does the tide rise? | 6",
     ),
     _sample(
         "a number with its unit",

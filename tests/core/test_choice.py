@@ -16,13 +16,13 @@ def answer(chosen: str | set[str]) -> ChoiceAnswer:
     return ChoiceAnswer(chosen=tuple(sorted(chosen)))
 
 
-def test_one_right_option_is_right_or_wrong():
+def test_one_right_option_is_right_or_wrong_m1():
     item = choice("B")
     assert KIND.score(item, answer("B")) == 1
     assert KIND.score(item, answer("C")) == 0
 
 
-def test_all_or_nothing_wants_exactly_the_right_ones():
+def test_all_or_nothing_wants_exactly_the_right_ones_m2():
     item = choice("AC")
     assert KIND.score(item, answer("AC")) == 1
     assert KIND.score(item, answer("A")) == 0
@@ -32,13 +32,13 @@ def test_all_or_nothing_wants_exactly_the_right_ones():
 @pytest.mark.parametrize(
     ("chosen", "mark"), [("A", 1 / 3), ("ACD", 1), ("AB", 0), ("ACB", 1 / 3), ("BE", 0), ("ABCDEF", 0), ("ACDB", 2 / 3)]
 )
-def test_right_minus_wrong_is_a_share_of_the_right_ones(chosen, mark):
+def test_right_minus_wrong_is_a_share_of_the_right_ones_m3(chosen, mark):
     item = choice("ACD", options=6, marking="right_minus_wrong")
     assert KIND.score(item, answer(chosen)) == pytest.approx(mark)
 
 
 @given(right=letters, chosen=letters, marking=st.sampled_from(["all_or_nothing", "right_minus_wrong"]))
-def test_one_more_right_option_never_scores_less(right, chosen, marking):
+def test_one_more_right_option_never_scores_less_k3(right, chosen, marking):
     item = choice("".join(sorted(right)), options=6, form="several", marking=marking)
     before = KIND.score(item, answer(chosen))
     for letter in right - chosen:
@@ -46,7 +46,7 @@ def test_one_more_right_option_never_scores_less(right, chosen, marking):
 
 
 @given(right=letters, chosen=letters, seed=st.integers())
-def test_the_order_of_options_never_matters(right, chosen, seed):
+def test_the_order_of_options_never_matters_k4(right, chosen, seed):
     item = choice("".join(sorted(right)), options=6, form="several", marking="right_minus_wrong")
     mixed = KIND.mixed(item, Random(seed))
     assert KIND.score(mixed, answer(chosen)) == KIND.score(item, answer(chosen))
@@ -72,7 +72,7 @@ def test_several_may_be_chosen_where_several_can_be_right():
     KIND.accept(choice("AB"), answer("ACD"))
 
 
-def test_an_opinion_has_neither_key_nor_mark():
+def test_an_opinion_has_neither_key_nor_mark_k2():
     assert KIND.key(opinion()) is None
     assert KIND.score(opinion(), answer("A")) is None
 

@@ -79,7 +79,7 @@ def test_the_reading_level_is_the_published_one():
 def test_items_without_a_language_speak_the_sets():
     items = (choice(id="a"), TextEntryItem(id="b", prompt="?", language="fr"))
     content = SetContent(title="x", about=About(language="de"), items=items)
-    assert [item.language for item in content.in_its_language().items] == ["de", "fr"]
+    assert [item.language for item in content.as_run().items] == ["de", "fr"]
 
 
 def test_topics_and_tags_are_found_by_searching():

@@ -1,5 +1,6 @@
 """Pasted text: what is understood of hand-made layouts, and that nothing is lost of what is not."""
 
+from fractions import Fraction
 from itertools import count
 
 import pytest
@@ -8,6 +9,8 @@ from hypothesis import strategies as st
 
 from lantern.core.formats.pasted import read_pasted
 from lantern.core.formats.pasted.reader import NO_RIGHT
+from lantern.core.formats.sheet_rows import read_rows
+from lantern.core.questions.marking.numbers import written
 from tests.core.pasted_samples import SAMPLES
 
 
@@ -24,7 +27,7 @@ def said(item):
 RIGHT = {
     "choice": lambda item: " + ".join(option.text for option in item.options if option.right),
     "text_entry": lambda item: " + ".join(item.accepts),
-    "numeric_entry": lambda item: str(item.value),
+    "numeric_entry": lambda item: written(item.value),
     "gap_fill": lambda item: item.text,
     "open_response": lambda item: "",
     "match": lambda item: " + ".join(f"{pair.left}={pair.right}" for pair in item.pairs),
@@ -122,3 +125,16 @@ def test_a_very_long_text_is_read_in_part_and_says_so():
     incoming = read_pasted("Which?\na) Reef *\nb) Bend\n\n" * 20_000, ids())
     assert len(incoming.entries) == 1000
     assert len(incoming.notes) == 2
+
+
+@pytest.mark.parametrize(("language", "value"), [("en", 12500), ("de", Fraction("12.5")), ("", 12500)])
+def test_numbers_are_read_in_the_language_of_the_set_n1(language, value):
+    """In pasted text and in a table alike."""
+    (pasted,) = read_pasted("How deep is it?\nAnswer: 12,500", ids(), language).entries
+    (row,) = read_rows([["Question", "Answer"], ["How deep is it?", "12,500"]], {}, ids(), language).entries
+    assert [entry.item.value for entry in (pasted, row)] == [value, value]
+
+
+def test_no_figure_of_a_pasted_number_is_lost_n13():
+    (entry,) = read_pasted("How fast is light?\nAnswer: 299792458 m/s", ids()).entries
+    assert (written(entry.item.value), entry.item.unit) == ("299792458", "m/s")

@@ -4,6 +4,8 @@ from itertools import count
 from random import Random
 
 import pytest
+from hypothesis import given
+from hypothesis import strategies as st
 
 from lantern.core.questions import KINDS, check_item
 from lantern.core.questions.contract import Question, Severity
@@ -147,3 +149,31 @@ def test_what_is_possible_is_what_comes_out_and_it_can_run(direction):
 def test_nothing_comes_of_nothing():
     assert possible([], "forward", ids()) == []
     assert possible([choice("AB")], "forward", ids()) == []
+
+
+@pytest.mark.parametrize("value", ["299792458", "1234567", "12345", "0.1", "1.602e-19", "12345678901234567890"])
+def test_a_number_is_kept_with_every_figure_there_and_back_k6_n13(value):
+    number = numeric_entry.NumericEntryItem(id="n", prompt="?", value=value, unit="m")
+    for kind in ("text_entry", "choice", "gap_fill"):
+        back = turned(turned(number, kind, ids()), "numeric_entry", ids())
+        assert (back.value, back.unit) == (number.value, "m")
+
+
+def test_a_number_is_read_in_the_language_of_the_set_n1():
+    text = text_entry.TextEntryItem(id="t", prompt="?", accepts=("12.500",))
+    assert [turned(text, "numeric_entry", ids(), language).value for language in ("en", "de")] == [12.5, 12500]
+
+
+TEXTS = st.lists(st.text("abc d", min_size=1, max_size=6).map(str.strip).filter(bool), min_size=2, max_size=5)
+
+
+@given(TEXTS)
+def test_every_text_is_kept_there_and_back_k6(lines):
+    pairs = vocabulary(*((line, f"{line} again") for line in lines))
+    for kind, sides in (("gap_fill", "both"), ("order", "left")):
+        back = turned(turned(pairs, kind, ids()), "match", ids())
+        kept = [(pair.left, pair.right if sides == "both" else "") for pair in back.pairs if pair.left]
+        assert kept == [(line, f"{line} again" if sides == "both" else "") for line in lines]
+    spellings = text_entry.TextEntryItem(id="t", prompt="?", accepts=tuple(lines))
+    for kind in ("choice", "word_cloud"):
+        assert set(turned(turned(spellings, kind, ids()), "text_entry", ids()).accepts) == set(lines)

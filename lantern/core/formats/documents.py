@@ -58,9 +58,9 @@ class Told:
             self.left_out += 1
 
 
-def _incoming(told: Told, title: str, new_id: NewId) -> Incoming:
-    incoming = read_pasted("\n".join(told.lines), new_id)
-    incoming.title = incoming.title or title
+def _incoming(told: Told, source: Source, new_id: NewId) -> Incoming:
+    incoming = read_pasted("\n".join(told.lines), new_id, source.language)
+    incoming.title = incoming.title or _title(source)
     incoming.entries = [_or_page(entry, new_id) for entry in incoming.entries]
     for line, file in told.pictures:
         _place(incoming, line, file, new_id)
@@ -123,7 +123,7 @@ class WordFormat(SetFormat):
                     told.lines += ["", *_table_lines(block), ""]
                 else:
                     _take_paragraph(told, block, document, lists)
-        return _incoming(told, _title(source), new_id)
+        return _incoming(told, source, new_id)
 
 
 def _table_lines(table: Any) -> list[str]:
@@ -171,12 +171,12 @@ class DeckFormat(SetFormat):
         with _readable():
             slides = list(islice(pptx.Presentation(BytesIO(source.data)).slides, MOST_PAGES + 1))
             for number, slide in enumerate(slides[:MOST_PAGES], start=1):
-                self._take_slide(incoming, slide, number, new_id)
+                self._take_slide(incoming, slide, number, new_id, source.language)
         if len(slides) > MOST_PAGES:
             incoming.note(f"Only the first {MOST_PAGES} slides were read.")
         return incoming
 
-    def _take_slide(self, incoming: Incoming, slide: Any, number: int, new_id: NewId) -> None:
+    def _take_slide(self, incoming: Incoming, slide: Any, number: int, new_id: NewId, language: str) -> None:
         told = Told()
         title = slide.shapes.title.text_frame.text.strip() if slide.shapes.title is not None else ""
         for shape in slide.shapes:
@@ -189,7 +189,7 @@ class DeckFormat(SetFormat):
         body = [line.strip() for line in told.lines if line.strip()]
         if not title and not body and not told.pictures:
             return
-        item = _slide_question(title, body, new_id) or _slide_page(title, body, new_id)
+        item = _slide_question(title, body, new_id, language) or _slide_page(title, body, new_id)
         if told.pictures:
             item = item.model_copy(
                 update={"picture": Picture(media=incoming.keep(told.pictures[0][1]), width=1, height=1)}
@@ -200,11 +200,11 @@ class DeckFormat(SetFormat):
         incoming.entries.append(Entry(place=place, text=write_item(item), item=item, sentences=sentences))
 
 
-def _slide_question(title: str, body: list[str], new_id: NewId) -> Item | None:
+def _slide_question(title: str, body: list[str], new_id: NewId, language: str) -> Item | None:
     """The slide as a question, if options or an answer stand on it."""
     if not body:
         return None
-    entries = read_pasted("\n".join([title, *body]) if title else "\n".join(body), new_id).entries
+    entries = read_pasted("\n".join([title, *body]) if title else "\n".join(body), new_id, language).entries
     only = entries[0].item if len(entries) == 1 else None
     return only if only is not None and getattr(only, "scored", False) else None
 
@@ -238,7 +238,7 @@ class PdfFormat(SetFormat):
         if pictures:
             incoming = self._as_pictures(pictures, texts, _title(source), new_id)
         else:
-            incoming = _incoming(Told("\n\n".join(texts).replace("\r", "").split("\n")), _title(source), new_id)
+            incoming = _incoming(Told("\n\n".join(texts).replace("\r", "").split("\n")), source, new_id)
         incoming.ways = list(WAYS)
         incoming.way = way
         if count > MOST_PAGES:

@@ -87,11 +87,15 @@ MediaOf = Callable[[str], File | None]
 
 @dataclass(frozen=True, slots=True)
 class Source:
-    """A file to read, with what the teacher chose for it (a spreadsheet: column number to its use)."""
+    """A file to read, with what the teacher chose for it (a spreadsheet: column number to its use).
+
+    `language` is that of the set it goes into: what numbers in it are written in.
+    """
 
     name: str
     data: bytes
     choices: Mapping[str, str] = field(default_factory=dict)
+    language: str = ""
 
 
 class SetFormat:

@@ -56,12 +56,12 @@ def _with_new_parts(incoming: Incoming, new_id: NewId) -> Incoming:
     return incoming
 
 
-def read_again(text: str, place: str, new_id: NewId) -> list[Entry]:
+def read_again(text: str, place: str, new_id: NewId, language: str = "") -> list[Entry]:
     """An entry that was mended by hand, as text: perhaps it has become several."""
-    entries = read_typed(text, new_id).entries
+    entries = read_typed(text, new_id, language).entries
     return [entry.model_copy(update={"place": place}) for entry in entries]
 
 
-def read_typed(text: str, new_id: NewId) -> Incoming:
-    """What a pasted or typed text holds."""
-    return _with_new_parts(read_text(text, new_id), new_id)
+def read_typed(text: str, new_id: NewId, language: str = "") -> Incoming:
+    """What a pasted or typed text holds, with numbers as they are written in `language`."""
+    return _with_new_parts(read_text(text, new_id, language), new_id)

@@ -38,7 +38,7 @@ class SheetFormat(SetFormat):
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
         rows, more = self.rows(source.data)
-        incoming = read_rows(rows, source.choices, new_id)
+        incoming = read_rows(rows, source.choices, new_id, source.language)
         incoming.title = _title(source.name)
         if more:
             incoming.note(f"Only the first {MOST_ROWS} rows were looked at.")

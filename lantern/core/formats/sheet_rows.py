@@ -93,8 +93,8 @@ def _heading_row(rows: Rows) -> int | None:
     return 0 if rows and any(use_of(cell) for cell in rows[0] if len(cell.strip()) > 1) else None
 
 
-def read_rows(rows: Rows, choices: Mapping[str, str], new_id: NewId) -> Incoming:
-    """Every filled row as an entry."""
+def read_rows(rows: Rows, choices: Mapping[str, str], new_id: NewId, language: str = "") -> Incoming:
+    """Every filled row as an entry. `language` is what numbers are written in."""
     incoming = Incoming()
     incoming.columns, first = columns_of(rows, choices)
     if not any(column.use == "question" for column in incoming.columns):
@@ -102,7 +102,7 @@ def read_rows(rows: Rows, choices: Mapping[str, str], new_id: NewId) -> Incoming
         return incoming
     filled = [(at, row) for at, row in enumerate(rows[first:], start=first + 1) if any(cell.strip() for cell in row)]
     for at, row in filled[:MOST_ENTRIES]:
-        incoming.entries.append(_entry(at, Row(incoming.columns, row), new_id))
+        incoming.entries.append(_entry(at, Row(incoming.columns, row), new_id, language))
     if len(filled) > MOST_ENTRIES:
         incoming.note(f"Only the first {MOST_ENTRIES} of {len(filled)} rows were read.")
     return incoming
@@ -137,12 +137,12 @@ class Row:
         return "\n".join([self["question"], *options, *right, *why, *facts])
 
 
-def _entry(at: int, row: Row, new_id: NewId) -> Entry:
+def _entry(at: int, row: Row, new_id: NewId, language: str = "") -> Entry:
     place = f"Row {at}"
     found = _own_form(row, new_id) if row["lines"] or row["settings"] or _kind(row) not in {"", USUAL_KIND} else None
     sentences: list[str] = []
     if found is None:
-        found, sentences = _as_laid_out(row, new_id)
+        found, sentences = _as_laid_out(row, new_id, language)
     if isinstance(found, str):
         return Entry(place=place, text=row.text, sentences=(found,))
     item, more = _with_facts(found, row)
@@ -173,7 +173,7 @@ def _choice_lines(row: Row) -> list[str]:
     return [f"- [{'x' if letter in right else ' '}] {option}" for letter, option in pairs if option]
 
 
-def _as_laid_out(row: Row, new_id: NewId) -> tuple[Item | str, list[str]]:
+def _as_laid_out(row: Row, new_id: NewId, language: str) -> tuple[Item | str, list[str]]:
     right = row["right"]
     # A letter belongs to its column, whichever cells beside it are empty.
     named = [(letter, option) for letter, option in zip(LETTERS, row.options, strict=False) if option]
@@ -182,7 +182,7 @@ def _as_laid_out(row: Row, new_id: NewId) -> tuple[Item | str, list[str]]:
         named = [("", right), *(("", option) for _, option in named)][:MAX_OPTIONS]
     options = [OptionLine(letter, option, False, False) for letter, option in named]
     parts = Parts(prompt=[row["question"]] if row["question"] else [], options=options, answer=right or None)
-    fields, sentences = fields_of(parts, new_id)
+    fields, sentences = fields_of(parts, new_id, language)
     if fields is None:
         return sentences[0], []
     fields["explanation"] = row["explanation"]

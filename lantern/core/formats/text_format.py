@@ -57,12 +57,12 @@ def is_text_form(text: str) -> bool:
     return text.lstrip("\ufeff\n ").startswith("---\n") or "\n:: kind:" in text
 
 
-def read_text(text: str, new_id: NewId) -> Incoming:
-    """A text in the set's own form, or as people paste it."""
+def read_text(text: str, new_id: NewId, language: str = "") -> Incoming:
+    """A text in the set's own form, or as people paste it, with numbers as they are written in `language`."""
     if is_text_form(f"\n{text}"):
         return read_text_form(text, new_id)
     table = rows_in(text)
-    return read_pasted(text, new_id) if table is None else read_rows(table, {}, new_id)
+    return read_pasted(text, new_id, language) if table is None else read_rows(table, {}, new_id, language)
 
 
 def read_text_form(text: str, new_id: NewId) -> Incoming:
@@ -87,7 +87,7 @@ class MarkdownFormat(SetFormat):
     content_type: ClassVar[str] = "text/markdown; charset=utf-8"
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        return read_text(text_in(source.data), new_id)
+        return read_text(text_in(source.data), new_id, source.language)
 
     def write(self, content: SetContent, media: MediaOf) -> bytes:
         return write_set(content).encode()
@@ -104,4 +104,4 @@ class PastedFormat(SetFormat):
     writes: ClassVar[bool] = False
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        return read_text(text_in(source.data), new_id)
+        return read_text(text_in(source.data), new_id, source.language)

@@ -7,6 +7,8 @@ from pydantic import Field
 from lantern.core.questions import AnyItem, check_item, kind_of
 from lantern.core.questions.contract import Item, LanguageTag, Picture, Problem, Severity, Tag, unwise
 from lantern.core.questions.keys import pattern_in
+from lantern.core.questions.marking import LATEST, Rules
+from lantern.core.questions.marking.spelling import words_in
 from lantern.core.questions.reading import reading_level
 from lantern.core.questions.richtext import plain
 from lantern.core.values import ReadableText, ShortId, Value, Written
@@ -42,10 +44,24 @@ class SetContent(Value):
         asked = [item.id for item in self.items if kind_of(item).is_asked]
         return {item_id: number for number, item_id in enumerate(asked, start=1)}
 
-    def in_its_language(self) -> "SetContent":
-        """The set with its language written on every item that has none of its own: as it is run."""
-        items = tuple(item if item.language else _in_language(item, self.about.language) for item in self.items)
-        return self.model_copy(update={"items": items})
+    def as_run(self, version: int = LATEST) -> "SetContent":
+        """The set as it is run: with its language written on every item that has none of its own, and its rules.
+
+        `version` is that of the rules of marking.
+        """
+        rules = Rules(version, self.words())
+        return self.model_copy(
+            update={"items": tuple(_as_run(item, self.about.language, rules) for item in self.items)}
+        )
+
+    def words(self) -> frozenset[str]:
+        """The words that its answers and options are made of, in small letters."""
+        return frozenset().union(
+            *(
+                words_in([plain(text) for text in kind_of(item).substance(item).every_text()], self.about.language)
+                for item in self.items
+            )
+        )
 
 
 class ItemProblem(Value):
@@ -57,7 +73,7 @@ def problems_of(content: SetContent) -> list[ItemProblem]:
     """Everything to settle in the set, in the order of its items; what concerns all of them stands at the end."""
     found = [
         ItemProblem(item=item.id, problem=p)
-        for item in content.in_its_language().items
+        for item in content.as_run().items
         for p in (*check_item(item), *_reading_problems(item, content.about))
     ]
     return [*found, *_pattern_problems(content)]
@@ -70,8 +86,8 @@ def _pattern_problems(content: SetContent) -> list[ItemProblem]:
     return [ItemProblem(item=placed[0][0], problem=unwise(sentence, "options"))] if sentence else []
 
 
-def _in_language(item: Item, language: str) -> Item:
-    return item.model_copy(update={"language": language})
+def _as_run(item: Item, language: str, rules: Rules) -> Item:
+    return (item if item.language else item.model_copy(update={"language": language})).under(rules)
 
 
 def _reading_problems(item: Item, about: About) -> list[Problem]:

@@ -10,10 +10,11 @@ from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 from random import Random
-from typing import TYPE_CHECKING, Annotated, ClassVar, Generic, Literal, TypeVar
+from typing import TYPE_CHECKING, Annotated, ClassVar, Generic, Literal, Self, TypeVar
 
-from pydantic import Field
+from pydantic import Field, PrivateAttr
 
+from lantern.core.questions.marking import Rules
 from lantern.core.questions.richtext import block_html, inline_html, plain
 from lantern.core.values import ShortId, Value, Written
 
@@ -81,6 +82,20 @@ class Item(Written):
     language: LanguageTag = ""
     tags: Annotated[tuple[Tag, ...], Field(max_length=20)] = ()
     by: Annotated[str, Field(max_length=100)] = ""
+    _rules: Rules = PrivateAttr(default=Rules())
+
+    @property
+    def rules(self) -> Rules:
+        """What it is marked by, beside itself: never stored with it, and never told to a device."""
+        # `self._rules` would look for it in three other places first, for every answer that is counted.
+        private: dict[str, Rules] = self.__pydantic_private__ or {}
+        return private["_rules"]
+
+    def under(self, rules: Rules) -> Self:
+        """The same item, to be marked by these rules."""
+        item = self.model_copy()
+        item._rules = rules
+        return item
 
 
 class Question(Item):
@@ -91,6 +106,11 @@ class Question(Item):
     time_limit: Annotated[int, Field(ge=5, le=1200)] | None = 30
     weight: Literal[0, 1, 2] = 1
     scored: bool = True
+
+    @property
+    def is_marked(self) -> bool:
+        """Whether answers get a mark: some kinds wait for their key."""
+        return self.scored
 
 
 class PublicItem(Value):
@@ -139,14 +159,33 @@ class Problem(Value):
     field: str
 
 
+class Remark(Value):
+    """Why an answer, or one part of it, counts or does not. `code` is stable, `sentence` is for people.
+
+    `part` names the part, as "Gap 2", where an answer has several. `meant` is the spelling that `given` was taken for.
+    """
+
+    code: Literal["as_accepted", "forgiven", "counts_here", "another_word", "not_accepted", "number", "unreadable"]
+    counts: bool
+    given: str
+    meant: str = ""
+    part: str = ""
+    sentence: str
+
+
 @dataclass(frozen=True, slots=True)
 class CountRow:
-    """One line of a question's counts in a report. `right` is None where nothing is right or wrong."""
+    """One line of a question's counts in a report. `right` is None where nothing is right or wrong.
+
+    `given` is the text as it was typed, where it may be asked why it counts or does not, and `part` where it stood.
+    """
 
     label: str
     text: str
     count: int
     right: bool | None
+    given: str = ""
+    part: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -171,7 +210,7 @@ class Substance:
     """What an item is made of, apart from its kind: what can be kept when it becomes another kind.
 
     `choices` are texts of which some are right; `answers` accepted texts, the usual one first; `pairs` left
-    and right; `groups` names with their members; `lines` texts in their order.
+    and right; `groups` names with their members; `lines` texts in their order; `language` is what they are written in.
     """
 
     choices: tuple[Told, ...] = ()
@@ -179,6 +218,7 @@ class Substance:
     pairs: tuple[tuple[str, str], ...] = ()
     groups: tuple[tuple[str, tuple[str, ...]], ...] = ()
     lines: tuple[str, ...] = ()
+    language: str = ""
 
     def right_texts(self) -> tuple[str, ...]:
         return self.answers or tuple(choice.text for choice in self.choices if choice.right)
@@ -188,6 +228,12 @@ class Substance:
         members = tuple(member for _, inside in self.groups for member in inside)
         texts = tuple(choice.text for choice in self.choices)
         return self.lines or texts or self.answers or tuple(left for left, _ in self.pairs) or members
+
+    def every_text(self) -> tuple[str, ...]:
+        """All texts of all of it."""
+        pairs = (side for pair in self.pairs for side in pair)
+        groups = (text for name, members in self.groups for text in (name, *members))
+        return (*(choice.text for choice in self.choices), *self.answers, *pairs, *groups, *self.lines)
 
 
 @dataclass(frozen=True, slots=True)
@@ -269,13 +315,53 @@ class Kind(Generic[I, A, T]):
         """The item with this answer as the right one; for kinds that are `keyed_later`."""
         raise NotImplementedError
 
+    def possible_keys(self, item: I) -> tuple[A, ...]:
+        """The answers of which one may be set as right once the question has been asked; for kinds `keyed_later`."""
+        return ()
+
     def accept(self, item: I, answer: A) -> None:
         """Raise BadAnswer unless the answer fits this item."""
         raise NotImplementedError
 
+    def prepare(self, item: I) -> None:
+        """Load what marking this item will need and takes long to load: before answers come."""
+
+    def settled(self, item: I, answer: A) -> A:
+        """The answer as it is kept: where equal parts may stand for each other, each in the place that is right."""
+        return answer
+
     def score(self, item: I, answer: A) -> float | None:
         """The mark in 0..1, or None where nothing is right or wrong."""
         raise NotImplementedError
+
+    def remarks(self, item: I, answer: A) -> tuple[Remark, ...]:
+        """Why a typed answer counts or does not, one remark for each part of it."""
+        return ()
+
+    def typed_parts(self, item: I) -> tuple[str, ...]:
+        """The parts of an answer that are typed and marked, by name ("" where there is only one): of each it may be
+        asked whether a text would count (`of_text`, `remarks`, `near_misses`)."""
+        return ()
+
+    def of_text(self, item: I, text: str, part: str) -> A:
+        """The answer that holds this text in one of `typed_parts` and nothing else."""
+        raise NotImplementedError
+
+    def near_misses(self, item: I) -> tuple[tuple[str, str], ...]:
+        """(part, text) as a class may type beside the right answer, to see whether it would count."""
+        return ()
+
+    def read_as(self, item: I, answer: A) -> str:
+        """How an answer is understood, where a student could mean it otherwise. Raises BadAnswer."""
+        return ""
+
+    def accepting(self, item: I, answer: A, part: str) -> I | None:
+        """The item with this part of the answer counted as right; None where it cannot."""
+        return None
+
+    def kept_apart(self, item: I, text: str) -> I | None:
+        """The item with what is merged with `text` counted apart; None where nothing is merged."""
+        return None
 
     def tally(self, item: I, answers: Iterable[A]) -> T:
         raise NotImplementedError
@@ -344,7 +430,17 @@ class Kind(Generic[I, A, T]):
 
 
 def is_scored(item: Item) -> bool:
-    return isinstance(item, Question) and item.scored
+    return isinstance(item, Question) and item.is_marked
+
+
+def counts(item: Item) -> bool:
+    """Whether its marks go into scores: what counts for nothing does not (docs/kinds.md, F1)."""
+    return isinstance(item, Question) and item.is_marked and item.weight > 0
+
+
+def forgiven_in(remarks: Iterable[Remark]) -> tuple[Remark, ...]:
+    """What was forgiven in an answer that counts: to be shown to whoever gave it, and in reports."""
+    return tuple(remark for remark in remarks if remark.counts and remark.code == "forgiven")
 
 
 def title_of(item: Item) -> str:

@@ -46,15 +46,15 @@ def public_line(line: Line) -> PublicLine:
     return PublicLine(id=line.id, html=inline_html(line.text))
 
 
-def line_problems(lines: Iterable[Line], field: str, name: str) -> list[Problem]:
-    """Empty lines, and lines that say the same. `name` as "Statement"."""
+def line_problems(lines: Iterable[Line], field: str, name: str, *, may_repeat: bool = False) -> list[Problem]:
+    """Empty lines, and lines that say the same unless they may. `name` as "Statement"."""
     problems = []
     seen: dict[str, int] = {}
     for index, line in enumerate(lines):
         text = plain(line.text).casefold()
         if not text:
             problems.append(wrong(f"{name} {index + 1} is empty.", f"{field}.{index}"))
-        elif text in seen:
+        elif text in seen and not may_repeat:
             sentence = f"{name} {seen[text] + 1} and {name.lower()} {index + 1} say the same."
             problems.append(unwise(sentence, f"{field}.{index}"))
         seen.setdefault(text, index)

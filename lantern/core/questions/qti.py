@@ -4,9 +4,11 @@ The sheet itself, with everything that all items have in common, is the format's
 """
 
 from collections.abc import Iterable, Sequence
+from fractions import Fraction
 from typing import Any, Protocol, TypeAlias
 
 from lantern.core.questions.contract import Item, Media, Picture
+from lantern.core.questions.marking.numbers import written
 
 RESPONSE = "RESPONSE"
 Element: TypeAlias = Any
@@ -65,7 +67,7 @@ class QtiSheet(Protocol):
         **bounds: float,
     ) -> None: ...
     def condition(self) -> Element: ...
-    def compared(self, parent: Element, value: float) -> None: ...
+    def compared(self, parent: Element, value: float | Fraction) -> None: ...
     def scores(self, condition: Element) -> None: ...
     def pairs(
         self,
@@ -85,4 +87,5 @@ def names_of(ids: Iterable[str], letter: str = "L") -> dict[str, str]:
 
 
 def number_text(value: object) -> str:
-    return str(int(value)) if isinstance(value, float) and value.is_integer() else str(value)
+    """A number written out, another value as it is."""
+    return written(value) if isinstance(value, float | Fraction) else str(value)

@@ -5,6 +5,7 @@ What a kind is made of and what it can be made of stand in the kind itself (`sub
 """
 
 from collections.abc import Sequence
+from dataclasses import replace
 from random import Random
 from typing import Literal
 
@@ -29,13 +30,17 @@ def kind_named(name: str) -> Kind:  # type: ignore[type-arg]
     return {kind.name: kind for kind in KINDS}[name]
 
 
-def turned(item: Item, into: str, new_id: NewId) -> Item:
-    """The item as another kind, with its id and everything that the other kind can keep."""
+def turned(item: Item, into: str, new_id: NewId, language: str = "") -> Item:
+    """The item as another kind, with its id and everything that the other kind can keep.
+
+    `language` is the set's: what a number is written in, where the item has none of its own.
+    """
     target = kind_named(into)
     if target is kind_of(item):
         return item
     kept = {name: value for name, value in item.model_dump().items() if name in _shared(item, target)}
-    fields = target.take_over(kind_of(item).substance(item), new_id)
+    substance = replace(kind_of(item).substance(item), language=item.language or language)
+    fields = target.take_over(substance, new_id)
     return read_item.validate_python({**kept, **fields, "kind": into})
 
 

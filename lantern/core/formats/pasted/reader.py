@@ -21,7 +21,7 @@ from lantern.core.questions import read_item
 from lantern.core.questions.contract import NewId
 from lantern.core.questions.kinds.choice import MAX_OPTIONS, MIN_OPTIONS
 from lantern.core.questions.kinds.match import PAIRS_IN_ONE
-from lantern.core.questions.numbers import number_and_unit
+from lantern.core.questions.marking.numbers import number_and_unit
 from lantern.core.sentences import sentence_of
 
 LONGEST_TEXT, MOST_LINES = 400_000, 20_000
@@ -68,8 +68,8 @@ class Parts:
     """Lines that were taken as going on with the option above them: a guess, which is told."""
 
 
-def read_pasted(text: str, new_id: NewId) -> Incoming:
-    """Every block of the text as an entry, understood or not."""
+def read_pasted(text: str, new_id: NewId, language: str = "") -> Incoming:
+    """Every block of the text as an entry, understood or not. `language` is what numbers are written in."""
     incoming = Incoming()
     whole = _cleaned(text[: LONGEST_TEXT + 1]).split("\n")
     if len(text) > LONGEST_TEXT or len(whole) > MOST_LINES:
@@ -79,12 +79,12 @@ def read_pasted(text: str, new_id: NewId) -> Incoming:
     if passed:
         incoming.note("Passed over: " + ", ".join(f"“{line[:60]}”" for line in passed[:20]) + ".")
     if pairs_of(text) is not None:  # numbered words are no numbered questions
-        incoming.entries += _entries_of(Block(1, None, text.split("\n")), {}, new_id)
+        incoming.entries += _entries_of(Block(1, None, text.split("\n")), {}, new_id, language)
         return incoming
     found = cut(text)
     incoming.title = found.title[:200]
     for block in found.blocks[:MOST_ENTRIES]:
-        incoming.entries += _entries_of(block, found.key, new_id)
+        incoming.entries += _entries_of(block, found.key, new_id, language)
     if len(found.blocks) > MOST_ENTRIES:
         incoming.note(f"Only the first {MOST_ENTRIES} questions were read.")
     return incoming
@@ -95,7 +95,7 @@ def _cleaned(text: str) -> str:
     return "".join(c for c in text if c in "\n\t" or ord(c) >= 32)
 
 
-def _entries_of(block: Block, key: dict[int, str], new_id: NewId) -> list[Entry]:
+def _entries_of(block: Block, key: dict[int, str], new_id: NewId, language: str) -> list[Entry]:
     pairs = pairs_of(block.text)
     if pairs is not None:
         made = [
@@ -106,12 +106,12 @@ def _entries_of(block: Block, key: dict[int, str], new_id: NewId) -> list[Entry]
     statements = [line for line in block.lines if line.strip()]
     if len(statements) > 1 and all(_SAID_TRUE.search(line) for line in statements):
         apart = [Block(block.at + at, None, [line]) for at, line in enumerate(block.lines) if line.strip()]
-        return [entry for one in apart for entry in _entries_of(one, {}, new_id)]
+        return [entry for one in apart for entry in _entries_of(one, {}, new_id, language)]
     parts = _taken_apart(block)
     parts.numbered = block.number is not None
     if parts.answer is None and block.number is not None:
         parts.answer = key.get(block.number)
-    fields, sentences = fields_of(parts, new_id)
+    fields, sentences = fields_of(parts, new_id, language)
     if fields is None:
         return [Entry(place=_place(block), text=_as_found(block, key), sentences=tuple(sentences))]
     limit = parts.seconds
@@ -222,8 +222,11 @@ def _plain_options(parts: Parts) -> None:
         parts.prompt = parts.prompt[:1]
 
 
-def fields_of(parts: Parts, new_id: NewId) -> tuple[dict[str, Any] | None, list[str]]:
-    """The fields of an item (without id) and what to say of it; no fields where it is not understood."""
+def fields_of(parts: Parts, new_id: NewId, language: str) -> tuple[dict[str, Any] | None, list[str]]:
+    """The fields of an item (without id) and what to say of it; no fields where it is not understood.
+
+    `language` is what numbers are written in.
+    """
     prompt = "\n".join(parts.prompt).strip()
     inline = _INLINE_ANSWER.search(prompt)
     if inline and parts.answer is None:
@@ -239,10 +242,10 @@ def fields_of(parts: Parts, new_id: NewId) -> tuple[dict[str, Any] | None, list[
     if gaps:
         return _gap_fields(prompt, parts.answer, gaps)
     if parts.answer:
-        return _entry_fields(prompt, parts.answer), []
+        return _entry_fields(prompt, parts.answer, language), []
     behind = _ANSWER_BEHIND.match(prompt)
     if behind:
-        return _entry_fields(behind["asks"], behind["answer"].strip()), []
+        return _entry_fields(behind["asks"], behind["answer"].strip(), language), []
     if _BRACKETED.search(prompt) and not prompt.endswith("?"):
         text = _BRACKETED.sub(lambda found: f"[{found[1].replace('/', '|')}]", prompt)
         return {"kind": "gap_fill", "prompt": "Fill in the gaps.", "text": text}, []
@@ -347,9 +350,9 @@ def _gap_fields(prompt: str, answer: str | None, gaps: int) -> tuple[dict[str, A
     return {"kind": "gap_fill", "prompt": "Fill in the gap." if gaps == 1 else "Fill in the gaps.", "text": text}, []
 
 
-def _entry_fields(prompt: str, answer: str) -> dict[str, Any]:
+def _entry_fields(prompt: str, answer: str, language: str) -> dict[str, Any]:
     """A number is asked for as a number, all else as a text; "or" and "/" part what is accepted."""
-    number = number_and_unit(answer)
+    number = number_and_unit(answer, language)
     if number is not None and re.fullmatch(r"\S{0,8}", number[1]):
         return {"kind": "numeric_entry", "prompt": prompt, "value": number[0], "unit": number[1]}
     accepts = [part.strip() for part in re.split(r"\s+/\s+|;|\s+\bor\b\s+|(?<=\w)/(?=\w)", answer) if part.strip()]

@@ -139,7 +139,7 @@ def _number(reading: Reading, node: Node, declared: Declaration) -> Fields:
     low, high = bounds(reading.root, node["response-identifier"])
     if low is not None or high is not None:
         return fields | {"accepts": "range", "low": low, "high": high, "scored": True}
-    value = next((number for one in declared.right() if (number := finite(one)) is not None), None)
+    value = next((one.strip() for one in declared.right() if finite(one) is not None), None)
     equal = reading.root.first("equal")
     mode = equal["tolerance-mode"] if equal else "exact"
     tolerance = finite((equal["tolerance"] if equal else "").split(" ")[0]) or 0

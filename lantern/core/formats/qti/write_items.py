@@ -1,6 +1,7 @@
 """Items as QTI: what all have in common. How each kind says itself is in the kind (`Kind.to_qti`)."""
 
 from collections.abc import Sequence
+from fractions import Fraction
 
 from lantern.core.formats.qti.build import QTI3, XML_LANG, Builder, Element
 from lantern.core.questions import kind_of
@@ -68,7 +69,7 @@ class Sheet:
         self.processing = self.build.make("response-processing")
         return self.build.make("response-if", self.build.make("response-condition", self.processing))
 
-    def compared(self, parent: Element, value: float) -> None:
+    def compared(self, parent: Element, value: float | Fraction) -> None:
         self.build.make("variable", parent, identifier=RESPONSE)
         self.build.make("base-value", parent, text=number_text(value), base_type="float")
 

@@ -24,6 +24,8 @@ from lantern.core.questions.contract import (
     public_fields,
     wrong,
 )
+from lantern.core.questions.marking import FIRST
+from lantern.core.questions.marking.equal import any_alike, as_pairs, texts_of
 from lantern.core.questions.parts import (
     LETTERS,
     Line,
@@ -50,6 +52,8 @@ class Member(Line):
 
 
 class ClassifyItem(Question):
+    """Lines that read alike may stand for each other."""
+
     kind: Literal["classify"] = "classify"
     groups: Annotated[tuple[Line, ...], Field(max_length=MOST_GROUPS)] = ()
     members: Annotated[tuple[Member, ...], Field(max_length=MOST_LINES)] = ()
@@ -138,11 +142,22 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
         if not {p.group for p in answer.placed} <= {g.id for g in item.groups}:
             raise BadAnswer
 
+    def settled(self, item: ClassifyItem, answer: ClassifyAnswer) -> ClassifyAnswer:
+        if not _has_alike(item):
+            return answer
+        given = [(p.member, p.group) for p in answer.placed]
+        wanted = [(m.id, m.group) for m in item.members if m.group]
+        pairs = as_pairs(given, wanted, texts_of(item.members), texts_of(item.groups), right_once=False)
+        return ClassifyAnswer(placed=tuple(Placed(member=one, group=other) for one, other in pairs))
+
     def score(self, item: ClassifyItem, answer: ClassifyAnswer) -> float | None:
-        return share_right(_right(item, answer), len(item.members), item.all_or_nothing) if item.scored else None
+        if not item.scored:
+            return None
+        return share_right(_right(item, self.settled(item, answer)), len(item.members), item.all_or_nothing)
 
     def tally(self, item: ClassifyItem, answers: Iterable[ClassifyAnswer]) -> ClassifyTally:
-        given = [answer.placed for answer in answers]
+        alike = _has_alike(item)
+        given = [(self.settled(item, answer) if alike else answer).placed for answer in answers]
         counts = Counter((p.member, p.group) for placed in given for p in placed)
         cells = tuple(PlacedCount(member=m, group=g, count=c) for (m, g), c in sorted(counts.items()))
         return ClassifyTally(n=len(given), cells=cells)
@@ -153,7 +168,7 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
 
     def short_text(self, item: ClassifyItem, answer: ClassifyAnswer) -> str:
         if item.scored:
-            return f"{_right(item, answer)} of {len(item.members)}"
+            return f"{_right(item, self.settled(item, answer))} of {len(item.members)}"
         letters = {group.id: LETTERS[index] for index, group in enumerate(item.groups)}
         chosen = {p.member: letters[p.group] for p in answer.placed}
         return cut("".join(chosen.get(m.id, "·") for m in item.members))
@@ -248,6 +263,12 @@ def _grouped(pairs: Sequence[tuple[str, str]]) -> tuple[tuple[str, tuple[str, ..
     if len(names) == len(pairs):
         return ()
     return tuple((name, tuple(left for left, right in pairs if right == name)) for name in names)
+
+
+def _has_alike(item: ClassifyItem) -> bool:
+    """Whether lines or groups may stand for each other."""
+    alike = any_alike(tuple(x.text for x in item.members)) or any_alike(tuple(x.text for x in item.groups))
+    return item.scored and item.rules.version != FIRST and alike
 
 
 def _right(item: ClassifyItem, answer: ClassifyAnswer) -> int:

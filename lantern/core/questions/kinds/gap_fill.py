@@ -26,6 +26,7 @@ from lantern.core.questions.contract import (
     PromptText,
     PublicItem,
     Question,
+    Remark,
     Sample,
     Substance,
     Tally,
@@ -33,14 +34,19 @@ from lantern.core.questions.contract import (
     public_fields,
     wrong,
 )
+from lantern.core.questions.marking import FIRST
+from lantern.core.questions.marking.misses import misses_of
+from lantern.core.questions.marking.remarks import remark_on
+from lantern.core.questions.marking.spelling import Strictness, Wanted, counted_alike, is_accepted
+from lantern.core.questions.marking.words import words_of
 from lantern.core.questions.parts import share_right
 from lantern.core.questions.qti import RESPONSE, QtiSheet
 from lantern.core.questions.richtext import inline_html
-from lantern.core.questions.spelling import Strictness, folded, is_accepted
 from lantern.core.questions.textform import body_lines, body_of, entry, texts
 from lantern.core.values import Value
 
 MOST_GAPS, LONGEST, MOST_SHOWN = 30, 200, 12
+_PAIR = re.compile(r"([^\[\]]+) – \[([^\[\]|]+)\]")
 _GAP = re.compile(r"\[([^\[\]]*)\]")
 Word = Annotated[str, Field(max_length=LONGEST)]
 
@@ -55,7 +61,7 @@ class GapFillItem(Question):
     text: PromptText = ""
     way: Literal["typed", "chosen", "bank"] = "typed"
     extra: Annotated[tuple[Word, ...], Field(max_length=30)] = ()
-    strictness: Strictness = Strictness(typos=False)
+    strictness: Strictness = Strictness()
     all_or_nothing: bool = False
 
 
@@ -159,10 +165,15 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
             raise BadAnswer("Fill at least one gap, then send.")
         if item.way == "typed":
             return
-        bank = _bank(item)
-        for gap, text in zip(gaps, answer.texts, strict=True):
-            if text and text not in (_choices(gap) if item.way == "chosen" else bank):
+        if item.way == "chosen":
+            if any(text and text not in _choices(gap) for gap, text in zip(gaps, answer.texts, strict=True)):
                 raise BadAnswer
+        elif Counter(text for text in answer.texts if text) - Counter(_bank(item)):
+            raise BadAnswer("Each word of the bank can be used as often as it stands there.")
+
+    def prepare(self, item: GapFillItem) -> None:
+        if not item.strictness.typos:
+            words_of(item.language)
 
     def score(self, item: GapFillItem, answer: GapFillAnswer) -> float | None:
         if not item.scored:
@@ -171,10 +182,44 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
         right = sum(_is_right(item, gap, text) for gap, text in zip(gaps, answer.texts, strict=True))
         return share_right(right, len(gaps), item.all_or_nothing)
 
+    def remarks(self, item: GapFillItem, answer: GapFillAnswer) -> tuple[Remark, ...]:
+        if not self.typed_parts(item):
+            return ()
+        return tuple(
+            remark_on(text, _wanted(item, gap), _name(at))
+            for at, (gap, text) in enumerate(zip(gaps_of(item), answer.texts, strict=True))
+            if text.strip()
+        )
+
+    def typed_parts(self, item: GapFillItem) -> tuple[str, ...]:
+        return tuple(map(_name, range(len(gaps_of(item))))) if item.way == "typed" and item.scored else ()
+
+    def of_text(self, item: GapFillItem, text: str, part: str) -> GapFillAnswer:
+        return _given(*(text[:LONGEST] if name == part else "" for name in self.typed_parts(item)))
+
+    def near_misses(self, item: GapFillItem) -> tuple[tuple[str, str], ...]:
+        return tuple(
+            (name, miss)
+            for name, gap in zip(self.typed_parts(item), gaps_of(item), strict=False)
+            for miss in misses_of(gap.right[0] if gap.right else "", item.language)
+        )
+
+    def accepting(self, item: GapFillItem, answer: GapFillAnswer, part: str) -> GapFillItem | None:
+        """With what stands in the gap that `part` names as one more spelling of it."""
+        parts = self.typed_parts(item)
+        if part not in parts:
+            return None
+        place = parts.index(part)
+        pieces = _GAP.split(item.text)
+        pieces[2 * place + 1] += f"|{_bare(answer.texts[place])}"
+        text = "".join(f"[{piece}]" if at % 2 else piece for at, piece in enumerate(pieces))
+        return item.model_copy(update={"text": text})
+
     def tally(self, item: GapFillItem, answers: Iterable[GapFillAnswer]) -> GapFillTally:
         given = [answer.texts for answer in answers]
         columns = zip(*given, strict=True) if given else [() for _ in gaps_of(item)]
-        return GapFillTally(n=len(given), gaps=tuple(_words(item, column) for column in columns))
+        words = (_words(item, gap, column) for gap, column in zip(gaps_of(item), columns, strict=True))
+        return GapFillTally(n=len(given), gaps=tuple(words))
 
     def told(self, item: GapFillItem, tally: GapFillTally, *, desk: bool, with_key: bool) -> GapFillTally:
         if not (with_key and item.scored):
@@ -200,14 +245,15 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
         for number, (gap, words) in enumerate(zip(gaps_of(item), tally.gaps, strict=False), start=1):
             for word in words:
                 right = _is_right(item, gap, word.text) if item.scored else None
-                rows.append(CountRow(f"Gap {number}", word.text, word.count, right))
+                name = _name(number - 1)
+                rows.append(CountRow(name, word.text, word.count, right, given=word.text, part=name))
         return rows
 
     def say(self, row: CountRow) -> str:
         return f"“{row.text}” in {row.label.lower()}"
 
     def substance(self, item: GapFillItem) -> Substance:
-        return Substance(answers=tuple(gap.right[0] for gap in gaps_of(item) if gap.right))
+        return Substance(answers=tuple(gap.right[0] for gap in gaps_of(item) if gap.right), pairs=_pairs_in(item.text))
 
     def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
         if substance.pairs and len(substance.pairs) > 1:
@@ -257,11 +303,16 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
     def imagine(self, item: GapFillItem, ability: float, rng: Random) -> GapFillAnswer:
         texts = []
         gaps = gaps_of(item)
+        free = Counter(_bank(item))
         for gap in gaps:
             others = [*gap.wrong, *(one.right[0] for one in gaps if one is not gap)] or ["?"]
             if item.way == "chosen":
                 others = list(gap.wrong) or ["?"]
-            texts.append(gap.right[0] if rng.random() < ability else rng.choice(others))
+            if item.way == "bank":
+                others = [word for word in others if free[word]] or [""]
+            text = gap.right[0] if rng.random() < ability else rng.choice(others)
+            texts.append(text if item.way != "bank" or free[text] else "")
+            free[text] -= 1
         return GapFillAnswer(texts=tuple(texts))
 
     def samples(self) -> Sequence[Sample]:
@@ -285,6 +336,12 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
 
 def _gapped(pairs: Iterable[tuple[str, str]]) -> str:
     return "\n".join(f"{_bare(left)} – [{_bare(right)}]" for left, right in pairs)
+
+
+def _pairs_in(text: str) -> tuple[tuple[str, str], ...]:
+    """The pairs of a text that was made of pairs; none of any other."""
+    lines = [_PAIR.fullmatch(line) for line in text.split("\n")]
+    return tuple((line[1], line[2]) for line in lines if line) if len(lines) > 1 and all(lines) else ()
 
 
 def _bare(text: str) -> str:
@@ -334,16 +391,25 @@ def _bank(item: GapFillItem) -> tuple[str, ...]:
 
 
 def _is_right(item: GapFillItem, gap: Gap, text: str) -> bool:
-    if item.way == "typed":
-        return is_accepted(text, gap.right, item.strictness, item.language)
-    return text in gap.right
+    return is_accepted(text, _wanted(item, gap)) if item.way == "typed" else text in gap.right
 
 
-def _words(item: GapFillItem, column: Iterable[str]) -> tuple[GapWord, ...]:
+def _wanted(item: GapFillItem, gap: Gap) -> Wanted:
+    return Wanted(gap.right, item.strictness, item.language, rules=item.rules)
+
+
+def _name(at: int) -> str:
+    return f"Gap {at + 1}"
+
+
+def _words(item: GapFillItem, gap: Gap, column: Iterable[str]) -> tuple[GapWord, ...]:
+    """Texts that were chosen are counted each by itself: they were offered as they are."""
     groups: dict[str, Counter[str]] = {}
-    for text in sorted(" ".join(text.split()) for text in column):
+    wanted = _wanted(item, gap)
+    by_itself = item.way != "typed" and item.rules.version != FIRST
+    for text, count in sorted(Counter(" ".join(text.split()) for text in column).items()):
         if text:
-            groups.setdefault(folded(text, item.strictness, item.language) or text, Counter())[text] += 1
+            groups.setdefault(text if by_itself else counted_alike(text, wanted), Counter())[text] += count
     rows = [GapWord(text=min(s, key=lambda t: (-s[t], t)), count=s.total()) for s in groups.values()]
     rows.sort(key=lambda row: (-row.count, row.text))
     return tuple(rows[:MOST_SHOWN])

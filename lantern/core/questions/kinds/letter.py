@@ -41,6 +41,10 @@ class LetterItem(Question):
     letters: Annotated[int, Field(ge=2, le=5)] = 4
     right: Annotated[tuple[Letter, ...], Field(max_length=5)] = ()
 
+    @property
+    def is_marked(self) -> bool:
+        return self.scored and bool(set(self.right) & set(_offered(self)))
+
 
 class PublicLetter(PublicItem):
     kind: Literal["letter"] = "letter"
@@ -94,12 +98,15 @@ class LetterKind(Kind[LetterItem, LetterAnswer, LetterTally]):
     def with_key(self, item: LetterItem, answer: LetterAnswer) -> LetterItem:
         return item.model_copy(update={"right": (answer.letter,), "scored": True})
 
+    def possible_keys(self, item: LetterItem) -> tuple[LetterAnswer, ...]:
+        return tuple(LetterAnswer(letter=letter) for letter in _offered(item))
+
     def accept(self, item: LetterItem, answer: LetterAnswer) -> None:
         if answer.letter not in _offered(item):
             raise BadAnswer
 
     def score(self, item: LetterItem, answer: LetterAnswer) -> float | None:
-        return float(answer.letter in item.right) if item.scored and item.right else None
+        return float(answer.letter in item.right) if item.is_marked else None
 
     def tally(self, item: LetterItem, answers: Iterable[LetterAnswer]) -> LetterTally:
         counts = Counter(answer.letter for answer in answers)
@@ -114,12 +121,12 @@ class LetterKind(Kind[LetterItem, LetterAnswer, LetterTally]):
 
     def count_rows(self, item: LetterItem, tally: LetterTally) -> list[CountRow]:
         return [
-            CountRow(row.letter, "", row.count, row.letter in item.right if item.scored else None)
+            CountRow(row.letter, "", row.count, row.letter in item.right if item.is_marked else None)
             for row in tally.counts
         ]
 
     def substance(self, item: LetterItem) -> Substance:
-        return Substance(choices=tuple(Told(x, x in item.right if item.scored else None) for x in _offered(item)))
+        return Substance(choices=tuple(Told(x, x in item.right if item.is_marked else None) for x in _offered(item)))
 
     def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
         """The right options' letters, as far as there are letters."""

@@ -24,8 +24,11 @@ from lantern.core.questions.contract import (
     Tally,
     common_problems,
     public_fields,
+    unwise,
     wrong,
 )
+from lantern.core.questions.marking import FIRST
+from lantern.core.questions.marking.equal import any_alike, as_pairs
 from lantern.core.questions.parts import (
     LETTERS,
     Line,
@@ -56,7 +59,7 @@ class Pair(Value):
 
 
 class MatchItem(Question):
-    """`extra` are right sides that belong to nobody."""
+    """`extra` are right sides that belong to nobody. Sides that read alike may stand for each other."""
 
     kind: Literal["match"] = "match"
     pairs: Annotated[tuple[Pair, ...], Field(max_length=MOST)] = ()
@@ -108,16 +111,19 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
     text_fields = ("pairs", "extra")
 
     def check(self, item: MatchItem) -> list[Problem]:
-        left = [Line(id=p.id, text=p.left) for p in item.pairs]
-        right = [Line(id=p.partner_id, text=p.right) for p in item.pairs]
+        left, right = _left_lines(item), [Line(id=p.partner_id, text=p.right) for p in item.pairs]
         problems = [*common_problems(item), *line_problems(left, "pairs", "Left side")]
-        problems += [*line_problems(right, "pairs", "Right side"), *line_problems(item.extra, "extra", "Extra line")]
+        problems += [
+            *line_problems(right, "pairs", "Right side", may_repeat=True),
+            *line_problems(item.extra, "extra", "Extra line"),
+        ]
+        problems += _extra_problems(item)
         if len(item.pairs) < FEWEST:
             problems.append(wrong("Give at least two pairs.", "pairs"))
         return problems
 
     def public(self, item: MatchItem, secret: str = "") -> PublicMatch:
-        left = [public_line(Line(id=p.id, text=p.left)) for p in item.pairs]
+        left = [public_line(line) for line in _left_lines(item)]
         right = [public_line(line) for line in shuffled(_right_lines(item), item.id, secret)]
         return PublicMatch.model_validate({**public_fields(item), "left": left, "right": right})
 
@@ -142,15 +148,25 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
         if not set(left) <= {p.id for p in item.pairs} or not set(right) <= _right_ids(item):
             raise BadAnswer
 
+    def settled(self, item: MatchItem, answer: MatchAnswer) -> MatchAnswer:
+        if not _has_alike(item):
+            return answer
+        texts = _texts(item)
+        given = [(m.left, m.right) for m in answer.matched]
+        pairs = as_pairs(given, [(p.id, p.partner_id) for p in item.pairs], *texts, right_once=True)
+        return MatchAnswer(matched=tuple(Matched(left=one, right=other) for one, other in pairs))
+
     def score(self, item: MatchItem, answer: MatchAnswer) -> float | None:
         if not item.scored:
             return None
+        answer = self.settled(item, answer)
         wanted = {p.id: p.partner_id for p in item.pairs}
         right = sum(wanted[m.left] == m.right for m in answer.matched)
         return share_right(right, len(item.pairs), item.all_or_nothing)
 
     def tally(self, item: MatchItem, answers: Iterable[MatchAnswer]) -> MatchTally:
-        given = [answer.matched for answer in answers]
+        alike = _has_alike(item)
+        given = [(self.settled(item, answer) if alike else answer).matched for answer in answers]
         counts = Counter((m.left, m.right) for matched in given for m in matched)
         cells = tuple(MatchCount(left=left, right=right, count=c) for (left, right), c in sorted(counts.items()))
         return MatchTally(n=len(given), cells=cells)
@@ -161,6 +177,7 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
 
     def short_text(self, item: MatchItem, answer: MatchAnswer) -> str:
         if item.scored:
+            answer = self.settled(item, answer)
             wanted = {p.id: p.partner_id for p in item.pairs}
             right = sum(wanted[m.left] == m.right for m in answer.matched)
             return f"{right} of {len(item.pairs)}"
@@ -256,8 +273,26 @@ def _pairs_of(pairs: Sequence[tuple[str, str]], new_id: NewId) -> list[dict[str,
     return [{"id": new_id(), "left": left, "partner_id": new_id(), "right": right} for left, right in pairs]
 
 
+def _extra_problems(item: MatchItem) -> list[Problem]:
+    """An extra line that reads like a partner would be right, though it is meant to belong to nobody."""
+    partners = {plain(p.right).casefold() for p in item.pairs}
+    alike = [at for at, line in enumerate(item.extra) if plain(line.text).casefold() in partners]
+    return [unwise(f"Extra line {at + 1} says the same as a right side.", f"extra.{at}") for at in alike]
+
+
 def _right_ids(item: MatchItem) -> set[str]:
     return {p.partner_id for p in item.pairs} | {line.id for line in item.extra}
+
+
+def _has_alike(item: MatchItem) -> bool:
+    """Whether sides may stand for each other."""
+    rights = (*(p.right for p in item.pairs), *(line.text for line in item.extra))
+    alike = any_alike(tuple(p.left for p in item.pairs)) or any_alike(rights)
+    return item.scored and item.rules.version != FIRST and alike
+
+
+def _left_lines(item: MatchItem) -> list[Line]:
+    return [Line(id=p.id, text=p.left) for p in item.pairs]
 
 
 def _right_lines(item: MatchItem) -> list[Line]:

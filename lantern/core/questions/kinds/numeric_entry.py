@@ -2,6 +2,7 @@
 
 from collections import Counter
 from collections.abc import Iterable, Sequence
+from fractions import Fraction
 from math import isclose
 from random import Random
 from typing import Annotated, Literal
@@ -19,6 +20,7 @@ from lantern.core.questions.contract import (
     Problem,
     PublicItem,
     Question,
+    Remark,
     Sample,
     Substance,
     Tally,
@@ -26,12 +28,22 @@ from lantern.core.questions.contract import (
     public_fields,
     wrong,
 )
-from lantern.core.questions.numbers import LONGEST, number_and_unit, readings
-from lantern.core.questions.parts import quartiles_of, spread_figures
+from lantern.core.questions.marking import FIRST, first_rules, numbers
+from lantern.core.questions.marking.numbers import (
+    LONGEST,
+    Exact,
+    NotANumber,
+    NotNegative,
+    Told,
+    number_and_unit,
+    read_number,
+    read_or_none,
+    written,
+)
+from lantern.core.questions.parts import cut, quartiles_of, spread_figures
 from lantern.core.questions.qti import RESPONSE, QtiSheet, number_text
 from lantern.core.values import Value
 
-Finite = Annotated[float, Field(allow_inf_nan=False, ge=-1e300, le=1e300)]
 MOST_DOTS = 60
 
 
@@ -42,15 +54,18 @@ class NumericEntryItem(Question):
     absolute  the value, `tolerance` more or less
     percent   the value, `tolerance` percent of it more or less
     range     from `low` to `high`, both included
+
+    `converts`: a number in another unit of the same sort is turned into `unit`.
     """
 
     kind: Literal["numeric_entry"] = "numeric_entry"
     accepts: Literal["exact", "absolute", "percent", "range"] = "exact"
-    value: Finite | None = None
-    tolerance: Annotated[Finite, Field(ge=0)] = 0
-    low: Finite | None = None
-    high: Finite | None = None
+    value: Exact | None = None
+    tolerance: NotNegative = Fraction(0)
+    low: Exact | None = None
+    high: Exact | None = None
     unit: Annotated[str, Field(max_length=20)] = ""
+    converts: bool = False
 
 
 class PublicNumericEntry(PublicItem):
@@ -69,13 +84,13 @@ class NumericEntryKey(Key):
     """The accepted range, and the value in its middle where there is one."""
 
     kind: Literal["numeric_entry"] = "numeric_entry"
-    value: float | None
-    low: float
-    high: float
+    value: Told | None
+    low: Told
+    high: Told
 
 
 class ValueCount(Value):
-    value: float
+    value: Told
     count: int
 
 
@@ -121,30 +136,62 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
         return NumericEntryKey(value=None if item.accepts == "range" else item.value, low=span[0], high=span[1])
 
     def accept(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> None:
-        if not readings(answer.text, item.unit):
-            raise BadAnswer("Type a number, such as 12 or 3.5.")
+        try:
+            read_number(answer.text, _asked(item))
+        except NotANumber as error:
+            raise BadAnswer(str(error)) from error
 
     def score(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> float | None:
         if not item.scored:
             return None
-        return float(any(_is_right(item, value) for value in readings(answer.text, item.unit)))
+        return float(any(_is_right(item, value) for value in _readings(item, answer)))
+
+    def remarks(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> tuple[Remark, ...]:
+        """How the number was read, and whether it counts."""
+        return (_remark(item, answer.text),) if item.scored else ()
+
+    def typed_parts(self, item: NumericEntryItem) -> tuple[str, ...]:
+        return ("",) if item.scored else ()
+
+    def of_text(self, item: NumericEntryItem, text: str, part: str) -> NumericEntryAnswer:
+        return NumericEntryAnswer(text=text[:LONGEST])
+
+    def read_as(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> str:
+        self.accept(item, answer)
+        return f"{written(_meant(item, answer))} {item.unit}".strip()
+
+    def near_misses(self, item: NumericEntryItem) -> tuple[tuple[str, str], ...]:
+        """The number in other dress, and numbers next to it."""
+        span = _span(item)
+        if span is None:
+            return ()
+        low, high = span
+        usual = item.value if item.value is not None else (low + high) / 2
+        texts = [written(usual).replace(".", ","), f"{written(usual)} {item.unit}".strip()]
+        texts += [written(high)] if high > low else []
+        texts += [written(high + (high - low) / 10 if high > low else high + 1), written(usual * 10)]
+        return tuple(("", text) for text in dict.fromkeys(texts))
 
     def tally(self, item: NumericEntryItem, answers: Iterable[NumericEntryAnswer]) -> NumericEntryTally:
-        values = sorted(_meant(item, answer) for answer in answers)
-        counts = tuple(ValueCount(value=v, count=c) for v, c in sorted(Counter(values).items()))
+        found = Counter[Fraction]()
+        for answer, count in Counter(answers).items():  # many send the same few texts
+            found[_meant(item, answer)] += count
+        rows = sorted(found.items())
+        values = [float(value) for value, count in rows for _ in range(count)]
+        counts = tuple(ValueCount(value=value, count=count) for value, count in rows)
         return NumericEntryTally(n=len(values), values=counts, quartiles=quartiles_of(values))
 
     def answer_text(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> str:
         return answer.text.strip()
 
     def short_text(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> str:
-        return f"{_meant(item, answer):.6g}"
+        return cut(written(_meant(item, answer)))
 
     def count_rows(self, item: NumericEntryItem, tally: NumericEntryTally) -> list[CountRow]:
         """The most frequent values, in the order of their size."""
         frequent = sorted(tally.values, key=lambda row: -row.count)[:MOST_DOTS]
         return [
-            CountRow(f"{row.value:.6g}", item.unit, row.count, _is_right(item, row.value) if item.scored else None)
+            CountRow(written(row.value), item.unit, row.count, _is_right(item, row.value) if item.scored else None)
             for row in sorted(frequent, key=lambda row: row.value)
         ]
 
@@ -155,10 +202,10 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
         return spread_figures(tally.quartiles)
 
     def substance(self, item: NumericEntryItem) -> Substance:
-        return Substance(answers=() if item.value is None else (f"{item.value:g} {item.unit}".strip(),))
+        return Substance(answers=() if item.value is None else (f"{written(item.value)} {item.unit}".strip(),))
 
     def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
-        found = next(filter(None, map(number_and_unit, substance.right_texts())), None)
+        found = next(filter(None, (number_and_unit(t, substance.language) for t in substance.right_texts())), None)
         return {"value": found[0], "unit": found[1][:20]} if found else {}
 
     def to_qti(self, item: NumericEntryItem, sheet: QtiSheet) -> bool:
@@ -191,13 +238,13 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
         return True
 
     def imagine(self, item: NumericEntryItem, ability: float, rng: Random) -> NumericEntryAnswer:
-        low, high = _span(item) or (0.0, 10.0)
+        low, high = _span(item) or (Fraction(0), Fraction(10))
         middle = item.value if item.value is not None else (low + high) / 2
         if rng.random() < ability:
-            return NumericEntryAnswer(text=f"{middle:.6g}")
+            return NumericEntryAnswer(text=written(middle))
         # Slips as people make them: a factor of ten, half, double, a little off.
         slip = rng.choice([middle * 10, middle / 2, middle * 2, middle + (high - low) + rng.choice([1, 2, 3])])
-        return NumericEntryAnswer(text=f"{slip if slip != middle else middle + 1 + (high - low):.6g}")
+        return NumericEntryAnswer(text=written(slip if slip != middle else middle + 1 + (high - low)))
 
     def samples(self) -> Sequence[Sample]:
         return [
@@ -229,28 +276,55 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
         ]
 
 
-def _span(item: NumericEntryItem) -> tuple[float, float] | None:
+def _asked(item: NumericEntryItem) -> numbers.Question:
+    return numbers.Question(item.language, item.unit, item.converts)
+
+
+def _span(item: NumericEntryItem) -> tuple[Fraction, Fraction] | None:
     """The lowest and the highest number that are right."""
     if item.accepts == "range":
         return None if item.low is None or item.high is None else (item.low, item.high)
     if item.value is None:
         return None
-    off = {"exact": 0.0, "absolute": item.tolerance, "percent": abs(item.value) * item.tolerance / 100}[item.accepts]
+    percent = abs(item.value) * item.tolerance / 100
+    off = {"exact": Fraction(0), "absolute": item.tolerance, "percent": percent}[item.accepts]
     return item.value - off, item.value + off
 
 
-def _is_right(item: NumericEntryItem, value: float) -> bool:
-    """Ends count as inside, also where floating point would put them a hair outside."""
+def _is_right(item: NumericEntryItem, value: Fraction) -> bool:
+    """Ends count as inside. The first rules, which read floats, took what came near an end for it."""
     span = _span(item)
     if span is None:
         return False
-    return span[0] <= value <= span[1] or any(isclose(value, end, rel_tol=1e-9, abs_tol=1e-12) for end in span)
+    if span[0] <= value <= span[1]:
+        return True
+    return item.rules.version == FIRST and any(isclose(value, end, rel_tol=1e-9, abs_tol=1e-12) for end in span)
 
 
-def _meant(item: NumericEntryItem, answer: NumericEntryAnswer) -> float:
+def _readings(item: NumericEntryItem, answer: NumericEntryAnswer) -> tuple[Fraction, ...]:
+    """The number as it is read; by the first rules each that it may be, the likeliest first."""
+    if item.rules.version == FIRST:
+        return tuple(Fraction(repr(float(value))) for value in first_rules.readings(answer.text, item.unit))
+    number = read_or_none(answer.text, _asked(item))
+    return () if number is None else (number,)
+
+
+def _meant(item: NumericEntryItem, answer: NumericEntryAnswer) -> Fraction:
     """The reading that is right, if one is; else the likeliest."""
-    values = readings(answer.text, item.unit) or (0.0,)
+    values = _readings(item, answer) or (Fraction(0),)
     return next((value for value in values if item.scored and _is_right(item, value)), values[0])
+
+
+def _remark(item: NumericEntryItem, text: str) -> Remark:
+    given = " ".join(text.split())
+    try:
+        number = written(read_number(text, _asked(item)))
+    except NotANumber as error:
+        return Remark(code="unreadable", counts=False, given=given, sentence=str(error))
+    counts = _is_right(item, read_number(text, _asked(item)))
+    unit = f" {item.unit}" if item.unit else ""
+    sentence = f"Read as {number}{unit}, which {'is right' if counts else 'is not right'}."
+    return Remark(code="number", counts=counts, given=given, meant=number, sentence=sentence)
 
 
 KIND = NumericEntry()

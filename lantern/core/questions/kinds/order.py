@@ -27,6 +27,8 @@ from lantern.core.questions.contract import (
     public_fields,
     wrong,
 )
+from lantern.core.questions.marking import FIRST
+from lantern.core.questions.marking.equal import any_alike, in_order, texts_of
 from lantern.core.questions.parts import (
     LETTERS,
     Line,
@@ -46,7 +48,7 @@ FEWEST_SCORED, FEWEST, MOST = 3, 2, 12
 
 
 class OrderItem(Question):
-    """`lines` stand in the right order. `marking`:
+    """`lines` stand in the right order; lines that read alike may stand for each other. `marking`:
 
     exact  1 for exactly this order, else 0.
     pairs  the share of pairs of lines that stand in the right order (Kendall's tau, from 0 to 1), with the
@@ -103,7 +105,7 @@ class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
     text_fields = ("lines",)
 
     def check(self, item: OrderItem) -> list[Problem]:
-        problems = [*common_problems(item), *line_problems(item.lines, "lines", "Line")]
+        problems = [*common_problems(item), *line_problems(item.lines, "lines", "Line", may_repeat=item.scored)]
         fewest = FEWEST_SCORED if item.scored else FEWEST
         if len(item.lines) < fewest:
             words = {FEWEST: "two", FEWEST_SCORED: "three"}
@@ -132,9 +134,15 @@ class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
         if sorted(answer.order) != sorted(x.id for x in item.lines):
             raise BadAnswer("Put every line in its place, then send.")
 
+    def settled(self, item: OrderItem, answer: OrderAnswer) -> OrderAnswer:
+        if not _has_alike(item):
+            return answer
+        return OrderAnswer(order=in_order(answer.order, [x.id for x in item.lines], texts_of(item.lines)))
+
     def score(self, item: OrderItem, answer: OrderAnswer) -> float | None:
         if not item.scored:
             return None
+        answer = self.settled(item, answer)
         right = [x.id for x in item.lines]
         if item.marking == "exact":
             return float(list(answer.order) == right)
@@ -143,7 +151,8 @@ class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
         return sum(place[a] < place[b] for a, b in pairs) / len(pairs) if pairs else 0.0
 
     def tally(self, item: OrderItem, answers: Iterable[OrderAnswer]) -> OrderTally:
-        orders = [answer.order for answer in answers]
+        alike = _has_alike(item)
+        orders = [(self.settled(item, answer) if alike else answer).order for answer in answers]
         count = len(item.lines)
         placings = []
         for line in item.lines:
@@ -232,6 +241,11 @@ class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
             Sample(exact, answers[0], tuple(answers[1:])),
             Sample(liked, None, tuple(answers)),
         ]
+
+
+def _has_alike(item: OrderItem) -> bool:
+    """Whether lines may stand for each other."""
+    return item.scored and item.rules.version != FIRST and any_alike(tuple(x.text for x in item.lines))
 
 
 KIND = Order()

@@ -149,15 +149,13 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
         if answer.area is not None:
             return float(any(area.right for area in item.areas if area.id == answer.area))
         spot = _spot(item, answer)
-        return float(any(is_inside(a.place, spot, item.margin, _aspect(item)) for a in item.areas if a.right))
+        return float(any(_is_in(item, a, spot) for a in item.areas if a.right))
 
     def tally(self, item: PointItem, answers: Iterable[PointAnswer]) -> PointTally:
         given = list(answers)
         spots = sorted((_spot(item, answer) for answer in given), key=lambda spot: (spot.x, spot.y))
-        right_first, aspect = sorted(item.areas, key=lambda area: not area.right), _aspect(item)
-        hits = Counter(
-            answer.area or _area_at(right_first, _spot(item, answer), item.margin, aspect) for answer in given
-        )
+        right_first = sorted(item.areas, key=lambda area: not area.right)
+        hits = Counter(answer.area or _area_at(item, right_first, _spot(item, answer)) for answer in given)
         areas = tuple(
             AreaCount(
                 id=area.id,
@@ -266,12 +264,16 @@ def _areas_hit(item: PointItem, answer: PointAnswer) -> list[Area]:
     if answer.area is not None:
         return [area for area in item.areas if area.id == answer.area]
     spot = _spot(item, answer)
-    return [area for area in item.areas if is_inside(area.place, spot, item.margin, _aspect(item))]
+    return [area for area in item.areas if _is_in(item, area, spot)]
 
 
-def _area_at(areas: Sequence[Area], spot: Spot, margin: float, aspect: float) -> str | None:
+def _is_in(item: PointItem, area: Area, spot: Spot) -> bool:
+    return is_inside(area.place, spot, item.margin, _aspect(item), item.rules.version)
+
+
+def _area_at(item: PointItem, areas: Sequence[Area], spot: Spot) -> str | None:
     """The first of these areas that the spot lies in; None for a stray."""
-    return next((area.id for area in areas if is_inside(area.place, spot, margin, aspect)), None)
+    return next((area.id for area in areas if _is_in(item, area, spot)), None)
 
 
 def _aspect(item: PointItem) -> float:

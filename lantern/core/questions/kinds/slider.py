@@ -25,8 +25,8 @@ from lantern.core.questions.contract import (
     public_fields,
     wrong,
 )
-from lantern.core.questions.numbers import number_and_unit
-from lantern.core.questions.parts import quartiles_of, spread_figures
+from lantern.core.questions.marking.numbers import number_and_unit, written
+from lantern.core.questions.parts import cut, quartiles_of, spread_figures
 from lantern.core.questions.qti import RESPONSE, QtiSheet
 from lantern.core.values import Value
 
@@ -132,14 +132,14 @@ class Slider(Kind[SliderItem, SliderAnswer, SliderTally]):
         return SliderTally(n=len(values), values=counts, quartiles=quartiles_of(values))
 
     def answer_text(self, item: SliderItem, answer: SliderAnswer) -> str:
-        return f"{answer.value:.6g} {item.unit}".strip()
+        return f"{written(answer.value)} {item.unit}".strip()
 
     def short_text(self, item: SliderItem, answer: SliderAnswer) -> str:
-        return f"{answer.value:.6g}"
+        return cut(written(answer.value))
 
     def count_rows(self, item: SliderItem, tally: SliderTally) -> list[CountRow]:
         return [
-            CountRow(f"{row.value:.6g}", item.unit, row.count, _is_right(item, row.value) if item.scored else None)
+            CountRow(written(row.value), item.unit, row.count, _is_right(item, row.value) if item.scored else None)
             for row in tally.values
         ]
 
@@ -152,14 +152,14 @@ class Slider(Kind[SliderItem, SliderAnswer, SliderTally]):
     def substance(self, item: SliderItem) -> Substance:
         if item.right_low is None or item.right_high is None:
             return Substance()
-        return Substance(answers=(f"{(item.right_low + item.right_high) / 2:g}",))
+        return Substance(answers=(written((item.right_low + item.right_high) / 2),))
 
     def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
         """A number becomes what is right, on a scale from nought to about twice as much."""
-        found = next(filter(None, map(number_and_unit, substance.right_texts())), None)
+        found = next(filter(None, (number_and_unit(t, substance.language) for t in substance.right_texts())), None)
         if not found or abs(found[0]) > 1e9:
             return {}
-        value, unit = found
+        value, unit = float(found[0]), found[1]
         end = 10 ** len(str(int(abs(value)) * 2 or 1))
         step = 1 if value == int(value) else 0.1
         low, high = (-end, 0) if value < 0 else (0, end)

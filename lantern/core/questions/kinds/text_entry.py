@@ -19,6 +19,7 @@ from lantern.core.questions.contract import (
     PublicItem,
     Question,
     Recording,
+    Remark,
     Sample,
     Substance,
     Tally,
@@ -27,14 +28,17 @@ from lantern.core.questions.contract import (
     unwise,
     wrong,
 )
+from lantern.core.questions.marking.misses import misses_of
+from lantern.core.questions.marking.remarks import remark_on
+from lantern.core.questions.marking.spelling import Strictness, Wanted, counted_alike, is_accepted
+from lantern.core.questions.marking.words import words_of
 from lantern.core.questions.parts import cut
 from lantern.core.questions.qti import RESPONSE, QtiSheet
 from lantern.core.questions.richtext import typed
-from lantern.core.questions.spelling import Strictness, folded, is_accepted
 from lantern.core.questions.textform import entry, texts
 from lantern.core.values import Value
 
-LONGEST = 300
+LONGEST, MOST_ACCEPTED = 300, 40
 Spelling = Annotated[str, Field(max_length=LONGEST)]
 MOST_SHOWN = 40
 
@@ -44,7 +48,7 @@ class TextEntryItem(Question):
 
     kind: Literal["text_entry"] = "text_entry"
     form: Literal["text", "dictation"] = "text"
-    accepts: Annotated[tuple[Spelling, ...], Field(max_length=40)] = ()
+    accepts: Annotated[tuple[Spelling, ...], Field(max_length=MOST_ACCEPTED)] = ()
     strictness: Strictness = Strictness()
 
 
@@ -101,7 +105,7 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
         if item.scored and not spellings:
             problems.append(wrong("Write the right answer, or make it an opinion.", "accepts"))
         for index, spelling in enumerate(item.accepts):
-            if spelling.strip() and is_accepted(spelling, item.accepts[:index], item.strictness, item.language):
+            if spelling.strip() and is_accepted(spelling, _wanted(item, item.accepts[:index])):
                 problems.append(unwise(f"“{spelling}” is accepted already.", f"accepts.{index}"))
         return problems
 
@@ -121,15 +125,38 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
         if not answer.text.strip():
             raise BadAnswer("Type your answer, then send it.")
 
+    def prepare(self, item: TextEntryItem) -> None:
+        if not item.strictness.typos:
+            words_of(item.language)
+
     def score(self, item: TextEntryItem, answer: TextEntryAnswer) -> float | None:
         return float(_is_right(item, answer.text)) if item.scored else None
+
+    def remarks(self, item: TextEntryItem, answer: TextEntryAnswer) -> tuple[Remark, ...]:
+        return (remark_on(answer.text, _wanted(item, item.accepts)),) if item.scored else ()
+
+    def typed_parts(self, item: TextEntryItem) -> tuple[str, ...]:
+        return ("",) if item.scored else ()
+
+    def of_text(self, item: TextEntryItem, text: str, part: str) -> TextEntryAnswer:
+        return TextEntryAnswer(text=text[:LONGEST])
+
+    def near_misses(self, item: TextEntryItem) -> tuple[tuple[str, str], ...]:
+        usual = next((one for one in item.accepts if one.strip()), "")
+        return tuple(("", text) for text in misses_of(usual, item.language)) if item.scored else ()
+
+    def accepting(self, item: TextEntryItem, answer: TextEntryAnswer, part: str) -> TextEntryItem | None:
+        if not item.scored or len(item.accepts) >= MOST_ACCEPTED:
+            return None
+        return item.model_copy(update={"accepts": (*item.accepts, " ".join(answer.text.split()))})
 
     def tally(self, item: TextEntryItem, answers: Iterable[TextEntryAnswer]) -> TextEntryTally:
         """Near spellings of the right answer stay apart, so that common misspellings can be seen."""
         given = sorted(" ".join(answer.text.split()) for answer in answers)
         groups: dict[str, Counter[str]] = {}
-        for text in given:
-            groups.setdefault(folded(text, item.strictness, item.language) or text, Counter())[text] += 1
+        wanted = _wanted(item, item.accepts)
+        for text, count in Counter(given).items():
+            groups.setdefault(counted_alike(text, wanted), Counter())[text] += count
         rows = [Typed(text=_usual(spellings), count=spellings.total()) for spellings in groups.values()]
         rows.sort(key=lambda row: (-row.count, row.text))
         shown = tuple(rows[:MOST_SHOWN])
@@ -150,7 +177,8 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
     def count_rows(self, item: TextEntryItem, tally: TextEntryTally) -> list[CountRow]:
         """Right spellings first, then the most common wrong ones."""
         rows = [
-            CountRow("", row.text, row.count, _is_right(item, row.text) if item.scored else None) for row in tally.texts
+            CountRow("", row.text, row.count, _is_right(item, row.text) if item.scored else None, given=row.text)
+            for row in tally.texts
         ]
         rows.sort(key=lambda row: (not row.right, -row.count))
         if tally.others:
@@ -162,7 +190,7 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
         return Substance(answers=answers, pairs=((item.prompt, answers[0]),) if item.scored and answers else ())
 
     def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
-        return {"accepts": substance.right_texts()[:40]}
+        return {"accepts": substance.right_texts()[:MOST_ACCEPTED]}
 
     def of_pairs(self, pairs: Sequence[Drawn], new_id: NewId) -> list[dict[str, object]]:
         return [{"prompt": p.left, "accepts": [typed(p.right)], "tags": p.tags} for p in pairs]
@@ -212,8 +240,12 @@ def _slip(text: str, rng: Random) -> str:
     return rng.choice([before + letter * 2 + after, before + after, before[:-1] + letter + before[-1] + after])
 
 
+def _wanted(item: TextEntryItem, spellings: tuple[str, ...]) -> Wanted:
+    return Wanted(spellings, item.strictness, item.language, heard=item.form == "dictation", rules=item.rules)
+
+
 def _is_right(item: TextEntryItem, text: str) -> bool:
-    return is_accepted(text, item.accepts, item.strictness, item.language)
+    return is_accepted(text, _wanted(item, item.accepts))
 
 
 def _usual(spellings: Counter[str]) -> str:

@@ -1,9 +1,8 @@
 """Word cloud: a few short texts from each student, counted; scored where words are accepted."""
 
-import re
 from collections import Counter
-from collections.abc import Iterable, Sequence
-from functools import lru_cache
+from collections.abc import Callable, Iterable, Sequence
+from functools import partial
 from random import Random
 from typing import Annotated, Literal
 
@@ -19,6 +18,7 @@ from lantern.core.questions.contract import (
     Problem,
     PublicItem,
     Question,
+    Remark,
     Sample,
     Substance,
     Tally,
@@ -26,28 +26,33 @@ from lantern.core.questions.contract import (
     public_fields,
     wrong,
 )
+from lantern.core.questions.marking import FIRST, first_rules
+from lantern.core.questions.marking.letters import made_alike
+from lantern.core.questions.marking.misses import misses_of
+from lantern.core.questions.marking.plurals import as_counted, merged_as
+from lantern.core.questions.marking.spelling import Strictness
 from lantern.core.questions.parts import cut
-from lantern.core.questions.spelling import Strictness, folded
 from lantern.core.questions.textform import entry, texts
 from lantern.core.values import Value
 
-LONGEST, MOST_WORDS, MOST_SHOWN = 40, 5, 120
+LONGEST, MOST_WORDS, MOST_SHOWN, MOST_ACCEPTED = 40, 5, 120, 60
 Word = Annotated[str, Field(max_length=LONGEST)]
-_LOOSE = Strictness(accents=False, articles=True)
-_STEMS = re.compile(r"(?<=[a-z])(?:ie|oe)$")
-_ENDINGS = re.compile(r"(?<=[a-z]{2})(?:(?<=[sxz])es|(?<=[cs]h)es|(?<![su])s)$")
+_LOOSE = Strictness(accents=False)
+"""As the first rules merged."""
 
 
 class WordCloudItem(Question):
     """`most` is how many words a student may send. Scored, `accepts` holds the words that are right.
 
     The mark is the share of right words among as many as could be given: min(most, accepted words).
+    Words in `apart` are counted each for itself, though they could be merged with another.
     """
 
     kind: Literal["word_cloud"] = "word_cloud"
     scored: bool = False
     most: Annotated[int, Field(ge=1, le=MOST_WORDS)] = 3
-    accepts: Annotated[tuple[Word, ...], Field(max_length=60)] = ()
+    accepts: Annotated[tuple[Word, ...], Field(max_length=MOST_ACCEPTED)] = ()
+    apart: Annotated[tuple[Word, ...], Field(max_length=MOST_ACCEPTED)] = ()
 
 
 class PublicWordCloud(PublicItem):
@@ -119,19 +124,44 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
         if not item.scored:
             return None
         accepted = _accepted(item)
-        given = {merge_key(word) for word in answer.words if word.strip()}
+        given = {_merged(item, word) for word in answer.words if word.strip()}
         possible = min(item.most, len(accepted))
         return min(1.0, len(given & accepted) / possible) if possible else 0.0
 
+    def remarks(self, item: WordCloudItem, answer: WordCloudAnswer) -> tuple[Remark, ...]:
+        return tuple(_remark(item, word) for word in answer.words if word.strip()) if item.scored else ()
+
+    def typed_parts(self, item: WordCloudItem) -> tuple[str, ...]:
+        return ("",) if item.scored else ()
+
+    def of_text(self, item: WordCloudItem, text: str, part: str) -> WordCloudAnswer:
+        return _given(text[:LONGEST])
+
+    def near_misses(self, item: WordCloudItem) -> tuple[tuple[str, str], ...]:
+        usual = next((one for one in item.accepts if one.strip()), "")
+        return tuple(("", text) for text in misses_of(usual, item.language)) if item.scored else ()
+
+    def accepting(self, item: WordCloudItem, answer: WordCloudAnswer, part: str) -> WordCloudItem | None:
+        word = next((one for one in answer.words if one.strip()), "")
+        if not item.scored or not word or len(item.accepts) >= MOST_ACCEPTED:
+            return None
+        return item.model_copy(update={"accepts": (*item.accepts, " ".join(word.split()))})
+
+    def kept_apart(self, item: WordCloudItem, text: str) -> WordCloudItem | None:
+        if len(item.apart) >= MOST_ACCEPTED:
+            return None
+        return item.model_copy(update={"apart": (*item.apart, " ".join(text.split()))})
+
     def tally(self, item: WordCloudItem, answers: Iterable[WordCloudAnswer]) -> WordCloudTally:
         groups: dict[str, Counter[str]] = {}
+        key_of = _merger(item)
         n = 0
         for answer in answers:
             n += 1
             given: dict[str, str] = {}
             for word in answer.words:
                 if word.strip():
-                    given.setdefault(merge_key(word), " ".join(word.split()))
+                    given.setdefault(key_of(word), " ".join(word.split()))
             for key, text in given.items():
                 groups.setdefault(key, Counter())[text] += 1
         rows = []
@@ -146,7 +176,7 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
             return tally
         accepted = _accepted(item)
         return tally.model_copy(
-            update={"right": tuple(word.text for word in tally.words if merge_key(word.text) in accepted)}
+            update={"right": tuple(word.text for word in tally.words if _merged(item, word.text) in accepted)}
         )
 
     def answer_text(self, item: WordCloudItem, answer: WordCloudAnswer) -> str:
@@ -163,7 +193,7 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
                 word.text,
                 f"also: {', '.join(word.merged)}" if word.merged else "",
                 word.count,
-                merge_key(word.text) in accepted if item.scored else None,
+                _merged(item, word.text) in accepted if item.scored else None,
             )
             for word in tally.words
         ]
@@ -172,7 +202,7 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
         return Substance(answers=tuple(word for word in item.accepts if word.strip()))
 
     def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
-        return {"accepts": [text for text in substance.right_texts() if len(text) <= LONGEST][:60]}
+        return {"accepts": [text for text in substance.right_texts() if len(text) <= LONGEST][:MOST_ACCEPTED]}
 
     def to_lines(self, item: WordCloudItem) -> list[str]:
         return [entry("=", text) for text in item.accepts]
@@ -187,13 +217,14 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
         return WordCloudAnswer(words=tuple(dict.fromkeys(words)))
 
     def samples(self) -> Sequence[Sample]:
-        free = WordCloudItem(id="cloud-sea", prompt="What comes to mind when you hear “sea”?")
+        free = WordCloudItem(id="cloud-sea", prompt="What comes to mind when you hear “sea”?", language="en")
         scored = WordCloudItem(
             id="cloud-birds",
             prompt="Name two birds of our cliffs.",
             scored=True,
             most=2,
             accepts=("puffin", "gannet", "fulmar"),
+            language="en",
         )
         loose = (_given("Waves", "wave", "salt"), _given("wave"), _given("écume"))
         return [
@@ -203,19 +234,31 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
 
 
 def _accepted(item: WordCloudItem) -> set[str]:
-    return {merge_key(word) for word in item.accepts if word.strip()}
+    return {_merged(item, word) for word in item.accepts if word.strip()}
 
 
-@lru_cache(maxsize=8192)
-def merge_key(word: str) -> str:
-    """What two words have in common when they count as one: case, accents and a simple plural ending aside.
+def _merged(item: WordCloudItem, word: str) -> str:
+    return _merger(item)(word)
 
-    A plural s or es is taken off words of Latin letters; "bus" and "glass" keep theirs. What is left may be no word
-    ("berry" and "berries" have "berry" in common, "movie" and "movies" "movy"): it is compared, never shown.
-    """
-    text = folded(word, _LOOSE)
-    bare = _ENDINGS.sub("", text) if len(text) > 3 else text
-    return _STEMS.sub(lambda found: found[0][:-1] if found[0] == "oe" else "y", bare) if len(bare) > 4 else bare
+
+def _merger(item: WordCloudItem) -> Callable[[str], str]:
+    """Gives what words have in common that count as one: it is compared and never shown, for it may be no word."""
+    if item.rules.version == FIRST:
+        return partial(first_rules.merge_key, loose=_LOOSE)
+    return partial(merged_as, language=item.language, apart=frozenset(made_alike(x, item.language) for x in item.apart))
+
+
+def _remark(item: WordCloudItem, word: str) -> Remark:
+    given = " ".join(word.split())
+    meant = next((one for one in item.accepts if one.strip() and _merged(item, one) == _merged(item, word)), "")
+    said = {"given": given, "meant": meant, "counts": bool(meant)}
+    if not meant:
+        return Remark(code="not_accepted", sentence="Not among the accepted words.", **said)
+    if made_alike(given, item.language) == made_alike(meant, item.language):
+        return Remark(code="as_accepted", sentence="As it is accepted.", **said)
+    alike = as_counted(given, item.language) == as_counted(meant, item.language)
+    what = "capitals" if alike else "singular or plural"
+    return Remark(code="forgiven", sentence=f"{given} → {meant}, {what} forgiven", **said)
 
 
 def _given(*words: str) -> WordCloudAnswer:
