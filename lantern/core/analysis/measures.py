@@ -10,6 +10,11 @@ from statistics import fmean, pvariance
 Marks = Sequence[Sequence[float]]
 
 
+LEAST_VARIANCE = 1e-9
+"""Sums that vary less than this do not vary: thirds as floats never add up to quite the same."""
+MOST_BARS = 20
+
+
 def cronbach_alpha(marks: Marks) -> float | None:
     """Internal consistency; for marks of 0 and 1 it equals KR-20. None where it has no meaning.
 
@@ -19,7 +24,7 @@ def cronbach_alpha(marks: Marks) -> float | None:
     if len(marks) < 2 or len(marks[0]) < 2:
         return None
     total = pvariance([sum(row) for row in marks])
-    if total == 0:
+    if total < LEAST_VARIANCE:
         return None
     items = len(marks[0])
     within = sum(pvariance(column) for column in zip(*marks, strict=True))
@@ -30,9 +35,12 @@ def mean(values: Sequence[float]) -> float | None:
     return fmean(values) if values else None
 
 
-def histogram(values: Sequence[float], top: float, bins: int) -> list[int]:
-    """How many of `values` (0..top) fall into each of `bins` equal steps; the last includes `top`."""
-    counts = [0] * bins
-    for value in values:
-        counts[min(bins - 1, int(value / top * bins))] += 1
+def score_bars(scores: Sequence[float], top: int) -> list[int]:
+    """How many reached each score from 0 to `top`, part marks rounded down; above MOST_BARS questions, how many fall
+    into each of MOST_BARS equal steps, the last of which includes `top`."""
+    bars = top + 1 if top <= MOST_BARS else MOST_BARS
+    counts = [0] * bars
+    for score in scores:
+        step = score if top <= MOST_BARS else score / top * bars
+        counts[min(bars - 1, int(step + 1e-9))] += 1
     return counts

@@ -1,21 +1,34 @@
 """A session's report: figures, questions by difficulty, everyone by every question.
 
-Difficulty is the mean mark of those who answered (classical test theory's p). A student's score is the
-sum of marks over all scored questions that were asked; what was not answered counts 0 there.
+Difficulty is the mean mark of those who answered (classical test theory's p). A student's score is the sum of marks
+over the questions that count; what was asked and not answered counts 0 there (docs/kinds.md, F1 to F7).
 """
 
+from collections import Counter
 from collections.abc import Sequence
+from dataclasses import asdict
 from statistics import median
-from typing import Any
+from typing import Any, Literal
 
-from lantern.core.analysis.measures import cronbach_alpha, histogram, mean
-from lantern.core.questions import kind_of
-from lantern.core.questions.contract import CountRow, Item, Kind, is_scored, title_of
+from lantern.core.analysis.measures import cronbach_alpha, mean, score_bars
+from lantern.core.questions import AnyAnswer, kind_of
+from lantern.core.questions.contract import CountRow, Item, Kind, Question, counts, forgiven_in, is_scored, title_of
+from lantern.core.questions.marking import LATEST
+from lantern.core.session.corrections import marked_otherwise
 from lantern.core.session.model import Response, State
-from lantern.core.session.points import standings
+from lantern.core.session.points import standings, was_asked
 from lantern.core.values import Milliseconds, Value
 
-SCORE_BINS = 8
+Counting = Literal["since_joined", "everything"]
+"""What a score is out of: what was asked since one joined, with who never answered in no mean; or all that was asked,
+with everybody in."""
+COUNTED = {
+    "since_joined": "A score is out of what was asked since one joined; who never answered counts in no mean.",
+    "everything": "A score is out of everything that was asked; who never answered counts 0.",
+}
+NO_KEY = "No right answer was set, so it is not scored."
+FOR_NOTHING = "It counts for nothing: it is in no score."
+MOST_FORGIVEN = 12
 
 
 class WrongAnswer(Value):
@@ -26,10 +39,14 @@ class WrongAnswer(Value):
 
 
 class Count(Value):
+    """`given` is the text as it was typed, where it may be asked why it counts or does not; `part` where it stood."""
+
     label: str
     text: str
     count: int
     right: bool | None
+    given: str
+    part: str
 
 
 class Measure(Value):
@@ -40,10 +57,26 @@ class Measure(Value):
     value: float
 
 
+class Forgiven(Value):
+    """Something that was forgiven, and in how many answers."""
+
+    sentence: str
+    count: int
+
+
+class CorrectedFor(Value):
+    """The answer or word for which a question was put right."""
+
+    what: Literal["counts", "apart"]
+    text: str
+
+
 class QuestionReport(Value):
     """`share` is the mean mark of those who answered; None where nothing is scored or nobody answered.
 
-    `by` is who wrote it, where that is not the set's owner.
+    `by` is who wrote it, where that is not the set's owner. `note` says why its marks are in no score, where they are
+    not though it is no opinion. `keys` are the answers that may still be set as right. `forgiven` is what was forgiven
+    in answers that count, `corrected` what was put right after it was asked.
     """
 
     item: str
@@ -58,24 +91,43 @@ class QuestionReport(Value):
     counts: tuple[Count, ...]
     measures: tuple[Measure, ...]
     common_wrong: WrongAnswer | None
+    note: str
+    keys: tuple[AnyAnswer, ...]
+    forgiven: tuple[Forgiven, ...]
+    corrected: tuple[CorrectedFor, ...]
 
 
 class PersonReport(Value):
-    """`panes` runs along the report's questions: a mark, a short text where nothing is marked, or None."""
+    """`panes` runs along the report's questions: a mark, a short text where nothing is marked, or None.
+
+    `score` is out of `out_of` questions; `share` is None for who is in no mean.
+    """
 
     seat: int
     name: str
     panes: tuple[float | str | None, ...]
     score: float
+    out_of: int
+    share: float | None
+    answered: int
     points: int
     place: int
 
 
 class Report(Value):
-    """`top_score` is the number of scored questions asked. Questions run in the order of the set."""
+    """`top_score` is the number of questions asked that count. Questions run in the order of the set.
+
+    `median_score` and `histogram` scale the score of a late joiner to all of them. `never_answered` are those among who
+    took part who gave no answer at all; `counted` says in a sentence what a score is out of. `marked_otherwise` is how
+    many answers would have another mark by the rules of today.
+    """
 
     title: str
     took_part: int
+    never_answered: int
+    counting: Counting
+    counted: str
+    marked_otherwise: int
     mean_share: float | None
     median_score: float | None
     top_score: int
@@ -85,22 +137,25 @@ class Report(Value):
     people: tuple[PersonReport, ...]
 
 
-def report_of(state: State) -> Report:
+def report_of(state: State, counting: Counting = "since_joined") -> Report:
     numbers = state.content.question_numbers()
     asked = [item for item in state.content.items if item.id in state.asks]
-    scored = [item for item in asked if is_scored(item)]
-    people = _people(state, asked, scored)
-    marks = _marks(state, scored)
-    scores = [person.score for person in people]
-    shares = [score / len(scored) for score in scores] if scored else []
+    scored = [item for item in asked if counts(item)]
+    people = _people(state, asked, scored, counting)
+    shares = [person.share for person in people if person.share is not None]
+    scaled = [share * len(scored) for share in shares]
     return Report(
         title=state.content.title,
         took_part=len(people),
+        never_answered=sum(person.answered == 0 for person in people),
+        counting=counting,
+        counted=COUNTED[counting],
+        marked_otherwise=marked_otherwise(state) if state.rules != LATEST else 0,
         mean_share=mean(shares),
-        median_score=median(scores) if scores and scored else None,
+        median_score=median(scaled) if scaled else None,
         top_score=len(scored),
-        reliability=cronbach_alpha(marks),
-        histogram=tuple(histogram(scores, len(scored), min(SCORE_BINS, len(scored) + 1))) if scored else (),
+        reliability=cronbach_alpha(_marks(state, scored, people)),
+        histogram=tuple(score_bars(scaled, len(scored))) if scored else (),
         questions=tuple(_question(state, item, numbers[item.id]) for item in asked),
         people=tuple(people),
     )
@@ -125,10 +180,33 @@ def _question(state: State, item: Item, number: int) -> QuestionReport:
         answered=len(responses),
         share=mean([r.mark for r in responses if r.mark is not None]),
         median_took=round(median(r.took for r in responses)) if responses else None,
-        counts=tuple(Count(label=r.label, text=r.text, count=r.count, right=r.right) for r in rows),
+        counts=tuple(Count.model_validate(asdict(row)) for row in rows),
         measures=tuple(Measure(name=f.name, of=f.of, value=f.value) for f in kind.figures(item, tally)),
         common_wrong=_common_wrong(kind, rows),
+        note=_note(item),
+        keys=kind.possible_keys(item),
+        forgiven=_forgiven(kind, item, responses),
+        corrected=tuple(CorrectedFor(what=c.what, text=c.text) for c in state.corrections if c.before.id == item.id),
     )
+
+
+def _note(item: Item) -> str:
+    if not isinstance(item, Question) or not item.scored:
+        return ""
+    return "" if counts(item) else FOR_NOTHING if item.is_marked else NO_KEY
+
+
+def _forgiven(kind: Kind[Any, Any, Any], item: Item, responses: Sequence[Response]) -> tuple[Forgiven, ...]:
+    """The most frequent first."""
+    if not kind.typed_parts(item):
+        return ()
+    found = Counter(
+        f"{remark.part}: {remark.sentence}" if remark.part else remark.sentence
+        for response in responses
+        for remark in forgiven_in(kind.remarks(item, response.answer))
+    )
+    ordered = sorted(found.items(), key=lambda row: (-row[1], row[0]))
+    return tuple(Forgiven(sentence=sentence, count=count) for sentence, count in ordered[:MOST_FORGIVEN])
 
 
 def _common_wrong(kind: Kind[Any, Any, Any], rows: Sequence[CountRow]) -> WrongAnswer | None:
@@ -139,19 +217,25 @@ def _common_wrong(kind: Kind[Any, Any, Any], rows: Sequence[CountRow]) -> WrongA
     return WrongAnswer(text=kind.say(row), count=row.count)
 
 
-def _people(state: State, asked: Sequence[Item], scored: Sequence[Item]) -> list[PersonReport]:
+def _people(state: State, asked: Sequence[Item], scored: Sequence[Item], counting: Counting) -> list[PersonReport]:
     """In the order of names."""
     places = {row.seat: row for row in standings(state, state.asks.values())}
     rows = []
     for seat in sorted(state.people(), key=lambda seat: seat.name.casefold()):
         given = {item.id: state.asks[item.id].responses.get(seat.number) for item in asked}
-        marks = [response.mark or 0.0 for item in scored if (response := given[item.id])]
+        score = sum(response.mark or 0.0 for item in scored if (response := given[item.id]))
+        out_of = sum(counting == "everything" or was_asked(seat, state.asks[item.id]) for item in scored)
+        answered = sum(response is not None for response in given.values())
+        is_in = out_of > 0 and (counting == "everything" or answered > 0)
         rows.append(
             PersonReport(
                 seat=seat.number,
                 name=seat.name,
                 panes=tuple(_pane(given[item.id]) for item in asked),
-                score=sum(marks),
+                score=score,
+                out_of=out_of,
+                share=score / out_of if is_in else None,
+                answered=answered,
                 points=places[seat.number].points,
                 place=places[seat.number].place,
             )
@@ -159,12 +243,15 @@ def _people(state: State, asked: Sequence[Item], scored: Sequence[Item]) -> list
     return rows
 
 
-def _marks(state: State, scored: Sequence[Item]) -> list[list[float]]:
+def _marks(state: State, scored: Sequence[Item], people: Sequence[PersonReport]) -> list[list[float]]:
+    """A row for each who was asked everything and is in the means: alpha knows no gaps."""
+    whole = [person.seat for person in people if person.share is not None and person.out_of == len(scored)]
+
     def mark(item: Item, seat: int) -> float:
         response = state.asks[item.id].responses.get(seat)
         return (response.mark or 0.0) if response else 0.0
 
-    return [[mark(item, seat.number) for item in scored] for seat in state.people()] if scored else []
+    return [[mark(item, seat) for item in scored] for seat in whole]
 
 
 def _pane(response: Response | None) -> float | str | None:

@@ -3,10 +3,10 @@
 from collections.abc import Iterator
 from datetime import UTC, datetime
 
-from lantern.core.analysis.report import Report, report_of
+from lantern.core.analysis.report import Counting, Report, report_of
 from lantern.core.formats.table import Cell, Table
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import title_of
+from lantern.core.questions.contract import forgiven_in, title_of
 from lantern.core.session.model import State
 
 RAW_HEADINGS = (
@@ -16,6 +16,7 @@ RAW_HEADINGS = (
     "Seat",
     "Name",
     "Answer",
+    "Forgiven",
     "Mark",
     "Points",
     "Seconds taken",
@@ -23,20 +24,22 @@ RAW_HEADINGS = (
 )
 
 
-def workbook_tables(state: State) -> list[Table]:
+def workbook_tables(state: State, counting: Counting = "since_joined") -> list[Table]:
     """The class grid, each question's counts and measures, and every answer raw."""
-    report = report_of(state)
+    report = report_of(state, counting)
     return [grid_table(report), counts_table(report), measures_table(report), raw_table(state)]
 
 
 def grid_table(report: Report) -> Table:
     headings = ("Name", *(f"Q{q.number}" for q in report.questions), "Score", "Out of", "Percent", "Points", "Place")
     rows = [
-        (p.name, *p.panes, p.score, report.top_score, *_percent(p.score, report), p.points, p.place)
+        (p.name, *p.panes, p.score, p.out_of, None if p.share is None else round(100 * p.share, 1), p.points, p.place)
         for p in report.people
     ]
     shares = tuple(None if q.share is None else round(q.share, 4) for q in report.questions)
     rows.append(("Mean mark of those who answered", *shares))
+    notes = (f"Q{q.number}: {q.note}" for q in report.questions if q.note)
+    rows += [(sentence,) for sentence in (report.counted, *notes)]
     return Table("Class", headings, rows)
 
 
@@ -87,12 +90,9 @@ def _raw_rows(state: State) -> Iterator[tuple[Cell, ...]]:
                 r.seat,
                 state.seats[r.seat].name,
                 kind_of(item).answer_text(item, r.answer),
+                "; ".join(remark.sentence for remark in forgiven_in(kind_of(item).remarks(item, r.answer))) or None,
                 r.mark,
                 r.points,
                 round(r.took / 1000, 1),
                 datetime.fromtimestamp(r.at / 1000, UTC).isoformat(timespec="milliseconds"),
             )
-
-
-def _percent(score: float, report: Report) -> tuple[float | None]:
-    return (round(100 * score / report.top_score, 1) if report.top_score else None,)

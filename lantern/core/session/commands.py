@@ -122,6 +122,40 @@ class SetKey(_Strict):
 
 
 @dataclass(frozen=True)
+class CountAsRight(_Strict):
+    """One more answer is right. `part` names what of it, as a remark does, where an answer has several parts."""
+
+    item: ShortId
+    answer: AnyAnswer
+    part: Annotated[str, Field(max_length=40)] = ""
+    do: Literal["count_as_right"] = "count_as_right"
+
+
+@dataclass(frozen=True)
+class KeepApart(_Strict):
+    """A word that was merged with others is counted by itself."""
+
+    item: ShortId
+    text: Annotated[str, Field(max_length=200)]
+    do: Literal["keep_apart"] = "keep_apart"
+
+
+@dataclass(frozen=True)
+class TakeBack(_Strict):
+    """Undo the last correction of a question."""
+
+    item: ShortId
+    do: Literal["take_back"] = "take_back"
+
+
+@dataclass(frozen=True)
+class MarkAnew(_Strict):
+    """Mark every answer by the rules of today."""
+
+    do: Literal["mark_anew"] = "mark_anew"
+
+
+@dataclass(frozen=True)
 class End(_Strict):
     do: Literal["end"] = "end"
 
@@ -171,6 +205,10 @@ DeskCommand = Annotated[
     | Restore
     | LiftFog
     | SetKey
+    | CountAsRight
+    | KeepApart
+    | TakeBack
+    | MarkAnew
     | End,
     Field(discriminator="do"),
 ]
@@ -189,6 +227,10 @@ Command = (
     | Restore
     | LiftFog
     | SetKey
+    | CountAsRight
+    | KeepApart
+    | TakeBack
+    | MarkAnew
     | End
     | Join
     | GiveAnswer

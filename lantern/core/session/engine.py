@@ -17,11 +17,12 @@ from lantern.core import errors
 from lantern.core.questions import kind_of
 from lantern.core.questions.contract import Answer, Item, Question
 from lantern.core.session import commands as c
+from lantern.core.session import corrections
 from lantern.core.session import events as e
 from lantern.core.session.model import Ask, Phase, Response, Seat, State, changed
 from lantern.core.session.moves import Move, item_after, next_move
 from lantern.core.session.names import clean_name, told_apart
-from lantern.core.session.points import points_for
+from lantern.core.session.points import points_for, time_left
 from lantern.core.values import Milliseconds
 
 Events = Sequence[e.Event]
@@ -183,18 +184,6 @@ def _lift_fog(state: State, command: c.LiftFog, now: Milliseconds, command_id: s
     return [] if already else [e.FogLifted(command.seat, command.lifted)]
 
 
-def _set_key(state: State, command: c.SetKey, now: Milliseconds, command_id: str) -> Events:
-    ask = state.asks.get(command.item)
-    if ask is None or ask.is_open:
-        raise errors.NotPossible("Close the question first, then say what is right.")
-    item = state.item(command.item)
-    kind = kind_of(item)
-    if not kind.keyed_later or command.answer.kind != item.kind:
-        raise errors.NotPossible("What is right in this question is written in its set.")
-    kind.accept(item, command.answer)
-    return [e.KeySet(command.item, command.answer)]
-
-
 def _give_answer(state: State, command: c.GiveAnswer, now: Milliseconds, command_id: str) -> Events:
     if _seat(state, command.seat).removed:
         raise errors.TakenOut
@@ -263,8 +252,15 @@ _ANYWHERE: Handlers = {
     c.TimeUp: _nothing,
     c.CloseIfAllAnswered: _nothing,
 }
+_CORRECTED: Handlers = {
+    c.SetKey: corrections.set_key,
+    c.CountAsRight: corrections.count_as_right,
+    c.KeepApart: corrections.keep_apart,
+    c.TakeBack: corrections.take_back,
+    c.MarkAnew: corrections.mark_anew,
+}
 # An answer that was acknowledged may be sent again after the question closed: it must be told so.
-_ASKED: Handlers = _ANYWHERE | {c.GiveAnswer: _give_answer}
+_ASKED: Handlers = _ANYWHERE | _CORRECTED | {c.GiveAnswer: _give_answer}
 
 COMMANDS: dict[Phase, Handlers] = {
     Phase.LOBBY: _ANYWHERE,
@@ -276,10 +272,11 @@ COMMANDS: dict[Phase, Handlers] = {
         c.TimeUp: _time_up,
         c.CloseIfAllAnswered: _close_if_all,
     },
-    Phase.CLOSED: _ASKED | {c.Reopen: _reopen, c.Reveal: _reveal, c.ShowStandings: _show_standings, c.SetKey: _set_key},
-    Phase.REVEALED: _ASKED | {c.ShowStandings: _show_standings, c.SetKey: _set_key},
+    Phase.CLOSED: _ASKED | {c.Reopen: _reopen, c.Reveal: _reveal, c.ShowStandings: _show_standings},
+    Phase.REVEALED: _ASKED | {c.ShowStandings: _show_standings},
     Phase.STANDINGS: _ASKED,
-    Phase.ENDED: {
+    Phase.ENDED: _CORRECTED
+    | {
         c.Rename: _rename,
         c.Remove: _remove,
         c.Restore: _restore,
@@ -294,7 +291,8 @@ COMMANDS: dict[Phase, Handlers] = {
 
 
 def _on_joined(state: State, event: e.Joined) -> State:
-    seat = Seat(event.seat, event.name, event.key)
+    is_open = state.ask is not None and state.ask.is_open
+    seat = Seat(event.seat, event.name, event.key, since=state.openings - is_open)
     return changed(
         state,
         seats={**state.seats, seat.number: seat},
@@ -320,8 +318,10 @@ def _on_page_shown(state: State, event: e.PageShown) -> State:
 
 
 def _on_opened(state: State, event: e.Opened) -> State:
-    ask = state.asks.get(event.item) or Ask(event.item, event.at, event.deadline)
-    state = _with_ask(state, ask, opened_at=event.at, deadline=event.deadline, is_open=True)
+    limit = None if event.deadline is None else event.deadline - event.at
+    ask = state.asks.get(event.item) or Ask(event.item, event.at, event.deadline, began_at=event.at, limit=limit)
+    state = changed(state, openings=state.openings + 1)
+    state = _with_ask(state, ask, opened_at=event.at, deadline=event.deadline, is_open=True, opening=state.openings)
     return _moved(state, Phase.OPEN, event.item)
 
 
@@ -342,38 +342,20 @@ def response_to(state: State, ask: Ask, recorded: Recorded, mark: float | None, 
     """The answer with the points that it gets for its mark."""
     event = recorded.event
     assert isinstance(event, e.Answered)
-    took = max(0, event.at - ask.opened_at)
-    allowed = None if ask.deadline is None else ask.deadline - ask.opened_at
-    points, bonus = points_for(state.item(event.item), mark, took, allowed, state.settings)
+    left = time_left(ask, event.at, state.rules) if state.settings.early_bonus else None
+    points, bonus = points_for(state.item(event.item), mark, left, state.settings)
     return Response(
         seat=event.seat,
         answer=event.answer,
         command_id=recorded.command_id,
         at=event.at,
-        took=took,
-        allowed=allowed,
+        took=max(0, event.at - ask.opened_at),
+        left=left,
         mark=mark,
         points=points,
         bonus=bonus,
         short=short,
     )
-
-
-def _on_key_set(state: State, event: e.KeySet) -> State:
-    item = kind_of(state.item(event.item)).with_key(state.item(event.item), event.answer)
-    items = {**state.items, item.id: item}
-    content = state.content.model_copy(update={"items": tuple(items.values())})
-    state = changed(state, items=items, content=content)
-    ask = state.asks[item.id]
-    return _with_ask(state, ask, responses={seat: _marked(state, ask, r) for seat, r in ask.responses.items()})
-
-
-def _marked(state: State, ask: Ask, response: Response) -> Response:
-    """The response with the mark and points that the item gives now."""
-    item = state.item(ask.item_id)
-    mark = kind_of(item).score(item, response.answer)
-    points, bonus = points_for(item, mark, response.took, response.allowed, state.settings)
-    return replace(response, mark=mark, points=points, bonus=bonus)
 
 
 def _on_closed(state: State, event: e.Closed) -> State:
@@ -418,7 +400,10 @@ EVENTS: dict[type, Evolver] = {
     e.Opened: _of(_on_opened),
     e.TimeAdded: _of(lambda s, ev: _with_ask(s, s.asks[ev.item], deadline=ev.deadline)),
     e.Answered: _on_answered,
-    e.KeySet: _of(_on_key_set),
+    e.KeySet: _of(corrections.on_key_set),
+    e.Corrected: _of(corrections.on_corrected),
+    e.TakenBack: _of(corrections.on_taken_back),
+    e.MarkedAnew: _of(corrections.on_marked_anew),
     e.Closed: _of(_on_closed),
     e.Withdrawn: _of(_on_withdrawn),
     e.Revealed: _of(_on_revealed),

@@ -5,7 +5,7 @@ from typing import Annotated, Any, Literal, get_args
 
 from pydantic import Field, TypeAdapter
 
-from lantern.core.questions import AnyAnswer
+from lantern.core.questions import AnyAnswer, AnyItem
 from lantern.core.values import Milliseconds
 
 
@@ -50,6 +50,35 @@ class KeySet:
     item: str
     answer: AnyAnswer
     type: Literal["key_set"] = "key_set"
+
+
+@dataclass(frozen=True, slots=True)
+class Corrected:
+    """A question that had been asked became `item`: one more answer counts, or words are counted apart.
+
+    `text` is the answer or word it was done for. Every answer to it is marked anew.
+    """
+
+    item: AnyItem
+    what: Literal["counts", "apart"]
+    text: str
+    type: Literal["corrected"] = "corrected"
+
+
+@dataclass(frozen=True, slots=True)
+class TakenBack:
+    """The last correction of this question was undone."""
+
+    item: str
+    type: Literal["taken_back"] = "taken_back"
+
+
+@dataclass(frozen=True, slots=True)
+class MarkedAnew:
+    """Every answer is marked by this version of the rules from now on."""
+
+    rules: int
+    type: Literal["marked_anew"] = "marked_anew"
 
 
 @dataclass(frozen=True, slots=True)
@@ -137,6 +166,9 @@ Event = (
     | Restored
     | FogLifted
     | KeySet
+    | Corrected
+    | TakenBack
+    | MarkedAnew
     | PageShown
     | Opened
     | TimeAdded

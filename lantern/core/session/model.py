@@ -4,11 +4,12 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from enum import StrEnum
 from random import Random
-from typing import Any, TypeVar
+from typing import Any, Literal, TypeVar
 
 from lantern.core.questions import kind_of
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.contract import Answer, Item
+from lantern.core.questions.marking import LATEST
 from lantern.core.values import Milliseconds, Value
 
 
@@ -34,22 +35,26 @@ class Settings(Value):
 
 @dataclass(frozen=True, slots=True)
 class Seat:
-    """One student in the session. `key` is the id its device made when joining."""
+    """One student in the session. `key` is the id its device made when joining.
+
+    `since` is how many openings of questions were over by then: what was asked later was asked of this student.
+    """
 
     number: int
     name: str
     key: str
     removed: bool = False
     fog_lifted: bool = False
+    since: int = 0
 
 
 @dataclass(frozen=True, slots=True)
 class Response:
     """One answer. `took` is the time from the opening; `mark` is None where nothing is scored.
 
-    `allowed` is the time there was when it was given, None for no limit: it and `took` stay as they were then,
-    so that marking anew, after a reopening too, gives the same points. `short` is the answer in a few characters,
-    as a pane of the grid shows it.
+    `left` is the share of the time that was left when it was given, 0..1, where that is rewarded: it is the answer's,
+    whatever becomes of the question afterwards (`points.time_left`). `short` is the answer in a few characters, as a
+    pane of the grid shows it.
     """
 
     seat: int
@@ -57,7 +62,7 @@ class Response:
     command_id: str
     at: Milliseconds
     took: Milliseconds
-    allowed: Milliseconds | None
+    left: float | None
     mark: float | None
     points: int
     bonus: int
@@ -68,7 +73,8 @@ class Response:
 class Ask:
     """One question that has been opened. `deadline` is None where there is no time limit.
 
-    `told` once marks of it have been told to the class: from then on it takes no answers any more.
+    `told` once marks of it have been told to the class: from then on it takes no answers any more. `began_at` and
+    `limit` are those of its first opening; `opening` is the number of its last one in the session, from 1.
     """
 
     item_id: str
@@ -78,13 +84,26 @@ class Ask:
     revealed: bool = False
     told: bool = False
     responses: Mapping[int, Response] = field(default_factory=dict)
+    began_at: Milliseconds = 0
+    limit: Milliseconds | None = None
+    opening: int = 0
+
+
+@dataclass(frozen=True, slots=True)
+class Correction:
+    """A question that was changed after it had been asked. `before` is what it was; `text` is what was corrected."""
+
+    before: Item
+    what: Literal["counts", "apart"]
+    text: str
 
 
 @dataclass(frozen=True)
 class State:
     """`step` counts the moves of the desk, so that a command made on an older view can be refused.
 
-    `seed` decides every order that is drawn; it never leaves the server.
+    `seed` decides every order that is drawn; it never leaves the server. `rules` is the version of the rules of
+    marking, `openings` how often a question was opened, `corrections` what stands corrected, the latest last.
     """
 
     content: SetContent
@@ -101,6 +120,9 @@ class State:
     pages_shown: frozenset[str] = frozenset()
     handled: frozenset[str] = frozenset()
     ended_at: Milliseconds | None = None
+    rules: int = LATEST
+    openings: int = 0
+    corrections: tuple[Correction, ...] = ()
 
     @property
     def ids(self) -> list[str]:
@@ -141,12 +163,16 @@ def changed(value: S, **changes: Any) -> S:
     return new
 
 
-def new_session(content: SetContent, settings: Settings, seed: str) -> State:
-    """A session before its first event. The same seed mixes the options in the same order."""
-    content = content.in_its_language()
+def new_session(content: SetContent, settings: Settings, seed: str, rules: int = LATEST) -> State:
+    """A session before its first event. The same seed mixes the options in the same order.
+
+    `rules` is the version of the rules of marking that it is kept by.
+    """
+    content = content.as_run(rules)
     if settings.mix_options:
         content = content.model_copy(update={"items": tuple(_mixed(content.items, seed))})
-    return State(content=content, settings=settings, items={item.id: item for item in content.items}, seed=seed)
+    items = {item.id: item for item in content.items}
+    return State(content=content, settings=settings, items=items, seed=seed, rules=rules)
 
 
 def _mixed(items: Iterable[Item], seed: str) -> Iterator[Item]:

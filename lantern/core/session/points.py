@@ -3,30 +3,38 @@
 points = round(100 x mark x weight) + bonus
 bonus  = round(20 x mark x weight x share of the time left), where early answers are rewarded
 
-The share of the time left is 1 - took / allowed, of the time that was allowed when the answer was given.
+The share of the time left belongs to the answer. It runs from the first opening of the question, by the limit that it
+had then: time that is added, and an opening after that one, give nobody more of it and take none away.
 """
 
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
 from lantern.core.questions.contract import Item, Question
-from lantern.core.session.model import Ask, Phase, Settings, State
+from lantern.core.questions.marking import FIRST
+from lantern.core.session.model import Ask, Phase, Seat, Settings, State
 from lantern.core.values import Milliseconds
 
 FULL_POINTS = 100
 EARLY_POINTS = 20
 
 
-def points_for(
-    item: Item, mark: float | None, took: Milliseconds, allowed: Milliseconds | None, settings: Settings
-) -> tuple[int, int]:
-    """(points, of which bonus) for an answer given `took` after the opening, of the time `allowed`."""
+def time_left(ask: Ask, at: Milliseconds, rules: int) -> float | None:
+    """The share of the time, 0..1, that is left for an answer at this moment; None where there is no limit."""
+    if rules == FIRST:
+        allowed, took = None if ask.deadline is None else ask.deadline - ask.opened_at, at - ask.opened_at
+    else:
+        allowed, took = ask.limit, at - ask.began_at
+    return None if allowed is None else min(1.0, max(0.0, 1 - max(0, took) / max(1, allowed)))
+
+
+def points_for(item: Item, mark: float | None, left: float | None, settings: Settings) -> tuple[int, int]:
+    """(points, of which bonus) for an answer that was given with this share of the time left."""
     if mark is None or not isinstance(item, Question):
         return 0, 0
     base = round(FULL_POINTS * mark * item.weight)
-    if not settings.early_bonus or allowed is None:
+    if not settings.early_bonus or left is None:
         return base, 0
-    left = min(1.0, max(0.0, 1 - took / max(1, allowed)))
     bonus = round(EARLY_POINTS * mark * item.weight * left)
     return base + bonus, bonus
 
@@ -52,6 +60,11 @@ def told(state: State, ask: Ask) -> bool:
 
 def told_asks(state: State) -> list[Ask]:
     return [ask for ask in state.asks.values() if told(state, ask)]
+
+
+def was_asked(seat: Seat, ask: Ask) -> bool:
+    """Whether the question was asked of this student: it was open while they were in, or they answered it."""
+    return ask.opening > seat.since or seat.number in ask.responses
 
 
 def total_points(state: State, asks: Iterable[Ask]) -> Mapping[int, int]:

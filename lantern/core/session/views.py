@@ -13,11 +13,22 @@ from functools import cached_property, lru_cache
 from statistics import median
 
 from lantern.core.questions import AnyAnswer, AnyKey, AnyPublicItem, AnyTally, kind_of
-from lantern.core.questions.contract import Item, Media, Question, explanation_html, is_scored, title_of
+from lantern.core.questions.contract import (
+    Answer,
+    Item,
+    Media,
+    Question,
+    Remark,
+    counts,
+    explanation_html,
+    forgiven_in,
+    title_of,
+)
+from lantern.core.questions.marking import LATEST
 from lantern.core.session.engine import COMMANDS
 from lantern.core.session.model import Ask, Phase, Response, Seat, Settings, State
 from lantern.core.session.moves import Move, neighbour, next_move
-from lantern.core.session.points import Standing, standings, told, told_asks, total_points
+from lantern.core.session.points import Standing, standings, told, told_asks, total_points, was_asked
 from lantern.core.values import Milliseconds, Value
 
 TOP_PLACES = 10
@@ -46,8 +57,9 @@ class StudentView(Value):
 
 
 class Mine(Value):
-    """One student's own part. `item` says which item `answer`, `mark` and `gained` belong to.
+    """One student's own part. `item` says which item `answer`, `mark`, `forgiven` and `gained` belong to.
 
+    `right` is the sum of marks over the `scored` questions that were asked since this student joined.
     `description` is the current picture's, for a student who sees pictures without fog.
     """
 
@@ -58,6 +70,7 @@ class Mine(Value):
     item: str | None
     answer: AnyAnswer | None
     mark: float | None
+    forgiven: tuple[Remark, ...]
     gained: int | None
     bonus: int | None
     points: int | None
@@ -178,23 +191,34 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
     response = ask.responses.get(seat_number) if ask else None
     marked = response if ask and response and told(state, ask) else None
     standing = places.by_seat.get(seat_number) if state.settings.show_standings else None
-    right, scored = places.marks.get(seat_number, 0.0), places.scored
     return Mine(
         seat=seat.number,
         name=seat.name,
         fog_lifted=seat.fog_lifted,
         description=_description(state) if seat.fog_lifted else "",
         item=ask.item_id if ask else None,
-        answer=response.answer if response else None,
+        answer=_own_answer(state, ask, response, is_told=marked is not None) if ask and response else None,
         mark=marked.mark if marked else None,
+        forgiven=_forgiven(state.item(ask.item_id), marked) if ask and marked else (),
         gained=marked.points if marked else None,
         bonus=marked.bonus if marked else None,
         points=standing.points if standing else None,
         place=standing.place if standing else None,
         people=places.people,
-        right=right,
-        scored=scored,
+        right=places.marks.get(seat_number, 0.0),
+        scored=places.scored(seat),
     )
+
+
+def _own_answer(state: State, ask: Ask, response: Response, *, is_told: bool) -> Answer:
+    """Equal parts are put where they belong once the mark is told: earlier it would tell which are right."""
+    item = state.item(ask.item_id)
+    return kind_of(item).settled(item, response.answer) if is_told else response.answer
+
+
+def _forgiven(item: Item, response: Response) -> tuple[Remark, ...]:
+    kind = kind_of(item)
+    return forgiven_in(kind.remarks(item, response.answer)) if response.mark and kind.typed_parts(item) else ()
 
 
 def _description(state: State) -> str:
@@ -209,12 +233,15 @@ class Places:
     def __init__(self, state: State) -> None:
         self.by_seat = {row.seat: row for row in standings(state)}
         self.people = len(self.by_seat)
-        over = [ask for ask in told_asks(state) if is_scored(state.item(ask.item_id))]
-        self.scored = len(over)
+        self._over = [ask for ask in told_asks(state) if counts(state.item(ask.item_id))]
         self.marks: dict[int, float] = {}
-        for ask in over:
+        for ask in self._over:
             for response in ask.responses.values():
                 self.marks[response.seat] = self.marks.get(response.seat, 0.0) + (response.mark or 0.0)
+
+    def scored(self, seat: Seat) -> int:
+        """How many scored questions were asked of this student."""
+        return sum(was_asked(seat, ask) for ask in self._over) if seat.since else len(self._over)
 
 
 @lru_cache(maxsize=8192)
@@ -385,4 +412,19 @@ def _allowed(state: State) -> set[str]:
         names.discard("reopen")
     if state.ask is None or not kind_of(state.item(state.ask.item_id)).keyed_later:
         names.discard("set_key")
+    return names - _useless(state)
+
+
+def _useless(state: State) -> set[str]:
+    """Corrections that there is nothing for in the current question."""
+    ask, names = state.ask, set[str]()
+    item = state.item(ask.item_id) if ask else None
+    if item is None or ask is None or ask.is_open or not kind_of(item).typed_parts(item):
+        names.add("count_as_right")
+    if item is None or kind_of(item).kept_apart(item, "a") is None:
+        names.add("keep_apart")
+    if item is None or all(one.before.id != item.id for one in state.corrections):
+        names.add("take_back")
+    if state.rules == LATEST:
+        names.add("mark_anew")
     return names
