@@ -37,12 +37,13 @@ _alone = Lock()
 _SUFFIXES = {"audio/mpeg": ".mp3", "audio/wav": ".wav", "audio/ogg": ".ogg", "audio/mp4": ".m4a", "audio/flac": ".flac"}
 
 
-def read(teacher: Teacher, source: Source | None, text: str) -> Incoming:
-    """What a file, or a pasted text, holds. Raises Unreadable, BadForm."""
+def read(teacher: Teacher, source: Source | None, text: str, language: str = "") -> Incoming:
+    """What a file, or a pasted text, holds; `language` is that of the set it goes into. Raises Unreadable, BadForm."""
     if source is None:
         if not text.strip():
             raise BadForm("Paste some questions, or choose a file.", field="text")
-        return read_typed(text, new_item_id)
+        return read_typed(text, new_item_id, language)
+    source = replace(source, language=language)
     incoming = _as_remembered(teacher, source, read_file(source, new_item_id, _alone))
     wanted = set(media_ids([entry.item.model_dump(mode="json") for entry in incoming.entries if entry.item]))
     missing = wanted - incoming.media.keys() - _own(teacher, wanted)

@@ -33,10 +33,11 @@ def read_incoming(
     file: File[UploadedFile | None] = None,  # type: ignore[type-arg]
     text: Form[str] = "",
     choices: Form[str] = "{}",
+    language: Form[str] = "",
 ) -> FoundInFile:
     """What a file or a pasted text holds, entry by entry; nothing is kept. `choices`, as JSON: what columns are
-    used for, by their number; "as": the way to read it."""
-    found = actions.read(request.auth, _source(file, choices), text)
+    used for, by their number; "as": the way to read it. `language` is that of the set it goes into."""
+    found = actions.read(request.auth, _source(file, choices), text, language)
     return FoundInFile(
         title=found.title,
         about=found.about,
@@ -52,7 +53,7 @@ def read_incoming(
 @router.post("/mend", response=Mended)
 def mend_entry(request: TeacherRequest, given: ToMend) -> Mended:
     """An entry that was mended by hand, read again."""
-    return Mended(entries=tuple(read_again(given.text, given.place, new_item_id)))
+    return Mended(entries=tuple(read_again(given.text, given.place, new_item_id, given.language)))
 
 
 @router.post("/add", response=SetDocument)

@@ -7,6 +7,7 @@ from pydantic import Field
 from lantern.core.formats.exchange import MOST_ENTRIES, Column, Entry
 from lantern.core.questions import AnyItem
 from lantern.core.questions.content import About, Title
+from lantern.core.questions.contract import LanguageTag
 from lantern.core.values import Value
 
 
@@ -27,10 +28,11 @@ class FoundInFile(Value):
 
 
 class ToMend(Value):
-    """An entry's text as the teacher has changed it. `place` is kept."""
+    """An entry's text as the teacher has changed it. `place` is kept; `language` is that of the set it goes into."""
 
     text: Annotated[str, Field(max_length=20_000)]
     place: Annotated[str, Field(max_length=100)]
+    language: LanguageTag = ""
 
 
 class Mended(Value):

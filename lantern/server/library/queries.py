@@ -8,15 +8,21 @@ from lantern.core.formats.exchange import media_ids
 from lantern.core.questions import kind_of, read_item
 from lantern.core.questions.content import About, SetContent, problems_of
 from lantern.core.questions.contract import Item, title_of
+from lantern.core.questions.marking.numbers import NotANumber, number_and_rest
+from lantern.core.questions.would_count import near_misses, verdict_on
 from lantern.server.accounts.models import Teacher
 from lantern.server.library.models import QuestionSet, SetItem
 from lantern.server.library.schemas import (
     FoundQuestion,
     MadeFrom,
+    ReadNumber,
     RevisionRow,
     SetDocument,
     SetRow,
+    TypedNumber,
+    Verdicts,
     VersionedItem,
+    WouldCount,
 )
 
 MOST_FOUND = 300
@@ -43,6 +49,27 @@ def found_sets(teacher: Teacher, text: str) -> QuerySet[QuestionSet]:
 def content_of(question_set: QuestionSet) -> SetContent:
     """The set as the core works on it."""
     return _content(question_set, question_set.items.all())
+
+
+def verdicts_on(question_set: QuestionSet, asked: WouldCount) -> Verdicts:
+    """How a text would be marked in the set, with the question as it stands in the editor. Raises BadAnswer."""
+    content = content_of(question_set)
+    others = tuple(item for item in content.items if item.id != asked.item.id)
+    content = content.model_copy(update={"items": (*others, asked.item)}).as_run()
+    item = content.items[-1]
+    if asked.text is None:
+        return Verdicts(verdicts=near_misses(content, item))
+    return Verdicts(verdicts=(verdict_on(item, asked.text, asked.part),))
+
+
+def number_in(typed: TypedNumber) -> ReadNumber:
+    if not typed.text.strip():
+        return ReadNumber(value=None)
+    try:
+        number, rest = number_and_rest(typed.text, typed.language)
+    except NotANumber as refused:
+        return ReadNumber(value=None, sentence=str(refused))
+    return ReadNumber(value=number, rest=rest)
 
 
 def media_of(question_set: QuestionSet) -> set[str]:

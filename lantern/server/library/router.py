@@ -17,9 +17,11 @@ from lantern.server.library.queries import (
     document_of,
     found_questions,
     found_sets,
+    number_in,
     revisions_of,
     row_of,
     sets_of,
+    verdicts_on,
 )
 from lantern.server.library.schemas import (
     Changes,
@@ -31,6 +33,7 @@ from lantern.server.library.schemas import (
     OldContent,
     Pick,
     Privacy,
+    ReadNumber,
     ReadText,
     Recast,
     Recasted,
@@ -41,7 +44,10 @@ from lantern.server.library.schemas import (
     SetRow,
     SetText,
     Turn,
+    TypedNumber,
+    Verdicts,
     VersionedItem,
+    WouldCount,
 )
 
 router = Router(auth=teacher)
@@ -82,7 +88,14 @@ def pick_set(request: TeacherRequest, pick: Pick) -> SetDocument:
 @router.post("/turn", response=VersionedItem)
 def turn_item(request: TeacherRequest, wanted: Turn) -> VersionedItem:
     """The item as another kind; nothing is kept here, the editor puts it into the set."""
-    return VersionedItem(version=0, item=turned(wanted.item, known_kind(wanted.into), actions.new_item_id))
+    item = turned(wanted.item, known_kind(wanted.into), actions.new_item_id, wanted.language)
+    return VersionedItem(version=0, item=item)
+
+
+@router.post("/read-number", response=ReadNumber)
+def read_typed_number(request: TeacherRequest, typed: TypedNumber) -> ReadNumber:
+    """The number a teacher typed, by the same reader that reads the students' (nothing is kept here)."""
+    return number_in(typed)
 
 
 @router.post("/recast", response=Recasted)
@@ -166,6 +179,12 @@ def move_set(request: TeacherRequest, set_id: int, place: SetPlace) -> Status[No
 def set_privacy(request: TeacherRequest, set_id: int, form: Privacy) -> Status[None]:
     actions.set_privacy(request.auth, _own(request, set_id), private=form.private)
     return Status(204, None)
+
+
+@router.post("/{set_id}/would-count", response=Verdicts)
+def would_count(request: TeacherRequest, set_id: int, asked: WouldCount) -> Verdicts:
+    """How a text would be marked in this set; nothing is kept here."""
+    return verdicts_on(_own(request, set_id), asked)
 
 
 @router.get("/{set_id}/revisions", response=list[RevisionRow])

@@ -8,7 +8,10 @@ from pydantic import Field
 from lantern.core.formats.markdown import Misread
 from lantern.core.questions import AnyItem
 from lantern.core.questions.content import MAX_ITEMS, About, ItemProblem, SetContent, Title
+from lantern.core.questions.contract import LanguageTag
+from lantern.core.questions.marking.numbers import Exact
 from lantern.core.questions.recast import Possible
+from lantern.core.questions.would_count import Verdict
 from lantern.core.values import RowNumber, ShortId, Value
 
 
@@ -149,8 +152,39 @@ class Items(Value):
 
 
 class Turn(Value):
+    """`language` is the set's: what a number is written in, where the item has none of its own."""
+
     item: AnyItem
     into: str
+    language: LanguageTag = ""
+
+
+class WouldCount(Value):
+    """A typed text to be marked as it would be; without one, near misses are looked for. `item` is the question as it
+    stands in the editor."""
+
+    item: AnyItem
+    text: Annotated[str, Field(max_length=300)] | None = None
+    part: Annotated[str, Field(max_length=40)] = ""
+
+
+class Verdicts(Value):
+    verdicts: tuple[Verdict, ...]
+
+
+class TypedNumber(Value):
+    """What a teacher typed into a field for a number, in the language of the set."""
+
+    text: Annotated[str, Field(max_length=80)]
+    language: LanguageTag = ""
+
+
+class ReadNumber(Value):
+    """`value` is exact, and None for what is no number: then `sentence` says why. `rest` stood behind it."""
+
+    value: Exact | None
+    rest: str = ""
+    sentence: str = ""
 
 
 class Recast(Value):

@@ -8,6 +8,7 @@ from django.db import IntegrityError, transaction
 from django.utils import timezone
 
 from lantern.core.classes.join_codes import make_code
+from lantern.core.questions.marking import LATEST
 from lantern.core.session import Settings
 from lantern.core.session.commands import Join
 from lantern.server.accounts.models import Teacher
@@ -39,6 +40,7 @@ def start_session(teacher: Teacher, question_set: QuestionSet, settings: Setting
                     code=make_code(_random),
                     settings=settings.model_dump(mode="json"),
                     seed=secrets.token_hex(16),
+                    rules=LATEST,
                     created_at=timezone.now(),
                 )
         except IntegrityError:  # the code is in use; draw another

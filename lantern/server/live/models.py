@@ -1,11 +1,14 @@
 from django.conf import settings
 from django.db import models
 
+from lantern.core.questions.marking import FIRST
 from lantern.server.library.models import Revision
 
 
 class LiveSession(models.Model):
     """One run. Its state is made from its revision, its settings and its events, and kept nowhere else.
+
+    `rules` is the version of the rules of marking that it began with: they do not change under a session.
 
     `seq` is the number of its last event. `summary` is written at the end, for the list of sessions.
     """
@@ -16,6 +19,7 @@ class LiveSession(models.Model):
     code = models.CharField(max_length=16)
     settings = models.JSONField()
     seed = models.CharField(max_length=40)
+    rules = models.PositiveSmallIntegerField(default=FIRST)
     seq = models.PositiveIntegerField(default=0)
     created_at = models.DateTimeField()
     ended_at = models.DateTimeField(null=True, blank=True)

@@ -5,13 +5,16 @@ from django.db import connection
 from django.http import HttpRequest
 
 from lantern.core.classes.join_codes import read_code
-from lantern.core.session import Settings
+from lantern.core.errors import BadAnswer, NotOpen
+from lantern.core.questions import AnyAnswer, kind_of
+from lantern.core.questions.contract import Item
+from lantern.core.session import Phase, Settings, State
 from lantern.server.accounts.models import Teacher
 from lantern.server.api import limits
 from lantern.server.api.errors import UnknownCode
 from lantern.server.live.models import LiveSession
 from lantern.server.live.rules import may_lead
-from lantern.server.live.schemas import CodeInfo, SessionInfo
+from lantern.server.live.schemas import AnswerToRead, CodeInfo, Reading, SessionInfo
 
 RUNNING = f"SELECT 1 FROM {LiveSession._meta.db_table} WHERE code = %s AND ended_at IS NULL"  # noqa: S608 - no input in it
 
@@ -49,6 +52,21 @@ def led_session(teacher: Teacher, session_id: int) -> LiveSession | None:
     """The session with this number, if this teacher may lead it; nothing of it is loaded but its row."""
     session = LiveSession.objects.filter(pk=session_id).first()
     return session if session and may_lead(teacher, session) else None
+
+
+def reading_of(state: State, asked: AnswerToRead) -> Reading:
+    """Raises NotOpen for a question that is not the open one, BadAnswer for what cannot be read."""
+    item = state.current
+    if item is None or item.id != asked.item or state.phase is not Phase.OPEN:
+        raise NotOpen
+    return read_as(item, asked.answer)
+
+
+def read_as(item: Item, answer: AnyAnswer) -> Reading:
+    """How the item's kind understands an answer. Raises BadAnswer."""
+    if answer.kind != item.kind:
+        raise BadAnswer
+    return Reading(read=kind_of(item).read_as(item, answer))
 
 
 def code_info(session: LiveSession) -> CodeInfo:

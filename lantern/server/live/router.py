@@ -25,15 +25,17 @@ from lantern.server.live.hub import hub, raise_refusal
 from lantern.server.live.logins import login_of
 from lantern.server.live.models import LiveSession
 from lantern.server.live.private_media import remember_seat
-from lantern.server.live.queries import code_info, join_url, running_session, session_info
+from lantern.server.live.queries import code_info, join_url, reading_of, running_session, session_info
 from lantern.server.live.room import Room
 from lantern.server.live.schemas import (
     Ack,
+    AnswerToRead,
     CodeInfo,
     DeskMessage,
     Joined,
     JoinForm,
     NewSession,
+    Reading,
     ScreenMessage,
     SessionInfo,
     StudentCommand,
@@ -128,6 +130,13 @@ async def send_answer(request: SeatRequest, message: StudentCommand) -> Ack:
     command = GiveAnswer(seat.seat, message.item, message.answer)
     raise_refusal(await hub().submit(seat.session_id, command, message.id, now_ms()))
     return Ack(ack=message.id)
+
+
+@router.post("/student/reading", response=Reading, auth=SeatToken())
+async def read_answer(request: SeatRequest, asked: AnswerToRead) -> Reading:
+    """How an answer to the question that is open would be understood; nothing is kept here. Raises BadAnswer."""
+    _, room = request.auth
+    return reading_of(room.state, asked)
 
 
 async def _next_of_teacher(request: TeacherRequest, session_id: int, role: Role, after: str) -> HttpResponse:

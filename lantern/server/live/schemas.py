@@ -70,6 +70,19 @@ class StudentCommand(Value):
     answer: AnyAnswer
 
 
+class AnswerToRead(Value):
+    """An answer that is not sent yet."""
+
+    item: ShortId
+    answer: AnyAnswer
+
+
+class Reading(Value):
+    """How an answer is understood, as "1234.5 m"; empty where that is never in doubt."""
+
+    read: str
+
+
 class TeacherCommand(Value):
     id: ShortId
     command: DeskCommand

@@ -8,6 +8,7 @@ from datetime import UTC, datetime
 from django.db import connection
 
 from lantern.core.analysis.report import report_of
+from lantern.core.questions import kind_of
 from lantern.core.questions.content import SetContent
 from lantern.core.session import Recorded, Settings, State, new_session, replay
 from lantern.core.session.events import read_event, write_event
@@ -38,7 +39,9 @@ def load(session_id: int) -> Loaded:
     """The state as the database has it. Raises LiveSession.DoesNotExist."""
     row = LiveSession.objects.select_related("revision").get(pk=session_id)
     content = SetContent.model_validate(row.revision.content)
-    state = new_session(content, Settings.model_validate(row.settings), row.seed)
+    state = new_session(content, Settings.model_validate(row.settings), row.seed, row.rules)
+    for item in state.items.values():
+        kind_of(item).prepare(item)
     return catch_up(Loaded(row.pk, row.code, row.owner_id, 0, state))
 
 

@@ -5,6 +5,7 @@ from django.shortcuts import get_object_or_404
 from ninja import Router
 
 from lantern.core.questions import AnyAnswer
+from lantern.core.questions.content import SetContent
 from lantern.core.session.trial import tried
 from lantern.core.session.views import Mine, StudentView
 from lantern.core.values import ShortId, Value
@@ -12,6 +13,8 @@ from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
 from lantern.server.library.queries import content_of, sets_of
 from lantern.server.live.clock import now_ms
+from lantern.server.live.queries import read_as
+from lantern.server.live.schemas import AnswerToRead, Reading
 
 router = Router(auth=teacher)
 
@@ -30,8 +33,20 @@ class Tried(Value):
 
 @router.post("/{set_id}", response=Tried)
 def try_item(request: TeacherRequest, set_id: int, trial: Trial) -> Tried:
-    content = content_of(get_object_or_404(sets_of(request.auth), pk=set_id))
-    if trial.item not in {item.id for item in content.items}:
-        raise Http404
+    content = _content(request, set_id, trial.item)
     view, mine = tried(content, trial.item, trial.answer, now_ms())
     return Tried(view=view, mine=mine)
+
+
+@router.post("/{set_id}/reading", response=Reading)
+def read_answer(request: TeacherRequest, set_id: int, asked: AnswerToRead) -> Reading:
+    """How an answer would be understood. Raises BadAnswer."""
+    content = _content(request, set_id, asked.item).as_run()
+    return read_as(next(item for item in content.items if item.id == asked.item), asked.answer)
+
+
+def _content(request: TeacherRequest, set_id: int, item: str) -> SetContent:
+    content = content_of(get_object_or_404(sets_of(request.auth), pk=set_id))
+    if item not in {one.id for one in content.items}:
+        raise Http404
+    return content

@@ -2,10 +2,13 @@
 
 import re
 
-from lantern.core.analysis.report import hardest_first, report_of
+from django.http import Http404
+
+from lantern.core.analysis.report import Counting, hardest_first, report_of
+from lantern.core.questions.would_count import Verdict, verdict_on
 from lantern.server.live import store
 from lantern.server.live.models import LiveSession
-from lantern.server.reports.schemas import SessionReport, SessionRow
+from lantern.server.reports.schemas import SessionReport, SessionRow, TypedText
 
 
 def row_of(session: LiveSession) -> SessionRow:
@@ -21,8 +24,8 @@ def row_of(session: LiveSession) -> SessionRow:
     )
 
 
-def session_report(session: LiveSession) -> SessionReport:
-    report = report_of(store.load(session.pk).state).model_copy(update={"title": session.title})
+def session_report(session: LiveSession, counting: Counting = "since_joined") -> SessionReport:
+    report = report_of(store.load(session.pk).state, counting).model_copy(update={"title": session.title})
     return SessionReport(
         id=session.pk,
         set=session.revision.set_id,
@@ -31,6 +34,14 @@ def session_report(session: LiveSession) -> SessionReport:
         hardest=[question.item for question in hardest_first(report.questions)],
         report=report,
     )
+
+
+def verdict_in(session: LiveSession, asked: TypedText) -> Verdict:
+    """Raises Http404 for a question that is not in the session, BadAnswer for one that is not typed."""
+    state = store.load(session.pk).state
+    if asked.item not in state.items:
+        raise Http404
+    return verdict_on(state.item(asked.item), asked.text, asked.part)
 
 
 def file_name(session: LiveSession, ending: str) -> str:

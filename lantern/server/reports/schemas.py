@@ -1,8 +1,11 @@
 from datetime import datetime
+from typing import Annotated
+
+from pydantic import Field
 
 from lantern.core.analysis.report import Report
 from lantern.core.questions.content import Title
-from lantern.core.values import Value
+from lantern.core.values import ShortId, Value
 
 
 class SessionRow(Value):
@@ -24,6 +27,14 @@ class SessionReport(Value):
     ended_at: datetime | None
     hardest: list[str]
     report: Report
+
+
+class TypedText(Value):
+    """A text in one part of a question of a session."""
+
+    item: ShortId
+    text: Annotated[str, Field(max_length=300)]
+    part: Annotated[str, Field(max_length=40)] = ""
 
 
 class NewTitle(Value):
