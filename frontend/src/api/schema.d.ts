@@ -229,6 +229,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sets/read-number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Typed Number
+         * @description The number a teacher typed, by the same reader that reads the students' (nothing is kept here).
+         */
+        post: operations["lantern_server_library_router_read_typed_number"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sets/recast": {
         parameters: {
             query?: never;
@@ -423,6 +443,26 @@ export interface paths {
         /** Set Privacy */
         put: operations["lantern_server_library_router_set_privacy"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{set_id}/would-count": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Would Count
+         * @description How a text would be marked in this set; nothing is kept here.
+         */
+        post: operations["lantern_server_library_router_would_count"];
         delete?: never;
         options?: never;
         head?: never;
@@ -671,7 +711,7 @@ export interface paths {
         /**
          * Read Incoming
          * @description What a file or a pasted text holds, entry by entry; nothing is kept. `choices`, as JSON: what columns are
-         *     used for, by their number; "as": the way to read it.
+         *     used for, by their number; "as": the way to read it. `language` is that of the set it goes into.
          */
         post: operations["lantern_server_exchange_router_read_incoming"];
         delete?: never;
@@ -964,6 +1004,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live/student/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Answer
+         * @description How an answer to the question that is open would be understood; nothing is kept here. Raises BadAnswer.
+         */
+        post: operations["lantern_server_live_router_read_answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trial/{set_id}": {
         parameters: {
             query?: never;
@@ -975,6 +1035,26 @@ export interface paths {
         put?: never;
         /** Try Item */
         post: operations["lantern_server_live_trial_try_item"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trial/{set_id}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Answer
+         * @description How an answer would be understood. Raises BadAnswer.
+         */
+        post: operations["lantern_server_live_trial_read_answer"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1009,6 +1089,26 @@ export interface paths {
         get: operations["lantern_server_reports_router_read_report"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/would-count": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Would Count
+         * @description Why a text counts in this session, or does not; nothing is changed by it.
+         */
+        post: operations["lantern_server_reports_router_would_count"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1329,7 +1429,10 @@ export interface components {
              */
             marking?: "all_or_nothing" | "right_minus_wrong";
         };
-        /** ClassifyItem */
+        /**
+         * ClassifyItem
+         * @description Lines that read alike may stand for each other.
+         */
         ClassifyItem: {
             /** Id */
             id: string;
@@ -1547,7 +1650,7 @@ export interface components {
              *       "accents": true,
              *       "articles": true,
              *       "punctuation": false,
-             *       "typos": false
+             *       "typos": true
              *     }
              */
             strictness?: components["schemas"]["Strictness"];
@@ -1655,7 +1758,7 @@ export interface components {
         };
         /**
          * MatchItem
-         * @description `extra` are right sides that belong to nobody.
+         * @description `extra` are right sides that belong to nobody. Sides that read alike may stand for each other.
          */
         MatchItem: {
             /** Id */
@@ -1756,6 +1859,8 @@ export interface components {
          *     absolute  the value, `tolerance` more or less
          *     percent   the value, `tolerance` percent of it more or less
          *     range     from `low` to `high`, both included
+         *
+         *     `converts`: a number in another unit of the same sort is turned into `unit`.
          */
         NumericEntryItem: {
             /** Id */
@@ -1824,21 +1929,27 @@ export interface components {
              */
             accepts?: "exact" | "absolute" | "percent" | "range";
             /** Value */
-            value?: number | null;
+            value?: string | null;
             /**
              * Tolerance
+             * @description An exact number as text: -12.5, 299792458, 1.602e-19, 1/3.
              * @default 0
              */
-            tolerance?: number;
+            tolerance?: string;
             /** Low */
-            low?: number | null;
+            low?: string | null;
             /** High */
-            high?: number | null;
+            high?: string | null;
             /**
              * Unit
              * @default
              */
             unit?: string;
+            /**
+             * Converts
+             * @default false
+             */
+            converts?: boolean;
         };
         /**
          * OpenResponseItem
@@ -1933,7 +2044,7 @@ export interface components {
         };
         /**
          * OrderItem
-         * @description `lines` stand in the right order. `marking`:
+         * @description `lines` stand in the right order; lines that read alike may stand for each other. `marking`:
          *
          *     exact  1 for exactly this order, else 0.
          *     pairs  the share of pairs of lines that stand in the right order (Kendall's tau, from 0 to 1), with the
@@ -2663,6 +2774,7 @@ export interface components {
          * @description `most` is how many words a student may send. Scored, `accepts` holds the words that are right.
          *
          *     The mark is the share of right words among as many as could be given: min(most, accepted words).
+         *     Words in `apart` are counted each for itself, though they could be merged with another.
          */
         WordCloudItem: {
             /** Id */
@@ -2734,6 +2846,11 @@ export interface components {
              * @default []
              */
             accepts?: string[];
+            /**
+             * Apart
+             * @default []
+             */
+            apart?: string[];
         };
         /** NewSet */
         NewSet: {
@@ -2782,12 +2899,51 @@ export interface components {
             /** Item */
             item: string;
         };
-        /** Turn */
+        /**
+         * Turn
+         * @description `language` is the set's: what a number is written in, where the item has none of its own.
+         */
         Turn: {
             /** Item */
             item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextEntryItem"] | components["schemas"]["NumericEntryItem"] | components["schemas"]["SliderItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ClassifyItem"] | components["schemas"]["PointItem"] | components["schemas"]["GapFillItem"] | components["schemas"]["OpenResponseItem"] | components["schemas"]["WordCloudItem"] | components["schemas"]["RatingScaleItem"] | components["schemas"]["PointSplitItem"] | components["schemas"]["LetterItem"] | components["schemas"]["PageItem"];
             /** Into */
             into: string;
+            /**
+             * Language
+             * @default
+             */
+            language?: string;
+        };
+        /**
+         * ReadNumber
+         * @description `value` is exact, and None for what is no number: then `sentence` says why. `rest` stood behind it.
+         */
+        ReadNumber: {
+            /** Value */
+            value: string | null;
+            /**
+             * Rest
+             * @default
+             */
+            rest?: string;
+            /**
+             * Sentence
+             * @default
+             */
+            sentence?: string;
+        };
+        /**
+         * TypedNumber
+         * @description What a teacher typed into a field for a number, in the language of the set.
+         */
+        TypedNumber: {
+            /** Text */
+            text: string;
+            /**
+             * Language
+             * @default
+             */
+            language?: string;
         };
         /**
          * Possible
@@ -2985,6 +3141,233 @@ export interface components {
             /** Private */
             private: boolean;
         };
+        /** ChoiceAnswer */
+        ChoiceAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "choice";
+            /** Chosen */
+            chosen: string[];
+        };
+        /** ClassifyAnswer */
+        ClassifyAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "classify";
+            /** Placed */
+            placed: components["schemas"]["Placed"][];
+        };
+        /**
+         * GapFillAnswer
+         * @description What stands in each gap, in order; an empty text is a gap left open.
+         */
+        GapFillAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "gap_fill";
+            /** Texts */
+            texts: string[];
+        };
+        /** LetterAnswer */
+        LetterAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "letter";
+            /**
+             * Letter
+             * @enum {string}
+             */
+            letter: "A" | "B" | "C" | "D" | "E";
+        };
+        /** MatchAnswer */
+        MatchAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "match";
+            /** Matched */
+            matched: components["schemas"]["Matched"][];
+        };
+        /** Matched */
+        Matched: {
+            /** Left */
+            left: string;
+            /** Right */
+            right: string;
+        };
+        /**
+         * NumericEntryAnswer
+         * @description What was typed; what it means is read by the rules, not by the device.
+         */
+        NumericEntryAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "numeric_entry";
+            /** Text */
+            text: string;
+        };
+        /** OpenResponseAnswer */
+        OpenResponseAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "open_response";
+            /** Text */
+            text: string;
+        };
+        /** OrderAnswer */
+        OrderAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "order";
+            /** Order */
+            order: string[];
+        };
+        /** Placed */
+        Placed: {
+            /** Member */
+            member: string;
+            /** Group */
+            group: string;
+        };
+        /**
+         * PointAnswer
+         * @description A point, or the area that was chosen by its name.
+         */
+        PointAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "point";
+            /** @default null */
+            spot?: components["schemas"]["Spot"] | null;
+            /**
+             * Area
+             * @default null
+             */
+            area?: string | null;
+        };
+        /** PointSplitAnswer */
+        PointSplitAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "point_split";
+            /** Portions */
+            portions: components["schemas"]["Portion"][];
+        };
+        /** Portion */
+        Portion: {
+            /** Option */
+            option: string;
+            /** Points */
+            points: number;
+        };
+        /** Rating */
+        Rating: {
+            /** Statement */
+            statement: string;
+            /** Step */
+            step: number;
+        };
+        /**
+         * RatingScaleAnswer
+         * @description A statement that was passed over is left out.
+         */
+        RatingScaleAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "rating_scale";
+            /** Ratings */
+            ratings: components["schemas"]["Rating"][];
+        };
+        /** SliderAnswer */
+        SliderAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "slider";
+            /** Value */
+            value: number;
+        };
+        /** TextEntryAnswer */
+        TextEntryAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "text_entry";
+            /** Text */
+            text: string;
+        };
+        /**
+         * Verdict
+         * @description What becomes of `text` in one `part` of a question. `answer` is None where it fits no answer at all.
+         */
+        Verdict: {
+            /** Part */
+            part: string;
+            /** Text */
+            text: string;
+            /** Answer */
+            answer: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"]) | null;
+            /** Counts */
+            counts: boolean;
+            /** Code */
+            code: string;
+            /** Sentence */
+            sentence: string;
+        };
+        /** Verdicts */
+        Verdicts: {
+            /** Verdicts */
+            verdicts: components["schemas"]["Verdict"][];
+        };
+        /** WordCloudAnswer */
+        WordCloudAnswer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "word_cloud";
+            /** Words */
+            words: string[];
+        };
+        /**
+         * WouldCount
+         * @description A typed text to be marked as it would be; without one, near misses are looked for. `item` is the question as it
+         *     stands in the editor.
+         */
+        WouldCount: {
+            /** Item */
+            item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextEntryItem"] | components["schemas"]["NumericEntryItem"] | components["schemas"]["SliderItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ClassifyItem"] | components["schemas"]["PointItem"] | components["schemas"]["GapFillItem"] | components["schemas"]["OpenResponseItem"] | components["schemas"]["WordCloudItem"] | components["schemas"]["RatingScaleItem"] | components["schemas"]["PointSplitItem"] | components["schemas"]["LetterItem"] | components["schemas"]["PageItem"];
+            /** Text */
+            text?: string | null;
+            /**
+             * Part
+             * @default
+             */
+            part?: string;
+        };
         /** RevisionRow */
         RevisionRow: {
             /** Version */
@@ -3148,13 +3531,18 @@ export interface components {
         };
         /**
          * ToMend
-         * @description An entry's text as the teacher has changed it. `place` is kept.
+         * @description An entry's text as the teacher has changed it. `place` is kept; `language` is that of the set it goes into.
          */
         ToMend: {
             /** Text */
             text: string;
             /** Place */
             place: string;
+            /**
+             * Language
+             * @default
+             */
+            language?: string;
         };
         /**
          * WayOut
@@ -3276,26 +3664,6 @@ export interface components {
              */
             do: "advance";
         };
-        /** ChoiceAnswer */
-        ChoiceAnswer: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "choice";
-            /** Chosen */
-            chosen: string[];
-        };
-        /** ClassifyAnswer */
-        ClassifyAnswer: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "classify";
-            /** Placed */
-            placed: components["schemas"]["Placed"][];
-        };
         /** Close */
         Close: {
             /** Step */
@@ -3306,6 +3674,26 @@ export interface components {
              */
             do: "close";
         };
+        /**
+         * CountAsRight
+         * @description One more answer is right. `part` names what of it, as a remark does, where an answer has several parts.
+         */
+        CountAsRight: {
+            /** Item */
+            item: string;
+            /** Answer */
+            answer: components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"];
+            /**
+             * Part
+             * @default
+             */
+            part?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "count_as_right";
+        };
         /** End */
         End: {
             /**
@@ -3313,19 +3701,6 @@ export interface components {
              * @enum {string}
              */
             do: "end";
-        };
-        /**
-         * GapFillAnswer
-         * @description What stands in each gap, in order; an empty text is a gap left open.
-         */
-        GapFillAnswer: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "gap_fill";
-            /** Texts */
-            texts: string[];
         };
         /**
          * GoTo
@@ -3342,18 +3717,20 @@ export interface components {
              */
             do: "go_to";
         };
-        /** LetterAnswer */
-        LetterAnswer: {
+        /**
+         * KeepApart
+         * @description A word that was merged with others is counted by itself.
+         */
+        KeepApart: {
+            /** Item */
+            item: string;
+            /** Text */
+            text: string;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "letter";
-            /**
-             * Letter
-             * @enum {string}
-             */
-            letter: "A" | "B" | "C" | "D" | "E";
+            do: "keep_apart";
         };
         /**
          * LiftFog
@@ -3370,117 +3747,16 @@ export interface components {
              */
             do: "lift_fog";
         };
-        /** MatchAnswer */
-        MatchAnswer: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "match";
-            /** Matched */
-            matched: components["schemas"]["Matched"][];
-        };
-        /** Matched */
-        Matched: {
-            /** Left */
-            left: string;
-            /** Right */
-            right: string;
-        };
         /**
-         * NumericEntryAnswer
-         * @description What was typed; what it means is read by the rules, not by the device.
+         * MarkAnew
+         * @description Mark every answer by the rules of today.
          */
-        NumericEntryAnswer: {
+        MarkAnew: {
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "numeric_entry";
-            /** Text */
-            text: string;
-        };
-        /** OpenResponseAnswer */
-        OpenResponseAnswer: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "open_response";
-            /** Text */
-            text: string;
-        };
-        /** OrderAnswer */
-        OrderAnswer: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "order";
-            /** Order */
-            order: string[];
-        };
-        /** Placed */
-        Placed: {
-            /** Member */
-            member: string;
-            /** Group */
-            group: string;
-        };
-        /**
-         * PointAnswer
-         * @description A point, or the area that was chosen by its name.
-         */
-        PointAnswer: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "point";
-            /** @default null */
-            spot?: components["schemas"]["Spot"] | null;
-            /**
-             * Area
-             * @default null
-             */
-            area?: string | null;
-        };
-        /** PointSplitAnswer */
-        PointSplitAnswer: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "point_split";
-            /** Portions */
-            portions: components["schemas"]["Portion"][];
-        };
-        /** Portion */
-        Portion: {
-            /** Option */
-            option: string;
-            /** Points */
-            points: number;
-        };
-        /** Rating */
-        Rating: {
-            /** Statement */
-            statement: string;
-            /** Step */
-            step: number;
-        };
-        /**
-         * RatingScaleAnswer
-         * @description A statement that was passed over is left out.
-         */
-        RatingScaleAnswer: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "rating_scale";
-            /** Ratings */
-            ratings: components["schemas"]["Rating"][];
+            do: "mark_anew";
         };
         /**
          * Remove
@@ -3584,42 +3860,25 @@ export interface components {
              */
             do: "show_standings";
         };
-        /** SliderAnswer */
-        SliderAnswer: {
+        /**
+         * TakeBack
+         * @description Undo the last correction of a question.
+         */
+        TakeBack: {
+            /** Item */
+            item: string;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "slider";
-            /** Value */
-            value: number;
+            do: "take_back";
         };
         /** TeacherCommand */
         TeacherCommand: {
             /** Id */
             id: string;
             /** Command */
-            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["End"];
-        };
-        /** TextEntryAnswer */
-        TextEntryAnswer: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "text_entry";
-            /** Text */
-            text: string;
-        };
-        /** WordCloudAnswer */
-        WordCloudAnswer: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "word_cloud";
-            /** Words */
-            words: string[];
+            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["End"];
         };
         /**
          * AreaCount
@@ -3902,11 +4161,17 @@ export interface components {
              */
             kind: "numeric_entry";
             /** Value */
-            value: number | null;
-            /** Low */
-            low: number;
-            /** High */
-            high: number;
+            value: string | null;
+            /**
+             * Low
+             * @description An exact number as text: -12.5, 299792458, 1.602e-19, 1/3.
+             */
+            low: string;
+            /**
+             * High
+             * @description An exact number as text: -12.5, 299792458, 1.602e-19, 1/3.
+             */
+            high: string;
         };
         /**
          * NumericEntryTally
@@ -5036,8 +5301,11 @@ export interface components {
         };
         /** ValueCount */
         ValueCount: {
-            /** Value */
-            value: number;
+            /**
+             * Value
+             * @description An exact number as text: -12.5, 299792458, 1.602e-19, 1/3.
+             */
+            value: string;
             /** Count */
             count: number;
         };
@@ -5166,8 +5434,9 @@ export interface components {
         };
         /**
          * Mine
-         * @description One student's own part. `item` says which item `answer`, `mark` and `gained` belong to.
+         * @description One student's own part. `item` says which item `answer`, `mark`, `forgiven` and `gained` belong to.
          *
+         *     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
          *     `description` is the current picture's, for a student who sees pictures without fog.
          */
         Mine: {
@@ -5185,6 +5454,8 @@ export interface components {
             answer: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"]) | null;
             /** Mark */
             mark: number | null;
+            /** Forgiven */
+            forgiven: components["schemas"]["Remark"][];
             /** Gained */
             gained: number | null;
             /** Bonus */
@@ -5199,6 +5470,35 @@ export interface components {
             right: number;
             /** Scored */
             scored: number;
+        };
+        /**
+         * Remark
+         * @description Why an answer, or one part of it, counts or does not. `code` is stable, `sentence` is for people.
+         *
+         *     `part` names the part, as "Gap 2", where an answer has several. `meant` is the spelling that `given` was taken for.
+         */
+        Remark: {
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "as_accepted" | "forgiven" | "counts_here" | "another_word" | "not_accepted" | "number" | "unreadable";
+            /** Counts */
+            counts: boolean;
+            /** Given */
+            given: string;
+            /**
+             * Meant
+             * @default
+             */
+            meant?: string;
+            /**
+             * Part
+             * @default
+             */
+            part?: string;
+            /** Sentence */
+            sentence: string;
         };
         /**
          * StudentMessage
@@ -5231,6 +5531,24 @@ export interface components {
         StudentCommand: {
             /** Id */
             id: string;
+            /** Item */
+            item: string;
+            /** Answer */
+            answer: components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"];
+        };
+        /**
+         * Reading
+         * @description How an answer is understood, as "1234.5 m"; empty where that is never in doubt.
+         */
+        Reading: {
+            /** Read */
+            read: string;
+        };
+        /**
+         * AnswerToRead
+         * @description An answer that is not sent yet.
+         */
+        AnswerToRead: {
             /** Item */
             item: string;
             /** Answer */
@@ -5274,7 +5592,23 @@ export interface components {
             /** Mean Share */
             mean_share: number | null;
         };
-        /** Count */
+        /**
+         * CorrectedFor
+         * @description The answer or word for which a question was put right.
+         */
+        CorrectedFor: {
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "counts" | "apart";
+            /** Text */
+            text: string;
+        };
+        /**
+         * Count
+         * @description `given` is the text as it was typed, where it may be asked why it counts or does not; `part` where it stood.
+         */
         Count: {
             /** Label */
             label: string;
@@ -5284,6 +5618,20 @@ export interface components {
             count: number;
             /** Right */
             right: boolean | null;
+            /** Given */
+            given: string;
+            /** Part */
+            part: string;
+        };
+        /**
+         * Forgiven
+         * @description Something that was forgiven, and in how many answers.
+         */
+        Forgiven: {
+            /** Sentence */
+            sentence: string;
+            /** Count */
+            count: number;
         };
         /**
          * Measure
@@ -5300,6 +5648,8 @@ export interface components {
         /**
          * PersonReport
          * @description `panes` runs along the report's questions: a mark, a short text where nothing is marked, or None.
+         *
+         *     `score` is out of `out_of` questions; `share` is None for who is in no mean.
          */
         PersonReport: {
             /** Seat */
@@ -5310,6 +5660,12 @@ export interface components {
             panes: (number | string | null)[];
             /** Score */
             score: number;
+            /** Out Of */
+            out_of: number;
+            /** Share */
+            share: number | null;
+            /** Answered */
+            answered: number;
             /** Points */
             points: number;
             /** Place */
@@ -5319,7 +5675,9 @@ export interface components {
          * QuestionReport
          * @description `share` is the mean mark of those who answered; None where nothing is scored or nobody answered.
          *
-         *     `by` is who wrote it, where that is not the set's owner.
+         *     `by` is who wrote it, where that is not the set's owner. `note` says why its marks are in no score, where they are
+         *     not though it is no opinion. `keys` are the answers that may still be set as right. `forgiven` is what was forgiven
+         *     in answers that count, `corrected` what was put right after it was asked.
          */
         QuestionReport: {
             /** Item */
@@ -5345,16 +5703,39 @@ export interface components {
             /** Measures */
             measures: components["schemas"]["Measure"][];
             common_wrong: components["schemas"]["WrongAnswer"] | null;
+            /** Note */
+            note: string;
+            /** Keys */
+            keys: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"])[];
+            /** Forgiven */
+            forgiven: components["schemas"]["Forgiven"][];
+            /** Corrected */
+            corrected: components["schemas"]["CorrectedFor"][];
         };
         /**
          * Report
-         * @description `top_score` is the number of scored questions asked. Questions run in the order of the set.
+         * @description `top_score` is the number of questions asked that count. Questions run in the order of the set.
+         *
+         *     `median_score` and `histogram` scale the score of a late joiner to all of them. `never_answered` are those among who
+         *     took part who gave no answer at all; `counted` says in a sentence what a score is out of. `marked_otherwise` is how
+         *     many answers would have another mark by the rules of today.
          */
         Report: {
             /** Title */
             title: string;
             /** Took Part */
             took_part: number;
+            /** Never Answered */
+            never_answered: number;
+            /**
+             * Counting
+             * @enum {string}
+             */
+            counting: "since_joined" | "everything";
+            /** Counted */
+            counted: string;
+            /** Marked Otherwise */
+            marked_otherwise: number;
             /** Mean Share */
             mean_share: number | null;
             /** Median Score */
@@ -5396,6 +5777,21 @@ export interface components {
             text: string;
             /** Count */
             count: number;
+        };
+        /**
+         * TypedText
+         * @description A text in one part of a question of a session.
+         */
+        TypedText: {
+            /** Item */
+            item: string;
+            /** Text */
+            text: string;
+            /**
+             * Part
+             * @default
+             */
+            part?: string;
         };
         /** NewTitle */
         NewTitle: {
@@ -5739,6 +6135,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VersionedItem"];
+                };
+            };
+        };
+    };
+    lantern_server_library_router_read_typed_number: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedNumber"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadNumber"];
                 };
             };
         };
@@ -6088,6 +6508,32 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    lantern_server_library_router_would_count: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                set_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WouldCount"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Verdicts"];
+                };
             };
         };
     };
@@ -6493,6 +6939,11 @@ export interface operations {
                      * @default {}
                      */
                     choices?: string;
+                    /**
+                     * Language
+                     * @default
+                     */
+                    language?: string;
                 };
             };
         };
@@ -6879,6 +7330,30 @@ export interface operations {
             };
         };
     };
+    lantern_server_live_router_read_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerToRead"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
+                };
+            };
+        };
+    };
     lantern_server_live_trial_try_item: {
         parameters: {
             query?: never;
@@ -6905,6 +7380,32 @@ export interface operations {
             };
         };
     };
+    lantern_server_live_trial_read_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                set_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerToRead"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
+                };
+            };
+        };
+    };
     lantern_server_reports_router_list_sessions: {
         parameters: {
             query?: never;
@@ -6927,7 +7428,9 @@ export interface operations {
     };
     lantern_server_reports_router_read_report: {
         parameters: {
-            query?: never;
+            query?: {
+                counting?: "since_joined" | "everything";
+            };
             header?: never;
             path: {
                 session_id: number;
@@ -6943,6 +7446,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionReport"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_router_would_count: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Verdict"];
                 };
             };
         };
@@ -6973,7 +7502,9 @@ export interface operations {
     };
     lantern_server_reports_router_workbook: {
         parameters: {
-            query?: never;
+            query?: {
+                counting?: "since_joined" | "everything";
+            };
             header?: never;
             path: {
                 session_id: number;

@@ -17,7 +17,7 @@ import { isUnsettled, useImport, type Row } from './useImport'
 const router = useRouter()
 const route = useRoute()
 const client = useQueryClient()
-const incoming = useImport()
+const incoming = useImport(() => sets.data.value?.find((row) => row.id === into.value)?.about.language ?? '')
 const { found, rows, usable, unsettled, busy, error } = incoming
 const title = ref('')
 const into = ref<number | null>(Number(route.query.into) || null)

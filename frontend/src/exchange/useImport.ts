@@ -23,7 +23,8 @@ async function send<T>(path: string, fields: Record<string, string | Blob | null
   return (await reply.json()) as T
 }
 
-export function useImport() {
+/** `language` is that of the set it goes into: numbers are read in it. */
+export function useImport(language: () => string = () => '') {
   const found = shallowRef<FoundInFile | null>(null)
   const rows = ref<Row[]>([])
   const file = shallowRef<File | null>(null)
@@ -56,13 +57,13 @@ export function useImport() {
 
   async function readText(text: string): Promise<void> {
     file.value = null
-    const result = await attempt(() => send<FoundInFile>('read', { text }))
+    const result = await attempt(() => send<FoundInFile>('read', { text, language: language() }))
     if (result) show(result)
   }
 
   async function readFile(given: File, uses: Record<string, string> = {}): Promise<void> {
     const result = await attempt(() =>
-      send<FoundInFile>('read', { file: given, choices: JSON.stringify(uses) }),
+      send<FoundInFile>('read', { file: given, choices: JSON.stringify(uses), language: language() }),
     )
     if (!result) return
     file.value = given
@@ -89,7 +90,7 @@ export function useImport() {
 
   /** Reads one entry again as it was mended; it may have become several. False where it was not understood. */
   async function mend(row: Row, text: string): Promise<boolean> {
-    const body = { text, place: row.entry.place }
+    const body = { text, place: row.entry.place, language: language() }
     const mended = await attempt(() => data(api.POST('/api/exchange/mend', { body })))
     if (!mended) return false
     const made = mended.entries.length

@@ -6,6 +6,7 @@ import { sentenceOf } from '@/api/refusal'
 import type { Item, Kind } from '@/api/types'
 import { RunDialog } from '@/live/run'
 import { KINDS, registry, viewsOf } from '@/questions/registry'
+import { allRead, provideLanguage, unread } from '@/questions/shared/typedNumber'
 import UiButton from '@/ui/UiButton.vue'
 import AboutSet from './AboutSet.vue'
 import EditorRail from './EditorRail.vue'
@@ -32,6 +33,8 @@ const selected = ref<ReadonlySet<string>>(new Set())
 const recasting = shallowRef<Item[] | null>(null)
 const page = ref<HTMLElement>()
 
+provideLanguage(() => draft.value.about.language ?? '')
+
 useTitle(computed(() => `${draft.value.title || 'Untitled set'} · Tall Lantern`))
 
 const numbers = computed(() => {
@@ -45,6 +48,9 @@ const STATES = {
   offline: 'no connection: your changes are kept on this device and sent when it is back',
   refused: 'not kept yet',
 }
+
+/** A number that is typed and not read yet is not kept yet. */
+const kept = computed(() => (unread.value && state.value === 'saved' ? 'saving' : state.value))
 
 const FIRST_KIND = KINDS.find((kind) => registry[kind].isAsked)!
 
@@ -123,6 +129,7 @@ function addMade(items: Item[]): void {
 }
 
 async function run(): Promise<void> {
+  await allRead()
   await editor.sendNow()
   running.value = true
 }
@@ -164,7 +171,7 @@ useEditorKeys({
             class="text-[15px]"
             :class="state === 'offline' || state === 'refused' ? 'text-wrong' : 'text-slate'"
           >
-            {{ STATES[state] }}<template v-if="state === 'refused'">: {{ editor.refusal.value }}</template>
+            {{ STATES[kept] }}<template v-if="state === 'refused'">: {{ editor.refusal.value }}</template>
           </p>
         </div>
 
@@ -182,6 +189,7 @@ useEditorKeys({
         <ItemBlock
           v-for="(item, index) in draft.items"
           :key="item.id"
+          :set="setId"
           :item="item"
           :number="numbers[index] ?? null"
           :active="active === item.id"

@@ -3,12 +3,15 @@
 import { computed, ref } from 'vue'
 import type { Conflict, Item, ItemProblem, Kind, Media } from '@/api/types'
 import { ItemMedia, mediaFileIn, MediaSlot, useUpload } from '@/media'
+import { viewsOf } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
 import RichField from '@/questions/shared/RichField.vue'
 import ItemChips from './ItemChips.vue'
 import ItemConflict from './ItemConflict.vue'
+import WouldCount from './WouldCount.vue'
 
 const props = defineProps<{
+  set: number
   item: Item
   /** Its number among the questions; null for pages. */
   number: number | null
@@ -39,6 +42,13 @@ const showsExplanation = computed(
   () =>
     explanation.value !== null && (explaining.value || explanation.value !== '' || !!explanationMedia.value),
 )
+
+/** What may be tried against the key: nothing of an opinion, and nothing that is chosen. */
+const typedParts = computed(() => {
+  const isScored = 'scored' in props.item && props.item.scored
+  return isScored ? (viewsOf(props.item).typedParts?.(props.item) ?? []) : []
+})
+const trying = ref(false)
 
 const { error, upload } = useUpload((media) =>
   emit('update', { ...props.item, [media.type ?? 'picture']: media } as Item),
@@ -139,6 +149,12 @@ function explain(): void {
             @update="emit('update', { ...item, explanation_media: $event } as Item)"
           />
         </div>
+        <WouldCount
+          v-if="active && trying && typedParts.length"
+          :set="set"
+          :item="item"
+          :parts="typedParts"
+        />
         <ItemChips
           :item="item"
           :problems="problems"
@@ -146,8 +162,11 @@ function explain(): void {
           :first="first"
           :last="last"
           :can-explain="explanation !== null && !showsExplanation"
+          :can-try="typedParts.length > 0"
+          :trying="trying"
           @update="emit('update', $event)"
           @explain="explain"
+          @try="trying = !trying"
           @duplicate="emit('duplicate')"
           @move="emit('move', $event)"
           @turn="emit('turn', $event)"

@@ -18,10 +18,14 @@ const props = defineProps<{
   first: boolean
   last: boolean
   canExplain: boolean
+  /** Its answers are typed: it can be tried what would count. */
+  canTry: boolean
+  trying: boolean
 }>()
 const emit = defineEmits<{
   update: [item: Item]
   explain: []
+  try: []
   duplicate: []
   move: [offset: number]
   turn: [into: Kind]
@@ -88,6 +92,9 @@ const action = 'rounded px-2 py-1 hover:underline disabled:opacity-40'
   </div>
   <div v-if="active" class="mt-2 flex flex-wrap items-center gap-x-2 text-[15px] font-bold text-tide">
     <button v-if="canExplain" type="button" :class="action" @click="emit('explain')">Explanation</button>
+    <button v-if="canTry" type="button" :class="action" :aria-expanded="trying" @click="emit('try')">
+      Would this count?
+    </button>
     <button type="button" :class="action" title="Ctrl+D" @click="emit('duplicate')">Duplicate</button>
     <button type="button" :class="action" title="Alt+↑" :disabled="first" @click="emit('move', -1)">
       Move up

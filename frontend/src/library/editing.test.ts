@@ -2,9 +2,8 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope } from 'vue'
-import type { Item, QuestionReport } from '@/api/types'
+import type { Item } from '@/api/types'
 import { KINDS, registry } from '@/questions/registry'
-import QuestionCounts from '@/reports/QuestionCounts.vue'
 import KindMenu from './KindMenu.vue'
 import { useSetEditor } from './useSetEditor'
 
@@ -89,20 +88,5 @@ describe('the menu of kinds', () => {
     expect(entries[0]!.text()).toContain(registry[KINDS[0]!].hint)
     await entries[2]!.trigger('click')
     expect(view.emitted('choose')).toEqual([[KINDS[2]]])
-  })
-})
-
-describe('a question’s counts', () => {
-  it('stand with the measures that say more', () => {
-    const question = {
-      counts: [
-        { label: 'A', text: 'Bowline', count: 3, right: true },
-        { label: 'B', text: 'Reef', count: 1, right: false },
-      ],
-      measures: [{ name: 'mean place', of: 'Bowline', value: 1.23456 }],
-    } as unknown as QuestionReport
-    const view = mount(QuestionCounts, { props: { question } })
-    expect(view.findAll('tr').map((row) => row.text())).toEqual(['ABowline ✓ right3', 'BReef1'])
-    expect(view.find('dl').text()).toBe('mean place, Bowline1.235')
   })
 })

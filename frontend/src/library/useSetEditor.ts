@@ -213,7 +213,8 @@ export function useSetEditor(setId: number) {
     const item = draft.value.items[indexOf(id)]
     if (!item || item.kind === into) return
     try {
-      const turned = await data(api.POST('/api/sets/turn', { body: { item, into } }))
+      const language = draft.value.about.language ?? ''
+      const turned = await data(api.POST('/api/sets/turn', { body: { item, into, language } }))
       const blank = registry[into].blank(id)
       setItems(draft.value.items.map((one) => (one.id === id ? ({ ...blank, ...turned.item } as Item) : one)))
     } catch (error) {

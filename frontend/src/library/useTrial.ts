@@ -1,10 +1,10 @@
 /** A seat that is tried out: the server's real views, led by the one who tries, and nothing kept. */
 import { computed, ref, shallowRef } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { Refusal, sentenceOf } from '@/api/refusal'
 import type { Mine, StudentAnswer, StudentView } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
-import type { SeatLink } from '@/live/student'
+import { refusedBy, type Refused, type SeatLink } from '@/live/student'
 
 export function useTrial(setId: number) {
   const items = shallowRef<string[]>([])
@@ -12,7 +12,7 @@ export function useTrial(setId: number) {
   const view = shallowRef<StudentView | null>(null)
   const mine = shallowRef<Mine | null>(null)
   const answer = shallowRef<StudentAnswer | null>(null)
-  const refusal = ref<{ item: string; sentence: string } | null>(null)
+  const refusal = ref<Refused | null>(null)
   const failure = ref('')
   const offset = ref(0)
 
@@ -26,7 +26,7 @@ export function useTrial(setId: number) {
       mine.value = tried.mine
       refusal.value = null
     } catch (error) {
-      if (given) refusal.value = { item, sentence: sentenceOf(error) }
+      if (given && error instanceof Refusal) refusal.value = refusedBy(error, item)
       else failure.value = sentenceOf(error)
       answer.value = null
     }
@@ -62,6 +62,15 @@ export function useTrial(setId: number) {
       answer.value = given
       void look(given)
     },
+    read: async (item: string, given: StudentAnswer) =>
+      (
+        await data(
+          api.POST('/api/trial/{set_id}/reading', {
+            params: { path: { set_id: setId } },
+            body: { item, answer: given },
+          }),
+        )
+      ).read,
   }
 
   void begin()

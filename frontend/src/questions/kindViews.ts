@@ -29,6 +29,8 @@ interface Views<I, P, A, T, K> {
   blank: (id: string) => I
   /** Props: item. Emits: update (the changed item). Focusable lines carry `data-line`. */
   editor: () => Promise<Component>
+  /** The parts of an answer that are typed and marked, by name: of each it may be asked whether a text would count. */
+  typedParts?: (item: I) => string[]
   /** Settings of this kind alone, as chips. Props: item. Emits: update. */
   chips?: () => Promise<Component>
   /** Props: item, answer, disabled. Emits: update (the answer, or null while it is incomplete). */
@@ -37,6 +39,10 @@ interface Views<I, P, A, T, K> {
   result: () => Promise<Component>
   /** What sort of question it is, as "choose one". */
   sort: (item: P | I) => string
+  /** An answer that may be set as right afterwards, as "B". */
+  nameOf?: (answer: A) => string
+  /** Groups of texts that were counted as one. */
+  merged?: (tally: T) => { text: string; merged: readonly string[] }[]
   /** The words on the button that sends, as "Send B". */
   sendLabel: (item: P, answer: A | null) => string
   /** The result in words, for screen readers. */

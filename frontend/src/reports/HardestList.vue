@@ -19,6 +19,11 @@ function mostWrong(question: QuestionReport): string {
   if (!wrong) return question.answered ? 'nobody chose a wrong answer' : 'nobody answered'
   return `${wrong.count} of ${question.answered} answered ${wrong.text}`
 }
+
+function sortOf(question: QuestionReport): string {
+  if (question.note) return question.note
+  return question.scored ? 'nobody answered' : `opinion, ${counted(question.answered, 'answer')}`
+}
 </script>
 
 <template>
@@ -48,7 +53,7 @@ function mostWrong(question: QuestionReport): string {
             <span class="min-w-0 grow">
               <LineText class="block wrap-anywhere" :text="question.title" />
               <span class="block text-[15px] text-slate">
-                {{ question.scored ? 'nobody answered' : `opinion, ${counted(question.answered, 'answer')}` }}
+                {{ sortOf(question) }}
               </span>
             </span>
           </summary>

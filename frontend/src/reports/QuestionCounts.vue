@@ -1,10 +1,12 @@
 <script setup lang="ts">
 /** Every answer's count, and the measures that say more than counts. */
 import LineText from '@/questions/shared/LineText.vue'
+import { roundNumber } from '@/questions/shared/numbers'
 import type { QuestionReport } from '@/api/types'
+import AnswerWhy from './AnswerWhy.vue'
+import QuestionCorrections from './QuestionCorrections.vue'
 
 defineProps<{ question: QuestionReport }>()
-const plain = (value: number): string => String(Number(value.toPrecision(4)))
 </script>
 
 <template>
@@ -13,16 +15,25 @@ const plain = (value: number): string => String(Number(value.toPrecision(4)))
     <table class="w-full">
       <tbody>
         <tr v-for="(count, index) in question.counts" :key="index" :class="count.right && 'font-bold'">
-          <th scope="row" class="max-w-40 py-0.5 pr-2 text-left align-top font-normal wrap-anywhere">
+          <component
+            :is="count.label ? 'th' : 'td'"
+            :scope="count.label ? 'row' : undefined"
+            class="max-w-40 py-0.5 pr-2 text-left align-top font-normal wrap-anywhere"
+            :class="count.part && 'whitespace-nowrap'"
+          >
             <LineText :text="count.label" />
-          </th>
+          </component>
           <td class="py-0.5 wrap-anywhere" dir="auto">
-            <LineText :text="count.text" /><span v-if="count.right"> ✓ right</span>
+            <span class="flex flex-wrap items-baseline gap-x-2">
+              <span><LineText :text="count.text" /><span v-if="count.right"> ✓ right</span></span>
+              <AnswerWhy v-if="count.given && count.right !== null" :question="question" :count="count" />
+            </span>
           </td>
-          <td class="w-10 py-0.5 text-right tabular-nums">{{ count.count }}</td>
+          <td class="w-10 py-0.5 text-right align-top tabular-nums">{{ count.count }}</td>
         </tr>
       </tbody>
     </table>
+    <QuestionCorrections :question="question" />
     <dl
       v-if="question.measures.length"
       class="mt-2 grid grid-cols-[1fr_auto] gap-x-4 border-t border-rule pt-1"
@@ -31,7 +42,7 @@ const plain = (value: number): string => String(Number(value.toPrecision(4)))
         <dt class="text-slate">
           {{ measure.name }}<template v-if="measure.of">, <LineText :text="measure.of" /></template>
         </dt>
-        <dd class="text-right tabular-nums">{{ plain(measure.value) }}</dd>
+        <dd class="text-right tabular-nums">{{ roundNumber(measure.value) }}</dd>
       </template>
     </dl>
   </div>

@@ -2,33 +2,46 @@
 import { computed } from 'vue'
 import type { SessionReport } from '@/api/types'
 import { percent, score } from '@/composables/format'
+import { roundNumber } from '@/questions/shared/numbers'
 
 const props = defineProps<{ report: SessionReport['report'] }>()
 
 const figures = computed(() => {
   const { report } = props
   return [
-    { value: String(report.took_part), label: 'took part' },
+    { value: String(report.took_part), label: took.value },
     { value: report.mean_share === null ? null : percent(report.mean_share), label: 'right on average' },
     {
       value: report.median_score === null ? null : `${score(report.median_score)} of ${report.top_score}`,
       label: 'middle score',
     },
-    {
-      value: report.reliability === null ? null : report.reliability.toFixed(2),
-      label: 'reliability (alpha)',
-    },
+    report.reliability === null
+      ? { value: report.top_score > 1 ? '–' : null, label: 'reliability (alpha): cannot be said' }
+      : { value: report.reliability.toFixed(2), label: 'reliability (alpha)' },
   ].filter((figure) => figure.value !== null)
+})
+const took = computed(() => {
+  const silent = props.report.never_answered
+  return silent ? `took part, ${silent} without an answer` : 'took part'
 })
 const tallest = computed(() => Math.max(1, ...props.report.histogram))
 const middle = computed(() => {
   const { median_score: median, top_score: top, histogram } = props.report
-  return median === null ? -1 : Math.min(histogram.length - 1, Math.floor((median / top) * histogram.length))
+  if (median === null) return -1
+  const step = hasBarEach.value ? median : (median / top) * histogram.length
+  return Math.min(histogram.length - 1, Math.floor(step + 1e-9))
 })
-const words = computed(
-  () =>
-    `Scores from 0 to ${props.report.top_score}, in ${props.report.histogram.length} equal steps: ${props.report.histogram.join(', ')} students`,
-)
+const hasBarEach = computed(() => props.report.histogram.length === props.report.top_score + 1)
+/** The ends of the picture, as they stand under it. */
+const nameOf = (bar: number): string => {
+  if (hasBarEach.value) return String(bar)
+  const width = props.report.top_score / props.report.histogram.length
+  return `${roundNumber(bar * width)} to ${roundNumber((bar + 1) * width)}`
+}
+const words = computed(() => {
+  const filled = props.report.histogram.map((count, bar) => `${nameOf(bar)}: ${count}`)
+  return `Students by score, from 0 to ${props.report.top_score}. ${filled.join(', ')}`
+})
 </script>
 
 <template>
@@ -48,10 +61,14 @@ const words = computed(
           <span
             v-for="(count, index) in report.histogram"
             :key="index"
-            class="w-6"
+            :title="`${nameOf(index)}: ${count}`"
+            class="w-6 max-w-6 min-w-1.5 shrink"
             :class="index === middle ? 'bg-ink' : 'bg-spray'"
             :style="{ height: `${Math.max(2, (count / tallest) * 100)}%` }"
           />
+        </div>
+        <div class="mt-0.5 flex justify-between text-xs text-slate tabular-nums" aria-hidden="true">
+          <span>0</span><span>{{ report.top_score }}</span>
         </div>
       </dd>
     </div>

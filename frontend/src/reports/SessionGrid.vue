@@ -90,7 +90,12 @@ const toggle = 'underline underline-offset-2'
               >
                 {{ namesShown ? person.name : `Seat ${person.seat}` }}
               </th>
-              <td class="border-t border-rule px-1.5 text-right tabular-nums">{{ score(person.score) }}</td>
+              <td class="border-t border-rule px-1.5 text-right tabular-nums">
+                {{ score(person.score)
+                }}<span v-if="person.out_of !== report.top_score" class="text-slate">
+                  of {{ person.out_of }}</span
+                >
+              </td>
               <td
                 v-for="{ question, index } in columns"
                 :key="question.item"

@@ -1,24 +1,37 @@
 <script setup lang="ts">
 /** A session's results: figures, what to teach again, everyone by every question. */
-import { useQuery } from '@tanstack/vue-query'
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { useTitle } from '@vueuse/core'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/api/refusal'
-import { dayAndTime } from '@/composables/format'
+import { counted, dayAndTime } from '@/composables/format'
+import type { SessionReport } from '@/api/types'
+import UiButton from '@/ui/UiButton.vue'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import { button } from '@/ui/recipes'
 import HardestList from './HardestList.vue'
 import SessionFigures from './SessionFigures.vue'
 import SessionGrid from './SessionGrid.vue'
 import SessionTitle from './SessionTitle.vue'
+import { provideCorrections } from './useCorrections'
+
+type Counting = SessionReport['report']['counting']
 
 const id = Number(useRoute().params.id)
+const counting = ref<Counting>('since_joined')
 const { data: session, error } = useQuery({
-  queryKey: ['report', id],
-  queryFn: () => data(api.GET('/api/sessions/{session_id}/report', { params: { path: { session_id: id } } })),
+  queryKey: ['report', id, counting],
+  queryFn: () =>
+    data(
+      api.GET('/api/sessions/{session_id}/report', {
+        params: { path: { session_id: id }, query: { counting: counting.value } },
+      }),
+    ),
+  placeholderData: keepPreviousData,
 })
+const { busy, command } = provideCorrections(id)
 useTitle(computed(() => `${session.value?.report.title ?? 'Session'} · Tall Lantern`))
 
 const when = computed(() => {
@@ -28,6 +41,15 @@ const when = computed(() => {
   const minutes = Math.max(1, Math.round((Date.parse(to) - Date.parse(from)) / 60_000))
   return `${dayAndTime(from)} · ${minutes} min`
 })
+
+const otherwise = computed(() => {
+  const count = session.value?.report.marked_otherwise ?? 0
+  return `${counted(count, 'answer')} would be marked otherwise now.`
+})
+
+function turnCounting(): void {
+  counting.value = counting.value === 'everything' ? 'since_joined' : 'everything'
+}
 </script>
 
 <template>
@@ -41,7 +63,9 @@ const when = computed(() => {
         <RouterLink v-if="!session.ended_at" :to="`/desk/${id}`" :class="button('main')"
           >To the desk</RouterLink
         >
-        <a :href="`/api/sessions/${id}/workbook.xlsx`" :class="button('plain')" download>Workbook (xlsx)</a>
+        <a :href="`/api/sessions/${id}/workbook.xlsx?counting=${counting}`" :class="button('plain')" download
+          >Workbook (xlsx)</a
+        >
         <a :href="`/api/sessions/${id}/answers.csv`" :class="button('plain')" download>All answers (CSV)</a>
       </div>
       <EmptyNote
@@ -55,7 +79,29 @@ const when = computed(() => {
         }}
       </EmptyNote>
       <template v-else>
+        <p
+          v-if="session.report.marked_otherwise"
+          class="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 rounded border border-lamp-ink bg-lamp-wash px-4 py-2.5 text-lamp-ink"
+        >
+          <span class="min-w-0 grow basis-96">
+            This session keeps the marks of the rules it was run with.
+            {{ otherwise }}
+          </span>
+          <UiButton look="plain" size="small" :disabled="busy" @click="command({ do: 'mark_anew' })"
+            >Mark anew</UiButton
+          >
+        </p>
         <SessionFigures :report="session.report" />
+        <p class="mt-2 flex flex-wrap gap-x-3 text-[15px] text-slate">
+          <span>{{ session.report.counted }}</span>
+          <button type="button" class="font-bold text-tide hover:underline" @click="turnCounting">
+            {{
+              counting === 'everything'
+                ? 'Count only what was asked since one joined'
+                : 'Count everything asked'
+            }}
+          </button>
+        </p>
         <div
           class="mt-4.5 grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(22rem,37%)_minmax(0,1fr)]"
         >

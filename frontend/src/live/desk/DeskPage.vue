@@ -81,6 +81,8 @@ useKeys({
           :view="view"
           :seconds="desk.time.seconds.value"
           @key="desk.setKey(view.shown!.item.id, $event)"
+          @part="desk.keepApart(view.shown!.item.id, $event)"
+          @undo="desk.takeBack(view.shown!.item.id)"
         />
       </section>
       <DeskPeople :view="view" :desk="desk" />

@@ -9,12 +9,16 @@ import MediaView from '@/questions/shared/MediaView.vue'
 import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
 import UiButton from '@/ui/UiButton.vue'
+import MergedWords from './MergedWords.vue'
 
 const props = defineProps<{ view: DeskView; seconds: number | null }>()
-const emit = defineEmits<{ key: [answer: StudentAnswer] }>()
+const emit = defineEmits<{ key: [answer: StudentAnswer]; part: [text: string]; undo: [] }>()
 const right = shallowRef<StudentAnswer | null>(null)
 
 const shown = computed(() => props.view.shown!)
+const merged = computed(
+  () => (shown.value.tally && viewsOf(shown.value.item).merged?.(shown.value.tally)) || [],
+)
 watch(
   () => shown.value.item.id,
   () => (right.value = null),
@@ -63,6 +67,13 @@ const curtain = computed(() => {
     :tally="shown.tally ?? null"
     :answer-key="shown.key ?? null"
     class="mt-4"
+  />
+  <MergedWords
+    v-if="view.allowed.includes('keep_apart')"
+    :groups="merged"
+    :undo="view.allowed.includes('take_back')"
+    @part="emit('part', $event)"
+    @undo="emit('undo')"
   />
   <details v-if="view.allowed.includes('set_key')" class="mt-4 max-w-xs" :open="view.right_share === null">
     <summary class="cursor-pointer font-bold">Say what is right</summary>

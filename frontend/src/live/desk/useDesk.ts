@@ -58,6 +58,8 @@ export function useDesk(sessionId: number) {
     restore: (seat: number) => command({ do: 'restore', seat }),
     liftFog: (seat: number, lifted: boolean) => command({ do: 'lift_fog', seat, lifted }),
     setKey: (item: string, answer: StudentAnswer) => command({ do: 'set_key', item, answer }),
+    keepApart: (item: string, text: string) => command({ do: 'keep_apart', item, text }),
+    takeBack: (item: string) => command({ do: 'take_back', item }),
     end: () => command({ do: 'end' }),
   }
 }

@@ -35,5 +35,10 @@ const place = computed(() => {
     <p class="figure text-3xl">{{ words }}</p>
     <p class="text-slate">{{ gained }}</p>
     <p class="text-slate">{{ place }}</p>
+    <ul v-if="own?.forgiven.length" class="mt-1">
+      <li v-for="remark in own.forgiven" :key="remark.part + remark.given" dir="auto">
+        <span v-if="remark.part">{{ remark.part }}: </span>{{ remark.sentence }}
+      </li>
+    </ul>
   </div>
 </template>

@@ -5,6 +5,7 @@ import type { StudentAnswer } from '@/api/types'
 import { registry } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
 import MediaView from '@/questions/shared/MediaView.vue'
+import { provideReading } from '@/questions/shared/reading'
 import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
 import EndView from './EndView.vue'
@@ -18,14 +19,18 @@ import type { SeatLink } from './useSeat'
 
 const props = defineProps<{ link: SeatLink; name: string }>()
 const emit = defineEmits<{ leave: [why?: Refusal] }>()
-const { view, mine, time, status, gone, answer, state, refusal, send } = props.link
+const { view, mine, time, status, gone, answer, state, refusal, send, read } = props.link
+provideReading(read)
 const chosen = ref<StudentAnswer | null>(null)
 
 const phase = computed(() => view.value?.phase)
 const shown = computed(() => view.value?.shown ?? null)
 const isOpen = computed(() => phase.value === 'open')
 const isOver = computed(() => phase.value === 'closed' || phase.value === 'revealed')
-const mayAnswer = computed(() => isOpen.value && state.value === 'none' && time.seconds.value !== 0)
+const mayAnswer = computed(() => {
+  const isFree = state.value === 'none' || (state.value === 'refused' && !!refusal.value?.again)
+  return isOpen.value && isFree && time.seconds.value !== 0
+})
 const sendLabel = computed(() => {
   const item = shown.value?.item
   return item ? registry[item.kind].sendLabel(item, chosen.value) : ''
@@ -124,6 +129,7 @@ function sendChosen(): void {
     </template>
 
     <template #foot>
+      <p v-if="mayAnswer && refusal?.again" role="alert" class="pb-2 text-wrong">{{ refusal.sentence }}</p>
       <button
         v-if="mayAnswer && shown"
         type="button"

@@ -1,3 +1,3 @@
 export { default as SeatView } from './SeatView.vue'
 export { default as StudentApp } from './StudentApp.vue'
-export type { SeatLink } from './useSeat'
+export { refusedBy, type Refused, type SeatLink } from './useSeat'

@@ -1,6 +1,6 @@
 /** The few requests a student's page makes, without the teacher's client: every kilobyte counts here. */
 import { OFFLINE, refusalFrom } from '@/api/refusal'
-import type { CodeInfo, Joined } from '@/api/types'
+import type { CodeInfo, Joined, StudentAnswer } from '@/api/types'
 
 /** A request that got no answer is made again: both may be asked twice, a join by its key. */
 const AGAIN_AFTER = [200, 600]
@@ -35,5 +35,13 @@ async function request<T>(path: string, headers: Record<string, string>, body?: 
 /** `key` is this device's own: wrong codes that others type do not count against it. */
 export const lookUp = (code: string, key: string): Promise<CodeInfo> =>
   request(`/api/live/codes/${encodeURIComponent(code)}`, { 'X-Device': key })
+export const readingOf = async (token: string, item: string, answer: StudentAnswer): Promise<string> =>
+  (
+    await request<{ read: string }>(
+      '/api/live/student/reading',
+      { Authorization: `Bearer ${token}` },
+      { item, answer },
+    )
+  ).read
 export const join = (code: string, name: string, key: string): Promise<Joined> =>
   request('/api/live/join', {}, { code, name, key })

@@ -5,9 +5,23 @@ import { openLine } from '@/api/live'
 import { Refusal } from '@/api/refusal'
 import type { Joined, Mine, StudentAnswer, StudentMessage, StudentView } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
+import { readingOf } from './request'
 import { forgetPending, keepPending, keptPending, type Pending } from './seat'
 
 export type SentState = 'none' | 'sending' | 'sent' | 'refused'
+
+/** Why an answer was not taken. `again`: it may be put right and sent once more. */
+export interface Refused {
+  item: string
+  sentence: string
+  again: boolean
+}
+
+export const refusedBy = (error: Refusal, item: string): Refused => ({
+  item,
+  sentence: error.sentence,
+  again: error.code === 'bad_answer',
+})
 
 export function useSeat(seat: Joined) {
   const line = openLine<StudentMessage>({
@@ -21,7 +35,7 @@ export function useSeat(seat: Joined) {
   const mine = shallowRef<Mine | null>(null)
   const pending = shallowRef<Pending | null>(keptPending(seat))
   const sent = shallowRef<Pending | null>(null)
-  const refusal = ref<{ item: string; sentence: string } | null>(null)
+  const refusal = ref<Refused | null>(null)
   const time = useTimeLeft(() => view.value?.shown, line.offset)
 
   watch(line.message, (message) => {
@@ -51,7 +65,7 @@ export function useSeat(seat: Joined) {
       if (error instanceof Refusal && error.code === 'offline') return // the page is closing; it is kept
       // An answer that had been stored already is no failure to the student.
       const known = error instanceof Refusal && error.code === 'already_answered'
-      if (!known) refusal.value = { item: command.item, sentence: (error as Refusal).sentence }
+      if (!known) refusal.value = refusedBy(error as Refusal, command.item)
     }
     forgetPending(seat)
     pending.value = null
@@ -66,7 +80,8 @@ export function useSeat(seat: Joined) {
 
   if (pending.value) void deliver(pending.value)
 
-  return { view, mine, time, status: line.status, gone: line.gone, answer, state, refusal, send }
+  const read = (item: string, given: StudentAnswer): Promise<string> => readingOf(seat.token, item, given)
+  return { view, mine, time, status: line.status, gone: line.gone, answer, state, refusal, send, read }
 }
 
 /** What a student's view needs to know and to do: a seat in a session, or one that is tried out. */

@@ -157,6 +157,19 @@ describe('gap fill', () => {
     ).toEqual(['…', 'ebb', 'six'])
   })
 
+  it('gives a word as often as the bank has it, and moves it once it is used up', async () => {
+    const view = await play('gap_fill', { way: 'bank', stretches, bank: ['the', 'the'] })
+    const select = (gap: number) => view.findAll('select')[gap]!
+    await select(0).setValue('the')
+    expect(view.findAll('ul li.line-through')).toHaveLength(1)
+    await select(1).setValue('the')
+    expect(last(view)).toEqual({ kind: 'gap_fill', texts: ['the', 'the'] })
+    const one = await play('gap_fill', { way: 'bank', stretches, bank: ['ebb', 'six'] })
+    await one.findAll('select')[0]!.setValue('ebb')
+    await one.findAll('select')[1]!.setValue('ebb')
+    expect(last(one)).toEqual({ kind: 'gap_fill', texts: ['', 'ebb'] })
+  })
+
   it('offers each gap its own choices', async () => {
     const own = stretches.map((one, index) => ({ ...one, choices: [`c${index}`] }))
     const view = await play('gap_fill', { way: 'chosen', stretches: own, bank: [] })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Numbers as dots on a line; what counts as right lies in the light, a box marks the middle half. */
 import { computed } from 'vue'
-import { placeDots, plainNumber } from './numbers'
+import { placeDots, plainNumber, roundNumber } from './numbers'
 
 const props = defineProps<{
   values: readonly { value: number; count: number }[]
@@ -66,7 +66,7 @@ const middle = computed(() => {
       text-anchor="middle"
       class="fill-front text-[24px]"
     >
-      {{ plainNumber(end) }}
+      {{ roundNumber(end) }}
     </text>
   </svg>
 </template>

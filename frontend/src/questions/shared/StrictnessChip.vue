@@ -14,7 +14,11 @@ const RULES = [
   { name: 'accents', label: 'Accents as written (é is not e)', strict: true },
   { name: 'punctuation', label: 'Punctuation as written', strict: true },
   { name: 'articles', label: 'A leading article may be left out or added', strict: false },
-  { name: 'typos', label: 'Small typos are forgiven (one letter from five, two from nine)', strict: false },
+  {
+    name: 'typos',
+    label: 'Small typos that make no other word are forgiven (one letter from five, two from nine)',
+    strict: false,
+  },
 ] as const
 
 const full = computed(() => ({ ...DEFAULTS, ...props.strictness }))

@@ -1,5 +1,10 @@
-/** A number without a tail of digits that floating point leaves. */
-export const plainNumber = (value: number): string => String(Number(value.toPrecision(6)))
+/** A number as it is: without the tail of digits that floating point leaves, and no figure less. */
+export const plainNumber = (value: number | string): string =>
+  typeof value === 'string' ? value : String(Number(value.toPrecision(15)))
+
+/** A measure that was worked out: as many figures as say something, and never fewer before the point. */
+export const roundNumber = (value: number): string =>
+  String(Number(Math.abs(value) >= 1 ? value.toFixed(4) : value.toPrecision(4)))
 
 export interface Dot {
   value: number

@@ -12,7 +12,27 @@ const emit = defineEmits<{ update: [answer: StudentAnswerOf<'gap_fill'> | null] 
 
 const gaps = props.item.stretches.filter((stretch) => stretch.gap !== null)
 const texts = ref(props.answer?.texts ?? gaps.map(() => ''))
-const used = computed(() => new Set(texts.value))
+
+/** Each word of the bank with whether it is taken: a word that stands there twice can be taken twice. */
+const bank = computed(() => {
+  const left = [...texts.value]
+  return props.item.bank.map((word) => {
+    const at = left.indexOf(word)
+    if (at >= 0) left.splice(at, 1)
+    return { word, taken: at >= 0 }
+  })
+})
+const words = computed(() => [...new Set(props.item.bank)])
+
+/** A word of the bank that is used up elsewhere moves here. */
+function choose(gap: number, word: string): void {
+  const left = bank.value.some((one) => one.word === word && !one.taken)
+  const elsewhere = texts.value.findIndex((text, at) => text === word && at !== gap)
+  if (word && props.item.way === 'bank' && !left && elsewhere >= 0) {
+    texts.value = texts.value.map((text, at) => (at === elsewhere ? '' : text))
+  }
+  write(gap, word)
+}
 
 function write(gap: number, text: string): void {
   texts.value = texts.value.map((old, at) => (at === gap ? text : old))
@@ -25,10 +45,10 @@ function write(gap: number, text: string): void {
   <div>
     <ul v-if="item.bank.length" class="mb-4 flex flex-wrap gap-2" aria-label="Words">
       <li
-        v-for="(word, index) in item.bank"
+        v-for="({ word, taken }, index) in bank"
         :key="index"
         class="rounded border border-edge bg-sheet px-2.5 py-1"
-        :class="used.has(word) && 'text-slate line-through'"
+        :class="taken && 'text-slate line-through'"
       >
         {{ word }}
       </li>
@@ -54,11 +74,11 @@ function write(gap: number, text: string): void {
             :aria-label="`Gap ${stretch.gap + 1}`"
             :value="texts[stretch.gap]"
             :disabled="disabled"
-            @change="write(stretch.gap, ($event.target as HTMLSelectElement).value)"
+            @change="choose(stretch.gap, ($event.target as HTMLSelectElement).value)"
           >
             <option value="">…</option>
             <option
-              v-for="(word, at) in item.way === 'chosen' ? stretch.choices : item.bank"
+              v-for="(word, at) in item.way === 'chosen' ? stretch.choices : words"
               :key="at"
               :value="word"
             >

@@ -15,13 +15,15 @@ export const gap_fill = defineKind<'gap_fill'>({
     text: '',
     way: 'typed',
     extra: [],
-    strictness: { capitals: false, accents: true, articles: true, punctuation: false, typos: false },
+    strictness: { capitals: false, accents: true, articles: true, punctuation: false, typos: true },
     all_or_nothing: false,
   }),
   editor: async () => (await import('./Editor.vue')).default,
   chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
+  typedParts: (item) =>
+    item.way === 'typed' ? (item.text?.match(/\[[^[\]]*\]/g) ?? []).map((_, at) => `Gap ${at + 1}`) : [],
   sort: () => 'fill the gaps',
   sendLabel: (_item, answer) => {
     if (!answer) return 'Fill the gaps'

@@ -8,26 +8,27 @@ const props = defineProps<{ item: Numeric }>()
 const emit = defineEmits<{ update: [item: Numeric] }>()
 
 const set = (change: Partial<Numeric>): void => emit('update', { ...props.item, ...change })
-const setTolerance = (value: number | null): void => set({ tolerance: Math.abs(value ?? 0) })
+const setTolerance = (value: string | null): void => set({ tolerance: (value ?? '0').replace('-', '') })
 </script>
 
 <template>
   <div class="flex flex-wrap items-center gap-2 pt-1 pl-1.5" data-line>
     <template v-if="item.scored && item.accepts === 'range'">
       <label
-        >From <NumberField :model-value="item.low ?? null" @update:model-value="set({ low: $event })"
+        >From <NumberField exact :model-value="item.low ?? null" @update:model-value="set({ low: $event })"
       /></label>
       <label
-        >to <NumberField :model-value="item.high ?? null" @update:model-value="set({ high: $event })"
+        >to <NumberField exact :model-value="item.high ?? null" @update:model-value="set({ high: $event })"
       /></label>
     </template>
     <template v-else-if="item.scored">
       <label
-        >Right: <NumberField :model-value="item.value ?? null" @update:model-value="set({ value: $event })"
+        >Right:
+        <NumberField exact :model-value="item.value ?? null" @update:model-value="set({ value: $event })"
       /></label>
       <label v-if="item.accepts !== 'exact'"
         >± <span class="sr-only">tolerance</span
-        ><NumberField :model-value="item.tolerance ?? 0" @update:model-value="setTolerance" />
+        ><NumberField exact :model-value="item.tolerance ?? '0'" @update:model-value="setTolerance" />
         {{ item.accepts === 'percent' ? '%' : '' }}</label
       >
     </template>

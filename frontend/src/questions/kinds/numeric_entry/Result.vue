@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import SpreadLine from '@/questions/shared/SpreadLine.vue'
-import { plainNumber } from '@/questions/shared/numbers'
+import { plainNumber, roundNumber } from '@/questions/shared/numbers'
 
 const props = defineProps<{
   item: PublicItemOf<'numeric_entry'>
@@ -12,10 +12,15 @@ const props = defineProps<{
   mine?: StudentAnswerOf<'numeric_entry'> | null
 }>()
 
-const values = computed(() => props.tally?.values ?? [])
+const values = computed(() =>
+  (props.tally?.values ?? []).map((row) => ({ value: Number(row.value), count: row.count })),
+)
+const span = computed(() =>
+  props.answerKey ? { low: Number(props.answerKey.low), high: Number(props.answerKey.high) } : null,
+)
 const isDrawn = computed(() => values.value.length > 0 || !!props.answerKey)
 const right = computed(() => {
-  const { low, high, value } = props.answerKey ?? { low: 0, high: 0, value: null }
+  const { low, high, value } = props.answerKey ?? { low: '0', high: '0', value: null }
   const unit = props.item.unit ? ` ${props.item.unit}` : ''
   if (low === high) return plainNumber(low) + unit
   const range = `${plainNumber(low)} to ${plainNumber(high)}${unit}`
@@ -26,18 +31,13 @@ const middle = computed(() => props.tally?.quartiles?.[1])
 
 <template>
   <div>
-    <SpreadLine
-      v-if="isDrawn"
-      :values="values"
-      :span="answerKey ?? null"
-      :quartiles="tally?.quartiles ?? null"
-    />
+    <SpreadLine v-if="isDrawn" :values="values" :span="span" :quartiles="tally?.quartiles ?? null" />
     <p v-else class="rounded border border-line bg-strip px-[0.6em] py-[0.5em]">
       Type a number{{ item.unit ? ` in ${item.unit}` : '' }}.
     </p>
     <p v-if="answerKey" class="mt-[0.5em]"><span aria-hidden="true">✓</span> <b>right:</b> {{ right }}</p>
     <p v-if="middle !== undefined" class="mt-[0.3em] text-soft">
-      The middle answer is {{ plainNumber(middle) }}{{ item.unit ? ` ${item.unit}` : '' }}.
+      The middle answer is {{ roundNumber(middle) }}{{ item.unit ? ` ${item.unit}` : '' }}.
     </p>
     <p v-if="mine" class="mt-[0.3em]">Your answer: {{ mine.text }}</p>
   </div>

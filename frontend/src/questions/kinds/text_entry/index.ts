@@ -14,12 +14,13 @@ export const text_entry = defineKind<'text_entry'>({
     scored: true,
     form: 'text',
     accepts: [''],
-    strictness: { capitals: false, accents: true, articles: false, punctuation: false, typos: true },
+    strictness: { capitals: false, accents: true, articles: true, punctuation: false, typos: true },
   }),
   editor: async () => (await import('./Editor.vue')).default,
   chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
+  typedParts: () => [''],
   sort: (item) =>
     ('dictation' in item ? item.dictation : item.form === 'dictation')
       ? 'write what you hear'

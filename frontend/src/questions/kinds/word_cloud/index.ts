@@ -14,11 +14,14 @@ export const word_cloud = defineKind<'word_cloud'>({
     scored: false,
     most: 3,
     accepts: [],
+    apart: [],
   }),
   editor: async () => (await import('./Editor.vue')).default,
   chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
+  typedParts: () => [''],
+  merged: (tally) => tally.words.filter((word) => word.merged.length),
   sort: (item) => (item.most === 1 ? 'send a word' : `send up to ${item.most} words`),
   sendLabel: (_item, answer) => {
     if (!answer) return 'Write a word'

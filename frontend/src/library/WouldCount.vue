@@ -1,0 +1,94 @@
+<script setup lang="ts">
+/** Would this count? A text as a student might type it, with its mark and the reason; near misses are offered. */
+import { computed, ref, watch } from 'vue'
+import { api, data } from '@/api/http'
+import { sentenceOf } from '@/api/refusal'
+import type { Item, Verdict } from '@/api/types'
+import VerdictLine from '@/questions/shared/VerdictLine.vue'
+import { smallField } from '@/questions/shared/recipes'
+
+const props = defineProps<{ set: number; item: Item; parts: readonly string[] }>()
+
+const WAIT_MS = 250
+const text = ref('')
+const part = ref(props.parts[0] ?? '')
+const verdict = ref<Verdict | null>(null)
+const misses = ref<Verdict[]>([])
+const failure = ref('')
+let asked = 0
+let timer: ReturnType<typeof setTimeout> | undefined
+
+async function ask(typed: string | null): Promise<Verdict[]> {
+  const body = { item: props.item, text: typed, part: part.value }
+  const params = { path: { set_id: props.set } }
+  return (await data(api.POST('/api/sets/{set_id}/would-count', { params, body }))).verdicts
+}
+
+/** The question changes as one types: everything is asked anew, the last time counts. */
+async function look(): Promise<void> {
+  const round = ++asked
+  try {
+    const typed = text.value.trim() ? (await ask(text.value))[0]! : null
+    const near = await ask(null)
+    if (round !== asked) return
+    verdict.value = typed
+    misses.value = near
+    failure.value = ''
+  } catch (error) {
+    if (round === asked) failure.value = sentenceOf(error)
+  }
+}
+
+watch(
+  () => [props.item, text.value, part.value] as const,
+  () => {
+    clearTimeout(timer)
+    timer = setTimeout(() => void look(), WAIT_MS)
+  },
+  { immediate: true },
+)
+
+const shown = computed(() =>
+  misses.value.filter((one) => props.parts.length === 1 || one.part === part.value),
+)
+const label = computed(
+  () => `What a student might type${part.value ? ` in ${part.value.toLowerCase()}` : ''}`,
+)
+</script>
+
+<template>
+  <div class="mt-2 ml-1.5 rounded border border-rule px-3 py-2.5 text-[15px]">
+    <div class="flex flex-wrap items-center gap-2">
+      <select v-if="parts.length > 1" v-model="part" aria-label="Which gap" :class="smallField">
+        <option v-for="name in parts" :key="name">{{ name }}</option>
+      </select>
+      <input
+        v-model="text"
+        type="text"
+        dir="auto"
+        maxlength="300"
+        autocomplete="off"
+        spellcheck="false"
+        class="min-w-0 grow"
+        :class="smallField"
+        :aria-label="label"
+        :placeholder="label"
+      />
+    </div>
+    <p v-if="failure" role="alert" class="mt-2 text-wrong">{{ failure }}</p>
+    <div role="status">
+      <VerdictLine v-if="verdict && text.trim()" :verdict="verdict" class="mt-2 font-bold" />
+    </div>
+    <template v-if="shown.length">
+      <p class="mt-2.5 text-slate">Near misses, as they would be marked now:</p>
+      <ul>
+        <li v-for="miss in shown" :key="miss.part + miss.text" class="mt-1">
+          <VerdictLine :verdict="miss" with-text />
+        </li>
+      </ul>
+    </template>
+    <p v-else-if="!failure" class="mt-2 text-slate">
+      Write the right answer first; then near misses stand here.
+    </p>
+  </div>
+</template>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+/** Why an answer counts or does not, and one step from there: to count it. */
+import { ref } from 'vue'
+import { api, data } from '@/api/http'
+import { sentenceOf } from '@/api/refusal'
+import type { QuestionReport, Verdict } from '@/api/types'
+import VerdictLine from '@/questions/shared/VerdictLine.vue'
+import UiButton from '@/ui/UiButton.vue'
+import { useCorrections } from './useCorrections'
+
+const props = defineProps<{ question: QuestionReport; count: QuestionReport['counts'][number] }>()
+const { session, busy, command } = useCorrections()
+const verdict = ref<Verdict | null>(null)
+const failure = ref('')
+
+async function toggle(): Promise<void> {
+  if (verdict.value) {
+    verdict.value = null
+    return
+  }
+  try {
+    const body = { item: props.question.item, text: props.count.given, part: props.count.part }
+    const params = { path: { session_id: session } }
+    verdict.value = await data(api.POST('/api/sessions/{session_id}/would-count', { params, body }))
+    failure.value = ''
+  } catch (error) {
+    failure.value = sentenceOf(error)
+  }
+}
+
+async function countIt(): Promise<void> {
+  const { answer, part } = verdict.value!
+  await command({ do: 'count_as_right', item: props.question.item, answer: answer!, part })
+  verdict.value = null
+}
+</script>
+
+<template>
+  <button
+    type="button"
+    class="min-h-6 px-1 text-sm font-bold text-tide hover:underline"
+    :aria-expanded="!!verdict"
+    :aria-label="`Why ${count.given} ${count.right ? 'counts' : 'does not count'}`"
+    @click="toggle"
+  >
+    why?
+  </button>
+  <div
+    v-if="verdict || failure"
+    class="flex basis-full flex-wrap items-center gap-x-4 gap-y-1 pb-1.5"
+    role="status"
+  >
+    <VerdictLine v-if="verdict" :verdict="verdict" />
+    <span v-else class="text-wrong">{{ failure }}</span>
+    <UiButton
+      v-if="verdict && !verdict.counts && verdict.answer"
+      look="plain"
+      size="small"
+      :disabled="busy"
+      @click="countIt"
+      >Count it</UiButton
+    >
+  </div>
+</template>
