@@ -12,6 +12,7 @@ from tests.journeys.pages import (
     choose,
     chord,
     join_as,
+    pick,
     sign_in,
     tab_to,
     type_keys,
@@ -21,7 +22,7 @@ from tests.journeys.pages import (
     write_over,
 )
 from tools.browser import PHONE, click, find, go_offline, press, until, wait_for
-from tools.client import TeacherClient
+from tools.client import TeacherClient, join, send_answer
 
 
 def in_empty_block(driver, count):
@@ -199,8 +200,12 @@ def test_a_number_is_written_asked_typed_and_read(server, teacher, browsers):
     screen.get(f"{server.url}/screen/{session['id']}")
     teacher.command(session["id"], "advance")
     wait_for(phone, "Type a number")
-    field = find(phone, "input[inputmode='decimal']")
+    field = find(phone, "//input[@id=//label[.='Your number']/@for]")
+    field.send_keys("3 kg")
+    wait_for(phone, "This is answered in m")
+    field.send_keys(Keys.CONTROL, "a")
     field.send_keys("0,92 m")
+    wait_for(phone, "Read as 0.92 m")
     press(phone, "Send 0,92 m")
     wait_for(phone, "Sent.")
     teacher.command(session["id"], "close")
@@ -211,6 +216,55 @@ def test_a_number_is_written_asked_typed_and_read(server, teacher, browsers):
     reply = teacher.http.get(f"/api/sessions/{session['id']}/workbook.xlsx")
     rows = list(load_workbook(io.BytesIO(reply.content))["Class"].values)
     assert rows[1][:3] == ("Fen", 1, 1)
+
+
+def test_a_mark_is_tried_explained_and_put_right(server, teacher, browsers):
+    knot = {"id": "t1", "kind": "text_entry", "prompt": "Which knot?", "accepts": ["bowline"], "language": "en"}
+    words = {"id": "w1", "kind": "word_cloud", "prompt": "What is at sea?", "language": "en"}
+    set_id = teacher.make_set("Knots", [knot, words])
+    desk, phone = browsers(), browsers(PHONE)
+    sign_in(desk, server.url, teacher.call("GET", "/accounts/me")["email"])
+    desk.get(f"{server.url}/sets/{set_id}")
+    click(desk, "(//*[@data-item])[1]//textarea")
+    press(desk, "Would this count?")
+    wait_for(desk, "Not “bowline”: slips are not forgiven here.")
+    press(desk, "usual spelling")
+    pick(desk, "//label[contains(., 'Small typos')]/input")
+    type_keys(desk, Keys.ESCAPE)
+    find(desk, "//input[@placeholder='What a student might type']").send_keys("bowlinne")
+    wait_for(desk, "bowlinne → bowline, a slip forgiven")
+    wait_for(desk, "all changes kept")
+
+    session = teacher.start(set_id, close_when_all_answered=False)
+    join_as(phone, server.url, session["code"], "Fen")
+    others = [join(server.url, session["code"], name) for name in ("Bo", "Ines")]
+    teacher.command(session["id"], "advance")
+    find(phone, "//input[@id=//label[.='Your answer']/@for]").send_keys("bowlinne")
+    press(phone, "Send it")
+    wait_for(phone, "Sent.")
+    send_answer(server.url, others[0], "t1", {"kind": "text_entry", "text": "bowline knot"})
+    for command in ("close", "reveal"):
+        teacher.command(session["id"], command)
+    wait_for(phone, "bowlinne → bowline, a slip forgiven")
+
+    teacher.command(session["id"], "go_to", item="w1")
+    for student, word in zip(others, ("wave", "waves"), strict=True):
+        send_answer(server.url, student, "w1", {"kind": "word_cloud", "words": [word]})
+    desk.get(f"{server.url}/desk/{session['id']}")
+    wait_for(desk, "Counted as one: wave, waves")
+    press(desk, "waves")
+    wait_gone(desk, "Counted as one")
+    teacher.command(session["id"], "end")
+
+    desk.get(f"{server.url}/sessions/{session['id']}")
+    click(desk, "//summary[contains(., 'Which knot?')]")
+    click(desk, "//button[@aria-label='Why bowline knot does not count']")
+    wait_for(desk, "Not among the accepted answers.")
+    press(desk, "Count it")
+    wait_for(desk, "“bowline knot” counts")
+    wait_for(desk, "100 %")
+    press(desk, "Take back “bowline knot”")
+    wait_gone(desk, "“bowline knot” counts")
 
 
 def test_where_sockets_are_blocked_everything_goes_over_http(server, teacher, browsers):
