@@ -52,7 +52,7 @@ h hr hrs | hour hours stunde stunden heure heures hora horas | time | 3600
 d | day days tag tage jour jours día días | time | 86400
 wk | week weeks woche wochen semaine semaines | time | 604800
 m/s m*s^-1 ms^-1 | metres_per_second meters_per_second metre_per_second | speed | 1
-km/h kph kmh km*h^-1 | kilometres_per_hour kilometers_per_hour stundenkilometer | speed | 1000/3600
+km/h km/hr kph kmh kmph km*h^-1 | kilometres_per_hour kilometers_per_hour stundenkilometer | speed | 1000/3600
 mph mi/h | miles_per_hour | speed | 1609344/3600000
 kn kt kts | knot knots knoten nœud nœuds nudo nudos | speed | 1852/3600
 m/s^2 m*s^-2 ms^-2 | metres_per_second_squared | acceleration | 1
@@ -180,8 +180,9 @@ def _is_ambiguous(written: str, wanted: Unit | None) -> bool:
 def known(unit: str) -> Unit | None:
     """The unit of the table with this symbol or name; None also where its capitals leave open which."""
     unit = as_written(unit)
+    as_product, as_name = unit.replace(" ", "*"), unit.lower().replace(".", "")  # m s^-1; sq. m
     for one in UNITS:
-        if unit in one.symbols or unit.lower() in one.names:
+        if {unit, as_product} & one.symbols or as_name in one.names:
             return one
     loose = [one for one in UNITS if unit.casefold() in {symbol.casefold() for symbol in one.symbols}]
     return loose[0] if len(loose) == 1 else None
