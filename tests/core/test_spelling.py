@@ -119,7 +119,9 @@ def test_a_slip_that_is_another_answer_of_the_set_is_none_t12():
 
 
 def test_word_lists_ship_for_the_languages_that_the_docs_name_t12():
-    assert [language for language in WITH_WORD_LIST if len(packaged_words(language)) < 10_000] == []
+    # Past the cache: all of them at once are more than a test should keep.
+    sizes = {language: len(packaged_words.__wrapped__(language)) for language in WITH_WORD_LIST}
+    assert min(sizes.values()) > 10_000
     assert packaged_words("sv") == frozenset()
 
 

@@ -6,13 +6,12 @@ over the questions that count; what was asked and not answered counts 0 there (d
 
 from collections import Counter
 from collections.abc import Sequence
-from dataclasses import asdict
 from statistics import median
 from typing import Any, Literal
 
 from lantern.core.analysis.measures import cronbach_alpha, mean, score_bars
 from lantern.core.questions import AnyAnswer, kind_of
-from lantern.core.questions.contract import CountRow, Item, Kind, Question, counts, forgiven_in, is_scored, title_of
+from lantern.core.questions.contract import CountRow, Item, Kind, Question, counts, is_scored, title_of
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.corrections import marked_otherwise
 from lantern.core.session.model import Response, State
@@ -180,7 +179,7 @@ def _question(state: State, item: Item, number: int) -> QuestionReport:
         answered=len(responses),
         share=mean([r.mark for r in responses if r.mark is not None]),
         median_took=round(median(r.took for r in responses)) if responses else None,
-        counts=tuple(Count.model_validate(asdict(row)) for row in rows),
+        counts=tuple(_count(row) for row in rows),
         measures=tuple(Measure(name=f.name, of=f.of, value=f.value) for f in kind.figures(item, tally)),
         common_wrong=_common_wrong(kind, rows),
         note=_note(item),
@@ -188,6 +187,10 @@ def _question(state: State, item: Item, number: int) -> QuestionReport:
         forgiven=_forgiven(kind, item, responses),
         corrected=tuple(CorrectedFor(what=c.what, text=c.text) for c in state.corrections if c.before.id == item.id),
     )
+
+
+def _count(row: CountRow) -> Count:
+    return Count(label=row.label, text=row.text, count=row.count, right=row.right, given=row.given, part=row.part)
 
 
 def _note(item: Item) -> str:
@@ -200,11 +203,10 @@ def _forgiven(kind: Kind[Any, Any, Any], item: Item, responses: Sequence[Respons
     """The most frequent first."""
     if not kind.typed_parts(item):
         return ()
-    found = Counter(
-        f"{remark.part}: {remark.sentence}" if remark.part else remark.sentence
-        for response in responses
-        for remark in forgiven_in(kind.remarks(item, response.answer))
-    )
+    found = Counter[str]()
+    for answer, count in Counter(response.answer for response in responses).items():
+        for remark in kind.forgiven(item, answer):
+            found[f"{remark.part}: {remark.sentence}" if remark.part else remark.sentence] += count
     ordered = sorted(found.items(), key=lambda row: (-row[1], row[0]))
     return tuple(Forgiven(sentence=sentence, count=count) for sentence, count in ordered[:MOST_FORGIVEN])
 

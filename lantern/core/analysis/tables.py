@@ -6,7 +6,7 @@ from datetime import UTC, datetime
 from lantern.core.analysis.report import Counting, Report, report_of
 from lantern.core.formats.table import Cell, Table
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import forgiven_in, title_of
+from lantern.core.questions.contract import title_of
 from lantern.core.session.model import State
 
 RAW_HEADINGS = (
@@ -90,7 +90,7 @@ def _raw_rows(state: State) -> Iterator[tuple[Cell, ...]]:
                 r.seat,
                 state.seats[r.seat].name,
                 kind_of(item).answer_text(item, r.answer),
-                "; ".join(remark.sentence for remark in forgiven_in(kind_of(item).remarks(item, r.answer))) or None,
+                "; ".join(remark.sentence for remark in kind_of(item).forgiven(item, r.answer)) or None,
                 r.mark,
                 r.points,
                 round(r.took / 1000, 1),

@@ -347,6 +347,10 @@ class Kind(Generic[I, A, T]):
         """The answer that holds this text in one of `typed_parts` and nothing else."""
         raise NotImplementedError
 
+    def forgiven(self, item: I, answer: A) -> tuple[Remark, ...]:
+        """What was forgiven in an answer, part by part: shown to whoever gave it, and in reports."""
+        return tuple(remark for remark in self.remarks(item, answer) if remark.counts and remark.code == "forgiven")
+
     def near_misses(self, item: I) -> tuple[tuple[str, str], ...]:
         """(part, text) as a class may type beside the right answer, to see whether it would count."""
         return ()
@@ -436,11 +440,6 @@ def is_scored(item: Item) -> bool:
 def counts(item: Item) -> bool:
     """Whether its marks go into scores: what counts for nothing does not (docs/kinds.md, F1)."""
     return isinstance(item, Question) and item.is_marked and item.weight > 0
-
-
-def forgiven_in(remarks: Iterable[Remark]) -> tuple[Remark, ...]:
-    """What was forgiven in an answer that counts: to be shown to whoever gave it, and in reports."""
-    return tuple(remark for remark in remarks if remark.counts and remark.code == "forgiven")
 
 
 def title_of(item: Item) -> str:

@@ -21,7 +21,6 @@ from lantern.core.questions.contract import (
     Remark,
     counts,
     explanation_html,
-    forgiven_in,
     title_of,
 )
 from lantern.core.questions.marking import LATEST
@@ -218,7 +217,7 @@ def _own_answer(state: State, ask: Ask, response: Response, *, is_told: bool) ->
 
 def _forgiven(item: Item, response: Response) -> tuple[Remark, ...]:
     kind = kind_of(item)
-    return forgiven_in(kind.remarks(item, response.answer)) if response.mark and kind.typed_parts(item) else ()
+    return kind.forgiven(item, response.answer) if response.mark and kind.typed_parts(item) else ()
 
 
 def _description(state: State) -> str:

@@ -144,11 +144,15 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
     def score(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> float | None:
         if not item.scored:
             return None
-        return float(any(_is_right(item, value) for value in _readings(item, answer)))
+        return float(any(_is_right(item, value) for value in _readings(item, answer.text)))
 
     def remarks(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> tuple[Remark, ...]:
         """How the number was read, and whether it counts."""
         return (_remark(item, answer.text),) if item.scored else ()
+
+    def forgiven(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> tuple[Remark, ...]:
+        """Nothing: a number is within what is right, or it is not."""
+        return ()
 
     def typed_parts(self, item: NumericEntryItem) -> tuple[str, ...]:
         return ("",) if item.scored else ()
@@ -158,7 +162,7 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
 
     def read_as(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> str:
         self.accept(item, answer)
-        return f"{written(_meant(item, answer))} {item.unit}".strip()
+        return f"{written(_meant(item, answer.text))} {item.unit}".strip()
 
     def near_misses(self, item: NumericEntryItem) -> tuple[tuple[str, str], ...]:
         """The number in other dress, and numbers next to it."""
@@ -174,8 +178,8 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
 
     def tally(self, item: NumericEntryItem, answers: Iterable[NumericEntryAnswer]) -> NumericEntryTally:
         found = Counter[Fraction]()
-        for answer, count in Counter(answers).items():  # many send the same few texts
-            found[_meant(item, answer)] += count
+        for text, count in Counter(answer.text for answer in answers).items():  # many send the same few texts
+            found[_meant(item, text)] += count
         rows = sorted(found.items())
         values = [float(value) for value, count in rows for _ in range(count)]
         counts = tuple(ValueCount(value=value, count=count) for value, count in rows)
@@ -185,7 +189,7 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
         return answer.text.strip()
 
     def short_text(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> str:
-        return cut(written(_meant(item, answer)))
+        return cut(written(_meant(item, answer.text)))
 
     def count_rows(self, item: NumericEntryItem, tally: NumericEntryTally) -> list[CountRow]:
         """The most frequent values, in the order of their size."""
@@ -301,17 +305,17 @@ def _is_right(item: NumericEntryItem, value: Fraction) -> bool:
     return item.rules.version == FIRST and any(isclose(value, end, rel_tol=1e-9, abs_tol=1e-12) for end in span)
 
 
-def _readings(item: NumericEntryItem, answer: NumericEntryAnswer) -> tuple[Fraction, ...]:
+def _readings(item: NumericEntryItem, text: str) -> tuple[Fraction, ...]:
     """The number as it is read; by the first rules each that it may be, the likeliest first."""
     if item.rules.version == FIRST:
-        return tuple(Fraction(repr(float(value))) for value in first_rules.readings(answer.text, item.unit))
-    number = read_or_none(answer.text, _asked(item))
+        return tuple(Fraction(repr(float(value))) for value in first_rules.readings(text, item.unit))
+    number = read_or_none(text, _asked(item))
     return () if number is None else (number,)
 
 
-def _meant(item: NumericEntryItem, answer: NumericEntryAnswer) -> Fraction:
+def _meant(item: NumericEntryItem, text: str) -> Fraction:
     """The reading that is right, if one is; else the likeliest."""
-    values = _readings(item, answer) or (Fraction(0),)
+    values = _readings(item, text) or (Fraction(0),)
     return next((value for value in values if item.scored and _is_right(item, value)), values[0])
 
 
