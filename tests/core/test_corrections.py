@@ -12,6 +12,7 @@ from lantern.core.questions.kinds.text_entry import TextEntryAnswer, TextEntryIt
 from lantern.core.questions.kinds.word_cloud import WordCloudAnswer, WordCloudItem
 from lantern.core.questions.marking import FIRST, LATEST
 from lantern.core.questions.marking.spelling import Strictness
+from lantern.core.questions.would_count import verdict_on
 from lantern.core.session import Settings, new_session, replay
 from lantern.core.session import commands as c
 from lantern.core.session.corrections import marked_otherwise
@@ -270,6 +271,17 @@ def test_what_was_forgiven_is_shown_on_the_phone_in_the_report_and_in_the_raw_sh
     ]
     column = RAW_HEADINGS.index("Forgiven")
     assert [row[column] for row in raw_table(room.state).rows] == [*(r[0].sentence for r in told[:2]), None, None]
+
+
+@pytest.mark.parametrize("language", ["en", "de"])
+def test_a_number_in_a_report_is_explained_as_it_was_marked_t15(language):
+    item = NumericEntryItem(id="t1", prompt="?", value="1/3", language=language)
+    room = asked(item, *(NumericEntryAnswer(text=text) for text in ("1/3", "1.234e0", "0,5")))
+    counted = report_of(room.state).questions[0].counts
+    verdicts = [verdict_on(room.state.item("t1"), row.given, row.part) for row in counted]
+    assert [verdict.counts for verdict in verdicts] == [row.right for row in counted] == [True, False, False]
+    assert [verdict.can_count for verdict in verdicts] == [False, False, False]
+    assert "Read as 1.234," in verdicts[2].sentence
 
 
 def test_marks_stored_shown_counted_and_exported_are_the_same_k5():

@@ -27,7 +27,9 @@ def test_a_text_is_marked_as_it_would_be_in_the_set(as_odile, odile, knots):
         return as_odile("post", f"/sets/{knots.pk}/would-count", {"item": item, "text": text, "part": part})["verdicts"]
 
     (said,) = verdict(WROTE, "write")
-    assert (said["counts"], said["code"]) == (False, "another_word")
+    assert (said["counts"], said["can_count"], said["code"]) == (False, True, "another_word")
+    (said,) = verdict(DEPTH, "12,5")
+    assert (said["can_count"], said["sentence"]) == (False, "Read as 12.5 m, which is not right.")
     (said,) = verdict(WROTE, "wrotte")
     assert (said["counts"], said["sentence"]) == (True, "wrotte → wrote, a slip forgiven")
     assert verdict(WROTE, "  ")[0]["answer"] is None

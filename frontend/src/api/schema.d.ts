@@ -3321,7 +3321,8 @@ export interface components {
         };
         /**
          * Verdict
-         * @description What becomes of `text` in one `part` of a question. `answer` is None where it fits no answer at all.
+         * @description What becomes of `text` in one `part` of a question. `answer` is None where it fits no answer at all; `can_count`:
+         *     it may be counted as right by a correction.
          */
         Verdict: {
             /** Part */
@@ -3332,6 +3333,8 @@ export interface components {
             answer: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"]) | null;
             /** Counts */
             counts: boolean;
+            /** Can Count */
+            can_count: boolean;
             /** Code */
             code: string;
             /** Sentence */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Why an answer counts or does not, and one step from there: to count it. */
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/api/refusal'
 import type { QuestionReport, Verdict } from '@/api/types'
@@ -10,6 +10,7 @@ import { useCorrections } from './useCorrections'
 
 const props = defineProps<{ question: QuestionReport; count: QuestionReport['counts'][number] }>()
 const { session, busy, command } = useCorrections()
+const named = computed(() => `${props.count.label} ${props.count.text}`.trim())
 const verdict = ref<Verdict | null>(null)
 const failure = ref('')
 
@@ -40,7 +41,7 @@ async function countIt(): Promise<void> {
     type="button"
     class="min-h-6 px-1 text-sm font-bold text-tide hover:underline"
     :aria-expanded="!!verdict"
-    :aria-label="`Why ${count.given} ${count.right ? 'counts' : 'does not count'}`"
+    :aria-label="`Why ${named} ${count.right ? 'counts' : 'does not count'}`"
     @click="toggle"
   >
     why?
@@ -52,12 +53,7 @@ async function countIt(): Promise<void> {
   >
     <VerdictLine v-if="verdict" :verdict="verdict" />
     <span v-else class="text-wrong">{{ failure }}</span>
-    <UiButton
-      v-if="verdict && !verdict.counts && verdict.answer"
-      look="plain"
-      size="small"
-      :disabled="busy"
-      @click="countIt"
+    <UiButton v-if="verdict?.can_count" look="plain" size="small" :disabled="busy" @click="countIt"
       >Count it</UiButton
     >
   </div>

@@ -53,7 +53,15 @@ describe('a question’s counts', () => {
     const answer = { kind: 'text_entry' as const, text: 'bowlin' }
     const sentence = 'Not “bowline”: slips are not forgiven here.'
     post.mockResolvedValue({
-      data: { part: '', text: 'bowlin', answer, counts: false, code: 'counts_here', sentence },
+      data: {
+        part: '',
+        text: 'bowlin',
+        answer,
+        counts: false,
+        can_count: true,
+        code: 'counts_here',
+        sentence,
+      },
     })
     const { view, sent } = counts({
       counts: [{ label: '', text: 'bowlin', count: 2, right: false, given: 'bowlin', part: '' }],

@@ -5,7 +5,7 @@ from collections.abc import Iterable
 from lantern.core.errors import BadAnswer
 from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.contract import Item, Remark
+from lantern.core.questions.contract import Item
 from lantern.core.values import Value
 
 MOST_OFFERED = 10
@@ -13,12 +13,14 @@ MOST_OF_OTHERS = 3
 
 
 class Verdict(Value):
-    """What becomes of `text` in one `part` of a question. `answer` is None where it fits no answer at all."""
+    """What becomes of `text` in one `part` of a question. `answer` is None where it fits no answer at all; `can_count`:
+    it may be counted as right by a correction."""
 
     part: str
     text: str
     answer: AnyAnswer | None
     counts: bool
+    can_count: bool
     code: str
     sentence: str
 
@@ -32,9 +34,19 @@ def verdict_on(item: Item, text: str, part: str) -> Verdict:
     try:
         kind.accept(item, answer)
     except BadAnswer as refused:
-        return Verdict(part=part, text=text, answer=None, counts=False, code="unreadable", sentence=refused.sentence)
+        said = {"code": "unreadable", "sentence": refused.sentence}
+        return Verdict(part=part, text=text, answer=None, counts=False, can_count=False, **said)
     remark = next(iter(kind.remarks(item, answer)))
-    return _verdict(remark, text, part, answer)
+    can_count = not remark.counts and kind.accepting(item, answer, part) is not None
+    return Verdict(
+        part=part,
+        text=text,
+        answer=answer,
+        counts=remark.counts,
+        can_count=can_count,
+        code=remark.code,
+        sentence=remark.sentence,
+    )
 
 
 def near_misses(content: SetContent, item: Item) -> tuple[Verdict, ...]:
@@ -49,9 +61,3 @@ def _of_others(content: SetContent, item: Item) -> Iterable[tuple[str, str]]:
     others = [other for other in content.items if other.id != item.id and other.kind == item.kind]
     texts = dict.fromkeys(text for other in others for text in kind_of(other).substance(other).right_texts()[:1])
     return [(part, text) for text in texts if part is not None][:MOST_OF_OTHERS]
-
-
-def _verdict(remark: Remark, text: str, part: str, answer: AnyAnswer) -> Verdict:
-    return Verdict(
-        part=part, text=text, answer=answer, counts=remark.counts, code=remark.code, sentence=remark.sentence
-    )

@@ -40,6 +40,7 @@ from lantern.core.questions.marking.numbers import (
     read_or_none,
     written,
 )
+from lantern.core.questions.marking.remarks import by_first_rules
 from lantern.core.questions.parts import cut, quartiles_of, spread_figures
 from lantern.core.questions.qti import RESPONSE, QtiSheet, number_text
 from lantern.core.values import Value
@@ -195,7 +196,13 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
         """The most frequent values, in the order of their size."""
         frequent = sorted(tally.values, key=lambda row: -row.count)[:MOST_DOTS]
         return [
-            CountRow(written(row.value), item.unit, row.count, _is_right(item, row.value) if item.scored else None)
+            CountRow(
+                written(row.value),
+                item.unit,
+                row.count,
+                _is_right(item, row.value) if item.scored else None,
+                given=str(row.value),  # as a fraction: in some language "1.234" would be a thousand
+            )
             for row in sorted(frequent, key=lambda row: row.value)
         ]
 
@@ -321,6 +328,8 @@ def _meant(item: NumericEntryItem, text: str) -> Fraction:
 
 def _remark(item: NumericEntryItem, text: str) -> Remark:
     given = " ".join(text.split())
+    if item.rules.version == FIRST:
+        return by_first_rules(text, "", any(_is_right(item, value) for value in _readings(item, text)))
     try:
         number = written(read_number(text, _asked(item)))
     except NotANumber as error:

@@ -24,7 +24,7 @@ _COUNTS = {
 def remark_on(text: str, wanted: Wanted, part: str = "") -> Remark:
     """Why the text counts or does not."""
     if wanted.rules.version == FIRST:
-        return _by_first_rules(text, part, is_accepted(text, wanted))
+        return by_first_rules(text, part, is_accepted(text, wanted))
     verdict = explained(text, wanted)
     given, meant = " ".join(text.split()), verdict.spelling or ""
     said = {"given": given, "meant": meant, "part": part, "counts": verdict.right}
@@ -42,7 +42,7 @@ def remark_on(text: str, wanted: Wanted, part: str = "") -> Remark:
     return Remark(code="not_accepted", sentence="Not among the accepted answers.", **said)
 
 
-def _by_first_rules(text: str, part: str, is_right: bool) -> Remark:
+def by_first_rules(text: str, part: str, is_right: bool) -> Remark:
     """They forgave without saying what."""
     return Remark(
         code="as_accepted" if is_right else "not_accepted",
