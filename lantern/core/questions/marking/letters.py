@@ -52,10 +52,15 @@ def first_part(language: str) -> str:
     return language.split("-")[0].lower()
 
 
+def powers_written_out(text: str) -> str:
+    """High figures behind a ^, where Unicode's compatible form would take 10³ for 103."""
+    return _HIGH_RUN.sub(lambda high: "^" + high[0].translate(_HIGH), text)
+
+
 @lru_cache(maxsize=16384)
 def made_alike(text: str, language: str) -> str:
     """The text without what no reader would call a difference (T2): the ground on which everything is compared."""
-    text = _HIGH_RUN.sub(lambda high: "^" + high[0].translate(_HIGH), text.translate(_ALIKE))
+    text = powers_written_out(text.translate(_ALIKE))
     text = unicodedata.normalize("NFKC", text).translate(_ALIKE).replace("⁄", "/")
     text = "".join(c for c in _UNSEEN.sub("", text) if unicodedata.category(c) != "Cf")
     language = first_part(language)

@@ -16,6 +16,7 @@ from typing import Annotated, Any, NamedTuple
 from babel import Locale, UnknownLocaleError
 from pydantic import BeforeValidator, Field, PlainSerializer, WithJsonSchema
 
+from lantern.core.questions.marking.letters import powers_written_out
 from lantern.core.questions.marking.units import CURRENCY, how_many, known
 
 LONGEST = 60
@@ -26,8 +27,6 @@ MOST_DIGITS = 6
 
 _MINUS = str.maketrans("−–—‒﹣－", "------")
 _MARKS = str.maketrans("’‘ʼ`´_", "''''''")
-_HIGH = str.maketrans("⁰¹²³⁴⁵⁶⁷⁸⁹⁻⁺", "0123456789-+")
-_HIGH_RUN = re.compile("[⁰¹²³⁴⁵⁶⁷⁸⁹⁻⁺]+")
 _VULGAR = re.compile(r"(?<=\d)\s*(?=[¼-¾⅐-⅞])")
 _SIGN = r"(?P<sign>[+-]?)\s*"
 _FRACTION = re.compile(_SIGN + r"(?:(?P<whole>\d+)\s+)?(?P<top>\d+)\s*/\s*(?P<bottom>\d+)(?![\d.,^])")
@@ -173,7 +172,7 @@ NotNegative = Annotated[Exact, Field(ge=0)]
 
 
 def _cleaned(text: str) -> str:
-    text = _HIGH_RUN.sub(lambda high: "^" + high[0].translate(_HIGH), _VULGAR.sub(" ", text))
+    text = powers_written_out(_VULGAR.sub(" ", text))
     text = unicodedata.normalize("NFKC", text).translate(_MINUS).translate(_MARKS).replace("⁄", "/")
     text = "".join(c for c in text if unicodedata.category(c) != "Cf")
     digits = (str(unicodedata.decimal(c)) if c.isdecimal() else c for c in text)

@@ -10,6 +10,8 @@ from dataclasses import dataclass
 from fractions import Fraction
 from functools import lru_cache
 
+from lantern.core.questions.marking.letters import powers_written_out
+
 _TABLE = """
 m | metre metres meter meters mètre mètres metro metros metri | length | 1
 km | kilometre kilometres kilometer kilometers kilomètre kilomètres kilómetro kilómetros chilometri | length | 1000
@@ -141,14 +143,12 @@ def _line(line: str) -> Unit:
 
 
 UNITS = tuple(_line(line) for line in _TABLE.strip().splitlines())
-_HIGH = str.maketrans("⁰¹²³⁴⁵⁶⁷⁸⁹⁻", "0123456789-")
-_HIGH_RUN = re.compile("[⁰¹²³⁴⁵⁶⁷⁸⁹⁻]+")
 _LOW_POWER = re.compile(r"(?<=[A-Za-zμ])([23])(?!\d)")
 
 
 def as_written(unit: str) -> str:
     """The unit with its powers as ^2, one sign for times, and no full stop behind it."""
-    unit = _HIGH_RUN.sub(lambda high: "^" + high[0].translate(_HIGH), unit.strip().replace("º", "°"))
+    unit = powers_written_out(unit.strip().replace("º", "°"))
     unit = unicodedata.normalize("NFKC", unit).replace("⁄", "/").replace("Ω", "Ω").replace("µ", "μ")
     unit = re.sub(r"\s*([/^·⋅*×])\s*", r"\1", re.sub(r"\s+", " ", unit)).rstrip(". ").strip()
     return _LOW_POWER.sub(r"^\1", re.sub("[·⋅×]", "*", unit))
