@@ -8,8 +8,9 @@ from lantern.core.questions import KINDS, kind_of
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.contract import Item
 from lantern.core.questions.kinds.choice import ChoiceItem, Option
-from lantern.core.session import Recorded, Settings, decide, new_session, replay
+from lantern.core.session import Actor, Recorded, Role, Sent, Settings, decide, new_session, replay
 from lantern.core.session.commands import Advance
+from lantern.core.session.model import ask_id
 from lantern.core.session.views import student_view
 from lantern.server.live.envelope import envelope
 
@@ -35,14 +36,15 @@ def answers(number: int, item: Item) -> tuple[str, ...]:
 def command(number: int, item: Item, student: int, command_id: str) -> str:
     """A student's answer as it crosses the wire."""
     chosen = answers(number, item)[student % DIFFERENT_ANSWERS]
-    return f'{{"id": {json.dumps(command_id)}, "item": "{item.id}", "answer": {chosen}}}'
+    command = f'{{"do": "answer", "ask": "{ask_id(item.id, 1)}", "answer": {chosen}}}'
+    return f'{{"id": {json.dumps(command_id)}, "number": 1, "command": {command}}}'
 
 
 def opening_size(item: Item) -> int:
     """How long Tall Lantern's message is when this question opens, in bytes."""
     state = new_session(SetContent(title="Bench", items=(item,)), Settings(), "seed")
-    opened = decide(state, Advance(0), 1_800_000_000_000, "open")
-    state = replay(state, [Recorded("open", event) for event in opened])
+    sent = Sent(Actor(Role.DESK), 1, 1_800_000_000_000)
+    state = replay(state, [Recorded(sent, event) for event in decide(state, Advance(0), sent)])
     return len(envelope(student_view(state).model_dump_json(), None))
 
 

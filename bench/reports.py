@@ -16,8 +16,11 @@ from lantern.core.formats.table import Table
 from lantern.core.formats.xlsx import write_workbook
 from lantern.core.questions import kind_of
 from lantern.core.questions.content import SetContent
-from lantern.core.session import Recorded, Settings, State, new_session, replay
+from lantern.core.session import Actor, Recorded, Role, Sent, Settings, State, new_session, replay
 from lantern.core.session import events as e
+from lantern.core.session.actors import NEWCOMER
+from lantern.core.session.model import ask_id
+from lantern.core.session.roster import Person
 
 STUDENTS, QUESTIONS, ROUNDS = 1000, 50, 3
 
@@ -41,15 +44,18 @@ def measure_reports() -> dict[str, Any]:
 def _a_large_session() -> tuple[State, list[Recorded]]:
     rng = Random(1)
     items = tuple(questions(QUESTIONS, mixed=True))
-    first = new_session(SetContent(title="Large", items=items), Settings(), "seed")
-    events: list[e.Event] = [e.Joined(n, f"Student {n}", f"k{n}") for n in range(1, STUDENTS + 1)]
-    for item in items:
-        events.append(e.Opened(item.id, 0, 30_000))
+    roster = {f"p{n}": Person(f"p{n}", f"Student {n}") for n in range(1, STUDENTS + 1)}
+    first = new_session(SetContent(title="Large", items=items), Settings(), "seed", roster=roster)
+    desk = Actor(Role.DESK, 1)
+    history = [Recorded(Sent(NEWCOMER, 0, 0), e.Joined(n, f"p{n}", f"k{n}")) for n in range(1, STUDENTS + 1)]
+    for number, item in enumerate(items, start=1):
+        ask = ask_id(item.id, 1)
+        history.append(Recorded(Sent(desk, 2 * number, 0), e.Opened(ask, 30_000)))
         for seat in range(1, STUDENTS + 1):
             answer = kind_of(item).imagine(item, 0.6, rng)
-            events.append(e.Answered(seat, item.id, answer, 1000 + seat))
-        events.append(e.Closed(item.id, "desk"))
-    return first, [Recorded(f"c{n}", event) for n, event in enumerate(events)]
+            history.append(Recorded(Sent(Actor(Role.SEAT, seat), 1, 1000 + seat), e.Answered(seat, ask, answer)))
+        history.append(Recorded(Sent(desk, 2 * number + 1, 30_000), e.Closed(ask, "desk")))
+    return first, history
 
 
 def _bare_workbook(tables: list[Table]) -> bytes:

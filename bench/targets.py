@@ -79,8 +79,7 @@ class LanternTarget:
             self.step = json.loads(text)["view"]["step"]
 
     def open_question(self, number: int) -> None:
-        going = {"do": "go_to", "step": self.step, "item": f"q{number}"}
-        self.desk.send(json.dumps({"id": secrets.token_hex(6), "command": going}))
+        self.desk.send(json.dumps(self.teacher.ordered("go_to", step=self.step, item=f"q{number}")))
 
     def answer(self, number: int, student: int, command_id: str) -> str:
         return command(number, self.items[number], student, command_id)
@@ -131,7 +130,7 @@ class BareTarget:
         return command(number, self.items[number], student, command_id)
 
     async def stored(self, number: int) -> int:
-        counting = f'SELECT count(*) FROM answer WHERE text LIKE \'%"item": "q{number}"%\''  # noqa: S608
+        counting = f'SELECT count(*) FROM answer WHERE text LIKE \'%"ask": "q{number}.1"%\''  # noqa: S608
         script = f"import sqlite3; print(sqlite3.connect({self.database!r}).execute({counting!r}).fetchone()[0])"
         done = await asyncio.to_thread(subprocess.run, [sys.executable, "-c", script], capture_output=True, text=True)
         return int(done.stdout)

@@ -1,6 +1,7 @@
 """A teacher and students over HTTP, for setting up what a browser or a benchmark then uses."""
 
 import secrets
+from itertools import count
 from typing import Any
 
 import httpx
@@ -11,6 +12,7 @@ class TeacherClient:
 
     def __init__(self, url: str) -> None:
         self.http = httpx.Client(base_url=url, timeout=30)
+        self.page, self.numbers = secrets.token_hex(6), count(1)
         self.http.get("/sign-in")
 
     def call(self, method: str, path: str, body: Any = None, status: int = 200) -> Any:
@@ -46,8 +48,12 @@ class TeacherClient:
     def command(self, session: int, do: str, **more: Any) -> None:
         if do in STEPPED:
             more["step"] = self.view(session)["step"]
-        body = {"id": secrets.token_hex(8), "command": {"do": do, **more}}
-        self.call("POST", f"/live/sessions/{session}/commands", body)
+        self.call("POST", f"/live/sessions/{session}/commands", self.ordered(do, **more))
+
+    def ordered(self, do: str, **more: Any) -> dict[str, Any]:
+        """A desk's command as it crosses the wire."""
+        number = next(self.numbers)
+        return {"id": f"c{number}", "page": self.page, "number": number, "command": {"do": do, **more}}
 
 
 def join(url: str, code: str, name: str, key: str | None = None) -> str:
@@ -59,11 +65,27 @@ def join(url: str, code: str, name: str, key: str | None = None) -> str:
 
 
 PASSWORD = "a lamp in the fog 7"
-STEPPED = {"advance", "go_to", "close", "reopen", "reveal", "show_standings"}
+STEPPED = {
+    "advance",
+    "go_to",
+    "close",
+    "reopen",
+    "reveal",
+    "show_standings",
+    "ask_again",
+    "clear_answers",
+    "bring_back",
+}
+
+
+def answering(ask: str, answer: dict[str, Any], number: int = 1, message_id: str = "") -> dict[str, Any]:
+    """A student's answer as it crosses the wire."""
+    command = {"do": "answer", "ask": ask, "answer": answer}
+    return {"id": message_id or secrets.token_hex(8), "number": number, "command": command}
 
 
 def send_answer(url: str, token: str, item: str, answer: dict[str, Any]) -> None:
-    """One student's answer to the question that is open."""
-    body = {"id": secrets.token_hex(8), "item": item, "answer": answer}
+    """One student's answer to the question that is open, in its first round."""
+    body = answering(f"{item}.1", answer)
     headers = {"Authorization": f"Bearer {token}"}
-    httpx.post(f"{url}/api/live/student/answers", json=body, headers=headers, timeout=30).raise_for_status()
+    httpx.post(f"{url}/api/live/student/commands", json=body, headers=headers, timeout=30).raise_for_status()

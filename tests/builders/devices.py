@@ -2,12 +2,11 @@
 
 import asyncio
 import json
-import secrets
 from typing import Any
 
 import websockets
 
-from tools.client import join
+from tools.client import answering, join
 
 
 class Device:
@@ -41,12 +40,11 @@ class Device:
     async def phase(self, name: str) -> dict[str, Any]:
         return await self.until(lambda message: message.get("view", {}).get("phase") == name)
 
-    async def send(self, item: str, letters: str, command_id: str | None = None) -> dict[str, Any]:
+    async def send(self, item: str, letters: str, number: int = 1, round: int = 1) -> dict[str, Any]:
         """The acknowledgement of an answer."""
-        command_id = command_id or secrets.token_hex(8)
-        answer = {"kind": "choice", "chosen": list(letters)}
-        await self.socket.send(json.dumps({"id": command_id, "item": item, "answer": answer}))
-        return await self.until(lambda message: message.get("ack") == command_id)
+        message = answering(f"{item}.{round}", {"kind": "choice", "chosen": list(letters)}, number)
+        await self.socket.send(json.dumps(message))
+        return await self.until(lambda reply: reply.get("ack") == message["id"])
 
     async def raw(self, text: str | bytes) -> dict[str, Any]:
         await self.socket.send(text)

@@ -5,10 +5,40 @@ from typing import Any
 
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.kinds.choice import ChoiceAnswer
-from lantern.core.session import Command, Event, Recorded, Settings, State, decide, new_session, replay
+from lantern.core.session import (
+    Actor,
+    Command,
+    Event,
+    Recorded,
+    Role,
+    Sent,
+    Settings,
+    State,
+    decide,
+    new_session,
+    replay,
+)
 from lantern.core.session import commands as c
+from lantern.core.session.actors import CLOCK, NEWCOMER, ROOM
 
 START = 1_800_000_000_000
+DESK = Actor(Role.DESK, 7, "a-page")
+ACTORS = {c.Join: NEWCOMER, c.TimeUp: CLOCK, c.CloseIfAllAnswered: ROOM}
+
+
+def actor_of(command: Command) -> Actor:
+    """Who gives such a command."""
+    if isinstance(command, c.GiveAnswer):
+        return Actor(Role.SEAT, command.seat)
+    return ACTORS.get(type(command), DESK)
+
+
+def joins(name: str, key: str) -> c.Join:
+    return c.Join(name, key, f"person-of-{key}")
+
+
+def sent(command: Command, number: int = 1, at: int = START) -> Sent:
+    return Sent(actor_of(command), number, at)
 
 
 class Room:
@@ -19,28 +49,36 @@ class Room:
         self.state: State = self.first
         self.now = START
         self.history: list[Recorded] = []
-        self._ids = count(1)
+        self._numbers = count(1)
 
-    def do(self, command: Command, command_id: str | None = None) -> list[Event]:
-        command_id = command_id or f"c{next(self._ids)}"
-        events = list(decide(self.state, command, self.now, command_id))
-        records = [Recorded(command_id, event) for event in events]
+    def do(self, command: Command, number: int | None = None) -> list[Event]:
+        by = sent(command, next(self._numbers) if number is None else number, self.now)
+        events = list(decide(self.state, command, by))
+        records = [Recorded(by, event) for event in events]
         self.state = replay(self.state, records)
         self.history += records
         return events
 
     def join(self, *names: str) -> None:
         for name in names:
-            self.do(c.Join(name, f"key-{name}-{next(self._ids)}"))
+            key = f"key-{name}-{next(self._numbers)}"
+            self.do(joins(name, key))
 
     def advance(self, times: int = 1) -> None:
         for _ in range(times):
             self.do(c.Advance(self.state.step))
 
-    def answer(self, seat: int, letters: str, command_id: str | None = None) -> None:
-        assert self.state.cursor
-        chosen = ChoiceAnswer(chosen=tuple(letters))
-        self.do(c.GiveAnswer(seat, self.state.cursor, chosen), command_id)
+    def answer(self, seat: int, letters: str, number: int | None = None) -> None:
+        self.give(seat, ChoiceAnswer(chosen=tuple(letters)), number)
+
+    def give(self, seat: int, answer: Any, number: int | None = None) -> None:
+        """An answer to the question that is on."""
+        assert self.state.ask
+        self.do(c.GiveAnswer(seat, self.state.ask.id, answer), number)
+
+    @property
+    def names(self) -> list[str]:
+        return [self.state.name(seat) for seat in self.state.people()]
 
 
 def a_session(content: SetContent, *names: str, **settings: Any) -> Room:

@@ -15,7 +15,9 @@ from lantern.core.errors import BadAnswer
 from lantern.core.formats.markdown import read_set, write_item
 from lantern.core.questions import KINDS, kind_of, read_item, with_new_ids
 from lantern.core.questions.contract import Picture, Question, Severity, is_scored
-from lantern.core.session.events import Answered, read_event, write_event
+from lantern.core.session.events import Answered
+from lantern.core.session.model import ask_id
+from lantern.core.session.stored import EVENT, read_event, write_event
 from lantern.core.values import ShortId
 from tools.server import ROOT
 
@@ -176,8 +178,8 @@ def test_the_tally_counts_every_answer_in_any_order(kind, sample):
 def test_an_answer_is_readable_in_a_table_and_kept_in_an_event(kind, sample, answer):
     assert kind.answer_text(sample.item, answer)
     assert 0 < len(kind.short_text(sample.item, answer)) <= 12
-    event = Answered(1, sample.item.id, answer, 1)
-    assert read_event(write_event(event)) == event
+    event = Answered(1, ask_id(sample.item.id, 1), answer)
+    assert read_event(EVENT.latest, write_event(event)) == event
 
 
 @asked_samples

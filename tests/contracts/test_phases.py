@@ -10,8 +10,9 @@ from lantern.core.session import Command, Phase
 from lantern.core.session import commands as c
 from lantern.core.session.engine import COMMANDS, EVENTS
 from lantern.core.session.events import Event
+from lantern.core.session.model import ask_id
 from lantern.core.session.views import Places, desk_view, mine, screen_view, student_view
-from tests.builders import a_session, a_set, choice, page
+from tests.builders import a_session, a_set, choice, joins, page
 
 ALL_COMMANDS = get_args(Command)
 
@@ -31,6 +32,7 @@ def room_in(phase: Phase):
 def an_example(command: type, room):
     """A command that would do something wherever it is legal."""
     step, item = room.state.step, room.state.cursor or "q1"
+    ask = room.state.ask.id if room.state.ask else ask_id(item, 1)
     examples = {
         c.GoTo: lambda: c.GoTo(step, "q2"),
         c.AddTime: lambda: c.AddTime(15),
@@ -42,29 +44,41 @@ def an_example(command: type, room):
         c.SetKey: lambda: c.SetKey(item, ChoiceAnswer(chosen=("B",))),
         c.CountAsRight: lambda: c.CountAsRight(item, ChoiceAnswer(chosen=("B",))),
         c.KeepApart: lambda: c.KeepApart(item, "waves"),
+        c.GiveFullMarks: lambda: c.GiveFullMarks(item),
+        c.Drop: lambda: c.Drop(item),
+        c.GiveMark: lambda: c.GiveMark(item, 1, 0.5),
         c.TakeBack: lambda: c.TakeBack(item),
+        c.Erase: lambda: c.Erase(1),
         c.MarkAnew: c.MarkAnew,
         c.End: c.End,
-        c.Join: lambda: c.Join("Ines", "key"),
-        c.GiveAnswer: lambda: c.GiveAnswer(1, item, ChoiceAnswer(chosen=("B",))),
-        c.TimeUp: lambda: c.TimeUp(item, 1),
-        c.CloseIfAllAnswered: lambda: c.CloseIfAllAnswered(item, frozenset({1})),
+        c.Join: lambda: joins("Ines", "key"),
+        c.GiveAnswer: lambda: c.GiveAnswer(1, ask, ChoiceAnswer(chosen=("B",))),
+        c.TimeUp: lambda: c.TimeUp(ask, 1),
+        c.CloseIfAllAnswered: lambda: c.CloseIfAllAnswered(ask, frozenset({1})),
     }
     return examples.get(command, lambda: command(step))()
 
 
 ANYWHERE = {
     c.SetCurtain: "CurtainSet",
-    c.Rename: "Renamed",
+    c.Rename: "Named Renamed",
     c.Remove: "Removed",
     c.Restore: "",
+    c.Erase: "Erased",
     c.LiftFog: "FogLifted",
     c.End: "Ended",
-    c.Join: "Joined",
+    c.Join: "Named Joined",
     c.TimeUp: "",
     c.CloseIfAllAnswered: "",
 }
 CORRECTED = {c.TakeBack: "", c.MarkAnew: ""}
+OVER = CORRECTED | {
+    c.AskAgain: "Opened",
+    c.ClearAnswers: "",  # nobody has answered
+    c.GiveFullMarks: "FullMarksGiven",
+    c.Drop: "Dropped",
+    c.GiveMark: "MarkGiven",
+}
 LEADS_TO = {
     Phase.LOBBY: ANYWHERE | {c.Advance: "Opened", c.GoTo: "Opened"},
     Phase.PAGE: ANYWHERE | CORRECTED | {c.Advance: "Opened", c.GoTo: "Opened"},
@@ -74,12 +88,13 @@ LEADS_TO = {
         c.Advance: "Closed",
         c.GoTo: "Withdrawn Opened",
         c.Close: "Closed",
+        c.ClearAnswers: "",
         c.AddTime: "TimeAdded",
         c.GiveAnswer: "Answered",
         c.End: "Withdrawn Ended",
     },
     Phase.CLOSED: ANYWHERE
-    | CORRECTED
+    | OVER
     | {
         c.Advance: "Revealed",
         c.GoTo: "Opened",
@@ -88,14 +103,15 @@ LEADS_TO = {
         c.ShowStandings: "StandingsShown",
     },
     Phase.REVEALED: ANYWHERE
-    | CORRECTED
+    | OVER
     | {c.Advance: "StandingsShown", c.GoTo: "Opened", c.ShowStandings: "StandingsShown"},
-    Phase.STANDINGS: ANYWHERE | CORRECTED | {c.Advance: "PageShown", c.GoTo: "Opened"},
+    Phase.STANDINGS: ANYWHERE | OVER | {c.Advance: "PageShown", c.GoTo: "Opened"},
     Phase.ENDED: CORRECTED
     | {
-        c.Rename: "Renamed",
+        c.Rename: "Named Renamed",
         c.Remove: "Removed",
         c.Restore: "",
+        c.Erase: "Erased",
         c.LiftFog: "FogLifted",
         c.TimeUp: "",
         c.CloseIfAllAnswered: "",

@@ -24,7 +24,7 @@ def a_class(kind, item, answers=12):
     room.do(c.Advance(room.state.step))
     rng = Random(item.id)
     for seat in range(1, answers + 1):
-        room.do(c.GiveAnswer(seat, item.id, kind.imagine(item, 0.5, rng)))
+        room.give(seat, kind.imagine(item, 0.5, rng))
     return room
 
 
@@ -73,7 +73,7 @@ def test_a_device_is_told_which_of_two_equal_parts_it_took_only_with_the_mark_p2
     room = a_session(a_set(match.MatchItem(id="m1", prompt="What is it?", pairs=pairs)), "Fen")
     room.advance()
     crossed = match.MatchAnswer(matched=(match.Matched(left="l1", right="r2"), match.Matched(left="l2", right="r1")))
-    room.do(c.GiveAnswer(1, "m1", crossed))
+    room.give(1, crossed)
     seen = []
     for command in (c.Close, c.Reveal):
         seen.append(mine(room.state, Places(room.state), 1))

@@ -16,7 +16,7 @@ from lantern.core.questions.would_count import verdict_on
 from lantern.core.session import Settings, new_session, replay
 from lantern.core.session import commands as c
 from lantern.core.session.corrections import marked_otherwise
-from lantern.core.session.events import read_event, write_event
+from lantern.core.session.stored import EVENT, read_event, write_event
 from lantern.core.session.views import Places, desk_view, mine, student_view
 from tests.builders import a_session, a_set, choice, opinion
 from tests.builders.session import Room
@@ -28,7 +28,7 @@ def asked(item, *answers, **settings):
     room.advance()
     for seat, answer in enumerate(answers, start=1):
         if answer is not None:
-            room.do(c.GiveAnswer(seat, item.id, answer))
+            room.give(seat, answer)
     room.do(c.Close(room.state.step))
     return room
 
@@ -50,7 +50,7 @@ def test_one_more_answer_counts_for_everybody_and_can_be_taken_back_r2():
     room.do(c.End())
     assert marks(room) == [1, 0, 0]
     (event,) = room.do(c.CountAsRight("t1", TextEntryAnswer(text="bowline  knot")))
-    assert read_event(write_event(event)) == event
+    assert read_event(EVENT.latest, write_event(event)) == event
     assert marks(room) == [1, 1, 0]
     assert report_of(room.state).questions[0].corrected[0].text == "bowline knot"
     assert room.do(c.CountAsRight("t1", TextEntryAnswer(text="bowline knot"))) == []
@@ -87,7 +87,7 @@ def test_words_are_parted_while_the_cloud_is_open_and_after_the_end_w4():
     room = a_session(a_set(WordCloudItem(id="w1", prompt="Sea?", language="en")), "Fen", "Bo")
     room.advance()
     for seat, word in ((1, "wave"), (2, "Waves")):
-        room.do(c.GiveAnswer(seat, "w1", WordCloudAnswer(words=(word,))))
+        room.give(seat, WordCloudAnswer(words=(word,)))
     assert "keep_apart" in desk_view(room.state, "KELP427", ()).allowed
     room.do(c.KeepApart("w1", "Waves"))
     counted = desk_view(room.state, "KELP427", ()).shown.tally.words
@@ -104,7 +104,7 @@ def first_rules(item, *answers):
     room.join(*(f"Student {n}" for n, _ in enumerate(answers, start=1)))
     room.advance()
     for seat, answer in enumerate(answers, start=1):
-        room.do(c.GiveAnswer(seat, item.id, answer))
+        room.give(seat, answer)
     room.do(c.End())
     return room
 

@@ -1,5 +1,5 @@
 from lantern.core.questions.kinds.letter import LetterAnswer, LetterItem
-from lantern.core.session.commands import AddTime, Close, GiveAnswer, GoTo, Reopen, SetKey
+from lantern.core.session.commands import AddTime, Close, GoTo, Reopen, SetKey
 from lantern.core.session.points import standings
 from lantern.core.session.views import Places, mine
 from tests.builders import a_session, a_set, choice
@@ -66,7 +66,7 @@ def test_marking_anew_after_a_reopening_gives_the_points_that_the_answer_had():
     room = a_session(a_set(LetterItem(id="l1", prompt="Which one?", time_limit=20)), "Fen", early_bonus=True)
     room.advance()
     room.now += 18_000
-    room.do(GiveAnswer(1, "l1", LetterAnswer(letter="A")))
+    room.give(1, LetterAnswer(letter="A"))
     room.do(AddTime(60))
     room.do(Close(room.state.step))
     room.do(SetKey("l1", LetterAnswer(letter="A")))

@@ -11,11 +11,11 @@ import pytest
 
 from lantern.core.errors import LanternError
 from lantern.core.questions.kinds.choice import ChoiceAnswer
-from lantern.core.session import Phase, Recorded, decide, replay
+from lantern.core.session import Phase, Recorded, Sent, decide, replay
 from lantern.core.session import commands as c
 from lantern.core.session.views import Places, desk_view, mine, screen_view, student_view
 from tests.builders import a_session, a_set, choice
-from tests.builders.session import START
+from tests.builders.session import START, actor_of
 
 QUESTIONS = ("q1", "q2")
 DESK = [
@@ -28,7 +28,7 @@ DESK = [
     lambda state: c.End(),
 ]
 A = ChoiceAnswer(chosen=("A",))
-_ids = count()
+_ids = count(1)
 
 
 def a_lesson(right, asked, **chosen):
@@ -39,12 +39,12 @@ def a_lesson(right, asked, **chosen):
 
 def after(state, command):
     """The state after the command; the same where it is refused."""
-    command_id = f"c{next(_ids)}"
+    sent = Sent(actor_of(command), next(_ids), START)
     try:
-        events = decide(state, command, START, command_id)
+        events = decide(state, command, sent)
     except LanternError:
         return state
-    return replay(state, [Recorded(command_id, event) for event in events])
+    return replay(state, [Recorded(sent, event) for event in events])
 
 
 def moved(state, command):
@@ -52,7 +52,7 @@ def moved(state, command):
     state = after(state, command)
     if state.phase is Phase.OPEN and not state.ask.responses:
         for seat in state.people():
-            state = after(state, c.GiveAnswer(seat.number, state.cursor, A))
+            state = after(state, c.GiveAnswer(seat.number, state.ask.id, A))
     return state
 
 

@@ -12,7 +12,7 @@ import websockets
 
 from lantern.server.api.snapshot import SNAPSHOT
 from tests.builders import choice
-from tools.client import TeacherClient, join
+from tools.client import TeacherClient, answering, join
 
 EVERYBODY = {"owner", "colleague", "student", "nobody"}
 TEACHERS = {"owner", "colleague"}
@@ -85,7 +85,7 @@ MAY = {
     "GET /api/live/codes/{code}": EVERYBODY,
     "POST /api/live/join": EVERYBODY,
     "GET /api/live/student": STUDENT,
-    "POST /api/live/student/answers": STUDENT,
+    "POST /api/live/student/commands": STUDENT,
     "POST /api/live/student/reading": STUDENT,
     "POST /api/trial/{set_id}": OWNER,
     "POST /api/trial/{set_id}/reading": OWNER,
@@ -153,9 +153,14 @@ class School:
             "POST /api/media/collection": {"code": anchor},
             "POST /api/exchange/mend": {"text": "x", "place": "Line 1"},
             "POST /api/live/sessions": {"set": self.set},
-            "POST /api/live/sessions/{session_id}/commands": {"id": "c1", "command": {"do": "add_time", "seconds": 30}},
+            "POST /api/live/sessions/{session_id}/commands": {
+                "id": "c1",
+                "page": "p",
+                "number": 1,
+                "command": {"do": "add_time", "seconds": 30},
+            },
             "POST /api/live/join": {"code": self.code, "name": "Bo", "key": secrets.token_hex(8)},
-            "POST /api/live/student/answers": {"id": "a", "item": "q1", "answer": {"kind": "choice", "chosen": ["B"]}},
+            "POST /api/live/student/commands": answering("q1.1", {"kind": "choice", "chosen": ["B"]}),
             "POST /api/live/student/reading": {"item": "q1", "answer": {"kind": "choice", "chosen": ["B"]}},
             "POST /api/trial/{set_id}": {"item": "q1"},
             "POST /api/trial/{set_id}/reading": {"item": "q1", "answer": {"kind": "choice", "chosen": ["B"]}},

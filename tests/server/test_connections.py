@@ -1,11 +1,11 @@
 from lantern.server.doors.frames import text_frame
-from lantern.server.live.connections import Connection, Role
+from lantern.server.live.connections import Audience, Connection
 from tests.builders.wire import FakeWire, payload
 
 
 def test_a_slow_device_gets_the_newest_view_and_not_all_that_came_meanwhile():
     phone = FakeWire()
-    connection = Connection(Role.STUDENT, 1, phone)
+    connection = Connection(Audience.STUDENT, 1, phone)
     newest = "view 1"
     connection.refresh = lambda _: newest
     connection.deliver(text_frame("view 1"))

@@ -16,7 +16,7 @@ import websockets
 
 from tests.builders import choice
 from tests.builders.devices import Device
-from tools.client import TeacherClient, join
+from tools.client import TeacherClient, answering, join
 from tools.hostile import ask
 from tools.server import ROOT, RealServer
 
@@ -221,8 +221,8 @@ async def test_who_is_taken_out_is_out_on_every_line_and_comes_back_only_when_le
         assert (await asyncio.wait_for(waiting, 5)).json()["code"] == "taken_out"
         await in_thread(teacher.command, session["id"], "advance")
         assert (await http.get("/api/live/student", headers=header)).json()["code"] == "taken_out"
-        answer = {"id": "a1", "item": "q1", "answer": {"kind": "choice", "chosen": ["B"]}}
-        assert (await http.post("/api/live/student/answers", json=answer, headers=header)).status_code == 404
+        answer = answering("q1.1", {"kind": "choice", "chosen": ["B"]})
+        assert (await http.post("/api/live/student/commands", json=answer, headers=header)).status_code == 404
         for body in ({"key": key, "name": "Somebody"}, {"key": "new", "name": "fen"}):
             reply = await http.post("/api/live/join", json={"code": session["code"], **body})
             assert reply.json()["code"] == "taken_out"

@@ -2,6 +2,7 @@
 
 import asyncio
 import json
+from itertools import count
 
 import pytest
 from asgiref.sync import sync_to_async
@@ -12,8 +13,10 @@ from lantern.core.session import commands as c
 from lantern.server.live import hub as hub_module
 from lantern.server.live.actions import start_session
 from lantern.server.live.clock import now_ms
-from lantern.server.live.connections import Connection, Role
+from lantern.server.live.connections import Audience, Connection
 from lantern.server.live.hub import GATHER, Hub
+from tests.builders import joins
+from tests.builders.session import sent
 from tests.builders.wire import FakeWire, payload
 
 pytestmark = pytest.mark.django_db(transaction=True)
@@ -62,50 +65,53 @@ async def enter(hub, session, role, seat=None):
     return device, connection, room
 
 
-async def do(hub, session, command, command_id):
-    outcome = await hub.submit(session.pk, command, command_id, now_ms())
+_numbers = count(1)
+
+
+async def do(hub, session, command):
+    outcome = await hub.submit(session.pk, command, sent(command, next(_numbers), now_ms()))
     assert outcome.error is None, outcome.error
     return outcome
 
 
 async def test_a_change_in_one_process_reaches_the_devices_of_the_other(hubs, session):
     here, there = hubs
-    await do(here, session, c.Join("Fen", "k1"), "k1")
-    phone, _, _ = await enter(there, session, Role.STUDENT, 1)
-    await enter(here, session, Role.DESK)
-    await do(here, session, c.Advance(0), "open")
+    await do(here, session, joins("Fen", "k1"))
+    phone, _, _ = await enter(there, session, Audience.STUDENT, 1)
+    await enter(here, session, Audience.DESK)
+    await do(here, session, c.Advance(0))
     await phone.phase("open")
 
 
 async def test_a_question_waits_for_a_student_on_the_other_process(hubs, session):
     here, there = hubs
     for key in ("k1", "k2"):
-        await do(here, session, c.Join(key, key), key)
-    phone, _, room = await enter(here, session, Role.STUDENT, 1)
-    await enter(there, session, Role.STUDENT, 2)
+        await do(here, session, joins(key, key))
+    phone, _, room = await enter(here, session, Audience.STUDENT, 1)
+    await enter(there, session, Audience.STUDENT, 2)
     await there._notify({"session": session.pk, "present": [2]})
     await asyncio.sleep(0.05)
     assert room.present() == {1, 2}
-    await do(here, session, c.Advance(0), "open")
+    await do(here, session, c.Advance(0))
     answer = ChoiceAnswer(chosen=("B",))
-    await do(here, session, c.GiveAnswer(1, "q1", answer), "a1")
+    await do(here, session, c.GiveAnswer(1, "q1.1", answer))
     await asyncio.sleep(0.3)
     assert room.state.phase == "open"
-    await do(here, session, c.GiveAnswer(2, "q1", answer), "a2")
+    await do(here, session, c.GiveAnswer(2, "q1.1", answer))
     await phone.phase("closed")
 
 
 async def test_many_answers_become_few_messages(hubs, session):
     hub, _ = hubs
     for number in range(40):
-        await do(hub, session, c.Join(f"S{number}", f"k{number}"), f"k{number}")
-    desk, _, _ = await enter(hub, session, Role.DESK)
-    await do(hub, session, c.Advance(0), "open")
+        await do(hub, session, joins(f"S{number}", f"k{number}"))
+    desk, _, _ = await enter(hub, session, Audience.DESK)
+    await do(hub, session, c.Advance(0))
     await desk.phase("open")
     answer = ChoiceAnswer(chosen=("B",))
     start = hub.loop.time()
     for number in range(1, 41):
-        await do(hub, session, c.GiveAnswer(number, "q1", answer), f"a{number}")
+        await do(hub, session, c.GiveAnswer(number, "q1.1", answer))
     messages, last = 0, {"answered": 0}
     async with asyncio.timeout(10):
         while last["answered"] < 40:
@@ -116,10 +122,10 @@ async def test_many_answers_become_few_messages(hubs, session):
 
 async def test_a_device_that_left_is_sent_nothing(hubs, session):
     hub, _ = hubs
-    await do(hub, session, c.Join("Fen", "k1"), "k1")
-    phone, connection, room = await enter(hub, session, Role.STUDENT, 1)
+    await do(hub, session, joins("Fen", "k1"))
+    phone, connection, room = await enter(hub, session, Audience.STUDENT, 1)
     hub.leave(room, connection)
-    await do(hub, session, c.Advance(0), "open")
+    await do(hub, session, c.Advance(0))
     await asyncio.sleep(0.1)
     assert phone.views.empty()
 
@@ -133,8 +139,8 @@ async def test_a_room_is_loaded_once_however_many_come_at_once(hubs, session):
 @pytest.mark.slow
 async def test_the_listener_outlives_a_fault_of_the_channel_layer(hubs, session, monkeypatch):
     here, there = hubs
-    await do(here, session, c.Join("Fen", "k1"), "k1")
-    phone, _, _ = await enter(there, session, Role.STUDENT, 1)
+    await do(here, session, joins("Fen", "k1"))
+    phone, _, _ = await enter(there, session, Audience.STUDENT, 1)
     await there._notify({"session": session.pk})
     real = there._heard
     faults = []
@@ -149,7 +155,7 @@ async def test_the_listener_outlives_a_fault_of_the_channel_layer(hubs, session,
     await here._notify({"session": session.pk})
     await asyncio.sleep(1.3)
     assert faults
-    await do(here, session, c.Advance(0), "open")
+    await do(here, session, c.Advance(0))
     await here._notify({"session": session.pk})
     await phone.phase("open")
 
@@ -157,8 +163,8 @@ async def test_the_listener_outlives_a_fault_of_the_channel_layer(hubs, session,
 async def test_the_row_is_the_only_truth(hubs, session):
     """A hub that has forgotten everything shows what is stored."""
     here, there = hubs
-    await do(here, session, c.Join("Fen", "k1"), "k1")
-    await do(here, session, c.Advance(0), "open")
+    await do(here, session, joins("Fen", "k1"))
+    await do(here, session, c.Advance(0))
     room = await there.room(session.pk)
     assert room.state.phase == "open"
     assert (await sync_to_async(lambda: session.events.count())()) == room.loaded.seq
@@ -170,8 +176,8 @@ async def test_a_room_that_nobody_enters_or_that_all_have_left_leaves_memory(hub
     await hub.room(session.pk)
     await asyncio.sleep(0.2)
     assert not hub.rooms
-    await do(hub, session, c.Join("Fen", "k1"), "k1")
-    _, connection, room = await enter(hub, session, Role.STUDENT, 1)
+    await do(hub, session, joins("Fen", "k1"))
+    _, connection, room = await enter(hub, session, Audience.STUDENT, 1)
     await asyncio.sleep(0.2)
     assert hub.rooms
     hub.leave(room, connection)
@@ -182,11 +188,11 @@ async def test_a_room_that_nobody_enters_or_that_all_have_left_leaves_memory(hub
 async def test_one_sessions_fault_in_telling_does_not_keep_news_from_another(hubs, session, odile, knots, monkeypatch):
     hub, _ = hubs
     other = await sync_to_async(start_session)(odile, knots, Settings())
-    _, _, room = await enter(hub, session, Role.SCREEN)
-    healthy, _, _ = await enter(hub, other, Role.SCREEN)
+    _, _, room = await enter(hub, session, Audience.SCREEN)
+    healthy, _, _ = await enter(hub, other, Audience.SCREEN)
     monkeypatch.setattr(room, "update", lambda loaded: 1 / 0)
-    first = hub.submit(session.pk, c.Advance(0), "a", now_ms())
-    second = hub.submit(other.pk, c.Advance(0), "b", now_ms())
+    first = hub.submit(session.pk, c.Advance(0), sent(c.Advance(0), 1, now_ms()))
+    second = hub.submit(other.pk, c.Advance(0), sent(c.Advance(0), 1, now_ms()))
     outcomes = await asyncio.gather(first, second)
     assert [outcome.error for outcome in outcomes] == [None, None]
     await healthy.phase("open")
@@ -194,9 +200,9 @@ async def test_one_sessions_fault_in_telling_does_not_keep_news_from_another(hub
 
 async def test_a_removed_student_is_told_on_every_process(hubs, session):
     here, there = hubs
-    await do(here, session, c.Join("Fen", "k1"), "k1")
-    phone, _, _ = await enter(there, session, Role.STUDENT, 1)
-    await enter(here, session, Role.DESK)
-    await do(here, session, c.Remove(1), "r")
+    await do(here, session, joins("Fen", "k1"))
+    phone, _, _ = await enter(there, session, Audience.STUDENT, 1)
+    await enter(here, session, Audience.DESK)
+    await do(here, session, c.Remove(1))
     await asyncio.wait_for(phone.closed.wait(), 5)
     assert "taken_out" in phone.farewell

@@ -2,7 +2,6 @@
 
 import asyncio
 import json
-import secrets
 
 import httpx
 import pytest
@@ -10,7 +9,7 @@ import websockets
 
 from tests.builders import choice
 from tests.builders.devices import Device
-from tools.client import TeacherClient, join
+from tools.client import TeacherClient, answering, join
 
 SECRET = "because-the-collar-holds"
 
@@ -74,10 +73,15 @@ async def test_sent_twice_counts_once_and_a_second_answer_is_refused_kindly(serv
     await in_thread(teacher.command, session["id"], "advance")
     await fen.phase("open")
     for _ in range(2):
-        assert "error" not in await fen.send("q1", "B", "same-id")
-    refusal = await fen.send("q1", "C", "another-id")
+        assert "error" not in await fen.send("q1", "B", 1)
+    refusal = await fen.send("q1", "C", 2)
     assert refusal["error"]["code"] == "already_answered"
     assert (await in_thread(teacher.view, session["id"]))["answered"] == 1
+
+
+def a_message(answer='{"kind":"choice","chosen":["B"]}', ask='"q1.1"', number="1", id='"a"', more=""):
+    """A student's message, one thing in it not as it should be."""
+    return f'{{{more}"id":{id},"number":{number},"command":{{"do":"answer","ask":{ask},"answer":{answer}}}}}'
 
 
 @pytest.mark.parametrize(
@@ -88,16 +92,26 @@ async def test_sent_twice_counts_once_and_a_second_answer_is_refused_kindly(serv
         "[]",
         "null",
         '{"id": 5}',
-        '{"id":"a","item":"q1"}',
-        '{"id":"a","item":"q1","answer":{"kind":"choice","chosen":"B"}}',
-        '{"id":"a","item":"q1","answer":{"kind":"nonsense"}}',
-        '{"id":"a","item":"q1","answer":{"kind":"choice","chosen":["nowhere"]}}',
-        '{"id":"a","item":"q1","answer":{"kind":"choice","chosen":[]}}',
-        '{"id":"a","item":"q2","answer":{"kind":"choice","chosen":["B"]}}',
-        '{"id":"a","command":{"do":"end"}}',
-        '{"id":"a\\"}","item":"q1","answer":{"kind":"choice","chosen":["B"]}}',
-        '{"seat":2,"id":"a","item":"q1","answer":{"kind":"choice","chosen":["B"]}}',
-        json.dumps({"id": "a", "item": "q1", "answer": {"kind": "choice", "chosen": ["x"] * 5000}}),
+        '{"id":"a","number":1,"command":{"do":"answer","ask":"q1.1"}}',
+        a_message('{"kind":"choice","chosen":"B"}'),
+        a_message('{"kind":"nonsense"}'),
+        a_message('{"kind":"choice","chosen":["nowhere"]}'),
+        a_message('{"kind":"choice","chosen":[]}'),
+        a_message(ask='"q2.1"'),
+        a_message(ask='"q1"'),
+        a_message(ask='"q1.2"'),
+        a_message(ask='"nowhere.1"'),
+        a_message(number="0"),
+        a_message(number="1e400"),
+        a_message(number="9007199254740993"),
+        a_message(id='"a\\"}"'),
+        a_message(more='"seat":2,'),
+        a_message(more='"role":"clock",'),
+        a_message(more='"page":"p",'),
+        '{"id":"a","page":"p","number":1,"command":{"do":"end"}}',
+        '{"id":"a","number":1,"command":{"do":"close_if_all_answered","ask":"q1.1","present":[1]}}',
+        '{"id":"a","number":1,"command":{"do":"time_up","ask":"q1.1","deadline":0}}',
+        a_message(json.dumps({"kind": "choice", "chosen": ["x"] * 5000})),
     ],
 )
 async def test_a_hostile_message_is_refused_and_the_line_stays_open(server, teacher, session, text):
@@ -158,10 +172,10 @@ async def test_over_http_the_same_views_and_commands(server, teacher, session):
         await in_thread(teacher.command, session["id"], "advance")
         message = (await waiting).json()
         assert message["view"]["phase"] == "open"
-        body = {"id": "http-1", "item": "q1", "answer": {"kind": "choice", "chosen": ["B"]}}
+        body = answering("q1.1", {"kind": "choice", "chosen": ["B"]}, message_id="http-1")
         for _ in range(2):
-            assert (await http.post("/api/live/student/answers", json=body)).json()["ack"] == "http-1"
-        refusal = await http.post("/api/live/student/answers", json=body | {"id": "http-2"})
+            assert (await http.post("/api/live/student/commands", json=body)).json()["ack"] == "http-1"
+        refusal = await http.post("/api/live/student/commands", json=body | {"id": "http-2", "number": 2})
         assert (refusal.status_code, refusal.json()["code"]) == (409, "already_answered")
         assert (await http.get("/api/live/student")).json()["mine"]["answer"]["chosen"] == ["B"]
     assert (await in_thread(teacher.view, session["id"]))["answered"] == 1
@@ -212,15 +226,15 @@ async def test_after_a_kill_every_acknowledged_answer_is_there_and_the_session_g
 
     async def answer_one(number, device):
         await asyncio.sleep(number * 0.01)
-        await device.send("q1", "B", f"answer-{number}")
+        await device.send("q1", "B")
         acknowledged.add(number)
         if len(acknowledged) == 10:
             enough.set()
 
-    answering = asyncio.gather(*(answer_one(n, d) for n, d in enumerate(devices)), return_exceptions=True)
+    all_of_it = asyncio.gather(*(answer_one(n, d) for n, d in enumerate(devices)), return_exceptions=True)
     await asyncio.wait_for(enough.wait(), 10)
     own_server.kill()
-    await answering
+    await all_of_it
     kept = set(acknowledged)
     assert len(kept) >= 10
     await in_thread(own_server.start)
@@ -229,7 +243,7 @@ async def test_after_a_kill_every_acknowledged_answer_is_there_and_the_session_g
     answered = {p["name"] for p in view["people"] if p["panes"][0]}
     assert view["phase"] == "open"
     assert {f"S{n}" for n in kept} <= answered
-    acks = await asyncio.gather(*(d.send("q1", "B", f"answer-{n}") for n, d in enumerate(devices)))
+    acks = await asyncio.gather(*(d.send("q1", "B") for n, d in enumerate(devices)))
     assert not any("error" in ack for ack in acks)
     assert (await in_thread(teacher.view, session["id"]))["answered"] == 30
     await in_thread(teacher.command, session["id"], "advance")
@@ -251,8 +265,8 @@ async def test_two_processes_on_one_database_serve_one_session(own_server, tmp_p
         await there.connect()
         assert "error" not in await here.send("q1", "B")
         header = {"Authorization": f"Bearer {there.token}"}
-        body = {"id": secrets.token_hex(4), "item": "q1", "answer": {"kind": "choice", "chosen": ["C"]}}
-        reply = await in_thread(httpx.post, f"{second.url}/api/live/student/answers", json=body, headers=header)
+        body = answering("q1.1", {"kind": "choice", "chosen": ["C"]})
+        reply = await in_thread(httpx.post, f"{second.url}/api/live/student/commands", json=body, headers=header)
         assert reply.status_code == 200
         await in_thread(teacher.command, session["id"], "advance")
         assert (await here.phase("closed"))["view"]["shown"]["tally"]["n"] == 2

@@ -14,6 +14,8 @@ from lantern.server.library.actions import make_set
 from lantern.server.live import store
 from lantern.server.live.actions import start_session
 from lantern.server.live.models import LiveSession
+from tests.builders import joins
+from tests.builders.session import sent
 from tools.client import join, send_answer
 
 NOW = 1_800_000_000_000
@@ -90,9 +92,10 @@ def of_before(odile):
     LiveSession.objects.filter(pk=session.pk).update(rules=FIRST)
     loaded = store.load(session.pk)
     state, history = loaded.state, []
-    commands = [c.Join("Fen", "k1"), c.Advance(0), c.GiveAnswer(1, "t1", TextEntryAnswer(text="write")), c.End()]
-    for number, command in enumerate(commands):
-        records = [Recorded(f"c{number}", event) for event in decide(state, command, NOW, f"c{number}")]
+    commands = [joins("Fen", "k1"), c.Advance(0), c.GiveAnswer(1, "t1.1", TextEntryAnswer(text="write")), c.End()]
+    for number, command in enumerate(commands, start=1):
+        by = sent(command, number, NOW)
+        records = [Recorded(by, event) for event in decide(state, command, by)]
         state, history = replay(state, records), history + records
     store.append(loaded, state, history)
     return LiveSession.objects.get(pk=session.pk)

@@ -6,7 +6,7 @@ import pytest
 
 from lantern.core.session import commands as c
 from lantern.server.live import room as rooms
-from lantern.server.live.connections import Connection, Role
+from lantern.server.live.connections import Audience, Connection
 from lantern.server.live.room import Peer, Room
 from lantern.server.live.store import Loaded
 from tests.builders import a_session, a_set, choice
@@ -45,7 +45,7 @@ def stage():
 
 
 def test_everyone_gets_a_change_and_nobody_gets_it_twice(stage):
-    devices = [stage.connect(Role.STUDENT, 1), stage.connect(Role.STUDENT, 2), stage.connect(Role.DESK)]
+    devices = [stage.connect(Audience.STUDENT, 1), stage.connect(Audience.STUDENT, 2), stage.connect(Audience.DESK)]
     stage.messages()
     stage.do(c.Advance(0))
     assert {connection for connection, _ in stage.messages()} == set(devices)
@@ -53,9 +53,9 @@ def test_everyone_gets_a_change_and_nobody_gets_it_twice(stage):
 
 
 def test_an_answer_is_news_for_desk_and_big_screen_and_not_for_students(stage):
-    stage.connect(Role.STUDENT, 1)
-    stage.connect(Role.DESK)
-    stage.connect(Role.SCREEN)
+    stage.connect(Audience.STUDENT, 1)
+    stage.connect(Audience.DESK)
+    stage.connect(Audience.SCREEN)
     stage.do(c.Advance(0))
     stage.messages()
     stage.session.answer(2, "B")
@@ -65,7 +65,7 @@ def test_an_answer_is_news_for_desk_and_big_screen_and_not_for_students(stage):
 
 def test_an_opening_question_is_one_text_for_the_whole_class(stage):
     for seat in (1, 2):
-        stage.connect(Role.STUDENT, seat)
+        stage.connect(Audience.STUDENT, seat)
     stage.messages()
     stage.do(c.Advance(0))
     frames = [frame for _, frame in stage.room.changed_messages()]
@@ -74,7 +74,7 @@ def test_an_opening_question_is_one_text_for_the_whole_class(stage):
 
 
 def test_a_result_comes_with_each_students_own_part(stage):
-    connections = {stage.connect(Role.STUDENT, seat): seat for seat in (1, 2)}
+    connections = {stage.connect(Audience.STUDENT, seat): seat for seat in (1, 2)}
     stage.do(c.Advance(0))
     stage.session.answer(1, "B")
     stage.do(c.Advance(1))
@@ -86,7 +86,7 @@ def test_a_result_comes_with_each_students_own_part(stage):
 
 def test_who_comes_late_gets_the_whole_view_and_the_own_part(stage):
     stage.do(c.Advance(0))
-    late = stage.connect(Role.STUDENT, 2)
+    late = stage.connect(Audience.STUDENT, 2)
     message = json.loads(stage.room.message(late))
     assert (message["view"]["phase"], message["mine"]["name"]) == ("open", "Bo")
 
@@ -101,7 +101,7 @@ def test_an_older_state_does_not_replace_a_newer_one(stage):
 def test_a_reload_is_not_an_absence(stage, monkeypatch):
     now = [1_000_000]
     monkeypatch.setattr(rooms, "now_ms", lambda: now[0])
-    phone = stage.connect(Role.STUDENT, 1)
+    phone = stage.connect(Audience.STUDENT, 1)
     stage.room.discard(phone)
     assert stage.room.present() == {1}
     now[0] += rooms.LINGER
@@ -111,7 +111,7 @@ def test_a_reload_is_not_an_absence(stage, monkeypatch):
 def test_a_second_device_of_one_seat_keeps_it_here(stage, monkeypatch):
     now = [1_000_000]
     monkeypatch.setattr(rooms, "now_ms", lambda: now[0])
-    first, _ = stage.connect(Role.STUDENT, 1), stage.connect(Role.STUDENT, 1)
+    first, _ = stage.connect(Audience.STUDENT, 1), stage.connect(Audience.STUDENT, 1)
     stage.room.discard(first)
     now[0] += rooms.LINGER * 2
     assert stage.room.present() == {1}
@@ -127,7 +127,7 @@ def test_another_process_is_believed_for_a_while(stage, monkeypatch):
 
 
 def test_the_version_tells_two_views_apart_and_only_those(stage):
-    desk = stage.connect(Role.DESK)
+    desk = stage.connect(Audience.DESK)
     versions = [json.loads(stage.room.message(desk))["version"] for _ in range(2)]
     stage.do(c.Advance(0))
     assert versions[0] == versions[1] != json.loads(stage.room.message(desk))["version"]
@@ -135,8 +135,8 @@ def test_the_version_tells_two_views_apart_and_only_those(stage):
 
 def test_a_desk_view_made_with_a_memo_is_the_view_made_without(stage):
     """The memo only saves work: names, marks, removals and presence still come through."""
-    desk = stage.connect(Role.DESK)
-    phone = stage.connect(Role.STUDENT, 1)
+    desk = stage.connect(Audience.DESK)
+    phone = stage.connect(Audience.STUDENT, 1)
     commands = [
         lambda: c.Advance(stage.session.state.step),
         lambda: c.Rename(1, "Fen O."),
@@ -159,8 +159,8 @@ def test_a_desk_view_made_with_a_memo_is_the_view_made_without(stage):
 
 
 def test_a_seat_has_a_few_devices_and_the_oldest_makes_room(stage):
-    lines = [stage.connect(Role.STUDENT, 1) for _ in range(rooms.MOST_LINES)]
-    newest = Connection(Role.STUDENT, 1, FakeWire())
+    lines = [stage.connect(Audience.STUDENT, 1) for _ in range(rooms.MOST_LINES)]
+    newest = Connection(Audience.STUDENT, 1, FakeWire())
     assert stage.room.add(newest) is lines[0]
     stage.room.discard(lines[0])
     assert set(stage.room.devices[1]) == {*lines[1:], newest}

@@ -59,7 +59,7 @@ def test_an_unknown_host_is_refused(server, path):
 def test_what_changes_something_wants_the_token_of_our_pages(server, teacher):
     reply = teacher.http.post("/api/sets", json={"title": "Forged"})
     assert reply.status_code == 403
-    reply = teacher.http.post("/api/live/sessions/1/commands", json={"id": "a", "command": {"do": "end"}})
+    reply = teacher.http.post("/api/live/sessions/1/commands", json=teacher.ordered("end"))
     assert reply.status_code in (401, 403)
 
 

@@ -1,6 +1,7 @@
 """The writer and the store, without a server around them."""
 
 import queue
+from itertools import count
 
 import pytest
 from django.db import DatabaseError
@@ -13,6 +14,8 @@ from lantern.server.live import store, writer
 from lantern.server.live.actions import start_session
 from lantern.server.live.models import LiveSession, SessionEvent
 from lantern.server.live.writer import Job, Writer
+from tests.builders import joins
+from tests.builders.session import sent
 
 pytestmark = pytest.mark.django_db(transaction=True)
 NOW = 1_800_000_000_000
@@ -48,23 +51,32 @@ def office():
         office.writer.stop()
 
 
-def job(session, command, command_id="c", now=NOW):
-    return Job(session.pk, command, command_id, now, lambda outcome: None)
+_numbers = count(10)
+
+
+def job(session, command, number=None, now=NOW):
+    by = sent(command, next(_numbers) if number is None else number, now)
+    return Job(session.pk, command, by, lambda outcome: None)
+
+
+def names(state):
+    return [state.name(seat) for seat in state.people()]
 
 
 def opened(session):
     """Fen and Bo are in, the first question is open."""
     with_two = store.load(session.pk)
     state, records = with_two.state, []
-    for number, command in enumerate((c.Join("Fen", "k1"), c.Join("Bo", "k2"), c.Advance(0))):
-        for event in store_decide(state, command, f"s{number}"):
+    for number, command in enumerate((joins("Fen", "k1"), joins("Bo", "k2"), c.Advance(0)), start=1):
+        for event in store_decide(state, command, number):
             records.append(event)
             state = store_evolve(state, event)
     return store.append(with_two, state, records)
 
 
-def store_decide(state, command, command_id):
-    return [Recorded(command_id, event) for event in decide(state, command, NOW, command_id)]
+def store_decide(state, command, number=1):
+    by = sent(command, number, NOW)
+    return [Recorded(by, event) for event in decide(state, command, by)]
 
 
 def store_evolve(state, record):
@@ -74,10 +86,10 @@ def store_evolve(state, record):
 def test_a_batch_is_one_transaction_and_each_command_sees_those_before_it(session, office):
     opened(session)
     outcomes, loaded = office.batch(
-        job(session, c.GiveAnswer(1, "q1", B), "a1"),
-        job(session, c.GiveAnswer(1, "q1", B), "a2"),
-        job(session, c.GiveAnswer(1, "q1", B), "a1"),
-        job(session, c.GiveAnswer(2, "q1", B), "a3"),
+        job(session, c.GiveAnswer(1, "q1.1", B), 1),
+        job(session, c.GiveAnswer(1, "q1.1", B), 2),
+        job(session, c.GiveAnswer(1, "q1.1", B), 1),
+        job(session, c.GiveAnswer(2, "q1.1", B), 1),
     )
     assert [outcome.error.code if outcome.error else None for outcome in outcomes] == [
         None,
@@ -91,23 +103,23 @@ def test_a_batch_is_one_transaction_and_each_command_sees_those_before_it(sessio
 
 def test_what_another_process_stored_is_decided_on(session, office):
     before = opened(session)
-    office.batch(job(session, c.GiveAnswer(1, "q1", B), "a1"))
+    office.batch(job(session, c.GiveAnswer(1, "q1.1", B)))
     elsewhere = store.load(session.pk)
-    closed = store_decide(elsewhere.state, c.Close(elsewhere.state.step), "elsewhere")
+    closed = store_decide(elsewhere.state, c.Close(elsewhere.state.step), 9)
     store.append(elsewhere, store_evolve(elsewhere.state, closed[0]), closed)
-    outcomes, loaded = office.batch(job(session, c.GiveAnswer(2, "q1", B), "a2"))
+    outcomes, loaded = office.batch(job(session, c.GiveAnswer(2, "q1.1", B)))
     assert outcomes[0].error.code == "not_open"
     assert loaded[session.pk].seq == before.seq + 2
 
 
 def test_a_command_refused_only_because_this_process_was_behind_is_decided_again(session, office):
     first = store.load(session.pk)
-    outcomes, _ = office.batch(job(session, c.Join("Fen", "k1"), "k1"))
+    outcomes, _ = office.batch(job(session, joins("Fen", "k1")))
     assert not outcomes[0].error
     elsewhere = store.catch_up(first)
-    step = store_decide(elsewhere.state, c.Advance(0), "elsewhere")
+    step = store_decide(elsewhere.state, c.Advance(0), 9)
     store.append(elsewhere, store_evolve(elsewhere.state, step[0]), step)
-    outcomes, _ = office.batch(job(session, c.GiveAnswer(1, "q1", B), "a1"))
+    outcomes, _ = office.batch(job(session, c.GiveAnswer(1, "q1.1", B)))
     assert outcomes[0].error is None
 
 
@@ -115,7 +127,7 @@ def test_nothing_is_added_to_a_session_that_has_moved_on(session):
     stale = store.load(session.pk)
     opened(session)
     with pytest.raises(store.Stale):
-        store.append(stale, stale.state, store_decide(stale.state, c.Join("Ines", "k3"), "late"))
+        store.append(stale, stale.state, store_decide(stale.state, joins("Ines", "k3"), 9))
     with pytest.raises(store.Stale):
         store.append(stale, stale.state, [])
     assert SessionEvent.objects.filter(session=session).count() == 3
@@ -123,17 +135,17 @@ def test_nothing_is_added_to_a_session_that_has_moved_on(session):
 
 def test_a_batch_that_cannot_be_stored_is_refused_whole_and_leaves_nothing_behind(session, office, monkeypatch):
     opened(session)
-    office.batch(job(session, c.GiveAnswer(1, "q1", B), "a1"))
+    office.batch(job(session, c.GiveAnswer(1, "q1.1", B)))
     real = store.append
 
     def broken(*args):
         raise DatabaseError("the disk is full")
 
     monkeypatch.setattr(writer.store, "append", broken)
-    outcomes, loaded = office.batch(job(session, c.GiveAnswer(2, "q1", B), "a2"))
+    outcomes, loaded = office.batch(job(session, c.GiveAnswer(2, "q1.1", B)))
     assert (outcomes[0].error.code, loaded) == ("not_stored", {})
     monkeypatch.setattr(writer.store, "append", real)
-    outcomes, loaded = office.batch(job(session, c.GiveAnswer(2, "q1", B), "a2"))
+    outcomes, loaded = office.batch(job(session, c.GiveAnswer(2, "q1.1", B)))
     assert outcomes[0].error is None
     assert len(loaded[session.pk].state.responses("q1")) == 2
 
@@ -142,15 +154,13 @@ def test_a_fault_in_one_command_stays_with_it(session, office, monkeypatch):
     opened(session)
     real = writer.decide
 
-    def faulty(state, command, now, command_id):
-        if command_id == "bad":
+    def faulty(state, command, by):
+        if by.number == 99:
             raise ZeroDivisionError
-        return real(state, command, now, command_id)
+        return real(state, command, by)
 
     monkeypatch.setattr(writer, "decide", faulty)
-    outcomes, _ = office.batch(
-        job(session, c.GiveAnswer(1, "q1", B), "bad"), job(session, c.GiveAnswer(2, "q1", B), "good")
-    )
+    outcomes, _ = office.batch(job(session, c.GiveAnswer(1, "q1.1", B), 99), job(session, c.GiveAnswer(2, "q1.1", B)))
     assert [bool(outcome.error) for outcome in outcomes] == [True, False]
 
 
@@ -158,12 +168,12 @@ def test_a_command_that_fails_halfway_leaves_nothing_of_itself(session, office, 
     opened(session)
     monkeypatch.setitem(engine.EVENTS, e.Ended, lambda state, recorded: 1 / 0)
     outcomes, loaded = office.batch(
-        job(session, c.GiveAnswer(1, "q1", B), "a1"),
-        job(session, c.End(), "bad"),  # the open question is closed, then the session ends
-        job(session, c.GiveAnswer(2, "q1", B), "a2"),
+        job(session, c.GiveAnswer(1, "q1.1", B)),
+        job(session, c.End(), 99),  # the open question is closed, then the session ends
+        job(session, c.GiveAnswer(2, "q1.1", B)),
     )
     assert [bool(outcome.error) for outcome in outcomes] == [False, True, False]
-    assert loaded[session.pk].state.asks["q1"].responses.keys() == {1, 2}
+    assert loaded[session.pk].state.asks["q1.1"].responses.keys() == {1, 2}
     monkeypatch.undo()
     assert store.load(session.pk) == loaded[session.pk]
 
@@ -176,8 +186,8 @@ def other(odile, knots):
 def in_both(office, session, other, number):
     """One batch with a command for each; the code of the first's refusal, and whether the second's was refused."""
     outcomes, _ = office.batch(
-        job(session, c.Join(f"Fen {number}", f"k{number}"), f"k{number}"),
-        job(other, c.Join(f"Bo {number}", f"k{number}"), f"k{number}"),
+        job(session, joins(f"Fen {number}", f"k{number}")),
+        job(other, joins(f"Bo {number}", f"k{number}")),
     )
     return outcomes[0].error and outcomes[0].error.code, outcomes[1].error is not None
 
@@ -212,8 +222,8 @@ def test_one_sessions_fault_stays_its_own(session, other, office, monkeypatch, c
     assert office.writer._thread.is_alive()
     monkeypatch.undo()
     assert in_both(office, session, other, 3) == (None, False)
-    names = [[seat.name for seat in store.load(one.pk).state.people()] for one in (session, other)]
-    assert names == [["Fen 3"], ["Bo 1", "Bo 2", "Bo 3"]]
+    found = [names(store.load(one.pk).state) for one in (session, other)]
+    assert found == [["Fen 3"], ["Bo 1", "Bo 2", "Bo 3"]]
 
 
 def test_settings_that_no_longer_validate_refuse_their_session_alone(session, other, office):
@@ -232,7 +242,7 @@ def test_an_outcome_that_cannot_be_told_does_not_end_the_writer(session, caplog)
     faulty.start()
     try:
         for number in range(3):
-            faulty.put(job(session, c.Join(f"Fen {number}", f"k{number}"), f"k{number}"))
+            faulty.put(job(session, joins(f"Fen {number}", f"k{number}")))
             assert told.get(timeout=10)[0].error is None
     finally:
         faulty.stop()
@@ -242,7 +252,7 @@ def test_an_outcome_that_cannot_be_told_does_not_end_the_writer(session, caplog)
 def test_a_fault_in_summing_up_holds_up_no_end(session, office, monkeypatch, caplog):
     opened(session)
     monkeypatch.setattr(store, "report_of", lambda state: 1 / 0)
-    outcomes, _ = office.batch(job(session, c.End(), "end"))
+    outcomes, _ = office.batch(job(session, c.End()))
     assert outcomes[0].error is None
     row = LiveSession.objects.get(pk=session.pk)
     assert (row.ended_at is not None, row.summary) == (True, None)
@@ -251,10 +261,10 @@ def test_a_fault_in_summing_up_holds_up_no_end(session, office, monkeypatch, cap
 
 def test_who_is_removed_after_the_end_leaves_the_summary(session, office):
     opened(session)
-    office.batch(job(session, c.End(), "end"))
-    office.batch(job(session, c.Remove(1), "remove"))
+    office.batch(job(session, c.End()))
+    office.batch(job(session, c.Remove(1)))
     assert LiveSession.objects.get(pk=session.pk).summary["took_part"] == 1
-    office.batch(job(session, c.Restore(1), "restore"))
+    office.batch(job(session, c.Restore(1)))
     assert LiveSession.objects.get(pk=session.pk).summary["took_part"] == 2
 
 
@@ -266,12 +276,12 @@ def test_sessions_that_nobody_commands_leave_memory(session, other, office, monk
     assert not office.writer._sessions
     monkeypatch.undo()
     assert in_both(office, session, other, 2) == (None, False)
-    office.batch(job(session, c.End(), "end"))
+    office.batch(job(session, c.End()))
     assert office.writer._sessions.keys() == {other.pk}
 
 
 def test_a_session_that_does_not_exist_is_told_so(session, office):
-    outcomes, _ = office.batch(job(an_unknown(session), c.Join("Fen", "k"), "k"))
+    outcomes, _ = office.batch(job(an_unknown(session), joins("Fen", "k")))
     assert outcomes[0].error.sentence == "This session does not exist."
 
 
@@ -282,18 +292,18 @@ def an_unknown(session):
 def test_sessions_in_one_batch_do_not_touch_each_other(odile, knots, session, office):
     other = start_session(odile, knots, Settings())
     outcomes, loaded = office.batch(
-        job(session, c.Join("Fen", "k1"), "k1"),
-        job(other, c.Join("Bo", "k2"), "k2"),
-        job(session, c.Join("Ines", "k3"), "k3"),
+        job(session, joins("Fen", "k1")),
+        job(other, joins("Bo", "k2")),
+        job(session, joins("Ines", "k3")),
     )
     assert not any(outcome.error for outcome in outcomes)
-    assert [s.name for s in loaded[session.pk].state.people()] == ["Fen", "Ines"]
-    assert [s.name for s in loaded[other.pk].state.people()] == ["Bo"]
+    assert names(loaded[session.pk].state) == ["Fen", "Ines"]
+    assert names(loaded[other.pk].state) == ["Bo"]
 
 
 def test_the_end_is_written_beside_the_events_and_frees_the_code(session, office):
     opened(session)
-    office.batch(job(session, c.End(), "end"))
+    office.batch(job(session, c.End()))
     row = LiveSession.objects.get(pk=session.pk)
     assert row.ended_at is not None
     assert row.summary["took_part"] == 2
@@ -301,5 +311,5 @@ def test_the_end_is_written_beside_the_events_and_frees_the_code(session, office
 
 def test_a_loaded_state_is_what_the_writer_had(session, office):
     opened(session)
-    _, loaded = office.batch(job(session, c.GiveAnswer(1, "q1", B), "a1"), job(session, c.Rename(2, "Bo T."), "r"))
+    _, loaded = office.batch(job(session, c.GiveAnswer(1, "q1.1", B)), job(session, c.Rename(2, "Bo T.")))
     assert store.load(session.pk) == loaded[session.pk]

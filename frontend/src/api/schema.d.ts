@@ -894,8 +894,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Send Command */
-        post: operations["lantern_server_live_router_send_command"];
+        /** Send Desk Command */
+        post: operations["lantern_server_live_router_send_desk_command"];
         delete?: never;
         options?: never;
         head?: never;
@@ -987,7 +987,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/live/student/answers": {
+    "/api/live/student/commands": {
         parameters: {
             query?: never;
             header?: never;
@@ -996,8 +996,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Send Answer */
-        post: operations["lantern_server_live_router_send_answer"];
+        /** Send Student Command */
+        post: operations["lantern_server_live_router_send_student_command"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3667,6 +3667,52 @@ export interface components {
              */
             do: "advance";
         };
+        /**
+         * AskAgain
+         * @description A new round of the current question, with no answers. The round before stays, to be compared.
+         */
+        AskAgain: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "ask_again";
+        };
+        /**
+         * BringBack
+         * @description Undo the last clearing, or the last asking again.
+         */
+        BringBack: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "bring_back";
+        };
+        /**
+         * ClearAnswers
+         * @description The answers to the current question, or to all of them, count no more. The question is asked anew; after all of
+         *     them the session is at its beginning.
+         */
+        ClearAnswers: {
+            /** Step */
+            step: number;
+            /**
+             * Of
+             * @default question
+             * @enum {string}
+             */
+            of?: "question" | "all";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "clear_answers";
+        };
         /** Close */
         Close: {
             /** Step */
@@ -3697,6 +3743,19 @@ export interface components {
              */
             do: "count_as_right";
         };
+        /**
+         * Drop
+         * @description A question counts in no score.
+         */
+        Drop: {
+            /** Item */
+            item: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "drop";
+        };
         /** End */
         End: {
             /**
@@ -3704,6 +3763,49 @@ export interface components {
              * @enum {string}
              */
             do: "end";
+        };
+        /**
+         * Erase
+         * @description The name of this person is gone for good; the answers stay.
+         */
+        Erase: {
+            /** Seat */
+            seat: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "erase";
+        };
+        /**
+         * GiveFullMarks
+         * @description Whoever was asked this question gets a full mark.
+         */
+        GiveFullMarks: {
+            /** Item */
+            item: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "give_full_marks";
+        };
+        /**
+         * GiveMark
+         * @description A mark by hand; None takes it away again.
+         */
+        GiveMark: {
+            /** Item */
+            item: string;
+            /** Seat */
+            seat: number;
+            /** Mark */
+            mark: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "give_mark";
         };
         /**
          * GoTo
@@ -3840,7 +3942,7 @@ export interface components {
         };
         /**
          * SetKey
-         * @description Says which answer is right, for kinds where that may be set once they have been asked.
+         * @description Says which answer is right, for kinds where that may be set once they have been asked; others count no more.
          */
         SetKey: {
             /** Item */
@@ -3876,12 +3978,19 @@ export interface components {
              */
             do: "take_back";
         };
-        /** TeacherCommand */
+        /**
+         * TeacherCommand
+         * @description `page` is made by the page that sends it: each page of an account numbers its own commands.
+         */
         TeacherCommand: {
             /** Id */
             id: string;
+            /** Page */
+            page: string;
+            /** Number */
+            number: number;
             /** Command */
-            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["End"];
+            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["End"];
         };
         /**
          * AreaCount
@@ -5159,11 +5268,13 @@ export interface components {
         };
         /**
          * Shown
-         * @description The current item as students and the big screen see it. Times are the server's.
+         * @description The current item as students and the big screen see it. Times are the server's. An answer is for the `ask`.
          */
         Shown: {
             /** Item */
             item: components["schemas"]["PublicChoice"] | components["schemas"]["PublicTextEntry"] | components["schemas"]["PublicNumericEntry"] | components["schemas"]["PublicSlider"] | components["schemas"]["PublicOrder"] | components["schemas"]["PublicMatch"] | components["schemas"]["PublicClassify"] | components["schemas"]["PublicPoint"] | components["schemas"]["PublicGapFill"] | components["schemas"]["PublicOpenResponse"] | components["schemas"]["PublicWordCloud"] | components["schemas"]["PublicRatingScale"] | components["schemas"]["PublicPointSplit"] | components["schemas"]["PublicLetter"] | components["schemas"]["PublicPage"];
+            /** Ask */
+            ask: string | null;
             /** Number */
             number: number | null;
             /**
@@ -5437,7 +5548,7 @@ export interface components {
         };
         /**
          * Mine
-         * @description One student's own part. `item` says which item `answer`, `mark`, `forgiven` and `gained` belong to.
+         * @description One student's own part. `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to.
          *
          *     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
          *     `description` is the current picture's, for a student who sees pictures without fog.
@@ -5451,8 +5562,8 @@ export interface components {
             fog_lifted: boolean;
             /** Description */
             description: string;
-            /** Item */
-            item: string | null;
+            /** Ask */
+            ask: string | null;
             /** Answer */
             answer: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"]) | null;
             /** Mark */
@@ -5527,17 +5638,30 @@ export interface components {
             questions: number;
             shown: components["schemas"]["Shown"] | null;
         };
+        /** Answering */
+        Answering: {
+            /**
+             * Do
+             * @default answer
+             * @constant
+             */
+            do?: "answer";
+            /** Ask */
+            ask: string;
+            /** Answer */
+            answer: components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"];
+        };
         /**
          * StudentCommand
-         * @description An answer. `id` is made by the device, so that sending it twice counts once.
+         * @description What a student's device wants. `id` comes back with the acknowledgement; `number` makes sending it twice count
+         *     once.
          */
         StudentCommand: {
             /** Id */
             id: string;
-            /** Item */
-            item: string;
-            /** Answer */
-            answer: components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"];
+            /** Number */
+            number: number;
+            command: components["schemas"]["Answering"];
         };
         /**
          * Reading
@@ -5596,17 +5720,21 @@ export interface components {
             mean_share: number | null;
         };
         /**
-         * CorrectedFor
-         * @description The answer or word for which a question was put right.
+         * Corrected
+         * @description What was put right, for which answer or word, by whom and when; `by` is empty where nobody is known.
          */
-        CorrectedFor: {
+        Corrected: {
             /**
              * What
              * @enum {string}
              */
-            what: "counts" | "apart";
+            what: "counts" | "apart" | "key" | "full_marks" | "dropped";
             /** Text */
             text: string;
+            /** At */
+            at: number;
+            /** By */
+            by: string;
         };
         /**
          * Count
@@ -5680,7 +5808,8 @@ export interface components {
          *
          *     `by` is who wrote it, where that is not the set's owner. `note` says why its marks are in no score, where they are
          *     not though it is no opinion. `keys` are the answers that may still be set as right. `forgiven` is what was forgiven
-         *     in answers that count, `corrected` what was put right after it was asked.
+         *     in answers that count, `corrected` what was put right after it was asked; `by_hand` is how many marks were given by
+         *     hand. `round` is the asking that counts, `earlier` are those before it, and what was cleared.
          */
         QuestionReport: {
             /** Item */
@@ -5713,7 +5842,13 @@ export interface components {
             /** Forgiven */
             forgiven: components["schemas"]["Forgiven"][];
             /** Corrected */
-            corrected: components["schemas"]["CorrectedFor"][];
+            corrected: components["schemas"]["Corrected"][];
+            /** By Hand */
+            by_hand: number;
+            /** Round */
+            round: number;
+            /** Earlier */
+            earlier: components["schemas"]["Round"][];
         };
         /**
          * Report
@@ -5753,6 +5888,22 @@ export interface components {
             questions: components["schemas"]["QuestionReport"][];
             /** People */
             people: components["schemas"]["PersonReport"][];
+        };
+        /**
+         * Round
+         * @description An earlier asking of a question. `set_aside`: its answers were cleared.
+         */
+        Round: {
+            /** Round */
+            round: number;
+            /** Answered */
+            answered: number;
+            /** Share */
+            share: number | null;
+            /** Set Aside */
+            set_aside: boolean;
+            /** Counts */
+            counts: components["schemas"]["Count"][];
         };
         /** SessionReport */
         SessionReport: {
@@ -7167,7 +7318,7 @@ export interface operations {
             };
         };
     };
-    lantern_server_live_router_send_command: {
+    lantern_server_live_router_send_desk_command: {
         parameters: {
             query?: never;
             header?: never;
@@ -7309,7 +7460,7 @@ export interface operations {
             };
         };
     };
-    lantern_server_live_router_send_answer: {
+    lantern_server_live_router_send_student_command: {
         parameters: {
             query?: never;
             header?: never;

@@ -5,16 +5,17 @@ over the questions that count; what was asked and not answered counts 0 there (d
 """
 
 from collections import Counter
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from statistics import median
 from typing import Any, Literal
 
 from lantern.core.analysis.measures import cronbach_alpha, mean, score_bars
 from lantern.core.questions import AnyAnswer, kind_of
-from lantern.core.questions.contract import CountRow, Item, Kind, Question, counts, is_scored, title_of
+from lantern.core.questions.contract import CountRow, Item, Kind, Question, is_scored, title_of
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.corrections import marked_otherwise
-from lantern.core.session.model import Response, State
+from lantern.core.session.marks import mark_of
+from lantern.core.session.model import Ask, CorrectedWhat, Correction, Response, Seat, State
 from lantern.core.session.points import standings, was_asked
 from lantern.core.values import Milliseconds, Value
 
@@ -26,6 +27,7 @@ COUNTED = {
     "everything": "A score is out of everything that was asked; who never answered counts 0.",
 }
 NO_KEY = "No right answer was set, so it is not scored."
+DROPPED = "It was dropped after it had been asked: it is in no score."
 FOR_NOTHING = "It counts for nothing: it is in no score."
 MOST_FORGIVEN = 12
 
@@ -63,11 +65,23 @@ class Forgiven(Value):
     count: int
 
 
-class CorrectedFor(Value):
-    """The answer or word for which a question was put right."""
+class Corrected(Value):
+    """What was put right, for which answer or word, by whom and when; `by` is empty where nobody is known."""
 
-    what: Literal["counts", "apart"]
+    what: CorrectedWhat
     text: str
+    at: Milliseconds
+    by: str
+
+
+class Round(Value):
+    """An earlier asking of a question. `set_aside`: its answers were cleared."""
+
+    round: int
+    answered: int
+    share: float | None
+    set_aside: bool
+    counts: tuple[Count, ...]
 
 
 class QuestionReport(Value):
@@ -75,7 +89,8 @@ class QuestionReport(Value):
 
     `by` is who wrote it, where that is not the set's owner. `note` says why its marks are in no score, where they are
     not though it is no opinion. `keys` are the answers that may still be set as right. `forgiven` is what was forgiven
-    in answers that count, `corrected` what was put right after it was asked.
+    in answers that count, `corrected` what was put right after it was asked; `by_hand` is how many marks were given by
+    hand. `round` is the asking that counts, `earlier` are those before it, and what was cleared.
     """
 
     item: str
@@ -93,7 +108,10 @@ class QuestionReport(Value):
     note: str
     keys: tuple[AnyAnswer, ...]
     forgiven: tuple[Forgiven, ...]
-    corrected: tuple[CorrectedFor, ...]
+    corrected: tuple[Corrected, ...]
+    by_hand: int
+    round: int
+    earlier: tuple[Round, ...]
 
 
 class PersonReport(Value):
@@ -136,10 +154,11 @@ class Report(Value):
     people: tuple[PersonReport, ...]
 
 
-def report_of(state: State, counting: Counting = "since_joined") -> Report:
+def report_of(state: State, counting: Counting = "since_joined", teachers: Mapping[int, str] | None = None) -> Report:
+    """`teachers` are names by account, for who put something right."""
     numbers = state.content.question_numbers()
-    asked = [item for item in state.content.items if item.id in state.asks]
-    scored = [item for item in asked if counts(item)]
+    asked = [item for item in state.content.items if item.id in state.standing]
+    scored = [item for item in asked if state.counts(item)]
     people = _people(state, asked, scored, counting)
     shares = [person.share for person in people if person.share is not None]
     scaled = [share * len(scored) for share in shares]
@@ -155,7 +174,7 @@ def report_of(state: State, counting: Counting = "since_joined") -> Report:
         top_score=len(scored),
         reliability=cronbach_alpha(_marks(state, scored, people)),
         histogram=tuple(score_bars(scaled, len(scored))) if scored else (),
-        questions=tuple(_question(state, item, numbers[item.id]) for item in asked),
+        questions=tuple(_question(state, item, numbers[item.id], teachers or {}) for item in asked),
         people=tuple(people),
     )
 
@@ -165,8 +184,8 @@ def hardest_first(questions: Sequence[QuestionReport]) -> list[QuestionReport]:
     return sorted((q for q in questions if q.share is not None), key=lambda q: (q.share, q.number))
 
 
-def _question(state: State, item: Item, number: int) -> QuestionReport:
-    kind, responses = kind_of(item), state.responses(item.id)
+def _question(state: State, item: Item, number: int, teachers: Mapping[int, str]) -> QuestionReport:
+    kind, responses, ask = kind_of(item), state.responses(item.id), state.standing[item.id]
     tally = kind.tally(item, [r.answer for r in responses])
     rows = kind.count_rows(item, tally)
     return QuestionReport(
@@ -182,10 +201,29 @@ def _question(state: State, item: Item, number: int) -> QuestionReport:
         counts=tuple(_count(row) for row in rows),
         measures=tuple(Measure(name=f.name, of=f.of, value=f.value) for f in kind.figures(item, tally)),
         common_wrong=_common_wrong(kind, rows),
-        note=_note(item),
+        note=_note(state, item),
         keys=kind.possible_keys(item),
         forgiven=_forgiven(kind, item, responses),
-        corrected=tuple(CorrectedFor(what=c.what, text=c.text) for c in state.corrections if c.before.id == item.id),
+        corrected=tuple(_corrected(one, teachers) for one in state.corrections if one.item == item.id),
+        by_hand=sum(place[0] == ask for place in state.hand_marks),
+        round=state.asks[ask].round,
+        earlier=tuple(_round(state, item, one) for one in state.rounds(item.id) if one.id != ask and one.responses),
+    )
+
+
+def _corrected(one: Correction, teachers: Mapping[int, str]) -> Corrected:
+    return Corrected(what=one.what, text=one.text, at=one.at, by=teachers.get(one.by.who or 0, ""))
+
+
+def _round(state: State, item: Item, ask: Ask) -> Round:
+    kind, responses = kind_of(item), state.responses_to(ask)
+    rows = kind.count_rows(item, kind.tally(item, [r.answer for r in responses]))
+    return Round(
+        round=ask.round,
+        answered=len(responses),
+        share=mean([r.mark for r in responses if r.mark is not None]),
+        set_aside=ask.set_aside,
+        counts=tuple(_count(row) for row in rows),
     )
 
 
@@ -193,10 +231,12 @@ def _count(row: CountRow) -> Count:
     return Count(label=row.label, text=row.text, count=row.count, right=row.right, given=row.given, part=row.part)
 
 
-def _note(item: Item) -> str:
+def _note(state: State, item: Item) -> str:
     if not isinstance(item, Question) or not item.scored:
         return ""
-    return "" if counts(item) else FOR_NOTHING if item.is_marked else NO_KEY
+    if state.is_corrected(item.id, "dropped"):
+        return DROPPED
+    return "" if state.counts(item) else FOR_NOTHING if item.is_marked else NO_KEY
 
 
 def _forgiven(kind: Kind[Any, Any, Any], item: Item, responses: Sequence[Response]) -> tuple[Forgiven, ...]:
@@ -221,19 +261,19 @@ def _common_wrong(kind: Kind[Any, Any, Any], rows: Sequence[CountRow]) -> WrongA
 
 def _people(state: State, asked: Sequence[Item], scored: Sequence[Item], counting: Counting) -> list[PersonReport]:
     """In the order of names."""
-    places = {row.seat: row for row in standings(state, state.asks.values())}
+    places = {row.seat: row for row in standings(state, state.standing_asks())}
+    asks = {item.id: state.asks[state.standing[item.id]] for item in asked}
     rows = []
-    for seat in sorted(state.people(), key=lambda seat: seat.name.casefold()):
-        given = {item.id: state.asks[item.id].responses.get(seat.number) for item in asked}
-        score = sum(response.mark or 0.0 for item in scored if (response := given[item.id]))
-        out_of = sum(counting == "everything" or was_asked(seat, state.asks[item.id]) for item in scored)
-        answered = sum(response is not None for response in given.values())
+    for seat in sorted(state.people(), key=lambda seat: state.name(seat).casefold()):
+        score = sum(mark_of(state, asks[item.id], seat) or 0.0 for item in scored)
+        out_of = sum(counting == "everything" or was_asked(seat, asks[item.id]) for item in scored)
+        answered = sum(seat.number in ask.responses for ask in asks.values())
         is_in = out_of > 0 and (counting == "everything" or answered > 0)
         rows.append(
             PersonReport(
                 seat=seat.number,
-                name=seat.name,
-                panes=tuple(_pane(given[item.id]) for item in asked),
+                name=state.name(seat),
+                panes=tuple(_pane(state, asks[item.id], seat) for item in asked),
                 score=score,
                 out_of=out_of,
                 share=score / out_of if is_in else None,
@@ -247,16 +287,13 @@ def _people(state: State, asked: Sequence[Item], scored: Sequence[Item], countin
 
 def _marks(state: State, scored: Sequence[Item], people: Sequence[PersonReport]) -> list[list[float]]:
     """A row for each who was asked everything and is in the means: alpha knows no gaps."""
-    whole = [person.seat for person in people if person.share is not None and person.out_of == len(scored)]
-
-    def mark(item: Item, seat: int) -> float:
-        response = state.asks[item.id].responses.get(seat)
-        return (response.mark or 0.0) if response else 0.0
-
-    return [[mark(item, seat) for item in scored] for seat in whole]
+    whole = [state.seats[p.seat] for p in people if p.share is not None and p.out_of == len(scored)]
+    asks = [state.asks[state.standing[item.id]] for item in scored]
+    return [[mark_of(state, ask, seat) or 0.0 for ask in asks] for seat in whole]
 
 
-def _pane(response: Response | None) -> float | str | None:
+def _pane(state: State, ask: Ask, seat: Seat) -> float | str | None:
+    response = ask.responses.get(seat.number)
     if response is None:
-        return None
+        return mark_of(state, ask, seat)
     return response.short if response.mark is None else response.mark

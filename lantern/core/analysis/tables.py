@@ -21,6 +21,8 @@ RAW_HEADINGS = (
     "Points",
     "Seconds taken",
     "Answered at (UTC)",
+    "Round",
+    "Counts",
 )
 
 
@@ -82,17 +84,21 @@ def raw_table(state: State) -> Table:
 def _raw_rows(state: State) -> Iterator[tuple[Cell, ...]]:
     numbers = state.content.question_numbers()
     for item in state.content.items:
-        for r in sorted(state.responses(item.id), key=lambda r: (r.at, r.seat)):
-            yield (
-                numbers[item.id],
-                title_of(item),
-                item.kind,
-                r.seat,
-                state.seats[r.seat].name,
-                kind_of(item).answer_text(item, r.answer),
-                "; ".join(remark.sentence for remark in kind_of(item).forgiven(item, r.answer)) or None,
-                r.mark,
-                r.points,
-                round(r.took / 1000, 1),
-                datetime.fromtimestamp(r.at / 1000, UTC).isoformat(timespec="milliseconds"),
-            )
+        for ask in state.rounds(item.id):
+            counts = "yes" if state.standing.get(item.id) == ask.id else "no"
+            for r in sorted(state.responses_to(ask), key=lambda r: (r.at, r.seat)):
+                yield (
+                    numbers[item.id],
+                    title_of(item),
+                    item.kind,
+                    r.seat,
+                    state.name(state.seats[r.seat]),
+                    kind_of(item).answer_text(item, r.answer),
+                    "; ".join(remark.sentence for remark in kind_of(item).forgiven(item, r.answer)) or None,
+                    r.mark,
+                    r.points,
+                    round(r.took / 1000, 1),
+                    datetime.fromtimestamp(r.at / 1000, UTC).isoformat(timespec="milliseconds"),
+                    ask.round,
+                    counts,
+                )

@@ -1,7 +1,8 @@
 """What can be asked of a session: by the desk, by a student, by the clock.
 
 Desk commands cross the wire as they are. Those with a `step` act on what the teacher sees: if the
-session has moved on since, they are refused, so a double press never skips a question.
+session has moved on since, they are refused, so a double press never skips a question. What a student's device
+says is turned into a command by whoever proved which seat it has.
 """
 
 from dataclasses import dataclass
@@ -12,6 +13,9 @@ from pydantic import ConfigDict, Field
 from lantern.core.questions import AnyAnswer
 from lantern.core.questions.contract import Answer as AnswerValue
 from lantern.core.values import Milliseconds, ShortId
+
+AskId = Annotated[str, Field(pattern=r"^[A-Za-z0-9_-]{1,40}\.[1-9][0-9]{0,3}$")]
+"""The id of an ask: its question's, and the round."""
 
 Name = Annotated[str, Field(max_length=200)]
 
@@ -50,6 +54,32 @@ class Reopen(_Strict):
 
     step: int
     do: Literal["reopen"] = "reopen"
+
+
+@dataclass(frozen=True)
+class AskAgain(_Strict):
+    """A new round of the current question, with no answers. The round before stays, to be compared."""
+
+    step: int
+    do: Literal["ask_again"] = "ask_again"
+
+
+@dataclass(frozen=True)
+class ClearAnswers(_Strict):
+    """The answers to the current question, or to all of them, count no more. The question is asked anew; after all of
+    them the session is at its beginning."""
+
+    step: int
+    of: Literal["question", "all"] = "question"
+    do: Literal["clear_answers"] = "clear_answers"
+
+
+@dataclass(frozen=True)
+class BringBack(_Strict):
+    """Undo the last clearing, or the last asking again."""
+
+    step: int
+    do: Literal["bring_back"] = "bring_back"
 
 
 @dataclass(frozen=True)
@@ -104,6 +134,14 @@ class Restore(_Strict):
 
 
 @dataclass(frozen=True)
+class Erase(_Strict):
+    """The name of this person is gone for good; the answers stay."""
+
+    seat: int
+    do: Literal["erase"] = "erase"
+
+
+@dataclass(frozen=True)
 class LiftFog(_Strict):
     """One student sees pictures whole from the start, or as everyone does. Nobody else is told."""
 
@@ -114,7 +152,7 @@ class LiftFog(_Strict):
 
 @dataclass(frozen=True)
 class SetKey(_Strict):
-    """Says which answer is right, for kinds where that may be set once they have been asked."""
+    """Says which answer is right, for kinds where that may be set once they have been asked; others count no more."""
 
     item: ShortId
     answer: AnyAnswer
@@ -141,6 +179,32 @@ class KeepApart(_Strict):
 
 
 @dataclass(frozen=True)
+class GiveFullMarks(_Strict):
+    """Whoever was asked this question gets a full mark."""
+
+    item: ShortId
+    do: Literal["give_full_marks"] = "give_full_marks"
+
+
+@dataclass(frozen=True)
+class Drop(_Strict):
+    """A question counts in no score."""
+
+    item: ShortId
+    do: Literal["drop"] = "drop"
+
+
+@dataclass(frozen=True)
+class GiveMark(_Strict):
+    """A mark by hand; None takes it away again."""
+
+    item: ShortId
+    seat: int
+    mark: Annotated[float, Field(ge=0, le=1)] | None
+    do: Literal["give_mark"] = "give_mark"
+
+
+@dataclass(frozen=True)
 class TakeBack(_Strict):
     """Undo the last correction of a question."""
 
@@ -162,16 +226,17 @@ class End(_Strict):
 
 @dataclass(frozen=True)
 class Join:
-    """`key` is made by the device: joining twice with the same key takes one seat."""
+    """`key` is made by the device: joining twice with the same key takes one seat. `person` is a new opaque id."""
 
     name: str
     key: str
+    person: str
 
 
 @dataclass(frozen=True)
 class GiveAnswer:
     seat: int
-    item: str
+    ask: str
     answer: AnswerValue
 
 
@@ -179,7 +244,7 @@ class GiveAnswer:
 class TimeUp:
     """The clock of the server reached `deadline`."""
 
-    item: str
+    ask: str
     deadline: Milliseconds
 
 
@@ -187,7 +252,7 @@ class TimeUp:
 class CloseIfAllAnswered:
     """`present` are the seats with a device connected just now."""
 
-    item: str
+    ask: str
     present: frozenset[int]
 
 
@@ -196,6 +261,9 @@ DeskCommand = Annotated[
     | GoTo
     | Close
     | Reopen
+    | AskAgain
+    | ClearAnswers
+    | BringBack
     | AddTime
     | SetCurtain
     | Reveal
@@ -203,10 +271,14 @@ DeskCommand = Annotated[
     | Rename
     | Remove
     | Restore
+    | Erase
     | LiftFog
     | SetKey
     | CountAsRight
     | KeepApart
+    | GiveFullMarks
+    | Drop
+    | GiveMark
     | TakeBack
     | MarkAnew
     | End,
@@ -218,6 +290,9 @@ Command = (
     | GoTo
     | Close
     | Reopen
+    | AskAgain
+    | ClearAnswers
+    | BringBack
     | AddTime
     | SetCurtain
     | Reveal
@@ -225,10 +300,14 @@ Command = (
     | Rename
     | Remove
     | Restore
+    | Erase
     | LiftFog
     | SetKey
     | CountAsRight
     | KeepApart
+    | GiveFullMarks
+    | Drop
+    | GiveMark
     | TakeBack
     | MarkAnew
     | End

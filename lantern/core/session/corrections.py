@@ -1,8 +1,10 @@
-"""What is put right after it was asked: a key, an answer that counts, words counted apart, the rules themselves.
+"""What is put right after it was asked: a key, an answer that counts, words counted apart, full marks for all, a
+question dropped, a mark by hand, the rules themselves.
 
-1. A correction changes the question from then on, and every kept answer to it is marked anew.
-2. It can be taken back, the last one first.
+1. A correction changes the question from then on, and every kept answer to it is marked anew, in all its rounds.
+2. It can be taken back, the last one of its question first. A mark by hand is taken back by itself.
 3. A question that is open takes no correction of what is right: the class would be told by it.
+4. Each stands with who made it and when; one that was taken back does not stand.
 """
 
 from dataclasses import replace
@@ -10,18 +12,21 @@ from typing import Literal
 
 from lantern.core import errors
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import Item
+from lantern.core.questions.contract import Item, is_scored
 from lantern.core.questions.marking import LATEST, Rules
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session.model import Ask, Correction, Response, State, changed
+from lantern.core.session.actors import Recorded, Sent
+from lantern.core.session.marks import mark_by_hand
+from lantern.core.session.model import Ask, CorrectedWhat, Correction, Response, State, changed
+from lantern.core.session.people import seat_of
 from lantern.core.session.points import points_for
-from lantern.core.values import Milliseconds
+from lantern.core.session.rounds import with_asks
 
 NOT_HERE = "This cannot be corrected here: what counts is written in the set."
 
 
-def set_key(state: State, command: c.SetKey, now: Milliseconds, command_id: str) -> list[e.Event]:
+def set_key(state: State, command: c.SetKey, sent: Sent) -> list[e.Event]:
     item = _closed(state, command.item)
     kind = kind_of(item)
     if not kind.keyed_later or command.answer.kind != item.kind:
@@ -30,7 +35,7 @@ def set_key(state: State, command: c.SetKey, now: Milliseconds, command_id: str)
     return [e.KeySet(command.item, command.answer)]
 
 
-def count_as_right(state: State, command: c.CountAsRight, now: Milliseconds, command_id: str) -> list[e.Event]:
+def count_as_right(state: State, command: c.CountAsRight, sent: Sent) -> list[e.Event]:
     item = _closed(state, command.item)
     if command.answer.kind != item.kind:
         raise errors.NotPossible(NOT_HERE)
@@ -43,7 +48,7 @@ def count_as_right(state: State, command: c.CountAsRight, now: Milliseconds, com
     return [] if remark.counts else [_corrected(corrected, "counts", remark.given)]
 
 
-def keep_apart(state: State, command: c.KeepApart, now: Milliseconds, command_id: str) -> list[e.Event]:
+def keep_apart(state: State, command: c.KeepApart, sent: Sent) -> list[e.Event]:
     item = _asked(state, command.item)
     corrected = kind_of(item).kept_apart(item, command.text)
     if corrected is None:
@@ -51,36 +56,89 @@ def keep_apart(state: State, command: c.KeepApart, now: Milliseconds, command_id
     return [_corrected(corrected, "apart", command.text)]
 
 
-def take_back(state: State, command: c.TakeBack, now: Milliseconds, command_id: str) -> list[e.Event]:
+def give_full_marks(state: State, command: c.GiveFullMarks, sent: Sent) -> list[e.Event]:
+    if not is_scored(_closed(state, command.item)):
+        raise errors.NotPossible("This question is an opinion: there are no marks for it.")
+    return [] if state.is_corrected(command.item, "full_marks") else [e.FullMarksGiven(command.item)]
+
+
+def drop(state: State, command: c.Drop, sent: Sent) -> list[e.Event]:
+    _closed(state, command.item)
+    return [] if state.is_corrected(command.item, "dropped") else [e.Dropped(command.item)]
+
+
+def give_mark(state: State, command: c.GiveMark, sent: Sent) -> list[e.Event]:
+    if not is_scored(_closed(state, command.item)):
+        raise errors.NotPossible("This question is an opinion: there are no marks for it.")
+    seat_of(state, command.seat)
+    ask = state.standing[command.item]
+    already = state.hand_marks.get((ask, command.seat))
+    return [] if already == command.mark else [e.MarkGiven(ask, command.seat, command.mark)]
+
+
+def take_back(state: State, command: c.TakeBack, sent: Sent) -> list[e.Event]:
     last = _last_of(state, command.item)
     if last is None:
         return []
-    if last.what == "counts":
+    if last.what != "apart":
         _closed(state, command.item)
     return [e.TakenBack(command.item)]
 
 
-def mark_anew(state: State, command: c.MarkAnew, now: Milliseconds, command_id: str) -> list[e.Event]:
+def mark_anew(state: State, command: c.MarkAnew, sent: Sent) -> list[e.Event]:
     return [e.MarkedAnew(LATEST)] if state.rules != LATEST else []
 
 
-def on_key_set(state: State, event: e.KeySet) -> State:
+def on_key_set(state: State, recorded: Recorded) -> State:
+    event = recorded.event
+    assert isinstance(event, e.KeySet)
     item = state.item(event.item)
-    return with_item(state, kind_of(item).with_key(item, event.answer))
+    text = kind_of(item).answer_text(item, event.answer)
+    return with_item(_kept(state, recorded, item.id, "key", text, item), kind_of(item).with_key(item, event.answer))
 
 
-def on_corrected(state: State, event: e.Corrected) -> State:
+def on_corrected(state: State, recorded: Recorded) -> State:
+    event = recorded.event
+    assert isinstance(event, e.Corrected)
     before = state.item(event.item.id)
-    kept = Correction(before, event.what, event.text)
-    return changed(with_item(state, event.item.under(before.rules)), corrections=(*state.corrections, kept))
+    state = _kept(state, recorded, before.id, event.what, event.text, before)
+    return with_item(state, event.item.under(before.rules))
+
+
+def on_full_marks_given(state: State, recorded: Recorded) -> State:
+    assert isinstance(recorded.event, e.FullMarksGiven)
+    return _marked_again(_kept(state, recorded, recorded.event.item, "full_marks"), recorded.event.item)
+
+
+def on_dropped(state: State, recorded: Recorded) -> State:
+    assert isinstance(recorded.event, e.Dropped)
+    return _kept(state, recorded, recorded.event.item, "dropped")
+
+
+def on_mark_given(state: State, event: e.MarkGiven) -> State:
+    others = {place: mark for place, mark in state.hand_marks.items() if place != (event.ask, event.seat)}
+    given = {} if event.mark is None else {(event.ask, event.seat): event.mark}
+    return _marked_again(changed(state, hand_marks=others | given), state.asks[event.ask].item_id)
 
 
 def on_taken_back(state: State, event: e.TakenBack) -> State:
     last = _last_of(state, event.item)
     if last is None:
         return state
-    others = tuple(one for one in state.corrections if one is not last)
-    return changed(with_item(state, last.before.under(state.item(event.item).rules)), corrections=others)
+    state = changed(state, corrections=tuple(one for one in state.corrections if one is not last))
+    before = last.before.under(state.item(event.item).rules) if last.before else state.item(event.item)
+    return with_item(state, before)
+
+
+def _kept(
+    state: State, recorded: Recorded, item: str, what: CorrectedWhat, text: str = "", before: Item | None = None
+) -> State:
+    kept = Correction(item, what, text, recorded.at, recorded.by, before)
+    return changed(state, corrections=(*state.corrections, kept))
+
+
+def _marked_again(state: State, item_id: str) -> State:
+    return with_item(state, state.item(item_id))
 
 
 def on_marked_anew(state: State, event: e.MarkedAnew) -> State:
@@ -94,26 +152,35 @@ def with_item(state: State, item: Item) -> State:
     items = {**state.items, item.id: item}
     content = state.content.model_copy(update={"items": tuple(items.values())})
     state = changed(state, items=items, content=content)
-    ask = state.asks.get(item.id)
-    if ask is None:
-        return state
-    marked = changed(ask, responses={seat: _marked(state, ask, r) for seat, r in ask.responses.items()})
-    return changed(state, asks={**state.asks, item.id: marked})
+    return with_asks(
+        state,
+        *(
+            changed(ask, responses={seat: _marked(state, ask, r) for seat, r in ask.responses.items()})
+            for ask in state.rounds(item.id)
+        ),
+    )
 
 
 def marked_otherwise(state: State) -> int:
     """How many answers would have another mark by the rules of today."""
     return sum(
-        kind_of(item).score(item.under(Rules(LATEST, item.rules.words)), response.answer) != response.mark
-        for item in state.items.values()
-        for response in state.responses(item.id)
+        _anew(state, ask, response) != response.mark
+        for ask in state.standing_asks()
+        for response in state.responses_to(ask)
     )
+
+
+def _anew(state: State, ask: Ask, response: Response) -> float | None:
+    """The mark by the rules of today."""
+    item = state.item(ask.item_id)
+    mark = kind_of(item).score(item.under(Rules(LATEST, item.rules.words)), response.answer)
+    return mark_by_hand(state, ask, response.seat, mark)
 
 
 def _marked(state: State, ask: Ask, response: Response) -> Response:
     """The response with the mark and points that the item gives now."""
     item = state.item(ask.item_id)
-    mark = kind_of(item).score(item, response.answer)
+    mark = mark_by_hand(state, ask, response.seat, kind_of(item).score(item, response.answer))
     points, bonus = points_for(item, mark, response.left, state.settings)
     short = kind_of(item).short_text(item, response.answer)
     return replace(response, mark=mark, points=points, bonus=bonus, short=short)
@@ -125,17 +192,17 @@ def _corrected(item: Item, what: Literal["counts", "apart"], text: str) -> e.Cor
 
 
 def _asked(state: State, item_id: str) -> Item:
-    if item_id not in state.asks:
+    if item_id not in state.standing:
         raise errors.NotPossible("This question has not been asked.")
     return state.item(item_id)
 
 
 def _closed(state: State, item_id: str) -> Item:
-    ask = state.asks.get(item_id)
+    ask = state.ask_of(item_id)
     if ask is None or ask.is_open:
         raise errors.NotPossible("Close the question first, then say what is right.")
     return state.item(item_id)
 
 
 def _last_of(state: State, item_id: str) -> Correction | None:
-    return next((one for one in reversed(state.corrections) if one.before.id == item_id), None)
+    return next((one for one in reversed(state.corrections) if one.item == item_id), None)

@@ -4,7 +4,9 @@ from collections.abc import Iterable
 
 from lantern.core.questions.contract import Answer
 from lantern.core.session import events as e
-from lantern.core.session.engine import Recorded, evolve, judged, response_to
+from lantern.core.session.actors import Recorded
+from lantern.core.session.effects import judged, response_to
+from lantern.core.session.engine import evolve
 from lantern.core.session.model import Ask, Response, State, changed
 
 
@@ -25,12 +27,12 @@ class Course:
         if not isinstance(recorded.event, e.Answered):
             self.state = evolve(self.state, recorded)
             return
-        ask = self.state.asks[recorded.event.item]
+        ask = self.state.asks[recorded.event.ask]
         if ask is not self._ask:
             self._judged.clear()
             self._responses = dict(ask.responses)
             self._ask = changed(ask, responses=self._responses)
-            self.state = changed(self.state, asks={**self.state.asks, ask.item_id: self._ask})
+            self.state = changed(self.state, asks={**self.state.asks, ask.id: self._ask})
         answer = recorded.event.answer
         known = self._judged.get(answer)
         if known is None:

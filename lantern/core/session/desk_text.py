@@ -27,7 +27,7 @@ def _lines(state: State, present: Collection[int], memo: DeskMemo) -> list[str]:
     columns = [column.texts for column in memo.columns(state).values()]
     rows: Iterable[tuple[str, ...]] = zip(*columns, strict=True) if columns else repeat(())
     return [
-        f'{{"seat":{number},"name":{as_json(seat.name)},"here":{_BOOL[number in present]},'
+        f'{{"seat":{number},"name":{as_json(state.name(seat))},"here":{_BOOL[number in present]},'
         f'"fog_lifted":{_BOOL[seat.fog_lifted]},"panes":[{",".join(panes)}],"points":{points.get(number, 0)}}}'
         for (number, seat), panes in zip(state.seats.items(), rows, strict=False)
         if not seat.removed

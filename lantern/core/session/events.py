@@ -1,9 +1,13 @@
-"""What has happened in a session. Events are all that is stored; the state is made from them."""
+"""What has happened in a session. Events are all that is stored of its course; the state is made from them.
+
+Who did it, and when, stands beside an event (`actors.Recorded`). No event holds a name: `Named` alone, which is kept in
+the roster and not among the events.
+"""
 
 from dataclasses import dataclass
-from typing import Annotated, Any, Literal, get_args
+from typing import Annotated, Literal
 
-from pydantic import Field, TypeAdapter
+from pydantic import Field
 
 from lantern.core.questions import AnyAnswer, AnyItem
 from lantern.core.values import Milliseconds
@@ -11,17 +15,28 @@ from lantern.core.values import Milliseconds
 
 @dataclass(frozen=True, slots=True)
 class Joined:
+    """`person` is an opaque id; `key` was made by the device."""
+
     seat: int
-    name: str
+    person: str
     key: str
     type: Literal["joined"] = "joined"
 
 
 @dataclass(frozen=True, slots=True)
 class Renamed:
+    """Somebody is called otherwise from now on: the roster says how."""
+
     seat: int
-    name: str
     type: Literal["renamed"] = "renamed"
+
+
+@dataclass(frozen=True, slots=True)
+class Erased:
+    """The name of this person is gone for good. The answers stay, as nobody's in particular."""
+
+    seat: int
+    type: Literal["erased"] = "erased"
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,7 +60,7 @@ class FogLifted:
 
 @dataclass(frozen=True, slots=True)
 class KeySet:
-    """The right answer was set after the question had been asked; every answer to it is marked anew."""
+    """Another answer is right from now on; every answer to the question is marked anew."""
 
     item: str
     answer: AnyAnswer
@@ -63,6 +78,32 @@ class Corrected:
     what: Literal["counts", "apart"]
     text: str
     type: Literal["corrected"] = "corrected"
+
+
+@dataclass(frozen=True, slots=True)
+class FullMarksGiven:
+    """Whoever was asked this question has a full mark for it."""
+
+    item: str
+    type: Literal["full_marks_given"] = "full_marks_given"
+
+
+@dataclass(frozen=True, slots=True)
+class Dropped:
+    """This question counts in no score from now on."""
+
+    item: str
+    type: Literal["dropped"] = "dropped"
+
+
+@dataclass(frozen=True, slots=True)
+class MarkGiven:
+    """A mark by hand, 0..1, for one person's answer, or for having given none; None: as it was marked before."""
+
+    ask: str
+    seat: int
+    mark: float | None
+    type: Literal["mark_given"] = "mark_given"
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,17 +130,35 @@ class PageShown:
 
 @dataclass(frozen=True, slots=True)
 class Opened:
-    """A question takes answers: for the first time, or again with the answers it already has."""
+    """A question takes answers: an ask begins, or is open again with the answers it already has."""
 
-    item: str
-    at: Milliseconds
+    ask: str
     deadline: Milliseconds | None
     type: Literal["opened"] = "opened"
 
 
 @dataclass(frozen=True, slots=True)
+class SetAside:
+    """These asks count no more, with their answers; they can be brought back. `start_over`: the session is at its
+    beginning again."""
+
+    asks: tuple[str, ...]
+    start_over: bool = False
+    type: Literal["set_aside"] = "set_aside"
+
+
+@dataclass(frozen=True, slots=True)
+class BroughtBack:
+    """What was set aside last, or the round before the last one asked, counts again; `aside` does not any more."""
+
+    asks: tuple[str, ...]
+    aside: tuple[str, ...]
+    type: Literal["brought_back"] = "brought_back"
+
+
+@dataclass(frozen=True, slots=True)
 class TimeAdded:
-    item: str
+    ask: str
     deadline: Milliseconds
     type: Literal["time_added"] = "time_added"
 
@@ -107,15 +166,14 @@ class TimeAdded:
 @dataclass(frozen=True, slots=True)
 class Answered:
     seat: int
-    item: str
+    ask: str
     answer: AnyAnswer
-    at: Milliseconds
     type: Literal["answered"] = "answered"
 
 
 @dataclass(frozen=True, slots=True)
 class Closed:
-    item: str
+    ask: str
     why: Literal["desk", "time", "all_answered"]
     type: Literal["closed"] = "closed"
 
@@ -124,13 +182,13 @@ class Closed:
 class Withdrawn:
     """A question was left before anybody answered: it counts as never asked."""
 
-    item: str
+    ask: str
     type: Literal["withdrawn"] = "withdrawn"
 
 
 @dataclass(frozen=True, slots=True)
 class Revealed:
-    item: str
+    ask: str
     type: Literal["revealed"] = "revealed"
 
 
@@ -138,7 +196,7 @@ class Revealed:
 class Revisited:
     """The desk went back to a question that had been asked."""
 
-    item: str
+    ask: str
     type: Literal["revisited"] = "revisited"
 
 
@@ -155,22 +213,35 @@ class StandingsShown:
 
 @dataclass(frozen=True, slots=True)
 class Ended:
-    at: Milliseconds
     type: Literal["ended"] = "ended"
 
 
-Event = (
+@dataclass(frozen=True, slots=True)
+class Named:
+    """This person is called so. It is kept in the roster, not among the events."""
+
+    person: str
+    name: str
+
+
+StoredEvent = (
     Joined
     | Renamed
+    | Erased
     | Removed
     | Restored
     | FogLifted
     | KeySet
     | Corrected
+    | FullMarksGiven
+    | Dropped
+    | MarkGiven
     | TakenBack
     | MarkedAnew
     | PageShown
     | Opened
+    | SetAside
+    | BroughtBack
     | TimeAdded
     | Answered
     | Closed
@@ -182,14 +253,5 @@ Event = (
     | Ended
 )
 
-_READER: TypeAdapter[Event] = TypeAdapter(Annotated[Event, Field(discriminator="type")])
-_WRITERS: dict[type, TypeAdapter[Any]] = {event: TypeAdapter(event) for event in get_args(Event)}
-
-
-def write_event(event: Event) -> str:
-    """The event as JSON text; `read_event` is its inverse."""
-    return _WRITERS[type(event)].dump_json(event).decode()
-
-
-def read_event(text: str) -> Event:
-    return _READER.validate_json(text)
+Event = StoredEvent | Named
+AnyStoredEvent = Annotated[StoredEvent, Field(discriminator="type")]

@@ -8,8 +8,10 @@ from typing import Any, Literal, TypeVar
 
 from lantern.core.questions import kind_of
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.contract import Answer, Item
+from lantern.core.questions.contract import Answer, Item, counts
 from lantern.core.questions.marking import LATEST
+from lantern.core.session.actors import Actor
+from lantern.core.session.roster import Roster
 from lantern.core.values import Milliseconds, Value
 
 
@@ -35,13 +37,13 @@ class Settings(Value):
 
 @dataclass(frozen=True, slots=True)
 class Seat:
-    """One student in the session. `key` is the id its device made when joining.
+    """One student in the session. `person` is who it is in the roster; `key` is the id its device made when joining.
 
     `since` is how many openings of questions were over by then: what was asked later was asked of this student.
     """
 
     number: int
-    name: str
+    person: str
     key: str
     removed: bool = False
     fog_lifted: bool = False
@@ -52,14 +54,14 @@ class Seat:
 class Response:
     """One answer. `took` is the time from the opening; `mark` is None where nothing is scored.
 
-    `left` is the share of the time that was left when it was given, 0..1, where that is rewarded: it is the answer's,
-    whatever becomes of the question afterwards (`points.time_left`). `short` is the answer in a few characters, as a
-    pane of the grid shows it.
+    `number` is the seat's own, of the command that gave it. `left` is the share of the time that was left when it was
+    given, 0..1, where that is rewarded: it is the answer's, whatever becomes of the question afterwards
+    (`points.time_left`). `short` is the answer in a few characters, as a pane of the grid shows it.
     """
 
     seat: int
     answer: Answer
-    command_id: str
+    number: int
     at: Milliseconds
     took: Milliseconds
     left: float | None
@@ -71,31 +73,62 @@ class Response:
 
 @dataclass(frozen=True)
 class Ask:
-    """One question that has been opened. `deadline` is None where there is no time limit.
+    """One asking of a question: its `round`, from 1. `deadline` is None where there is no time limit.
 
-    `told` once marks of it have been told to the class: from then on it takes no answers any more. `began_at` and
-    `limit` are those of its first opening; `opening` is the number of its last one in the session, from 1.
+    `told` once marks of it have been told to the class: from then on it takes no answers any more. `set_aside` once
+    its answers were cleared: it counts nowhere. `began_at` and `limit` are those of its first opening; `opening` is
+    the number of its last one in the session, from 1.
     """
 
+    id: str
     item_id: str
+    round: int
     opened_at: Milliseconds
     deadline: Milliseconds | None
     is_open: bool = True
     revealed: bool = False
     told: bool = False
+    set_aside: bool = False
     responses: Mapping[int, Response] = field(default_factory=dict)
     began_at: Milliseconds = 0
     limit: Milliseconds | None = None
     opening: int = 0
 
 
+def ask_id(item_id: str, round_: int) -> str:
+    return f"{item_id}.{round_}"
+
+
+def parts_of(ask: str) -> tuple[str, int]:
+    """The item's id and the round."""
+    item_id, _, round_ = ask.rpartition(".")
+    return item_id, int(round_)
+
+
+CorrectedWhat = Literal["counts", "apart", "key", "full_marks", "dropped"]
+
+
 @dataclass(frozen=True, slots=True)
 class Correction:
-    """A question that was changed after it had been asked. `before` is what it was; `text` is what was corrected."""
+    """Something that was put right after it had been asked, by whom and when.
 
-    before: Item
-    what: Literal["counts", "apart"]
+    `text` is the answer or word it was done for, or empty. `before` is the question as it was, where it was changed.
+    """
+
+    item: str
+    what: CorrectedWhat
     text: str
+    at: Milliseconds
+    by: Actor
+    before: Item | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Laid:
+    """What can be brought back: these asks were set aside, or (`again`) asked once more after an earlier round."""
+
+    asks: tuple[str, ...]
+    again: bool = False
 
 
 @dataclass(frozen=True)
@@ -104,6 +137,9 @@ class State:
 
     `seed` decides every order that is drawn; it never leaves the server. `rules` is the version of the rules of
     marking, `openings` how often a question was opened, `corrections` what stands corrected, the latest last.
+    `asks` are all there ever were, by id; `standing` has, for each question, the one that counts: its last round that
+    was not set aside. `laid` is what can be brought back, the latest last. `hand_marks` are marks by hand, by ask and
+    seat. `done` is the last number of each page of a desk.
     """
 
     content: SetContent
@@ -116,13 +152,17 @@ class State:
     curtain: bool = False
     seats: Mapping[int, Seat] = field(default_factory=dict)
     seat_of_key: Mapping[str, int] = field(default_factory=dict)
+    roster: Roster = field(default_factory=dict)
     asks: Mapping[str, Ask] = field(default_factory=dict)
+    standing: Mapping[str, str] = field(default_factory=dict)
+    laid: tuple[Laid, ...] = ()
     pages_shown: frozenset[str] = frozenset()
-    handled: frozenset[str] = frozenset()
+    done: Mapping[Actor, int] = field(default_factory=dict)
     ended_at: Milliseconds | None = None
     rules: int = LATEST
     openings: int = 0
     corrections: tuple[Correction, ...] = ()
+    hand_marks: Mapping[tuple[str, int], float] = field(default_factory=dict)
 
     @property
     def ids(self) -> list[str]:
@@ -138,18 +178,45 @@ class State:
     @property
     def ask(self) -> Ask | None:
         """The current question's ask, if the current item is one that has been opened."""
-        return self.asks.get(self.cursor) if self.cursor else None
+        return self.ask_of(self.cursor) if self.cursor else None
+
+    def ask_of(self, item_id: str) -> Ask | None:
+        """The ask of this question that counts."""
+        return self.asks[self.standing[item_id]] if item_id in self.standing else None
+
+    def rounds(self, item_id: str) -> list[Ask]:
+        """Every ask of this question, in order, those set aside too."""
+        return [ask for ask in self.asks.values() if ask.item_id == item_id]
+
+    def standing_asks(self) -> list[Ask]:
+        """One for each question that was asked: what marks and points are made of."""
+        return [self.asks[ask] for ask in self.standing.values()]
 
     def was_shown(self, item_id: str) -> bool:
-        return item_id in self.asks or item_id in self.pages_shown
+        return item_id in self.standing or item_id in self.pages_shown
 
     def people(self) -> Iterator[Seat]:
         return (seat for seat in self.seats.values() if not seat.removed)
 
+    def name(self, seat: Seat) -> str:
+        """What the seat is called; who has no name is told apart by a number."""
+        person = self.roster.get(seat.person)
+        return person.name if person else f"{'Student' if self.settings.ask_names else 'Guest'} {seat.number}"
+
     def responses(self, item_id: str) -> list[Response]:
         """The answers that count: those of people who have not been removed."""
-        ask = self.asks.get(item_id)
-        return [r for r in ask.responses.values() if not self.seats[r.seat].removed] if ask else []
+        ask = self.ask_of(item_id)
+        return self.responses_to(ask) if ask else []
+
+    def responses_to(self, ask: Ask) -> list[Response]:
+        return [r for r in ask.responses.values() if not self.seats[r.seat].removed]
+
+    def is_corrected(self, item_id: str, what: CorrectedWhat) -> bool:
+        return any(one.item == item_id and one.what == what for one in self.corrections)
+
+    def counts(self, item: Item) -> bool:
+        """Whether the question is in any score."""
+        return counts(item) and not (self.corrections and self.is_corrected(item.id, "dropped"))
 
 
 S = TypeVar("S", State, Ask)
@@ -163,16 +230,18 @@ def changed(value: S, **changes: Any) -> S:
     return new
 
 
-def new_session(content: SetContent, settings: Settings, seed: str, rules: int = LATEST) -> State:
+def new_session(
+    content: SetContent, settings: Settings, seed: str, rules: int = LATEST, roster: Roster | None = None
+) -> State:
     """A session before its first event. The same seed mixes the options in the same order.
 
-    `rules` is the version of the rules of marking that it is kept by.
+    `rules` is the version of the rules of marking that it is kept by; `roster` says who its people are.
     """
     content = content.as_run(rules)
     if settings.mix_options:
         content = content.model_copy(update={"items": tuple(_mixed(content.items, seed))})
     items = {item.id: item for item in content.items}
-    return State(content=content, settings=settings, items=items, seed=seed, rules=rules)
+    return State(content=content, settings=settings, items=items, seed=seed, rules=rules, roster=roster or {})
 
 
 def _mixed(items: Iterable[Item], seed: str) -> Iterator[Item]:

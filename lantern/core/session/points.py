@@ -53,13 +53,13 @@ def told(state: State, ask: Ask) -> bool:
     """Whether marks of this ask may be told to the class: never while its question could still take an answer.
 
     Everything that a phone or the big screen says of marks, points and places asks here. Showing the right answer
-    or the standings tells, and closes the question for good; the end tells all.
+    or the standings tells, and closes this ask for good (a new round is another ask); the end tells all.
     """
     return ask.told or state.phase is Phase.ENDED
 
 
 def told_asks(state: State) -> list[Ask]:
-    return [ask for ask in state.asks.values() if told(state, ask)]
+    return [ask for ask in state.standing_asks() if told(state, ask)]
 
 
 def was_asked(seat: Seat, ask: Ask) -> bool:
@@ -68,9 +68,14 @@ def was_asked(seat: Seat, ask: Ask) -> bool:
 
 
 def total_points(state: State, asks: Iterable[Ask]) -> Mapping[int, int]:
-    """Seat number to points, over these asks: those that are told, for what the class sees; all, for a report."""
+    """Seat number to points, over these asks: those that are told, for what the class sees; all, for a report.
+
+    A question that was dropped gives none.
+    """
     totals = {seat.number: 0 for seat in state.people()}
     for ask in asks:
+        if state.corrections and state.is_corrected(ask.item_id, "dropped"):
+            continue
         for response in ask.responses.values():
             if response.seat in totals:
                 totals[response.seat] += response.points
@@ -80,10 +85,11 @@ def total_points(state: State, asks: Iterable[Ask]) -> Mapping[int, int]:
 def standings(state: State, asks: Iterable[Ask] | None = None) -> list[Standing]:
     """Everyone, most points first; equal points in the order of names. Without `asks`, over those that are told."""
     totals = total_points(state, told_asks(state) if asks is None else asks)
-    ranked = sorted(state.people(), key=lambda seat: (-totals[seat.number], seat.name.casefold()))
+    names = {seat.number: state.name(seat) for seat in state.people()}
+    ranked = sorted(names.items(), key=lambda one: (-totals[one[0]], one[1].casefold()))
     rows: list[Standing] = []
-    for index, seat in enumerate(ranked, start=1):
-        points = totals[seat.number]
+    for index, (number, name) in enumerate(ranked, start=1):
+        points = totals[number]
         place = rows[-1].place if rows and rows[-1].points == points else index
-        rows.append(Standing(seat.number, seat.name, points, place))
+        rows.append(Standing(number, name, points, place))
     return rows

@@ -3,13 +3,15 @@
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.contract import Answer
 from lantern.core.session import commands as c
+from lantern.core.session.actors import Actor, Recorded, Role, Sent
 from lantern.core.session.course import replay
-from lantern.core.session.engine import Recorded, decide
-from lantern.core.session.model import Settings, State, new_session
+from lantern.core.session.engine import decide
+from lantern.core.session.model import Settings, State, ask_id, new_session
 from lantern.core.session.views import Mine, Places, StudentView, mine, student_view
 from lantern.core.values import Milliseconds
 
 SEAT = 1
+WHO = Actor(Role.SEAT, SEAT)
 TRIAL = Settings(mix_options=False, show_standings=False, close_when_all_answered=False)
 
 
@@ -19,10 +21,10 @@ def tried(content: SetContent, item: str, answer: Answer | None, now: Millisecon
     Raises BadAnswer for an answer that does not fit. The deadline is left out: a trial has no clock.
     """
     state = new_session(content, TRIAL, "trial")
-    state = _do(state, c.Join("You", "trial"), now)
+    state = _do(state, c.Join("You", "trial", "you"), now)
     state = _do(state, c.GoTo(state.step, item), now)
     if answer is not None:
-        state = _do(state, c.GiveAnswer(SEAT, item, answer), now)
+        state = _do(state, c.GiveAnswer(SEAT, ask_id(item, 1), answer), now)
         state = _do(state, c.Close(state.step), now)
         state = _do(state, c.Reveal(state.step), now)
     view = student_view(state)
@@ -32,5 +34,5 @@ def tried(content: SetContent, item: str, answer: Answer | None, now: Millisecon
 
 
 def _do(state: State, command: c.Command, now: Milliseconds) -> State:
-    command_id = f"trial-{state.step}-{type(command).__name__}"
-    return replay(state, [Recorded(command_id, event) for event in decide(state, command, now, command_id)])
+    sent = Sent(WHO, 1, now)
+    return replay(state, [Recorded(sent, event) for event in decide(state, command, sent)])

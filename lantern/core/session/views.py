@@ -19,25 +19,38 @@ from lantern.core.questions.contract import (
     Media,
     Question,
     Remark,
-    counts,
     explanation_html,
+    is_scored,
     title_of,
 )
 from lantern.core.questions.marking import LATEST
-from lantern.core.session.engine import COMMANDS
+from lantern.core.session.led import COMMANDS
 from lantern.core.session.model import Ask, Phase, Response, Seat, Settings, State
 from lantern.core.session.moves import Move, neighbour, next_move
 from lantern.core.session.points import Standing, standings, told, told_asks, total_points, was_asked
 from lantern.core.values import Milliseconds, Value
 
 TOP_PLACES = 10
+OF_A_QUESTION = (
+    "add_time",
+    "reopen",
+    "set_key",
+    "count_as_right",
+    "keep_apart",
+    "give_full_marks",
+    "give_mark",
+    "drop",
+    "take_back",
+)
+"""Commands that want a question that has been asked."""
 RESULT_PHASES = (Phase.CLOSED, Phase.REVEALED)
 
 
 class Shown(Value):
-    """The current item as students and the big screen see it. Times are the server's."""
+    """The current item as students and the big screen see it. Times are the server's. An answer is for the `ask`."""
 
     item: AnyPublicItem
+    ask: str | None
     number: int | None
     opened_at: Milliseconds | None = None
     deadline: Milliseconds | None = None
@@ -56,7 +69,7 @@ class StudentView(Value):
 
 
 class Mine(Value):
-    """One student's own part. `item` says which item `answer`, `mark`, `forgiven` and `gained` belong to.
+    """One student's own part. `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to.
 
     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
     `description` is the current picture's, for a student who sees pictures without fog.
@@ -66,7 +79,7 @@ class Mine(Value):
     name: str
     fog_lifted: bool
     description: str
-    item: str | None
+    ask: str | None
     answer: AnyAnswer | None
     mark: float | None
     forgiven: tuple[Remark, ...]
@@ -178,7 +191,7 @@ def screen_view(state: State, code: str) -> ScreenView:
         answered=len(answers),
         right_share=_mean_mark(answers) if state.phase is Phase.REVEALED and not state.curtain else None,
         people=len(people),
-        names=tuple(seat.name for seat in people) if state.phase is Phase.LOBBY else (),
+        names=tuple(state.name(seat) for seat in people) if state.phase is Phase.LOBBY else (),
         standings=tuple(_place(row) for row in standings(state)[:TOP_PLACES]) if show_places else (),
     )
 
@@ -192,10 +205,10 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
     standing = places.by_seat.get(seat_number) if state.settings.show_standings else None
     return Mine(
         seat=seat.number,
-        name=seat.name,
+        name=state.name(seat),
         fog_lifted=seat.fog_lifted,
         description=_description(state) if seat.fog_lifted else "",
-        item=ask.item_id if ask else None,
+        ask=ask.id if ask else None,
         answer=_own_answer(state, ask, response, is_told=marked is not None) if ask and response else None,
         mark=marked.mark if marked else None,
         forgiven=_forgiven(state.item(ask.item_id), marked) if ask and marked else (),
@@ -232,7 +245,7 @@ class Places:
     def __init__(self, state: State) -> None:
         self.by_seat = {row.seat: row for row in standings(state)}
         self.people = len(self.by_seat)
-        self._over = [ask for ask in told_asks(state) if counts(state.item(ask.item_id))]
+        self._over = [ask for ask in told_asks(state) if state.counts(state.item(ask.item_id))]
         self.marks: dict[int, float] = {}
         for ask in self._over:
             for response in ask.responses.values():
@@ -274,10 +287,10 @@ class DeskMemo:
 
     def columns(self, state: State) -> dict[str, Column]:
         """Item id to column, in the order of the set."""
-        return {item_id: self._column(state, item_id) for item_id in state.items if item_id in state.asks}
+        return {item_id: self._column(state, item_id) for item_id in state.items if item_id in state.standing}
 
     def _column(self, state: State, item_id: str) -> Column:
-        ask = state.asks[item_id]
+        ask = state.asks[state.standing[item_id]]
         known = self._columns.get(item_id)
         if known and known.ask is ask and known.seats is state.seats:
             return known
@@ -304,7 +317,7 @@ def desk_view(state: State, code: str, present: Collection[int], memo: DeskMemo 
     people = tuple(
         Person(
             seat=seat.number,
-            name=seat.name,
+            name=state.name(seat),
             here=seat.number in present,
             fog_lifted=seat.fog_lifted,
             panes=tuple([of_all.get(seat.number) for of_all in panes]),
@@ -361,6 +374,7 @@ def _shown(state: State, *, desk: bool = False) -> Shown | None:
     public = kind.public(item, state.seed)
     return Shown(
         item=public.model_copy(update={"picture": item.picture}) if with_key else public,
+        ask=ask.id if ask else None,
         number=state.content.question_numbers().get(item.id),
         opened_at=ask.opened_at if ask and ask.is_open else None,
         deadline=ask.deadline if ask and ask.is_open else None,
@@ -405,25 +419,34 @@ def _mean_mark(responses: list[Response]) -> float | None:
 def _allowed(state: State) -> set[str]:
     """The desk commands that are legal now, by their wire name."""
     names = {command.do for command in COMMANDS[state.phase] if hasattr(command, "do")}
-    if state.ask is None or state.ask.deadline is None:
-        names.discard("add_time")
-    if state.ask is not None and state.ask.told:
-        names.discard("reopen")
-    if state.ask is None or not kind_of(state.item(state.ask.item_id)).keyed_later:
-        names.discard("set_key")
     return names - _useless(state)
 
 
 def _useless(state: State) -> set[str]:
-    """Corrections that there is nothing for in the current question."""
-    ask, names = state.ask, set[str]()
-    item = state.item(ask.item_id) if ask else None
-    if item is None or ask is None or ask.is_open or not kind_of(item).typed_parts(item):
-        names.add("count_as_right")
-    if item is None or kind_of(item).kept_apart(item, "a") is None:
-        names.add("keep_apart")
-    if item is None or all(one.before.id != item.id for one in state.corrections):
-        names.add("take_back")
+    """What would be legal, and that there is nothing for in the current question."""
+    ask, item = state.ask, state.current
+    names = {name for name, is_useful in _useful(state, item, ask).items() if not is_useful}
+    if not any(one.responses for one in state.asks.values() if not one.set_aside):
+        names.add("clear_answers")
+    if not state.laid:
+        names.add("bring_back")
     if state.rules == LATEST:
         names.add("mark_anew")
     return names
+
+
+def _useful(state: State, item: Item | None, ask: Ask | None) -> dict[str, bool]:
+    if item is None or ask is None:
+        return dict.fromkeys(OF_A_QUESTION, False)
+    kind, is_closed = kind_of(item), not ask.is_open
+    return {
+        "add_time": ask.deadline is not None,
+        "reopen": not ask.told,
+        "set_key": is_closed and kind.keyed_later,
+        "count_as_right": is_closed and bool(kind.typed_parts(item)),
+        "keep_apart": kind.kept_apart(item, "a") is not None,
+        "give_full_marks": is_closed and is_scored(item),
+        "give_mark": is_closed and is_scored(item),
+        "drop": is_closed,
+        "take_back": any(one.item == item.id for one in state.corrections),
+    }

@@ -87,7 +87,9 @@ if DATABASES["default"]["ENGINE"] == "django.db.backends.sqlite3":
         "transaction_mode": "IMMEDIATE",
         "timeout": 10,
         # FULL, not NORMAL: what is acknowledged survives a power cut; group commit makes it cheap.
-        "init_command": "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL; PRAGMA foreign_keys=ON;",
+        # Secure delete: who is erased is gone from the file, too, not only from its tables.
+        "init_command": "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL; PRAGMA foreign_keys=ON; "
+        "PRAGMA secure_delete=ON;",
     }
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 

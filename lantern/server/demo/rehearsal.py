@@ -8,7 +8,8 @@ from django.db import transaction
 from lantern.core.errors import LanternError
 from lantern.core.questions import kind_of
 from lantern.core.questions.contract import Item, Question
-from lantern.core.session import Command, Phase, Recorded, decide, replay
+from lantern.core.session import Actor, Command, Phase, Recorded, Role, Sent, decide, replay
+from lantern.core.session.actors import NEWCOMER
 from lantern.core.session.commands import Advance, GiveAnswer, Join
 from lantern.core.values import Milliseconds
 from lantern.server.demo.ability import ability_of, chance, delay, difficulty_of
@@ -28,14 +29,15 @@ class Rehearsal:
         self.names, self.seed, self.now = names, seed, start
         self.rng = Random(seed)
         self.history: list[Recorded] = []
+        self.desk = Actor(Role.DESK, session.owner_id, "rehearsal")
 
     def run(self) -> None:
         for index, name in enumerate(self.names):
             self.now += self.rng.randrange(300, 4000)
-            self._do(Join(name, f"{self.seed}-{index}"), f"{self.seed}-join-{index}")
+            self._do(Join(name, f"{self.seed}-{index}", f"{self.seed}-{index}"), NEWCOMER)
         self.now += 20_000
         while self.state.phase is not Phase.ENDED:
-            self._do(Advance(self.state.step), f"{self.seed}-step-{self.state.step}")
+            self._do(Advance(self.state.step), self.desk, self.state.step + 1)
             if self.state.phase is Phase.OPEN and self.state.current:
                 self._answers(self.state.current)
             self.now += self.rng.randrange(6_000, 25_000)
@@ -43,9 +45,10 @@ class Rehearsal:
             store.append(self.before, self.state, self.history)
 
     def _answers(self, item: Item) -> None:
-        opened = self.now
+        assert self.state.ask
+        opened, ask = self.now, self.state.ask.id
         limit = item.time_limit if isinstance(item, Question) else None
-        arrivals = sorted((delay(limit, self.rng), seat.number, seat.name) for seat in self.state.people())
+        arrivals = sorted((delay(limit, self.rng), seat.number, self.state.name(seat)) for seat in self.state.people())
         for seconds, seat, name in arrivals:
             if self.rng.random() < ABSENT_MINDED:
                 continue
@@ -53,12 +56,13 @@ class Rehearsal:
             ability = chance(ability_of(name, self.seed), difficulty_of(item, self.seed))
             answer = kind_of(item).imagine(item, ability, self.rng)
             try:
-                self._do(GiveAnswer(seat, item.id, answer), f"{self.seed}-{item.id}-{seat}")
+                self._do(GiveAnswer(seat, ask, answer), Actor(Role.SEAT, seat), 1)
             except LanternError:
                 continue  # too late, as happens in every class
         self.now += 2_000
 
-    def _do(self, command: Command, command_id: str) -> None:
-        records = [Recorded(command_id, event) for event in decide(self.state, command, self.now, command_id)]
+    def _do(self, command: Command, by: Actor, number: int = 0) -> None:
+        sent = Sent(by, number, self.now)
+        records = [Recorded(sent, event) for event in decide(self.state, command, sent)]
         self.state = replay(self.state, records)
         self.history.extend(records)

@@ -9,7 +9,7 @@ from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
 from lantern.core.errors import NotReady
-from lantern.core.questions import read_item
+from lantern.core.questions import stored
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent, can_run, problems_of, search_text
 from lantern.core.questions.contract import Item
 from lantern.server.accounts.models import Teacher
@@ -158,7 +158,8 @@ def purge_set(teacher: Teacher, question_set: QuestionSet) -> None:
 def bring_back(teacher: Teacher, question_set: QuestionSet, version: int) -> QuestionSet:
     """The set as it was at `version`. How it is now stays among the revisions."""
     _require(rules.may_edit(teacher, question_set))
-    old = SetContent.model_validate(get_object_or_404(Revision, set=question_set, version=version).content)
+    revision = get_object_or_404(Revision, set=question_set, version=version)
+    old = stored.content_of(revision.shape, revision.content)
     _keep_revision(_as_it_stands(question_set.pk))
     rows = {row.key: row for row in question_set.items.all()}
     order = [item.id for item in old.items]
@@ -201,6 +202,7 @@ def change_set(teacher: Teacher, set_id: int, changes: Changes) -> Saved:
         question_set.title = changes.title.strip()
     if changes.about is not None:
         question_set.about = changes.about.model_dump(mode="json")
+        question_set.about_shape = stored.ABOUT.latest
     _reorder(question_set, changes.order)
     question_set.search_text = search_text(content_of(question_set))
     question_set.version += 1
@@ -266,8 +268,8 @@ def _put(question_set: QuestionSet, rows: dict[str, SetItem], put: PutItem) -> C
     if row.body == body:
         return None  # sent twice, or changed to the same
     if row.version != put.base:
-        return Conflict(id=row.key, version=row.version, theirs=read_item.validate_python(row.body))
-    row.body, row.version = body, row.version + 1
+        return Conflict(id=row.key, version=row.version, theirs=stored.item_of(row.shape, row.body))
+    row.body, row.shape, row.version = body, stored.ITEM.latest, row.version + 1
     row.save()
     return None
 
@@ -277,7 +279,7 @@ def _remove(rows: dict[str, SetItem], remove: RemoveItem) -> Conflict | None:
     if row is None:
         return None
     if row.version != remove.base:
-        return Conflict(id=row.key, version=row.version, theirs=read_item.validate_python(row.body))
+        return Conflict(id=row.key, version=row.version, theirs=stored.item_of(row.shape, row.body))
     row.delete()
     return None
 

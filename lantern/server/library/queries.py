@@ -5,7 +5,7 @@ from collections.abc import Iterable
 from django.db.models import QuerySet
 
 from lantern.core.formats.exchange import media_ids
-from lantern.core.questions import kind_of, read_item
+from lantern.core.questions import kind_of, stored
 from lantern.core.questions.content import About, SetContent, problems_of
 from lantern.core.questions.contract import Item, title_of
 from lantern.core.questions.marking.numbers import NotANumber, number_and_rest
@@ -96,8 +96,12 @@ def document_of(question_set: QuestionSet) -> SetDocument:
 
 
 def _content(question_set: QuestionSet, rows: Iterable[SetItem]) -> SetContent:
-    items = tuple(read_item.validate_python(row.body) for row in rows)
-    return SetContent(title=question_set.title, about=About.model_validate(question_set.about), items=items)
+    items = tuple(stored.item_of(row.shape, row.body) for row in rows)
+    return SetContent(title=question_set.title, about=about_of(question_set), items=items)
+
+
+def about_of(question_set: QuestionSet) -> About:
+    return stored.about_of(question_set.about_shape, question_set.about)
 
 
 def row_of(question_set: QuestionSet) -> SetRow:
@@ -109,7 +113,7 @@ def row_of(question_set: QuestionSet) -> SetRow:
         questions=len(asked),
         pages=len(items) - len(asked),
         first_question=title_of(asked[0]) if asked else "",
-        about=About.model_validate(question_set.about),
+        about=about_of(question_set),
         folder=question_set.folder_id,
         made_from=_origin(question_set),
         updated_at=question_set.updated_at,

@@ -5,7 +5,7 @@ from django.shortcuts import get_object_or_404
 from ninja import Router, Status
 
 from lantern.core.formats.markdown import read_again, write_set
-from lantern.core.questions import KINDS
+from lantern.core.questions import KINDS, stored
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.recast import made_of, possible, turned
 from lantern.server.accounts.requests import TeacherRequest
@@ -195,7 +195,7 @@ def list_revisions(request: TeacherRequest, set_id: int) -> list[RevisionRow]:
 @router.get("/{set_id}/revisions/{version}", response=OldContent)
 def read_revision(request: TeacherRequest, set_id: int, version: int) -> OldContent:
     revision = get_object_or_404(Revision, set=_own(request, set_id), version=version)
-    return OldContent(version=version, content=SetContent.model_validate(revision.content))
+    return OldContent(version=version, content=stored.content_of(revision.shape, revision.content))
 
 
 @router.post("/{set_id}/revisions/{version}/bring-back", response=SetDocument)

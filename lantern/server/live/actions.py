@@ -9,7 +9,8 @@ from django.utils import timezone
 
 from lantern.core.classes.join_codes import make_code
 from lantern.core.questions.marking import LATEST
-from lantern.core.session import Settings
+from lantern.core.session import Sent, Settings
+from lantern.core.session.actors import NEWCOMER
 from lantern.core.session.commands import Join
 from lantern.server.accounts.models import Teacher
 from lantern.server.api import limits
@@ -62,9 +63,10 @@ async def join_session(session: LiveSession, form: JoinForm, address: str) -> Jo
     room = await the_hub.room(session.pk)
     if form.key not in room.state.seat_of_key:
         limits.spend(limits.NEW_SEATS, str(session.pk), address)
-    outcome = await the_hub.submit(session.pk, Join(form.name, form.key), f"join:{form.key}", now_ms())
+    person = secrets.token_urlsafe(12)
+    outcome = await the_hub.submit(session.pk, Join(form.name, form.key, person), Sent(NEWCOMER, 0, now_ms()))
     raise_refusal(outcome)
     room = await the_hub.room(session.pk)
     seat = room.state.seats[room.state.seat_of_key[form.key]]
     token = make_token(session.pk, seat)
-    return Joined(token=token, code=session.code, title=session.title, name=seat.name)
+    return Joined(token=token, code=session.code, title=session.title, name=room.state.name(seat))

@@ -12,7 +12,9 @@ from lantern.server.doors.frames import text_frame
 from lantern.server.live.logins import Login
 
 
-class Role(StrEnum):
+class Audience(StrEnum):
+    """Who is told: each has a view of its own."""
+
     STUDENT = "student"
     SCREEN = "screen"
     DESK = "desk"
@@ -34,7 +36,7 @@ class Connection:
 
     __slots__ = ("budget", "ended", "login", "refresh", "role", "seat", "stale", "wire")
 
-    def __init__(self, role: Role, seat: int | None, wire: Wire, login: Login | None = None) -> None:
+    def __init__(self, role: Audience, seat: int | None, wire: Wire, login: Login | None = None) -> None:
         self.role, self.seat, self.wire, self.login = role, seat, wire, login
         self.stale = False
         self.ended: LanternError | None = None

@@ -17,10 +17,8 @@ from asgiref.sync import sync_to_async
 from channels.layers import get_channel_layer
 
 from lantern.core.errors import LanternError, TakenOut
-from lantern.core.session import Command, Event, Phase
-from lantern.core.session.commands import CloseIfAllAnswered, TimeUp
-from lantern.core.session.events import Answered, FogLifted, Joined, Removed, Renamed, Restored
-from lantern.core.values import Milliseconds
+from lantern.core.session import Command, Due, Event, Sent, next_due
+from lantern.core.session.events import Answered, Erased, FogLifted, Joined, Named, Removed, Renamed, Restored
 from lantern.server.api.errors import Elsewhere, SignedOut
 from lantern.server.doors.frames import text_frame
 from lantern.server.live import store
@@ -39,11 +37,15 @@ COST_SHARE = 12
 """In a very large room views are made less often: at most a twelfth of the time goes into them."""
 AT_ONCE = 200
 """Messages that are written before the loop does anything else."""
+A_LITTLE_LATER = 0.005
+"""Seconds after a deadline: timers may be early by a millisecond."""
+ONCE_MORE = 1.0
+"""Seconds after which what was due and could not be stored is tried again."""
 EMPTY_LASTS = 60.0
 LOGINS_EVERY = 0.5
 """Seconds between two looks at whether the sign-ins that opened lines still stand."""
-QUIET = (Joined, Answered)
-OF_ONE_SEAT = (Joined, Renamed, Removed, Restored, FogLifted)
+QUIET = (Joined, Named, Answered)
+OF_ONE_SEAT = (Joined, Renamed, Erased, Removed, Restored, FogLifted)
 
 
 @dataclass(eq=False)
@@ -52,12 +54,11 @@ class Timers:
 
     flush: asyncio.Handle | None = None
     flush_at: float = 0.0
-    deadline: asyncio.Handle | None = None
-    deadline_at: tuple[str, Milliseconds] | None = None
+    due: Due | None = None
+    due_timer: asyncio.Handle | None = None
     last_flush: float = 0.0
     cost: float = 0.0
     told: int = -1
-    asked_if_all: bool = False
 
 
 @dataclass(eq=False)
@@ -85,7 +86,7 @@ class Hub:
 
     # --- commands --------------------------------------------------------------------------------
 
-    async def submit(self, session_id: int, command: Command, command_id: str, now: Milliseconds) -> Outcome:
+    async def submit(self, session_id: int, command: Command, sent: Sent) -> Outcome:
         """Returns once the command's events are on disk. Refusals come back in the outcome."""
         future: asyncio.Future[Outcome] = self.loop.create_future()
 
@@ -93,7 +94,7 @@ class Hub:
             if not future.done():
                 future.set_result(outcome)
 
-        self.post(Job(session_id, command, command_id, now, done))
+        self.post(Job(session_id, command, sent, done))
         return await future
 
     def post(self, job: Job) -> None:
@@ -125,10 +126,9 @@ class Hub:
             return
         room.update(loaded)
         self._refresh_seats(room, happened)
-        self._set_deadline(room)
+        self._set_timer(room)
         quiet = all(isinstance(event, QUIET) for event in happened)
         self._schedule(room, at_once=not quiet)
-        self._close_if_all(room)
 
     def _refresh_seats(self, room: Room, happened: list[Event]) -> None:
         """A student is told at once when only its own part has changed; one who was taken out is told that."""
@@ -158,7 +158,7 @@ class Hub:
         # What was committed while the database was read may be missing from what was read.
         room.update(self._meanwhile.pop(session_id, loaded))
         self._timers[session_id] = Timers()
-        self._set_deadline(room)
+        self._set_timer(room)
         self.loop.call_later(EMPTY_LASTS, self._forget, room)
         return room
 
@@ -181,7 +181,7 @@ class Hub:
 
     def _gone_for_good(self, room: Room) -> None:
         self._schedule(room, at_once=False)
-        self._close_if_all(room)
+        self._set_timer(room)
 
     def _forget(self, room: Room) -> None:
         session_id = room.loaded.session_id
@@ -191,7 +191,7 @@ class Hub:
 
     @staticmethod
     def _cancel(timers: Timers) -> None:
-        for handle in (timers.flush, timers.deadline):
+        for handle in (timers.flush, timers.due_timer):
             if handle:
                 handle.cancel()
 
@@ -232,43 +232,32 @@ class Hub:
 
     # --- the clock -------------------------------------------------------------------------------
 
-    def _set_deadline(self, room: Room) -> None:
-        timers, ask = self._timers.get(room.loaded.session_id), room.state.ask
+    def _set_timer(self, room: Room) -> None:
+        """What the session has to do next by itself is the core's to say; here it is only waited for."""
+        timers = self._timers.get(room.loaded.session_id)
         if timers is None:
             return
-        is_open = room.state.phase is Phase.OPEN and ask is not None and ask.deadline is not None
-        due = (ask.item_id, ask.deadline) if is_open and ask and ask.deadline else None
-        if due == timers.deadline_at:
+        due = next_due(room.state, room.present)
+        if due == timers.due:
             return
-        if timers.deadline:
-            timers.deadline.cancel()
-        timers.deadline_at = due
+        if timers.due_timer:
+            timers.due_timer.cancel()
+        timers.due, timers.due_timer = due, None
         if due:
-            wait = max(0, due[1] - now_ms()) / 1000 + 0.005
-            timers.deadline = self.loop.call_later(wait, self._time_up, room, *due)
+            wait = max(0, due.at - now_ms()) / 1000 + (A_LITTLE_LATER if due.at else 0)
+            timers.due_timer = self.loop.call_later(wait, self._is_due, room, due)
 
-    def _time_up(self, room: Room, item: str, deadline: Milliseconds) -> None:
-        command = TimeUp(item, deadline)
-        # The server's own ids have a sign that no device's id can have.
-        self._keep(self.submit(room.loaded.session_id, command, f"time:{item}:{deadline}", now_ms()))
+    def _is_due(self, room: Room, due: Due) -> None:
+        self._keep(self._do_what_is_due(room, due))
 
-    def _close_if_all(self, room: Room) -> None:
-        """A cheap look first; the core decides, on the writer's thread."""
-        timers, ask = self._timers.get(room.loaded.session_id), room.state.ask
-        wanted = room.state.settings.close_when_all_answered and room.state.phase is Phase.OPEN
-        if not wanted or ask is None or timers is None or timers.asked_if_all or not ask.responses:
-            return
-        present = room.present()
-        if not present <= ask.responses.keys():
-            return
-        timers.asked_if_all = True
-        self._keep(self._ask_if_all(room, timers, CloseIfAllAnswered(ask.item_id, present)))
-
-    async def _ask_if_all(self, room: Room, timers: Timers, command: CloseIfAllAnswered) -> None:
-        try:
-            await self.submit(room.loaded.session_id, command, f"all:{secrets.token_hex(8)}", now_ms())
-        finally:
-            timers.asked_if_all = False
+    async def _do_what_is_due(self, room: Room, due: Due) -> None:
+        outcome = await self.submit(room.loaded.session_id, due.command, Sent(due.by, 0, now_ms()))
+        timers = self._timers.get(room.loaded.session_id)
+        if timers and timers.due == due:
+            timers.due = None
+        if outcome.error:
+            log.error("what was due in session %d was refused: %s", room.loaded.session_id, outcome.error.sentence)
+            self.loop.call_later(ONCE_MORE, self._set_timer, room)
 
     # --- trust that ends -------------------------------------------------------------------------
 
@@ -323,7 +312,7 @@ class Hub:
             return
         room.update(await sync_to_async(store.catch_up)(room.loaded))
         self._refresh_seats(room, [Removed(seat) for seat in room.devices if room.state.seats[seat].removed])
-        self._set_deadline(room)
+        self._set_timer(room)
         self._schedule(room, at_once=True)
 
     async def _tell_who_is_here(self) -> None:

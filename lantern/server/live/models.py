@@ -2,13 +2,23 @@ from django.conf import settings
 from django.db import models
 
 from lantern.core.questions.marking import FIRST
+from lantern.core.session.stored import EVENT, SETTINGS
 from lantern.server.library.models import Revision
+
+
+def settings_shape() -> int:
+    return SETTINGS.latest
+
+
+def event_shape() -> int:
+    return EVENT.latest
 
 
 class LiveSession(models.Model):
     """One run. Its state is made from its revision, its settings and its events, and kept nowhere else.
 
-    `rules` is the version of the rules of marking that it began with: they do not change under a session.
+    `settings` are stored in the version `settings_shape`. `rules` is the version of the rules of marking that it began
+    with: they do not change under a session.
 
     `seq` is the number of its last event. `summary` is written at the end, for the list of sessions.
     """
@@ -18,6 +28,7 @@ class LiveSession(models.Model):
     title = models.CharField(max_length=200)
     code = models.CharField(max_length=16)
     settings = models.JSONField()
+    settings_shape = models.PositiveSmallIntegerField(default=settings_shape)
     seed = models.CharField(max_length=40)
     rules = models.PositiveSmallIntegerField(default=FIRST)
     seq = models.PositiveIntegerField(default=0)
@@ -35,16 +46,36 @@ class LiveSession(models.Model):
 
 
 class SessionEvent(models.Model):
-    """One event, as the core writes it. Rows are added and never changed.
+    """One event, as the core writes it in the version `shape`, with when it happened and by whom.
+
+    `role`, `who` and `page` are its actor, `number` says which of the actor's commands led to it. Rows are added and
+    never changed, but for `set_aside`: one that can be read no more, and that the session goes on without.
 
     The constraint's index serves the session too; a second one would cost each answer.
     """
 
     session = models.ForeignKey(LiveSession, on_delete=models.CASCADE, related_name="events", db_index=False)
     seq = models.PositiveIntegerField()
-    command_id = models.CharField(max_length=64)
+    at = models.BigIntegerField()
+    role = models.CharField(max_length=8)
+    who = models.BigIntegerField(null=True)
+    page = models.CharField(max_length=40)
+    number = models.BigIntegerField()
+    shape = models.PositiveSmallIntegerField(default=event_shape)
     payload = models.TextField()
+    set_aside = models.BooleanField(default=False)
 
     class Meta:
         ordering = ("seq",)
         constraints = (models.UniqueConstraint(fields=["session", "seq"], name="one_event_a_number"),)
+
+
+class Person(models.Model):
+    """A line of a session's roster: who an opaque person is. Whoever is erased is not in it any more."""
+
+    session = models.ForeignKey(LiveSession, on_delete=models.CASCADE, related_name="people", db_index=False)
+    key = models.CharField(max_length=40)
+    name = models.CharField(max_length=80)
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=["session", "key"], name="one_person_a_key"),)

@@ -8,7 +8,8 @@ from lantern.core.classes.join_codes import read_code
 from lantern.core.errors import BadAnswer, NotOpen
 from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.contract import Item
-from lantern.core.session import Phase, Settings, State
+from lantern.core.session import Phase, State
+from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.api import limits
 from lantern.server.api.errors import UnknownCode
@@ -70,7 +71,7 @@ def read_as(item: Item, answer: AnyAnswer) -> Reading:
 
 
 def code_info(session: LiveSession) -> CodeInfo:
-    chosen = Settings.model_validate(session.settings)
+    chosen = read_settings(session.settings_shape, session.settings)
     return CodeInfo(code=session.code, title=session.title, teacher=session.owner.name, ask_names=chosen.ask_names)
 
 

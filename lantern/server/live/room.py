@@ -16,7 +16,7 @@ from lantern.core.values import Milliseconds
 from lantern.server.doors.budget import Budget
 from lantern.server.doors.frames import text_frame
 from lantern.server.live.clock import now_ms
-from lantern.server.live.connections import Connection, Role
+from lantern.server.live.connections import Audience, Connection
 from lantern.server.live.envelope import envelope
 from lantern.server.live.store import Loaded
 
@@ -74,12 +74,12 @@ class Snapshot:
 @dataclass(eq=False)
 class Room:
     loaded: Loaded
-    connections: dict[Role, set[Connection]] = field(default_factory=lambda: {role: set() for role in Role})
+    connections: dict[Audience, set[Connection]] = field(default_factory=lambda: {role: set() for role in Audience})
     devices: dict[int, dict[Connection, None]] = field(default_factory=dict)
     budgets: dict[int, Budget] = field(default_factory=dict)
     left_at: dict[int, Milliseconds] = field(default_factory=dict)
     peers: dict[str, Peer] = field(default_factory=dict)
-    sent: dict[Role, str] = field(default_factory=dict)
+    sent: dict[Audience, str] = field(default_factory=dict)
     memo: DeskMemo = field(default_factory=DeskMemo)
     _snapshot: Snapshot | None = None
 
@@ -139,12 +139,12 @@ class Room:
             self._snapshot = Snapshot(self.state, self.loaded.code, self.memo)
         return self._snapshot
 
-    def text(self, role: Role) -> str:
+    def text(self, role: Audience) -> str:
         """The role's present view."""
         snapshot = self.snapshot()
-        if role is Role.DESK:
+        if role is Audience.DESK:
             return snapshot.desk(self.present())
-        return snapshot.student if role is Role.STUDENT else snapshot.screen
+        return snapshot.student if role is Audience.STUDENT else snapshot.screen
 
     def message(self, connection: Connection) -> str:
         """The whole present view for one device, its own part with it."""
@@ -163,8 +163,8 @@ class Room:
             self.sent[role] = text
             yield from self._messages(role, text, snapshot)
 
-    def _messages(self, role: Role, text: str, snapshot: Snapshot) -> Iterable[tuple[Connection, bytes]]:
-        with_own = role is Role.STUDENT and snapshot.state.phase not in SAME_FOR_ALL
+    def _messages(self, role: Audience, text: str, snapshot: Snapshot) -> Iterable[tuple[Connection, bytes]]:
+        with_own = role is Audience.STUDENT and snapshot.state.phase not in SAME_FOR_ALL
         same = b"" if with_own else text_frame(envelope(text, None))
         for connection in list(self.connections[role]):
             if with_own and connection.seat is not None:

@@ -11,7 +11,6 @@ from django.shortcuts import get_object_or_404
 from ninja import Router
 from ninja.security import HttpBearer
 
-from lantern.core.session.commands import GiveAnswer
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api import limits
 from lantern.server.api.auth import teacher, teacher_async
@@ -19,8 +18,7 @@ from lantern.server.api.errors import TooFast
 from lantern.server.doors.protocols import doors
 from lantern.server.library.queries import sets_of
 from lantern.server.live import actions, sockets
-from lantern.server.live.clock import now_ms
-from lantern.server.live.connections import Connection, Role, Waiting
+from lantern.server.live.connections import Audience, Connection, Waiting
 from lantern.server.live.hub import hub, raise_refusal
 from lantern.server.live.logins import login_of
 from lantern.server.live.models import LiveSession
@@ -87,20 +85,20 @@ def qr_picture(request: TeacherRequest, session_id: int) -> HttpResponse:
 
 
 @router.post("/sessions/{session_id}/commands", response=Ack, auth=teacher_async)
-async def send_command(request: TeacherRequest, session_id: int, message: TeacherCommand) -> Ack:
+async def send_desk_command(request: TeacherRequest, session_id: int, message: TeacherCommand) -> Ack:
     await sockets.led_room(request.auth, session_id)
-    raise_refusal(await hub().submit(session_id, message.command, message.id, now_ms()))
+    raise_refusal(await hub().submit(session_id, *sockets.desk_command(request.auth.pk)(message)))
     return Ack(ack=message.id)
 
 
 @router.get("/sessions/{session_id}/desk", response=DeskMessage, auth=teacher_async)
 async def desk_message(request: TeacherRequest, session_id: int, after: str = "") -> HttpResponse:
-    return await _next_of_teacher(request, session_id, Role.DESK, after)
+    return await _next_of_teacher(request, session_id, Audience.DESK, after)
 
 
 @router.get("/sessions/{session_id}/screen", response=ScreenMessage, auth=teacher_async)
 async def screen_message(request: TeacherRequest, session_id: int, after: str = "") -> HttpResponse:
-    return await _next_of_teacher(request, session_id, Role.SCREEN, after)
+    return await _next_of_teacher(request, session_id, Audience.SCREEN, after)
 
 
 @router.get("/codes/{code}", response=CodeInfo)
@@ -121,14 +119,13 @@ async def join(request: HttpRequest, response: HttpResponse, form: JoinForm) -> 
 async def student_message(request: SeatRequest, after: str = "") -> HttpResponse:
     seat, room = request.auth
     waiting = Waiting()
-    return await _next_message(room, Connection(Role.STUDENT, seat.seat, waiting), waiting, after)
+    return await _next_message(room, Connection(Audience.STUDENT, seat.seat, waiting), waiting, after)
 
 
-@router.post("/student/answers", response=Ack, auth=SeatToken())
-async def send_answer(request: SeatRequest, message: StudentCommand) -> Ack:
+@router.post("/student/commands", response=Ack, auth=SeatToken())
+async def send_student_command(request: SeatRequest, message: StudentCommand) -> Ack:
     seat, _ = request.auth
-    command = GiveAnswer(seat.seat, message.item, message.answer)
-    raise_refusal(await hub().submit(seat.session_id, command, message.id, now_ms()))
+    raise_refusal(await hub().submit(seat.session_id, *sockets.student_command(seat)(message)))
     return Ack(ack=message.id)
 
 
@@ -139,7 +136,7 @@ async def read_answer(request: SeatRequest, asked: AnswerToRead) -> Reading:
     return reading_of(room.state, asked)
 
 
-async def _next_of_teacher(request: TeacherRequest, session_id: int, role: Role, after: str) -> HttpResponse:
+async def _next_of_teacher(request: TeacherRequest, session_id: int, role: Audience, after: str) -> HttpResponse:
     room = await sockets.led_room(request.auth, session_id)
     _know(request)
     waiting = Waiting()

@@ -7,6 +7,7 @@ from pydantic import Field
 
 from lantern.core.questions import AnyAnswer
 from lantern.core.session import DeskCommand, Settings
+from lantern.core.session.commands import AskId
 from lantern.core.session.views import DeskView, Mine, ScreenView, StudentView
 from lantern.core.values import Milliseconds, ShortId, Value
 from lantern.server.api.errors import ErrorReply, Gone
@@ -62,12 +63,23 @@ class Ping(Value):
     ping: Literal[True]
 
 
+CommandNumber = Annotated[int, Field(ge=1, le=2**53 - 1)]
+"""Rises from command to command: for each page of a desk, and for each ask of a seat."""
+
+
+class Answering(Value):
+    do: Literal["answer"] = "answer"
+    ask: AskId
+    answer: AnyAnswer
+
+
 class StudentCommand(Value):
-    """An answer. `id` is made by the device, so that sending it twice counts once."""
+    """What a student's device wants. `id` comes back with the acknowledgement; `number` makes sending it twice count
+    once."""
 
     id: ShortId
-    item: ShortId
-    answer: AnyAnswer
+    number: CommandNumber
+    command: Answering
 
 
 class AnswerToRead(Value):
@@ -84,7 +96,11 @@ class Reading(Value):
 
 
 class TeacherCommand(Value):
+    """`page` is made by the page that sends it: each page of an account numbers its own commands."""
+
     id: ShortId
+    page: ShortId
+    number: CommandNumber
     command: DeskCommand
 
 

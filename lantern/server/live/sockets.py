@@ -12,6 +12,7 @@ import asyncio
 import json
 import time
 from collections.abc import Awaitable, Callable
+from functools import partial
 from typing import Annotated, Any
 
 from asgiref.sync import sync_to_async
@@ -19,13 +20,13 @@ from channels.auth import AuthMiddlewareStack
 from pydantic import Field, TypeAdapter, ValidationError
 
 from lantern.core.errors import LanternError, TakenOut, UnknownSeat
-from lantern.core.session import Command
+from lantern.core.session import Actor, Command, Role, Sent
 from lantern.core.session.commands import GiveAnswer
 from lantern.server.api.errors import ErrorReply, TooFast, UnknownSession, farewell, reply_to
 from lantern.server.doors.budget import Budget
 from lantern.server.doors.protocols import Wire, doors
 from lantern.server.live.clock import now_ms
-from lantern.server.live.connections import Connection, Role
+from lantern.server.live.connections import Audience, Connection
 from lantern.server.live.hub import hub
 from lantern.server.live.logins import login_of
 from lantern.server.live.models import LiveSession
@@ -61,12 +62,12 @@ async def student_socket(scope: dict[str, Any], receive: Receive, send: Send) ->
     except LanternError as error:
         _refuse(wire, error)
     else:
-        connection = Connection(Role.STUDENT, seat.seat, wire)
-        handle = _commands(_student_message, _given(seat), seat.session_id, connection)
+        connection = Connection(Audience.STUDENT, seat.seat, wire)
+        handle = _commands(_student_message, student_command(seat), seat.session_id, connection)
         await _serve(scope, room, connection, receive, handle, room.budget(seat.seat))
 
 
-async def _teacher_socket(role: Role, scope: dict[str, Any], receive: Receive, send: Send) -> None:
+async def _teacher_socket(role: Audience, scope: dict[str, Any], receive: Receive, send: Send) -> None:
     wire = await _accept(scope, receive, send)
     teacher = scope["user"]
     try:
@@ -76,19 +77,20 @@ async def _teacher_socket(role: Role, scope: dict[str, Any], receive: Receive, s
         _refuse(wire, error)
     else:
         connection = Connection(role, None, wire, login)
-        is_desk = role is Role.DESK
         handle = (
-            _commands(_teacher_message, _ordered, room.loaded.session_id, connection) if is_desk else _screen_handler
+            _commands(_teacher_message, desk_command(teacher.pk), room.loaded.session_id, connection)
+            if role is Audience.DESK
+            else _screen_handler
         )
         await _serve(scope, room, connection, receive, handle, None)
 
 
 async def _desk(scope: dict[str, Any], receive: Receive, send: Send) -> None:
-    await _teacher_socket(Role.DESK, scope, receive, send)
+    await _teacher_socket(Audience.DESK, scope, receive, send)
 
 
 async def _screen(scope: dict[str, Any], receive: Receive, send: Send) -> None:
-    await _teacher_socket(Role.SCREEN, scope, receive, send)
+    await _teacher_socket(Audience.SCREEN, scope, receive, send)
 
 
 desk_socket = AuthMiddlewareStack(_desk)
@@ -169,26 +171,39 @@ async def _serve(
         the_hub.leave(room, connection)
 
 
-def _given(seat: SeatPass) -> Callable[[Any], Command]:
-    return lambda message: GiveAnswer(seat.seat, message.item, message.answer)
+def student_command(seat: SeatPass) -> Callable[[StudentCommand], tuple[Command, Sent]]:
+    """Who it is from is the seat that the device proved, whatever the message says."""
+    actor = Actor(Role.SEAT, seat.seat)
+
+    def read(message: StudentCommand) -> tuple[Command, Sent]:
+        command = message.command
+        return GiveAnswer(seat.seat, command.ask, command.answer), Sent(actor, message.number, now_ms())
+
+    return read
 
 
-def _ordered(message: TeacherCommand) -> Command:
-    return message.command
+def desk_command(account: int) -> Callable[[TeacherCommand], tuple[Command, Sent]]:
+    def read(message: TeacherCommand) -> tuple[Command, Sent]:
+        return message.command, Sent(Actor(Role.DESK, account, message.page), message.number, now_ms())
+
+    return read
 
 
 def _commands(
-    reader: TypeAdapter[Any], command_of: Callable[[Any], Command], session_id: int, connection: Connection
+    reader: TypeAdapter[Any],
+    command_of: Callable[[Any], tuple[Command, Sent]],
+    session_id: int,
+    connection: Connection,
 ) -> Handle:
     """Reads commands and posts them. Acknowledgements are said once they are stored, without a task that waits
     for each; a reply comes at once only where a message is none, or too many are on their way."""
     the_hub = hub()
     on_their_way = 0
 
-    def acknowledge(outcome: Outcome) -> None:
+    def acknowledge(message_id: str, outcome: Outcome) -> None:
         nonlocal on_their_way
         on_their_way -= 1
-        connection.say(_ack(outcome))
+        connection.say(_ack(message_id, outcome))
 
     def handle(text: str) -> str | None:
         nonlocal on_their_way
@@ -201,7 +216,7 @@ def _commands(
         if on_their_way >= MOST_ON_THEIR_WAY:
             return Ack(ack=message.id, error=reply_to(TooFast())).model_dump_json()
         on_their_way += 1
-        the_hub.post(Job(session_id, command_of(message), message.id, now_ms(), acknowledge))
+        the_hub.post(Job(session_id, *command_of(message), partial(acknowledge, message.id)))
         return None
 
     return handle
@@ -215,10 +230,10 @@ def _pong() -> str:
     return Pong(now=now_ms()).model_dump_json()
 
 
-def _ack(outcome: Outcome) -> str:
+def _ack(message_id: str, outcome: Outcome) -> str:
     if outcome.error is None:
-        return f'{{"ack":"{outcome.job.command_id}"}}'  # the id matches ShortId: nothing to escape
-    return Ack(ack=outcome.job.command_id, error=reply_to(outcome.error)).model_dump_json()
+        return f'{{"ack":"{message_id}"}}'  # the id matches ShortId: nothing to escape
+    return Ack(ack=message_id, error=reply_to(outcome.error)).model_dump_json()
 
 
 def _not_understood(text: str) -> str:

@@ -1,27 +1,34 @@
 """Sessions on disk: load a state, add events. The database is the only truth (law 5)."""
 
 import logging
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass, replace
 from datetime import UTC, datetime
 
 from django.db import connection
 
 from lantern.core.analysis.report import report_of
 from lantern.core.questions import kind_of
-from lantern.core.questions.content import SetContent
-from lantern.core.session import Recorded, Settings, State, new_session, replay
-from lantern.core.session.events import read_event, write_event
-from lantern.server.live.models import LiveSession, SessionEvent
+from lantern.core.questions.stored import content_of
+from lantern.core.session import Actor, Course, Recorded, Role, Sent, State, new_session
+from lantern.core.session import events as e
+from lantern.core.session.model import changed
+from lantern.core.session.roster import Person as PersonInRoster
+from lantern.core.session.roster import Roster
+from lantern.core.session.stored import EVENT, read_event, read_settings, write_event
+from lantern.server.live.models import LiveSession, Person, SessionEvent
 
 log = logging.getLogger(__name__)
 # Plain SQL in Django's transaction: these two run for every commit of a lesson.
 TABLE = LiveSession._meta.db_table
 MOVE_ON = f"UPDATE {TABLE} SET seq = %s WHERE id = %s AND seq = %s"  # noqa: S608 - no input in it
 ADD_EVENT = (
-    f"INSERT INTO {SessionEvent._meta.db_table} (session_id, seq, command_id, payload) "  # noqa: S608 - no input in it
-    "VALUES (%s, %s, %s, %s)"
+    f"INSERT INTO {SessionEvent._meta.db_table} "  # noqa: S608 - no input in it
+    f"(session_id, seq, at, role, who, page, number, shape, payload, set_aside) "
+    f"VALUES (%s, %s, %s, %s, %s, %s, %s, {EVENT.latest}, %s, FALSE)"
 )
+COLUMNS = ("seq", "at", "role", "who", "page", "number", "shape", "payload")
+OF_THE_ROSTER = (e.Joined, e.Renamed, e.Erased)
 
 
 @dataclass(frozen=True, slots=True)
@@ -35,24 +42,48 @@ class Loaded:
     state: State
 
 
+class FaultyEvent(Exception):
+    """An event can be read no more, or breaks what comes of it. The session stands there until it is set aside."""
+
+    def __init__(self, session_id: int, seq: int) -> None:
+        super().__init__(f"event {seq} of session {session_id}")
+        self.session_id, self.seq = session_id, seq
+
+
 def load(session_id: int) -> Loaded:
-    """The state as the database has it. Raises LiveSession.DoesNotExist."""
+    """The state as the database has it. Raises LiveSession.DoesNotExist, FaultyEvent."""
     row = LiveSession.objects.select_related("revision").get(pk=session_id)
-    content = SetContent.model_validate(row.revision.content)
-    state = new_session(content, Settings.model_validate(row.settings), row.seed, row.rules)
+    content = content_of(row.revision.shape, row.revision.content)
+    chosen = read_settings(row.settings_shape, row.settings)
+    state = new_session(content, chosen, row.seed, row.rules, roster_of(session_id))
     for item in state.items.values():
         kind_of(item).prepare(item)
     return catch_up(Loaded(row.pk, row.code, row.owner_id, 0, state))
 
 
 def catch_up(loaded: Loaded) -> Loaded:
-    """The same session with the events that came since."""
-    rows = SessionEvent.objects.filter(session_id=loaded.session_id, seq__gt=loaded.seq)
-    history = list(rows.values_list("seq", "command_id", "payload"))
-    if not history:
+    """The same session with the events that came since. Raises FaultyEvent."""
+    rows = SessionEvent.objects.filter(session_id=loaded.session_id, seq__gt=loaded.seq, set_aside=False)
+    course, last, names_changed = Course(loaded.state), loaded.seq, False
+    for seq, at, role, who, page, number, shape, payload in rows.values_list(*COLUMNS).iterator(4000):
+        try:
+            recorded = Recorded(Sent(Actor(Role(role), who, page), number, at), read_event(shape, payload))
+            course.take(recorded)
+        except Exception as error:
+            raise FaultyEvent(loaded.session_id, seq) from error
+        names_changed = names_changed or isinstance(recorded.event, OF_THE_ROSTER)
+        last = seq
+    if last == loaded.seq:
         return loaded
-    state = replay(loaded.state, (Recorded(command_id, read_event(text)) for _, command_id, text in history))
-    return Loaded(loaded.session_id, loaded.code, loaded.owner_id, history[-1][0], state)
+    state = course.state
+    if names_changed:
+        state = changed(state, roster=roster_of(loaded.session_id))
+    return replace(loaded, seq=last, state=state)
+
+
+def roster_of(session_id: int) -> Roster:
+    people = Person.objects.filter(session_id=session_id).values_list("key", "name")
+    return {key: PersonInRoster(key, name) for key, name in people}
 
 
 class Stale(Exception):
@@ -69,21 +100,44 @@ def append(before: Loaded, after: State, recorded: Sequence[Recorded]) -> Loaded
         if LiveSession.objects.filter(pk=before.session_id, seq=before.seq).exists():
             return before
         raise Stale
-    seq = before.seq + len(recorded)
+    kept = [record for record in recorded if not isinstance(record.event, e.Named)]
+    seq = before.seq + len(kept)
     rows = [
-        (before.session_id, number, record.command_id, write_event(record.event))
-        for number, record in enumerate(recorded, start=before.seq + 1)
+        (before.session_id, number, *_columns(record), write_event(record.event))  # type: ignore[arg-type]
+        for number, record in enumerate(kept, start=before.seq + 1)
     ]
     with connection.cursor() as cursor:
         cursor.execute(MOVE_ON, (seq, before.session_id, before.seq))
         if cursor.rowcount != 1:
             raise Stale
         cursor.executemany(ADD_EVENT, rows)
+    _keep_roster(before.session_id, recorded, after)
     if after.ended_at is not None:  # also when somebody was removed, or a key was set, after the end
         ended_at = datetime.fromtimestamp(after.ended_at / 1000, UTC)
         summary = _summary_or_none(before.session_id, after)
         LiveSession.objects.filter(pk=before.session_id).update(ended_at=ended_at, summary=summary)
-    return Loaded(before.session_id, before.code, before.owner_id, seq, after)
+    return replace(before, seq=seq, state=after)
+
+
+def _columns(record: Recorded) -> tuple[int, str, int | None, str, int]:
+    sent = record.sent
+    return sent.at, sent.by.role.value, sent.by.who, sent.by.page, sent.number
+
+
+def _keep_roster(session_id: int, recorded: Iterable[Recorded], after: State) -> None:
+    """Names as they are in the end, and nothing of who was erased."""
+    named = {record.event.person for record in recorded if isinstance(record.event, e.Named)}
+    people = [
+        Person(session_id=session_id, key=key, name=after.roster[key].name) for key in named if key in after.roster
+    ]
+    if people:
+        Person.objects.bulk_create(
+            people, update_conflicts=True, unique_fields=["session", "key"], update_fields=["name"]
+        )
+    erased = [record.event.seat for record in recorded if isinstance(record.event, e.Erased)]
+    if erased:
+        gone = [after.seats[seat].person for seat in erased]
+        Person.objects.filter(session_id=session_id, key__in=gone).delete()
 
 
 def _summary_or_none(session_id: int, state: State) -> dict[str, object] | None:

@@ -20,8 +20,7 @@ from queue import Empty, SimpleQueue
 from django.db import DatabaseError, connection, transaction
 
 from lantern.core.errors import LanternError
-from lantern.core.session import Command, Course, Event, Recorded, decide
-from lantern.core.values import Milliseconds
+from lantern.core.session import Command, Course, Event, Recorded, Sent, decide
 from lantern.server.api.errors import FaultySession, NotStored
 from lantern.server.live import store
 from lantern.server.live.models import LiveSession
@@ -40,12 +39,11 @@ BETWEEN_COMMITS = 0.01
 
 @dataclass(slots=True, eq=False)
 class Job:
-    """A command on its way in. `now` is when it reached the server; `done` is called on the event loop."""
+    """A command on its way in; `done` is called on the event loop."""
 
     session_id: int
     command: Command
-    command_id: str
-    now: Milliseconds
+    sent: Sent
     done: "Callable[[Outcome], None]"
 
 
@@ -162,6 +160,11 @@ class Writer:
         except (DatabaseError, store.Stale):
             log.exception("%d commands of session %d could not be stored", len(jobs), session_id)
             error = NotStored()
+        except store.FaultyEvent as fault:
+            log.exception(
+                "session %d stands at its event %d: %d commands were refused", session_id, fault.seq, len(jobs)
+            )
+            error = FaultySession()
         except Exception:
             log.exception("session %d is faulty: %d commands were refused", session_id, len(jobs))
             error = FaultySession()
@@ -189,9 +192,9 @@ def _decide(job: Job, course: Course, recorded: list[Recorded]) -> Outcome:
     stays with it."""
     state, length = course.state, len(recorded)
     try:
-        events = decide(course.state, job.command, job.now, job.command_id)
+        events = decide(course.state, job.command, job.sent)
         for event in events:
-            record = Recorded(job.command_id, event)
+            record = Recorded(job.sent, event)
             course.take(record)
             recorded.append(record)
     except LanternError as error:

@@ -13,6 +13,7 @@ from lantern.core.classes.join_codes import read_code
 from lantern.core.questions import kind_of
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.contract import Question
+from lantern.core.questions.stored import content_of
 from lantern.server.demo.ability import ability_of, chance, delay, difficulty_of
 from lantern.server.demo.school import CLASS_8C
 from lantern.server.live.models import LiveSession
@@ -33,7 +34,7 @@ class Command(BaseCommand):
         session = LiveSession.objects.filter(code=read_code(code), ended_at=None).select_related("revision").first()
         if session is None:
             raise CommandError(f"No session with the code {code} is running. Start one at {url} first.")
-        content = SetContent.model_validate(session.revision.content)
+        content = content_of(session.revision.shape, session.revision.content)
         names = [CLASS_8C[i % len(CLASS_8C)] for i in range(n)]
         try:
             asyncio.run(_class(url, session.code, content, names))
@@ -85,17 +86,17 @@ class Student:
             view = message.get("view")
             if "gone" in message or (view and view["phase"] == "ended"):
                 return True
-            if view and view["phase"] == "open" and view["shown"]["item"]["id"] not in self.answered:
-                self.answered.add(view["shown"]["item"]["id"])
-                task = asyncio.create_task(self._answer(socket, view["shown"]["item"]["id"]))
+            if view and view["phase"] == "open" and view["shown"]["ask"] not in self.answered:
+                self.answered.add(view["shown"]["ask"])
+                task = asyncio.create_task(self._answer(socket, view["shown"]["item"]["id"], view["shown"]["ask"]))
                 waiting.add(task)
                 task.add_done_callback(waiting.discard)
         return False
 
-    async def _answer(self, socket: websockets.ClientConnection, item_id: str) -> None:
+    async def _answer(self, socket: websockets.ClientConnection, item_id: str, ask: str) -> None:
         item = self.items[item_id]
         await asyncio.sleep(delay(item.time_limit if isinstance(item, Question) else None, self.rng))
         ability = chance(ability_of(self.name, self.code), difficulty_of(item, self.code))
         answer = kind_of(item).imagine(item, ability, self.rng)
-        command = {"id": f"{self.rng.getrandbits(64):x}", "item": item_id, "answer": answer.model_dump(mode="json")}
-        await socket.send(json.dumps(command))
+        command = {"do": "answer", "ask": ask, "answer": answer.model_dump(mode="json")}
+        await socket.send(json.dumps({"id": f"{self.rng.getrandbits(64):x}", "number": 1, "command": command}))

@@ -1,0 +1,33 @@
+"""What the server has to do next by itself, and when: the clock and the room are asked here and know no rule."""
+
+from collections.abc import Callable, Collection
+from dataclasses import dataclass
+
+from lantern.core.session.actors import CLOCK, ROOM, Actor
+from lantern.core.session.commands import CloseIfAllAnswered, TimeUp
+from lantern.core.session.model import Phase, State
+from lantern.core.values import Milliseconds
+
+
+@dataclass(frozen=True, slots=True)
+class Due:
+    """At `at`, `by` gives `command`. What was due already when it was asked for is due at once."""
+
+    at: Milliseconds
+    by: Actor
+    command: TimeUp | CloseIfAllAnswered
+
+
+def next_due(state: State, present: Callable[[], Collection[int]]) -> Due | None:
+    """The next of it, or None. `present` gives the seats with a device connected; it is asked only where that matters.
+
+    Whoever holds the timer asks again after every change of the state, and of who is there.
+    """
+    ask = state.ask
+    if state.phase is not Phase.OPEN or ask is None:
+        return None
+    if state.settings.close_when_all_answered and ask.responses:
+        here = {seat for seat in present() if seat in state.seats and not state.seats[seat].removed}
+        if here and here <= ask.responses.keys():
+            return Due(0, ROOM, CloseIfAllAnswered(ask.id, frozenset(here)))
+    return None if ask.deadline is None else Due(ask.deadline, CLOCK, TimeUp(ask.id, ask.deadline))

@@ -1,0 +1,168 @@
+"""What each event changes."""
+
+from collections.abc import Callable
+from dataclasses import replace
+from typing import Any
+
+from lantern.core.questions import kind_of
+from lantern.core.questions.contract import Answer, Item
+from lantern.core.session import corrections, rounds
+from lantern.core.session import events as e
+from lantern.core.session.actors import Recorded
+from lantern.core.session.marks import mark_by_hand
+from lantern.core.session.model import Ask, Phase, Response, Seat, State, changed, parts_of
+from lantern.core.session.points import points_for, time_left
+from lantern.core.session.roster import Person
+from lantern.core.session.rounds import settled, with_asks
+from lantern.core.values import Milliseconds
+
+
+def _on_joined(state: State, event: e.Joined) -> State:
+    is_open = state.ask is not None and state.ask.is_open
+    seat = Seat(event.seat, event.person, event.key, since=state.openings - is_open)
+    return changed(
+        state,
+        seats={**state.seats, seat.number: seat},
+        seat_of_key={**state.seat_of_key, seat.key: seat.number},
+    )
+
+
+def _on_named(state: State, event: e.Named) -> State:
+    return changed(state, roster={**state.roster, event.person: Person(event.person, event.name)})
+
+
+def _on_erased(state: State, event: e.Erased) -> State:
+    gone = state.seats[event.seat].person
+    return changed(state, roster={id_: person for id_, person in state.roster.items() if id_ != gone})
+
+
+def _with_seat(state: State, number: int, **changes: Any) -> State:
+    return changed(state, seats={**state.seats, number: replace(state.seats[number], **changes)})
+
+
+def _with_ask(state: State, ask: str, **changes: Any) -> State:
+    return with_asks(state, changed(state.asks[ask], **changes))
+
+
+def _moved(state: State, phase: Phase, cursor: str | None) -> State:
+    return changed(state, phase=phase, cursor=cursor, step=state.step + 1)
+
+
+def _on_page_shown(state: State, event: e.PageShown) -> State:
+    state = changed(state, pages_shown=state.pages_shown | {event.item})
+    return _moved(state, Phase.PAGE, event.item)
+
+
+def _on_opened(state: State, event: e.Opened, at: Milliseconds) -> State:
+    limit = None if event.deadline is None else event.deadline - at
+    item_id, number = parts_of(event.ask)
+    is_again = item_id in state.standing and state.standing[item_id] != event.ask
+    ask = state.asks.get(event.ask) or Ask(event.ask, item_id, number, at, event.deadline, began_at=at, limit=limit)
+    state = changed(state, openings=state.openings + 1)
+    ask = changed(ask, opened_at=at, deadline=event.deadline, is_open=True, opening=state.openings)
+    state = settled(with_asks(state, ask))
+    if is_again:
+        state = changed(state, laid=(*state.laid, rounds.Laid((ask.id,), again=True)))
+    return _moved(state, Phase.OPEN, item_id)
+
+
+def _on_answered(state: State, recorded: Recorded) -> State:
+    event = recorded.event
+    assert isinstance(event, e.Answered)
+    ask = state.asks[event.ask]
+    response = response_to(state, ask, recorded, *judged(state.item(ask.item_id), event.answer))
+    return _with_ask(state, ask.id, responses={**ask.responses, response.seat: response})
+
+
+def judged(item: Item, answer: Answer) -> tuple[float | None, str]:
+    """The mark of an answer, and the answer in a pane of the grid."""
+    kind = kind_of(item)
+    return kind.score(item, answer), kind.short_text(item, answer)
+
+
+def response_to(state: State, ask: Ask, recorded: Recorded, mark: float | None, short: str) -> Response:
+    """The answer with the points that it gets for its mark."""
+    event, at = recorded.event, recorded.sent.at
+    assert isinstance(event, e.Answered)
+    left = time_left(ask, at, state.rules) if state.settings.early_bonus else None
+    if state.corrections or state.hand_marks:
+        mark = mark_by_hand(state, ask, event.seat, mark)
+    points, bonus = points_for(state.item(ask.item_id), mark, left, state.settings)
+    return Response(
+        seat=event.seat,
+        answer=event.answer,
+        number=recorded.sent.number,
+        at=at,
+        took=max(0, at - ask.opened_at),
+        left=left,
+        mark=mark,
+        points=points,
+        bonus=bonus,
+        short=short,
+    )
+
+
+def _on_closed(state: State, event: e.Closed) -> State:
+    return _moved(_with_ask(state, event.ask, is_open=False), Phase.CLOSED, state.asks[event.ask].item_id)
+
+
+def _on_withdrawn(state: State, event: e.Withdrawn) -> State:
+    """With it goes its place among what can be brought back."""
+    asks = {ask_id: ask for ask_id, ask in state.asks.items() if ask_id != event.ask}
+    laid = tuple(one for one in state.laid if not (one.again and event.ask in one.asks))
+    return settled(changed(state, asks=asks, laid=laid))
+
+
+def _on_revealed(state: State, event: e.Revealed) -> State:
+    state = _with_ask(state, event.ask, revealed=True, told=True)
+    return _moved(state, Phase.REVEALED, state.asks[event.ask].item_id)
+
+
+def _on_standings_shown(state: State) -> State:
+    """Points of every question that is closed are told with it: none of them can be reopened from now on."""
+    state = with_asks(state, *(changed(ask, told=True) for ask in state.standing_asks()))
+    return _moved(state, Phase.STANDINGS, state.cursor)
+
+
+def _on_revisited(state: State, event: e.Revisited) -> State:
+    ask = state.asks[event.ask]
+    return _moved(state, Phase.REVEALED if ask.revealed else Phase.CLOSED, ask.item_id)
+
+
+Evolver = Callable[[State, Recorded], State]
+
+
+def _of(change: Callable[[State, Any], State]) -> Evolver:
+    """Most events mean the same whenever they happened, and by whom."""
+    return lambda state, recorded: change(state, recorded.event)
+
+
+EVENTS: dict[type, Evolver] = {
+    e.Joined: _of(_on_joined),
+    e.Named: _of(_on_named),
+    e.Renamed: _of(lambda s, ev: s),
+    e.Erased: _of(_on_erased),
+    e.Removed: _of(lambda s, ev: _with_seat(s, ev.seat, removed=True)),
+    e.Restored: _of(lambda s, ev: _with_seat(s, ev.seat, removed=False)),
+    e.FogLifted: _of(lambda s, ev: _with_seat(s, ev.seat, fog_lifted=ev.lifted)),
+    e.PageShown: _of(_on_page_shown),
+    e.Opened: lambda s, r: _on_opened(s, r.event, r.at),  # type: ignore[arg-type]
+    e.SetAside: _of(rounds.on_set_aside),
+    e.BroughtBack: _of(rounds.on_brought_back),
+    e.TimeAdded: _of(lambda s, ev: _with_ask(s, ev.ask, deadline=ev.deadline)),
+    e.Answered: _on_answered,
+    e.KeySet: corrections.on_key_set,
+    e.Corrected: corrections.on_corrected,
+    e.FullMarksGiven: corrections.on_full_marks_given,
+    e.Dropped: corrections.on_dropped,
+    e.MarkGiven: _of(corrections.on_mark_given),
+    e.TakenBack: _of(corrections.on_taken_back),
+    e.MarkedAnew: _of(corrections.on_marked_anew),
+    e.Closed: _of(_on_closed),
+    e.Withdrawn: _of(_on_withdrawn),
+    e.Revealed: _of(_on_revealed),
+    e.Revisited: _of(_on_revisited),
+    e.CurtainSet: _of(lambda s, ev: changed(s, curtain=ev.drawn)),
+    e.StandingsShown: lambda s, r: _on_standings_shown(s),
+    e.Ended: lambda s, r: changed(_moved(s, Phase.ENDED, s.cursor), ended_at=r.at),
+}

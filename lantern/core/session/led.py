@@ -1,0 +1,174 @@
+"""A session that the desk leads: everybody is on the same question. What each command leads to, in each phase."""
+
+from collections.abc import Callable, Sequence
+from typing import Any
+
+from lantern.core import errors
+from lantern.core.questions import kind_of
+from lantern.core.session import commands as c
+from lantern.core.session import corrections, people, rounds
+from lantern.core.session import events as e
+from lantern.core.session.actors import Sent
+from lantern.core.session.model import Phase, State
+from lantern.core.session.moves import Move, item_after, next_move
+from lantern.core.session.people import seat_of
+from lantern.core.session.rounds import leave, opening
+from lantern.core.values import Milliseconds
+
+Events = Sequence[e.Event]
+LATE_BY: Milliseconds = 0  # how long after the deadline an answer still counts
+
+
+def _advance(state: State, command: c.Advance, sent: Sent) -> Events:
+    move = next_move(state)
+    if move is Move.NEXT:
+        following = item_after(state)
+        assert following is not None
+        return _show(state, following, sent)
+    simple: dict[Move, Callable[[], Events]] = {
+        Move.CLOSE: lambda: _close(state, command, sent),
+        Move.REVEAL: lambda: _reveal(state, command, sent),
+        Move.STANDINGS: lambda: [e.StandingsShown()],
+        Move.END: lambda: [e.Ended()],
+    }
+    return simple[move]()
+
+
+def _go_to(state: State, command: c.GoTo, sent: Sent) -> Events:
+    if command.item not in state.items:
+        raise errors.NotPossible("This item is not in the set.")
+    if command.item == state.cursor and state.phase is Phase.OPEN:
+        return []
+    return [*leave(state), *_show(state, command.item, sent)]
+
+
+def _show(state: State, item_id: str, sent: Sent) -> Events:
+    if not kind_of(state.item(item_id)).is_asked:
+        return [e.PageShown(item_id)]
+    ask = state.ask_of(item_id)
+    return [e.Revisited(ask.id) if ask else opening(state, item_id, sent.at)]
+
+
+def _close(state: State, command: c.Command, sent: Sent) -> Events:
+    assert state.ask
+    return [e.Closed(state.ask.id, "desk")]
+
+
+def _reopen(state: State, command: c.Reopen, sent: Sent) -> Events:
+    assert state.ask
+    if state.ask.told:
+        shown = "The right answer has" if state.ask.revealed else "Points for it have"
+        raise errors.NotPossible(f"{shown} been shown, so this question stays closed.")
+    return [opening(state, state.ask.item_id, sent.at)]
+
+
+def _add_time(state: State, command: c.AddTime, sent: Sent) -> Events:
+    assert state.ask
+    if state.ask.deadline is None:
+        raise errors.NotPossible("This question has no time limit, so there is nothing to add to.")
+    return [e.TimeAdded(state.ask.id, max(sent.at, state.ask.deadline) + command.seconds * 1000)]
+
+
+def _set_curtain(state: State, command: c.SetCurtain, sent: Sent) -> Events:
+    return [] if command.drawn == state.curtain else [e.CurtainSet(command.drawn)]
+
+
+def _reveal(state: State, command: c.Command, sent: Sent) -> Events:
+    assert state.ask
+    return [e.Revealed(state.ask.id)]
+
+
+def _show_standings(state: State, command: c.ShowStandings, sent: Sent) -> Events:
+    return [e.StandingsShown()]
+
+
+def _end(state: State, command: c.End, sent: Sent) -> Events:
+    return [*leave(state), e.Ended()]
+
+
+def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
+    if seat_of(state, command.seat).removed:
+        raise errors.TakenOut
+    ask = state.asks.get(command.ask)
+    given = ask.responses.get(command.seat) if ask else None
+    if given is not None:
+        if sent.number < given.number or (sent.number == given.number and command.answer == given.answer):
+            return ()
+        raise errors.AlreadyAnswered
+    if ask is None or ask is not state.ask or not ask.is_open:
+        raise errors.NotOpen
+    if ask.deadline is not None and sent.at > ask.deadline + LATE_BY:
+        raise errors.TooLate
+    item = state.item(ask.item_id)
+    if command.answer.kind != item.kind:
+        raise errors.BadAnswer
+    kind_of(item).accept(item, command.answer)
+    return (e.Answered(command.seat, command.ask, command.answer),)
+
+
+def _time_up(state: State, command: c.TimeUp, sent: Sent) -> Events:
+    ask = state.ask
+    is_due = ask is not None and ask.id == command.ask and ask.deadline == command.deadline
+    return [e.Closed(command.ask, "time")] if is_due and sent.at >= command.deadline else []
+
+
+def _close_if_all(state: State, command: c.CloseIfAllAnswered, sent: Sent) -> Events:
+    ask = state.ask
+    here = {seat.number for seat in state.people()} & command.present
+    if ask is None or ask.id != command.ask or not here or not state.settings.close_when_all_answered:
+        return []
+    return [e.Closed(command.ask, "all_answered")] if here <= ask.responses.keys() else []
+
+
+def _nothing(state: State, command: c.Command, sent: Sent) -> Events:
+    return []
+
+
+Handlers = dict[type, Callable[[State, Any, Sent], Events]]
+
+_ALWAYS: Handlers = {
+    c.Rename: people.rename,
+    c.Remove: people.remove,
+    c.Restore: people.restore,
+    c.Erase: people.erase,
+    c.LiftFog: people.lift_fog,
+    c.TimeUp: _nothing,
+    c.CloseIfAllAnswered: _nothing,
+}
+_ANYWHERE: Handlers = _ALWAYS | {
+    c.Join: people.join,
+    c.SetCurtain: _set_curtain,
+    c.GoTo: _go_to,
+    c.Advance: _advance,
+    c.BringBack: rounds.bring_back,
+    c.End: _end,
+}
+_CORRECTED: Handlers = {
+    c.SetKey: corrections.set_key,
+    c.CountAsRight: corrections.count_as_right,
+    c.KeepApart: corrections.keep_apart,
+    c.GiveFullMarks: corrections.give_full_marks,
+    c.Drop: corrections.drop,
+    c.GiveMark: corrections.give_mark,
+    c.TakeBack: corrections.take_back,
+    c.MarkAnew: corrections.mark_anew,
+}
+# An answer that was acknowledged may be sent again after the question closed: it must be told so.
+_ASKED: Handlers = _ANYWHERE | _CORRECTED | {c.GiveAnswer: _give_answer, c.ClearAnswers: rounds.clear_answers}
+_OVER: Handlers = _ASKED | {c.AskAgain: rounds.ask_again}
+
+COMMANDS: dict[Phase, Handlers] = {
+    Phase.LOBBY: _ANYWHERE,
+    Phase.PAGE: _ASKED,
+    Phase.OPEN: _ASKED
+    | {
+        c.Close: _close,
+        c.AddTime: _add_time,
+        c.TimeUp: _time_up,
+        c.CloseIfAllAnswered: _close_if_all,
+    },
+    Phase.CLOSED: _OVER | {c.Reopen: _reopen, c.Reveal: _reveal, c.ShowStandings: _show_standings},
+    Phase.REVEALED: _OVER | {c.ShowStandings: _show_standings},
+    Phase.STANDINGS: _OVER,
+    Phase.ENDED: _ALWAYS | _CORRECTED,
+}

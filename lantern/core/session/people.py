@@ -1,0 +1,72 @@
+"""Joining, and what the desk does with people. Names are the roster's (`roster.py`)."""
+
+from collections.abc import Sequence
+
+from lantern.core import errors
+from lantern.core.session import commands as c
+from lantern.core.session import events as e
+from lantern.core.session.actors import Sent
+from lantern.core.session.model import Seat, State
+from lantern.core.session.names import clean_name, told_apart
+
+Events = Sequence[e.Event]
+
+
+def join(state: State, command: c.Join, sent: Sent) -> Events:
+    if command.key in state.seat_of_key:
+        if state.seats[state.seat_of_key[command.key]].removed:
+            raise errors.TakenOut
+        return []
+    joined = e.Joined(len(state.seats) + 1, command.person, command.key)
+    if not state.settings.ask_names:
+        return [joined]
+    name = clean_name(command.name)
+    if any(seat.removed and state.name(seat).casefold() == name.casefold() for seat in state.seats.values()):
+        raise errors.TakenOut(
+            "Somebody of this name was taken out of this session. Ask your teacher to let you in, "
+            "or join under the name the class knows you by.",
+            field="name",
+        )
+    return [e.Named(command.person, told_apart(name, _names(state))), joined]
+
+
+def rename(state: State, command: c.Rename, sent: Sent) -> Events:
+    seat = seat_of(state, command.seat)
+    return _renamed(seat, told_apart(clean_name(command.name), _names(state, but=seat)))
+
+
+def remove(state: State, command: c.Remove, sent: Sent) -> Events:
+    return [] if seat_of(state, command.seat).removed else [e.Removed(command.seat)]
+
+
+def restore(state: State, command: c.Restore, sent: Sent) -> Events:
+    seat = seat_of(state, command.seat)
+    if not seat.removed:
+        return []
+    name = told_apart(state.name(seat), _names(state, but=seat))
+    return [e.Restored(command.seat), *(_renamed(seat, name) if name != state.name(seat) else [])]
+
+
+def erase(state: State, command: c.Erase, sent: Sent) -> Events:
+    seat = seat_of(state, command.seat)
+    return [e.Erased(seat.number)] if seat.person in state.roster else []
+
+
+def lift_fog(state: State, command: c.LiftFog, sent: Sent) -> Events:
+    already = seat_of(state, command.seat).fog_lifted == command.lifted
+    return [] if already else [e.FogLifted(command.seat, command.lifted)]
+
+
+def seat_of(state: State, number: int) -> Seat:
+    seat = state.seats.get(number)
+    if seat is None:
+        raise errors.UnknownSeat
+    return seat
+
+
+def _renamed(seat: Seat, name: str) -> list[e.Event]:
+    return [e.Named(seat.person, name), e.Renamed(seat.number)]
+
+
+def _names(state: State, but: Seat | None = None) -> list[str]:
+    return [state.name(seat) for seat in state.people() if but is None or seat.number != but.number]

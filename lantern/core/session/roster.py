@@ -1,0 +1,19 @@
+"""Who the people of a session are, beside it: events know them by an opaque id and never by a name.
+
+So a person can be renamed and erased with no event touched, and the figures of the class stay as they are.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True, slots=True)
+class Person:
+    """`id` is opaque and good for one session."""
+
+    id: str
+    name: str
+
+
+Roster = Mapping[str, Person]
+"""Person id to person. Guests, and those who were erased, are not in it."""

@@ -1,0 +1,66 @@
+"""Events and settings as they are stored, in every version there ever was (`core/shapes.py`)."""
+
+from collections.abc import Callable
+from typing import Any, get_args
+
+from pydantic import TypeAdapter
+from pydantic_core import from_json
+
+from lantern.core.session.events import AnyStoredEvent, StoredEvent
+from lantern.core.session.model import Settings, ask_id
+from lantern.core.shapes import Json, Shape
+
+_READER: TypeAdapter[StoredEvent] = TypeAdapter(AnyStoredEvent)
+_WRITERS: dict[type, TypeAdapter[Any]] = {event: TypeAdapter(event) for event in get_args(StoredEvent)}
+
+
+def person_of_seat(seat: int) -> str:
+    """The person that an event of version 1 knew by a name."""
+    return f"seat-{seat}"
+
+
+def _without(*names: str) -> Callable[[Json], Json]:
+    return lambda event: {name: value for name, value in event.items() if name not in names}
+
+
+def _asked(event: Json) -> Json:
+    """An event about an item's only ask."""
+    rest = {name: value for name, value in event.items() if name not in ("item", "at")}
+    return {**rest, "ask": ask_id(event["item"], 1)}
+
+
+def _joined(event: Json) -> Json:
+    return {"type": "joined", "seat": event["seat"], "person": person_of_seat(event["seat"]), "key": event["key"]}
+
+
+_TO_PEOPLE_AND_ROUNDS: dict[str, Callable[[Json], Json]] = {
+    "joined": _joined,
+    "renamed": _without("name"),
+    "ended": _without("at"),
+    **dict.fromkeys(("opened", "time_added", "answered", "closed", "withdrawn", "revealed", "revisited"), _asked),
+}
+
+
+def _people_and_rounds(event: Json) -> Json:
+    """Version 2: when and by whom stands beside the event; names are in the roster; questions are asked in rounds."""
+    change = _TO_PEOPLE_AND_ROUNDS.get(event["type"])
+    return change(event) if change else event
+
+
+EVENT = Shape((_people_and_rounds,))
+SETTINGS = Shape()
+
+
+def write_event(event: StoredEvent) -> str:
+    """The event as JSON text of the latest version; `read_event` is its inverse."""
+    return _WRITERS[type(event)].dump_json(event).decode()
+
+
+def read_event(shape: int, text: str) -> StoredEvent:
+    if shape == EVENT.latest:
+        return _READER.validate_json(text)
+    return _READER.validate_python(EVENT.upgrade(shape, from_json(text)))
+
+
+def read_settings(shape: int, stored: Json) -> Settings:
+    return Settings.model_validate(SETTINGS.upgrade(shape, stored))
