@@ -5803,6 +5803,16 @@ export interface components {
             place: number;
         };
         /**
+         * PossibleKey
+         * @description An answer that may be set as the right one, and what it is called.
+         */
+        PossibleKey: {
+            /** Answer */
+            answer: components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"];
+            /** Name */
+            name: string;
+        };
+        /**
          * QuestionReport
          * @description `share` is the mean mark of those who answered; None where nothing is scored or nobody answered.
          *
@@ -5838,7 +5848,7 @@ export interface components {
             /** Note */
             note: string;
             /** Keys */
-            keys: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"])[];
+            keys: components["schemas"]["PossibleKey"][];
             /** Forgiven */
             forgiven: components["schemas"]["Forgiven"][];
             /** Corrected */

@@ -26,7 +26,7 @@ export function useTrial(setId: number) {
       mine.value = tried.mine
       refusal.value = null
     } catch (error) {
-      if (given && error instanceof Refusal) refusal.value = refusedBy(error, item)
+      if (given && error instanceof Refusal) refusal.value = refusedBy(error)
       else failure.value = sentenceOf(error)
       answer.value = null
     }
@@ -57,7 +57,7 @@ export function useTrial(setId: number) {
     gone: ref(null),
     answer: computed(() => answer.value),
     state: computed(() => (refusal.value ? 'refused' : answer.value ? 'sent' : 'none')),
-    refusal,
+    refusal: computed(() => refusal.value),
     send: (_item: string, given: StudentAnswer) => {
       answer.value = given
       void look(given)

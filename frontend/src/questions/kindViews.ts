@@ -39,8 +39,6 @@ interface Views<I, P, A, T, K> {
   result: () => Promise<Component>
   /** What sort of question it is, as "choose one". */
   sort: (item: P | I) => string
-  /** An answer that may be set as right afterwards, as "B". */
-  nameOf?: (answer: A) => string
   /** Groups of texts that were counted as one. */
   merged?: (tally: T) => { text: string; merged: readonly string[] }[]
   /** The words on the button that sends, as "Send B". */

@@ -2,7 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { inject, provide, ref, type InjectionKey, type Ref } from 'vue'
 import { api } from '@/api/http'
-import { newId } from '@/api/ids'
+import { createOrders } from '@/api/live'
 import { sentenceOf } from '@/api/refusal'
 import type { DeskCommand } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
@@ -20,6 +20,7 @@ export function provideCorrections(session: number): Corrections {
   const client = useQueryClient()
   const { show } = useToasts()
   const busy = ref(false)
+  const order = createOrders()
 
   async function command(what: DeskCommand): Promise<void> {
     busy.value = true
@@ -27,7 +28,7 @@ export function provideCorrections(session: number): Corrections {
       const params = { path: { session_id: session } }
       await api.POST('/api/live/sessions/{session_id}/commands', {
         params,
-        body: { id: newId(), command: what },
+        body: order(what),
       })
       await client.invalidateQueries({ queryKey: ['report', session] })
     } catch (error) {

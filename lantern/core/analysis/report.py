@@ -65,6 +65,13 @@ class Forgiven(Value):
     count: int
 
 
+class PossibleKey(Value):
+    """An answer that may be set as the right one, and what it is called."""
+
+    answer: AnyAnswer
+    name: str
+
+
 class Corrected(Value):
     """What was put right, for which answer or word, by whom and when; `by` is empty where nobody is known."""
 
@@ -106,7 +113,7 @@ class QuestionReport(Value):
     measures: tuple[Measure, ...]
     common_wrong: WrongAnswer | None
     note: str
-    keys: tuple[AnyAnswer, ...]
+    keys: tuple[PossibleKey, ...]
     forgiven: tuple[Forgiven, ...]
     corrected: tuple[Corrected, ...]
     by_hand: int
@@ -202,7 +209,7 @@ def _question(state: State, item: Item, number: int, teachers: Mapping[int, str]
         measures=tuple(Measure(name=f.name, of=f.of, value=f.value) for f in kind.figures(item, tally)),
         common_wrong=_common_wrong(kind, rows),
         note=_note(state, item),
-        keys=kind.possible_keys(item),
+        keys=tuple(PossibleKey(answer=key, name=kind.short_text(item, key)) for key in kind.possible_keys(item)),
         forgiven=_forgiven(kind, item, responses),
         corrected=tuple(_corrected(one, teachers) for one in state.corrections if one.item == item.id),
         by_hand=sum(place[0] == ask for place in state.hand_marks),

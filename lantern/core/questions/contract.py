@@ -275,9 +275,6 @@ class Kind(Generic[I, A, T]):
     text_fields: ClassVar[tuple[str, ...]] = ()
     """The fields that `to_lines` writes; all others stand in the text form as settings."""
 
-    keyed_later: ClassVar[bool] = False
-    """Whether the right answer may be set once the question has been asked (`with_key`)."""
-
     @property
     def is_asked(self) -> bool:
         """Whether students answer it."""
@@ -312,11 +309,12 @@ class Kind(Generic[I, A, T]):
         return None
 
     def with_key(self, item: I, answer: A) -> I:
-        """The item with this answer as the right one; for kinds that are `keyed_later`."""
+        """The item with this answer as the right one; for kinds that have `possible_keys`."""
         raise NotImplementedError
 
     def possible_keys(self, item: I) -> tuple[A, ...]:
-        """The answers of which one may be set as right once the question has been asked; for kinds `keyed_later`."""
+        """The answers of which one may be set as right once the question has been asked; none where what is right can
+        only be written in the set."""
         return ()
 
     def accept(self, item: I, answer: A) -> None:

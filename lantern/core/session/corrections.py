@@ -29,7 +29,7 @@ NOT_HERE = "This cannot be corrected here: what counts is written in the set."
 def set_key(state: State, command: c.SetKey, sent: Sent) -> list[e.Event]:
     item = _closed(state, command.item)
     kind = kind_of(item)
-    if not kind.keyed_later or command.answer.kind != item.kind:
+    if not kind.possible_keys(item) or command.answer.kind != item.kind:
         raise errors.NotPossible("What is right in this question is written in its set.")
     kind.accept(item, command.answer)
     return [e.KeySet(command.item, command.answer)]

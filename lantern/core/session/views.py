@@ -442,7 +442,7 @@ def _useful(state: State, item: Item | None, ask: Ask | None) -> dict[str, bool]
     return {
         "add_time": ask.deadline is not None,
         "reopen": not ask.told,
-        "set_key": is_closed and kind.keyed_later,
+        "set_key": is_closed and bool(kind.possible_keys(item)),
         "count_as_right": is_closed and bool(kind.typed_parts(item)),
         "keep_apart": kind.kept_apart(item, "a") is not None,
         "give_full_marks": is_closed and is_scored(item),

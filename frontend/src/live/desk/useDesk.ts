@@ -1,8 +1,7 @@
 /** The desk's line to its session, and its commands. */
 import { computed, ref } from 'vue'
 import { csrfToken } from '@/api/http'
-import { newId } from '@/api/ids'
-import { openLine } from '@/api/live'
+import { createOrders, openLine } from '@/api/live'
 import { sentenceOf } from '@/api/refusal'
 import type { StudentAnswer, DeskCommand, DeskMessage, DeskView } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
@@ -18,13 +17,14 @@ export function useDesk(sessionId: number) {
   })
   const view = computed<DeskView | null>(() => line.message.value?.view ?? null)
   const time = useTimeLeft(() => view.value?.shown, line.offset)
+  const order = createOrders()
   /** Commands on their way: the large button waits for its own. */
   const pending = ref(0)
 
   async function command(what: DeskCommand): Promise<boolean> {
     pending.value += 1
     try {
-      await line.send({ id: newId(), command: what } as { id: string })
+      await line.send(order(what))
       return true
     } catch (error) {
       show(sentenceOf(error))
@@ -51,10 +51,14 @@ export function useDesk(sessionId: number) {
     reopen: () => command({ do: 'reopen', step: step() }),
     reveal: () => command({ do: 'reveal', step: step() }),
     standings: () => command({ do: 'show_standings', step: step() }),
+    askAgain: () => command({ do: 'ask_again', step: step() }),
+    clearAnswers: (of: 'question' | 'all') => command({ do: 'clear_answers', step: step(), of }),
+    bringBack: () => command({ do: 'bring_back', step: step() }),
     addTime: (seconds: number) => command({ do: 'add_time', seconds }),
     toggleCurtain: () => command({ do: 'set_curtain', drawn: !view.value?.curtain }),
     rename: (seat: number, name: string) => command({ do: 'rename', seat, name }),
     remove: (seat: number) => command({ do: 'remove', seat }),
+    erase: (seat: number) => command({ do: 'erase', seat }),
     restore: (seat: number) => command({ do: 'restore', seat }),
     liftFog: (seat: number, lifted: boolean) => command({ do: 'lift_fog', seat, lifted }),
     setKey: (item: string, answer: StudentAnswer) => command({ do: 'set_key', item, answer }),

@@ -4,9 +4,9 @@ import { computed } from 'vue'
 import { fraction, ordinal } from '@/composables/format'
 import type { Mine } from '@/api/types'
 
-const props = defineProps<{ mine: Mine | null; item: string }>()
+const props = defineProps<{ mine: Mine | null; ask: string | null }>()
 
-const own = computed(() => (props.mine?.item === props.item ? props.mine : null))
+const own = computed(() => (props.mine?.ask === props.ask ? props.mine : null))
 const words = computed(() => {
   const mark = own.value?.mark
   if (mark === null || mark === undefined) return own.value?.answer ? 'Not marked yet' : 'No answer this time'

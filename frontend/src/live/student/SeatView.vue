@@ -47,7 +47,7 @@ const share = computed(() => (isOpen.value && time.seconds.value !== null ? time
 const spoken = announcement(view, state, time.seconds)
 
 watch(
-  () => shown.value?.item.id,
+  [() => shown.value?.item.id, () => shown.value?.ask],
   () => {
     chosen.value = null
     scrollTo(0, 0)
@@ -86,7 +86,7 @@ function sendChosen(): void {
     <PlaceView v-else-if="phase === 'standings'" :mine="mine" />
     <EndView v-else-if="phase === 'ended'" :view="view" :mine="mine" />
     <template v-else-if="shown">
-      <OutcomeHead v-if="phase === 'revealed' && shown.item.scored" :mine="mine" :item="shown.item.id" />
+      <OutcomeHead v-if="phase === 'revealed' && shown.item.scored" :mine="mine" :ask="shown.ask" />
       <p v-else-if="detail" class="mb-1.5 text-[15px] text-slate first-letter:uppercase">{{ detail }}</p>
       <PromptText
         :item="shown.item"
@@ -113,7 +113,7 @@ function sendChosen(): void {
       />
       <AsyncView
         v-else
-        :key="shown.item.id"
+        :key="shown.ask ?? shown.item.id"
         :kind="shown.item.kind"
         part="player"
         :item="shown.item"

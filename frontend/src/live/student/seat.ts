@@ -1,17 +1,13 @@
 /**
- * The seat this device holds: its token, and an answer that is on its way.
+ * The seat this device holds: its token, and answers that are on their way.
  *
  * Each tab keeps its own, so that two tabs can be two students; the newest is also kept for the
  * browser, so that closing the phone and opening the link again leads back.
  */
 import { newId } from '@/api/ids'
-import type { Joined, StudentAnswer } from '@/api/types'
+import type { Joined, StudentCommand } from '@/api/types'
 
-export interface Pending {
-  id: string
-  item: string
-  answer: StudentAnswer
-}
+export type Pending = StudentCommand
 
 const SEAT = 'lantern.seat'
 const KEY = 'lantern.join-key'
@@ -57,7 +53,13 @@ export function joinKey(): string {
 }
 
 const pendingName = (seat: Joined): string => `lantern.pending.${seat.token}`
-export const keptPending = (seat: Joined): Pending | null => read<Pending>(localStorage, pendingName(seat))
-export const keepPending = (seat: Joined, pending: Pending): void =>
-  write(localStorage, pendingName(seat), pending)
-export const forgetPending = (seat: Joined): void => localStorage.removeItem(pendingName(seat))
+/** By ask. What an older page kept in another form is left aside. */
+export function keptPending(seat: Joined): Record<string, Pending> {
+  const kept = read<Record<string, Pending>>(localStorage, pendingName(seat)) ?? {}
+  return Object.fromEntries(Object.entries(kept).filter(([ask, one]) => one?.command?.ask === ask))
+}
+
+export function keepPending(seat: Joined, pending: Record<string, Pending>): void {
+  if (Object.keys(pending).length) write(localStorage, pendingName(seat), pending)
+  else localStorage.removeItem(pendingName(seat))
+}

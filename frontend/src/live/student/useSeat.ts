@@ -1,24 +1,22 @@
 /** A student's line to the session: the present view, the own part, and answers that are never lost. */
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { newId } from '@/api/ids'
 import { openLine } from '@/api/live'
 import { Refusal } from '@/api/refusal'
 import type { Joined, Mine, StudentAnswer, StudentMessage, StudentView } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
 import { readingOf } from './request'
-import { forgetPending, keepPending, keptPending, type Pending } from './seat'
+import { keepPending, keptPending, type Pending } from './seat'
 
 export type SentState = 'none' | 'sending' | 'sent' | 'refused'
 
 /** Why an answer was not taken. `again`: it may be put right and sent once more. */
 export interface Refused {
-  item: string
   sentence: string
   again: boolean
 }
 
-export const refusedBy = (error: Refusal, item: string): Refused => ({
-  item,
+export const refusedBy = (error: Refusal): Refused => ({
   sentence: error.sentence,
   again: error.code === 'bad_answer',
 })
@@ -28,57 +26,75 @@ export function useSeat(seat: Joined) {
     socket: '/live/student',
     hello: () => JSON.stringify({ token: seat.token }),
     poll: '/api/live/student',
-    commands: '/api/live/student/answers',
+    commands: '/api/live/student/commands',
     headers: () => ({ Authorization: `Bearer ${seat.token}` }),
   })
   const view = computed<StudentView | null>(() => line.message.value?.view ?? null)
   const mine = shallowRef<Mine | null>(null)
-  const pending = shallowRef<Pending | null>(keptPending(seat))
-  const sent = shallowRef<Pending | null>(null)
-  const refusal = ref<Refused | null>(null)
+  /** One command for each ask, on its way or stored; and why one was refused. */
+  const pending = shallowRef<Record<string, Pending>>(keptPending(seat))
+  const sent = shallowRef<Record<string, StudentAnswer>>({})
+  const refusals = shallowRef<Record<string, Refused>>({})
   const time = useTimeLeft(() => view.value?.shown, line.offset)
+  const numbers = new Map<string, number>()
 
   watch(line.message, (message) => {
     if (message?.mine) mine.value = message.mine
   })
 
-  const itemId = computed(() => view.value?.shown?.item.id ?? null)
+  const ask = computed(() => view.value?.shown?.ask ?? '')
 
-  /** The answer to the current item, on its way or stored. */
+  /** The answer to what is asked, on its way or stored. */
   const answer = computed<StudentAnswer | null>(() => {
-    if (pending.value?.item === itemId.value) return pending.value!.answer
-    if (sent.value?.item === itemId.value) return sent.value!.answer
-    return mine.value && mine.value.item === itemId.value ? mine.value.answer : null
+    const own = pending.value[ask.value]?.command.answer ?? sent.value[ask.value]
+    return own ?? (mine.value?.ask === ask.value ? mine.value.answer : null)
   })
+  const refusal = computed<Refused | null>(() => refusals.value[ask.value] ?? null)
 
   const state = computed<SentState>(() => {
-    if (refusal.value && refusal.value.item === itemId.value) return 'refused'
-    if (pending.value?.item === itemId.value) return 'sending'
+    if (refusal.value) return 'refused'
+    if (pending.value[ask.value]) return 'sending'
     return answer.value ? 'sent' : 'none'
   })
 
-  async function deliver(command: Pending): Promise<void> {
+  function without<T>(all: Record<string, T>, name: string): Record<string, T> {
+    const { [name]: _, ...others } = all
+    return others
+  }
+
+  function setPending(all: Record<string, Pending>): void {
+    pending.value = all
+    keepPending(seat, all)
+  }
+
+  async function deliver(given: Pending): Promise<void> {
+    const { ask: asked, answer: chosen } = given.command
     try {
-      await line.send(command)
-      sent.value = command
+      await line.send(given)
+      sent.value = { ...sent.value, [asked]: chosen }
     } catch (error) {
       if (error instanceof Refusal && error.code === 'offline') return // the page is closing; it is kept
       // An answer that had been stored already is no failure to the student.
       const known = error instanceof Refusal && error.code === 'already_answered'
-      if (!known) refusal.value = refusedBy(error as Refusal, command.item)
+      if (!known) refusals.value = { ...refusals.value, [asked]: refusedBy(error as Refusal) }
     }
-    forgetPending(seat)
-    pending.value = null
+    if (pending.value[asked]?.id === given.id) setPending(without(pending.value, asked))
   }
 
-  function send(item: string, given: StudentAnswer): void {
-    refusal.value = null
-    pending.value = { id: newId(), item, answer: given }
-    keepPending(seat, pending.value)
-    void deliver(pending.value)
+  function send(_item: string, given: StudentAnswer): void {
+    const asked = ask.value
+    const number = (numbers.get(asked) ?? 0) + 1
+    numbers.set(asked, number)
+    refusals.value = without(refusals.value, asked)
+    const command: Pending = { id: newId(), number, command: { do: 'answer', ask: asked, answer: given } }
+    setPending({ ...pending.value, [asked]: command })
+    void deliver(command)
   }
 
-  if (pending.value) void deliver(pending.value)
+  for (const kept of Object.values(pending.value)) {
+    numbers.set(kept.command.ask, kept.number)
+    void deliver(kept)
+  }
 
   const read = (item: string, given: StudentAnswer): Promise<string> => readingOf(seat.token, item, given)
   return { view, mine, time, status: line.status, gone: line.gone, answer, state, refusal, send, read }

@@ -135,6 +135,18 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
     def key(self, item: ChoiceItem) -> ChoiceKey | None:
         return ChoiceKey(right=tuple(sorted(_right(item)))) if item.scored else None
 
+    def with_key(self, item: ChoiceItem, answer: ChoiceAnswer) -> ChoiceItem:
+        options = tuple(o.model_copy(update={"right": o.id in answer.chosen}) for o in item.options)
+        return item.model_copy(update={"options": options, "scored": True})
+
+    def possible_keys(self, item: ChoiceItem) -> tuple[ChoiceAnswer, ...]:
+        """Each other option alone; where several may be right, the present key with one option more or less."""
+        if not item.scored:
+            return ()
+        right = _right(item) if item.form == "several" else set[str]()
+        chosen = (right ^ {option.id} for option in item.options)
+        return tuple(ChoiceAnswer(chosen=tuple(sorted(key))) for key in chosen if key and key != _right(item))
+
     def accept(self, item: ChoiceItem, answer: ChoiceAnswer) -> None:
         chosen = answer.chosen
         if len(chosen) == 1:

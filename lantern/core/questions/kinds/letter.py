@@ -78,7 +78,6 @@ class LetterKind(Kind[LetterItem, LetterAnswer, LetterTally]):
     answer = LetterAnswer
     key_model = LetterKey
     tally_model = LetterTally
-    keyed_later = True
 
     def check(self, item: LetterItem) -> list[Problem]:
         problems = common_problems(item)

@@ -20,7 +20,6 @@ export const letter = defineKind<'letter'>({
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
   sort: () => 'choose a letter',
-  nameOf: (answer) => answer.letter,
   sendLabel: (_item, answer) => (answer ? `Send ${answer.letter}` : 'Choose a letter'),
   inWords: (_item, tally, key) =>
     [

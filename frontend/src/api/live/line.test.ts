@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, type EffectScope } from 'vue'
-import { openLine, type Line } from './live'
+import { openLine, type Line } from '.'
 
 interface Message {
   now: number
@@ -136,6 +136,26 @@ describe('a line over a socket', () => {
     last().open()
     last().say(view('open'))
     expect(last().commands).toEqual([{ id: 'early' }])
+  })
+
+  it('sends one at a time, so that their numbers reach the server rising', async () => {
+    const line = open()
+    last().open()
+    last().say(view('open'))
+    for (const id of ['a', 'b', 'c']) void line.send({ id }).catch(() => undefined)
+    expect(last().commands).toEqual([{ id: 'a' }])
+    last().say({ ack: 'a', error: { code: 'not_stored', sentence: 'Later.' } })
+    expect(last().commands).toEqual([{ id: 'a' }])
+    last().close()
+    await vi.advanceTimersByTimeAsync(500)
+    last().open()
+    last().say(view('open'))
+    last().say({ ack: 'a' })
+    last().say({ ack: 'a' })
+    last().say({ ack: 'c' })
+    expect(last().commands).toEqual([{ id: 'a' }, { id: 'b' }])
+    last().say({ ack: 'b' })
+    expect(last().commands).toEqual([{ id: 'a' }, { id: 'b' }, { id: 'c' }])
   })
 
   it('tries a command again that the server could not store just then', async () => {
