@@ -936,6 +936,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live/sessions/{session_id}/fault": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Fault
+         * @description The event at which the session stands, if it does.
+         */
+        get: operations["lantern_server_live_router_read_fault"];
+        put?: never;
+        /** Go On Without */
+        post: operations["lantern_server_live_router_go_on_without"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live/codes/{code}": {
         parameters: {
             query?: never;
@@ -1068,7 +1089,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** List Sessions */
+        /**
+         * List Sessions
+         * @description The newest first, a page at a time.
+         */
         get: operations["lantern_server_reports_router_list_sessions"];
         put?: never;
         post?: never;
@@ -1158,6 +1182,40 @@ export interface paths {
         };
         /** Answers Csv */
         get: operations["lantern_server_reports_router_answers_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/happened": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What Happened */
+        get: operations["lantern_server_reports_router_what_happened"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/happened.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What Happened Csv */
+        get: operations["lantern_server_reports_router_what_happened_csv"];
         put?: never;
         post?: never;
         delete?: never;
@@ -5275,6 +5333,8 @@ export interface components {
             item: components["schemas"]["PublicChoice"] | components["schemas"]["PublicTextEntry"] | components["schemas"]["PublicNumericEntry"] | components["schemas"]["PublicSlider"] | components["schemas"]["PublicOrder"] | components["schemas"]["PublicMatch"] | components["schemas"]["PublicClassify"] | components["schemas"]["PublicPoint"] | components["schemas"]["PublicGapFill"] | components["schemas"]["PublicOpenResponse"] | components["schemas"]["PublicWordCloud"] | components["schemas"]["PublicRatingScale"] | components["schemas"]["PublicPointSplit"] | components["schemas"]["PublicLetter"] | components["schemas"]["PublicPage"];
             /** Ask */
             ask: string | null;
+            /** Round */
+            round: number;
             /** Number */
             number: number | null;
             /**
@@ -5504,6 +5564,38 @@ export interface components {
             standings: components["schemas"]["Place"][];
         };
         /**
+         * Fault
+         * @description Where a session stands. `others` are how many later events hang on that one.
+         */
+        Fault: {
+            event: components["schemas"]["StoodAt"];
+            /** Others */
+            others: number;
+        };
+        /**
+         * StoodAt
+         * @description An event that can be read no more. `what` is its type, empty where even that is lost; `by` a seat's name, or
+         *     empty.
+         */
+        StoodAt: {
+            /** Seq */
+            seq: number;
+            /** At */
+            at: number;
+            /** What */
+            what: string;
+            /** By */
+            by: string;
+        };
+        /**
+         * StoodEvent
+         * @description The event that a session shall go on without.
+         */
+        StoodEvent: {
+            /** Seq */
+            seq: number;
+        };
+        /**
          * CodeInfo
          * @description What a device is told about a code before it joins.
          */
@@ -5720,6 +5812,16 @@ export interface components {
             mean_share: number | null;
         };
         /**
+         * SessionRows
+         * @description A page of the list; `more` says whether there is another behind it.
+         */
+        SessionRows: {
+            /** Rows */
+            rows: components["schemas"]["SessionRow"][];
+            /** More */
+            more: boolean;
+        };
+        /**
          * Corrected
          * @description What was put right, for which answer or word, by whom and when; `by` is empty where nobody is known.
          */
@@ -5915,7 +6017,10 @@ export interface components {
             /** Counts */
             counts: components["schemas"]["Count"][];
         };
-        /** SessionReport */
+        /**
+         * SessionReport
+         * @description `set_aside` are events that could be read no more, and that the session went on without.
+         */
         SessionReport: {
             /** Id */
             id: number;
@@ -5931,6 +6036,8 @@ export interface components {
             /** Hardest */
             hardest: string[];
             report: components["schemas"]["Report"];
+            /** Set Aside */
+            set_aside: components["schemas"]["StoodAt"][];
         };
         /**
          * WrongAnswer
@@ -5961,6 +6068,31 @@ export interface components {
         NewTitle: {
             /** Title */
             title: string;
+        };
+        /**
+         * Happening
+         * @description `by` is empty where nobody in particular did it.
+         */
+        Happening: {
+            /** At */
+            at: number;
+            /** By */
+            by: string;
+            what: components["schemas"]["Message"];
+        };
+        /**
+         * Message
+         * @description `code` is stable; `params` are what `sentence` was made with.
+         */
+        Message: {
+            /** Code */
+            code: string;
+            /** Params */
+            params: {
+                [key: string]: string | number;
+            };
+            /** Sentence */
+            sentence: string;
         };
         /**
          * Gone
@@ -7402,6 +7534,52 @@ export interface operations {
             };
         };
     };
+    lantern_server_live_router_read_fault: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fault"] | null;
+                };
+            };
+        };
+    };
+    lantern_server_live_router_go_on_without: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StoodEvent"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     lantern_server_live_router_read_code: {
         parameters: {
             query?: never;
@@ -7572,7 +7750,9 @@ export interface operations {
     };
     lantern_server_reports_router_list_sessions: {
         parameters: {
-            query?: never;
+            query?: {
+                page?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -7585,7 +7765,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionRow"][];
+                    "application/json": components["schemas"]["SessionRows"];
                 };
             };
         };
@@ -7687,6 +7867,48 @@ export interface operations {
         };
     };
     lantern_server_reports_router_answers_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_reports_router_what_happened: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Happening"][];
+                };
+            };
+        };
+    };
+    lantern_server_reports_router_what_happened_csv: {
         parameters: {
             query?: never;
             header?: never;

@@ -116,7 +116,14 @@ describe('what a screen reader is told', () => {
       { id: 'B', count: 9 },
     ]
     const kind = 'choice' as const
-    const shown = { item, number: 1, tally: { kind, n: 12, counts }, key: { kind, right: ['B'] } }
+    const shown = {
+      item,
+      ask: 'q1.1',
+      round: 1,
+      number: 1,
+      tally: { kind, n: 12, counts },
+      key: { kind, right: ['B'] },
+    }
     view.value = { title: 'Knots', phase: 'revealed', step: 3, questions: 1, shown }
     await nextTick()
     expect(spoken.value).toBe('A: 3; B: 9, right')

@@ -7,9 +7,14 @@ const DAY = new Intl.DateTimeFormat('en-GB', {
   hour: '2-digit',
   minute: '2-digit',
 })
+const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' })
 const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
 
 export const dayAndTime = (iso: string): string => DAY.format(new Date(iso)).replace(',', '')
+/** A moment in milliseconds as a time of its day. */
+export const timeOfDay = (ms: number): string => TIME.format(new Date(ms))
+/** A moment in milliseconds as a day and a time. */
+export const momentOf = (ms: number): string => DAY.format(new Date(ms)).replace(',', '')
 export const dateOf = (iso: string): string => DATE.format(new Date(iso))
 
 /** 0.637 as "64 %". */

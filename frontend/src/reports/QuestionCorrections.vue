@@ -1,40 +1,38 @@
 <script setup lang="ts">
-/** What was forgiven in a question, what was put right after it, and its key where it has none yet. */
+/** What was forgiven in a question, what can be put right, and what was: by whom and when, the last with its undo. */
 import { computed } from 'vue'
-import { counted } from '@/composables/format'
+import { counted, momentOf } from '@/composables/format'
 import type { QuestionReport, StudentAnswer } from '@/api/types'
-import { viewsOf } from '@/questions/registry'
 import UiButton from '@/ui/UiButton.vue'
 import { useCorrections } from './useCorrections'
+
+type Corrected = QuestionReport['corrected'][number]
 
 const props = defineProps<{ question: QuestionReport }>()
 const { busy, command } = useCorrections()
 
-const corrected = computed(() => props.question.corrected.at(-1) ?? null)
+const SAYINGS: Record<Corrected['what'], (text: string) => string> = {
+  counts: (text) => `“${text}” counts`,
+  apart: (text) => `“${text}” is counted apart`,
+  key: (text) => `“${text}” is right`,
+  full_marks: () => 'Everybody has a full mark',
+  dropped: () => 'It is in no score',
+}
 const done = computed(() =>
-  props.question.corrected
-    .map((one) => (one.what === 'counts' ? `“${one.text}” counts` : `“${one.text}” is counted apart`))
-    .join(', '),
+  props.question.corrected.map((one, index, all) => ({
+    text: SAYINGS[one.what](one.text),
+    when: [momentOf(one.at), one.by].filter(Boolean).join(', '),
+    isLast: index === all.length - 1,
+  })),
 )
-const nameOf = (key: StudentAnswer): string => viewsOf(key).nameOf?.(key) ?? ''
-const setKey = (answer: StudentAnswer): Promise<void> =>
-  command({ do: 'set_key', item: props.question.item, answer })
+const is = (what: Corrected['what']): boolean => props.question.corrected.some((one) => one.what === what)
+const isScored = computed(() => props.question.scored && !is('dropped'))
+const item = computed(() => props.question.item)
+const setKey = (answer: StudentAnswer): Promise<void> => command({ do: 'set_key', item: item.value, answer })
 </script>
 
 <template>
   <p v-if="question.note && question.scored" class="mt-1.5">{{ question.note }}</p>
-  <p v-if="question.keys.length" class="mt-1 flex flex-wrap items-center gap-1.5">
-    <span class="text-slate">{{ question.scored ? 'Something else is right:' : 'Say what is right:' }}</span>
-    <UiButton
-      v-for="key in question.keys"
-      :key="nameOf(key)"
-      look="plain"
-      size="small"
-      :disabled="busy"
-      @click="setKey(key)"
-      >{{ nameOf(key) }}</UiButton
-    >
-  </p>
   <div v-if="question.forgiven.length" class="mt-2 border-t border-rule pt-1.5">
     <p class="text-slate">Forgiven</p>
     <ul>
@@ -43,14 +41,53 @@ const setKey = (answer: StudentAnswer): Promise<void> =>
       </li>
     </ul>
   </div>
-  <p v-if="corrected" class="mt-2 flex flex-wrap items-baseline gap-x-3 border-t border-rule pt-1.5">
-    <span>Put right after it was asked: {{ done }}.</span>
-    <UiButton
-      look="quiet"
-      size="small"
-      :disabled="busy"
-      @click="command({ do: 'take_back', item: question.item })"
-      >Take back “{{ corrected.text }}”</UiButton
-    >
-  </p>
+  <div class="mt-2 space-y-1.5 border-t border-rule pt-1.5">
+    <p v-if="question.keys.length" class="flex flex-wrap items-center gap-1.5">
+      <span class="text-slate">{{
+        question.scored ? 'Something else is right:' : 'Say what is right:'
+      }}</span>
+      <UiButton
+        v-for="key in question.keys"
+        :key="key.name"
+        look="plain"
+        size="small"
+        :disabled="busy"
+        @click="setKey(key.answer)"
+        >{{ key.name }}</UiButton
+      >
+    </p>
+    <p v-if="isScored" class="flex flex-wrap items-center gap-1.5">
+      <span class="text-slate">For everybody:</span>
+      <UiButton
+        v-if="!is('full_marks')"
+        look="plain"
+        size="small"
+        :disabled="busy"
+        @click="command({ do: 'give_full_marks', item })"
+        >A full mark</UiButton
+      >
+      <UiButton look="plain" size="small" :disabled="busy" @click="command({ do: 'drop', item })"
+        >Leave it out of the scores</UiButton
+      >
+    </p>
+  </div>
+  <div v-if="done.length || question.by_hand" class="mt-2 border-t border-rule pt-1.5">
+    <p class="text-slate">Put right after it was asked</p>
+    <ul>
+      <li v-for="(one, index) in done" :key="index" class="flex flex-wrap items-baseline gap-x-3">
+        <span dir="auto">{{ one.text }}</span>
+        <span class="text-slate">{{ one.when }}</span>
+        <UiButton
+          v-if="one.isLast"
+          look="quiet"
+          size="small"
+          :disabled="busy"
+          :aria-label="`Take back: ${one.text}`"
+          @click="command({ do: 'take_back', item })"
+          >Take back</UiButton
+        >
+      </li>
+      <li v-if="question.by_hand">{{ counted(question.by_hand, 'mark') }} by hand</li>
+    </ul>
+  </div>
 </template>

@@ -4,6 +4,7 @@ import LineText from '@/questions/shared/LineText.vue'
 import { roundNumber } from '@/questions/shared/numbers'
 import type { QuestionReport } from '@/api/types'
 import AnswerWhy from './AnswerWhy.vue'
+import EarlierRounds from './EarlierRounds.vue'
 import QuestionCorrections from './QuestionCorrections.vue'
 
 defineProps<{ question: QuestionReport }>()
@@ -33,6 +34,7 @@ defineProps<{ question: QuestionReport }>()
         </tr>
       </tbody>
     </table>
+    <EarlierRounds :question="question" />
     <QuestionCorrections :question="question" />
     <dl
       v-if="question.measures.length"

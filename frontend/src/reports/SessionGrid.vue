@@ -1,13 +1,17 @@
 <script setup lang="ts">
 /** Everyone by every question, as a wall of panes. */
 import { useLocalStorage } from '@vueuse/core'
-import { computed } from 'vue'
-import type { SessionReport } from '@/api/types'
+import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
+import { computed, ref } from 'vue'
+import type { PersonReport, SessionReport } from '@/api/types'
 import { score } from '@/composables/format'
 import { useLinesInSight } from '@/composables/useLinesInSight'
+import EraseDialog from '@/ui/EraseDialog.vue'
 import GridPane from '@/ui/GridPane.vue'
+import UiMenuAction from '@/ui/UiMenuAction.vue'
 
 const props = defineProps<{ report: SessionReport['report']; hardest: string[] }>()
+const emit = defineEmits<{ erase: [seat: number] }>()
 const order = useLocalStorage<'hardest' | 'asked'>('lantern.grid-order', 'hardest')
 const namesShown = useLocalStorage('lantern.grid-names', true)
 
@@ -22,6 +26,12 @@ const columns = computed(() => {
   return all.sort((a, b) => rank(a.question.item) - rank(b.question.item))
 })
 const { lines, frame, holder, lineStyle, isCrowd } = useLinesInSight(computed(() => props.report.people))
+const erasing = ref<PersonReport | null>(null)
+
+function erase(): void {
+  emit('erase', erasing.value!.seat)
+  erasing.value = null
+}
 const toggle = 'underline underline-offset-2'
 </script>
 
@@ -86,9 +96,17 @@ const toggle = 'underline underline-offset-2'
             >
               <th
                 scope="row"
-                class="sticky left-0 max-w-56 truncate border-t border-rule bg-sheet py-1 pr-2 pl-4.5 text-left font-normal"
+                class="sticky left-0 max-w-56 has-[[role=menu]]:z-20 border-t border-rule bg-sheet py-1 pr-2 pl-4.5 text-left font-normal"
               >
-                {{ namesShown ? person.name : `Seat ${person.seat}` }}
+                <Menu v-if="namesShown" as="div" class="relative">
+                  <MenuButton class="block w-full truncate rounded text-left">{{ person.name }}</MenuButton>
+                  <MenuItems
+                    class="absolute left-0 z-20 min-w-36 rounded border border-slate bg-sheet py-1 focus:outline-none"
+                  >
+                    <UiMenuAction danger @act="erasing = person">Erase the name…</UiMenuAction>
+                  </MenuItems>
+                </Menu>
+                <template v-else>Seat {{ person.seat }}</template>
               </th>
               <td class="border-t border-rule px-1.5 text-right tabular-nums">
                 {{ score(person.score)
@@ -108,5 +126,6 @@ const toggle = 'underline underline-offset-2'
         </table>
       </div>
     </div>
+    <EraseDialog :name="erasing?.name ?? null" @erase="erase" @close="erasing = null" />
   </section>
 </template>

@@ -13,6 +13,7 @@ import EmptyNote from '@/ui/EmptyNote.vue'
 import { button } from '@/ui/recipes'
 import HardestList from './HardestList.vue'
 import SessionFigures from './SessionFigures.vue'
+import SessionHappened from './SessionHappened.vue'
 import SessionGrid from './SessionGrid.vue'
 import SessionTitle from './SessionTitle.vue'
 import { provideCorrections } from './useCorrections'
@@ -91,6 +92,14 @@ function turnCounting(): void {
             >Mark anew</UiButton
           >
         </p>
+        <p
+          v-if="session.set_aside.length"
+          class="mb-4 rounded border border-lamp-ink bg-lamp-wash px-4 py-2.5 text-lamp-ink"
+        >
+          {{ counted(session.set_aside.length, 'event') }} of this session could be read no more and
+          {{ session.set_aside.length === 1 ? 'was' : 'were' }} set aside; “What happened” says which.
+          Everything else is as it was.
+        </p>
         <SessionFigures :report="session.report" />
         <p class="mt-2 flex flex-wrap gap-x-3 text-[15px] text-slate">
           <span>{{ session.report.counted }}</span>
@@ -106,9 +115,14 @@ function turnCounting(): void {
           class="mt-4.5 grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(22rem,37%)_minmax(0,1fr)]"
         >
           <HardestList :report="session.report" :hardest="session.hardest" />
-          <SessionGrid :report="session.report" :hardest="session.hardest" />
+          <SessionGrid
+            :report="session.report"
+            :hardest="session.hardest"
+            @erase="command({ do: 'erase', seat: $event })"
+          />
         </div>
       </template>
+      <SessionHappened :session="id" :set-aside="session.set_aside" />
     </template>
   </div>
 </template>

@@ -1,18 +1,26 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { useInfiniteQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/api/refusal'
 import { dayAndTime, percent } from '@/composables/format'
 import EmptyNote from '@/ui/EmptyNote.vue'
+import UiButton from '@/ui/UiButton.vue'
 
 const {
-  data: sessions,
+  data: pages,
   error,
   isPending,
-} = useQuery({
+  hasNextPage,
+  isFetchingNextPage,
+  fetchNextPage,
+} = useInfiniteQuery({
   queryKey: ['sessions'],
-  queryFn: () => data(api.GET('/api/sessions')),
+  initialPageParam: 1,
+  queryFn: ({ pageParam }) => data(api.GET('/api/sessions', { params: { query: { page: pageParam } } })),
+  getNextPageParam: (last, _pages, page) => (last.more ? page + 1 : undefined),
 })
+const sessions = computed(() => pages.value?.pages.flatMap((page) => page.rows) ?? [])
 const cell = 'px-3 py-3 whitespace-nowrap'
 </script>
 
@@ -21,39 +29,50 @@ const cell = 'px-3 py-3 whitespace-nowrap'
     <h1 class="mb-5 text-3xl">Sessions</h1>
     <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
     <p v-else-if="isPending" class="text-slate">Fetching your sessions…</p>
-    <EmptyNote v-else-if="!sessions?.length" title="No session yet">
+    <EmptyNote v-else-if="!sessions.length" title="No session yet">
       Run one of <RouterLink to="/sets" class="font-bold text-tide underline">your sets</RouterLink> with a
       class, and its results stand here.
     </EmptyNote>
-    <table v-else class="w-full border-collapse">
-      <thead>
-        <tr class="border-b border-rule text-left text-sm text-slate">
-          <th class="px-4 py-2 font-normal">Title</th>
-          <th class="px-3 py-2 font-normal">When</th>
-          <th class="px-3 py-2 text-right font-normal">Took part</th>
-          <th class="px-3 py-2 text-right font-normal">Right on average</th>
-          <th class="px-3 py-2 font-normal"><span class="sr-only">Open</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in sessions" :key="row.id" class="border-b border-rule bg-sheet hover:bg-tide-wash/50">
-          <td class="px-4 py-3">
-            <RouterLink :to="`/sessions/${row.id}`" class="text-lg font-bold wrap-anywhere hover:underline">{{
-              row.title || 'Untitled set'
-            }}</RouterLink>
-          </td>
-          <td :class="cell" class="text-slate">{{ dayAndTime(row.created_at) }}</td>
-          <td :class="cell" class="text-right tabular-nums">{{ row.took_part ?? '' }}</td>
-          <td :class="cell" class="text-right tabular-nums">
-            {{ row.mean_share === null ? '' : percent(row.mean_share) }}
-          </td>
-          <td :class="cell" class="text-right">
-            <RouterLink v-if="!row.ended_at" :to="`/desk/${row.id}`" class="font-bold text-tide underline"
-              >Running: {{ row.code }}, to the desk</RouterLink
-            >
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <template v-else>
+      <table class="w-full border-collapse">
+        <thead>
+          <tr class="border-b border-rule text-left text-sm text-slate">
+            <th class="px-4 py-2 font-normal">Title</th>
+            <th class="px-3 py-2 font-normal">When</th>
+            <th class="px-3 py-2 text-right font-normal">Took part</th>
+            <th class="px-3 py-2 text-right font-normal">Right on average</th>
+            <th class="px-3 py-2 font-normal"><span class="sr-only">Open</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="row in sessions"
+            :key="row.id"
+            class="border-b border-rule bg-sheet hover:bg-tide-wash/50"
+          >
+            <td class="px-4 py-3">
+              <RouterLink
+                :to="`/sessions/${row.id}`"
+                class="text-lg font-bold wrap-anywhere hover:underline"
+                >{{ row.title || 'Untitled set' }}</RouterLink
+              >
+            </td>
+            <td :class="cell" class="text-slate">{{ dayAndTime(row.created_at) }}</td>
+            <td :class="cell" class="text-right tabular-nums">{{ row.took_part ?? '' }}</td>
+            <td :class="cell" class="text-right tabular-nums">
+              {{ row.mean_share === null ? '' : percent(row.mean_share) }}
+            </td>
+            <td :class="cell" class="text-right">
+              <RouterLink v-if="!row.ended_at" :to="`/desk/${row.id}`" class="font-bold text-tide underline"
+                >Running: {{ row.code }}, to the desk</RouterLink
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <UiButton v-if="hasNextPage" class="mt-4" :disabled="isFetchingNextPage" @click="fetchNextPage()"
+        >Show older sessions</UiButton
+      >
+    </template>
   </div>
 </template>

@@ -18,6 +18,9 @@ const about = (more: Partial<QuestionReport>): QuestionReport =>
     forgiven: [],
     corrected: [],
     keys: [],
+    earlier: [],
+    by_hand: 0,
+    round: 1,
     note: '',
     ...more,
   }) as unknown as QuestionReport
@@ -76,18 +79,49 @@ describe('a question’s counts', () => {
   it('show what was forgiven and put right, and take it back', async () => {
     const { view, sent } = counts({
       forgiven: [{ sentence: 'seccond → second, a slip forgiven', count: 2 }],
-      corrected: [{ what: 'counts', text: 'bowlin' }],
+      corrected: [{ what: 'counts', text: 'bowlin', at: Date.UTC(2026, 10, 26, 10, 5), by: 'Odile Brandt' }],
     })
     expect(view.text()).toContain('a slip forgiven (2 answers)')
-    await view.find('button').trigger('click')
+    expect(view.text()).toMatch(/“bowlin” counts.*26 Nov.*Odile Brandt/)
+    await view.find('[aria-label^="Take back"]').trigger('click')
     expect(sent).toEqual([{ do: 'take_back', item: 'q1' }])
   })
 
+  it('keep the rounds before, and say which counts', () => {
+    const bowline = { label: 'A', text: 'Bowline', count: 2, right: true, given: '', part: '' }
+    const { view } = counts({
+      round: 3,
+      earlier: [
+        { round: 1, answered: 4, share: 0.5, set_aside: true, counts: [bowline] },
+        { round: 2, answered: 1, share: null, set_aside: false, counts: [] },
+      ],
+    })
+    expect(view.text()).toContain('round 3 counts')
+    expect(view.findAll('summary').map((one) => one.text())).toEqual([
+      'Round 1 · 4 answers · 50 % · cleared',
+      'Round 2 · 1 answer',
+    ])
+  })
+
+  it('can be full for everybody, or left out, once', async () => {
+    const { view, sent } = counts({})
+    for (const button of view.findAll('button')) await button.trigger('click')
+    expect(sent).toEqual([
+      { do: 'give_full_marks', item: 'q1' },
+      { do: 'drop', item: 'q1' },
+    ])
+    const corrected = [{ what: 'dropped' as const, text: '', at: 0, by: '' }]
+    expect(counts({ corrected }).view.findAll('button')).toHaveLength(1)
+  })
+
   it('take a key that was never set', async () => {
-    const keys = (['A', 'B'] as const).map((letter) => ({ kind: 'letter' as const, letter }))
+    const keys = (['A', 'B'] as const).map((letter) => ({
+      answer: { kind: 'letter' as const, letter },
+      name: letter,
+    }))
     const { view, sent } = counts({ scored: false, note: 'No right answer was set.', keys })
     await view.findAll('button')[1]!.trigger('click')
-    expect(sent).toEqual([{ do: 'set_key', item: 'q1', answer: keys[1] }])
+    expect(sent).toEqual([{ do: 'set_key', item: 'q1', answer: keys[1]!.answer }])
   })
 })
 

@@ -51,6 +51,7 @@ class Shown(Value):
 
     item: AnyPublicItem
     ask: str | None
+    round: int
     number: int | None
     opened_at: Milliseconds | None = None
     deadline: Milliseconds | None = None
@@ -375,6 +376,7 @@ def _shown(state: State, *, desk: bool = False) -> Shown | None:
     return Shown(
         item=public.model_copy(update={"picture": item.picture}) if with_key else public,
         ask=ask.id if ask else None,
+        round=ask.round if ask else 1,
         number=state.content.question_numbers().get(item.id),
         opened_at=ask.opened_at if ask and ask.is_open else None,
         deadline=ask.deadline if ask and ask.is_open else None,

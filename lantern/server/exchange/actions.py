@@ -13,7 +13,6 @@ from threading import Lock
 from typing import Any
 
 from django.db import transaction
-from django.shortcuts import get_object_or_404
 
 from lantern.core.errors import BadMedia
 from lantern.core.formats.exchange import File, Incoming, SetFormat, Source, media_ids
@@ -27,7 +26,7 @@ from lantern.server.exchange.models import ColumnUses
 from lantern.server.exchange.schemas import ToAdd
 from lantern.server.library.actions import add_items, make_set, new_item_id
 from lantern.server.library.models import QuestionSet
-from lantern.server.library.queries import content_of, sets_of
+from lantern.server.library.queries import content_of, own_set
 from lantern.server.media import actions as media_actions
 from lantern.server.media.actions import folder_of
 from lantern.server.media.models import StoredMedia
@@ -82,7 +81,7 @@ def add(teacher: Teacher, wanted: ToAdd, media: Mapping[str, File]) -> QuestionS
     try:
         items = tuple(read_item.validate_python(keeper.kept(item.model_dump(mode="json"))) for item in wanted.items)
         if wanted.into is not None:
-            return add_items(teacher, get_object_or_404(sets_of(teacher), pk=wanted.into), items)
+            return add_items(teacher, own_set(teacher, wanted.into), items)
         about = About.model_validate(keeper.kept((wanted.about or About()).model_dump(mode="json")))
         fresh = tuple(item.model_copy(update={"id": new_item_id()}) for item in items)
         return make_set(teacher, wanted.title or "Brought in", fresh, about=about, folder=wanted.folder)

@@ -1,9 +1,7 @@
 import json
 from typing import Any
-from urllib.parse import quote
 
 from django.http import Http404, HttpRequest, HttpResponse
-from django.shortcuts import get_object_or_404
 from ninja import File, Form, Router
 from ninja.files import UploadedFile
 from pydantic import ValidationError
@@ -15,12 +13,12 @@ from lantern.core.formats.registry import WRITERS, read_again
 from lantern.core.formats.sheet_format import SheetFormat
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
+from lantern.server.api.downloads import download
 from lantern.server.api.errors import BadForm
 from lantern.server.exchange import actions
 from lantern.server.exchange.schemas import FoundInFile, Mended, ToAdd, ToMend, WayOut
 from lantern.server.library.actions import new_item_id
-from lantern.server.library.models import QuestionSet
-from lantern.server.library.queries import content_of, document_of, sets_of
+from lantern.server.library.queries import content_of, document_of, own_set
 from lantern.server.library.schemas import SetDocument
 
 router = Router(auth=teacher)
@@ -79,7 +77,7 @@ def read_template(request: TeacherRequest, suffix: str) -> HttpResponse:
     form = next((one for one in WRITERS if isinstance(one, SheetFormat) and one.suffix == f".{suffix}"), None)
     if form is None:
         raise Http404
-    return _download(form.pack(sheet_rows.template()), form, "Questions to fill in")
+    return _take_out(form.pack(sheet_rows.template()), form, "Questions to fill in")
 
 
 @router.get("/set.schema.json", auth=None)
@@ -90,7 +88,7 @@ def read_schema(request: HttpRequest) -> HttpResponse:
 
 @router.get("/sets/{set_id}", response=list[WayOut])
 def list_ways_out(request: TeacherRequest, set_id: int) -> list[WayOut]:
-    ways = actions.ways_out(content_of(_own(request, set_id)))
+    ways = actions.ways_out(content_of(own_set(request.auth, set_id)))
     return [WayOut(format=f.name, label=f.label, suffix=f.suffix, left_out=tuple(left)) for f, left in ways]
 
 
@@ -99,8 +97,8 @@ def take_out(request: TeacherRequest, set_id: int, format: str) -> HttpResponse:
     form = next((one for one in WRITERS if one.name == format), None)
     if form is None:
         raise Http404
-    question_set = _own(request, set_id)
-    return _download(actions.write(question_set, form), form, question_set.title or "Untitled set")
+    question_set = own_set(request.auth, set_id)
+    return _take_out(actions.write(question_set, form), form, question_set.title or "Untitled set")
 
 
 def _source(file: Any, choices: str) -> Source | None:
@@ -115,11 +113,5 @@ def _source(file: Any, choices: str) -> Source | None:
     return Source(file.name or "", file.read(), chosen)
 
 
-def _download(data: bytes, form: SetFormat, title: str) -> HttpResponse:
-    name = "".join(c if c.isalnum() or c in " -_" else "-" for c in title).strip()[:80] or "set"
-    headers = {"Content-Disposition": f"attachment; filename*=UTF-8''{quote(name + form.suffix)}"}
-    return HttpResponse(data, content_type=form.content_type, headers=headers)
-
-
-def _own(request: TeacherRequest, set_id: int) -> QuestionSet:
-    return get_object_or_404(sets_of(request.auth), pk=set_id)
+def _take_out(data: bytes, form: SetFormat, title: str) -> HttpResponse:
+    return download(data, form.content_type, title, form.suffix)

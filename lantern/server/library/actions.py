@@ -13,6 +13,7 @@ from lantern.core.questions import stored
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent, can_run, problems_of, search_text
 from lantern.core.questions.contract import Item
 from lantern.server.accounts.models import Teacher
+from lantern.server.accounts.requests import owned
 from lantern.server.api.errors import BadForm
 from lantern.server.library import rules
 from lantern.server.library.models import Folder, QuestionSet, Revision, SetItem
@@ -119,7 +120,7 @@ def make_folder(teacher: Teacher, form: FolderForm) -> Folder:
 
 def change_folder(teacher: Teacher, folder_id: int, form: FolderForm) -> Folder:
     """Another name or place. Raises BadForm for a place inside itself."""
-    folder = get_object_or_404(Folder, pk=folder_id, owner=teacher)
+    folder = owned(Folder.objects.all(), teacher, folder_id)
     parent = above = _own_folder(teacher, form.parent)
     while above is not None:
         if above.pk == folder.pk:
@@ -133,7 +134,7 @@ def change_folder(teacher: Teacher, folder_id: int, form: FolderForm) -> Folder:
 @transaction.atomic
 def remove_folder(teacher: Teacher, folder_id: int) -> None:
     """The folder alone: what is in it moves to where the folder was."""
-    folder = get_object_or_404(Folder, pk=folder_id, owner=teacher)
+    folder = owned(Folder.objects.all(), teacher, folder_id)
     folder.sets.update(folder=folder.parent)
     folder.inside.update(parent=folder.parent)
     folder.delete()
@@ -248,7 +249,7 @@ def _keep_revision(question_set: QuestionSet, unless_younger_than: timedelta | N
 
 
 def _own_folder(teacher: Teacher, folder: int | None) -> Folder | None:
-    return None if folder is None else get_object_or_404(Folder, pk=folder, owner=teacher)
+    return None if folder is None else owned(Folder.objects.all(), teacher, folder)
 
 
 def _fresh(item: Item) -> Item:

@@ -11,6 +11,7 @@ from lantern.core.questions.contract import Item, title_of
 from lantern.core.questions.marking.numbers import NotANumber, number_and_rest
 from lantern.core.questions.would_count import near_misses, verdict_on
 from lantern.server.accounts.models import Teacher
+from lantern.server.accounts.requests import owned
 from lantern.server.library.models import QuestionSet, SetItem
 from lantern.server.library.schemas import (
     FoundQuestion,
@@ -98,6 +99,11 @@ def document_of(question_set: QuestionSet) -> SetDocument:
 def _content(question_set: QuestionSet, rows: Iterable[SetItem]) -> SetContent:
     items = tuple(stored.item_of(row.shape, row.body) for row in rows)
     return SetContent(title=question_set.title, about=about_of(question_set), items=items)
+
+
+def own_set(teacher: Teacher, set_id: int) -> QuestionSet:
+    """Raises Http404, also for one that lies in the bin."""
+    return owned(sets_of(teacher), teacher, set_id)
 
 
 def about_of(question_set: QuestionSet) -> About:

@@ -8,7 +8,7 @@ from lantern.core.formats.markdown import read_again, write_set
 from lantern.core.questions import KINDS, stored
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.recast import made_of, possible, turned
-from lantern.server.accounts.requests import TeacherRequest
+from lantern.server.accounts.requests import TeacherRequest, owned
 from lantern.server.api.auth import teacher
 from lantern.server.library import actions
 from lantern.server.library.models import Folder, QuestionSet, Revision
@@ -18,9 +18,9 @@ from lantern.server.library.queries import (
     found_questions,
     found_sets,
     number_in,
+    own_set,
     revisions_of,
     row_of,
-    sets_of,
     verdicts_on,
 )
 from lantern.server.library.schemas import (
@@ -71,7 +71,7 @@ def read_bin(request: TeacherRequest) -> list[SetRow]:
 
 @router.delete("/bin/{set_id}", response={204: None})
 def purge_set(request: TeacherRequest, set_id: int) -> Status[None]:
-    actions.purge_set(request.auth, get_object_or_404(binned_sets(request.auth), pk=set_id))
+    actions.purge_set(request.auth, owned(binned_sets(request.auth), request.auth, set_id))
     return Status(204, None)
 
 
@@ -146,78 +146,74 @@ def remove_folder(request: TeacherRequest, folder_id: int) -> Status[None]:
 
 @router.get("/{set_id}", response=SetDocument)
 def read_set(request: TeacherRequest, set_id: int) -> SetDocument:
-    return document_of(_own(request, set_id))
+    return document_of(own_set(request.auth, set_id))
 
 
 @router.patch("/{set_id}", response=Saved)
 def change_set(request: TeacherRequest, set_id: int, changes: Changes) -> Saved:
-    return actions.change_set(request.auth, _own(request, set_id).pk, changes)
+    return actions.change_set(request.auth, own_set(request.auth, set_id).pk, changes)
 
 
 @router.post("/{set_id}/copy", response=SetDocument)
 def copy_set(request: TeacherRequest, set_id: int) -> SetDocument:
-    return document_of(actions.copy_set(request.auth, _own(request, set_id)))
+    return document_of(actions.copy_set(request.auth, own_set(request.auth, set_id)))
 
 
 @router.post("/{set_id}/variant", response=SetDocument)
 def make_variant(request: TeacherRequest, set_id: int) -> SetDocument:
-    return document_of(actions.copy_set(request.auth, _own(request, set_id), variant=True))
+    return document_of(actions.copy_set(request.auth, own_set(request.auth, set_id), variant=True))
 
 
 @router.post("/{set_id}/items", response=SetDocument)
 def add_items(request: TeacherRequest, set_id: int, added: Items) -> SetDocument:
-    return document_of(actions.add_items(request.auth, _own(request, set_id), added.items))
+    return document_of(actions.add_items(request.auth, own_set(request.auth, set_id), added.items))
 
 
 @router.put("/{set_id}/place", response={204: None})
 def move_set(request: TeacherRequest, set_id: int, place: SetPlace) -> Status[None]:
-    actions.move_set(request.auth, _own(request, set_id), place.folder)
+    actions.move_set(request.auth, own_set(request.auth, set_id), place.folder)
     return Status(204, None)
 
 
 @router.put("/{set_id}/privacy", response={204: None})
 def set_privacy(request: TeacherRequest, set_id: int, form: Privacy) -> Status[None]:
-    actions.set_privacy(request.auth, _own(request, set_id), private=form.private)
+    actions.set_privacy(request.auth, own_set(request.auth, set_id), private=form.private)
     return Status(204, None)
 
 
 @router.post("/{set_id}/would-count", response=Verdicts)
 def would_count(request: TeacherRequest, set_id: int, asked: WouldCount) -> Verdicts:
     """How a text would be marked in this set; nothing is kept here."""
-    return verdicts_on(_own(request, set_id), asked)
+    return verdicts_on(own_set(request.auth, set_id), asked)
 
 
 @router.get("/{set_id}/revisions", response=list[RevisionRow])
 def list_revisions(request: TeacherRequest, set_id: int) -> list[RevisionRow]:
-    return revisions_of(_own(request, set_id))
+    return revisions_of(own_set(request.auth, set_id))
 
 
 @router.get("/{set_id}/revisions/{version}", response=OldContent)
 def read_revision(request: TeacherRequest, set_id: int, version: int) -> OldContent:
-    revision = get_object_or_404(Revision, set=_own(request, set_id), version=version)
+    revision = get_object_or_404(Revision, set=own_set(request.auth, set_id), version=version)
     return OldContent(version=version, content=stored.content_of(revision.shape, revision.content))
 
 
 @router.post("/{set_id}/revisions/{version}/bring-back", response=SetDocument)
 def bring_back(request: TeacherRequest, set_id: int, version: int) -> SetDocument:
-    return document_of(actions.bring_back(request.auth, _own(request, set_id), version))
+    return document_of(actions.bring_back(request.auth, own_set(request.auth, set_id), version))
 
 
 @router.delete("/{set_id}", response={204: None})
 def delete_set(request: TeacherRequest, set_id: int) -> Status[None]:
-    actions.delete_set(request.auth, _own(request, set_id))
+    actions.delete_set(request.auth, own_set(request.auth, set_id))
     return Status(204, None)
 
 
 @router.post("/{set_id}/restore", response={204: None})
 def restore_set(request: TeacherRequest, set_id: int) -> Status[None]:
-    deleted = get_object_or_404(QuestionSet, pk=set_id, owner=request.auth, purged_at=None)
+    deleted = owned(QuestionSet.objects.filter(purged_at=None), request.auth, set_id)
     actions.restore_set(request.auth, deleted)
     return Status(204, None)
-
-
-def _own(request: TeacherRequest, set_id: int) -> QuestionSet:
-    return get_object_or_404(sets_of(request.auth), pk=set_id)
 
 
 def known_kind(name: str) -> str:

@@ -17,6 +17,7 @@ from lantern.server.api import limits
 from lantern.server.library.actions import freeze
 from lantern.server.library.models import QuestionSet
 from lantern.server.live.clock import now_ms
+from lantern.server.live.faults import faulty_rows
 from lantern.server.live.hub import hub, raise_refusal
 from lantern.server.live.models import LiveSession
 from lantern.server.live.rules import may_lead
@@ -55,6 +56,16 @@ def rename_session(teacher: Teacher, session: LiveSession, title: str) -> None:
         raise PermissionDenied
     session.title = title
     session.save(update_fields=["title"])
+
+
+@transaction.atomic
+def go_on_without(teacher: Teacher, session: LiveSession, seq: int) -> None:
+    """Set aside the event at which the session stands, and those that hang on it; nothing where it stands elsewhere."""
+    if not may_lead(teacher, session):
+        raise PermissionDenied
+    _, rows = faulty_rows(session.pk)
+    if rows and rows[0][0] == seq:
+        session.events.filter(seq__in=[row[0] for row in rows]).update(set_aside=True)
 
 
 async def join_session(session: LiveSession, form: JoinForm, address: str) -> Joined:

@@ -11,6 +11,7 @@ from lantern.core.questions.contract import Item
 from lantern.core.session import Phase, State
 from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
+from lantern.server.accounts.requests import owned
 from lantern.server.api import limits
 from lantern.server.api.errors import UnknownCode
 from lantern.server.live.models import LiveSession
@@ -53,6 +54,11 @@ def led_session(teacher: Teacher, session_id: int) -> LiveSession | None:
     """The session with this number, if this teacher may lead it; nothing of it is loaded but its row."""
     session = LiveSession.objects.filter(pk=session_id).first()
     return session if session and may_lead(teacher, session) else None
+
+
+def own_session(teacher: Teacher, session_id: int) -> LiveSession:
+    """Raises Http404."""
+    return owned(LiveSession.objects.select_related("revision"), teacher, session_id)
 
 
 def reading_of(state: State, asked: AnswerToRead) -> Reading:

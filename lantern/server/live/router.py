@@ -7,8 +7,7 @@ import time
 import segno
 from asgiref.sync import sync_to_async
 from django.http import HttpRequest, HttpResponse
-from django.shortcuts import get_object_or_404
-from ninja import Router
+from ninja import Router, Status
 from ninja.security import HttpBearer
 
 from lantern.server.accounts.requests import TeacherRequest
@@ -16,14 +15,14 @@ from lantern.server.api import limits
 from lantern.server.api.auth import teacher, teacher_async
 from lantern.server.api.errors import TooFast
 from lantern.server.doors.protocols import doors
-from lantern.server.library.queries import sets_of
+from lantern.server.library.queries import own_set
 from lantern.server.live import actions, sockets
 from lantern.server.live.connections import Audience, Connection, Waiting
+from lantern.server.live.faults import Fault, fault_of
 from lantern.server.live.hub import hub, raise_refusal
 from lantern.server.live.logins import login_of
-from lantern.server.live.models import LiveSession
 from lantern.server.live.private_media import remember_seat
-from lantern.server.live.queries import code_info, join_url, reading_of, running_session, session_info
+from lantern.server.live.queries import code_info, join_url, own_session, reading_of, running_session, session_info
 from lantern.server.live.room import Room
 from lantern.server.live.schemas import (
     Ack,
@@ -36,6 +35,7 @@ from lantern.server.live.schemas import (
     Reading,
     ScreenMessage,
     SessionInfo,
+    StoodEvent,
     StudentCommand,
     StudentMessage,
     TeacherCommand,
@@ -66,19 +66,19 @@ class SeatToken(HttpBearer):
 
 @router.post("/sessions", response=SessionInfo, auth=teacher)
 def start_session(request: TeacherRequest, form: NewSession) -> SessionInfo:
-    question_set = get_object_or_404(sets_of(request.auth), pk=form.set)
-    return session_info(request, actions.start_session(request.auth, question_set, form.settings))
+    session = actions.start_session(request.auth, own_set(request.auth, form.set), form.settings)
+    return session_info(request, session)
 
 
 @router.get("/sessions/{session_id}", response=SessionInfo, auth=teacher)
 def read_session(request: TeacherRequest, session_id: int) -> SessionInfo:
-    return session_info(request, _own(request, session_id))
+    return session_info(request, own_session(request.auth, session_id))
 
 
 @router.get("/sessions/{session_id}/qr.svg", auth=teacher)
 def qr_picture(request: TeacherRequest, session_id: int) -> HttpResponse:
     out = io.BytesIO()
-    segno.make(join_url(request, _own(request, session_id)), error="m").save(
+    segno.make(join_url(request, own_session(request.auth, session_id)), error="m").save(
         out, kind="svg", scale=8, border=2, dark="#0b1720", light="#ffffff"
     )
     return HttpResponse(out.getvalue(), content_type="image/svg+xml")
@@ -99,6 +99,18 @@ async def desk_message(request: TeacherRequest, session_id: int, after: str = ""
 @router.get("/sessions/{session_id}/screen", response=ScreenMessage, auth=teacher_async)
 async def screen_message(request: TeacherRequest, session_id: int, after: str = "") -> HttpResponse:
     return await _next_of_teacher(request, session_id, Audience.SCREEN, after)
+
+
+@router.get("/sessions/{session_id}/fault", response=Fault | None, auth=teacher)
+def read_fault(request: TeacherRequest, session_id: int) -> Fault | None:
+    """The event at which the session stands, if it does."""
+    return fault_of(own_session(request.auth, session_id).pk)
+
+
+@router.post("/sessions/{session_id}/fault", response={204: None}, auth=teacher)
+def go_on_without(request: TeacherRequest, session_id: int, event: StoodEvent) -> Status[None]:
+    actions.go_on_without(request.auth, own_session(request.auth, session_id), event.seq)
+    return Status(204, None)
 
 
 @router.get("/codes/{code}", response=CodeInfo)
@@ -166,7 +178,3 @@ async def _next_message(room: Room, connection: Connection, waiting: Waiting, af
 
 def _know(request: HttpRequest) -> None:
     doors.know(getattr(request, "scope", {}))
-
-
-def _own(request: TeacherRequest, session_id: int) -> LiveSession:
-    return get_object_or_404(LiveSession.objects.select_related("revision"), pk=session_id, owner=request.auth)

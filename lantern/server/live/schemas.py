@@ -27,6 +27,12 @@ class SessionInfo(Value):
     ended_at: datetime | None
 
 
+class StoodEvent(Value):
+    """The event that a session shall go on without."""
+
+    seq: int
+
+
 class CodeInfo(Value):
     """What a device is told about a code before it joins."""
 

@@ -1,7 +1,7 @@
 """Sessions on disk: load a state, add events. The database is the only truth (law 5)."""
 
 import logging
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, replace
 from datetime import UTC, datetime
 
@@ -16,6 +16,8 @@ from lantern.core.session.model import changed
 from lantern.core.session.roster import Person as PersonInRoster
 from lantern.core.session.roster import Roster
 from lantern.core.session.stored import EVENT, read_event, read_settings, write_event
+from lantern.core.values import Milliseconds
+from lantern.server.api.errors import FaultySession
 from lantern.server.live.models import LiveSession, Person, SessionEvent
 
 log = logging.getLogger(__name__)
@@ -28,6 +30,7 @@ ADD_EVENT = (
     f"VALUES (%s, %s, %s, %s, %s, %s, %s, {EVENT.latest}, %s, FALSE)"
 )
 COLUMNS = ("seq", "at", "role", "who", "page", "number", "shape", "payload")
+SWEPT_WITHIN: Milliseconds = 200
 OF_THE_ROSTER = (e.Joined, e.Renamed, e.Erased)
 
 
@@ -42,34 +45,45 @@ class Loaded:
     state: State
 
 
-class FaultyEvent(Exception):
+class FaultyEvent(FaultySession):
     """An event can be read no more, or breaks what comes of it. The session stands there until it is set aside."""
 
     def __init__(self, session_id: int, seq: int) -> None:
-        super().__init__(f"event {seq} of session {session_id}")
+        super().__init__(f"This session cannot go on: it stands at its event number {seq}. All answers are kept.")
         self.session_id, self.seq = session_id, seq
 
 
 def load(session_id: int) -> Loaded:
-    """The state as the database has it. Raises LiveSession.DoesNotExist, FaultyEvent."""
+    """The state as the database has it. Raises LiveSession.DoesNotExist, FaultySession, FaultyEvent."""
+    return catch_up(before_its_first_event(session_id))
+
+
+def before_its_first_event(session_id: int) -> Loaded:
+    """Raises LiveSession.DoesNotExist, FaultySession."""
     row = LiveSession.objects.select_related("revision").get(pk=session_id)
-    content = content_of(row.revision.shape, row.revision.content)
-    chosen = read_settings(row.settings_shape, row.settings)
-    state = new_session(content, chosen, row.seed, row.rules, roster_of(session_id))
-    for item in state.items.values():
-        kind_of(item).prepare(item)
-    return catch_up(Loaded(row.pk, row.code, row.owner_id, 0, state))
+    roster = roster_of(session_id)
+    try:
+        content = content_of(row.revision.shape, row.revision.content)
+        chosen = read_settings(row.settings_shape, row.settings)
+        state = new_session(content, chosen, row.seed, row.rules, roster)
+        for item in state.items.values():
+            kind_of(item).prepare(item)
+    except Exception as error:
+        log.exception("session %d could not be loaded", session_id)
+        raise FaultySession from error
+    return Loaded(row.pk, row.code, row.owner_id, 0, state)
 
 
 def catch_up(loaded: Loaded) -> Loaded:
     """The same session with the events that came since. Raises FaultyEvent."""
-    rows = SessionEvent.objects.filter(session_id=loaded.session_id, seq__gt=loaded.seq, set_aside=False)
     course, last, names_changed = Course(loaded.state), loaded.seq, False
-    for seq, at, role, who, page, number, shape, payload in rows.values_list(*COLUMNS).iterator(4000):
+    for row in rows_after(loaded.session_id, loaded.seq):
+        seq = row[0]
         try:
-            recorded = Recorded(Sent(Actor(Role(role), who, page), number, at), read_event(shape, payload))
+            recorded = read_row(row)
             course.take(recorded)
         except Exception as error:
+            log.exception("session %d stands at its event %d", loaded.session_id, seq)
             raise FaultyEvent(loaded.session_id, seq) from error
         names_changed = names_changed or isinstance(recorded.event, OF_THE_ROSTER)
         last = seq
@@ -79,6 +93,25 @@ def catch_up(loaded: Loaded) -> Loaded:
     if names_changed:
         state = changed(state, roster=roster_of(loaded.session_id))
     return replace(loaded, seq=last, state=state)
+
+
+Row = tuple[int, Milliseconds, str, int | None, str, int, int, str]
+"""A stored event: COLUMNS."""
+
+
+def rows_after(session_id: int, seq: int = 0, *, set_aside: bool = False) -> Iterator[Row]:
+    rows = SessionEvent.objects.filter(session_id=session_id, seq__gt=seq, set_aside=set_aside)
+    return rows.values_list(*COLUMNS).iterator(4000)
+
+
+def actor_of(row: Row) -> Actor:
+    _, _, role, who, page, *_ = row
+    return Actor(Role(role), who, page)
+
+
+def read_row(row: Row) -> Recorded:
+    _, at, _, _, _, number, shape, payload = row
+    return Recorded(Sent(actor_of(row), number, at), read_event(shape, payload))
 
 
 def roster_of(session_id: int) -> Roster:
@@ -138,6 +171,21 @@ def _keep_roster(session_id: int, recorded: Iterable[Recorded], after: State) ->
     if erased:
         gone = [after.seats[seat].person for seat in erased]
         Person.objects.filter(session_id=session_id, key__in=gone).delete()
+
+
+def sweep() -> None:
+    """With SQLite, take what was erased out of its journal, too: secure delete has taken it out of the database.
+
+    Where a reader is in the way for longer than SWEPT_WITHIN, the journal's next turn does it.
+    """
+    if connection.vendor != "sqlite":
+        return
+    with connection.cursor() as cursor:
+        cursor.execute("PRAGMA busy_timeout")
+        (before,) = cursor.fetchone()
+        cursor.execute(f"PRAGMA busy_timeout = {SWEPT_WITHIN}")
+        cursor.execute("PRAGMA wal_checkpoint(TRUNCATE)")
+        cursor.execute(f"PRAGMA busy_timeout = {before}")
 
 
 def _summary_or_none(session_id: int, state: State) -> dict[str, object] | None:

@@ -1,7 +1,6 @@
 """Try a set as a student: the same views as in a session; nothing is kept."""
 
 from django.http import Http404
-from django.shortcuts import get_object_or_404
 from ninja import Router
 
 from lantern.core.questions import AnyAnswer
@@ -11,7 +10,7 @@ from lantern.core.session.views import Mine, StudentView
 from lantern.core.values import ShortId, Value
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
-from lantern.server.library.queries import content_of, sets_of
+from lantern.server.library.queries import content_of, own_set
 from lantern.server.live.clock import now_ms
 from lantern.server.live.queries import read_as
 from lantern.server.live.schemas import AnswerToRead, Reading
@@ -46,7 +45,7 @@ def read_answer(request: TeacherRequest, set_id: int, asked: AnswerToRead) -> Re
 
 
 def _content(request: TeacherRequest, set_id: int, item: str) -> SetContent:
-    content = content_of(get_object_or_404(sets_of(request.auth), pk=set_id))
+    content = content_of(own_set(request.auth, set_id))
     if item not in {one.id for one in content.items}:
         raise Http404
     return content

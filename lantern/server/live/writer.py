@@ -21,6 +21,7 @@ from django.db import DatabaseError, connection, transaction
 
 from lantern.core.errors import LanternError
 from lantern.core.session import Command, Course, Event, Recorded, Sent, decide
+from lantern.core.session.events import Erased
 from lantern.server.api.errors import FaultySession, NotStored
 from lantern.server.live import store
 from lantern.server.live.models import LiveSession
@@ -141,7 +142,17 @@ class Writer:
             return [Outcome(job, error=NotStored()) for job in jobs], {}
         loaded = {number: after for number, (_, after) in batches.items() if after is not None}
         self._remember(loaded)
-        return [outcome for outcomes, _ in batches.values() for outcome in outcomes], loaded
+        outcomes = [outcome for of_one, _ in batches.values() for outcome in of_one]
+        if any(isinstance(event, Erased) for outcome in outcomes for event in outcome.events):
+            self._sweep()
+        return outcomes, loaded
+
+    @staticmethod
+    def _sweep() -> None:
+        try:
+            store.sweep()
+        except DatabaseError:
+            log.exception("what was erased may still stand in the journal of the database")
 
     def _remember(self, loaded: dict[int, Loaded]) -> None:
         now = time.monotonic()
@@ -160,11 +171,8 @@ class Writer:
         except (DatabaseError, store.Stale):
             log.exception("%d commands of session %d could not be stored", len(jobs), session_id)
             error = NotStored()
-        except store.FaultyEvent as fault:
-            log.exception(
-                "session %d stands at its event %d: %d commands were refused", session_id, fault.seq, len(jobs)
-            )
-            error = FaultySession()
+        except FaultySession as fault:  # written down where it was found
+            error = fault
         except Exception:
             log.exception("session %d is faulty: %d commands were refused", session_id, len(jobs))
             error = FaultySession()

@@ -1,14 +1,19 @@
 """Reading what sessions left behind."""
 
-import re
-
+from django.core.paginator import Paginator
 from django.http import Http404
 
+from lantern.core.analysis.happened import Happening, happenings
 from lantern.core.analysis.report import Counting, hardest_first, report_of
 from lantern.core.questions.would_count import Verdict, verdict_on
+from lantern.core.session import Role
+from lantern.server.accounts.models import Teacher
 from lantern.server.live import store
+from lantern.server.live.faults import set_aside
 from lantern.server.live.models import LiveSession
-from lantern.server.reports.schemas import SessionReport, SessionRow, TypedText
+from lantern.server.reports.schemas import SessionReport, SessionRow, SessionRows, TypedText
+
+ON_A_PAGE = 50
 
 
 def row_of(session: LiveSession) -> SessionRow:
@@ -24,8 +29,15 @@ def row_of(session: LiveSession) -> SessionRow:
     )
 
 
+def session_rows(teacher: Teacher, page: int) -> SessionRows:
+    """A page that is not there is the last one."""
+    found = Paginator(LiveSession.objects.filter(owner=teacher), ON_A_PAGE).get_page(page)
+    return SessionRows(rows=[row_of(session) for session in found], more=found.has_next())
+
+
 def session_report(session: LiveSession, counting: Counting = "since_joined") -> SessionReport:
-    report = report_of(store.load(session.pk).state, counting).model_copy(update={"title": session.title})
+    state = store.load(session.pk).state
+    report = report_of(state, counting, teachers_of(session)).model_copy(update={"title": session.title})
     return SessionReport(
         id=session.pk,
         set=session.revision.set_id,
@@ -33,6 +45,7 @@ def session_report(session: LiveSession, counting: Counting = "since_joined") ->
         ended_at=session.ended_at,
         hardest=[question.item for question in hardest_first(report.questions)],
         report=report,
+        set_aside=set_aside(session.pk, state),
     )
 
 
@@ -44,7 +57,18 @@ def verdict_in(session: LiveSession, asked: TypedText) -> Verdict:
     return verdict_on(state.item(asked.item), asked.text, asked.part)
 
 
-def file_name(session: LiveSession, ending: str) -> str:
-    """A name every file system takes: the title's letters and digits, and the date."""
-    stem = re.sub(r"[^\w]+", "-", session.title).strip("-")[:60] or "session"
-    return f"{stem}-{session.created_at:%Y-%m-%d}.{ending}"
+def session_happenings(session: LiveSession) -> list[Happening]:
+    """Raises FaultySession."""
+    history = [store.read_row(row) for row in store.rows_after(session.pk)]
+    return happenings(store.load(session.pk).state, history, teachers_of(session))
+
+
+def teachers_of(session: LiveSession) -> dict[int, str]:
+    """Names by account, of whoever gave commands in the session."""
+    asked = session.events.filter(role=Role.DESK).values("who")
+    return dict(Teacher.objects.filter(pk__in=asked).values_list("pk", "name"))
+
+
+def dated_title(session: LiveSession) -> str:
+    """What a file of this session is called."""
+    return f"{session.title[:60] or 'session'} {session.created_at:%Y-%m-%d}"

@@ -6,6 +6,7 @@ from pydantic import Field
 from lantern.core.analysis.report import Report
 from lantern.core.questions.content import Title
 from lantern.core.values import ShortId, Value
+from lantern.server.live.faults import StoodAt
 
 
 class SessionRow(Value):
@@ -20,13 +21,26 @@ class SessionRow(Value):
     mean_share: float | None
 
 
+Page = Annotated[int, Field(ge=1, le=100_000)]
+
+
+class SessionRows(Value):
+    """A page of the list; `more` says whether there is another behind it."""
+
+    rows: list[SessionRow]
+    more: bool
+
+
 class SessionReport(Value):
+    """`set_aside` are events that could be read no more, and that the session went on without."""
+
     id: int
     set: int
     created_at: datetime
     ended_at: datetime | None
     hardest: list[str]
     report: Report
+    set_aside: list[StoodAt]
 
 
 class TypedText(Value):

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { DeskView } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
+import DeskAnswers from './DeskAnswers.vue'
 import type { Desk } from './useDesk'
 
 const props = defineProps<{ view: DeskView; desk: Desk }>()
@@ -46,6 +47,7 @@ const isRunning = computed(() => !['lobby', 'ended'].includes(props.view.phase))
       }}</UiButton>
       <UiButton v-if="desk.can('add_time')" @click="desk.addTime(15)">+15 s</UiButton>
       <UiButton v-if="desk.can('reopen')" @click="desk.reopen()">Open again</UiButton>
+      <DeskAnswers :desk="desk" :is-asked="!!view.shown?.ask" />
       <UiButton v-if="view.phase === 'closed' && view.next === 'reveal'" @click="desk.standings()"
         >Standings</UiButton
       >
@@ -53,7 +55,10 @@ const isRunning = computed(() => !['lobby', 'ended'].includes(props.view.phase))
       <UiButton :disabled="!view.previous" @click="desk.goTo(view.previous!)">Back</UiButton>
       <UiButton :disabled="!view.following" @click="desk.goTo(view.following!)">Skip</UiButton>
     </template>
-    <span v-else class="grow" />
+    <template v-else>
+      <DeskAnswers v-if="view.phase === 'lobby'" :desk="desk" :is-asked="false" />
+      <span class="grow" />
+    </template>
     <UiButton look="quiet" aria-label="The list of keys" @click="emit('keys')">?</UiButton>
     <UiButton v-if="view.phase !== 'ended'" look="quiet" @click="emit('end')">End session…</UiButton>
   </footer>

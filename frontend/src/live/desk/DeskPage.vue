@@ -7,6 +7,7 @@ import { useKeys } from '@/composables/useKeys'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import DeskBar from './DeskBar.vue'
+import DeskFault from './DeskFault.vue'
 import DeskHead from './DeskHead.vue'
 import DeskKeys from './DeskKeys.vue'
 import DeskLobby from './DeskLobby.vue'
@@ -49,7 +50,8 @@ useKeys({
 
 <template>
   <div v-if="gone" class="mx-auto max-w-xl px-6 py-16 text-lg" role="alert">
-    <p>{{ gone.sentence }}</p>
+    <DeskFault v-if="gone.code === 'faulty_session'" :session="sessionId" :sentence="gone.sentence" />
+    <p v-else>{{ gone.sentence }}</p>
     <RouterLink
       v-if="gone.code === 'signed_out'"
       :to="{ path: '/sign-in', query: { next: `/desk/${sessionId}` } }"

@@ -6,6 +6,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import type { DeskView, Person } from '@/api/types'
 import { useLinesInSight } from '@/composables/useLinesInSight'
 import { useToasts } from '@/composables/useToasts'
+import EraseDialog from '@/ui/EraseDialog.vue'
 import GridPane from '@/ui/GridPane.vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
 import type { Desk } from './useDesk'
@@ -15,6 +16,7 @@ const { show } = useToasts()
 const namesShown = useLocalStorage('lantern.desk-names', true)
 const answersShown = useLocalStorage('lantern.desk-answers', true)
 const renaming = ref<{ seat: number; name: string } | null>(null)
+const erasing = ref<Person | null>(null)
 const section = ref<HTMLElement>()
 
 const { compare } = new Intl.Collator(undefined, { numeric: true })
@@ -45,6 +47,12 @@ async function finishRenaming(): Promise<void> {
   renaming.value = null
   const before = props.view.people.find((person) => person.seat === change?.seat)
   if (change && before && before.name !== change.name) await props.desk.rename(change.seat, change.name)
+}
+
+async function erase(): Promise<void> {
+  const person = erasing.value!
+  erasing.value = null
+  await props.desk.erase(person.seat)
 }
 
 async function remove(person: Person): Promise<void> {
@@ -138,6 +146,7 @@ async function remove(person: Person): Promise<void> {
                       person.fog_lifted ? 'Pictures in fog again' : 'Pictures without fog'
                     }}</UiMenuAction>
                     <UiMenuAction danger @act="remove(person)">Remove</UiMenuAction>
+                    <UiMenuAction danger @act="erasing = person">Erase the name…</UiMenuAction>
                   </MenuItems>
                 </Menu>
               </th>
@@ -150,5 +159,6 @@ async function remove(person: Person): Promise<void> {
         </table>
       </div>
     </div>
+    <EraseDialog :name="erasing?.name ?? null" @erase="erase" @close="erasing = null" />
   </section>
 </template>

@@ -32,6 +32,7 @@ const PHASES: Partial<Record<DeskView['phase'], string>> = {
 const head = computed(() => {
   const { item, number } = shown.value
   const parts = [number ? `Question ${number}` : 'Page']
+  if (shown.value.round > 1) parts.push(`round ${shown.value.round}`)
   if (number) parts.push(viewsOf(item).sort(item))
   if (item.weight === 2) parts.push('counts twice')
   if (number && !item.scored) parts.push('opinion')
@@ -76,7 +77,9 @@ const curtain = computed(() => {
     @undo="emit('undo')"
   />
   <details v-if="view.allowed.includes('set_key')" class="mt-4 max-w-xs" :open="view.right_share === null">
-    <summary class="cursor-pointer font-bold">Say what is right</summary>
+    <summary class="cursor-pointer font-bold">
+      {{ view.right_share === null ? 'Say what is right' : 'Something else is right' }}
+    </summary>
     <AsyncView
       :kind="shown.item.kind"
       part="player"

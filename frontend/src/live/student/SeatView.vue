@@ -46,13 +46,10 @@ const detail = computed(() => {
 const share = computed(() => (isOpen.value && time.seconds.value !== null ? time.share.value : null))
 const spoken = announcement(view, state, time.seconds)
 
-watch(
-  [() => shown.value?.item.id, () => shown.value?.ask],
-  () => {
-    chosen.value = null
-    scrollTo(0, 0)
-  },
-)
+watch([() => shown.value?.item.id, () => shown.value?.ask], () => {
+  chosen.value = null
+  scrollTo(0, 0)
+})
 watch(gone, (why) => why && emit('leave', why))
 
 function sendChosen(): void {

@@ -57,10 +57,8 @@ export function useSeat(seat: Joined) {
     return answer.value ? 'sent' : 'none'
   })
 
-  function without<T>(all: Record<string, T>, name: string): Record<string, T> {
-    const { [name]: _, ...others } = all
-    return others
-  }
+  const without = <T>(all: Record<string, T>, name: string): Record<string, T> =>
+    Object.fromEntries(Object.entries(all).filter(([one]) => one !== name))
 
   function setPending(all: Record<string, Pending>): void {
     pending.value = all

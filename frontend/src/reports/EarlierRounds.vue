@@ -1,0 +1,41 @@
+<script setup lang="ts">
+/** How a question was answered before it was asked again, or before its answers were cleared. */
+import { computed } from 'vue'
+import { counted, percent } from '@/composables/format'
+import type { QuestionReport } from '@/api/types'
+import LineText from '@/questions/shared/LineText.vue'
+
+const props = defineProps<{ question: QuestionReport }>()
+
+const rounds = computed(() =>
+  props.question.earlier.map((one) => ({
+    ...one,
+    head: [
+      `Round ${one.round}`,
+      counted(one.answered, 'answer'),
+      one.share === null ? '' : percent(one.share),
+      one.set_aside ? 'cleared' : '',
+    ]
+      .filter(Boolean)
+      .join(' · '),
+    given: one.counts.filter((count) => count.count),
+  })),
+)
+</script>
+
+<template>
+  <div v-if="rounds.length" class="mt-2 border-t border-rule pt-1.5">
+    <p class="text-slate">Asked before; round {{ question.round }} counts</p>
+    <details v-for="round in rounds" :key="round.round">
+      <summary>{{ round.head }}</summary>
+      <ul class="ml-5">
+        <li v-for="count in round.given" :key="count.label + count.text" class="flex gap-2">
+          <LineText :text="count.label" />
+          <LineText class="min-w-0 grow wrap-anywhere" :text="count.text" />
+          <span v-if="count.right">✓ right</span>
+          <span class="tabular-nums">{{ count.count }}</span>
+        </li>
+      </ul>
+    </details>
+  </div>
+</template>

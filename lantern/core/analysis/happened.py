@@ -1,0 +1,211 @@
+"""What happened in a session: its course in lines, each with when and by whom.
+
+1. Answers are not listed one by one: they are in the report. How many came is said where a question closes.
+2. Who came in before the first question is one line; who came later is named.
+3. Names are the roster's: who was erased is in no line.
+"""
+
+from collections.abc import Callable, Iterable, Iterator, Mapping
+from dataclasses import dataclass, field
+from datetime import UTC, datetime
+
+from lantern.core.formats.table import Table
+from lantern.core.messages import Message, said
+from lantern.core.session import Actor, Recorded, Role, State
+from lantern.core.session import events as e
+from lantern.core.session.model import parts_of
+from lantern.core.values import Milliseconds, Value
+
+
+class Happening(Value):
+    """`by` is empty where nobody in particular did it."""
+
+    at: Milliseconds
+    by: str
+    what: Message
+
+
+@dataclass
+class Course:
+    """What the lines need to know of what came before them."""
+
+    state: State
+    teachers: Mapping[int, str]
+    joined_first: int = 0
+    began_at: Milliseconds | None = None
+    opened: set[str] = field(default_factory=set)
+    answers: dict[str, int] = field(default_factory=dict)
+
+    def question(self, ask: str) -> str:
+        item_id, number = parts_of(ask)
+        named = self.item(item_id)
+        return f"{named}, round {number}" if number > 1 else named
+
+    def item(self, item_id: str) -> str:
+        number = self.state.content.question_numbers().get(item_id)
+        return f"question {number}" if number else "a page"
+
+    def name(self, seat: int) -> str:
+        return self.state.name(self.state.seats[seat])
+
+    def by(self, actor: Actor) -> str:
+        if actor.role is Role.DESK:
+            return self.teachers.get(actor.who or 0, "")
+        seat = self.state.seats.get(actor.who or 0) if actor.role is Role.SEAT else None
+        return self.state.name(seat) if seat else ""
+
+
+def happenings(state: State, history: Iterable[Recorded], teachers: Mapping[int, str]) -> list[Happening]:
+    """`state` is the session after its `history`; `teachers` are names by account."""
+    return list(_lines(Course(state, teachers), history))
+
+
+def happenings_table(lines: Iterable[Happening]) -> Table:
+    rows = [
+        (datetime.fromtimestamp(line.at / 1000, UTC).isoformat(timespec="seconds"), line.what.sentence, line.by)
+        for line in lines
+    ]
+    return Table("What happened", ("At (UTC)", "What happened", "By"), rows)
+
+
+def _lines(course: Course, history: Iterable[Recorded]) -> Iterator[Happening]:
+    arrived_at: Milliseconds = 0
+    for recorded in history:
+        event = recorded.event
+        if isinstance(event, e.Answered):
+            course.answers[event.ask] = course.answers.get(event.ask, 0) + 1
+            continue
+        if isinstance(event, e.Joined) and course.began_at is None:
+            course.joined_first, arrived_at = course.joined_first + 1, recorded.at
+            continue
+        if course.began_at is None and isinstance(event, e.Opened | e.PageShown | e.Ended):
+            course.began_at = recorded.at
+            if course.joined_first:
+                many = "One person was in" if course.joined_first == 1 else "{count} people were in"
+                what = said("were_in", f"{many} before the first question.", count=course.joined_first)
+                yield Happening(at=arrived_at, by="", what=what)
+        what = SAYINGS[type(event)](course, event)
+        yield Happening(at=recorded.at, by=course.by(recorded.by), what=what)
+    if course.began_at is None and course.joined_first:
+        yield Happening(at=arrived_at, by="", what=said("came_in", "{count} came in.", count=course.joined_first))
+
+
+def _opened(course: Course, event: e.Opened) -> Message:
+    again = event.ask in course.opened
+    course.opened.add(event.ask)
+    question = course.question(event.ask)
+    if again:
+        return said("reopened", "Opened again: {question}.", question=question)
+    return said("opened", "Opened: {question}.", question=question)
+
+
+CLOSINGS = {
+    "desk": ("closed", "Closed: {question}, with {answers}."),
+    "time": ("closed_by_clock", "Closed by the clock: {question}, with {answers}."),
+    "all_answered": ("closed_all_answered", "Closed as all had answered: {question}, with {answers}."),
+}
+
+
+def _closed(course: Course, event: e.Closed) -> Message:
+    count = course.answers.get(event.ask, 0)
+    code, sentence = CLOSINGS[event.why]
+    answers = "1 answer" if count == 1 else f"{count} answers"
+    return said(code, sentence, question=course.question(event.ask), answers=answers)
+
+
+def _time_added(course: Course, event: e.TimeAdded) -> Message:
+    return said("time_added", "Time was added to {question}.", question=course.question(event.ask))
+
+
+def _set_aside(course: Course, event: e.SetAside) -> Message:
+    if event.start_over:
+        return said("all_cleared", "All answers were cleared, and the session began anew.")
+    return said("cleared", "The answers to {question} were cleared.", question=course.item(parts_of(event.asks[0])[0]))
+
+
+def _brought_back(course: Course, event: e.BroughtBack) -> Message:
+    if not event.asks:
+        item = course.item(parts_of(event.aside[0])[0])
+        return said("round_before", "The round before counts again: {question}.", question=item)
+    items = {parts_of(ask)[0] for ask in event.asks}
+    if len(items) > 1:
+        return said("all_brought_back", "All answers that had been cleared count again.")
+    return said("brought_back", "The answers to {question} count again.", question=course.item(items.pop()))
+
+
+def _mark_given(course: Course, event: e.MarkGiven) -> Message:
+    question, name = course.question(event.ask), course.name(event.seat)
+    if event.mark is None:
+        return said(
+            "mark_taken_back", "{name}’s mark by hand for {question} was taken back.", name=name, question=question
+        )
+    mark = f"{event.mark:g}"
+    return said("mark_given", "{name} was given {mark} for {question}.", name=name, mark=mark, question=question)
+
+
+CORRECTIONS = {
+    "counts": ("counts_now", "“{text}” counts from now on in {question}."),
+    "apart": ("counted_apart", "“{text}” is counted apart in {question}."),
+}
+
+
+def _corrected(course: Course, event: e.Corrected) -> Message:
+    code, sentence = CORRECTIONS[event.what]
+    return said(code, sentence, text=event.text, question=course.item(event.item.id))
+
+
+def _of_item(code: str, sentence: str) -> Callable[[Course, e.PageShown | e.KeySet], Message]:
+    return lambda course, event: said(code, sentence, question=course.item(event.item))
+
+
+def _of_ask(code: str, sentence: str) -> Callable[[Course, e.Withdrawn | e.Revealed | e.Revisited], Message]:
+    return lambda course, event: said(code, sentence, question=course.question(event.ask))
+
+
+def _of_seat(code: str, sentence: str) -> Callable[[Course, e.Joined | e.Removed], Message]:
+    return lambda course, event: said(code, sentence, name=course.name(event.seat))
+
+
+def _plain(code: str, sentence: str) -> Callable[[Course, e.Event], Message]:
+    return lambda course, event: said(code, sentence)
+
+
+SAYINGS: dict[type, Callable[..., Message]] = {
+    e.Joined: _of_seat("joined_late", "{name} joined late."),
+    e.Renamed: _of_seat("renamed", "{name} was renamed."),
+    e.Erased: _of_seat("erased", "The name of {name} was erased."),
+    e.Removed: _of_seat("removed", "{name} was taken out."),
+    e.Restored: _of_seat("restored", "{name} was let in again."),
+    e.FogLifted: lambda course, event: said(
+        *(
+            ("fog_lifted", "{name} sees pictures without fog.")
+            if event.lifted
+            else ("fog_again", "{name} sees pictures in fog again.")
+        ),
+        name=course.name(event.seat),
+    ),
+    e.KeySet: _of_item("key_set", "Another answer was set as right in {question}."),
+    e.Corrected: _corrected,
+    e.FullMarksGiven: _of_item("full_marks_given", "Everybody was given a full mark for {question}."),
+    e.Dropped: _of_item("dropped", "Left out of the scores: {question}."),
+    e.MarkGiven: _mark_given,
+    e.TakenBack: _of_item("taken_back", "The last correction of {question} was taken back."),
+    e.MarkedAnew: _plain("marked_anew", "Every answer was marked by the rules of today."),
+    e.PageShown: _plain("page_shown", "A page was shown."),
+    e.Opened: _opened,
+    e.SetAside: _set_aside,
+    e.BroughtBack: _brought_back,
+    e.TimeAdded: _time_added,
+    e.Closed: _closed,
+    e.Withdrawn: _of_ask("withdrawn", "Left without an answer, so it counts as never asked: {question}."),
+    e.Revealed: _of_ask("revealed", "The right answer was shown: {question}."),
+    e.Revisited: _of_ask("revisited", "Shown once more: {question}."),
+    e.CurtainSet: lambda course, event: (
+        said("curtain_drawn", "The curtain was drawn.")
+        if event.drawn
+        else said("curtain_lifted", "The curtain was lifted.")
+    ),
+    e.StandingsShown: _plain("standings_shown", "The standings were shown."),
+    e.Ended: _plain("ended", "The session ended."),
+}
+"""Every stored event but an answer has a line; a test holds it to that."""

@@ -1,0 +1,19 @@
+"""What is said to people, so that it can be said in any language: a code with its parameters.
+
+The English sentence goes along, for whoever has no other. One code has one meaning.
+"""
+
+from lantern.core.values import Value
+
+
+class Message(Value):
+    """`code` is stable; `params` are what `sentence` was made with."""
+
+    code: str
+    params: dict[str, str | int]
+    sentence: str
+
+
+def said(code: str, sentence: str, **params: str | int) -> Message:
+    """`sentence` names its parameters in braces."""
+    return Message(code=code, params=params, sentence=sentence.format(**params))
