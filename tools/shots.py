@@ -89,7 +89,7 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
         lead(teacher, session, desk, screen, phone)
     finally:
         students.kill()
-    past = teacher.call("GET", "/sessions")[-1]
+    past = teacher.call("GET", "/sessions")["rows"][-1]
     desk.get(f"{url}/sessions")
     wait_for(desk, "Took part")
     shoot(desk, "sessions")

@@ -41,7 +41,7 @@ def an_example(command: type, room):
         c.Remove: lambda: c.Remove(1),
         c.Restore: lambda: c.Restore(1),
         c.LiftFog: lambda: c.LiftFog(1, True),
-        c.SetKey: lambda: c.SetKey(item, ChoiceAnswer(chosen=("B",))),
+        c.SetKey: lambda: c.SetKey(item, ChoiceAnswer(chosen=("C",))),
         c.CountAsRight: lambda: c.CountAsRight(item, ChoiceAnswer(chosen=("B",))),
         c.KeepApart: lambda: c.KeepApart(item, "waves"),
         c.GiveFullMarks: lambda: c.GiveFullMarks(item),
@@ -75,6 +75,7 @@ CORRECTED = {c.TakeBack: "", c.MarkAnew: ""}
 OVER = CORRECTED | {
     c.AskAgain: "Opened",
     c.ClearAnswers: "",  # nobody has answered
+    c.SetKey: "KeySet",
     c.GiveFullMarks: "FullMarksGiven",
     c.Drop: "Dropped",
     c.GiveMark: "MarkGiven",

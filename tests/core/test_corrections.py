@@ -5,6 +5,7 @@ import pytest
 from lantern.core import errors
 from lantern.core.analysis.report import FOR_NOTHING, NO_KEY, report_of
 from lantern.core.analysis.tables import RAW_HEADINGS, grid_table, raw_table
+from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.questions.kinds.gap_fill import GapFillAnswer, GapFillItem
 from lantern.core.questions.kinds.letter import LetterAnswer, LetterItem
 from lantern.core.questions.kinds.numeric_entry import NumericEntryAnswer, NumericEntryItem
@@ -19,7 +20,7 @@ from lantern.core.session.corrections import marked_otherwise
 from lantern.core.session.stored import EVENT, read_event, write_event
 from lantern.core.session.views import Places, desk_view, mine, student_view
 from tests.builders import a_session, a_set, choice, opinion
-from tests.builders.session import Room
+from tests.builders.session import DESK, Room
 
 
 def asked(item, *answers, **settings):
@@ -300,3 +301,112 @@ def test_marks_stored_shown_counted_and_exported_are_the_same_k5():
 def test_an_opinion_is_in_no_score_k2():
     room = led(opinion(id="o1"), choice("B"), rows=["ABC", "BBA"])
     assert report_of(room.state).top_score == 1
+
+
+def ended(*answers, **settings):
+    """A choice (B is right) that was asked of one student for each answer, in a session that has ended."""
+    room = a_session(a_set(choice("B", id="q1"), choice("B", id="q2")), *(f"S{n}" for n, _ in enumerate(answers)))
+    room.advance()
+    for seat, letter in enumerate(answers, start=1):
+        if letter:
+            room.answer(seat, letter)
+    room.do(c.End())
+    return room
+
+
+def scores(room):
+    return [person.score for person in report_of(room.state).people]
+
+
+def test_full_marks_are_for_all_who_were_asked_and_can_be_taken_back():
+    room = ended("B", "C", None)
+    assert scores(room) == [1, 0, 0]
+    room.do(c.GiveFullMarks("q1"))
+    assert scores(room) == [1, 1, 1]
+    assert [person.points for person in report_of(room.state).people] == [100, 100, 0]  # points are for answers
+    assert room.do(c.GiveFullMarks("q1")) == []
+    room.do(c.TakeBack("q1"))
+    assert scores(room) == [1, 0, 0]
+
+
+def test_who_came_later_gets_no_full_mark():
+    room = a_session(a_set(choice("B", id="q1"), choice("B", id="q2")), "Fen")
+    room.advance(2)
+    room.join("Ines")
+    room.do(c.End())
+    room.do(c.GiveFullMarks("q1"))
+    assert [(person.score, person.out_of) for person in report_of(room.state).people] == [(1, 1), (0, 0)]
+
+
+def test_a_dropped_question_is_in_no_score_no_points_and_no_mean():
+    room = ended("B", "C")
+    room.do(c.Drop("q1"))
+    report = report_of(room.state)
+    assert (report.top_score, [person.points for person in report.people]) == (0, [0, 0])
+    assert report.questions[0].note
+    assert mine(room.state, Places(room.state), 1).scored == 0
+    room.do(c.TakeBack("q1"))
+    assert report_of(room.state).top_score == 1
+
+
+def test_a_mark_by_hand_goes_before_all_others_and_can_be_taken_away():
+    room = ended("C", None)
+    room.do(c.GiveMark("q1", 1, 0.5))
+    room.do(c.GiveMark("q1", 2, 1.0))
+    assert scores(room) == [0.5, 1]
+    assert report_of(room.state).questions[0].by_hand == 2
+    room.do(c.GiveFullMarks("q1"))
+    assert scores(room) == [0.5, 1]
+    for seat in (1, 2):
+        room.do(c.GiveMark("q1", seat, None))
+    room.do(c.TakeBack("q1"))
+    assert scores(room) == [0, 0]
+
+
+def test_a_mark_by_hand_stays_through_a_new_key_and_an_answer_after_it():
+    room = a_session(a_set(choice("B", id="q1")), "Fen", "Bo")
+    room.advance()
+    room.answer(1, "C")
+    room.do(c.Close(room.state.step))
+    for seat in (1, 2):
+        room.do(c.GiveMark("q1", seat, 0.25))
+    room.do(c.Reopen(room.state.step))
+    room.answer(2, "B")
+    room.do(c.Close(room.state.step))
+    room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))
+    assert marks(room, "q1") == [0.25, 0.25]
+
+
+def test_an_opinion_takes_no_marks():
+    room = a_session(a_set(opinion(id="q1")), "Fen")
+    room.advance(2)
+    for command in (c.GiveFullMarks("q1"), c.GiveMark("q1", 1, 1.0)):
+        with pytest.raises(errors.NotPossible):
+            room.do(command)
+
+
+def test_the_report_says_what_was_put_right_by_whom_and_when():
+    room = ended("C")
+    room.now += 60_000
+    room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))
+    room.do(c.Drop("q1"))
+    said = report_of(room.state, teachers={DESK.who: "Odile Brandt"}).questions[0].corrected
+    assert [(one.what, one.text, one.at, one.by) for one in said] == [
+        ("key", "Knot C", room.now, "Odile Brandt"),
+        ("dropped", "", room.now, "Odile Brandt"),
+    ]
+    room.do(c.TakeBack("q1"))
+    assert [one.what for one in report_of(room.state).questions[0].corrected] == ["key"]
+
+
+def test_a_correction_reaches_every_round():
+    room = a_session(a_set(choice("B", id="q1")), "Fen")
+    room.advance()
+    room.answer(1, "C")
+    room.advance()
+    room.do(c.AskAgain(room.state.step))
+    room.answer(1, "C")
+    room.do(c.End())
+    room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))
+    (question,) = report_of(room.state).questions
+    assert (question.share, question.earlier[0].share) == (1, 1)

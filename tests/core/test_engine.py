@@ -8,6 +8,7 @@ from lantern.core import errors
 from lantern.core.analysis.report import report_of
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.questions.kinds.letter import LetterAnswer, LetterItem
+from lantern.core.questions.kinds.text_entry import TextEntryAnswer, TextEntryItem
 from lantern.core.session import Phase, Recorded
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
@@ -362,10 +363,28 @@ def test_a_key_that_is_set_afterwards_marks_every_answer_anew():
 
 
 def test_where_the_set_says_what_is_right_the_desk_does_not():
-    room = a_session(a_set(choice("B", id="q1")), "Fen")
-    room.advance()
-    room.answer(1, "C")
-    room.do(c.Close(room.state.step))
+    room = a_session(a_set(TextEntryItem(id="t1", prompt="Which knot?", accepts=("bowline",))), "Fen")
+    room.advance(2)
     assert "set_key" not in desk_view(room.state, "KELP427", ()).allowed
     with pytest.raises(errors.NotPossible, match="written in its set"):
+        room.do(c.SetKey("t1", TextEntryAnswer(text="hitch")))
+
+
+def test_another_option_can_be_set_as_right_and_taken_back():
+    room = a_session(a_set(choice("B", id="q1")), "Fen", "Bo")
+    room.advance()
+    room.answer(1, "C")
+    room.answer(2, "B")
+    room.do(c.Close(room.state.step))
+    assert room.do(c.SetKey("q1", ChoiceAnswer(chosen=("B",)))) == []
+    room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))
+    assert [r.mark for r in room.state.responses("q1")] == [1, 0]
+    room.do(c.TakeBack("q1"))
+    assert [r.mark for r in room.state.responses("q1")] == [0, 1]
+
+
+def test_an_opinion_gets_no_key():
+    room = a_session(a_set(opinion(id="q1")), "Fen")
+    room.advance(2)
+    with pytest.raises(errors.NotPossible):
         room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))

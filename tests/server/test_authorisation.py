@@ -95,6 +95,10 @@ MAY = {
     "PATCH /api/sessions/{session_id}": OWNER,
     "GET /api/sessions/{session_id}/workbook.xlsx": OWNER,
     "GET /api/sessions/{session_id}/answers.csv": OWNER,
+    "GET /api/sessions/{session_id}/happened": OWNER,
+    "GET /api/sessions/{session_id}/happened.csv": OWNER,
+    "GET /api/live/sessions/{session_id}/fault": OWNER,
+    "POST /api/live/sessions/{session_id}/fault": OWNER,
 }
 SOCKETS = {"/live/desk/{session_id}": OWNER, "/live/screen/{session_id}": OWNER}
 OPERATIONS = [
@@ -165,6 +169,7 @@ class School:
             "POST /api/trial/{set_id}": {"item": "q1"},
             "POST /api/trial/{set_id}/reading": {"item": "q1", "answer": {"kind": "choice", "chosen": ["B"]}},
             "POST /api/sessions/{session_id}/would-count": {"item": "q1", "text": "x"},
+            "POST /api/live/sessions/{session_id}/fault": {"seq": 1},
             "PATCH /api/sessions/{session_id}": {"title": "x"},
         }
 

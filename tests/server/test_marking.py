@@ -140,7 +140,7 @@ def test_marks_are_put_right_after_the_end_and_read_in_the_list(server, teacher)
 
     def shares():
         report = teacher.call("GET", f"/sessions/{session['id']}/report")["report"]
-        row = next(row for row in teacher.call("GET", "/sessions") if row["id"] == session["id"])
+        row = next(row for row in teacher.call("GET", "/sessions")["rows"] if row["id"] == session["id"])
         return report["mean_share"], row["mean_share"]
 
     assert shares() == (0, 0)

@@ -9,6 +9,7 @@ from lantern.server.demo.rehearsal import Rehearsal
 from lantern.server.live import store
 from lantern.server.live.actions import start_session
 from lantern.server.live.models import LiveSession
+from lantern.server.reports.queries import ON_A_PAGE
 
 NAMES = ("Fen Okoro", "Bo Tanaka-Lind", "=Ines", "Tove Hallin")
 
@@ -21,7 +22,7 @@ def finished(odile, knots) -> LiveSession:
 
 
 def test_a_finished_session_stands_in_the_list_with_its_figures(as_odile, finished):
-    row = as_odile("get", "/sessions")[0]
+    row = as_odile("get", "/sessions")["rows"][0]
     report = report_of(store.load(finished.pk).state)
     assert row["took_part"] == 4
     assert row["mean_share"] == pytest.approx(report.mean_share)
@@ -41,7 +42,7 @@ def test_the_page_the_workbook_and_the_raw_table_agree(as_odile, finished):
 
 def test_a_download_has_a_name_that_says_what_it_is(as_odile, finished):
     disposition = as_odile("get", f"/sessions/{finished.pk}/workbook.xlsx")["Content-Disposition"]
-    assert 'filename="Knots-that-hold-' in disposition
+    assert 'filename="Knots that hold 20' in disposition
 
 
 def test_a_session_can_be_renamed(as_odile, finished):
@@ -49,11 +50,29 @@ def test_a_session_can_be_renamed(as_odile, finished):
     assert as_odile("get", f"/sessions/{finished.pk}/report")["report"]["title"] == "Knots, 8C"
 
 
-@pytest.mark.parametrize("path", ["report", "workbook.xlsx", "answers.csv"])
+def test_a_long_list_of_sessions_comes_in_pages(as_odile, odile, knots):
+    made = [start_session(odile, knots, Settings()).pk for _ in range(ON_A_PAGE + 2)]
+    first, second = (as_odile("get", f"/sessions?page={page}") for page in (1, 2))
+    assert (len(first["rows"]), first["more"]) == (ON_A_PAGE, True)
+    assert ([row["id"] for row in second["rows"]], second["more"]) == (made[1::-1], False)
+    assert as_odile("get", "/sessions?page=9")["rows"] == second["rows"]  # the last one there is
+    as_odile("get", "/sessions?page=0", status=422)
+
+
+def test_what_happened_is_told_and_taken_out(as_odile, finished):
+    lines = as_odile("get", f"/sessions/{finished.pk}/happened")
+    assert [line["what"]["code"] for line in lines][:2] == ["came_first", "opened"]
+    assert {line["by"] for line in lines} == {"", "Odile Brandt"}
+    table = as_odile("get", f"/sessions/{finished.pk}/happened.csv").content.decode("utf-8-sig").splitlines()
+    assert len(table) == len(lines) + 1
+    assert table[-1].endswith("The session ended.,Odile Brandt")
+
+
+@pytest.mark.parametrize("path", ["report", "workbook.xlsx", "answers.csv", "happened", "happened.csv"])
 def test_results_are_the_teachers_alone(as_ravi, nobody, finished, path):
     as_ravi("get", f"/sessions/{finished.pk}/{path}", status=404)
     nobody("get", f"/sessions/{finished.pk}/{path}", status=401)
-    assert as_ravi("get", "/sessions") == []
+    assert as_ravi("get", "/sessions")["rows"] == []
 
 
 def test_one_seed_gives_one_rehearsal(odile, knots):

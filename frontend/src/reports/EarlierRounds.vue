@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** How a question was answered before it was asked again, or before its answers were cleared. */
+/** How a question was answered in its other rounds: before it was asked again, or before its answers were cleared. */
 import { computed } from 'vue'
 import { counted, percent } from '@/composables/format'
 import type { QuestionReport } from '@/api/types'
@@ -14,7 +14,7 @@ const rounds = computed(() =>
       `Round ${one.round}`,
       counted(one.answered, 'answer'),
       one.share === null ? '' : percent(one.share),
-      one.set_aside ? 'cleared' : '',
+      one.set_aside ? 'set aside' : '',
     ]
       .filter(Boolean)
       .join(' · '),
@@ -25,7 +25,7 @@ const rounds = computed(() =>
 
 <template>
   <div v-if="rounds.length" class="mt-2 border-t border-rule pt-1.5">
-    <p class="text-slate">Asked before; round {{ question.round }} counts</p>
+    <p class="text-slate">Other rounds; round {{ question.round }} counts</p>
     <details v-for="round in rounds" :key="round.round">
       <summary>{{ round.head }}</summary>
       <ul class="ml-5">

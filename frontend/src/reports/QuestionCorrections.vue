@@ -28,6 +28,7 @@ const done = computed(() =>
 const is = (what: Corrected['what']): boolean => props.question.corrected.some((one) => one.what === what)
 const isScored = computed(() => props.question.scored && !is('dropped'))
 const item = computed(() => props.question.item)
+const step = 'min-h-6 text-sm font-bold text-tide hover:underline disabled:text-slate'
 const setKey = (answer: StudentAnswer): Promise<void> => command({ do: 'set_key', item: item.value, answer })
 </script>
 
@@ -56,19 +57,19 @@ const setKey = (answer: StudentAnswer): Promise<void> => command({ do: 'set_key'
         >{{ key.name }}</UiButton
       >
     </p>
-    <p v-if="isScored" class="flex flex-wrap items-center gap-1.5">
-      <span class="text-slate">For everybody:</span>
-      <UiButton
+    <p v-if="isScored" class="flex flex-wrap gap-x-5">
+      <button
         v-if="!is('full_marks')"
-        look="plain"
-        size="small"
+        type="button"
+        :class="step"
         :disabled="busy"
         @click="command({ do: 'give_full_marks', item })"
-        >A full mark</UiButton
       >
-      <UiButton look="plain" size="small" :disabled="busy" @click="command({ do: 'drop', item })"
-        >Leave it out of the scores</UiButton
-      >
+        Full marks for all
+      </button>
+      <button type="button" :class="step" :disabled="busy" @click="command({ do: 'drop', item })">
+        Leave it out of the scores
+      </button>
     </p>
   </div>
   <div v-if="done.length || question.by_hand" class="mt-2 border-t border-rule pt-1.5">
@@ -77,15 +78,16 @@ const setKey = (answer: StudentAnswer): Promise<void> => command({ do: 'set_key'
       <li v-for="(one, index) in done" :key="index" class="flex flex-wrap items-baseline gap-x-3">
         <span dir="auto">{{ one.text }}</span>
         <span class="text-slate">{{ one.when }}</span>
-        <UiButton
+        <button
           v-if="one.isLast"
-          look="quiet"
-          size="small"
+          type="button"
+          :class="step"
           :disabled="busy"
           :aria-label="`Take back: ${one.text}`"
           @click="command({ do: 'take_back', item })"
-          >Take back</UiButton
         >
+          Take back
+        </button>
       </li>
       <li v-if="question.by_hand">{{ counted(question.by_hand, 'mark') }} by hand</li>
     </ul>

@@ -98,7 +98,7 @@ describe('a question’s counts', () => {
     })
     expect(view.text()).toContain('round 3 counts')
     expect(view.findAll('summary').map((one) => one.text())).toEqual([
-      'Round 1 · 4 answers · 50 % · cleared',
+      'Round 1 · 4 answers · 50 % · set aside',
       'Round 2 · 1 answer',
     ])
   })

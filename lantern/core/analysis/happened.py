@@ -1,11 +1,11 @@
 """What happened in a session: its course in lines, each with when and by whom.
 
 1. Answers are not listed one by one: they are in the report. How many came is said where a question closes.
-2. Who came in before the first question is one line; who came later is named.
+2. Who came in before it began is one line; who came later is named.
 3. Names are the roster's: who was erased is in no line.
 """
 
-from collections.abc import Callable, Iterable, Iterator, Mapping
+from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass, field
 from datetime import UTC, datetime
 
@@ -31,8 +31,6 @@ class Course:
 
     state: State
     teachers: Mapping[int, str]
-    joined_first: int = 0
-    began_at: Milliseconds | None = None
     opened: set[str] = field(default_factory=set)
     answers: dict[str, int] = field(default_factory=dict)
 
@@ -57,7 +55,7 @@ class Course:
 
 def happenings(state: State, history: Iterable[Recorded], teachers: Mapping[int, str]) -> list[Happening]:
     """`state` is the session after its `history`; `teachers` are names by account."""
-    return list(_lines(Course(state, teachers), history))
+    return _lines(Course(state, teachers), history)
 
 
 def happenings_table(lines: Iterable[Happening]) -> Table:
@@ -68,26 +66,30 @@ def happenings_table(lines: Iterable[Happening]) -> Table:
     return Table("What happened", ("At (UTC)", "What happened", "By"), rows)
 
 
-def _lines(course: Course, history: Iterable[Recorded]) -> Iterator[Happening]:
-    arrived_at: Milliseconds = 0
+def _lines(course: Course, history: Iterable[Recorded]) -> list[Happening]:
+    lines: list[Happening] = []
+    arrivals: list[Recorded] = []
+    place = 0  # where the line about those who came first stands
+    has_begun = False
     for recorded in history:
         event = recorded.event
         if isinstance(event, e.Answered):
             course.answers[event.ask] = course.answers.get(event.ask, 0) + 1
-            continue
-        if isinstance(event, e.Joined) and course.began_at is None:
-            course.joined_first, arrived_at = course.joined_first + 1, recorded.at
-            continue
-        if course.began_at is None and isinstance(event, e.Opened | e.PageShown | e.Ended):
-            course.began_at = recorded.at
-            if course.joined_first:
-                many = "One person was in" if course.joined_first == 1 else "{count} people were in"
-                what = said("were_in", f"{many} before the first question.", count=course.joined_first)
-                yield Happening(at=arrived_at, by="", what=what)
-        what = SAYINGS[type(event)](course, event)
-        yield Happening(at=recorded.at, by=course.by(recorded.by), what=what)
-    if course.began_at is None and course.joined_first:
-        yield Happening(at=arrived_at, by="", what=said("came_in", "{count} came in.", count=course.joined_first))
+        elif isinstance(event, e.Joined) and not has_begun:
+            arrivals.append(recorded)
+            place = len(lines)
+        else:
+            has_begun = has_begun or isinstance(event, e.Opened | e.PageShown)
+            what = SAYINGS[type(event)](course, event)
+            lines.append(Happening(at=recorded.at, by=course.by(recorded.by), what=what))
+    if arrivals:
+        lines.insert(place, Happening(at=arrivals[-1].at, by="", what=_came_first(len(arrivals))))
+    return lines
+
+
+def _came_first(count: int) -> Message:
+    people = "One person" if count == 1 else "{count} people"
+    return said("came_first", f"{people} came in before it began.", count=count)
 
 
 def _opened(course: Course, event: e.Opened) -> Message:

@@ -32,7 +32,8 @@ def set_key(state: State, command: c.SetKey, sent: Sent) -> list[e.Event]:
     if not kind.possible_keys(item) or command.answer.kind != item.kind:
         raise errors.NotPossible("What is right in this question is written in its set.")
     kind.accept(item, command.answer)
-    return [e.KeySet(command.item, command.answer)]
+    is_right_already = kind.with_key(item, command.answer) == item
+    return [] if is_right_already else [e.KeySet(command.item, command.answer)]
 
 
 def count_as_right(state: State, command: c.CountAsRight, sent: Sent) -> list[e.Event]:

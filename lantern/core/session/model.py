@@ -125,10 +125,15 @@ class Correction:
 
 @dataclass(frozen=True, slots=True)
 class Laid:
-    """What can be brought back: these asks were set aside, or (`again`) asked once more after an earlier round."""
+    """What can be brought back: these asks were set aside, or (`again`) asked once more after an earlier round.
+
+    Where the session began anew, `cursor` and `pages_shown` are where it stood.
+    """
 
     asks: tuple[str, ...]
     again: bool = False
+    cursor: str | None = None
+    pages_shown: frozenset[str] = frozenset()
 
 
 @dataclass(frozen=True)

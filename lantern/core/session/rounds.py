@@ -87,17 +87,25 @@ def settled(state: State) -> State:
 
 
 def on_set_aside(state: State, event: e.SetAside) -> State:
-    state = settled(_aside(state, event.asks, True))
-    state = changed(state, laid=(*state.laid, Laid(event.asks)))
+    laid = Laid(event.asks)
+    if event.start_over:
+        laid = Laid(event.asks, cursor=state.cursor, pages_shown=state.pages_shown)
+    state = changed(settled(_aside(state, event.asks, True)), laid=(*state.laid, laid))
     if event.start_over:
         return changed(state, phase=Phase.LOBBY, cursor=None, step=state.step + 1, pages_shown=frozenset())
     return state
 
 
 def on_brought_back(state: State, event: e.BroughtBack) -> State:
+    """A session that had begun anew is where it was; whoever has begun once more stays where they are."""
     state = settled(_aside(_aside(state, event.asks, False), event.aside, True))
-    state = changed(state, laid=state.laid[:-1])
+    *earlier, last = state.laid
+    state = changed(state, laid=tuple(earlier), pages_shown=state.pages_shown | last.pages_shown)
+    if state.phase is Phase.LOBBY:
+        state = changed(state, cursor=last.cursor)
     here = state.ask
+    if state.phase is Phase.LOBBY and state.cursor in state.pages_shown:
+        return changed(state, phase=Phase.PAGE, step=state.step + 1)
     if here is None or all(parts_of(ask)[0] != here.item_id for ask in (*event.asks, *event.aside)):
         return changed(state, step=state.step + 1)
     return changed(state, phase=Phase.REVEALED if here.revealed else Phase.CLOSED, step=state.step + 1)

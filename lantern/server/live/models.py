@@ -37,7 +37,7 @@ class LiveSession(models.Model):
     summary = models.JSONField(null=True, blank=True)
 
     class Meta:
-        ordering = ("-created_at",)
+        ordering = ("-created_at", "-id")
         constraints = (
             models.UniqueConstraint(
                 fields=["code"], condition=models.Q(ended_at=None), name="one_running_session_a_code"

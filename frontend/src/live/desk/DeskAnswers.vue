@@ -29,7 +29,7 @@ async function clear(of: 'question' | 'all'): Promise<void> {
   <Menu v-if="isUseful" as="div" class="relative">
     <MenuButton :class="button('plain')">Answers…</MenuButton>
     <MenuItems
-      class="absolute bottom-full left-0 z-30 mb-1 min-w-64 rounded border border-slate bg-sheet py-1 focus:outline-none"
+      class="absolute bottom-full left-0 z-30 mb-1 w-72 rounded border border-slate bg-sheet py-1 focus:outline-none"
     >
       <UiMenuAction v-if="desk.can('ask_again')" @act="askAgain">Ask this question again</UiMenuAction>
       <UiMenuAction v-if="isAsked && desk.can('clear_answers')" @act="clear('question')"

@@ -98,7 +98,7 @@ class LetterKind(Kind[LetterItem, LetterAnswer, LetterTally]):
         return item.model_copy(update={"right": (answer.letter,), "scored": True})
 
     def possible_keys(self, item: LetterItem) -> tuple[LetterAnswer, ...]:
-        return tuple(LetterAnswer(letter=letter) for letter in _offered(item))
+        return tuple(LetterAnswer(letter=x) for x in _offered(item) if not item.scored or item.right != (x,))
 
     def accept(self, item: LetterItem, answer: LetterAnswer) -> None:
         if answer.letter not in _offered(item):

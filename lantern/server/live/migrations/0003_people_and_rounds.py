@@ -96,6 +96,7 @@ class Migration(migrations.Migration):
                 "constraints": [models.UniqueConstraint(fields=["session", "key"], name="one_person_a_key")],
             },
         ),
+        migrations.AlterModelOptions("livesession", {"ordering": ("-created_at", "-id")}),
         migrations.RunPython(move_over, migrations.RunPython.noop),
         migrations.RemoveField("sessionevent", "command_id"),
         migrations.AlterField("sessionevent", "shape", models.PositiveSmallIntegerField(default=live.event_shape)),

@@ -1,0 +1,74 @@
+"""Stored shapes through their versions. The samples are what each version wrote: they are added to, never changed."""
+
+import json
+from pathlib import Path
+from typing import get_args
+
+import pytest
+
+from lantern.core.questions import KINDS, stored
+from lantern.core.session.events import Named, StoredEvent
+from lantern.core.session.model import Settings
+from lantern.core.session.stored import EVENT, SETTINGS, read_event, read_settings, write_event
+from lantern.core.shapes import Shape
+
+SAMPLES = Path(__file__).parents[1] / "samples/shapes"
+READERS = {
+    "event": (EVENT, lambda shape, one: read_event(shape, json.dumps(one))),
+    "settings": (SETTINGS, read_settings),
+    "item": (stored.ITEM, stored.item_of),
+    "about": (stored.ABOUT, stored.about_of),
+    "content": (stored.CONTENT, stored.content_of),
+}
+VERSIONS = [(name, version) for name, (shape, _) in READERS.items() for version in range(1, shape.latest + 1)]
+
+
+def samples(name, version):
+    return json.loads((SAMPLES / f"{name}-{version}.json").read_text("utf-8"))
+
+
+@pytest.mark.parametrize(("name", "version"), VERSIONS)
+def test_every_version_there_ever_was_is_read(name, version):
+    _, read = READERS[name]
+    for one in samples(name, version):
+        assert read(version, one)
+
+
+def test_the_samples_of_the_latest_version_have_everything():
+    types = {one["type"] for one in samples("event", EVENT.latest)}
+    assert types == {event.__dataclass_fields__["type"].default for event in get_args(StoredEvent)}
+    assert {one["kind"] for one in samples("item", stored.ITEM.latest)} == {kind.name for kind in KINDS}
+    for one in samples("settings", SETTINGS.latest):
+        assert one.keys() == Settings.model_fields.keys()
+
+
+def test_what_is_written_today_is_of_the_latest_version():
+    """A change of what is stored wants a new version, its step and its sample."""
+    for one in samples("event", EVENT.latest):
+        assert json.loads(write_event(read_event(EVENT.latest, json.dumps(one)))) == one
+
+
+def test_a_step_changes_nothing_it_is_given_and_none_is_left_out():
+    shape = Shape((lambda one: {**one, "b": 2}, lambda one: {**one, "c": one["b"]}))
+    first = {"a": 1}
+    assert shape.latest == 3
+    assert shape.upgrade(1, first) == {"a": 1, "b": 2, "c": 2}
+    assert shape.upgrade(1, first, to=2) == {"a": 1, "b": 2}
+    assert shape.upgrade(3, first) is first
+    assert first == {"a": 1}
+
+
+def test_events_of_version_1_lose_their_names_and_moments_and_know_their_round():
+    before = samples("event", 1)
+    names = {one["name"] for one in before if one["type"] in ("joined", "renamed")}
+    assert names
+    after = [EVENT.upgrade(1, one) for one in before]
+    assert not any(name in json.dumps(one, ensure_ascii=False) for name in names for one in after)
+    assert not any("at" in one for one in after)
+    asked = {one["type"]: one["ask"] for one in after if "ask" in one}
+    assert asked.keys() == {"opened", "time_added", "answered", "closed", "withdrawn", "revealed", "revisited"}
+    assert all(ask.endswith(".1") for ask in asked.values())
+
+
+def test_a_name_is_no_stored_event():
+    assert Named not in get_args(StoredEvent)
