@@ -53,7 +53,7 @@ def _a_large_session() -> tuple[State, list[Recorded]]:
         history.append(Recorded(Sent(desk, 2 * number, 0), e.Opened(ask, 30_000)))
         for seat in range(1, STUDENTS + 1):
             answer = kind_of(item).imagine(item, 0.6, rng)
-            history.append(Recorded(Sent(Actor(Role.SEAT, seat), 1, 1000 + seat), e.Answered(seat, ask, answer)))
+            history.append(Recorded(Sent(Actor(Role.SEAT, seat), 1, 1000 + seat), e.Answered(ask, answer)))
         history.append(Recorded(Sent(desk, 2 * number + 1, 30_000), e.Closed(ask, "desk")))
     return first, history
 

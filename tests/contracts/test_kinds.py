@@ -178,7 +178,7 @@ def test_the_tally_counts_every_answer_in_any_order(kind, sample):
 def test_an_answer_is_readable_in_a_table_and_kept_in_an_event(kind, sample, answer):
     assert kind.answer_text(sample.item, answer)
     assert 0 < len(kind.short_text(sample.item, answer)) <= 12
-    event = Answered(1, ask_id(sample.item.id, 1), answer)
+    event = Answered(ask_id(sample.item.id, 1), answer)
     assert read_event(EVENT.latest, write_event(event)) == event
 
 

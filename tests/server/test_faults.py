@@ -42,7 +42,7 @@ def _type(event: type) -> str:
 
 def test_it_says_at_which_event_it_stands(as_odile, session):
     assert as_odile("get", f"/live/sessions/{session.pk}/fault") is None
-    seq = break_first(session, e.Answered, '{"type":"answered","seat":1,"ask":"q1.1","answer":{"kind":"riddle"}}')
+    seq = break_first(session, e.Answered, '{"type":"answered","ask":"q1.1","answer":{"kind":"riddle"}}')
     refusal = as_odile("get", f"/sessions/{session.pk}/report", status=500)
     assert (refusal["code"], f"event number {seq}" in refusal["sentence"]) == ("faulty_session", True)
     fault = as_odile("get", f"/live/sessions/{session.pk}/fault")

@@ -1,7 +1,7 @@
 """A school from before: what stood in the database when people and rounds came is opened and goes on.
 
-The samples were made then: the demo school, a session in mid-question, one of guests under the first rules, and what was
-read of each.
+The samples were made then: the demo school, a session in mid-question, one of guests under the first rules, and what
+was read of each.
 """
 
 import gzip

@@ -14,8 +14,8 @@ from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.contract import CountRow, Item, Kind, Question, is_scored, title_of
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.corrections import marked_otherwise
-from lantern.core.session.marks import mark_of
-from lantern.core.session.model import Ask, CorrectedWhat, Correction, Response, Seat, State
+from lantern.core.session.marks import marks_of
+from lantern.core.session.model import Ask, CorrectedWhat, Correction, Response, State
 from lantern.core.session.points import standings, was_asked
 from lantern.core.values import Milliseconds, Value
 
@@ -270,23 +270,26 @@ def _people(state: State, asked: Sequence[Item], scored: Sequence[Item], countin
     """In the order of names."""
     places = {row.seat: row for row in standings(state, state.standing_asks())}
     asks = {item.id: state.asks[state.standing[item.id]] for item in asked}
+    marks = {item.id: marks_of(state, asks[item.id]) for item in asked}
+    panes = [_panes(asks[item.id], marks[item.id]) for item in asked]
     rows = []
     for seat in sorted(state.people(), key=lambda seat: state.name(seat).casefold()):
-        score = sum(mark_of(state, asks[item.id], seat) or 0.0 for item in scored)
+        number = seat.number
         out_of = sum(counting == "everything" or was_asked(seat, asks[item.id]) for item in scored)
-        answered = sum(seat.number in ask.responses for ask in asks.values())
+        score = sum(marks[item.id].get(number, 0.0) for item in scored)
+        answered = sum(number in ask.responses for ask in asks.values())
         is_in = out_of > 0 and (counting == "everything" or answered > 0)
         rows.append(
             PersonReport(
-                seat=seat.number,
+                seat=number,
                 name=state.name(seat),
-                panes=tuple(_pane(state, asks[item.id], seat) for item in asked),
+                panes=tuple([of_all.get(number) for of_all in panes]),
                 score=score,
                 out_of=out_of,
                 share=score / out_of if is_in else None,
                 answered=answered,
-                points=places[seat.number].points,
-                place=places[seat.number].place,
+                points=places[number].points,
+                place=places[number].place,
             )
         )
     return rows
@@ -294,13 +297,10 @@ def _people(state: State, asked: Sequence[Item], scored: Sequence[Item], countin
 
 def _marks(state: State, scored: Sequence[Item], people: Sequence[PersonReport]) -> list[list[float]]:
     """A row for each who was asked everything and is in the means: alpha knows no gaps."""
-    whole = [state.seats[p.seat] for p in people if p.share is not None and p.out_of == len(scored)]
-    asks = [state.asks[state.standing[item.id]] for item in scored]
-    return [[mark_of(state, ask, seat) or 0.0 for ask in asks] for seat in whole]
+    whole = [person.seat for person in people if person.share is not None and person.out_of == len(scored)]
+    marks = [marks_of(state, state.asks[state.standing[item.id]]) for item in scored]
+    return [[of_all.get(seat, 0.0) for of_all in marks] for seat in whole]
 
 
-def _pane(state: State, ask: Ask, seat: Seat) -> float | str | None:
-    response = ask.responses.get(seat.number)
-    if response is None:
-        return mark_of(state, ask, seat)
-    return response.short if response.mark is None else response.mark
+def _panes(ask: Ask, marks: Mapping[int, float]) -> dict[int, float | str]:
+    return {seat: r.short for seat, r in ask.responses.items() if r.mark is None} | marks  # type: ignore[operator]

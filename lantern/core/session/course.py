@@ -37,7 +37,8 @@ class Course:
         known = self._judged.get(answer)
         if known is None:
             known = self._judged[answer] = judged(self.state.item(ask.item_id), answer)
-        self._responses[recorded.event.seat] = response_to(self.state, ask, recorded, *known)
+        response = response_to(self.state, ask, recorded, *known)
+        self._responses[response.seat] = response
 
 
 def replay(state: State, history: Iterable[Recorded]) -> State:

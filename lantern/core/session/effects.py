@@ -82,14 +82,15 @@ def judged(item: Item, answer: Answer) -> tuple[float | None, str]:
 
 def response_to(state: State, ask: Ask, recorded: Recorded, mark: float | None, short: str) -> Response:
     """The answer with the points that it gets for its mark."""
-    event, at = recorded.event, recorded.sent.at
+    event, at, seat = recorded.event, recorded.sent.at, recorded.sent.by.who
     assert isinstance(event, e.Answered)
+    assert seat is not None
     left = time_left(ask, at, state.rules) if state.settings.early_bonus else None
     if state.corrections or state.hand_marks:
-        mark = mark_by_hand(state, ask, event.seat, mark)
+        mark = mark_by_hand(state, ask, seat, mark)
     points, bonus = points_for(state.item(ask.item_id), mark, left, state.settings)
     return Response(
-        seat=event.seat,
+        seat=seat,
         answer=event.answer,
         number=recorded.sent.number,
         at=at,

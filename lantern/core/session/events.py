@@ -165,7 +165,8 @@ class TimeAdded:
 
 @dataclass(frozen=True, slots=True)
 class Answered:
-    seat: int
+    """The seat that answered is the event's actor: so what many answer alike is stored alike, and read once."""
+
     ask: str
     answer: AnyAnswer
     type: Literal["answered"] = "answered"

@@ -8,7 +8,7 @@ from lantern.core.questions import kind_of
 from lantern.core.session import commands as c
 from lantern.core.session import corrections, people, rounds
 from lantern.core.session import events as e
-from lantern.core.session.actors import Sent
+from lantern.core.session.actors import Actor, Role, Sent
 from lantern.core.session.model import Phase, State
 from lantern.core.session.moves import Move, item_after, next_move
 from lantern.core.session.people import seat_of
@@ -87,6 +87,8 @@ def _end(state: State, command: c.End, sent: Sent) -> Events:
 
 
 def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
+    if sent.by != Actor(Role.SEAT, command.seat):
+        raise errors.UnknownSeat  # nobody answers for another
     if seat_of(state, command.seat).removed:
         raise errors.TakenOut
     ask = state.asks.get(command.ask)
@@ -103,7 +105,7 @@ def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
     if command.answer.kind != item.kind:
         raise errors.BadAnswer
     kind_of(item).accept(item, command.answer)
-    return (e.Answered(command.seat, command.ask, command.answer),)
+    return (e.Answered(command.ask, command.answer),)
 
 
 def _time_up(state: State, command: c.TimeUp, sent: Sent) -> Events:

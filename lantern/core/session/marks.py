@@ -3,8 +3,10 @@
 Grades and points read marks alone; where none of this applies, a mark is what `Kind.score` says of the answer.
 """
 
+from collections.abc import Mapping
+
 from lantern.core.questions.contract import is_scored
-from lantern.core.session.model import Ask, Seat, State
+from lantern.core.session.model import Ask, State
 from lantern.core.session.points import was_asked
 
 
@@ -16,13 +18,9 @@ def mark_by_hand(state: State, ask: Ask, seat: int, scored: float | None) -> flo
     return 1.0 if scored is not None and state.is_corrected(ask.item_id, "full_marks") else scored
 
 
-def mark_of(state: State, ask: Ask, seat: Seat) -> float | None:
-    """The mark of this person: also of one who gave no answer, where the teacher gave one. None: there is none."""
-    response = ask.responses.get(seat.number)
-    if response is not None:
-        return response.mark
-    by_hand = state.hand_marks.get((ask.id, seat.number))
-    if by_hand is not None:
-        return by_hand
-    was_given = state.is_corrected(ask.item_id, "full_marks") and was_asked(seat, ask)
-    return 1.0 if was_given and is_scored(state.item(ask.item_id)) else None
+def marks_of(state: State, ask: Ask) -> Mapping[int, float]:
+    """Seat number to mark, for everybody who has one: also for who gave no answer, where the teacher gave one."""
+    marks = {seat: r.mark for seat, r in ask.responses.items() if r.mark is not None}
+    if state.is_corrected(ask.item_id, "full_marks") and is_scored(state.item(ask.item_id)):
+        marks = {seat.number: 1.0 for seat in state.people() if was_asked(seat, ask)} | marks
+    return marks | {seat: mark for (of_ask, seat), mark in state.hand_marks.items() if of_ask == ask.id}

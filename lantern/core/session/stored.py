@@ -1,6 +1,7 @@
 """Events and settings as they are stored, in every version there ever was (`core/shapes.py`)."""
 
 from collections.abc import Callable
+from functools import lru_cache
 from typing import Any, get_args
 
 from pydantic import TypeAdapter
@@ -25,7 +26,8 @@ def _without(*names: str) -> Callable[[Json], Json]:
 
 def _asked(event: Json) -> Json:
     """An event about an item's only ask."""
-    rest = {name: value for name, value in event.items() if name not in ("item", "at")}
+    of_the_actor = ("seat",) if event["type"] == "answered" else ()
+    rest = {name: value for name, value in event.items() if name not in ("item", "at", *of_the_actor)}
     return {**rest, "ask": ask_id(event["item"], 1)}
 
 
@@ -56,7 +58,9 @@ def write_event(event: StoredEvent) -> str:
     return _WRITERS[type(event)].dump_json(event).decode()
 
 
+@lru_cache(maxsize=4096)
 def read_event(shape: int, text: str) -> StoredEvent:
+    """Events are frozen: what is written alike is read once."""
     if shape == EVENT.latest:
         return _READER.validate_json(text)
     return _READER.validate_python(EVENT.upgrade(shape, from_json(text)))
