@@ -6,6 +6,7 @@ LanternError
 │   ├── NotOpen          an answer for a question that is not open
 │   ├── TooLate          an answer after the time ran out
 │   ├── AlreadyAnswered  a second answer where the first is final
+│   ├── HandedIn         an answer on a paper that was handed in
 │   └── SessionEnded     anything after the end
 ├── BadAnswer            an answer that does not fit its question
 ├── BadName              a name that cannot be shown
@@ -53,6 +54,11 @@ class TooLate(NotPossible):
 class AlreadyAnswered(NotPossible):
     code = "already_answered"
     sentence = "You have already answered this question. Your first answer counts."
+
+
+class HandedIn(NotPossible):
+    code = "handed_in"
+    sentence = "This paper has been handed in, so nothing in it can be changed any more."
 
 
 class SessionEnded(NotPossible):

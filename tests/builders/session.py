@@ -23,12 +23,13 @@ from lantern.core.session.actors import CLOCK, NEWCOMER, ROOM
 
 START = 1_800_000_000_000
 DESK = Actor(Role.DESK, 7, "a-page")
-ACTORS = {c.Join: NEWCOMER, c.TimeUp: CLOCK, c.CloseIfAllAnswered: ROOM}
+ACTORS = {c.Join: NEWCOMER, c.TimeUp: CLOCK, c.PaperTimeUp: CLOCK, c.CloseIfAllAnswered: ROOM}
+OF_A_SEAT = (c.BeginPaper, c.GoToPlace, c.GiveAnswer, c.ClearAnswer, c.HandIn)
 
 
 def actor_of(command: Command) -> Actor:
     """Who gives such a command."""
-    if isinstance(command, c.GiveAnswer):
+    if isinstance(command, OF_A_SEAT):
         return Actor(Role.SEAT, command.seat)
     return ACTORS.get(type(command), DESK)
 

@@ -6,25 +6,40 @@ import pytest
 
 from lantern.core.errors import LanternError
 from lantern.core.questions.kinds.choice import ChoiceAnswer
-from lantern.core.session import Command, Phase
+from lantern.core.session import Command, Phase, led, own_pace
 from lantern.core.session import commands as c
-from lantern.core.session.engine import COMMANDS, EVENTS
+from lantern.core.session.effects import EVENTS
 from lantern.core.session.events import Event
 from lantern.core.session.model import ask_id
+from lantern.core.session.paper import PaperRules
 from lantern.core.session.views import Places, desk_view, mine, screen_view, student_view
 from tests.builders import a_session, a_set, choice, joins, page
 
 ALL_COMMANDS = get_args(Command)
 
 
-def room_in(phase: Phase):
+def room_in(phase: Phase, manner: str = "led"):
     """A session with one student, brought into `phase`."""
+    if manner == "own_pace":
+        return own_pace_in(phase)
     room = a_session(a_set(choice(id="q1"), page(id="p1"), choice(id="q2")), "Fen")
     steps = {Phase.LOBBY: 0, Phase.OPEN: 1, Phase.CLOSED: 2, Phase.REVEALED: 3, Phase.STANDINGS: 4, Phase.PAGE: 5}
     if phase is Phase.ENDED:
         room.do(c.End())
     else:
         room.advance(steps[phase])
+    assert room.state.phase is phase
+    return room
+
+
+def own_pace_in(phase: Phase):
+    """The student has begun, where the session has."""
+    room = a_session(a_set(choice(id="q1"), page(id="p1"), choice(id="q2")), "Fen", paper=PaperRules(limit=60))
+    if phase is not Phase.LOBBY:
+        room.do(c.Advance(0))
+        room.do(c.BeginPaper(1))
+    if phase is Phase.ENDED:
+        room.do(c.End())
     assert room.state.phase is phase
     return room
 
@@ -53,6 +68,11 @@ def an_example(command: type, room):
         c.End: c.End,
         c.Join: lambda: joins("Ines", "key"),
         c.GiveAnswer: lambda: c.GiveAnswer(1, ask, ChoiceAnswer(chosen=("B",))),
+        c.BeginPaper: lambda: c.BeginPaper(1),
+        c.GoToPlace: lambda: c.GoToPlace(1, "q2"),
+        c.ClearAnswer: lambda: c.ClearAnswer(1, ask),
+        c.HandIn: lambda: c.HandIn(1),
+        c.PaperTimeUp: lambda: c.PaperTimeUp(1, 1),
         c.TimeUp: lambda: c.TimeUp(ask, 1),
         c.CloseIfAllAnswered: lambda: c.CloseIfAllAnswered(ask, frozenset({1})),
     }
@@ -69,6 +89,7 @@ ANYWHERE = {
     c.End: "Ended",
     c.Join: "Named Joined",
     c.TimeUp: "",
+    c.PaperTimeUp: "",
     c.CloseIfAllAnswered: "",
 }
 CORRECTED = {c.TakeBack: "", c.MarkAnew: ""}
@@ -115,20 +136,48 @@ LEADS_TO = {
         c.Erase: "Erased",
         c.LiftFog: "FogLifted",
         c.TimeUp: "",
+        c.PaperTimeUp: "",
         c.CloseIfAllAnswered: "",
     },
 }
 """Written by hand, not read from the engine: the events that each example leads to. What is missing is refused."""
 
 
-@pytest.mark.parametrize("phase", Phase)
+_PEOPLE = {command: ANYWHERE[command] for command in (c.Rename, c.Remove, c.Restore, c.Erase, c.LiftFog)}
+_PEOPLE |= {c.TimeUp: "", c.PaperTimeUp: "", c.CloseIfAllAnswered: ""}
+AT_OWN_PACE = {
+    Phase.LOBBY: _PEOPLE | {c.Join: "Named Joined", c.Advance: "Started", c.End: "Ended"},
+    Phase.WORKING: _PEOPLE
+    | {
+        c.Join: "Named Joined",
+        c.BeginPaper: "",  # the student has begun
+        c.GoToPlace: "WentTo",
+        c.GiveAnswer: "Answered",
+        c.ClearAnswer: "",  # there is none
+        c.HandIn: "HandedIn",
+        c.End: "Ended",
+    },
+    Phase.ENDED: _PEOPLE
+    | CORRECTED
+    | {
+        c.SetKey: "KeySet",
+        c.GiveFullMarks: "FullMarksGiven",
+        c.Drop: "Dropped",
+        c.GiveMark: "MarkGiven",
+    },
+}
+MANNERS = {"led": (LEADS_TO, led.COMMANDS), "own_pace": (AT_OWN_PACE, own_pace.COMMANDS)}
+PHASES = [(manner, phase) for manner, (leads_to, _) in MANNERS.items() for phase in leads_to]
+
+
+@pytest.mark.parametrize(("manner", "phase"), PHASES)
 @pytest.mark.parametrize("command", ALL_COMMANDS, ids=lambda command: command.__name__)
-def test_each_command_in_each_phase(phase, command):
-    room = room_in(phase)
-    before = room.state
-    if command in LEADS_TO[phase]:
+def test_each_command_in_each_phase(manner, phase, command):
+    room = room_in(phase, manner)
+    before, leads_to = room.state, MANNERS[manner][0][phase]
+    if command in leads_to:
         events = room.do(an_example(command, room))
-        assert " ".join(type(event).__name__ for event in events) == LEADS_TO[phase][command]
+        assert " ".join(type(event).__name__ for event in events) == leads_to[command]
         return
     with pytest.raises(LanternError) as refusal:
         room.do(an_example(command, room))
@@ -136,28 +185,30 @@ def test_each_command_in_each_phase(phase, command):
     assert refusal.value.sentence.endswith(".")
 
 
-def test_the_table_names_every_phase_and_only_commands():
-    assert set(COMMANDS) == set(Phase)
-    assert {command for row in COMMANDS.values() for command in row} == set(ALL_COMMANDS)
+def test_the_tables_name_every_phase_and_every_command():
+    tables = [table for _, table in MANNERS.values()]
+    assert {phase for table in tables for phase in table} == set(Phase)
+    assert {command for table in tables for row in table.values() for command in row} == set(ALL_COMMANDS)
+    assert all(set(expected) == set(table) for expected, table in MANNERS.values())
 
 
 def test_every_event_has_its_effect():
     assert set(EVENTS) == set(get_args(Event))
 
 
-@pytest.mark.parametrize("phase", Phase)
-def test_every_role_has_a_view_in_every_phase(phase):
-    state = room_in(phase).state
+@pytest.mark.parametrize(("manner", "phase"), PHASES)
+def test_every_role_has_a_view_in_every_phase(manner, phase):
+    state = room_in(phase, manner).state
     assert student_view(state).phase is phase
     assert screen_view(state, "KELP427").phase is phase
     assert desk_view(state, "KELP427", {1}).phase is phase
     assert mine(state, Places(state), 1).name == "Fen"
 
 
-@pytest.mark.parametrize("phase", Phase)
-def test_the_desk_is_told_what_is_legal(phase):
-    room = room_in(phase)
+@pytest.mark.parametrize(("manner", "phase"), PHASES)
+def test_the_desk_is_told_what_is_legal(manner, phase):
+    room = room_in(phase, manner)
     for name in desk_view(room.state, "KELP427", {1}).allowed:
         command = next(one for one in ALL_COMMANDS if getattr(one, "do", None) == name)
-        fresh = room_in(phase)
+        fresh = room_in(phase, manner)
         fresh.do(an_example(command, fresh))

@@ -3634,26 +3634,11 @@ export interface components {
             /** Ended At */
             ended_at: string | null;
         };
-        /** NewSession */
-        NewSession: {
-            /** Set */
-            set: number;
-            /**
-             * @default {
-             *       "ask_names": true,
-             *       "mix_options": true,
-             *       "show_standings": true,
-             *       "early_bonus": false,
-             *       "close_when_all_answered": true
-             *     }
-             */
-            settings?: components["schemas"]["Settings"];
-        };
         /**
-         * Settings
-         * @description What the teacher chose in the run dialog.
+         * LedSettings
+         * @description What the teacher chose in the run dialog, for a session that the desk leads.
          */
-        Settings: {
+        LedSettings: {
             /**
              * Ask Names
              * @default true
@@ -3679,6 +3664,21 @@ export interface components {
              * @default true
              */
             close_when_all_answered?: boolean;
+        };
+        /** NewSession */
+        NewSession: {
+            /** Set */
+            set: number;
+            /**
+             * @default {
+             *       "ask_names": true,
+             *       "mix_options": true,
+             *       "show_standings": true,
+             *       "early_bonus": false,
+             *       "close_when_all_answered": true
+             *     }
+             */
+            settings?: components["schemas"]["LedSettings"];
         };
         /**
          * Ack
@@ -4421,6 +4421,44 @@ export interface components {
             placings: components["schemas"]["Placing"][];
         };
         /**
+         * PaperRules
+         * @description How a session at own pace is worked through.
+         *
+         *     `draw` is how many questions each one gets (None: all); pages are for everybody. `own_order` mixes them for each.
+         *     `answers` says whether an answer is final or may be changed until the paper is handed in. `limit` is the time for
+         *     the whole paper, in seconds. `tell` says when marks are told: after each answer (then answers are final whatever
+         *     `answers` says), once the paper was handed in, or after the end.
+         */
+        PaperRules: {
+            /**
+             * Draw
+             * @default null
+             */
+            draw?: number | null;
+            /**
+             * Own Order
+             * @default false
+             */
+            own_order?: boolean;
+            /**
+             * Answers
+             * @default changeable
+             * @enum {string}
+             */
+            answers?: "final" | "changeable";
+            /**
+             * Limit
+             * @default null
+             */
+            limit?: number | null;
+            /**
+             * Tell
+             * @default handed_in
+             * @enum {string}
+             */
+            tell?: "each" | "handed_in" | "end";
+        };
+        /**
          * Person
          * @description A line of the grid.
          */
@@ -4442,7 +4480,7 @@ export interface components {
          * Phase
          * @enum {string}
          */
-        Phase: "lobby" | "page" | "open" | "closed" | "revealed" | "standings" | "ended";
+        Phase: "lobby" | "page" | "open" | "closed" | "revealed" | "standings" | "working" | "ended";
         /** PlacedCount */
         PlacedCount: {
             /** Member */
@@ -5323,6 +5361,39 @@ export interface components {
             share: number | null;
             /** By */
             by: string;
+        };
+        /**
+         * Settings
+         * @description How a session is run. With rules for papers everybody works at their own pace.
+         */
+        Settings: {
+            /**
+             * Ask Names
+             * @default true
+             */
+            ask_names?: boolean;
+            /**
+             * Mix Options
+             * @default true
+             */
+            mix_options?: boolean;
+            /**
+             * Show Standings
+             * @default true
+             */
+            show_standings?: boolean;
+            /**
+             * Early Bonus
+             * @default false
+             */
+            early_bonus?: boolean;
+            /**
+             * Close When All Answered
+             * @default true
+             */
+            close_when_all_answered?: boolean;
+            /** @default null */
+            paper?: components["schemas"]["PaperRules"] | null;
         };
         /**
          * Shown

@@ -25,7 +25,7 @@ export type Changes = Schemas['Changes']
 export type Saved = Schemas['Saved']
 export type Conflict = Schemas['Conflict']
 
-export type Settings = Required<Schemas['Settings']>
+export type Settings = Required<Schemas['LedSettings']>
 export type SessionInfo = Schemas['SessionInfo']
 export type CodeInfo = Schemas['CodeInfo']
 export type Joined = Schemas['Joined']

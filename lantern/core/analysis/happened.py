@@ -73,13 +73,14 @@ def _lines(course: Course, history: Iterable[Recorded]) -> list[Happening]:
     has_begun = False
     for recorded in history:
         event = recorded.event
-        if isinstance(event, e.Answered):
-            course.answers[event.ask] = course.answers.get(event.ask, 0) + 1
+        if isinstance(event, UNTOLD):
+            if isinstance(event, e.Answered):
+                course.answers[event.ask] = course.answers.get(event.ask, 0) + 1
         elif isinstance(event, e.Joined) and not has_begun:
             arrivals.append(recorded)
             place = len(lines)
         else:
-            has_begun = has_begun or isinstance(event, e.Opened | e.PageShown)
+            has_begun = has_begun or isinstance(event, e.Opened | e.PageShown | e.Started)
             what = SAYINGS[type(event)](course, event)
             lines.append(Happening(at=recorded.at, by=course.by(recorded.by), what=what))
     if arrivals:
@@ -207,7 +208,14 @@ SAYINGS: dict[type, Callable[..., Message]] = {
         if event.drawn
         else said("curtain_lifted", "The curtain was lifted.")
     ),
+    e.Started: _plain("started", "Everybody could begin."),
+    e.HandedIn: lambda course, event: (
+        said("handed_in", "{name} handed in.", name=course.name(event.seat))
+        if event.why == "hand"
+        else said("handed_in_by_clock", "{name}’s time was up.", name=course.name(event.seat))
+    ),
     e.StandingsShown: _plain("standings_shown", "The standings were shown."),
     e.Ended: _plain("ended", "The session ended."),
 }
-"""Every stored event but an answer has a line; a test holds it to that."""
+UNTOLD = (e.Answered, e.AnswerCleared, e.PaperDrawn, e.WentTo)
+"""What one person did with their own paper. Every other stored event has a line; a test holds it to that."""

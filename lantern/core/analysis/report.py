@@ -13,10 +13,11 @@ from lantern.core.analysis.measures import cronbach_alpha, mean, score_bars
 from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.contract import CountRow, Item, Kind, Question, is_scored, title_of
 from lantern.core.questions.marking import LATEST
+from lantern.core.session.asking import was_asked
 from lantern.core.session.corrections import marked_otherwise
 from lantern.core.session.marks import marks_of
 from lantern.core.session.model import Ask, CorrectedWhat, Correction, Response, State
-from lantern.core.session.points import standings, was_asked
+from lantern.core.session.points import standings
 from lantern.core.values import Milliseconds, Value
 
 Counting = Literal["since_joined", "everything"]
@@ -275,7 +276,7 @@ def _people(state: State, asked: Sequence[Item], scored: Sequence[Item], countin
     rows = []
     for seat in sorted(state.people(), key=lambda seat: state.name(seat).casefold()):
         number = seat.number
-        out_of = sum(counting == "everything" or was_asked(seat, asks[item.id]) for item in scored)
+        out_of = sum(counting == "everything" or was_asked(state, seat, asks[item.id]) for item in scored)
         score = sum(marks[item.id].get(number, 0.0) for item in scored)
         answered = sum(number in ask.responses for ask in asks.values())
         is_in = out_of > 0 and (counting == "everything" or answered > 0)

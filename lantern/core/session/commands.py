@@ -241,6 +241,42 @@ class GiveAnswer:
 
 
 @dataclass(frozen=True)
+class BeginPaper:
+    """At own pace: this seat's paper is drawn, and its time begins."""
+
+    seat: int
+
+
+@dataclass(frozen=True)
+class GoToPlace:
+    """To any item of one's own paper."""
+
+    seat: int
+    item: str
+
+
+@dataclass(frozen=True)
+class ClearAnswer:
+    """One's own answer is taken back, where answers may be changed."""
+
+    seat: int
+    ask: str
+
+
+@dataclass(frozen=True)
+class HandIn:
+    seat: int
+
+
+@dataclass(frozen=True)
+class PaperTimeUp:
+    """The clock of the server reached the deadline of one seat's paper."""
+
+    seat: int
+    deadline: Milliseconds
+
+
+@dataclass(frozen=True)
 class TimeUp:
     """The clock of the server reached `deadline`."""
 
@@ -312,7 +348,12 @@ Command = (
     | MarkAnew
     | End
     | Join
+    | BeginPaper
+    | GoToPlace
     | GiveAnswer
+    | ClearAnswer
+    | HandIn
+    | PaperTimeUp
     | TimeUp
     | CloseIfAllAnswered
 )

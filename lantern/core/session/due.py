@@ -4,7 +4,7 @@ from collections.abc import Callable, Collection
 from dataclasses import dataclass
 
 from lantern.core.session.actors import CLOCK, ROOM, Actor
-from lantern.core.session.commands import CloseIfAllAnswered, TimeUp
+from lantern.core.session.commands import CloseIfAllAnswered, PaperTimeUp, TimeUp
 from lantern.core.session.model import Phase, State
 from lantern.core.values import Milliseconds
 
@@ -15,7 +15,7 @@ class Due:
 
     at: Milliseconds
     by: Actor
-    command: TimeUp | CloseIfAllAnswered
+    command: TimeUp | PaperTimeUp | CloseIfAllAnswered
 
 
 def next_due(state: State, present: Callable[[], Collection[int]]) -> Due | None:
@@ -23,6 +23,8 @@ def next_due(state: State, present: Callable[[], Collection[int]]) -> Due | None
 
     Whoever holds the timer asks again after every change of the state, and of who is there.
     """
+    if state.phase is Phase.WORKING:
+        return _next_paper(state)
     ask = state.ask
     if state.phase is not Phase.OPEN or ask is None:
         return None
@@ -31,3 +33,10 @@ def next_due(state: State, present: Callable[[], Collection[int]]) -> Due | None
         if here and here <= ask.responses.keys():
             return Due(0, ROOM, CloseIfAllAnswered(ask.id, frozenset(here)))
     return None if ask.deadline is None else Due(ask.deadline, CLOCK, TimeUp(ask.id, ask.deadline))
+
+
+def _next_paper(state: State) -> Due | None:
+    """The paper whose time is up first."""
+    out = ((p.deadline, seat) for seat, p in state.papers.items() if p.deadline is not None and not p.is_over)
+    first = min(out, default=None)
+    return Due(first[0], CLOCK, PaperTimeUp(first[1], first[0])) if first else None

@@ -10,7 +10,8 @@ from lantern.core.session import corrections, rounds
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.marks import mark_by_hand
-from lantern.core.session.model import Ask, Phase, Response, Seat, State, changed, parts_of
+from lantern.core.session.model import Ask, Phase, Response, Seat, State, ask_id, changed, parts_of
+from lantern.core.session.paper import HandedInBy, Paper
 from lantern.core.session.points import points_for, time_left
 from lantern.core.session.roster import Person
 from lantern.core.session.rounds import settled, with_asks
@@ -94,13 +95,19 @@ def response_to(state: State, ask: Ask, recorded: Recorded, mark: float | None, 
         answer=event.answer,
         number=recorded.sent.number,
         at=at,
-        took=max(0, at - ask.opened_at),
+        took=max(0, at - _came_to_it(state, ask, seat)),
         left=left,
         mark=mark,
         points=points,
         bonus=bonus,
         short=short,
     )
+
+
+def _came_to_it(state: State, ask: Ask, seat: int) -> Milliseconds:
+    """When the question was first before this person."""
+    paper = state.papers.get(seat) if state.papers else None
+    return paper.reached.get(ask.item_id, paper.began_at) if paper else ask.opened_at
 
 
 def _on_closed(state: State, event: e.Closed) -> State:
@@ -128,6 +135,65 @@ def _on_standings_shown(state: State) -> State:
 def _on_revisited(state: State, event: e.Revisited) -> State:
     ask = state.asks[event.ask]
     return _moved(state, Phase.REVEALED if ask.revealed else Phase.CLOSED, ask.item_id)
+
+
+def _on_started(state: State, at: Milliseconds) -> State:
+    """Every question is one ask for all, open until the end."""
+    asked = [item for item in state.content.items if kind_of(item).is_asked]
+    asks = [Ask(ask_id(item.id, 1), item.id, 1, at, None, began_at=at) for item in asked]
+    return _moved(settled(with_asks(state, *asks)), Phase.WORKING, None)
+
+
+def _with_paper(state: State, seat: int, paper: Paper) -> State:
+    return changed(state, papers={**state.papers, seat: paper})
+
+
+def _on_paper_drawn(state: State, recorded: Recorded) -> State:
+    event, seat, at = recorded.event, _seat_of(recorded), recorded.at
+    assert isinstance(event, e.PaperDrawn)
+    first = event.items[0] if event.items else ""
+    return _with_paper(state, seat, Paper(event.items, at, event.deadline, first, {first: at}))
+
+
+def _on_went_to(state: State, recorded: Recorded) -> State:
+    event, seat = recorded.event, _seat_of(recorded)
+    assert isinstance(event, e.WentTo)
+    paper = state.papers[seat]
+    reached = {event.item: recorded.at, **paper.reached}
+    return _with_paper(state, seat, replace(paper, at=event.item, reached=reached))
+
+
+def _on_answer_cleared(state: State, recorded: Recorded) -> State:
+    event, seat = recorded.event, _seat_of(recorded)
+    assert isinstance(event, e.AnswerCleared)
+    ask, paper = state.asks[event.ask], state.papers[seat]
+    kept = {number: response for number, response in ask.responses.items() if number != seat}
+    cleared = {**paper.cleared, ask.id: recorded.sent.number}
+    return _with_paper(_with_ask(state, ask.id, responses=kept), seat, replace(paper, cleared=cleared))
+
+
+def _handed_in(state: State, seat: int, at: Milliseconds, by: HandedInBy) -> State:
+    return _with_paper(state, seat, replace(state.papers[seat], handed_in_at=at, handed_in_by=by))
+
+
+def _on_handed_in(state: State, recorded: Recorded) -> State:
+    assert isinstance(recorded.event, e.HandedIn)
+    return _handed_in(state, recorded.event.seat, recorded.at, recorded.event.why)
+
+
+def _on_ended(state: State, at: Milliseconds) -> State:
+    for seat, paper in state.papers.items():
+        if not paper.is_over:
+            state = _handed_in(state, seat, at, "end")
+    if state.is_own_pace:
+        state = with_asks(state, *(changed(ask, is_open=False) for ask in state.asks.values()))
+    return changed(_moved(state, Phase.ENDED, state.cursor), ended_at=at)
+
+
+def _seat_of(recorded: Recorded) -> int:
+    seat = recorded.by.who
+    assert seat is not None
+    return seat
 
 
 Evolver = Callable[[State, Recorded], State]
@@ -165,5 +231,10 @@ EVENTS: dict[type, Evolver] = {
     e.Revisited: _of(_on_revisited),
     e.CurtainSet: _of(lambda s, ev: changed(s, curtain=ev.drawn)),
     e.StandingsShown: lambda s, r: _on_standings_shown(s),
-    e.Ended: lambda s, r: changed(_moved(s, Phase.ENDED, s.cursor), ended_at=r.at),
+    e.Started: lambda s, r: _on_started(s, r.at),
+    e.PaperDrawn: _on_paper_drawn,
+    e.WentTo: _on_went_to,
+    e.AnswerCleared: _on_answer_cleared,
+    e.HandedIn: _on_handed_in,
+    e.Ended: lambda s, r: _on_ended(s, r.at),
 }

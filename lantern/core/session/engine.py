@@ -2,9 +2,9 @@
 
 1. `decide` changes nothing. It returns events, or raises a refusal that says why.
 2. `evolve` never refuses: what has happened has happened.
-3. A command that is missing from a phase's row in `led.COMMANDS` is illegal there.
+3. A command that is missing from a phase's row in its manner's table is illegal there (`led`, `own_pace`).
 4. A command that was handled once leads to no events when it comes again (`actors`).
-5. A question takes answers again only as long as no mark of this ask has been told (`points.told`).
+5. A question takes an answer again only as long as no mark of it has been told (`asking.told`).
 6. Marks and points are computed in `evolve`, from the frozen set and the kept answer, so a replay
    with a corrected set, or a key that was set afterwards, gives corrected marks.
 """
@@ -14,9 +14,10 @@ from collections.abc import Sequence
 from lantern.core import errors
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
+from lantern.core.session import led, own_pace
 from lantern.core.session.actors import Recorded, Role, Sent
+from lantern.core.session.common import Handlers
 from lantern.core.session.effects import EVENTS
-from lantern.core.session.led import COMMANDS
 from lantern.core.session.model import Phase, State, changed
 
 
@@ -24,13 +25,18 @@ def decide(state: State, command: c.Command, sent: Sent) -> Sequence[e.Event]:
     """The events that `command` leads to. Raises a NotPossible, or what the command raises."""
     if sent.by.role is Role.DESK and sent.number <= state.done.get(sent.by, 0):
         return ()
-    handler = COMMANDS[state.phase].get(type(command))
+    handler = commands_of(state).get(type(command))
     if handler is None:
         raise _refusal(state, command)
     step = getattr(command, "step", None)
     if step is not None and step != state.step:
         raise errors.AlreadyMovedOn
     return handler(state, command, sent)
+
+
+def commands_of(state: State) -> Handlers:
+    """What is legal now: the manners' tables stand beside each other."""
+    return (own_pace if state.is_own_pace else led).COMMANDS[state.phase]
 
 
 def evolve(state: State, recorded: Recorded) -> State:

@@ -213,6 +213,47 @@ class StandingsShown:
 
 
 @dataclass(frozen=True, slots=True)
+class Started:
+    """A session at own pace takes answers, to every question."""
+
+    type: Literal["started"] = "started"
+
+
+@dataclass(frozen=True, slots=True)
+class PaperDrawn:
+    """The seat that did it has these items on its paper, in this order."""
+
+    items: tuple[str, ...]
+    deadline: Milliseconds | None
+    type: Literal["paper_drawn"] = "paper_drawn"
+
+
+@dataclass(frozen=True, slots=True)
+class WentTo:
+    """The seat that did it is at this item of its paper."""
+
+    item: str
+    type: Literal["went_to"] = "went_to"
+
+
+@dataclass(frozen=True, slots=True)
+class AnswerCleared:
+    """The seat that did it took its answer back."""
+
+    ask: str
+    type: Literal["answer_cleared"] = "answer_cleared"
+
+
+@dataclass(frozen=True, slots=True)
+class HandedIn:
+    """Of a paper: this seat has done with it."""
+
+    seat: int
+    why: Literal["hand", "time"]
+    type: Literal["handed_in"] = "handed_in"
+
+
+@dataclass(frozen=True, slots=True)
 class Ended:
     type: Literal["ended"] = "ended"
 
@@ -251,6 +292,11 @@ StoredEvent = (
     | Revisited
     | CurtainSet
     | StandingsShown
+    | Started
+    | PaperDrawn
+    | WentTo
+    | AnswerCleared
+    | HandedIn
     | Ended
 )
 

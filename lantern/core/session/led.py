@@ -1,14 +1,14 @@
 """A session that the desk leads: everybody is on the same question. What each command leads to, in each phase."""
 
 from collections.abc import Callable, Sequence
-from typing import Any
 
 from lantern.core import errors
 from lantern.core.questions import kind_of
 from lantern.core.session import commands as c
-from lantern.core.session import corrections, people, rounds
 from lantern.core.session import events as e
+from lantern.core.session import people, rounds
 from lantern.core.session.actors import Actor, Role, Sent
+from lantern.core.session.common import ALWAYS, CORRECTED, Handlers
 from lantern.core.session.model import Phase, State
 from lantern.core.session.moves import Move, item_after, next_move
 from lantern.core.session.people import seat_of
@@ -122,22 +122,7 @@ def _close_if_all(state: State, command: c.CloseIfAllAnswered, sent: Sent) -> Ev
     return [e.Closed(command.ask, "all_answered")] if here <= ask.responses.keys() else []
 
 
-def _nothing(state: State, command: c.Command, sent: Sent) -> Events:
-    return []
-
-
-Handlers = dict[type, Callable[[State, Any, Sent], Events]]
-
-_ALWAYS: Handlers = {
-    c.Rename: people.rename,
-    c.Remove: people.remove,
-    c.Restore: people.restore,
-    c.Erase: people.erase,
-    c.LiftFog: people.lift_fog,
-    c.TimeUp: _nothing,
-    c.CloseIfAllAnswered: _nothing,
-}
-_ANYWHERE: Handlers = _ALWAYS | {
+_ANYWHERE: Handlers = ALWAYS | {
     c.Join: people.join,
     c.SetCurtain: _set_curtain,
     c.GoTo: _go_to,
@@ -145,18 +130,8 @@ _ANYWHERE: Handlers = _ALWAYS | {
     c.BringBack: rounds.bring_back,
     c.End: _end,
 }
-_CORRECTED: Handlers = {
-    c.SetKey: corrections.set_key,
-    c.CountAsRight: corrections.count_as_right,
-    c.KeepApart: corrections.keep_apart,
-    c.GiveFullMarks: corrections.give_full_marks,
-    c.Drop: corrections.drop,
-    c.GiveMark: corrections.give_mark,
-    c.TakeBack: corrections.take_back,
-    c.MarkAnew: corrections.mark_anew,
-}
 # An answer that was acknowledged may be sent again after the question closed: it must be told so.
-_ASKED: Handlers = _ANYWHERE | _CORRECTED | {c.GiveAnswer: _give_answer, c.ClearAnswers: rounds.clear_answers}
+_ASKED: Handlers = _ANYWHERE | CORRECTED | {c.GiveAnswer: _give_answer, c.ClearAnswers: rounds.clear_answers}
 _OVER: Handlers = _ASKED | {c.AskAgain: rounds.ask_again}
 
 COMMANDS: dict[Phase, Handlers] = {
@@ -172,5 +147,5 @@ COMMANDS: dict[Phase, Handlers] = {
     Phase.CLOSED: _OVER | {c.Reopen: _reopen, c.Reveal: _reveal, c.ShowStandings: _show_standings},
     Phase.REVEALED: _OVER | {c.ShowStandings: _show_standings},
     Phase.STANDINGS: _OVER,
-    Phase.ENDED: _ALWAYS | _CORRECTED,
+    Phase.ENDED: ALWAYS | CORRECTED,
 }

@@ -6,8 +6,8 @@ Grades and points read marks alone; where none of this applies, a mark is what `
 from collections.abc import Mapping
 
 from lantern.core.questions.contract import is_scored
+from lantern.core.session.asking import was_asked
 from lantern.core.session.model import Ask, State
-from lantern.core.session.points import was_asked
 
 
 def mark_by_hand(state: State, ask: Ask, seat: int, scored: float | None) -> float | None:
@@ -22,5 +22,5 @@ def marks_of(state: State, ask: Ask) -> Mapping[int, float]:
     """Seat number to mark, for everybody who has one: also for who gave no answer, where the teacher gave one."""
     marks = {seat: r.mark for seat, r in ask.responses.items() if r.mark is not None}
     if state.is_corrected(ask.item_id, "full_marks") and is_scored(state.item(ask.item_id)):
-        marks = {seat.number: 1.0 for seat in state.people() if was_asked(seat, ask)} | marks
+        marks = {seat.number: 1.0 for seat in state.people() if was_asked(state, seat, ask)} | marks
     return marks | {seat: mark for (of_ask, seat), mark in state.hand_marks.items() if of_ask == ask.id}

@@ -11,6 +11,7 @@ from lantern.core.questions.content import SetContent
 from lantern.core.questions.contract import Answer, Item, counts
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.actors import Actor
+from lantern.core.session.paper import Paper, PaperRules
 from lantern.core.session.roster import Roster
 from lantern.core.values import Milliseconds, Value
 
@@ -22,17 +23,24 @@ class Phase(StrEnum):
     CLOSED = "closed"  # it takes none any more
     REVEALED = "revealed"  # the right answer and why are shown
     STANDINGS = "standings"
+    WORKING = "working"  # everybody works at their own pace
     ENDED = "ended"
 
 
-class Settings(Value):
-    """What the teacher chose in the run dialog."""
+class LedSettings(Value):
+    """What the teacher chose in the run dialog, for a session that the desk leads."""
 
     ask_names: bool = True
     mix_options: bool = True
     show_standings: bool = True
     early_bonus: bool = False
     close_when_all_answered: bool = True
+
+
+class Settings(LedSettings):
+    """How a session is run. With rules for papers everybody works at their own pace."""
+
+    paper: PaperRules | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -144,7 +152,7 @@ class State:
     marking, `openings` how often a question was opened, `corrections` what stands corrected, the latest last.
     `asks` are all there ever were, by id; `standing` has, for each question, the one that counts: its last round that
     was not set aside. `laid` is what can be brought back, the latest last. `hand_marks` are marks by hand, by ask and
-    seat. `done` is the last number of each page of a desk.
+    seat. `papers` are those of a session at own pace, by seat. `done` is the last number of each page of a desk.
     """
 
     content: SetContent
@@ -164,10 +172,20 @@ class State:
     pages_shown: frozenset[str] = frozenset()
     done: Mapping[Actor, int] = field(default_factory=dict)
     ended_at: Milliseconds | None = None
+    papers: Mapping[int, Paper] = field(default_factory=dict)
     rules: int = LATEST
     openings: int = 0
     corrections: tuple[Correction, ...] = ()
     hand_marks: Mapping[tuple[str, int], float] = field(default_factory=dict)
+
+    @property
+    def is_own_pace(self) -> bool:
+        return self.settings.paper is not None
+
+    @property
+    def paper_rules(self) -> PaperRules:
+        assert self.settings.paper is not None
+        return self.settings.paper
 
     @property
     def ids(self) -> list[str]:

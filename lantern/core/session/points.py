@@ -12,7 +12,8 @@ from dataclasses import dataclass
 
 from lantern.core.questions.contract import Item, Question
 from lantern.core.questions.marking import FIRST
-from lantern.core.session.model import Ask, Phase, Seat, Settings, State
+from lantern.core.session.asking import told_asks
+from lantern.core.session.model import Ask, Settings, State
 from lantern.core.values import Milliseconds
 
 FULL_POINTS = 100
@@ -47,24 +48,6 @@ class Standing:
     name: str
     points: int
     place: int
-
-
-def told(state: State, ask: Ask) -> bool:
-    """Whether marks of this ask may be told to the class: never while its question could still take an answer.
-
-    Everything that a phone or the big screen says of marks, points and places asks here. Showing the right answer
-    or the standings tells, and closes this ask for good (a new round is another ask); the end tells all.
-    """
-    return ask.told or state.phase is Phase.ENDED
-
-
-def told_asks(state: State) -> list[Ask]:
-    return [ask for ask in state.standing_asks() if told(state, ask)]
-
-
-def was_asked(seat: Seat, ask: Ask) -> bool:
-    """Whether the question was asked of this student: it was open while they were in, or they answered it."""
-    return ask.opening > seat.since or seat.number in ask.responses
 
 
 def total_points(state: State, asks: Iterable[Ask]) -> Mapping[int, int]:

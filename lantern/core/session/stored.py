@@ -49,8 +49,13 @@ def _people_and_rounds(event: Json) -> Json:
     return change(event) if change else event
 
 
+def _with_papers(settings: Json) -> Json:
+    """Version 2: a session may be at own pace."""
+    return {**settings, "paper": None}
+
+
 EVENT = Shape((_people_and_rounds,))
-SETTINGS = Shape()
+SETTINGS = Shape((_with_papers,))
 
 
 def write_event(event: StoredEvent) -> str:

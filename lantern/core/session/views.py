@@ -24,10 +24,11 @@ from lantern.core.questions.contract import (
     title_of,
 )
 from lantern.core.questions.marking import LATEST
-from lantern.core.session.led import COMMANDS
+from lantern.core.session.asking import told, told_asks, was_asked
+from lantern.core.session.engine import commands_of
 from lantern.core.session.model import Ask, Phase, Response, Seat, Settings, State
 from lantern.core.session.moves import Move, neighbour, next_move
-from lantern.core.session.points import Standing, standings, told, told_asks, total_points, was_asked
+from lantern.core.session.points import Standing, standings, total_points
 from lantern.core.values import Milliseconds, Value
 
 TOP_PLACES = 10
@@ -202,7 +203,7 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
     seat = state.seats[seat_number]
     ask = state.ask
     response = ask.responses.get(seat_number) if ask else None
-    marked = response if ask and response and told(state, ask) else None
+    marked = response if ask and response and told(state, seat_number, ask) else None
     standing = places.by_seat.get(seat_number) if state.settings.show_standings else None
     return Mine(
         seat=seat.number,
@@ -244,6 +245,7 @@ class Places:
     """Points, places and sums of marks of everyone, at one state."""
 
     def __init__(self, state: State) -> None:
+        self._state = state
         self.by_seat = {row.seat: row for row in standings(state)}
         self.people = len(self.by_seat)
         self._over = [ask for ask in told_asks(state) if state.counts(state.item(ask.item_id))]
@@ -254,7 +256,8 @@ class Places:
 
     def scored(self, seat: Seat) -> int:
         """How many scored questions were asked of this student."""
-        return sum(was_asked(seat, ask) for ask in self._over) if seat.since else len(self._over)
+        everything = not seat.since and not self._state.is_own_pace
+        return len(self._over) if everything else sum(was_asked(self._state, seat, ask) for ask in self._over)
 
 
 @lru_cache(maxsize=8192)
@@ -303,7 +306,7 @@ class DeskMemo:
         return column
 
     def points(self, state: State) -> Mapping[int, int]:
-        over = told_asks(state)
+        over = list(told_asks(state))
         same = len(over) == len(self._over) and all(a is b for a, b in zip(over, self._over, strict=True))
         if not same or self._seats is not state.seats:
             self._over, self._seats, self._points = over, state.seats, total_points(state, over)
@@ -420,7 +423,7 @@ def _mean_mark(responses: list[Response]) -> float | None:
 
 def _allowed(state: State) -> set[str]:
     """The desk commands that are legal now, by their wire name."""
-    names = {command.do for command in COMMANDS[state.phase] if hasattr(command, "do")}
+    names = {command.do for command in commands_of(state) if hasattr(command, "do")}
     return names - _useless(state)
 
 

@@ -10,6 +10,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Router, Status
 from ninja.security import HttpBearer
 
+from lantern.core.session import Settings
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api import limits
 from lantern.server.api.auth import teacher, teacher_async
@@ -66,7 +67,8 @@ class SeatToken(HttpBearer):
 
 @router.post("/sessions", response=SessionInfo, auth=teacher)
 def start_session(request: TeacherRequest, form: NewSession) -> SessionInfo:
-    session = actions.start_session(request.auth, own_set(request.auth, form.set), form.settings)
+    settings = Settings(**form.settings.model_dump())
+    session = actions.start_session(request.auth, own_set(request.auth, form.set), settings)
     return session_info(request, session)
 
 

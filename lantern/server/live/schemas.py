@@ -6,8 +6,9 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.questions import AnyAnswer
-from lantern.core.session import DeskCommand, Settings
+from lantern.core.session import DeskCommand
 from lantern.core.session.commands import AskId
+from lantern.core.session.model import LedSettings
 from lantern.core.session.views import DeskView, Mine, ScreenView, StudentView
 from lantern.core.values import Milliseconds, ShortId, Value
 from lantern.server.api.errors import ErrorReply, Gone
@@ -15,7 +16,7 @@ from lantern.server.api.errors import ErrorReply, Gone
 
 class NewSession(Value):
     set: int
-    settings: Settings = Settings()
+    settings: LedSettings = LedSettings()
 
 
 class SessionInfo(Value):

@@ -1,0 +1,39 @@
+"""Commands that every manner has alike: people, and what is put right afterwards."""
+
+from collections.abc import Callable, Sequence
+from typing import Any
+
+from lantern.core.session import commands as c
+from lantern.core.session import corrections, people
+from lantern.core.session import events as e
+from lantern.core.session.actors import Sent
+from lantern.core.session.model import State
+
+Handlers = dict[type, Callable[[State, Any, Sent], Sequence[e.Event]]]
+
+
+def nothing(state: State, command: c.Command, sent: Sent) -> Sequence[e.Event]:
+    """What came too late to matter."""
+    return []
+
+
+ALWAYS: Handlers = {
+    c.Rename: people.rename,
+    c.Remove: people.remove,
+    c.Restore: people.restore,
+    c.Erase: people.erase,
+    c.LiftFog: people.lift_fog,
+    c.TimeUp: nothing,
+    c.PaperTimeUp: nothing,
+    c.CloseIfAllAnswered: nothing,
+}
+CORRECTED: Handlers = {
+    c.SetKey: corrections.set_key,
+    c.CountAsRight: corrections.count_as_right,
+    c.KeepApart: corrections.keep_apart,
+    c.GiveFullMarks: corrections.give_full_marks,
+    c.Drop: corrections.drop,
+    c.GiveMark: corrections.give_mark,
+    c.TakeBack: corrections.take_back,
+    c.MarkAnew: corrections.mark_anew,
+}

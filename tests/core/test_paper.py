@@ -1,0 +1,275 @@
+"""Own pace: papers, their rules, and what everything asks of them."""
+
+from functools import reduce
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lantern.core import errors
+from lantern.core.analysis.report import report_of
+from lantern.core.questions import kind_of
+from lantern.core.questions.kinds.choice import ChoiceAnswer
+from lantern.core.session import Phase, Recorded, Sent, decide, next_due, replay
+from lantern.core.session import commands as c
+from lantern.core.session.asking import is_over, may_change, told
+from lantern.core.session.engine import evolve
+from lantern.core.session.model import ask_id
+from lantern.core.session.paper import PaperRules, drawn
+from lantern.core.session.views import Places, mine
+from tests.builders import a_session, a_set, choice, page
+from tests.builders.session import Room, actor_of
+
+QUESTIONS = [f"q{n}" for n in range(1, 7)]
+ITEMS = [choice("B", id=id) for id in QUESTIONS[:3]] + [page(id="p1")] + [choice("B", id=id) for id in QUESTIONS[3:]]
+A, B = (ChoiceAnswer(chosen=(letter,)) for letter in "AB")
+rules = st.builds(
+    PaperRules,
+    draw=st.none() | st.integers(1, 8),
+    own_order=st.booleans(),
+    answers=st.sampled_from(("final", "changeable")),
+    limit=st.none() | st.just(60),
+    tell=st.sampled_from(("each", "handed_in", "end")),
+)
+
+
+def at_work(chosen: PaperRules | None = None, *names: str) -> Room:
+    """Everybody has begun."""
+    room = a_session(a_set(*ITEMS), *(names or ("Fen", "Bo")), paper=chosen or PaperRules())
+    room.do(c.Advance(0))
+    for seat in room.state.seats:
+        room.do(c.BeginPaper(seat))
+    return room
+
+
+def give(room, seat, item, answer, number=None):
+    return room.do(c.GiveAnswer(seat, ask_id(item, 1), answer), number)
+
+
+def given_answer(room, seat, item):
+    response = room.state.ask_of(item).responses.get(seat)
+    return response.answer if response else None
+
+
+# --- what is drawn -------------------------------------------------------------------------------
+
+
+@given(rules, st.text(max_size=8), st.integers(1, 2000))
+def test_a_paper_has_what_its_rules_say_and_is_drawn_the_same_again(chosen, seed, seat):
+    paper = drawn(ITEMS, chosen, seed, seat)
+    assert paper == drawn(ITEMS, chosen, seed, seat)
+    asked = [item for item in paper if item != "p1"]
+    assert len(asked) == len(set(asked)) == min(chosen.draw or len(QUESTIONS), len(QUESTIONS))
+    assert paper.count("p1") == 1
+    if not chosen.own_order:
+        assert asked == [item for item in QUESTIONS if item in asked]
+
+
+def test_seats_get_different_papers():
+    papers = {drawn(ITEMS, PaperRules(draw=3, own_order=True), "seed", seat) for seat in range(1, 40)}
+    assert len(papers) > 20
+    assert {drawn(ITEMS, PaperRules(), "seed", seat) for seat in range(1, 40)} == {tuple(i.id for i in ITEMS)}
+
+
+def test_a_paper_is_kept_as_it_was_drawn():
+    room = at_work(PaperRules(draw=2, own_order=True))
+    before = room.state.papers[1].items
+    assert room.do(c.BeginPaper(1)) == []
+    assert reduce(evolve, room.history, room.first).papers[1].items == before
+
+
+# --- answering -----------------------------------------------------------------------------------
+
+
+def test_each_answers_their_own_questions_in_their_own_time():
+    room = at_work()
+    room.now += 5000
+    give(room, 1, "q1", B)
+    room.do(c.GoToPlace(1, "q2"))
+    room.now += 3000
+    give(room, 1, "q2", A)
+    give(room, 2, "q1", A)
+    took = [(r.seat, r.took) for r in room.state.responses("q1")] + [
+        (r.seat, r.took) for r in room.state.responses("q2")
+    ]
+    assert took == [(1, 5000), (2, 8000), (1, 3000)]
+    assert [paper.at for paper in room.state.papers.values()] == ["q2", "q1"]
+
+
+def test_what_is_not_on_the_paper_is_not_answered():
+    room = at_work(PaperRules(draw=1))
+    others = [item for item in QUESTIONS if item not in room.state.papers[1].items]
+    with pytest.raises(errors.NotOpen):
+        give(room, 1, others[0], B)
+    with pytest.raises(errors.NotPossible):
+        room.do(c.GoToPlace(1, others[0]))
+
+
+def test_a_changeable_answer_is_changed_and_cleared_and_late_copies_stay_away():
+    room = at_work()
+    give(room, 1, "q1", A, 1)
+    give(room, 1, "q1", B, 2)
+    assert give(room, 1, "q1", A, 1) == []
+    assert given_answer(room, 1, "q1") == B
+    room.do(c.ClearAnswer(1, "q1.1"), 3)
+    assert given_answer(room, 1, "q1") is None
+    assert give(room, 1, "q1", B, 2) == []
+    assert given_answer(room, 1, "q1") is None
+    give(room, 1, "q1", A, 4)
+    assert given_answer(room, 1, "q1") == A
+    with pytest.raises(errors.AlreadyMovedOn):  # another device of this seat, with the same number
+        give(room, 1, "q1", B, 4)
+
+
+@pytest.mark.parametrize("chosen", [PaperRules(answers="final"), PaperRules(answers="changeable", tell="each")])
+def test_a_final_answer_stays(chosen):
+    room = at_work(chosen)
+    give(room, 1, "q1", A, 1)
+    assert give(room, 1, "q1", A, 1) == []
+    with pytest.raises(errors.AlreadyAnswered):
+        give(room, 1, "q1", B, 2)
+    with pytest.raises(errors.AlreadyAnswered):
+        room.do(c.ClearAnswer(1, "q1.1"), 3)
+
+
+def test_nobody_works_on_anothers_paper():
+    room = at_work()
+    commands = (
+        c.GiveAnswer(2, "q1.1", B),
+        c.HandIn(2),
+        c.ClearAnswer(2, "q1.1"),
+        c.GoToPlace(2, "q2"),
+        c.BeginPaper(2),
+    )
+    for command in commands:
+        with pytest.raises(errors.UnknownSeat):
+            decide(room.state, command, Sent(actor_of(c.HandIn(1)), 1, room.now))
+
+
+# --- handing in ----------------------------------------------------------------------------------
+
+
+def test_what_was_handed_in_is_changed_no_more_but_a_copy_is_acknowledged():
+    room = at_work()
+    give(room, 1, "q1", B, 1)
+    room.do(c.HandIn(1))
+    assert room.do(c.HandIn(1)) == []
+    assert give(room, 1, "q1", B, 1) == []
+    for command in (c.GiveAnswer(1, "q1.1", A), c.GiveAnswer(1, "q2.1", A), c.GoToPlace(1, "q2")):
+        with pytest.raises(errors.HandedIn):
+            room.do(command, 7)
+    give(room, 2, "q1", A)  # others work on
+
+
+def test_the_time_of_one_is_up_for_that_one_alone():
+    room = a_session(a_set(*ITEMS), "Fen", "Bo", paper=PaperRules(limit=60))
+    room.do(c.Advance(0))
+    room.do(c.BeginPaper(2))
+    room.now += 20_000
+    room.do(c.BeginPaper(1))
+    due = next_due(room.state, frozenset)
+    assert due.command == c.PaperTimeUp(2, room.now + 40_000)
+    assert room.do(due.command) == []  # not yet
+    room.now = due.at + 1
+    with pytest.raises(errors.TooLate):  # the clock decides, also before it has acted
+        give(room, 2, "q1", B)
+    give(room, 1, "q1", B)
+    room.do(due.command)
+    assert [paper.handed_in_by for paper in room.state.papers.values()] == ["time", None]
+    assert next_due(room.state, frozenset).command.seat == 1
+
+
+def test_the_end_hands_in_what_is_out():
+    room = at_work()
+    room.do(c.HandIn(1))
+    give(room, 2, "q1", B)
+    room.do(c.End())
+    assert [paper.handed_in_by for paper in room.state.papers.values()] == ["hand", "end"]
+    assert not any(ask.is_open for ask in room.state.asks.values())
+    with pytest.raises(errors.SessionEnded):
+        give(room, 2, "q2", B)
+
+
+# --- what everything asks ------------------------------------------------------------------------
+
+
+actions = st.lists(
+    st.tuples(
+        st.integers(1, 2),
+        st.sampled_from(("answer", "answer", "clear", "hand_in", "go", "time", "wait")),
+        st.sampled_from(QUESTIONS),
+        st.sampled_from((A, B)),
+    ),
+    max_size=25,
+)
+
+
+def acted(state, step, now):
+    """The state after one step; the same where it is refused."""
+    seat, what, item, answer = step
+    numbers = [r.number for r in state.ask_of(item).responses.values()] + list(state.papers[seat].cleared.values())
+    command = {
+        "answer": c.GiveAnswer(seat, ask_id(item, 1), answer),
+        "clear": c.ClearAnswer(seat, ask_id(item, 1)),
+        "hand_in": c.HandIn(seat),
+        "go": c.GoToPlace(seat, item),
+        "time": c.PaperTimeUp(seat, state.papers[seat].deadline or 0),
+        "wait": c.HandIn(99),
+    }[what]
+    sent = Sent(actor_of(command), max(numbers, default=0) + 1, now)
+    try:
+        return replay(state, [Recorded(sent, event) for event in decide(state, command, sent)])
+    except errors.LanternError:
+        return state
+
+
+@given(rules, actions)
+def test_no_mark_is_told_while_its_answer_could_still_be_changed(chosen, steps):
+    room = at_work(chosen)
+    state, now = room.state, room.now
+    for step in steps:
+        now += 20_000 if step[1] == "wait" else 500
+        before, state = state, acted(state, step, now)
+        for ask in state.asks.values():
+            for seat in (1, 2):
+                if told(before, seat, before.asks[ask.id]):
+                    assert told(state, seat, ask)
+                    assert ask.responses.get(seat) == before.asks[ask.id].responses.get(seat)
+                if told(state, seat, ask):
+                    assert not may_change(state, seat, ask)
+                if is_over(before, seat, before.asks[ask.id]):
+                    assert ask.responses.get(seat) == before.asks[ask.id].responses.get(seat)
+    assert all(seen.items == room.state.papers[seat].items for seat, seen in state.papers.items())
+
+
+def test_when_a_mark_is_told():
+    for tell, expected in (
+        ("each", [True, True, True]),
+        ("handed_in", [False, True, True]),
+        ("end", [False, False, True]),
+    ):
+        room = at_work(PaperRules(tell=tell))
+        give(room, 1, "q1", B)
+        found = []
+        for step in (None, c.HandIn(1), c.End()):
+            if step:
+                room.do(step)
+            found.append(told(room.state, 1, room.state.ask_of("q1")))
+            assert not told(room.state, 2, room.state.ask_of("q1")) or room.state.phase is Phase.ENDED
+        assert found == expected, tell
+
+
+def test_a_report_is_out_of_what_was_on_ones_paper():
+    room = at_work(PaperRules(draw=2, own_order=True), "Fen", "Bo", "Ines")
+    for item in room.state.papers[1].items:
+        if kind_of(room.state.item(item)).is_asked:
+            give(room, 1, item, B)
+    room.do(c.End())
+    report = report_of(room.state)
+    assert sorted((person.name, person.score, person.out_of) for person in report.people) == [
+        ("Bo", 0, 2),
+        ("Fen", 2, 2),
+        ("Ines", 0, 2),
+    ]
+    own = mine(room.state, Places(room.state), 1)
+    assert (own.right, own.scored) == (2, 2)
