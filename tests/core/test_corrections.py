@@ -318,7 +318,7 @@ def scores(room):
     return [person.score for person in report_of(room.state).people]
 
 
-def test_full_marks_are_for_all_who_were_asked_and_can_be_taken_back():
+def test_full_marks_are_for_all_who_were_asked_and_can_be_taken_back_r4():
     room = ended("B", "C", None)
     assert scores(room) == [1, 0, 0]
     room.do(c.GiveFullMarks("q1"))
@@ -338,7 +338,7 @@ def test_who_came_later_gets_no_full_mark():
     assert [(person.score, person.out_of) for person in report_of(room.state).people] == [(1, 1), (0, 0)]
 
 
-def test_a_dropped_question_is_in_no_score_no_points_and_no_mean():
+def test_a_dropped_question_is_in_no_score_no_points_and_no_mean_r4():
     room = ended("B", "C")
     room.do(c.Drop("q1"))
     report = report_of(room.state)
@@ -349,7 +349,7 @@ def test_a_dropped_question_is_in_no_score_no_points_and_no_mean():
     assert report_of(room.state).top_score == 1
 
 
-def test_a_mark_by_hand_goes_before_all_others_and_can_be_taken_away():
+def test_a_mark_by_hand_goes_before_all_others_and_can_be_taken_away_r5():
     room = ended("C", None)
     room.do(c.GiveMark("q1", 1, 0.5))
     room.do(c.GiveMark("q1", 2, 1.0))
@@ -363,7 +363,7 @@ def test_a_mark_by_hand_goes_before_all_others_and_can_be_taken_away():
     assert scores(room) == [0, 0]
 
 
-def test_a_mark_by_hand_stays_through_a_new_key_and_an_answer_after_it():
+def test_a_mark_by_hand_stays_through_a_new_key_and_an_answer_after_it_r5():
     room = a_session(a_set(choice("B", id="q1")), "Fen", "Bo")
     room.advance()
     room.answer(1, "C")
@@ -385,7 +385,7 @@ def test_an_opinion_takes_no_marks():
             room.do(command)
 
 
-def test_the_report_says_what_was_put_right_by_whom_and_when():
+def test_the_report_says_what_was_put_right_by_whom_and_when_r6():
     room = ended("C")
     room.now += 60_000
     room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))
@@ -399,7 +399,7 @@ def test_the_report_says_what_was_put_right_by_whom_and_when():
     assert [one.what for one in report_of(room.state).questions[0].corrected] == ["key"]
 
 
-def test_a_correction_reaches_every_round():
+def test_a_correction_reaches_every_round_r7():
     room = a_session(a_set(choice("B", id="q1")), "Fen")
     room.advance()
     room.answer(1, "C")
