@@ -8,11 +8,12 @@ from lantern.core.errors import LanternError
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Command, Phase, led, own_pace
 from lantern.core.session import commands as c
+from lantern.core.session.desk_view import desk_view
 from lantern.core.session.effects import EVENTS
 from lantern.core.session.events import Event
 from lantern.core.session.model import ask_id
 from lantern.core.session.paper import PaperRules
-from lantern.core.session.views import Places, desk_view, mine, screen_view, student_view
+from lantern.core.session.views import Places, mine, screen_view, student_view
 from tests.builders import a_session, a_set, choice, joins, page
 
 ALL_COMMANDS = get_args(Command)

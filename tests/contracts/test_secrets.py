@@ -10,7 +10,8 @@ from lantern.core.questions.contract import Picture, is_scored
 from lantern.core.questions.kinds import match
 from lantern.core.session import Phase
 from lantern.core.session import commands as c
-from lantern.core.session.views import Places, desk_view, mine, screen_view, student_view
+from lantern.core.session.desk_view import desk_view
+from lantern.core.session.views import Places, mine, screen_view, student_view
 from tests.builders import a_session, a_set
 
 SCORED = [(kind, s.item) for kind in KINDS for s in kind.samples() if is_scored(s.item)]

@@ -17,8 +17,9 @@ from lantern.core.questions.would_count import verdict_on
 from lantern.core.session import Settings, new_session, replay
 from lantern.core.session import commands as c
 from lantern.core.session.corrections import marked_otherwise
+from lantern.core.session.desk_view import desk_view
 from lantern.core.session.stored import EVENT, read_event, write_event
-from lantern.core.session.views import Places, desk_view, mine, student_view
+from lantern.core.session.views import Places, mine, student_view
 from tests.builders import a_session, a_set, choice, opinion
 from tests.builders.session import DESK, Room
 

@@ -13,11 +13,12 @@ from lantern.core.session import Phase, Recorded
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.course import Course, replay
+from lantern.core.session.desk_view import desk_view
 from lantern.core.session.engine import evolve
 from lantern.core.session.model import ask_id, changed
 from lantern.core.session.moves import Move, next_move
 from lantern.core.session.stored import EVENT, read_event, write_event
-from lantern.core.session.views import desk_view, student_view
+from lantern.core.session.views import student_view
 from tests.builders import a_session, a_set, choice, joins, opinion, page
 
 

@@ -11,7 +11,8 @@ from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Phase
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session.views import Places, desk_view, mine, student_view
+from lantern.core.session.desk_view import desk_view
+from lantern.core.session.views import Places, mine, student_view
 from tests.builders import a_session, a_set, choice, page
 
 B = ChoiceAnswer(chosen=("B",))

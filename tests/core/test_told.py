@@ -13,7 +13,8 @@ from lantern.core.errors import LanternError
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Phase, Recorded, Sent, decide, replay
 from lantern.core.session import commands as c
-from lantern.core.session.views import Places, desk_view, mine, screen_view, student_view
+from lantern.core.session.desk_view import desk_view
+from lantern.core.session.views import Places, mine, screen_view, student_view
 from tests.builders import a_session, a_set, choice
 from tests.builders.session import START, actor_of
 

@@ -4,8 +4,8 @@ import pytest
 
 from lantern.core.session import Phase, Settings
 from lantern.core.session import commands as c
-from lantern.core.session.desk_text import desk_text
-from lantern.core.session.views import DeskMemo, Places, desk_view, mine, screen_view, student_view
+from lantern.core.session.desk_view import DeskMemo, desk_text, desk_view
+from lantern.core.session.views import Places, mine, screen_view, student_view
 from tests.builders import Room, a_session, a_set, choice, opinion, page
 
 SECRET = "because-the-collar-holds"

@@ -263,7 +263,7 @@ def test_a_mark_is_tried_explained_and_put_right(server, teacher, browsers):
     press(desk, "Count it")
     wait_for(desk, "“bowline knot” counts")
     wait_for(desk, "100 %")
-    press(desk, "Take back “bowline knot”")
+    press(desk, "Take back")
     wait_gone(desk, "“bowline knot” counts")
 
 

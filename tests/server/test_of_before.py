@@ -18,7 +18,7 @@ from lantern.core.analysis.tables import raw_table
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Actor, Phase, Recorded, Role, Sent, decide, replay
 from lantern.core.session import commands as c
-from lantern.core.session.views import desk_view
+from lantern.core.session.desk_view import desk_view
 from lantern.server.live import store
 from lantern.server.live.models import LiveSession, Person, SessionEvent
 from lantern.server.reports.queries import session_happenings

@@ -4168,6 +4168,8 @@ export interface components {
             median_took: number | null;
             /** People */
             people: components["schemas"]["Person"][];
+            /** Progress */
+            progress: components["schemas"]["Progress"][];
             next: components["schemas"]["Move"];
             /** Previous */
             previous: string | null;
@@ -4559,6 +4561,30 @@ export interface components {
              * @default 0
              */
             strays?: number;
+        };
+        /**
+         * Progress
+         * @description A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; `at` is an item.
+         */
+        Progress: {
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+            /** Here */
+            here: boolean;
+            /** Fog Lifted */
+            fog_lifted: boolean;
+            /** At */
+            at: string | null;
+            /** Answered */
+            answered: number;
+            /** Of */
+            of: number;
+            /** Deadline */
+            deadline: number | null;
+            /** Handed In */
+            handed_in: ("hand" | "time" | "end") | null;
         };
         /** PublicChoice */
         PublicChoice: {
@@ -5747,6 +5773,24 @@ export interface components {
             right: number;
             /** Scored */
             scored: number;
+            /** @default null */
+            paper?: components["schemas"]["MyPaper"] | null;
+        };
+        /**
+         * MyPaper
+         * @description One student's paper. `answered` are those of its `items` that have an answer; `at` is where they are.
+         */
+        MyPaper: {
+            /** Items */
+            items: string[];
+            /** At */
+            at: string;
+            /** Answered */
+            answered: string[];
+            /** Deadline */
+            deadline: number | null;
+            /** Handed In */
+            handed_in: ("hand" | "time" | "end") | null;
         };
         /**
          * Remark
@@ -5801,18 +5845,67 @@ export interface components {
             questions: number;
             shown: components["schemas"]["Shown"] | null;
         };
-        /** Answering */
+        /**
+         * Answering
+         * @description `moves_on` at own pace: to the next item of one's paper, in the same step.
+         */
         Answering: {
             /**
-             * Do
-             * @default answer
-             * @constant
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
              */
-            do?: "answer";
+            do: "answer";
             /** Ask */
             ask: string;
             /** Answer */
             answer: components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"];
+            /**
+             * Moves On
+             * @default false
+             */
+            moves_on?: boolean;
+        };
+        /**
+         * Beginning
+         * @description At own pace: one's paper is drawn, and its time begins.
+         */
+        Beginning: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "begin";
+        };
+        /**
+         * Clearing
+         * @description One's own answer is taken back, where answers may be changed.
+         */
+        Clearing: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "clear";
+            /** Ask */
+            ask: string;
+        };
+        /** GoingTo */
+        GoingTo: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "go_to";
+            /** Item */
+            item: string;
+        };
+        /** HandingIn */
+        HandingIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "hand_in";
         };
         /**
          * StudentCommand
@@ -5824,7 +5917,8 @@ export interface components {
             id: string;
             /** Number */
             number: number;
-            command: components["schemas"]["Answering"];
+            /** Command */
+            command: components["schemas"]["Answering"] | components["schemas"]["Beginning"] | components["schemas"]["GoingTo"] | components["schemas"]["Clearing"] | components["schemas"]["HandingIn"];
         };
         /**
          * Reading

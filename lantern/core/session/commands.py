@@ -235,9 +235,12 @@ class Join:
 
 @dataclass(frozen=True)
 class GiveAnswer:
+    """`moves_on` at own pace: to the next item of one's paper, in the same step."""
+
     seat: int
     ask: str
     answer: AnswerValue
+    moves_on: bool = False
 
 
 @dataclass(frozen=True)

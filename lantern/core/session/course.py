@@ -1,44 +1,66 @@
 """Many events, one after the other."""
 
 from collections.abc import Iterable
+from dataclasses import dataclass, field
 
 from lantern.core.questions.contract import Answer
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
-from lantern.core.session.effects import judged, response_to
+from lantern.core.session.effects import judged, paper_after, response_to
 from lantern.core.session.engine import evolve
-from lantern.core.session.model import Ask, Response, State, changed
+from lantern.core.session.model import Response, State, changed
+from lantern.core.session.paper import Paper
+
+
+@dataclass(slots=True)
+class Copy:
+    """The responses of one ask, to be added to, and what has been judged of them."""
+
+    responses: dict[int, Response]
+    judged: dict[Answer, tuple[float | None, str]] = field(default_factory=dict)
 
 
 class Course:
     """A session's way through many events: the same states as `evolve` gives, at less cost where many answer at once.
 
-    The state it was given stays as it is. Answers to one question are added in place, to a copy that is made for the
-    first of them; so `state` must not be kept while further events are taken. What many answer alike is marked once.
+    The state it was given stays as it is. Answers are added in place, to copies that are made for the first answer to
+    each question; so `state` must not be kept while further events are taken. What many answer alike is marked once.
     """
 
     def __init__(self, state: State) -> None:
         self.state = state
-        self._ask: Ask | None = None
-        self._responses: dict[int, Response] = {}
-        self._judged: dict[Answer, tuple[float | None, str]] = {}
+        self._copies: dict[str, Copy] = {}
+        self._papers: dict[int, Paper] | None = None
 
     def take(self, recorded: Recorded) -> None:
-        if not isinstance(recorded.event, e.Answered):
+        event = recorded.event
+        if not isinstance(event, e.Answered):
             self.state = evolve(self.state, recorded)
             return
-        ask = self.state.asks[recorded.event.ask]
-        if ask is not self._ask:
-            self._judged.clear()
-            self._responses = dict(ask.responses)
-            self._ask = changed(ask, responses=self._responses)
-            self.state = changed(self.state, asks={**self.state.asks, ask.id: self._ask})
-        answer = recorded.event.answer
-        known = self._judged.get(answer)
+        copy = self._copy_of(event.ask)
+        ask = self.state.asks[event.ask]
+        known = copy.judged.get(event.answer)
         if known is None:
-            known = self._judged[answer] = judged(self.state.item(ask.item_id), answer)
+            known = copy.judged[event.answer] = judged(self.state.item(ask.item_id), event.answer)
         response = response_to(self.state, ask, recorded, *known)
-        self._responses[response.seat] = response
+        copy.responses[response.seat] = response
+        if self.state.papers:
+            self._all_papers()[response.seat] = paper_after(self.state, ask, event, response)
+
+    def _copy_of(self, ask_id: str) -> "Copy":
+        """Of the ask as it is: whatever changed it, or its question, has given it other responses."""
+        ask, copy = self.state.asks[ask_id], self._copies.get(ask_id)
+        if copy is None or ask.responses is not copy.responses:
+            copy = self._copies[ask_id] = Copy(dict(ask.responses))
+            changed_ask = changed(ask, responses=copy.responses)
+            self.state = changed(self.state, asks={**self.state.asks, ask_id: changed_ask})
+        return copy
+
+    def _all_papers(self) -> dict[int, Paper]:
+        if self._papers is None or self.state.papers is not self._papers:
+            self._papers = dict(self.state.papers)
+            self.state = changed(self.state, papers=self._papers)
+        return self._papers
 
 
 def replay(state: State, history: Iterable[Recorded]) -> State:

@@ -72,7 +72,15 @@ def _on_answered(state: State, recorded: Recorded) -> State:
     assert isinstance(event, e.Answered)
     ask = state.asks[event.ask]
     response = response_to(state, ask, recorded, *judged(state.item(ask.item_id), event.answer))
+    if state.papers:
+        state = _with_paper(state, response.seat, paper_after(state, ask, event, response))
     return _with_ask(state, ask.id, responses={**ask.responses, response.seat: response})
+
+
+def paper_after(state: State, ask: Ask, event: e.Answered, response: Response) -> Paper:
+    """The paper of whoever gave this response."""
+    paper = state.papers[response.seat]
+    return paper.with_answer(ask.id, ask.item_id, response.at, moves_on=event.moves_on)
 
 
 def judged(item: Item, answer: Answer) -> tuple[float | None, str]:
@@ -152,7 +160,8 @@ def _on_paper_drawn(state: State, recorded: Recorded) -> State:
     event, seat, at = recorded.event, _seat_of(recorded), recorded.at
     assert isinstance(event, e.PaperDrawn)
     first = event.items[0] if event.items else ""
-    return _with_paper(state, seat, Paper(event.items, at, event.deadline, first, {first: at}))
+    asked = sum(kind_of(state.item(item)).is_asked for item in event.items)
+    return _with_paper(state, seat, Paper(event.items, at, event.deadline, first, asked, {first: at}))
 
 
 def _on_went_to(state: State, recorded: Recorded) -> State:
@@ -169,7 +178,8 @@ def _on_answer_cleared(state: State, recorded: Recorded) -> State:
     ask, paper = state.asks[event.ask], state.papers[seat]
     kept = {number: response for number, response in ask.responses.items() if number != seat}
     cleared = {**paper.cleared, ask.id: recorded.sent.number}
-    return _with_paper(_with_ask(state, ask.id, responses=kept), seat, replace(paper, cleared=cleared))
+    paper = replace(paper, cleared=cleared, answered=paper.answered - {ask.id})
+    return _with_paper(_with_ask(state, ask.id, responses=kept), seat, paper)
 
 
 def _handed_in(state: State, seat: int, at: Milliseconds, by: HandedInBy) -> State:

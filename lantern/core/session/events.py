@@ -165,10 +165,14 @@ class TimeAdded:
 
 @dataclass(frozen=True, slots=True)
 class Answered:
-    """The seat that answered is the event's actor: so what many answer alike is stored alike, and read once."""
+    """The seat that answered is the event's actor: so what many answer alike is stored alike, and read once.
+
+    `moves_on`: at own pace it is at the next item of its paper from then on.
+    """
 
     ask: str
     answer: AnyAnswer
+    moves_on: bool = False
     type: Literal["answered"] = "answered"
 
 

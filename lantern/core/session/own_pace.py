@@ -61,7 +61,7 @@ def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
     if command.answer.kind != item.kind:
         raise errors.BadAnswer
     kind_of(item).accept(item, command.answer)
-    return [e.Answered(ask.id, command.answer)]
+    return [e.Answered(ask.id, command.answer, command.moves_on)]
 
 
 def _clear_answer(state: State, command: c.ClearAnswer, sent: Sent) -> Events:

@@ -6,7 +6,7 @@
 """
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from random import Random
 from typing import Annotated, Literal
 
@@ -42,16 +42,20 @@ class PaperRules(Value):
 
 @dataclass(frozen=True, slots=True)
 class Paper:
-    """`items` are drawn for this seat, in its order; `at` is the one it is at, `reached` when it came to each first.
+    """`items` are drawn for this seat, in its order, of which `questions` want an answer; `at` is the one it is at,
+    `reached` when it came to each first.
 
-    `cleared` is, by ask, the number of the command that cleared an answer: an older one that comes late stays away.
+    `answered` are the asks that have an answer. `cleared` is, by ask, the number of the command that cleared an answer:
+    an older one that comes late stays away.
     """
 
     items: tuple[str, ...]
     began_at: Milliseconds
     deadline: Milliseconds | None
     at: str
+    questions: int = 0
     reached: Mapping[str, Milliseconds] = field(default_factory=dict)
+    answered: frozenset[str] = frozenset()
     cleared: Mapping[str, int] = field(default_factory=dict)
     handed_in_at: Milliseconds | None = None
     handed_in_by: HandedInBy | None = None
@@ -59,6 +63,14 @@ class Paper:
     @property
     def is_over(self) -> bool:
         return self.handed_in_at is not None
+
+    def with_answer(self, ask: str, item: str, at: Milliseconds, *, moves_on: bool) -> "Paper":
+        answered = self.answered | {ask}
+        place = self.items.index(item) + 1 if moves_on else len(self.items)
+        if place == len(self.items):
+            return replace(self, answered=answered)
+        following = self.items[place]
+        return replace(self, answered=answered, at=following, reached={following: at, **self.reached})
 
 
 def drawn(items: Sequence[Item], rules: PaperRules, seed: str, seat: int) -> tuple[str, ...]:

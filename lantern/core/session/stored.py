@@ -26,9 +26,12 @@ def _without(*names: str) -> Callable[[Json], Json]:
 
 def _asked(event: Json) -> Json:
     """An event about an item's only ask."""
-    of_the_actor = ("seat",) if event["type"] == "answered" else ()
-    rest = {name: value for name, value in event.items() if name not in ("item", "at", *of_the_actor)}
+    rest = {name: value for name, value in event.items() if name not in ("item", "at")}
     return {**rest, "ask": ask_id(event["item"], 1)}
+
+
+def _answered(event: Json) -> Json:
+    return {**_without("seat")(_asked(event)), "moves_on": False}
 
 
 def _joined(event: Json) -> Json:
@@ -39,7 +42,8 @@ _TO_PEOPLE_AND_ROUNDS: dict[str, Callable[[Json], Json]] = {
     "joined": _joined,
     "renamed": _without("name"),
     "ended": _without("at"),
-    **dict.fromkeys(("opened", "time_added", "answered", "closed", "withdrawn", "revealed", "revisited"), _asked),
+    "answered": _answered,
+    **dict.fromkeys(("opened", "time_added", "closed", "withdrawn", "revealed", "revisited"), _asked),
 }
 
 

@@ -18,7 +18,20 @@ from channels.layers import get_channel_layer
 
 from lantern.core.errors import LanternError, TakenOut
 from lantern.core.session import Command, Due, Event, Sent, next_due
-from lantern.core.session.events import Answered, Erased, FogLifted, Joined, Named, Removed, Renamed, Restored
+from lantern.core.session.events import (
+    AnswerCleared,
+    Answered,
+    Erased,
+    FogLifted,
+    HandedIn,
+    Joined,
+    Named,
+    PaperDrawn,
+    Removed,
+    Renamed,
+    Restored,
+    WentTo,
+)
 from lantern.server.api.errors import Elsewhere, SignedOut
 from lantern.server.doors.frames import text_frame
 from lantern.server.live import store
@@ -44,7 +57,7 @@ ONCE_MORE = 1.0
 EMPTY_LASTS = 60.0
 LOGINS_EVERY = 0.5
 """Seconds between two looks at whether the sign-ins that opened lines still stand."""
-QUIET = (Joined, Named, Answered)
+QUIET = (Joined, Named, Answered, PaperDrawn, WentTo, AnswerCleared, HandedIn)
 OF_ONE_SEAT = (Joined, Renamed, Erased, Removed, Restored, FogLifted)
 
 
@@ -124,15 +137,15 @@ class Hub:
                 self._meanwhile[loaded.session_id] = loaded
             self._keep(self._notify({"session": loaded.session_id}))
             return
-        room.update(loaded)
-        self._refresh_seats(room, happened)
+        moved = room.update(loaded)
+        self._refresh_seats(room, moved | _seats_of(happened))
         self._set_timer(room)
         quiet = all(isinstance(event, QUIET) for event in happened)
         self._schedule(room, at_once=not quiet)
 
-    def _refresh_seats(self, room: Room, happened: list[Event]) -> None:
+    def _refresh_seats(self, room: Room, seats: set[int]) -> None:
         """A student is told at once when only its own part has changed; one who was taken out is told that."""
-        for seat in {event.seat for event in happened if isinstance(event, OF_ONE_SEAT)}:
+        for seat in seats:
             for connection in list(room.devices.get(seat, ())):
                 if room.state.seats[seat].removed:
                     connection.end(TakenOut())
@@ -310,8 +323,8 @@ class Hub:
             room.peers[notice["from"]] = Peer(now_ms() + PEER_LASTS, frozenset(notice["present"]))
             self._schedule(room, at_once=False)
             return
-        room.update(await sync_to_async(store.catch_up)(room.loaded))
-        self._refresh_seats(room, [Removed(seat) for seat in room.devices if room.state.seats[seat].removed])
+        moved = room.update(await sync_to_async(store.catch_up)(room.loaded))
+        self._refresh_seats(room, moved | {seat for seat in room.devices if room.state.seats[seat].removed})
         self._set_timer(room)
         self._schedule(room, at_once=True)
 
@@ -327,6 +340,10 @@ class Hub:
         task = asyncio.ensure_future(work, loop=self.loop)
         self._tasks.add(task)
         task.add_done_callback(self._tasks.discard)
+
+
+def _seats_of(happened: list[Event]) -> set[int]:
+    return {event.seat for event in happened if isinstance(event, OF_ONE_SEAT)}
 
 
 _hubs: dict[asyncio.AbstractEventLoop, Hub] = {}

@@ -1,7 +1,8 @@
 """One session in this process: its present state, its devices, and the texts they are sent.
 
-1. A role's view is encoded once for a change, and framed once, however many devices it goes to.
-2. A text that has not changed is not sent again.
+1. A text is encoded once for all who get the same: a role's view, or, at own pace, the frame and a fragment for each
+   item and stage, of which a student's view is put together.
+2. A text that has not changed is not sent again; at own pace only seats that did something are told.
 3. `mine` goes along only where it may have changed, or where a device is new.
 """
 
@@ -10,8 +11,9 @@ from dataclasses import dataclass, field
 from functools import cached_property
 
 from lantern.core.session import Phase, State
-from lantern.core.session.desk_text import desk_text
-from lantern.core.session.views import DeskMemo, Places, mine, screen_view, student_view
+from lantern.core.session.desk_view import DeskMemo, desk_text
+from lantern.core.session.own_views import Fragments, frame, mine_at_own_pace, shown_to
+from lantern.core.session.views import Places, mine, screen_view, student_view
 from lantern.core.values import Milliseconds
 from lantern.server.doors.budget import Budget
 from lantern.server.doors.frames import text_frame
@@ -48,6 +50,7 @@ class Snapshot:
     state: State
     code: str
     memo: DeskMemo
+    fragments: Fragments
     _desk: tuple[frozenset[int], str] | None = None
 
     @cached_property
@@ -67,7 +70,25 @@ class Snapshot:
     def places(self) -> Places:
         return Places(self.state)
 
+    @property
+    def at_own_pace(self) -> bool:
+        """Each student has another view."""
+        return self.state.phase is Phase.WORKING
+
+    @cached_property
+    def _frame(self) -> tuple[str, str]:
+        return frame(self.state)
+
+    def student_in(self, seat: int | None) -> str:
+        """What this student sees, their own part apart."""
+        if not self.at_own_pace or seat is None:
+            return self.student
+        before, after = self._frame
+        return f"{before}{shown_to(self.state, seat, self.fragments)}{after}"
+
     def mine(self, seat: int) -> str:
+        if self.at_own_pace:
+            return mine_at_own_pace(self.state, self.state.seats[seat]).model_dump_json()
         return mine(self.state, self.places, seat).model_dump_json()
 
 
@@ -81,6 +102,7 @@ class Room:
     peers: dict[str, Peer] = field(default_factory=dict)
     sent: dict[Audience, str] = field(default_factory=dict)
     memo: DeskMemo = field(default_factory=DeskMemo)
+    fragments: Fragments = field(default_factory=Fragments)
     _snapshot: Snapshot | None = None
 
     @property
@@ -128,15 +150,22 @@ class Room:
         self.peers = {name: peer for name, peer in self.peers.items() if peer.until > now}
         return self.here().union(*(peer.present for peer in self.peers.values()))
 
-    def update(self, loaded: Loaded) -> None:
-        """Take over a newer state; an older one (batches of two processes may cross) is left aside."""
-        if loaded.seq >= self.loaded.seq:
-            self.loaded = loaded
-            self._snapshot = None
+    def update(self, loaded: Loaded) -> set[int]:
+        """Take over a newer state; an older one (batches of two processes may cross) is left aside.
+
+        Returns the seats with devices here that are at another place of their papers, or have answered there.
+        """
+        if loaded.seq < self.loaded.seq:
+            return set()
+        before, self.loaded, self._snapshot = self.state.papers, loaded, None
+        papers = loaded.state.papers
+        if papers is before:
+            return set()
+        return {seat for seat in self.devices if papers.get(seat) is not before.get(seat)}
 
     def snapshot(self) -> Snapshot:
         if self._snapshot is None or self._snapshot.state is not self.state:
-            self._snapshot = Snapshot(self.state, self.loaded.code, self.memo)
+            self._snapshot = Snapshot(self.state, self.loaded.code, self.memo, self.fragments)
         return self._snapshot
 
     def text(self, role: Audience) -> str:
@@ -148,8 +177,10 @@ class Room:
 
     def message(self, connection: Connection) -> str:
         """The whole present view for one device, its own part with it."""
-        own = self.snapshot().mine(connection.seat) if connection.seat is not None else None
-        return envelope(self.text(connection.role), own)
+        snapshot, seat = self.snapshot(), connection.seat
+        if seat is None:
+            return envelope(self.text(connection.role), None)
+        return envelope(snapshot.student_in(seat), snapshot.mine(seat))
 
     def changed_messages(self) -> Iterable[tuple[Connection, bytes]]:
         """A framed message for each device whose role's view has changed since it was last sent."""
@@ -168,6 +199,7 @@ class Room:
         same = b"" if with_own else text_frame(envelope(text, None))
         for connection in list(self.connections[role]):
             if with_own and connection.seat is not None:
-                yield connection, text_frame(envelope(text, snapshot.mine(connection.seat)))
+                view = snapshot.student_in(connection.seat)
+                yield connection, text_frame(envelope(view, snapshot.mine(connection.seat)))
             else:
                 yield connection, same

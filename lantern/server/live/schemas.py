@@ -8,8 +8,9 @@ from pydantic import Field
 from lantern.core.questions import AnyAnswer
 from lantern.core.session import DeskCommand
 from lantern.core.session.commands import AskId
+from lantern.core.session.desk_view import DeskView
 from lantern.core.session.model import LedSettings
-from lantern.core.session.views import DeskView, Mine, ScreenView, StudentView
+from lantern.core.session.views import Mine, ScreenView, StudentView
 from lantern.core.values import Milliseconds, ShortId, Value
 from lantern.server.api.errors import ErrorReply, Gone
 
@@ -75,9 +76,37 @@ CommandNumber = Annotated[int, Field(ge=1, le=2**53 - 1)]
 
 
 class Answering(Value):
+    """`moves_on` at own pace: to the next item of one's paper, in the same step."""
+
     do: Literal["answer"] = "answer"
     ask: AskId
     answer: AnyAnswer
+    moves_on: bool = False
+
+
+class Beginning(Value):
+    """At own pace: one's paper is drawn, and its time begins."""
+
+    do: Literal["begin"]
+
+
+class GoingTo(Value):
+    do: Literal["go_to"]
+    item: ShortId
+
+
+class Clearing(Value):
+    """One's own answer is taken back, where answers may be changed."""
+
+    do: Literal["clear"]
+    ask: AskId
+
+
+class HandingIn(Value):
+    do: Literal["hand_in"]
+
+
+FromAStudent = Annotated[Answering | Beginning | GoingTo | Clearing | HandingIn, Field(discriminator="do")]
 
 
 class StudentCommand(Value):
@@ -86,7 +115,7 @@ class StudentCommand(Value):
 
     id: ShortId
     number: CommandNumber
-    command: Answering
+    command: FromAStudent
 
 
 class AnswerToRead(Value):

@@ -21,7 +21,7 @@ from pydantic import Field, TypeAdapter, ValidationError
 
 from lantern.core.errors import LanternError, TakenOut, UnknownSeat
 from lantern.core.session import Actor, Command, Role, Sent
-from lantern.core.session.commands import GiveAnswer
+from lantern.core.session.commands import BeginPaper, ClearAnswer, GiveAnswer, GoToPlace, HandIn
 from lantern.server.api.errors import ErrorReply, TooFast, UnknownSession, farewell, reply_to
 from lantern.server.doors.budget import Budget
 from lantern.server.doors.protocols import Wire, doors
@@ -32,7 +32,20 @@ from lantern.server.live.logins import login_of
 from lantern.server.live.models import LiveSession
 from lantern.server.live.queries import led_session
 from lantern.server.live.room import Room
-from lantern.server.live.schemas import Ack, Hello, Ping, Pong, StudentCommand, TeacherCommand
+from lantern.server.live.schemas import (
+    Ack,
+    Answering,
+    Beginning,
+    Clearing,
+    FromAStudent,
+    GoingTo,
+    HandingIn,
+    Hello,
+    Ping,
+    Pong,
+    StudentCommand,
+    TeacherCommand,
+)
 from lantern.server.live.tokens import SeatPass, read_token
 from lantern.server.live.writer import Job, Outcome
 
@@ -176,10 +189,23 @@ def student_command(seat: SeatPass) -> Callable[[StudentCommand], tuple[Command,
     actor = Actor(Role.SEAT, seat.seat)
 
     def read(message: StudentCommand) -> tuple[Command, Sent]:
-        command = message.command
-        return GiveAnswer(seat.seat, command.ask, command.answer), Sent(actor, message.number, now_ms())
+        return _meant(seat.seat, message.command), Sent(actor, message.number, now_ms())
 
     return read
+
+
+def _meant(seat: int, said: FromAStudent) -> Command:
+    match said:
+        case Answering():
+            return GiveAnswer(seat, said.ask, said.answer, said.moves_on)
+        case Clearing():
+            return ClearAnswer(seat, said.ask)
+        case GoingTo():
+            return GoToPlace(seat, said.item)
+        case Beginning():
+            return BeginPaper(seat)
+        case HandingIn():
+            return HandIn(seat)
 
 
 def desk_command(account: int) -> Callable[[TeacherCommand], tuple[Command, Sent]]:

@@ -5,9 +5,9 @@
  * browser, so that closing the phone and opening the link again leads back.
  */
 import { newId } from '@/api/ids'
-import type { Joined, StudentCommand } from '@/api/types'
+import type { AnswerCommand, Joined } from '@/api/types'
 
-export type Pending = StudentCommand
+export type Pending = AnswerCommand
 
 const SEAT = 'lantern.seat'
 const KEY = 'lantern.join-key'

@@ -1,0 +1,336 @@
+"""What the desk sees. As a model, and as JSON text for rooms of a thousand.
+
+A line for everyone makes up nearly all of it, and in a burst of answers nearly all lines change. Making and encoding a
+model for each costs seven times what writing the line does, and the desk's view is the dearest of all; so the lines are
+written here. A test holds the text to the model.
+"""
+
+import json
+from collections.abc import Collection, Iterable, Mapping
+from dataclasses import dataclass
+from functools import cached_property, lru_cache
+from itertools import repeat
+from statistics import median
+
+from lantern.core.questions import kind_of
+from lantern.core.questions.contract import Item, is_scored, title_of
+from lantern.core.questions.marking import LATEST
+from lantern.core.session.asking import told_asks
+from lantern.core.session.engine import commands_of
+from lantern.core.session.model import Ask, Phase, Seat, Settings, State
+from lantern.core.session.moves import Move, neighbour, next_move
+from lantern.core.session.paper import HandedInBy, Paper
+from lantern.core.session.points import total_points
+from lantern.core.session.views import Shown, mean_mark, shown
+from lantern.core.values import Milliseconds, Value
+
+OF_A_QUESTION = (
+    "add_time",
+    "reopen",
+    "set_key",
+    "count_as_right",
+    "keep_apart",
+    "give_full_marks",
+    "give_mark",
+    "drop",
+    "take_back",
+)
+"""Commands that want a question that has been asked."""
+
+
+class RunItem(Value):
+    """A line of the run order. `share` is the mean mark, 0..1, once it was asked and is scored.
+
+    `by` is who wrote it, where that is not the set's owner.
+    """
+
+    id: str
+    kind: str
+    number: int | None
+    title: str
+    status: str
+    share: float | None
+    by: str
+
+
+Pane = float | str | None
+"""One answer in the grid: a mark (0..1), a short text where nothing is marked (yet), None for no answer."""
+
+
+class Person(Value):
+    """A line of the grid."""
+
+    seat: int
+    name: str
+    here: bool
+    fog_lifted: bool
+    panes: tuple[Pane, ...]
+    points: int
+
+
+class Progress(Value):
+    """A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; `at` is an item."""
+
+    seat: int
+    name: str
+    here: bool
+    fog_lifted: bool
+    at: str | None
+    answered: int
+    of: int
+    deadline: Milliseconds | None
+    handed_in: HandedInBy | None
+
+
+class DeskView(Value):
+    title: str
+    code: str
+    phase: Phase
+    step: int
+    curtain: bool
+    settings: Settings
+    questions: int
+    run: tuple[RunItem, ...]
+    columns: tuple[int, ...]
+    shown: Shown | None
+    revealed: bool
+    answered: int
+    here: int
+    right_share: float | None
+    median_took: Milliseconds | None
+    people: tuple[Person, ...]
+    progress: tuple[Progress, ...]
+    next: Move
+    previous: str | None
+    following: str | None
+    allowed: tuple[str, ...]
+
+
+@lru_cache(maxsize=8192)
+def as_json(pane: Pane) -> str:
+    return json.dumps(pane, ensure_ascii=False)
+
+
+@dataclass(frozen=True)
+class Column:
+    """One question in the grid: seat to pane, and the mean mark; good for one ask and one set of seats."""
+
+    ask: Ask
+    seats: Mapping[int, Seat]
+    panes: Mapping[int, Pane]
+    share: float | None
+
+    @cached_property
+    def texts(self) -> list[str]:
+        """The panes of all seats, in their order, as JSON."""
+        return [as_json(self.panes.get(seat)) for seat in self.seats]
+
+
+class DeskMemo:
+    """What one desk view leaves for the next: in a large room only a few columns change between two."""
+
+    def __init__(self) -> None:
+        self._columns: dict[str, Column] = {}
+        self._over: list[Ask] = []
+        self._seats: object = None
+        self._points: Mapping[int, int] = {}
+
+    def columns(self, state: State) -> dict[str, Column]:
+        """Item id to column, in the order of the set."""
+        return {item_id: self._column(state, item_id) for item_id in state.items if item_id in state.standing}
+
+    def _column(self, state: State, item_id: str) -> Column:
+        ask = state.asks[state.standing[item_id]]
+        known = self._columns.get(item_id)
+        if known and known.ask is ask and known.seats is state.seats:
+            return known
+        panes: dict[int, Pane] = {
+            seat: r.short if ask.is_open or r.mark is None else r.mark for seat, r in ask.responses.items()
+        }
+        share = None if ask.is_open else mean_mark(state.responses(item_id))
+        column = self._columns[item_id] = Column(ask, state.seats, panes, share)
+        return column
+
+    def points(self, state: State) -> Mapping[int, int]:
+        over = list(told_asks(state))
+        same = len(over) == len(self._over) and all(a is b for a, b in zip(over, self._over, strict=True))
+        if not same or self._seats is not state.seats:
+            self._over, self._seats, self._points = over, state.seats, total_points(state, over)
+        return self._points
+
+
+def desk_view(state: State, code: str, present: Collection[int], memo: DeskMemo | None = None) -> DeskView:
+    """`present` are the seats with a device connected. The same `memo` makes the next view cheaper."""
+    memo = memo or DeskMemo()
+    if state.is_own_pace:
+        return desk_frame(state, code, present, memo).model_copy(update={"progress": progress_lines(state, present)})
+    panes = [column.panes for column in memo.columns(state).values()]
+    points = memo.points(state)
+    people = tuple(
+        Person(
+            seat=seat.number,
+            name=state.name(seat),
+            here=seat.number in present,
+            fog_lifted=seat.fog_lifted,
+            panes=tuple([of_all.get(seat.number) for of_all in panes]),
+            points=points.get(seat.number, 0),
+        )
+        for seat in state.people()
+    )
+    return desk_frame(state, code, present, memo).model_copy(update={"people": people})
+
+
+def progress_lines(state: State, present: Collection[int]) -> tuple[Progress, ...]:
+    """A line for everybody, in the order in which they came."""
+    return tuple(_progress(state, seat, seat.number in present) for seat in state.people())
+
+
+def _progress(state: State, seat: Seat, here: bool) -> Progress:
+    paper = state.papers.get(seat.number)
+    return Progress(
+        seat=seat.number,
+        name=state.name(seat),
+        here=here,
+        fog_lifted=seat.fog_lifted,
+        at=paper.at if paper else None,
+        answered=len(paper.answered) if paper else 0,
+        of=paper.questions if paper else 0,
+        deadline=paper.deadline if paper else None,
+        handed_in=paper.handed_in_by if paper else None,
+    )
+
+
+def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo) -> DeskView:
+    """The desk's view but for the lines of its people."""
+    numbers = state.content.question_numbers()
+    responses = state.responses(state.cursor) if state.cursor else []
+    columns = {} if state.is_own_pace else memo.columns(state)
+    return DeskView(
+        title=state.content.title,
+        code=code,
+        phase=state.phase,
+        step=state.step,
+        curtain=state.curtain,
+        settings=state.settings,
+        questions=len(numbers),
+        run=tuple(_run_item(state, item, numbers.get(item.id), columns.get(item.id)) for item in state.content.items),
+        columns=tuple(numbers[item_id] for item_id in columns),
+        shown=shown(state, desk=True),
+        revealed=state.ask is not None and state.ask.revealed,
+        answered=len(responses),
+        here=sum(seat.number in present for seat in state.people()),
+        right_share=mean_mark(responses),
+        median_took=round(median(r.took for r in responses)) if responses else None,
+        people=(),
+        progress=(),
+        next=next_move(state),
+        previous=neighbour(state, -1),
+        following=neighbour(state, +1),
+        allowed=tuple(sorted(_allowed(state))),
+    )
+
+
+def _run_item(state: State, item: Item, number: int | None, column: Column | None) -> RunItem:
+    return RunItem(
+        id=item.id,
+        kind=item.kind,
+        number=number,
+        title=title_of(item),
+        status=_status(state, item, column.ask if column else None),
+        share=column.share if column else None,
+        by=item.by,
+    )
+
+
+def _status(state: State, item: Item, ask: Ask | None) -> str:
+    if item.id == state.cursor and state.phase is not Phase.ENDED:
+        return "open" if ask and ask.is_open else "current"
+    return "shown" if state.was_shown(item.id) else "waiting"
+
+
+def _allowed(state: State) -> set[str]:
+    """The desk commands that are legal now, by their wire name."""
+    names = {command.do for command in commands_of(state) if hasattr(command, "do")}
+    return names - _useless(state)
+
+
+def _useless(state: State) -> set[str]:
+    """What would be legal, and that there is nothing for in the current question."""
+    ask, item = state.ask, state.current
+    names = {name for name, is_useful in _useful(state, item, ask).items() if not is_useful}
+    if not any(one.responses for one in state.asks.values() if not one.set_aside):
+        names.add("clear_answers")
+    if not state.laid:
+        names.add("bring_back")
+    if state.rules == LATEST:
+        names.add("mark_anew")
+    return names
+
+
+def _useful(state: State, item: Item | None, ask: Ask | None) -> dict[str, bool]:
+    if item is None or ask is None:
+        return dict.fromkeys(OF_A_QUESTION, False)
+    kind, is_closed = kind_of(item), not ask.is_open
+    return {
+        "add_time": ask.deadline is not None,
+        "reopen": not ask.told,
+        "set_key": is_closed and bool(kind.possible_keys(item)),
+        "count_as_right": is_closed and bool(kind.typed_parts(item)),
+        "keep_apart": kind.kept_apart(item, "a") is not None,
+        "give_full_marks": is_closed and is_scored(item),
+        "give_mark": is_closed and is_scored(item),
+        "drop": is_closed,
+        "take_back": any(one.item == item.id for one in state.corrections),
+    }
+
+
+NOBODY = '"people":[],"progress":[]'
+
+
+def desk_text(state: State, code: str, present: Collection[int], memo: DeskMemo) -> str:
+    """`desk_view(...)` as JSON."""
+    frame = desk_frame(state, code, present, memo).model_dump_json()
+    # Inside a JSON string a quotation mark is escaped, so no text of a set can look like this.
+    before, after = frame.split(NOBODY)
+    if state.is_own_pace:
+        return f'{before}"people":[],"progress":[{",".join(_progress_lines(state, present))}]{after}'
+    return f'{before}"people":[{",".join(_lines(state, present, memo))}],"progress":[]{after}'
+
+
+def _lines(state: State, present: Collection[int], memo: DeskMemo) -> list[str]:
+    points = memo.points(state)
+    columns = [column.texts for column in memo.columns(state).values()]
+    rows: Iterable[tuple[str, ...]] = zip(*columns, strict=True) if columns else repeat(())
+    return [
+        f'{{"seat":{number},"name":{as_json(state.name(seat))},"here":{_BOOL[number in present]},'
+        f'"fog_lifted":{_BOOL[seat.fog_lifted]},"panes":[{",".join(panes)}],"points":{points.get(number, 0)}}}'
+        for (number, seat), panes in zip(state.seats.items(), rows, strict=False)
+        if not seat.removed
+    ]
+
+
+def _progress_lines(state: State, present: Collection[int]) -> list[str]:
+    papers = state.papers
+    return [
+        _progress_line(state, seat, papers.get(number), number in present)
+        for number, seat in state.seats.items()
+        if not seat.removed
+    ]
+
+
+def _progress_line(state: State, seat: Seat, paper: Paper | None, here: bool) -> str:
+    head = (
+        f'{{"seat":{seat.number},"name":{as_json(state.name(seat))},"here":{_BOOL[here]},'
+        f'"fog_lifted":{_BOOL[seat.fog_lifted]},'
+    )
+    if paper is None:
+        return f'{head}"at":null,"answered":0,"of":0,"deadline":null,"handed_in":null}}'
+    deadline = "null" if paper.deadline is None else paper.deadline
+    handed_in = as_json(paper.handed_in_by)
+    return (
+        f'{head}"at":{as_json(paper.at)},"answered":{len(paper.answered)},"of":{paper.questions},'
+        f'"deadline":{deadline},"handed_in":{handed_in}}}'
+    )
+
+
+_BOOL = {False: "false", True: "true"}

@@ -1,0 +1,91 @@
+"""What devices see at own pace, as JSON text: each student has another question before them.
+
+A student's view is put together from texts that are made once for all who get the same: the frame, alike for everybody,
+and a fragment for each item at each stage. Only a student's own part is made for them alone.
+"""
+
+from typing import Literal
+
+from lantern.core.questions.contract import Item
+from lantern.core.session.asking import told
+from lantern.core.session.model import Seat, State
+from lantern.core.session.views import Mine, MyPaper, own_answer, own_remarks, shown_item, student_view
+
+Stage = Literal["asked", "told"]
+"""How far somebody is with an item: what they may see of it."""
+NOTHING_SHOWN = '"shown":null'
+
+
+class Fragments:
+    """The texts of items, each made when it is first wanted: good for as long as the item is the same."""
+
+    def __init__(self) -> None:
+        self._texts: dict[tuple[str, Stage], tuple[Item, str]] = {}
+
+    def text(self, state: State, item_id: str, stage: Stage) -> str:
+        item, known = state.item(item_id), self._texts.get((item_id, stage))
+        if known is None or known[0] is not item:
+            text = shown_item(state, item, with_key=stage == "told").model_dump_json()
+            known = self._texts[item_id, stage] = item, text
+        return known[1]
+
+
+def frame(state: State) -> tuple[str, str]:
+    """The view of a student before whom nothing is, in two parts: what is shown comes in between."""
+    # Inside a JSON string a quotation mark is escaped, so no title can look like this.
+    before, after = student_view(state).model_dump_json().split(NOTHING_SHOWN)
+    return f'{before}"shown":', after
+
+
+def shown_to(state: State, seat: int, fragments: Fragments) -> str:
+    """What is before this student, as JSON."""
+    place = _place(state, seat)
+    return fragments.text(state, *place) if place else "null"
+
+
+def mine_at_own_pace(state: State, seat: Seat) -> Mine:
+    """A student's own part, without points and places: these are told to the class, at the end."""
+    number, place = seat.number, _place(state, seat.number)
+    ask = state.ask_of(place[0]) if place else None
+    response = ask.responses.get(number) if ask else None
+    marked = response if place and place[1] == "told" else None
+    item = state.item(ask.item_id) if ask else None
+    return Mine(
+        seat=number,
+        name=state.name(seat),
+        fog_lifted=seat.fog_lifted,
+        description=item.picture.description if item and item.picture and seat.fog_lifted else "",
+        ask=ask.id if ask else None,
+        answer=own_answer(item, response, is_told=marked is not None) if item and response else None,
+        mark=marked.mark if marked else None,
+        forgiven=own_remarks(item, marked) if item and marked else (),
+        gained=None,
+        bonus=None,
+        points=None,
+        place=None,
+        people=0,
+        right=0.0,
+        scored=0,
+        paper=_my_paper(state, number),
+    )
+
+
+def _place(state: State, seat: int) -> tuple[str, Stage] | None:
+    paper = state.papers.get(seat)
+    if paper is None or paper.at not in state.items:
+        return None
+    ask = state.ask_of(paper.at)
+    return paper.at, "told" if ask and told(state, seat, ask) else "asked"
+
+
+def _my_paper(state: State, seat: int) -> MyPaper | None:
+    paper = state.papers.get(seat)
+    if paper is None:
+        return None
+    return MyPaper(
+        items=paper.items,
+        at=paper.at,
+        answered=tuple(item for item in paper.items if state.standing.get(item) in paper.answered),
+        deadline=paper.deadline,
+        handed_in=paper.handed_in_by,
+    )
