@@ -9,6 +9,7 @@ from typing import Any
 import psutil
 
 from bench.load import Figures, Load
+from bench.own_pace import measure_own_pace
 from bench.questions import questions
 from bench.reports import measure_reports
 from bench.targets import LOAD_CORE, BareTarget, LanternTarget
@@ -71,6 +72,7 @@ def main() -> None:
     for count, kinds in [*((count, "choice") for count in counts), (max(counts), "mixed")]:
         figures = asyncio.run(measure(count, mixed=kinds == "mixed"))
         print(json.dumps(compared(count, kinds, *figures)), flush=True)
+    print(json.dumps(asyncio.run(measure_own_pace(max(counts)))), flush=True)
     print(json.dumps(measure_reports()), flush=True)
 
 

@@ -56,8 +56,11 @@ class GroupCommit:
 
 
 class Bare:
-    def __init__(self, path: str) -> None:
+    """`follows` is the length of a text that follows each acknowledgement; 0: none does."""
+
+    def __init__(self, path: str, follows: int = 0) -> None:
         self.path = path
+        self.prepared = {"type": "websocket.send", "text": json.dumps({"view": "x" * follows})} if follows else None
         self.commit: GroupCommit | None = None
         self.devices: set[Any] = set()
         self.waiting: set[asyncio.Future[None]] = set()
@@ -89,6 +92,11 @@ class Bare:
             self.waiting.add(task)
             task.add_done_callback(self.waiting.discard)
 
+    def answered(self, send: Any, ack: dict[str, str]) -> None:
+        self.say(send, ack)
+        if self.prepared:
+            self.say(send, self.prepared)
+
     async def device(self, receive: Any, send: Any) -> None:
         assert self.commit
         self.devices.add(send)
@@ -98,13 +106,13 @@ class Bare:
             if "token" in command:
                 continue
             ack = {"type": "websocket.send", "text": f'{{"ack":"{command["id"]}"}}'}
-            self.commit.queue.put((message["text"], lambda ack=ack: self.say(send, ack)))  # type: ignore[misc]
+            self.commit.queue.put((message["text"], lambda ack=ack: self.answered(send, ack)))  # type: ignore[misc]
         self.devices.discard(send)
 
 
-def main(port: int, path: str) -> None:
+def main(port: int, path: str, follows: int = 0) -> None:
     uvicorn.run(
-        Bare(path),
+        Bare(path, follows),
         port=port,
         log_level="warning",
         access_log=False,
@@ -115,4 +123,4 @@ def main(port: int, path: str) -> None:
 
 
 if __name__ == "__main__":
-    main(int(sys.argv[1]), sys.argv[2])
+    main(int(sys.argv[1]), sys.argv[2], *map(int, sys.argv[3:]))

@@ -124,14 +124,14 @@ class Load:
         (figures.spread_cpu if over else figures.burst_cpu).append(used)
 
 
-def _percentile(values: list[float], share: int) -> float:
+def percentile(values: list[float], share: int) -> float:
     ordered = sorted(values)
     return ordered[min(len(ordered) - 1, round(share / 100 * (len(ordered) - 1)))]
 
 
 def _mid(rounds: list[list[float]], share: int) -> float:
     """The median over rounds of each round's percentile; 100 is the round's slowest device."""
-    return round(statistics.median(_percentile(values, share) for values in rounds), 2)
+    return round(statistics.median(percentile(values, share) for values in rounds), 2)
 
 
 def _median(values: list[float]) -> float:

@@ -98,12 +98,12 @@ class BareTarget:
 
     path = "/device"
 
-    def __init__(self, items: list[Item]) -> None:
+    def __init__(self, items: list[Item], follows: int = 0) -> None:
         self.items = items
         self.folder = tempfile.TemporaryDirectory()
         self.port = free_port()
         self.database = str(Path(self.folder.name) / "bare.sqlite3")
-        program = [sys.executable, "-m", "bench.bare", str(self.port), self.database]
+        program = [sys.executable, "-m", "bench.bare", str(self.port), self.database, str(follows)]
         self.process = subprocess.Popen(program, cwd=ROOT)
         head = len(self._opening(0, ""))
         self.fillers = ["x" * max(0, opening_size(item) - head) for item in items]

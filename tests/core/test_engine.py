@@ -12,10 +12,11 @@ from lantern.core.questions.kinds.text_entry import TextEntryAnswer, TextEntryIt
 from lantern.core.session import Phase, Recorded
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
+from lantern.core.session.changed import changed
 from lantern.core.session.course import Course, replay
 from lantern.core.session.desk_view import desk_view
 from lantern.core.session.engine import evolve
-from lantern.core.session.model import ask_id, changed
+from lantern.core.session.model import ask_id
 from lantern.core.session.moves import Move, next_move
 from lantern.core.session.stored import EVENT, read_event, write_event
 from lantern.core.session.views import student_view

@@ -1,5 +1,6 @@
 """Own pace: papers, their rules, and what everything asks of them."""
 
+import json
 from functools import reduce
 
 import pytest
@@ -10,13 +11,15 @@ from lantern.core import errors
 from lantern.core.analysis.report import report_of
 from lantern.core.questions import kind_of
 from lantern.core.questions.kinds.choice import ChoiceAnswer
-from lantern.core.session import Phase, Recorded, Sent, decide, next_due, replay
+from lantern.core.session import Course, Phase, Recorded, Sent, decide, next_due, replay
 from lantern.core.session import commands as c
 from lantern.core.session.asking import is_over, may_change, told
+from lantern.core.session.desk_view import DeskMemo, desk_text, desk_view
 from lantern.core.session.engine import evolve
 from lantern.core.session.model import ask_id
+from lantern.core.session.own_views import Fragments, mine_at_own_pace, mine_text, shown_to
 from lantern.core.session.paper import PaperRules, drawn
-from lantern.core.session.views import Places, mine
+from lantern.core.session.views import Places, StudentView, mine
 from tests.builders import a_session, a_set, choice, page
 from tests.builders.session import Room, actor_of
 
@@ -273,3 +276,64 @@ def test_a_report_is_out_of_what_was_on_ones_paper():
     ]
     own = mine(room.state, Places(room.state), 1)
     assert (own.right, own.scored) == (2, 2)
+
+
+# --- what devices are sent -----------------------------------------------------------------------
+
+
+@given(rules, actions)
+def test_the_texts_that_are_written_hold_what_the_models_say(chosen, steps):
+    room = at_work(chosen, "Fen “F.” O'Hara \\", "Bo")
+    room.do(c.LiftFog(2, True))
+    state, fragments = reduce(lambda state, step: acted(state, step, room.now), steps, room.state), Fragments()
+    for number, seat in state.seats.items():
+        assert json.loads(mine_text(state, seat)) == mine_at_own_pace(state, seat).model_dump(mode="json")
+        before, after = fragments.frame(state)
+        view = StudentView.model_validate_json(f"{before}{shown_to(state, number, fragments)}{after}")
+        assert view.shown.item.id == state.papers[number].at
+    present = frozenset({1})
+    text = desk_text(state, "KELP427", present, DeskMemo())
+    assert json.loads(text) == desk_view(state, "KELP427", present).model_dump(mode="json")
+
+
+def test_a_fragment_is_made_once_and_again_when_its_question_changes():
+    room = at_work(PaperRules(tell="end"))
+    fragments = Fragments()
+    first = fragments.text(room.state, "q1", "asked")
+    assert fragments.text(room.state, "q1", "asked") is first
+    room.do(c.End())
+    room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))
+    assert fragments.text(room.state, "q1", "asked") == first  # nothing of the key is in it
+    assert '"right":["C"]' in fragments.text(room.state, "q1", "told")
+
+
+@pytest.mark.parametrize("tell", ["each", "handed_in", "end"])
+def test_no_device_is_sent_a_key_before_its_mark_is_told(tell):
+    room = at_work(PaperRules(tell=tell))
+    fragments = Fragments()
+
+    def seen():
+        return shown_to(room.state, 1, fragments) + mine_text(room.state, room.state.seats[1])
+
+    assert '"key":null' in seen()
+    give(room, 1, "q1", B)
+    assert ('"key":null' in seen()) == (tell != "each")
+    room.do(c.HandIn(1))
+    assert ('"key":null' in seen()) == (tell == "end")
+
+
+def test_a_course_of_papers_comes_to_the_states_that_evolve_gives():
+    room = at_work(PaperRules(own_order=True))
+    for seat in (1, 2):
+        for place in room.state.papers[seat].items[:3]:
+            if place != "p1":
+                room.do(c.GiveAnswer(seat, ask_id(place, 1), B, moves_on=True))
+    room.do(c.ClearAnswer(1, ask_id(next(iter(room.state.papers[1].answered)), 1)), 9000)
+    room.do(c.HandIn(2))
+    start, state = reduce(evolve, room.history[:6], room.first), reduce(evolve, room.history, room.first)
+    untouched = reduce(evolve, room.history[:6], room.first)
+    course = Course(start)
+    for record in room.history[6:]:
+        course.take(record)
+    assert course.state == state == room.state
+    assert start == untouched

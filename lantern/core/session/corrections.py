@@ -17,8 +17,9 @@ from lantern.core.questions.marking import LATEST, Rules
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded, Sent
+from lantern.core.session.changed import changed
 from lantern.core.session.marks import mark_by_hand
-from lantern.core.session.model import Ask, CorrectedWhat, Correction, Response, State, changed
+from lantern.core.session.model import Ask, CorrectedWhat, Correction, Response, State
 from lantern.core.session.people import seat_of
 from lantern.core.session.points import points_for
 from lantern.core.session.rounds import with_asks

@@ -6,9 +6,10 @@ from dataclasses import dataclass, field
 from lantern.core.questions.contract import Answer
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
+from lantern.core.session.changed import changed
 from lantern.core.session.effects import judged, paper_after, response_to
 from lantern.core.session.engine import evolve
-from lantern.core.session.model import Response, State, changed
+from lantern.core.session.model import Response, State
 from lantern.core.session.paper import Paper
 
 

@@ -5,10 +5,9 @@ model for each costs seven times what writing the line does, and the desk's view
 written here. A test holds the text to the model.
 """
 
-import json
 from collections.abc import Collection, Iterable, Mapping
 from dataclasses import dataclass
-from functools import cached_property, lru_cache
+from functools import cached_property
 from itertools import repeat
 from statistics import median
 
@@ -21,7 +20,7 @@ from lantern.core.session.model import Ask, Phase, Seat, Settings, State
 from lantern.core.session.moves import Move, neighbour, next_move
 from lantern.core.session.paper import HandedInBy, Paper
 from lantern.core.session.points import total_points
-from lantern.core.session.views import Shown, mean_mark, shown
+from lantern.core.session.views import Shown, as_json, mean_mark, shown
 from lantern.core.values import Milliseconds, Value
 
 OF_A_QUESTION = (
@@ -104,11 +103,6 @@ class DeskView(Value):
     previous: str | None
     following: str | None
     allowed: tuple[str, ...]
-
-
-@lru_cache(maxsize=8192)
-def as_json(pane: Pane) -> str:
-    return json.dumps(pane, ensure_ascii=False)
 
 
 @dataclass(frozen=True)

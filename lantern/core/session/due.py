@@ -37,6 +37,8 @@ def next_due(state: State, present: Callable[[], Collection[int]]) -> Due | None
 
 def _next_paper(state: State) -> Due | None:
     """The paper whose time is up first."""
+    if state.paper_rules.limit is None:
+        return None
     out = ((p.deadline, seat) for seat, p in state.papers.items() if p.deadline is not None and not p.is_over)
     first = min(out, default=None)
     return Due(first[0], CLOCK, PaperTimeUp(first[1], first[0])) if first else None

@@ -9,8 +9,9 @@ from lantern.core.questions.contract import Answer, Item
 from lantern.core.session import corrections, rounds
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
+from lantern.core.session.changed import changed
 from lantern.core.session.marks import mark_by_hand
-from lantern.core.session.model import Ask, Phase, Response, Seat, State, ask_id, changed, parts_of
+from lantern.core.session.model import Ask, Phase, Response, Seat, State, ask_id, parts_of
 from lantern.core.session.paper import HandedInBy, Paper
 from lantern.core.session.points import points_for, time_left
 from lantern.core.session.roster import Person
@@ -80,7 +81,7 @@ def _on_answered(state: State, recorded: Recorded) -> State:
 def paper_after(state: State, ask: Ask, event: e.Answered, response: Response) -> Paper:
     """The paper of whoever gave this response."""
     paper = state.papers[response.seat]
-    return paper.with_answer(ask.id, ask.item_id, response.at, moves_on=event.moves_on)
+    return paper.with_answer(ask.item_id, response.at, moves_on=event.moves_on)
 
 
 def judged(item: Item, answer: Answer) -> tuple[float | None, str]:
@@ -169,7 +170,7 @@ def _on_went_to(state: State, recorded: Recorded) -> State:
     assert isinstance(event, e.WentTo)
     paper = state.papers[seat]
     reached = {event.item: recorded.at, **paper.reached}
-    return _with_paper(state, seat, replace(paper, at=event.item, reached=reached))
+    return _with_paper(state, seat, changed(paper, at=event.item, reached=reached))
 
 
 def _on_answer_cleared(state: State, recorded: Recorded) -> State:
@@ -178,12 +179,12 @@ def _on_answer_cleared(state: State, recorded: Recorded) -> State:
     ask, paper = state.asks[event.ask], state.papers[seat]
     kept = {number: response for number, response in ask.responses.items() if number != seat}
     cleared = {**paper.cleared, ask.id: recorded.sent.number}
-    paper = replace(paper, cleared=cleared, answered=paper.answered - {ask.id})
+    paper = changed(paper, cleared=cleared, answered=paper.answered - {ask.item_id})
     return _with_paper(_with_ask(state, ask.id, responses=kept), seat, paper)
 
 
 def _handed_in(state: State, seat: int, at: Milliseconds, by: HandedInBy) -> State:
-    return _with_paper(state, seat, replace(state.papers[seat], handed_in_at=at, handed_in_by=by))
+    return _with_paper(state, seat, changed(state.papers[seat], handed_in_at=at, handed_in_by=by))
 
 
 def _on_handed_in(state: State, recorded: Recorded) -> State:

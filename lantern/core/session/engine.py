@@ -16,9 +16,10 @@ from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session import led, own_pace
 from lantern.core.session.actors import Recorded, Role, Sent
+from lantern.core.session.changed import changed
 from lantern.core.session.common import Handlers
 from lantern.core.session.effects import EVENTS
-from lantern.core.session.model import Phase, State, changed
+from lantern.core.session.model import Phase, State
 
 
 def decide(state: State, command: c.Command, sent: Sent) -> Sequence[e.Event]:

@@ -4,7 +4,7 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from enum import StrEnum
 from random import Random
-from typing import Any, Literal, TypeVar
+from typing import Literal
 
 from lantern.core.questions import kind_of
 from lantern.core.questions.content import SetContent
@@ -240,17 +240,6 @@ class State:
     def counts(self, item: Item) -> bool:
         """Whether the question is in any score."""
         return counts(item) and not (self.corrections and self.is_corrected(item.id, "dropped"))
-
-
-S = TypeVar("S", State, Ask)
-
-
-def changed(value: S, **changes: Any) -> S:
-    """`dataclasses.replace` at a fraction of its cost: it runs twice for every answer."""
-    new = object.__new__(type(value))
-    new.__dict__.update(value.__dict__)
-    new.__dict__.update(changes)
-    return new
 
 
 def new_session(

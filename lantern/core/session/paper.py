@@ -6,7 +6,7 @@
 """
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, field
 from random import Random
 from typing import Annotated, Literal
 
@@ -14,6 +14,7 @@ from pydantic import Field
 
 from lantern.core.questions import kind_of
 from lantern.core.questions.contract import Item
+from lantern.core.session.changed import changed
 from lantern.core.values import Milliseconds, Value
 
 HandedInBy = Literal["hand", "time", "end"]
@@ -40,13 +41,11 @@ class PaperRules(Value):
         return self.answers == "final" or self.tell == "each"
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Paper:
     """`items` are drawn for this seat, in its order, of which `questions` want an answer; `at` is the one it is at,
-    `reached` when it came to each first.
-
-    `answered` are the asks that have an answer. `cleared` is, by ask, the number of the command that cleared an answer:
-    an older one that comes late stays away.
+    `reached` when it came to each first. `answered` are those of them that have an answer. `cleared` is, by ask, the
+    number of the command that cleared an answer: an older one that comes late stays away.
     """
 
     items: tuple[str, ...]
@@ -64,13 +63,13 @@ class Paper:
     def is_over(self) -> bool:
         return self.handed_in_at is not None
 
-    def with_answer(self, ask: str, item: str, at: Milliseconds, *, moves_on: bool) -> "Paper":
-        answered = self.answered | {ask}
+    def with_answer(self, item: str, at: Milliseconds, *, moves_on: bool) -> "Paper":
+        answered = self.answered | {item}
         place = self.items.index(item) + 1 if moves_on else len(self.items)
         if place == len(self.items):
-            return replace(self, answered=answered)
+            return changed(self, answered=answered)
         following = self.items[place]
-        return replace(self, answered=answered, at=following, reached={following: at, **self.reached})
+        return changed(self, answered=answered, at=following, reached={following: at, **self.reached})
 
 
 def drawn(items: Sequence[Item], rules: PaperRules, seed: str, seat: int) -> tuple[str, ...]:

@@ -13,7 +13,8 @@ from lantern.core.questions.contract import Item, Question
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Sent
-from lantern.core.session.model import Ask, Laid, Phase, State, ask_id, changed, parts_of
+from lantern.core.session.changed import changed
+from lantern.core.session.model import Ask, Laid, Phase, State, ask_id, parts_of
 from lantern.core.values import Milliseconds
 
 Events = Sequence[e.Event]

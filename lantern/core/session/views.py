@@ -6,6 +6,9 @@
 3. Another's name appears on a student's device never, on the big screen in the lobby and standings.
 """
 
+import json
+from functools import lru_cache
+
 from lantern.core.questions import AnyAnswer, AnyKey, AnyPublicItem, AnyTally, kind_of
 from lantern.core.questions.contract import (
     Answer,
@@ -245,3 +248,8 @@ def _place(row: Standing) -> Place:
 def mean_mark(responses: list[Response]) -> float | None:
     marks = [r.mark for r in responses if r.mark is not None]
     return sum(marks) / len(marks) if marks else None
+
+
+@lru_cache(maxsize=8192)
+def as_json(pane: float | str | None) -> str:
+    return json.dumps(pane, ensure_ascii=False)

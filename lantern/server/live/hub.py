@@ -17,7 +17,7 @@ from asgiref.sync import sync_to_async
 from channels.layers import get_channel_layer
 
 from lantern.core.errors import LanternError, TakenOut
-from lantern.core.session import Command, Due, Event, Sent, next_due
+from lantern.core.session import Command, Due, Event, Phase, Sent, next_due
 from lantern.core.session.events import (
     AnswerCleared,
     Answered,
@@ -46,6 +46,8 @@ log = logging.getLogger(__name__)
 GROUP = "lantern.hubs"
 GATHER = 0.2
 """Seconds between two messages about answers and arrivals."""
+GATHER_AT_OWN_PACE = 1.0
+"""Somebody answers all the time: the desk is told once a second."""
 COST_SHARE = 12
 """In a very large room views are made less often: at most a twelfth of the time goes into them."""
 AT_ONCE = 200
@@ -215,7 +217,8 @@ class Hub:
         if timers is None:
             return
         now = self.loop.time()
-        due = now if at_once else max(now + GATHER, timers.last_flush + timers.cost * COST_SHARE)
+        gather = GATHER_AT_OWN_PACE if room.state.phase is Phase.WORKING else GATHER
+        due = now if at_once else max(now + gather, timers.last_flush + timers.cost * COST_SHARE)
         if timers.flush:
             if timers.flush_at <= due:
                 return

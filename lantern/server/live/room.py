@@ -12,7 +12,7 @@ from functools import cached_property
 
 from lantern.core.session import Phase, State
 from lantern.core.session.desk_view import DeskMemo, desk_text
-from lantern.core.session.own_views import Fragments, frame, mine_at_own_pace, shown_to
+from lantern.core.session.own_views import Fragments, mine_text, shown_to
 from lantern.core.session.views import Places, mine, screen_view, student_view
 from lantern.core.values import Milliseconds
 from lantern.server.doors.budget import Budget
@@ -75,20 +75,16 @@ class Snapshot:
         """Each student has another view."""
         return self.state.phase is Phase.WORKING
 
-    @cached_property
-    def _frame(self) -> tuple[str, str]:
-        return frame(self.state)
-
     def student_in(self, seat: int | None) -> str:
         """What this student sees, their own part apart."""
         if not self.at_own_pace or seat is None:
             return self.student
-        before, after = self._frame
+        before, after = self.fragments.frame(self.state)
         return f"{before}{shown_to(self.state, seat, self.fragments)}{after}"
 
     def mine(self, seat: int) -> str:
         if self.at_own_pace:
-            return mine_at_own_pace(self.state, self.state.seats[seat]).model_dump_json()
+            return mine_text(self.state, self.state.seats[seat])
         return mine(self.state, self.places, seat).model_dump_json()
 
 

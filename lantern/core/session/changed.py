@@ -1,0 +1,13 @@
+"""A frozen value with some of its fields changed."""
+
+from typing import Any, TypeVar
+
+S = TypeVar("S")
+
+
+def changed(value: S, **changes: Any) -> S:
+    """`dataclasses.replace` at a fraction of its cost, for values without slots: it runs twice for every answer."""
+    new = object.__new__(type(value))
+    new.__dict__.update(value.__dict__)
+    new.__dict__.update(changes)
+    return new
