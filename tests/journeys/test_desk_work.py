@@ -5,7 +5,7 @@ import secrets
 from PIL import Image
 from selenium.webdriver.common.keys import Keys
 
-from tests.journeys.pages import chord, join_as, pick, sign_in, wait_gone, write_over
+from tests.journeys.pages import answer, chord, join_as, pick, sign_in, wait_counts, wait_gone, write_over
 from tools.browser import PHONE, body_text, click, find, find_all, press, until, wait_for
 from tools.client import PASSWORD
 
@@ -179,6 +179,53 @@ def test_what_is_right_is_said_on_the_desk_after_all_have_answered(server, teach
             not find_all(desk, right)[0].is_enabled() and "sheet" in find_all(desk, "main h1, main h2, main")[0].text
         ),
     )
+
+
+def test_a_question_is_asked_again_cleared_and_put_right_and_all_of_it_is_told(server, teacher, browsers):
+    session = teacher.start(teacher.make_set("Marks", [_question("Which mark?")]), close_when_all_answered=False)
+    number = session["id"]
+    desk, phone = browsers(), browsers(PHONE)
+    sign_in(desk, server.url, teacher.call("GET", "/accounts/me")["email"])
+    join_as(phone, server.url, session["code"], "Ines Dahl")
+    desk.get(f"{server.url}/desk/{number}")
+    press(desk, "Start")
+    answer(phone, "A")
+    press(desk, "Close the question")
+    _answers(desk, "Ask this question again")
+    wait_for(desk, "round 2")
+    answer(phone, "B")  # the phone shows an empty question
+    _answers(desk, "Clear all answers")
+    wait_for(desk, "The doors are open")
+    wait_for(phone, "You are in")
+    press(desk, "Undo")
+    wait_for(desk, "round 2 · choose one · closed")
+    wait_counts(desk, [0, 1])
+    teacher.command(number, "end")
+    desk.get(f"{server.url}/sessions/{number}")
+    click(desk, "//summary[contains(., 'Which mark?')]")
+    wait_for(desk, "Other rounds; round 2 counts")
+    wait_for(desk, "Round 1 · 1 answer · 0 %")
+    click(desk, "//p[contains(., 'Something else is right')]//button[normalize-space(.)='A']")
+    wait_for(desk, "“Mark A” is right")
+    wait_for(desk, "Sunniva Toll")
+    wait_for(desk, "Round 1 · 1 answer · 100 %")
+    press(desk, "Take back")
+    wait_for(desk, "Round 1 · 1 answer · 0 %")
+    press(desk, "Ines Dahl")
+    press(desk, "Erase the name…")
+    press(desk, "Erase the name")
+    wait_gone(desk, "Ines Dahl")
+    wait_for(desk, "Student 1")
+    click(desk, "//summary[contains(., 'What happened')]")
+    told = ("Opened: question 1, round 2.", "Another answer was set as right in question 1.", "The name of Student 1")
+    for line in told:
+        wait_for(desk, line)
+    assert "Ines" not in body_text(desk)
+
+
+def _answers(desk, action):
+    press(desk, "Answers…")
+    press(desk, action)
 
 
 def test_of_many_questions_the_one_that_is_on_is_in_sight_among_the_people(server, teacher, browsers):

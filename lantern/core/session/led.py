@@ -7,11 +7,11 @@ from lantern.core.questions import kind_of
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session import people, rounds
-from lantern.core.session.actors import Actor, Role, Sent
+from lantern.core.session.actors import Sent
 from lantern.core.session.common import ALWAYS, CORRECTED, Handlers
 from lantern.core.session.model import Phase, State
 from lantern.core.session.moves import Move, item_after, next_move
-from lantern.core.session.people import seat_of
+from lantern.core.session.people import own_seat
 from lantern.core.session.rounds import leave, opening
 from lantern.core.values import Milliseconds
 
@@ -87,10 +87,7 @@ def _end(state: State, command: c.End, sent: Sent) -> Events:
 
 
 def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
-    if sent.by != Actor(Role.SEAT, command.seat):
-        raise errors.UnknownSeat  # nobody answers for another
-    if seat_of(state, command.seat).removed:
-        raise errors.TakenOut
+    own_seat(state, command.seat, sent)
     ask = state.asks.get(command.ask)
     given = ask.responses.get(command.seat) if ask else None
     if given is not None:

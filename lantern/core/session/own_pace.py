@@ -11,12 +11,12 @@ from lantern.core.questions import kind_of
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session import people
-from lantern.core.session.actors import Actor, Role, Sent
+from lantern.core.session.actors import Sent
 from lantern.core.session.asking import may_change
 from lantern.core.session.common import ALWAYS, CORRECTED, Handlers
-from lantern.core.session.model import Ask, Phase, Seat, State, parts_of
+from lantern.core.session.model import Ask, Phase, State, parts_of
 from lantern.core.session.paper import Paper, drawn
-from lantern.core.session.people import seat_of
+from lantern.core.session.people import own_seat
 
 Events = Sequence[e.Event]
 
@@ -31,7 +31,7 @@ def _end(state: State, command: c.End, sent: Sent) -> Events:
 
 
 def _begin(state: State, command: c.BeginPaper, sent: Sent) -> Events:
-    seat = _own_seat(state, command.seat, sent)
+    seat = own_seat(state, command.seat, sent)
     if seat.number in state.papers:
         return []
     rules = state.paper_rules
@@ -85,17 +85,8 @@ def _paper_time_up(state: State, command: c.PaperTimeUp, sent: Sent) -> Events:
     return [e.HandedIn(command.seat, "time")] if is_due and sent.at >= command.deadline else []
 
 
-def _own_seat(state: State, number: int, sent: Sent) -> Seat:
-    if sent.by != Actor(Role.SEAT, number):
-        raise errors.UnknownSeat  # nobody speaks for another
-    seat = seat_of(state, number)
-    if seat.removed:
-        raise errors.TakenOut
-    return seat
-
-
 def _any_paper(state: State, number: int, sent: Sent) -> Paper:
-    paper = state.papers.get(_own_seat(state, number, sent).number)
+    paper = state.papers.get(own_seat(state, number, sent).number)
     if paper is None:
         raise errors.NotPossible("You have not begun yet.")
     return paper

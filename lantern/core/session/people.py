@@ -5,7 +5,7 @@ from collections.abc import Sequence
 from lantern.core import errors
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session.actors import Sent
+from lantern.core.session.actors import Role, Sent
 from lantern.core.session.model import Seat, State
 from lantern.core.session.names import clean_name, told_apart
 
@@ -61,6 +61,16 @@ def seat_of(state: State, number: int) -> Seat:
     seat = state.seats.get(number)
     if seat is None:
         raise errors.UnknownSeat
+    return seat
+
+
+def own_seat(state: State, number: int, sent: Sent) -> Seat:
+    """The seat that speaks: nobody speaks for another. Raises UnknownSeat, TakenOut."""
+    if sent.by.who != number or sent.by.role is not Role.SEAT:
+        raise errors.UnknownSeat
+    seat = seat_of(state, number)
+    if seat.removed:
+        raise errors.TakenOut
     return seat
 
 
