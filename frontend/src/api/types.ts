@@ -11,7 +11,7 @@ export type PublicItemOf<K extends Kind> = Extract<PublicItem, { kind?: K }>
 export type StudentAnswer = Schemas['Answering']['answer']
 export type StudentCommand = Schemas['StudentCommand']
 /** The one that a led session knows. */
-export type AnswerCommand = StudentCommand & { command: Schemas['Answering'] }
+export type SentAnswer = StudentCommand & { command: Schemas['Answering'] }
 export type TeacherCommand = Schemas['TeacherCommand']
 export type Tally = NonNullable<Schemas['Shown']['tally']>
 export type Key = NonNullable<Schemas['Shown']['key']>

@@ -245,7 +245,7 @@ class AnswerCleared:
     """The seat that did it took its answer back."""
 
     ask: str
-    type: Literal["answer_cleared"] = "answer_cleared"
+    type: Literal["cleared"] = "cleared"
 
 
 @dataclass(frozen=True, slots=True)

@@ -5,9 +5,9 @@
  * browser, so that closing the phone and opening the link again leads back.
  */
 import { newId } from '@/api/ids'
-import type { AnswerCommand, Joined } from '@/api/types'
+import type { SentAnswer, Joined } from '@/api/types'
 
-export type Pending = AnswerCommand
+export type Pending = SentAnswer
 
 const SEAT = 'lantern.seat'
 const KEY = 'lantern.join-key'
