@@ -9,6 +9,7 @@ from typing import Any
 import psutil
 
 from bench.load import Figures, Load
+from bench.loading import measure_loading
 from bench.own_pace import measure_own_pace
 from bench.questions import questions
 from bench.reports import measure_reports
@@ -74,6 +75,7 @@ def main() -> None:
         print(json.dumps(compared(count, kinds, *figures)), flush=True)
     print(json.dumps(asyncio.run(measure_own_pace(max(counts)))), flush=True)
     print(json.dumps(measure_reports()), flush=True)
+    print(json.dumps(measure_loading()), flush=True)
 
 
 if __name__ == "__main__":

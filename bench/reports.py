@@ -26,11 +26,11 @@ STUDENTS, QUESTIONS, ROUNDS = 1000, 50, 3
 
 
 def measure_reports() -> dict[str, Any]:
-    first, history = _a_large_session()
+    first, history = a_large_session()
     state = replay(first, history)
     tables = workbook_tables(state)
     ours, bare = _alternating(lambda: write_workbook(tables), lambda: _bare_workbook(tables))
-    regrade = statistics.median(_cpu(lambda: report_of(replay(first, history))) for _ in range(ROUNDS))
+    regrade = statistics.median(cpu(lambda: report_of(replay(first, history))) for _ in range(ROUNDS))
     return {
         "regrade_students": STUDENTS,
         "regrade_questions": QUESTIONS,
@@ -41,7 +41,7 @@ def measure_reports() -> dict[str, Any]:
     }
 
 
-def _a_large_session() -> tuple[State, list[Recorded]]:
+def a_large_session() -> tuple[State, list[Recorded]]:
     rng = Random(1)
     items = tuple(questions(QUESTIONS, mixed=True))
     roster = {f"p{n}": Person(f"p{n}", f"Student {n}") for n in range(1, STUDENTS + 1)}
@@ -73,11 +73,11 @@ def _bare_workbook(tables: list[Table]) -> bytes:
 
 
 def _alternating(one: Callable[[], object], other: Callable[[], object]) -> tuple[float, float]:
-    times = [(_cpu(one), _cpu(other)) for _ in range(ROUNDS)]
+    times = [(cpu(one), cpu(other)) for _ in range(ROUNDS)]
     return statistics.median(a for a, _ in times), statistics.median(b for _, b in times)
 
 
-def _cpu(action: Callable[[], object]) -> float:
+def cpu(action: Callable[[], object]) -> float:
     start = time.process_time()
     action()
     return time.process_time() - start

@@ -1,6 +1,46 @@
 import vue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
 
+/**
+ * From the ground up; a folder imports only from those before it. `ui` and `composables` know no feature.
+ * Each feature is entered by its doors alone.
+ */
+const LAYERS = [
+  ['api'],
+  ['composables'],
+  ['ui'],
+  ['media'],
+  ['questions'],
+  ['accounts', 'live', 'reports', 'exchange'],
+  ['library'],
+  ['app'],
+]
+/** Rooms that others may enter without the front door: what a student loads must not come with what teachers do. */
+const DOORS = {
+  media: ['shown/.*'],
+  questions: ['registry', 'kindViews', 'ItemGlance\\.vue', 'shared/.*'],
+  live: ['code', 'desk', 'run', 'screen', 'student'],
+}
+const OPEN = ['api', 'composables', 'ui']
+
+/** What files of a folder may not import: layers above, others of its own layer, and rooms behind a door. */
+function boundaries(folder, level) {
+  const above = LAYERS.slice(level).flat().filter((other) => other !== folder)
+  const below = LAYERS.slice(0, level).flat().filter((other) => !OPEN.includes(other))
+  const patterns = [
+    { regex: `^@/(${above.join('|')})(/|$)`, message: 'It stands above, or beside.' },
+    ...below.map((other) => ({
+      regex: `^@/${other}/(?!(${(DOORS[other] ?? []).join('|')})$)`,
+      message: 'Come in by its door.',
+    })),
+  ].filter((_, index) => index || above.length)
+  return {
+    files: [`src/${folder}/**/*.{ts,vue}`],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns }] },
+  }
+}
+
 export default ts.config(
   { ignores: ['dist', 'src/api/schema.d.ts'] },
   ...ts.configs.recommended,
@@ -22,4 +62,5 @@ export default ts.config(
       'no-undef': 'off',
     },
   },
+  ...LAYERS.flatMap((folders, level) => folders.map((folder) => boundaries(folder, level))),
 )

@@ -5,6 +5,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lantern.core import errors
+from lantern.core.analysis.happened import happenings
 from lantern.core.analysis.report import report_of
 from lantern.core.analysis.tables import raw_table
 from lantern.core.questions.kinds.choice import ChoiceAnswer
@@ -197,5 +198,6 @@ def test_no_course_loses_an_answer(steps):
     for item, ask in room.state.standing.items():
         rounds = [one for one in room.state.rounds(item) if not one.set_aside]
         assert rounds[-1].id == ask
+    assert happenings(room.state, [r for r in room.history if not isinstance(r.event, e.Named)], {})
     open_asks = [ask for ask in room.state.asks.values() if ask.is_open]
     assert open_asks == ([room.state.ask] if room.state.phase is Phase.OPEN else [])

@@ -5,7 +5,7 @@ import type { Item, ItemProblem, Kind } from '@/api/types'
 import { duration } from '@/composables/format'
 import { KINDS, viewsOf } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
-import ChipMenu from '@/questions/shared/ChipMenu.vue'
+import ChipMenu from '@/ui/ChipMenu.vue'
 import KindMenu from './KindMenu.vue'
 import TagsField from './TagsField.vue'
 

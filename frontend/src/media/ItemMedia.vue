@@ -2,7 +2,7 @@
 /** An item's picture, sound and video, and the fog over its picture. */
 import { computed, ref } from 'vue'
 import type { Item, Media } from '@/api/types'
-import ChipMenu from '@/questions/shared/ChipMenu.vue'
+import ChipMenu from '@/ui/ChipMenu.vue'
 import MediaDialog from './MediaDialog.vue'
 import MediaFields from './MediaFields.vue'
 

@@ -3,8 +3,8 @@
 import { computed, ref } from 'vue'
 import { sentenceOf } from '@/api/refusal'
 import type { Film, Media, Recording } from '@/api/types'
-import MediaView from '@/questions/shared/MediaView.vue'
-import NumberField from '@/questions/shared/NumberField.vue'
+import MediaView from '@/media/shown/MediaView.vue'
+import NumberField from '@/ui/number/NumberField.vue'
 import { field } from '@/ui/recipes'
 import { uploadCaptions } from './useUpload'
 

@@ -2,7 +2,7 @@
 /** What this teacher stored before, to use again. */
 import { computed } from 'vue'
 import type { Media, ShelfRow } from '@/api/types'
-import { pictureUrl } from '@/questions/shared/pictures'
+import { pictureUrl } from '@/media/shown/pictures'
 import { useShelf } from './useShelf'
 
 const props = defineProps<{ accepts: readonly string[] }>()

@@ -18,6 +18,8 @@ class Move(StrEnum):
 def next_move(state: State) -> Move:
     """The next sensible thing. After the end it stays END."""
     item = state.current
+    if state.phase is Phase.WORKING:
+        return Move.END
     if state.phase is Phase.OPEN:
         return Move.CLOSE
     if state.phase is Phase.CLOSED and item and _has_something_to_reveal(item):

@@ -28,8 +28,11 @@ def ask_again(state: State, command: c.AskAgain, sent: Sent) -> Events:
 
 def clear_answers(state: State, command: c.ClearAnswers, sent: Sent) -> Events:
     if command.of == "all":
-        answered = tuple(ask.id for ask in state.asks.values() if not ask.set_aside)
-        return [*leave(state), e.SetAside(_but_withdrawn(state, answered), start_over=True)] if answered else []
+        standing = [one for one in state.asks.values() if not one.set_aside]
+        if not any(one.responses for one in standing):
+            return []
+        asks = _but_withdrawn(state, [one.id for one in standing])
+        return [*leave(state), e.SetAside(asks, start_over=True)]
     ask = state.ask
     if ask is None:
         raise errors.NotPossible("There is no question here whose answers could be cleared.")

@@ -5,7 +5,7 @@ import { percent } from '@/composables/format'
 import { useFit } from '@/composables/useFit'
 import { viewsOf } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
-import MediaView from '@/questions/shared/MediaView.vue'
+import MediaView from '@/media/shown/MediaView.vue'
 import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
 

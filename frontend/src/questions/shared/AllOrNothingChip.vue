@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Whether every part has to be right, or each right part counts. */
-import ChipMenu from './ChipMenu.vue'
+import ChipMenu from '@/ui/ChipMenu.vue'
 
 defineProps<{ value: boolean }>()
 const emit = defineEmits<{ choose: [value: boolean] }>()

@@ -5,7 +5,7 @@ import type { Shown } from '@/api/types'
 import { viewsOf } from '../registry'
 import FogPicture from './FogPicture.vue'
 import { timeGone } from './fog'
-import MediaView from './MediaView.vue'
+import MediaView from '@/media/shown/MediaView.vue'
 import QuestionPicture from './QuestionPicture.vue'
 
 const props = defineProps<{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A question's picture, no higher than `--picture-height`. */
 import type { Picture } from '@/api/types'
-import { pictureSet, pictureUrl } from './pictures'
+import { pictureSet, pictureUrl } from '@/media/shown/pictures'
 
 defineProps<{
   picture: Picture

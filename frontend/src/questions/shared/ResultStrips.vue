@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { Media } from '@/api/types'
 import LetterBox from './LetterBox.vue'
-import MediaView from './MediaView.vue'
+import MediaView from '@/media/shown/MediaView.vue'
 
 export interface Strip {
   id: string

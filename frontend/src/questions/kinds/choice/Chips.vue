@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
-import ChipMenu from '@/questions/shared/ChipMenu.vue'
+import ChipMenu from '@/ui/ChipMenu.vue'
 
 type Choice = ItemOf<'choice'>
 const props = defineProps<{ item: Choice }>()

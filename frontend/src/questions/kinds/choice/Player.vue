@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { StudentAnswerOf, PublicItemOf } from '@/api/types'
-import MediaView from '@/questions/shared/MediaView.vue'
+import MediaView from '@/media/shown/MediaView.vue'
 import LetterBox from '@/questions/shared/LetterBox.vue'
 
 const props = defineProps<{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ItemOf } from '@/api/types'
 import AllOrNothingChip from '@/questions/shared/AllOrNothingChip.vue'
-import ChipMenu from '@/questions/shared/ChipMenu.vue'
+import ChipMenu from '@/ui/ChipMenu.vue'
 import StrictnessChip from '@/questions/shared/StrictnessChip.vue'
 
 type Gap = ItemOf<'gap_fill'>

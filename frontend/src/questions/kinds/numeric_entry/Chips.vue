@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What counts as right, and in which units. */
 import type { ItemOf } from '@/api/types'
-import ChipMenu from '@/questions/shared/ChipMenu.vue'
+import ChipMenu from '@/ui/ChipMenu.vue'
 
 type Numeric = ItemOf<'numeric_entry'>
 defineProps<{ item: Numeric }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The accepted number, or the ends of the accepted range, and the unit. */
 import type { ItemOf } from '@/api/types'
-import NumberField from '@/questions/shared/NumberField.vue'
+import NumberField from '@/ui/number/NumberField.vue'
 
 type Numeric = ItemOf<'numeric_entry'>
 const props = defineProps<{ item: Numeric }>()

@@ -8,7 +8,7 @@ import Player from './Player.vue'
 import Result from './Result.vue'
 import { placeDots, plainNumber } from '@/questions/shared/numbers'
 import { READING } from '@/questions/shared/reading'
-import { LANGUAGE } from '@/questions/shared/typedNumber'
+import { LANGUAGE } from '@/ui/number/typedNumber'
 import { numeric_entry } from '.'
 
 const post = vi.spyOn(api, 'POST') as unknown as ReturnType<typeof vi.fn>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ItemOf } from '@/api/types'
-import NumberField from '@/questions/shared/NumberField.vue'
+import NumberField from '@/ui/number/NumberField.vue'
 
 type Open = ItemOf<'open_response'>
 const props = defineProps<{ item: Open }>()

@@ -2,7 +2,7 @@
 /** The picture with areas and points on it. Emits where it is pressed, dragged and left. */
 import { ref } from 'vue'
 import type { Area, Picture, Spot } from '@/api/types'
-import { pictureSet, pictureUrl } from '@/questions/shared/pictures'
+import { pictureSet, pictureUrl } from '@/media/shown/pictures'
 import { cornersOf, spotOf } from './shapes'
 
 defineProps<{

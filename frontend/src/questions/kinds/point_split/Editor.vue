@@ -2,7 +2,7 @@
 import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
 import LineList from '@/questions/shared/LineList.vue'
-import NumberField from '@/questions/shared/NumberField.vue'
+import NumberField from '@/ui/number/NumberField.vue'
 
 type Split = ItemOf<'point_split'>
 const props = defineProps<{ item: Split }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The scale and what is right on it. */
 import type { ItemOf } from '@/api/types'
-import NumberField from '@/questions/shared/NumberField.vue'
+import NumberField from '@/ui/number/NumberField.vue'
 import { smallField } from '@/questions/shared/recipes'
 
 type Slider = ItemOf<'slider'>

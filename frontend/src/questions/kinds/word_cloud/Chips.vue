@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ItemOf } from '@/api/types'
-import ChipMenu from '@/questions/shared/ChipMenu.vue'
+import ChipMenu from '@/ui/ChipMenu.vue'
 
 defineProps<{ item: ItemOf<'word_cloud'> }>()
 const emit = defineEmits<{ update: [item: ItemOf<'word_cloud'>] }>()

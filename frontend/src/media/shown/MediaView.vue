@@ -2,7 +2,7 @@
 /** A picture, a sound or a video, as students and the big screen see it. */
 import { computed, onBeforeUnmount, ref } from 'vue'
 import type { Film, Media, Picture, Recording } from '@/api/types'
-import { captionsUrl, fileUrl, pictureSet, pictureUrl } from './pictures'
+import { captionsUrl, fileUrl, pictureSet, pictureUrl } from '@/media/shown/pictures'
 
 const props = defineProps<{ media: Media; small?: boolean }>()
 const player = ref<HTMLMediaElement>()

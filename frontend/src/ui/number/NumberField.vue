@@ -4,7 +4,7 @@
  * read stands beside it as soon as that is not plain. `exact` keeps it as text, with every figure.
  */
 import { onUnmounted, ref, useId, watch } from 'vue'
-import { readNumber, unread, useLanguage } from './typedNumber'
+import { readNumber, unread, useLanguage } from '@/ui/number/typedNumber'
 
 defineOptions({ inheritAttrs: false })
 const number = defineModel<N | null>({ required: true })
