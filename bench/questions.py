@@ -6,7 +6,7 @@ from random import Random
 
 from lantern.core.questions import KINDS, kind_of
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.contract import Item
+from lantern.core.questions.items import Item
 from lantern.core.questions.kinds.choice import ChoiceItem, Option
 from lantern.core.session import Actor, Recorded, Role, Sent, Settings, decide, new_session, replay
 from lantern.core.session.commands import Advance

@@ -15,7 +15,7 @@ import psutil
 
 from bench.questions import command, opening_size
 from bench.socket_client import SocketClient, connect
-from lantern.core.questions.contract import Item
+from lantern.core.questions.items import Item
 from tools.client import TeacherClient
 from tools.server import ROOT, RealServer, free_port
 

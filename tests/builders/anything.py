@@ -16,7 +16,8 @@ from pydantic import BaseModel
 from pydantic.fields import FieldInfo
 
 from lantern.core.questions import KINDS
-from lantern.core.questions.contract import Item, Kind
+from lantern.core.questions.contract import Kind
+from lantern.core.questions.items import Item
 from lantern.core.values import ShortId
 
 MULTILINE_FROM = 1000

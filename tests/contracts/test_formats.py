@@ -16,7 +16,7 @@ from lantern.core.formats.exchange import File, Incoming, Source, Unreadable, me
 from lantern.core.formats.registry import FORMATS, READERS, WRITERS, read_file
 from lantern.core.questions import KINDS, read_item
 from lantern.core.questions.content import About, SetContent
-from lantern.core.questions.contract import Picture
+from lantern.core.questions.items import Picture
 from lantern.core.questions.kinds.choice import Option
 from lantern.core.questions.kinds.match import MatchItem, Pair
 from tests.builders import a_set, choice, page

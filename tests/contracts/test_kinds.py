@@ -14,7 +14,7 @@ from pydantic import BaseModel
 from lantern.core.errors import BadAnswer
 from lantern.core.formats.markdown import read_set, write_item
 from lantern.core.questions import KINDS, kind_of, read_item, with_new_ids
-from lantern.core.questions.contract import Picture, Question, Severity, is_scored
+from lantern.core.questions.items import Picture, Question, Severity, is_scored
 from lantern.core.session.events import Answered
 from lantern.core.session.model import ask_id
 from lantern.core.session.stored import EVENT, read_event, write_event

@@ -6,7 +6,7 @@ from random import Random
 import pytest
 
 from lantern.core.questions import KINDS
-from lantern.core.questions.contract import Picture, is_scored
+from lantern.core.questions.items import Picture, is_scored
 from lantern.core.questions.kinds import match
 from lantern.core.session import Phase
 from lantern.core.session import commands as c

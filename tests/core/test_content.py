@@ -5,7 +5,7 @@ import pytest
 from lantern.core.errors import BadAnswer
 from lantern.core.questions import KINDS, kind_of
 from lantern.core.questions.content import About, SetContent, problems_of, search_text
-from lantern.core.questions.contract import Film, Picture, Recording, Severity
+from lantern.core.questions.items import Film, Picture, Recording, Severity
 from lantern.core.questions.kinds.choice import Option
 from lantern.core.questions.kinds.text_entry import TextEntryItem
 from lantern.core.questions.reading import reading_level

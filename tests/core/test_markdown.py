@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 from lantern.core.formats.markdown import read_again, read_set, write_item, write_set
 from lantern.core.questions import KINDS, read_item
 from lantern.core.questions.content import About, SetContent
-from lantern.core.questions.contract import Picture
+from lantern.core.questions.items import Picture
 from lantern.core.values import readable
 from tests.builders import a_set, choice, page
 

@@ -14,7 +14,7 @@ from lantern.core.formats.qti import Qti2Format, Qti3Format
 from lantern.core.formats.qti.package import read_package
 from lantern.core.formats.registry import read_file
 from lantern.core.questions import KINDS
-from lantern.core.questions.contract import Film, Picture, Recording
+from lantern.core.questions.items import Film, Picture, Recording
 from tests.builders import a_set, choice, page
 from tests.builders.anything import any_item
 from tests.contracts.test_formats import AWKWARD, same

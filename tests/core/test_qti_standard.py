@@ -17,7 +17,7 @@ from lantern.core.formats.exchange import File
 from lantern.core.formats.qti import Qti2Format, Qti3Format
 from lantern.core.formats.qti.versions import plain_name
 from lantern.core.questions import KINDS, check_item
-from lantern.core.questions.contract import Film, Picture, Recording
+from lantern.core.questions.items import Film, Picture, Recording
 from lantern.core.questions.kinds.choice import ChoiceItem, Option
 from tests.builders import a_set, page
 from tests.builders.anything import any_item

@@ -8,7 +8,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lantern.core.questions import KINDS, check_item
-from lantern.core.questions.contract import Question, Severity
+from lantern.core.questions.items import Question, Severity
 from lantern.core.questions.kinds import classify, match, numeric_entry, text_entry
 from lantern.core.questions.parts import Line
 from lantern.core.questions.recast import made_of, possible, turned

@@ -12,7 +12,7 @@ from lantern.core.analysis.tables import raw_table, workbook_tables
 from lantern.core.formats.csv import as_text, without_marks, write_csv
 from lantern.core.formats.table import Table
 from lantern.core.formats.xlsx import write_workbook
-from lantern.core.questions.contract import CountRow
+from lantern.core.questions.items import CountRow
 from lantern.core.questions.kinds import choice as choice_kind
 from lantern.core.questions.kinds import classify, numeric_entry
 from lantern.core.session.commands import GoTo, Remove

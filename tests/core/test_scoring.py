@@ -8,7 +8,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lantern.core.errors import BadAnswer
-from lantern.core.questions.contract import Picture
+from lantern.core.questions.items import Picture
 from lantern.core.questions.kinds import (
     classify,
     gap_fill,

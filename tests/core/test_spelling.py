@@ -4,7 +4,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from lantern.core.questions.contract import Severity
+from lantern.core.questions.items import Severity
 from lantern.core.questions.kinds import text_entry
 from lantern.core.questions.marking import FIRST, Rules
 from lantern.core.questions.marking.articles import ARTICLES

@@ -4,7 +4,7 @@ import httpx
 import pytest
 from django.test import Client
 
-from lantern.core.questions.contract import Picture
+from lantern.core.questions.items import Picture
 from lantern.core.session import Settings
 from lantern.core.session.model import Seat
 from lantern.server.library.actions import add_items, copy_set, make_set, set_privacy

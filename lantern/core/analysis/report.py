@@ -11,7 +11,8 @@ from typing import Any, Literal
 
 from lantern.core.analysis.measures import cronbach_alpha, mean, score_bars
 from lantern.core.questions import AnyAnswer, kind_of
-from lantern.core.questions.contract import CountRow, Item, Kind, Question, is_scored, title_of
+from lantern.core.questions.contract import Kind
+from lantern.core.questions.items import CountRow, Item, Question, is_scored, title_of
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.asking import was_asked
 from lantern.core.session.corrections import marked_otherwise

@@ -6,7 +6,7 @@ from datetime import UTC, datetime
 from lantern.core.analysis.report import Counting, Report, report_of
 from lantern.core.formats.table import Cell, Table
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import title_of
+from lantern.core.questions.items import title_of
 from lantern.core.session.model import State
 
 RAW_HEADINGS = (

@@ -21,7 +21,8 @@ from lantern.core.formats.markdown import write_item
 from lantern.core.formats.pasted import belongs, read_pasted
 from lantern.core.formats.safezip import check_zip
 from lantern.core.questions import read_item
-from lantern.core.questions.contract import Item, NewId, Picture
+from lantern.core.questions.companions import NewId
+from lantern.core.questions.items import Item, Picture
 
 MOST_PAGES, MOST_PICTURES = 100, 200
 WIDEST = 1600

@@ -13,8 +13,9 @@ from typing import ClassVar
 
 from lantern.core.errors import Unreadable
 from lantern.core.questions import AnyItem
+from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
-from lantern.core.questions.contract import NewId, title_of
+from lantern.core.questions.items import title_of
 from lantern.core.values import Value
 
 MOST_ENTRIES = 1000

@@ -22,8 +22,8 @@ from lantern.core.formats.exchange import (
 from lantern.core.formats.markdown import first_of, write_item
 from lantern.core.formats.safezip import SafeZip, is_zip
 from lantern.core.questions import AnyItem, read_item
+from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent, Title
-from lantern.core.questions.contract import NewId
 from lantern.core.values import Value
 
 INSIDE = "set.json"

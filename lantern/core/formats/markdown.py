@@ -25,8 +25,9 @@ from typing import Any
 from pydantic import ValidationError
 
 from lantern.core.questions import KINDS, kind_of, read_item
+from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
-from lantern.core.questions.contract import Item, NewId, Question
+from lantern.core.questions.items import Item, Question
 from lantern.core.sentences import sentence_of
 from lantern.core.values import Value
 

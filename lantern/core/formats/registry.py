@@ -9,7 +9,7 @@ from lantern.core.formats.qti import Qti2Format, Qti3Format
 from lantern.core.formats.sheet_format import CsvFormat, OdsFormat, XlsxFormat
 from lantern.core.formats.text_format import MarkdownFormat, PastedFormat, read_text
 from lantern.core.questions import with_new_ids
-from lantern.core.questions.contract import NewId
+from lantern.core.questions.companions import NewId
 
 FORMATS: tuple[SetFormat, ...] = (
     MarkdownFormat(),

@@ -26,8 +26,8 @@ from lantern.core.formats.sheet_rows import Rows, read_rows, write_table
 from lantern.core.formats.table import Table
 from lantern.core.formats.text_format import text_in
 from lantern.core.formats.xlsx import write_workbook
+from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.contract import NewId
 
 MOST_ROWS, MOST_COLUMNS, LONGEST_CELL = 5000, 60, 12_000
 _DELIMITERS = ",;\t|"

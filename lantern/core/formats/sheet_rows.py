@@ -15,8 +15,9 @@ from lantern.core.formats.markdown import USUAL_KIND, ItemText, first_of, item_o
 from lantern.core.formats.pasted.reader import OptionLine, Parts, fields_of
 from lantern.core.formats.table import Table
 from lantern.core.questions import KINDS, kind_of, read_item
+from lantern.core.questions.companions import NewId, Told
 from lantern.core.questions.content import MAX_ITEMS, SetContent
-from lantern.core.questions.contract import Item, NewId, Question, Told
+from lantern.core.questions.items import Item, Question
 from lantern.core.questions.kinds.choice import LETTERS, MAX_OPTIONS
 
 USES = ("question", "option", "right", "kind", "explanation", "time", "weight", "topics", "by", "lines", "settings")

@@ -18,8 +18,8 @@ from lantern.core.formats.markdown import read_blocks, write_set
 from lantern.core.formats.pasted import read_pasted
 from lantern.core.formats.pasted.tables import rows_in
 from lantern.core.formats.sheet_rows import read_rows
+from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.contract import NewId
 
 MOST_BYTES = 4 * 1024 * 1024
 

@@ -6,7 +6,9 @@ from typing import TYPE_CHECKING, Annotated, Any
 
 from pydantic import Field, TypeAdapter
 
-from lantern.core.questions.contract import Answer, Item, Key, Kind, NewId, Problem, PublicItem, Tally
+from lantern.core.questions.companions import NewId
+from lantern.core.questions.contract import Kind
+from lantern.core.questions.items import Answer, Item, Key, Problem, PublicItem, Tally
 from lantern.core.questions.kinds import (
     choice,
     classify,

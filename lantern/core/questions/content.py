@@ -5,7 +5,7 @@ from typing import Annotated
 from pydantic import Field
 
 from lantern.core.questions import AnyItem, check_item, kind_of
-from lantern.core.questions.contract import Item, LanguageTag, Picture, Problem, Severity, Tag, unwise
+from lantern.core.questions.items import Item, LanguageTag, Picture, Problem, Severity, Tag, unwise
 from lantern.core.questions.keys import pattern_in
 from lantern.core.questions.marking import LATEST, Rules
 from lantern.core.questions.marking.spelling import words_in

@@ -5,7 +5,8 @@ from hashlib import blake2b
 from statistics import quantiles
 from typing import TypeVar
 
-from lantern.core.questions.contract import Figure, LineText, NewId, Problem, unwise, wrong
+from lantern.core.questions.companions import NewId
+from lantern.core.questions.items import Figure, LineText, Problem, unwise, wrong
 from lantern.core.questions.richtext import inline_html, plain
 from lantern.core.values import ShortId, Value
 

@@ -7,7 +7,7 @@ from collections.abc import Iterable, Sequence
 from fractions import Fraction
 from typing import Any, Protocol, TypeAlias
 
-from lantern.core.questions.contract import Item, Media, Picture
+from lantern.core.questions.items import Item, Media, Picture
 from lantern.core.questions.marking.numbers import written
 
 RESPONSE = "RESPONSE"

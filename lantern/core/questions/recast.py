@@ -10,7 +10,9 @@ from random import Random
 from typing import Literal
 
 from lantern.core.questions import KINDS, kind_of, read_item
-from lantern.core.questions.contract import Drawn, Item, Kind, NewId
+from lantern.core.questions.companions import Drawn, NewId
+from lantern.core.questions.contract import Kind
+from lantern.core.questions.items import Item
 from lantern.core.questions.richtext import plain
 from lantern.core.values import Value
 

@@ -2,7 +2,7 @@
 
 from lantern.core.questions import read_item
 from lantern.core.questions.content import About, SetContent
-from lantern.core.questions.contract import Item
+from lantern.core.questions.items import Item
 from lantern.core.shapes import Json, Shape
 
 ITEM = Shape()

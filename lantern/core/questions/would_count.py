@@ -5,7 +5,7 @@ from collections.abc import Iterable
 from lantern.core.errors import BadAnswer
 from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.contract import Item
+from lantern.core.questions.items import Item
 from lantern.core.values import Value
 
 MOST_OFFERED = 10

@@ -11,7 +11,7 @@ from typing import Annotated, ClassVar, Literal
 from pydantic import ConfigDict, Field
 
 from lantern.core.questions import AnyAnswer
-from lantern.core.questions.contract import Answer as AnswerValue
+from lantern.core.questions.items import Answer as AnswerValue
 from lantern.core.values import Milliseconds, ShortId
 
 AskId = Annotated[str, Field(pattern=r"^[A-Za-z0-9_-]{1,40}\.[1-9][0-9]{0,3}$")]

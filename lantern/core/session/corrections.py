@@ -12,7 +12,7 @@ from typing import Literal
 
 from lantern.core import errors
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import Item, is_scored
+from lantern.core.questions.items import Item, is_scored
 from lantern.core.questions.marking import LATEST, Rules
 from lantern.core.session import commands as c
 from lantern.core.session import events as e

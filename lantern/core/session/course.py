@@ -3,7 +3,7 @@
 from collections.abc import Iterable
 from dataclasses import dataclass, field
 
-from lantern.core.questions.contract import Answer
+from lantern.core.questions.items import Answer
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.changed import changed

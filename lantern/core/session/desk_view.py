@@ -12,7 +12,7 @@ from itertools import repeat
 from statistics import median
 
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import Item, is_scored, title_of
+from lantern.core.questions.items import Item, is_scored, title_of
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.asking import told_asks
 from lantern.core.session.engine import commands_of

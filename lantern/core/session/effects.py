@@ -5,7 +5,7 @@ from dataclasses import replace
 from typing import Any
 
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import Answer, Item
+from lantern.core.questions.items import Answer, Item
 from lantern.core.session import corrections, rounds
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded

@@ -5,7 +5,7 @@ Grades and points read marks alone; where none of this applies, a mark is what `
 
 from collections.abc import Mapping
 
-from lantern.core.questions.contract import is_scored
+from lantern.core.questions.items import is_scored
 from lantern.core.session.asking import was_asked
 from lantern.core.session.model import Ask, State
 

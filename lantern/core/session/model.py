@@ -8,7 +8,7 @@ from typing import Literal
 
 from lantern.core.questions import kind_of
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.contract import Answer, Item, counts
+from lantern.core.questions.items import Answer, Item, counts
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.actors import Actor
 from lantern.core.session.paper import Paper, PaperRules

@@ -3,7 +3,7 @@
 from enum import StrEnum
 
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import Item, Question, explanation_html, is_scored
+from lantern.core.questions.items import Item, Question, explanation_html, is_scored
 from lantern.core.session.model import Phase, State
 
 

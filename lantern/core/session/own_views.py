@@ -7,7 +7,7 @@ and a fragment for each item at each stage. Only a student's own part is made fo
 from functools import lru_cache
 from typing import Literal
 
-from lantern.core.questions.contract import Item
+from lantern.core.questions.items import Item
 from lantern.core.session.asking import told
 from lantern.core.session.model import Seat, State
 from lantern.core.session.views import Mine, MyPaper, as_json, own_answer, own_remarks, shown_item, student_view

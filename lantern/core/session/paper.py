@@ -13,7 +13,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import Item
+from lantern.core.questions.items import Item
 from lantern.core.session.changed import changed
 from lantern.core.values import Milliseconds, Value
 

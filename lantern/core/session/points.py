@@ -10,7 +10,7 @@ had then: time that is added, and an opening after that one, give nobody more of
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
-from lantern.core.questions.contract import Item, Question
+from lantern.core.questions.items import Item, Question
 from lantern.core.questions.marking import FIRST
 from lantern.core.session.asking import told_asks
 from lantern.core.session.model import Ask, Settings, State

@@ -9,7 +9,7 @@
 from collections.abc import Sequence
 
 from lantern.core import errors
-from lantern.core.questions.contract import Item, Question
+from lantern.core.questions.items import Item, Question
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Sent

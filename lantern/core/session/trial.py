@@ -1,7 +1,7 @@
 """Trying a set out: what one student would see, from the real machine, with nothing kept."""
 
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.contract import Answer
+from lantern.core.questions.items import Answer
 from lantern.core.session import commands as c
 from lantern.core.session.actors import Actor, Recorded, Role, Sent
 from lantern.core.session.course import replay

@@ -10,14 +10,7 @@ import json
 from functools import lru_cache
 
 from lantern.core.questions import AnyAnswer, AnyKey, AnyPublicItem, AnyTally, kind_of
-from lantern.core.questions.contract import (
-    Answer,
-    Item,
-    Media,
-    Question,
-    Remark,
-    explanation_html,
-)
+from lantern.core.questions.items import Answer, Item, Media, Question, Remark, explanation_html
 from lantern.core.session.asking import told, told_asks, was_asked
 from lantern.core.session.model import Phase, Response, Seat, State
 from lantern.core.session.paper import HandedInBy

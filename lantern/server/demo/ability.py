@@ -7,7 +7,7 @@ Chance of a right answer = 1 / (1 + exp(-(ability - difficulty))), both in logit
 import math
 from random import Random
 
-from lantern.core.questions.contract import Item
+from lantern.core.questions.items import Item
 
 SURE = 0.9
 """Most classes get most things right: the mean ability lies this far above the mean difficulty."""

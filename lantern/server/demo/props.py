@@ -6,7 +6,7 @@ from io import BytesIO
 from PIL import Image, ImageDraw
 
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.contract import Item, Picture
+from lantern.core.questions.items import Item, Picture
 from lantern.core.questions.kinds.choice import ChoiceItem
 from lantern.server.accounts.models import Teacher
 from lantern.server.media.actions import store_picture, store_speech

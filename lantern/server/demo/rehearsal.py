@@ -7,7 +7,7 @@ from django.db import transaction
 
 from lantern.core.errors import LanternError
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import Item, Question
+from lantern.core.questions.items import Item, Question
 from lantern.core.session import Actor, Command, Phase, Recorded, Role, Sent, decide, replay
 from lantern.core.session.actors import NEWCOMER
 from lantern.core.session.commands import Advance, GiveAnswer, Join

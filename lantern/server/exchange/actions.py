@@ -19,7 +19,7 @@ from lantern.core.formats.exchange import File, Incoming, SetFormat, Source, med
 from lantern.core.formats.registry import WRITERS, read_file, read_typed
 from lantern.core.questions import read_item
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
-from lantern.core.questions.contract import Film, Media, Picture, Recording
+from lantern.core.questions.items import Film, Media, Picture, Recording
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.errors import BadForm
 from lantern.server.exchange.models import ColumnUses

@@ -7,7 +7,7 @@ from pydantic import Field
 from lantern.core.formats.exchange import MOST_ENTRIES, Column, Entry
 from lantern.core.questions import AnyItem
 from lantern.core.questions.content import About, Title
-from lantern.core.questions.contract import LanguageTag
+from lantern.core.questions.items import LanguageTag
 from lantern.core.values import Value
 
 

@@ -11,7 +11,7 @@ from django.utils import timezone
 from lantern.core.errors import NotReady
 from lantern.core.questions import stored
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent, can_run, problems_of, search_text
-from lantern.core.questions.contract import Item
+from lantern.core.questions.items import Item
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import owned
 from lantern.server.api.errors import BadForm

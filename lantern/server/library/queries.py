@@ -7,7 +7,7 @@ from django.db.models import QuerySet
 from lantern.core.formats.exchange import media_ids
 from lantern.core.questions import kind_of, stored
 from lantern.core.questions.content import About, SetContent, problems_of
-from lantern.core.questions.contract import Item, title_of
+from lantern.core.questions.items import Item, title_of
 from lantern.core.questions.marking.numbers import NotANumber, number_and_rest
 from lantern.core.questions.would_count import near_misses, verdict_on
 from lantern.server.accounts.models import Teacher

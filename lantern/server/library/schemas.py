@@ -8,7 +8,7 @@ from pydantic import Field
 from lantern.core.formats.markdown import Misread
 from lantern.core.questions import AnyItem
 from lantern.core.questions.content import MAX_ITEMS, About, ItemProblem, SetContent, Title
-from lantern.core.questions.contract import LanguageTag
+from lantern.core.questions.items import LanguageTag
 from lantern.core.questions.marking.numbers import Exact
 from lantern.core.questions.recast import Possible
 from lantern.core.questions.would_count import Verdict

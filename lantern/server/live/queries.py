@@ -7,7 +7,7 @@ from django.http import HttpRequest
 from lantern.core.classes.join_codes import read_code
 from lantern.core.errors import BadAnswer, NotOpen
 from lantern.core.questions import AnyAnswer, kind_of
-from lantern.core.questions.contract import Item
+from lantern.core.questions.items import Item
 from lantern.core.session import Phase, State
 from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher

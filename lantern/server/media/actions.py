@@ -8,7 +8,7 @@ from django.conf import settings
 from django.http import Http404
 
 from lantern.core.errors import BadMedia, BadPicture
-from lantern.core.questions.contract import Film, Picture, Recording
+from lantern.core.questions.items import Film, Picture, Recording
 from lantern.server.accounts.models import Teacher
 from lantern.server.media import collection
 from lantern.server.media.models import StoredMedia

@@ -2,7 +2,7 @@ from django.http import Http404, HttpRequest, HttpResponse
 from ninja import File, Query, Router
 from ninja.files import UploadedFile
 
-from lantern.core.questions.contract import Film, Picture, Recording
+from lantern.core.questions.items import Film, Picture, Recording
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
 from lantern.server.media import actions, collection

@@ -18,7 +18,7 @@ from lantern.core.formats.pasted.lines import OptionLine
 from lantern.core.formats.pasted.pairs import pairs_of
 from lantern.core.formats.pasted.tidy import tidy
 from lantern.core.questions import read_item
-from lantern.core.questions.contract import NewId
+from lantern.core.questions.companions import NewId
 from lantern.core.questions.kinds.choice import MAX_OPTIONS, MIN_OPTIONS
 from lantern.core.questions.kinds.match import PAIRS_IN_ONE
 from lantern.core.questions.marking.numbers import number_and_unit

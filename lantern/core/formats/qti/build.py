@@ -7,7 +7,7 @@ import lxml.etree as etree
 
 from lantern.core.formats.qti.nodes import fragments
 from lantern.core.formats.qti.versions import QTI2, QTI3, Version, attribute_name, element_name
-from lantern.core.questions.contract import Film, Media, Picture, Recording
+from lantern.core.questions.items import Film, Media, Picture, Recording
 from lantern.core.questions.richtext import block_html, inline_html
 
 XML_LANG = "{http://www.w3.org/XML/1998/namespace}lang"

@@ -31,8 +31,9 @@ from lantern.core.formats.qti.reading import KeepFile, NotSaid
 from lantern.core.formats.qti.versions import QTI2, QTI3, Version
 from lantern.core.formats.safezip import SafeZip, is_zip
 from lantern.core.questions import read_item
+from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.contract import Item, NewId, Question, title_of
+from lantern.core.questions.items import Item, Question, title_of
 
 MANIFEST, TEST = "imsmanifest.xml", "test.xml"
 Fields = dict[str, Any]

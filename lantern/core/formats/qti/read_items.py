@@ -14,7 +14,7 @@ from lantern.core.formats.qti.nodes import Node, finite, text_of
 from lantern.core.formats.qti.read_gaps import IN_LINE, gap_match, gaps
 from lantern.core.formats.qti.reading import PASSED_OVER, Fields, KeepFile, NotSaid, Reading
 from lantern.core.formats.qti.versions import plain_name
-from lantern.core.questions.contract import NewId
+from lantern.core.questions.companions import NewId
 
 INTERACTIONS = frozenset(
     "choice-interaction text-entry-interaction extended-text-interaction slider-interaction order-interaction "

@@ -6,7 +6,7 @@ from typing import Any
 
 from lantern.core.formats.qti.declarations import Declaration
 from lantern.core.formats.qti.nodes import Node
-from lantern.core.questions.contract import NewId
+from lantern.core.questions.companions import NewId
 
 Fields = dict[str, Any]
 KeepFile = Callable[[str], str | None]

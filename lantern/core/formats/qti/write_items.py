@@ -5,7 +5,7 @@ from fractions import Fraction
 
 from lantern.core.formats.qti.build import QTI3, XML_LANG, Builder, Element
 from lantern.core.questions import kind_of
-from lantern.core.questions.contract import Item, Question, is_scored, title_of
+from lantern.core.questions.items import Item, Question, is_scored, title_of
 from lantern.core.questions.qti import RESPONSE, number_text
 
 FEEDBACK = "EXPLANATION"

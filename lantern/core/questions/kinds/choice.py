@@ -9,24 +9,20 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
-from lantern.core.questions.contract import (
+from lantern.core.questions.companions import Drawn, NewId, Sample, Substance, Told
+from lantern.core.questions.contract import Kind
+from lantern.core.questions.items import (
     Answer,
     CountRow,
-    Drawn,
     Film,
     Key,
-    Kind,
     LineText,
     Media,
-    NewId,
     Picture,
     Problem,
     PublicItem,
     Question,
-    Sample,
-    Substance,
     Tally,
-    Told,
     common_problems,
     public_fields,
     unwise,

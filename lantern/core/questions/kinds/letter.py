@@ -8,19 +8,16 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
-from lantern.core.questions.contract import (
+from lantern.core.questions.companions import NewId, Sample, Substance, Told
+from lantern.core.questions.contract import Kind
+from lantern.core.questions.items import (
     Answer,
     CountRow,
     Key,
-    Kind,
-    NewId,
     Problem,
     PublicItem,
     Question,
-    Sample,
-    Substance,
     Tally,
-    Told,
     common_problems,
     public_fields,
     unwise,

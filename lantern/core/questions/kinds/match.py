@@ -8,19 +8,16 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
-from lantern.core.questions.contract import (
+from lantern.core.questions.companions import Drawn, NewId, Sample, Substance
+from lantern.core.questions.contract import Kind
+from lantern.core.questions.items import (
     Answer,
     CountRow,
-    Drawn,
     Key,
-    Kind,
     LineText,
-    NewId,
     Problem,
     PublicItem,
     Question,
-    Sample,
-    Substance,
     Tally,
     common_problems,
     public_fields,

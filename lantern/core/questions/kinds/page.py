@@ -3,15 +3,14 @@
 from collections.abc import Sequence
 from typing import Literal
 
-from lantern.core.questions.contract import (
+from lantern.core.questions.companions import NewId, Sample
+from lantern.core.questions.contract import Kind
+from lantern.core.questions.items import (
     Answer,
     Item,
-    Kind,
-    NewId,
     Problem,
     PromptText,
     PublicItem,
-    Sample,
     Tally,
     common_problems,
     public_fields,

@@ -8,17 +8,17 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
-from lantern.core.questions.contract import (
+from lantern.core.questions.companions import Sample
+from lantern.core.questions.contract import Kind
+from lantern.core.questions.items import (
     Answer,
     CountRow,
     Figure,
     Key,
-    Kind,
     Picture,
     Problem,
     PublicItem,
     Question,
-    Sample,
     Tally,
     common_problems,
     public_fields,

@@ -7,17 +7,15 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
-from lantern.core.questions.contract import (
+from lantern.core.questions.companions import NewId, Sample, Substance
+from lantern.core.questions.contract import Kind
+from lantern.core.questions.items import (
     Answer,
     CountRow,
     Figure,
-    Kind,
-    NewId,
     Problem,
     PublicItem,
     Question,
-    Sample,
-    Substance,
     Tally,
     common_problems,
     public_fields,

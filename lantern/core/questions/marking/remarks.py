@@ -1,6 +1,6 @@
 """A verdict on a typed text in words: what was forgiven, or what would have had to be (docs/kinds.md, T15)."""
 
-from lantern.core.questions.contract import Remark
+from lantern.core.questions.items import Remark
 from lantern.core.questions.marking import FIRST
 from lantern.core.questions.marking.spelling import SWITCHES, Switches, Wanted, explained, is_accepted
 from lantern.core.sentences import listed

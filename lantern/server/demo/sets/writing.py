@@ -5,7 +5,7 @@ from hashlib import blake2b
 from typing import Any, Literal
 
 from lantern.core.questions.content import About, SetContent
-from lantern.core.questions.contract import Item
+from lantern.core.questions.items import Item
 from lantern.core.questions.kinds.choice import ChoiceItem, Option
 from lantern.core.questions.kinds.classify import ClassifyItem
 from lantern.core.questions.kinds.gap_fill import GapFillItem

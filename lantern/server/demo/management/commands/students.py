@@ -12,7 +12,7 @@ from django.core.management.base import BaseCommand, CommandError, CommandParser
 from lantern.core.classes.join_codes import read_code
 from lantern.core.questions import kind_of
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.contract import Question
+from lantern.core.questions.items import Question
 from lantern.core.questions.stored import content_of
 from lantern.server.demo.ability import ability_of, chance, delay, difficulty_of
 from lantern.server.demo.school import CLASS_8C
