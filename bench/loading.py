@@ -78,10 +78,12 @@ def _store() -> None:
 
 
 def _load() -> None:
+    from lantern.server.config.management.commands.serve import collect_less_often
     from lantern.server.live import store
     from lantern.server.live.models import LiveSession
 
     number = LiveSession.objects.get().pk
+    collect_less_often()  # as the server does
     start = time.process_time()
     store.load(number)
     print(time.process_time() - start)

@@ -378,6 +378,15 @@ def test_a_mark_by_hand_stays_through_a_new_key_and_an_answer_after_it_r5():
     assert marks(room, "q1") == [0.25, 0.25]
 
 
+def test_nought_is_a_mark_by_hand_too_r5():
+    room = ended("B", None)
+    room.do(c.GiveFullMarks("q1"))
+    for seat in (1, 2):
+        room.do(c.GiveMark("q1", seat, 0.0))
+    assert scores(room) == [0, 0]
+    assert marks(room, "q1") == [0]
+
+
 def test_an_opinion_takes_no_marks():
     room = a_session(a_set(opinion(id="q1")), "Fen")
     room.advance(2)

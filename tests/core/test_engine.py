@@ -306,6 +306,19 @@ def test_a_course_comes_to_the_states_that_evolve_gives_and_leaves_its_start_alo
     assert start == untouched
 
 
+def test_a_course_goes_on_after_a_question_was_marked_anew_between_two_answers():
+    room = a_session(a_set(choice("B", id="q1")), "Fen", "Bo", "Ines")
+    room.advance()
+    room.answer(1, "C")
+    room.do(c.Close(room.state.step))
+    room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))
+    room.do(c.Reopen(room.state.step))
+    room.answer(2, "C")
+    room.do(c.Remove(3))
+    assert replay(room.first, room.history) == reduce(evolve, room.history, room.first)
+    assert [r.mark for r in replay(room.first, room.history).responses("q1")] == [1, 1]
+
+
 def _take(room, step):
     state = room.state
     match step:

@@ -302,6 +302,7 @@ def test_a_fragment_is_made_once_and_again_when_its_question_changes():
     first = fragments.text(room.state, "q1", "asked")
     assert fragments.text(room.state, "q1", "asked") is first
     room.do(c.End())
+    assert '"right":["B"]' in fragments.text(room.state, "q1", "told")
     room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))
     assert fragments.text(room.state, "q1", "asked") == first  # nothing of the key is in it
     assert '"right":["C"]' in fragments.text(room.state, "q1", "told")

@@ -4,6 +4,7 @@ import logging
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, replace
 from datetime import UTC, datetime
+from functools import lru_cache
 
 from django.db import connection
 
@@ -104,14 +105,14 @@ def rows_after(session_id: int, seq: int = 0, *, set_aside: bool = False) -> Ite
     return rows.values_list(*COLUMNS).iterator(4000)
 
 
-def actor_of(row: Row) -> Actor:
-    _, _, role, who, page, *_ = row
+@lru_cache(maxsize=4096)
+def _actor(role: str, who: int | None, page: str) -> Actor:
     return Actor(Role(role), who, page)
 
 
 def read_row(row: Row) -> Recorded:
-    _, at, _, _, _, number, shape, payload = row
-    return Recorded(Sent(actor_of(row), number, at), read_event(shape, payload))
+    _, at, role, who, page, number, shape, payload = row
+    return Recorded(Sent(_actor(role, who, page), number, at), read_event(shape, payload))
 
 
 def roster_of(session_id: int) -> Roster:

@@ -65,7 +65,7 @@ class Command(BaseCommand):
             backlog=BACKLOG,
             timeout_graceful_shutdown=2,
         )
-        _collect_less_often()
+        collect_less_often()
         with contextlib.suppress(KeyboardInterrupt):  # uvicorn has closed everything and passes Ctrl-C on
             DoorServer(config).run(sockets=[listener])
         self.stdout.write("Stopped.")
@@ -86,7 +86,7 @@ def _listen(host: str, port: int) -> socket.socket:
     return listener
 
 
-def _collect_less_often() -> None:
+def collect_less_often() -> None:
     """A burst of answers makes many small objects that live on: looking through all of them for cycles
     again and again took a third of its time (docs/performance.md)."""
     gc.collect()
