@@ -58,7 +58,7 @@ useKeys({
       class="mt-3 inline-block font-bold text-tide underline"
       >Sign in</RouterLink
     >
-    <RouterLink v-else to="/sets" class="mt-3 inline-block font-bold text-tide underline"
+    <RouterLink v-else to="/sets" class="mt-4 block w-fit font-bold text-tide underline"
       >Go to your sets</RouterLink
     >
   </div>
