@@ -3,6 +3,7 @@
 import asyncio
 import statistics
 import time
+from collections.abc import Callable
 from dataclasses import dataclass, field
 from typing import Any
 
@@ -45,6 +46,19 @@ class Figures:
         }
 
 
+async def connect_all(
+    target: Target, tokens: list[str], heard: Callable[[SocketClient, bytes, float], None]
+) -> list[SocketClient]:
+    """A device for each token; each knows its `index`."""
+    devices = []
+    for index, token in enumerate(tokens):
+        device = await connect(target.port, target.path, heard)
+        device.index = index
+        device.send(f'{{"token":"{token}"}}')
+        devices.append(device)
+    return devices
+
+
 class Load:
     """`count` devices on `target`."""
 
@@ -62,12 +76,7 @@ class Load:
         pin(self.target.pid(), SERVER_CORE)
         await asyncio.sleep(0.5)
         before = memory(self.target.pid())
-        self.devices: list[SocketClient] = []
-        for index, token in enumerate(tokens):
-            device = await connect(self.target.port, self.target.path, self._heard)  # type: ignore[attr-defined]
-            device.index = index  # type: ignore[attr-defined]
-            device.send(f'{{"token":"{token}"}}')
-            self.devices.append(device)
+        self.devices = await connect_all(self.target, tokens, self._heard)
         await asyncio.sleep(1.5)
         self.figures.kb_per_connection = (memory(self.target.pid()) - before) / 1024 / self.count
 

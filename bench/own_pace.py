@@ -12,9 +12,9 @@ import time
 from pathlib import Path
 from typing import Any
 
-from bench.load import PATIENCE, percentile
+from bench.load import PATIENCE, connect_all, percentile
 from bench.questions import answers, questions
-from bench.socket_client import SocketClient, connect
+from bench.socket_client import SocketClient
 from bench.targets import SERVER_CORE, BareTarget, LanternTarget, Target, cpu_seconds, pin
 from tools.client import answering
 
@@ -53,17 +53,12 @@ class Devices:
         tokens = await self.target.tokens(self.count)
         await self.target.start_control()
         pin(self.target.pid(), SERVER_CORE)
-        self.devices: list[SocketClient] = []
-        for index, token in enumerate(tokens):
-            device = await connect(self.target.port, self.target.path, self._heard)  # type: ignore[attr-defined]
-            device.index = index  # type: ignore[attr-defined]
-            device.send(f'{{"token":"{token}"}}')
-            self.devices.append(device)
+        self.devices = await connect_all(self.target, tokens, self._heard)
         await asyncio.sleep(1.0)
 
     def _heard(self, device: SocketClient, text: bytes, now: float) -> None:
-        index = getattr(device, "index", None)
-        if index is None or b'"view"' not in text[:120]:
+        index = device.index
+        if index < 0 or b'"view"' not in text[:120]:
             return
         self.views[index], self.arrived[index] = text, now
         if len(self.arrived) == self.count:

@@ -22,6 +22,8 @@ class SocketClient(asyncio.Protocol):
             f"Sec-WebSocket-Version: 13\r\n{headers}\r\n"
         ).encode()
         self.on_text = on_text
+        self.index = -1
+        """Which device it is; below nought before that was said."""
         self.buffer = b""
         self.open = asyncio.get_running_loop().create_future()
         self.upgraded = False

@@ -26,6 +26,7 @@ class Target(Protocol):
     """A server that opens questions and takes answers."""
 
     port: int
+    path: str
 
     def pid(self) -> int: ...
     async def tokens(self, count: int) -> list[str]: ...

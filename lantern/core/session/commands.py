@@ -295,36 +295,7 @@ class CloseIfAllAnswered:
     present: frozenset[int]
 
 
-DeskCommand = Annotated[
-    Advance
-    | GoTo
-    | Close
-    | Reopen
-    | AskAgain
-    | ClearAnswers
-    | BringBack
-    | AddTime
-    | SetCurtain
-    | Reveal
-    | ShowStandings
-    | Rename
-    | Remove
-    | Restore
-    | Erase
-    | LiftFog
-    | SetKey
-    | CountAsRight
-    | KeepApart
-    | GiveFullMarks
-    | Drop
-    | GiveMark
-    | TakeBack
-    | MarkAnew
-    | End,
-    Field(discriminator="do"),
-]
-
-Command = (
+OfTheDesk = (
     Advance
     | GoTo
     | Close
@@ -350,6 +321,12 @@ Command = (
     | TakeBack
     | MarkAnew
     | End
+)
+
+DeskCommand = Annotated[OfTheDesk, Field(discriminator="do")]
+
+Command = (
+    OfTheDesk
     | Join
     | BeginPaper
     | GoToPlace
