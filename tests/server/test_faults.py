@@ -71,8 +71,14 @@ def test_what_hangs_on_an_event_goes_with_it_in_one_step(as_odile, session):
     assert (state.cursor, list(state.standing)) == ("q2", ["q2"])
 
 
-def test_a_session_that_goes_on_takes_commands_again(as_odile, session):
-    seq = break_first(session, e.Answered, "[]")
+@pytest.mark.parametrize("which", ["in the middle", "the last one"])
+def test_a_session_that_goes_on_takes_commands_again(as_odile, session, which):
+    if which == "the last one":
+        last = SessionEvent.objects.filter(session=session).last()
+        SessionEvent.objects.filter(pk=last.pk).update(payload="[]")
+        seq = last.seq
+    else:
+        seq = break_first(session, e.Answered, "[]")
     as_odile("post", f"/live/sessions/{session.pk}/fault", {"seq": seq}, 204)
     loaded = store.load(session.pk)
     room = Room(loaded.state.content, loaded.state.settings)

@@ -26,7 +26,7 @@ class Happening(Value):
 
 
 @dataclass
-class Course:
+class Telling:
     """What the lines need to know of what came before them."""
 
     state: State
@@ -55,7 +55,7 @@ class Course:
 
 def happenings(state: State, history: Iterable[Recorded], teachers: Mapping[int, str]) -> list[Happening]:
     """`state` is the session after its `history`; `teachers` are names by account."""
-    return _lines(Course(state, teachers), history)
+    return _lines(Telling(state, teachers), history)
 
 
 def happenings_table(lines: Iterable[Happening]) -> Table:
@@ -66,7 +66,7 @@ def happenings_table(lines: Iterable[Happening]) -> Table:
     return Table("What happened", ("At (UTC)", "What happened", "By"), rows)
 
 
-def _lines(course: Course, history: Iterable[Recorded]) -> list[Happening]:
+def _lines(telling: Telling, history: Iterable[Recorded]) -> list[Happening]:
     lines: list[Happening] = []
     arrivals: list[Recorded] = []
     place = 0  # where the line about those who came first stands
@@ -75,14 +75,14 @@ def _lines(course: Course, history: Iterable[Recorded]) -> list[Happening]:
         event = recorded.event
         if isinstance(event, UNTOLD):
             if isinstance(event, e.Answered):
-                course.answers[event.ask] = course.answers.get(event.ask, 0) + 1
+                telling.answers[event.ask] = telling.answers.get(event.ask, 0) + 1
         elif isinstance(event, e.Joined) and not has_begun:
             arrivals.append(recorded)
             place = len(lines)
         else:
             has_begun = has_begun or isinstance(event, e.Opened | e.PageShown | e.Started)
-            what = SAYINGS[type(event)](course, event)
-            lines.append(Happening(at=recorded.at, by=course.by(recorded.by), what=what))
+            what = SAYINGS[type(event)](telling, event)
+            lines.append(Happening(at=recorded.at, by=telling.by(recorded.by), what=what))
     if arrivals:
         lines.insert(place, Happening(at=arrivals[-1].at, by="", what=_came_first(len(arrivals))))
     return lines
@@ -93,10 +93,10 @@ def _came_first(count: int) -> Message:
     return said("came_first", f"{people} came in before it began.", count=count)
 
 
-def _opened(course: Course, event: e.Opened) -> Message:
-    again = event.ask in course.opened
-    course.opened.add(event.ask)
-    question = course.question(event.ask)
+def _opened(telling: Telling, event: e.Opened) -> Message:
+    again = event.ask in telling.opened
+    telling.opened.add(event.ask)
+    question = telling.question(event.ask)
     if again:
         return said("reopened", "Opened again: {question}.", question=question)
     return said("opened", "Opened: {question}.", question=question)
@@ -109,35 +109,35 @@ CLOSINGS = {
 }
 
 
-def _closed(course: Course, event: e.Closed) -> Message:
-    count = course.answers.get(event.ask, 0)
+def _closed(telling: Telling, event: e.Closed) -> Message:
+    count = telling.answers.get(event.ask, 0)
     code, sentence = CLOSINGS[event.why]
     answers = "1 answer" if count == 1 else f"{count} answers"
-    return said(code, sentence, question=course.question(event.ask), answers=answers)
+    return said(code, sentence, question=telling.question(event.ask), answers=answers)
 
 
-def _time_added(course: Course, event: e.TimeAdded) -> Message:
-    return said("time_added", "Time was added to {question}.", question=course.question(event.ask))
+def _time_added(telling: Telling, event: e.TimeAdded) -> Message:
+    return said("time_added", "Time was added to {question}.", question=telling.question(event.ask))
 
 
-def _set_aside(course: Course, event: e.SetAside) -> Message:
+def _set_aside(telling: Telling, event: e.SetAside) -> Message:
     if event.start_over:
         return said("all_cleared", "All answers were cleared, and the session began anew.")
-    return said("cleared", "The answers to {question} were cleared.", question=course.item(parts_of(event.asks[0])[0]))
+    return said("cleared", "The answers to {question} were cleared.", question=telling.item(parts_of(event.asks[0])[0]))
 
 
-def _brought_back(course: Course, event: e.BroughtBack) -> Message:
+def _brought_back(telling: Telling, event: e.BroughtBack) -> Message:
     if not event.asks:
-        item = course.item(parts_of(event.aside[0])[0])
+        item = telling.item(parts_of(event.aside[0])[0])
         return said("round_before", "The round before counts again: {question}.", question=item)
     items = {parts_of(ask)[0] for ask in event.asks}
     if len(items) > 1:
         return said("all_brought_back", "All answers that had been cleared count again.")
-    return said("brought_back", "The answers to {question} count again.", question=course.item(items.pop()))
+    return said("brought_back", "The answers to {question} count again.", question=telling.item(items.pop()))
 
 
-def _mark_given(course: Course, event: e.MarkGiven) -> Message:
-    question, name = course.question(event.ask), course.name(event.seat)
+def _mark_given(telling: Telling, event: e.MarkGiven) -> Message:
+    question, name = telling.question(event.ask), telling.name(event.seat)
     if event.mark is None:
         return said(
             "mark_taken_back", "{name}’s mark by hand for {question} was taken back.", name=name, question=question
@@ -152,25 +152,25 @@ CORRECTIONS = {
 }
 
 
-def _corrected(course: Course, event: e.Corrected) -> Message:
+def _corrected(telling: Telling, event: e.Corrected) -> Message:
     code, sentence = CORRECTIONS[event.what]
-    return said(code, sentence, text=event.text, question=course.item(event.item.id))
+    return said(code, sentence, text=event.text, question=telling.item(event.item.id))
 
 
-def _of_item(code: str, sentence: str) -> Callable[[Course, e.PageShown | e.KeySet], Message]:
-    return lambda course, event: said(code, sentence, question=course.item(event.item))
+def _of_item(code: str, sentence: str) -> Callable[[Telling, e.PageShown | e.KeySet], Message]:
+    return lambda telling, event: said(code, sentence, question=telling.item(event.item))
 
 
-def _of_ask(code: str, sentence: str) -> Callable[[Course, e.Withdrawn | e.Revealed | e.Revisited], Message]:
-    return lambda course, event: said(code, sentence, question=course.question(event.ask))
+def _of_ask(code: str, sentence: str) -> Callable[[Telling, e.Withdrawn | e.Revealed | e.Revisited], Message]:
+    return lambda telling, event: said(code, sentence, question=telling.question(event.ask))
 
 
-def _of_seat(code: str, sentence: str) -> Callable[[Course, e.Joined | e.Removed], Message]:
-    return lambda course, event: said(code, sentence, name=course.name(event.seat))
+def _of_seat(code: str, sentence: str) -> Callable[[Telling, e.Joined | e.Removed], Message]:
+    return lambda telling, event: said(code, sentence, name=telling.name(event.seat))
 
 
-def _plain(code: str, sentence: str) -> Callable[[Course, e.Event], Message]:
-    return lambda course, event: said(code, sentence)
+def _plain(code: str, sentence: str) -> Callable[[Telling, e.Event], Message]:
+    return lambda telling, event: said(code, sentence)
 
 
 SAYINGS: dict[type, Callable[..., Message]] = {
@@ -179,13 +179,13 @@ SAYINGS: dict[type, Callable[..., Message]] = {
     e.Erased: _of_seat("erased", "The name of {name} was erased."),
     e.Removed: _of_seat("removed", "{name} was taken out."),
     e.Restored: _of_seat("restored", "{name} was let in again."),
-    e.FogLifted: lambda course, event: said(
+    e.FogLifted: lambda telling, event: said(
         *(
             ("fog_lifted", "{name} sees pictures without fog.")
             if event.lifted
             else ("fog_again", "{name} sees pictures in fog again.")
         ),
-        name=course.name(event.seat),
+        name=telling.name(event.seat),
     ),
     e.KeySet: _of_item("key_set", "Another answer was set as right in {question}."),
     e.Corrected: _corrected,
@@ -203,16 +203,16 @@ SAYINGS: dict[type, Callable[..., Message]] = {
     e.Withdrawn: _of_ask("withdrawn", "Left without an answer, so it counts as never asked: {question}."),
     e.Revealed: _of_ask("revealed", "The right answer was shown: {question}."),
     e.Revisited: _of_ask("revisited", "Shown once more: {question}."),
-    e.CurtainSet: lambda course, event: (
+    e.CurtainSet: lambda telling, event: (
         said("curtain_drawn", "The curtain was drawn.")
         if event.drawn
         else said("curtain_lifted", "The curtain was lifted.")
     ),
     e.Started: _plain("started", "Everybody could begin."),
-    e.HandedIn: lambda course, event: (
-        said("handed_in", "{name} handed in.", name=course.name(event.seat))
+    e.HandedIn: lambda telling, event: (
+        said("handed_in", "{name} handed in.", name=telling.name(event.seat))
         if event.why == "hand"
-        else said("handed_in_by_clock", "{name}’s time was up.", name=course.name(event.seat))
+        else said("handed_in_by_clock", "{name}’s time was up.", name=telling.name(event.seat))
     ),
     e.StandingsShown: _plain("standings_shown", "The standings were shown."),
     e.Ended: _plain("ended", "The session ended."),

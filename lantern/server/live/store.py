@@ -88,12 +88,19 @@ def catch_up(loaded: Loaded) -> Loaded:
             raise FaultyEvent(loaded.session_id, seq) from error
         names_changed = names_changed or isinstance(recorded.event, OF_THE_ROSTER)
         last = seq
+    last = max(last, _last_set_aside(loaded.session_id))
     if last == loaded.seq:
         return loaded
     state = course.state
     if names_changed:
         state = changed(state, roster=roster_of(loaded.session_id))
     return replace(loaded, seq=last, state=state)
+
+
+def _last_set_aside(session_id: int) -> int:
+    """Its number is taken, though the session goes on without it."""
+    aside = SessionEvent.objects.filter(session_id=session_id, set_aside=True).order_by("-seq")
+    return aside.values_list("seq", flat=True).first() or 0
 
 
 Row = tuple[int, Milliseconds, str, int | None, str, int, int, str]
