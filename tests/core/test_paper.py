@@ -135,6 +135,14 @@ def test_a_final_answer_stays(chosen):
         room.do(c.ClearAnswer(1, "q1.1"), 3)
 
 
+def test_a_late_copy_of_going_somewhere_leads_nowhere():
+    room = at_work()
+    room.do(c.GoToPlace(1, "q2"), 1)
+    room.do(c.GoToPlace(1, "q3"), 2)
+    assert room.do(c.GoToPlace(1, "q2"), 1) == []
+    assert room.state.papers[1].at == "q3"
+
+
 def test_nobody_works_on_anothers_paper():
     room = at_work()
     commands = (

@@ -1,7 +1,7 @@
 """Who acts in a session, and what is kept of each of their commands.
 
 1. A command is known by its actor and its number. A desk's numbers rise for each page that it has open; a seat's for
-   each ask, so that answers to two questions may overtake each other on the way.
+   each ask, so that answers to two questions may overtake each other on the way, and for going through its paper.
 2. The same number again gets the same reply and changes nothing; a lower one is a late copy, and is left aside.
 3. A refused command leaves no trace: sent again, it is decided anew.
 4. What the server does by itself has actors of its own. No device can name one: an actor is made from how a command

@@ -170,7 +170,7 @@ def _on_went_to(state: State, recorded: Recorded) -> State:
     assert isinstance(event, e.WentTo)
     paper = state.papers[seat]
     reached = {event.item: recorded.at, **paper.reached}
-    return _with_paper(state, seat, changed(paper, at=event.item, reached=reached))
+    return _with_paper(state, seat, changed(paper, at=event.item, reached=reached, went=recorded.sent.number))
 
 
 def _on_answer_cleared(state: State, recorded: Recorded) -> State:

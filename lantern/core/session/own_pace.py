@@ -43,7 +43,8 @@ def _go_to(state: State, command: c.GoToPlace, sent: Sent) -> Events:
     paper = _paper(state, command.seat, sent)
     if command.item not in paper.items:
         raise errors.NotPossible("This question is not on your paper.")
-    return [] if paper.at == command.item else [e.WentTo(command.item)]
+    is_late = sent.number <= paper.went
+    return [] if is_late or paper.at == command.item else [e.WentTo(command.item)]
 
 
 def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:

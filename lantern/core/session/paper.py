@@ -45,7 +45,8 @@ class PaperRules(Value):
 class Paper:
     """`items` are drawn for this seat, in its order, of which `questions` want an answer; `at` is the one it is at,
     `reached` when it came to each first. `answered` are those of them that have an answer. `cleared` is, by ask, the
-    number of the command that cleared an answer: an older one that comes late stays away.
+    number of the command that cleared an answer, `went` that of the last going to a place: an older one that comes late
+    stays away.
     """
 
     items: tuple[str, ...]
@@ -56,6 +57,7 @@ class Paper:
     reached: Mapping[str, Milliseconds] = field(default_factory=dict)
     answered: frozenset[str] = frozenset()
     cleared: Mapping[str, int] = field(default_factory=dict)
+    went: int = 0
     handed_in_at: Milliseconds | None = None
     handed_in_by: HandedInBy | None = None
 
