@@ -10,6 +10,7 @@ from typing import Any
 import xlsxwriter
 
 from bench.questions import questions
+from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
 from lantern.core.analysis.tables import workbook_tables
 from lantern.core.formats.table import Table
@@ -28,9 +29,9 @@ STUDENTS, QUESTIONS, ROUNDS = 1000, 50, 3
 def measure_reports() -> dict[str, Any]:
     first, history = a_large_session()
     state = replay(first, history)
-    tables = workbook_tables(state)
+    tables = workbook_tables(results_of(state))
     ours, bare = _alternating(lambda: write_workbook(tables), lambda: _bare_workbook(tables))
-    regrade = statistics.median(cpu(lambda: report_of(replay(first, history))) for _ in range(ROUNDS))
+    regrade = statistics.median(cpu(lambda: report_of(results_of(replay(first, history)))) for _ in range(ROUNDS))
     return {
         "regrade_students": STUDENTS,
         "regrade_questions": QUESTIONS,

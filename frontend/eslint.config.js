@@ -10,7 +10,7 @@ const LAYERS = [
   ['composables'],
   ['ui'],
   ['media'],
-  ['questions'],
+  ['games', 'questions'],
   ['accounts', 'live', 'reports', 'exchange'],
   ['library'],
   ['app'],
@@ -18,7 +18,8 @@ const LAYERS = [
 /** Rooms that others may enter without the front door: what a student loads must not come with what teachers do. */
 const DOORS = {
   media: ['shown/.*'],
-  questions: ['registry', 'kindViews', 'ItemGlance\\.vue', 'shared/.*'],
+  questions: ['registry', 'blank', 'kindViews', 'ItemGlance\\.vue', 'shared/.*'],
+  games: ['registry'],
   live: ['code', 'desk', 'run', 'screen', 'student'],
 }
 const OPEN = ['api', 'composables', 'ui']

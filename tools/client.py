@@ -37,7 +37,7 @@ class TeacherClient:
         self.call("PATCH", f"/sets/{made['id']}", {"put": put, "order": order})
         return int(made["id"])
 
-    def start(self, set_id: int, **settings: bool) -> dict[str, Any]:
+    def start(self, set_id: int, **settings: Any) -> dict[str, Any]:
         """Options stay in the order of the set, unless that is chosen otherwise: letters mean what they meant."""
         chosen = {"mix_options": False, **settings}
         return dict(self.call("POST", "/live/sessions", {"set": set_id, "settings": chosen}))

@@ -1,6 +1,9 @@
 """Shared ground for everything that crosses the wire."""
 
 import re
+from collections.abc import Iterable
+from functools import reduce
+from operator import or_
 from typing import Annotated, Any
 
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StringConstraints, model_validator
@@ -20,6 +23,12 @@ class Value(BaseModel):
     """A frozen value. Unknown fields are an error, so a misspelt one is never lost in silence."""
 
     model_config = ConfigDict(frozen=True, extra="forbid")
+
+
+def union_of(models: Iterable[type[BaseModel]], *, by: str) -> Any:
+    """The type of any of these, told apart by the field `by`."""
+    listed = list(models)
+    return Annotated[reduce(or_, listed), Field(discriminator=by)] if len(listed) > 1 else listed[0]
 
 
 _BREAKS = re.compile(r"\r\n?|[\x0b\x0c\u2028\u2029]")

@@ -3,6 +3,7 @@
 from itertools import count
 from typing import Any
 
+from lantern.core.games.points import PointsSettings
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import (
@@ -21,6 +22,8 @@ from lantern.core.session import (
 from lantern.core.session import commands as c
 from lantern.core.session.actors import CLOCK, NEWCOMER, ROOM
 
+EARLY = PointsSettings(early_bonus=True)
+"""A little more for early answers."""
 START = 1_800_000_000_000
 DESK = Actor(Role.DESK, 7, "a-page")
 ACTORS = {c.Join: NEWCOMER, c.TimeUp: CLOCK, c.PaperTimeUp: CLOCK, c.CloseIfAllAnswered: ROOM}

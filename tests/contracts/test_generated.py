@@ -6,7 +6,7 @@ from collections import Counter
 
 from lantern.core.formats.json_format import schema
 from lantern.core.values import Value
-from lantern.server.api.snapshot import SNAPSHOT, snapshot_of
+from lantern.server.api.snapshot import DEFAULTS, SNAPSHOT, defaults_of, snapshot_of
 from lantern.server.config.routers import api
 from lantern.server.live.schemas import SOCKET_MESSAGES
 from tools.server import ROOT
@@ -16,6 +16,10 @@ HINT = "Run `make schema` and commit what it writes."
 
 def test_the_openapi_snapshot_is_current():
     assert SNAPSHOT.read_text() == snapshot_of(api, SOCKET_MESSAGES), HINT
+
+
+def test_the_defaults_of_the_front_end_are_current():
+    assert DEFAULTS.read_text() == defaults_of(SNAPSHOT.read_text()), HINT
 
 
 def test_the_published_schema_of_set_files_is_current():

@@ -3,6 +3,7 @@
 import pytest
 
 from lantern.core import errors
+from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import FOR_NOTHING, NO_KEY, report_of
 from lantern.core.analysis.tables import RAW_HEADINGS, grid_table, raw_table
 from lantern.core.questions.kinds.choice import ChoiceAnswer
@@ -20,7 +21,7 @@ from lantern.core.session.corrections import marked_otherwise
 from lantern.core.session.desk_view import desk_view
 from lantern.core.session.stored import EVENT, read_event, write_event
 from lantern.core.session.views import Places, mine, student_view
-from tests.builders import a_session, a_set, choice, opinion
+from tests.builders import EARLY, a_session, a_set, choice, opinion
 from tests.builders.session import DESK, Room
 
 
@@ -54,7 +55,7 @@ def test_one_more_answer_counts_for_everybody_and_can_be_taken_back_r2():
     (event,) = room.do(c.CountAsRight("t1", TextEntryAnswer(text="bowline  knot")))
     assert read_event(EVENT.latest, write_event(event)) == event
     assert marks(room) == [1, 1, 0]
-    assert report_of(room.state).questions[0].corrected[0].text == "bowline knot"
+    assert report_of(results_of(room.state)).questions[0].corrected[0].text == "bowline knot"
     assert room.do(c.CountAsRight("t1", TextEntryAnswer(text="bowline knot"))) == []
     room.do(c.TakeBack("t1"))
     assert marks(room) == [1, 0, 0]
@@ -96,7 +97,7 @@ def test_words_are_parted_while_the_cloud_is_open_and_after_the_end_w4():
     assert sorted((word.text, word.count) for word in counted) == [("Waves", 1), ("wave", 1)]
     room.do(c.End())
     room.do(c.TakeBack("w1"))
-    assert report_of(room.state).questions[0].counts[0].count == 2
+    assert report_of(results_of(room.state)).questions[0].counts[0].count == 2
 
 
 def first_rules(item, *answers):
@@ -142,12 +143,12 @@ def first_rules(item, *answers):
 def test_a_session_keeps_its_rules_until_its_teacher_asks_r1(item, answers, before, otherwise, after):
     room = first_rules(item, *answers)
     assert marks(room) == before
-    assert marked_otherwise(room.state) == report_of(room.state).marked_otherwise == otherwise
-    shown = {count.text or count.label: count.right for count in report_of(room.state).questions[0].counts}
+    assert marked_otherwise(room.state) == report_of(results_of(room.state)).marked_otherwise == otherwise
+    shown = {count.text or count.label: count.right for count in report_of(results_of(room.state)).questions[0].counts}
     assert set(shown.values()) <= {bool(mark) for mark in before} | {True, False}
     room.do(c.MarkAnew())
     assert (marks(room), room.state.rules) == (after, LATEST)
-    assert report_of(room.state).marked_otherwise == 0
+    assert report_of(results_of(room.state)).marked_otherwise == 0
     assert room.do(c.MarkAnew()) == []
     assert replay(room.first, room.history) == room.state
 
@@ -173,7 +174,7 @@ def led(*items, rows):
 
 def test_what_counts_for_nothing_is_in_no_score_f1():
     room = led(choice("B"), choice("B", weight=0), choice("B", weight=2), rows=["BBA", "AAA", "BAB"])
-    report = report_of(room.state)
+    report = report_of(results_of(room.state))
     assert report.top_score == 2
     assert {p.name: (p.score, p.out_of) for p in report.people} == {"Fen": (2, 2), "Bo": (1, 2), "Ines": (1, 2)}
     assert (report.mean_share, report.median_score) == (pytest.approx(4 / 6), 1)
@@ -187,11 +188,11 @@ def test_what_counts_for_nothing_is_in_no_score_f1():
 
 def test_a_late_joiner_is_asked_what_comes_and_who_never_answered_is_in_no_mean_f3():
     room = led(choice("B"), choice("B"), choice("B"), rows=["BA-", "BA-+", "BA-B"])
-    report = report_of(room.state)
+    report = report_of(results_of(room.state))
     people = {p.name: (p.score, p.out_of, p.share) for p in report.people}
     assert people == {"Fen": (3, 3, 1), "Bo": (0, 3, 0), "Ines": (0, 3, None), "Late": (1, 2, 0.5)}
     assert (report.mean_share, report.never_answered) == (0.5, 1)
-    everything = report_of(room.state, "everything")
+    everything = report_of(results_of(room.state), "everything")
     assert {p.name: (p.out_of, p.share) for p in everything.people}["Late"] == (3, pytest.approx(1 / 3))
     assert everything.mean_share == pytest.approx((1 + 0 + 0 + 1 / 3) / 4)
     room.do(c.End())
@@ -203,19 +204,19 @@ def test_a_late_joiner_is_asked_what_comes_and_who_never_answered_is_in_no_mean_
 def test_a_question_opened_again_is_asked_of_who_came_meanwhile_f3():
     room = led(choice("B", id="q1"), rows=["BA-"])
     room.join("Late")
-    assert report_of(room.state).people[3].out_of == 0
+    assert report_of(results_of(room.state)).people[3].out_of == 0
     room.do(c.Reopen(room.state.step))
-    assert {p.name: p.out_of for p in report_of(room.state).people}["Late"] == 1
+    assert {p.name: p.out_of for p in report_of(results_of(room.state)).people}["Late"] == 1
 
 
 def test_the_middle_score_puts_a_late_joiner_in_proportion_f4():
     room = led(choice("B"), choice("B"), rows=["AAA+", "BBBB"])
-    report = report_of(room.state)
+    report = report_of(results_of(room.state))
     assert report.median_score == 1
     assert report.histogram == (0, 4, 0) or {p.name: p.out_of for p in report.people}["Late"] == 2
     room = led(choice("B"), choice("B"), rows=["AAA", "AAA"])
     room.join("Late")
-    assert report_of(room.state).people[-1].share is None
+    assert report_of(results_of(room.state)).people[-1].share is None
 
 
 def test_alpha_is_of_those_who_were_asked_everything_f5():
@@ -224,25 +225,25 @@ def test_alpha_is_of_those_who_were_asked_everything_f5():
     late.join("Late")
     late.do(c.Reopen(late.state.step))
     late.answer(4, "B")
-    assert report_of(late.state).reliability == report_of(early.state).reliability is not None
+    assert report_of(results_of(late.state)).reliability == report_of(results_of(early.state)).reliability is not None
 
 
 def test_a_letter_without_a_key_is_not_scored_until_it_is_set_after_the_end_f2():
     letter = LetterItem(id="t1", prompt="Which line?")
     room = asked(letter, LetterAnswer(letter="A"), LetterAnswer(letter="B"))
     room.do(c.End())
-    question = report_of(room.state).questions[0]
+    question = report_of(results_of(room.state)).questions[0]
     assert (question.scored, question.note, question.share, len(question.keys)) == (False, NO_KEY, None, 4)
-    assert (report_of(room.state).top_score, report_of(room.state).mean_share) == (0, None)
+    assert (report_of(results_of(room.state)).top_score, report_of(results_of(room.state)).mean_share) == (0, None)
     room.do(c.SetKey("t1", LetterAnswer(letter="A")))
-    question = report_of(room.state).questions[0]
+    question = report_of(results_of(room.state)).questions[0]
     assert (question.scored, question.note, question.share) == (True, "", 0.5)
-    assert report_of(room.state).top_score == 1
+    assert report_of(results_of(room.state)).top_score == 1
 
 
 def test_the_early_bonus_belongs_to_the_answer_f7():
     """Time that is added, and a second opening, give nobody a bonus that the first opening would not have given."""
-    room = a_session(a_set(choice(id="q1", time_limit=20)), "Fen", "Bo", "Ines", early_bonus=True)
+    room = a_session(a_set(choice(id="q1", time_limit=20)), "Fen", "Bo", "Ines", game=EARLY)
     room.advance()
     room.now += 10_000
     room.answer(1, "B")
@@ -267,19 +268,23 @@ def test_what_was_forgiven_is_shown_on_the_phone_in_the_report_and_in_the_raw_sh
         [],
         [],
     ]
-    assert [(f.sentence, f.count) for f in report_of(room.state).questions[0].forgiven] == [
+    assert [(f.sentence, f.count) for f in report_of(results_of(room.state)).questions[0].forgiven] == [
         ("Bowline → bowline, capitals forgiven", 1),
         ("bowlinne → bowline, a slip forgiven", 1),
     ]
     column = RAW_HEADINGS.index("Forgiven")
-    assert [row[column] for row in raw_table(room.state).rows] == [*(r[0].sentence for r in told[:2]), None, None]
+    assert [row[column] for row in raw_table(results_of(room.state)).rows] == [
+        *(r[0].sentence for r in told[:2]),
+        None,
+        None,
+    ]
 
 
 @pytest.mark.parametrize("language", ["en", "de"])
 def test_a_number_in_a_report_is_explained_as_it_was_marked_t15(language):
     item = NumericEntryItem(id="t1", prompt="?", value="1/3", language=language)
     room = asked(item, *(NumericEntryAnswer(text=text) for text in ("1/3", "1.234e0", "0,5")))
-    counted = report_of(room.state).questions[0].counts
+    counted = report_of(results_of(room.state)).questions[0].counts
     verdicts = [verdict_on(room.state.item("t1"), row.given, row.part) for row in counted]
     assert [verdict.counts for verdict in verdicts] == [row.right for row in counted] == [True, False, False]
     assert [verdict.can_count for verdict in verdicts] == [False, False, False]
@@ -289,10 +294,10 @@ def test_a_number_in_a_report_is_explained_as_it_was_marked_t15(language):
 def test_marks_stored_shown_counted_and_exported_are_the_same_k5():
     room = asked(KNOT, *typed("bowline", "Bowline.", "bowlin", "hitch", "bowline"))
     room.do(c.Reveal(room.state.step))
-    report = report_of(room.state)
+    report = report_of(results_of(room.state))
     stored = marks(room)
     assert [mine(room.state, Places(room.state), seat).mark for seat in (1, 2, 3, 4, 5)] == stored
-    assert [row[RAW_HEADINGS.index("Mark")] for row in raw_table(room.state).rows] == stored
+    assert [row[RAW_HEADINGS.index("Mark")] for row in raw_table(results_of(room.state)).rows] == stored
     assert sum(count.count for count in report.questions[0].counts if count.right) == sum(stored)
     told = student_view(room.state).shown.tally
     assert sum(row.count for row in told.texts if row.text in told.right) == sum(stored)
@@ -301,7 +306,7 @@ def test_marks_stored_shown_counted_and_exported_are_the_same_k5():
 
 def test_an_opinion_is_in_no_score_k2():
     room = led(opinion(id="o1"), choice("B"), rows=["ABC", "BBA"])
-    assert report_of(room.state).top_score == 1
+    assert report_of(results_of(room.state)).top_score == 1
 
 
 def ended(*answers, **settings):
@@ -316,7 +321,7 @@ def ended(*answers, **settings):
 
 
 def scores(room):
-    return [person.score for person in report_of(room.state).people]
+    return [person.score for person in report_of(results_of(room.state)).people]
 
 
 def test_full_marks_are_for_all_who_were_asked_and_can_be_taken_back_r4():
@@ -324,7 +329,11 @@ def test_full_marks_are_for_all_who_were_asked_and_can_be_taken_back_r4():
     assert scores(room) == [1, 0, 0]
     room.do(c.GiveFullMarks("q1"))
     assert scores(room) == [1, 1, 1]
-    assert [person.points for person in report_of(room.state).people] == [100, 100, 0]  # points are for answers
+    assert [person.points for person in report_of(results_of(room.state)).people] == [
+        100,
+        100,
+        0,
+    ]  # points are for answers
     assert room.do(c.GiveFullMarks("q1")) == []
     room.do(c.TakeBack("q1"))
     assert scores(room) == [1, 0, 0]
@@ -336,18 +345,18 @@ def test_who_came_later_gets_no_full_mark():
     room.join("Ines")
     room.do(c.End())
     room.do(c.GiveFullMarks("q1"))
-    assert [(person.score, person.out_of) for person in report_of(room.state).people] == [(1, 1), (0, 0)]
+    assert [(person.score, person.out_of) for person in report_of(results_of(room.state)).people] == [(1, 1), (0, 0)]
 
 
 def test_a_dropped_question_is_in_no_score_no_points_and_no_mean_r4():
     room = ended("B", "C")
     room.do(c.Drop("q1"))
-    report = report_of(room.state)
+    report = report_of(results_of(room.state))
     assert (report.top_score, [person.points for person in report.people]) == (0, [0, 0])
     assert report.questions[0].note
     assert mine(room.state, Places(room.state), 1).scored == 0
     room.do(c.TakeBack("q1"))
-    assert report_of(room.state).top_score == 1
+    assert report_of(results_of(room.state)).top_score == 1
 
 
 def test_a_mark_by_hand_goes_before_all_others_and_can_be_taken_away_r5():
@@ -355,7 +364,7 @@ def test_a_mark_by_hand_goes_before_all_others_and_can_be_taken_away_r5():
     room.do(c.GiveMark("q1", 1, 0.5))
     room.do(c.GiveMark("q1", 2, 1.0))
     assert scores(room) == [0.5, 1]
-    assert report_of(room.state).questions[0].by_hand == 2
+    assert report_of(results_of(room.state)).questions[0].by_hand == 2
     room.do(c.GiveFullMarks("q1"))
     assert scores(room) == [0.5, 1]
     for seat in (1, 2):
@@ -400,13 +409,13 @@ def test_the_report_says_what_was_put_right_by_whom_and_when_r6():
     room.now += 60_000
     room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))
     room.do(c.Drop("q1"))
-    said = report_of(room.state, teachers={DESK.who: "Odile Brandt"}).questions[0].corrected
+    said = report_of(results_of(room.state, teachers={DESK.who: "Odile Brandt"})).questions[0].corrected
     assert [(one.what, one.text, one.at, one.by) for one in said] == [
         ("key", "Knot C", room.now, "Odile Brandt"),
         ("dropped", "", room.now, "Odile Brandt"),
     ]
     room.do(c.TakeBack("q1"))
-    assert [one.what for one in report_of(room.state).questions[0].corrected] == ["key"]
+    assert [one.what for one in report_of(results_of(room.state)).questions[0].corrected] == ["key"]
 
 
 def test_a_correction_reaches_every_round_r7():
@@ -418,5 +427,5 @@ def test_a_correction_reaches_every_round_r7():
     room.answer(1, "C")
     room.do(c.End())
     room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))
-    (question,) = report_of(room.state).questions
+    (question,) = report_of(results_of(room.state)).questions
     assert (question.share, question.earlier[0].share) == (1, 1)

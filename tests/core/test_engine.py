@@ -5,6 +5,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lantern.core import errors
+from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.questions.kinds.letter import LetterAnswer, LetterItem
@@ -20,7 +21,7 @@ from lantern.core.session.model import ask_id
 from lantern.core.session.moves import Move, next_move
 from lantern.core.session.stored import EVENT, read_event, write_event
 from lantern.core.session.views import student_view
-from tests.builders import a_session, a_set, choice, joins, opinion, page
+from tests.builders import EARLY, a_session, a_set, choice, joins, opinion, page
 
 
 def test_the_large_button_leads_through_the_whole_set():
@@ -275,7 +276,7 @@ steps = st.lists(
 
 @given(steps)
 def test_the_state_is_rebuilt_from_the_stored_events_alone(steps):
-    room = a_session(a_set(choice(), page(), choice("AB"), opinion()), "Fen", "Bo", "Ines", early_bonus=True)
+    room = a_session(a_set(choice(), page(), choice("AB"), opinion()), "Fen", "Bo", "Ines", game=EARLY)
     for step in steps:
         try:
             _take(room, step)
@@ -284,12 +285,13 @@ def test_the_state_is_rebuilt_from_the_stored_events_alone(steps):
     stored = [(r.sent, write_event(r.event)) for r in room.history if not isinstance(r.event, e.Named)]
     start = changed(room.first, roster=room.state.roster)
     rebuilt = replay(start, (Recorded(sent, read_event(EVENT.latest, text)) for sent, text in stored))
-    assert rebuilt == room.state
+    # Who was erased and named again: the roster is what it is, whatever the events did to it (`store.catch_up`).
+    assert changed(rebuilt, roster=room.state.roster) == room.state
 
 
 @given(steps, st.data())
 def test_a_course_comes_to_the_states_that_evolve_gives_and_leaves_its_start_alone(steps, data):
-    room = a_session(a_set(choice(), page(), choice("AB"), opinion()), "Fen", "Bo", "Ines", early_bonus=True)
+    room = a_session(a_set(choice(), page(), choice("AB"), opinion()), "Fen", "Bo", "Ines", game=EARLY)
     for step in steps:
         try:
             _take(room, step)
@@ -374,7 +376,7 @@ def test_a_key_that_is_set_afterwards_marks_every_answer_anew():
         room.do(c.SetKey("l1", LetterAnswer(letter="E")))
     room.advance()
     assert student_view(room.state).shown.key.right == ("A",)
-    assert report_of(room.state).questions[0].share == 0.5
+    assert report_of(results_of(room.state)).questions[0].share == 0.5
 
 
 def test_where_the_set_says_what_is_right_the_desk_does_not():

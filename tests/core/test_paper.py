@@ -8,6 +8,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lantern.core import errors
+from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
 from lantern.core.questions import kind_of
 from lantern.core.questions.kinds.choice import ChoiceAnswer
@@ -276,7 +277,7 @@ def test_a_report_is_out_of_what_was_on_ones_paper():
         if kind_of(room.state.item(item)).is_asked:
             give(room, 1, item, B)
     room.do(c.End())
-    report = report_of(room.state)
+    report = report_of(results_of(room.state))
     assert sorted((person.name, person.score, person.out_of) for person in report.people) == [
         ("Bo", 0, 2),
         ("Fen", 2, 2),

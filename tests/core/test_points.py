@@ -1,8 +1,9 @@
+from lantern.core.games.points import PointsSettings
 from lantern.core.questions.kinds.letter import LetterAnswer, LetterItem
 from lantern.core.session.commands import AddTime, Close, GoTo, Reopen, SetKey
-from lantern.core.session.points import standings
+from lantern.core.session.standings import standings
 from lantern.core.session.views import Places, mine
-from tests.builders import a_session, a_set, choice
+from tests.builders import EARLY, a_session, a_set, choice
 
 
 def points_of(room):
@@ -20,7 +21,7 @@ def test_a_right_answer_is_worth_a_hundred_times_its_weight():
 
 def test_early_answers_get_up_to_twenty_more_and_only_where_that_was_chosen():
     for early, expected in ((True, 110), (False, 100)):
-        room = a_session(a_set(choice(time_limit=20)), "Fen", early_bonus=early)
+        room = a_session(a_set(choice(time_limit=20)), "Fen", game=PointsSettings(early_bonus=early))
         room.advance()
         room.now += 10_000
         room.answer(1, "B")
@@ -63,7 +64,7 @@ def test_points_do_not_give_the_answer_away_before_it_is_shown():
 
 def test_marking_anew_after_a_reopening_gives_the_points_that_the_answer_had():
     """The time it took, and the time there was, are facts of the answer."""
-    room = a_session(a_set(LetterItem(id="l1", prompt="Which one?", time_limit=20)), "Fen", early_bonus=True)
+    room = a_session(a_set(LetterItem(id="l1", prompt="Which one?", time_limit=20)), "Fen", game=EARLY)
     room.advance()
     room.now += 18_000
     room.give(1, LetterAnswer(letter="A"))

@@ -7,6 +7,7 @@ from hypothesis import strategies as st
 from openpyxl import load_workbook
 
 from lantern.core.analysis.measures import cronbach_alpha
+from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import hardest_first, report_of
 from lantern.core.analysis.tables import raw_table, workbook_tables
 from lantern.core.formats.csv import as_text, without_marks, write_csv
@@ -32,7 +33,7 @@ def answered(*rows, names=("Fen", "Bo", "Ines")):
 
 
 def test_figures_are_right_to_the_digit():
-    report = report_of(answered("BAD", "BCD", "C-A").state)
+    report = report_of(results_of(answered("BAD", "BCD", "C-A").state))
     assert report.took_part == 3
     assert report.top_score == 2
     assert report.mean_share == pytest.approx((2 + 1 + 0) / 6)
@@ -42,7 +43,7 @@ def test_figures_are_right_to_the_digit():
 
 
 def test_the_hardest_question_comes_first_with_its_most_chosen_wrong_answer():
-    report = report_of(answered("BCD", "BCD", "CAA").state)
+    report = report_of(results_of(answered("BCD", "BCD", "CAA").state))
     hardest = hardest_first(report.questions)
     assert [q.number for q in hardest] == [2, 1]
     assert (hardest[0].common_wrong.text[:1], hardest[0].common_wrong.count) == ("C", 2)
@@ -57,13 +58,13 @@ def test_a_wrong_answer_is_named_as_one_would_say_it():
 def test_a_removed_student_is_in_no_figure():
     room = answered("BAD", "CCD", "BAA")
     room.do(Remove(2))
-    report = report_of(room.state)
+    report = report_of(results_of(room.state))
     assert report.mean_share == 1
     assert [p.name for p in report.people] == ["Fen", "Ines"]
 
 
 def test_a_session_without_questions_has_a_report_too():
-    report = report_of(a_session(a_set(choice()), "Fen").state)
+    report = report_of(results_of(a_session(a_set(choice()), "Fen").state))
     assert (report.took_part, report.questions, report.mean_share, report.reliability) == (1, (), None, None)
 
 
@@ -80,7 +81,7 @@ def test_alpha_has_no_meaning_for_one_item_or_equal_scores():
 
 def test_the_workbook_has_grid_counts_and_raw_answers():
     room = answered("BAD", "BCD", "C-A")
-    book = load_workbook(io.BytesIO(write_workbook(workbook_tables(room.state))))
+    book = load_workbook(io.BytesIO(write_workbook(workbook_tables(results_of(room.state)))))
     assert book.sheetnames == ["Class", "Questions", "Measures", "Answers"]
     grid = list(book["Class"].values)
     assert grid[0] == ("Name", "Q1", "Q2", "Q3", "Score", "Out of", "Percent", "Points", "Place")
@@ -97,7 +98,7 @@ def test_the_workbook_has_grid_counts_and_raw_answers():
 
 
 def test_the_csv_holds_the_same_raw_table():
-    table = raw_table(answered("BAD", "BCD", "C-A").state)
+    table = raw_table(results_of(answered("BAD", "BCD", "C-A").state))
     rows = list(csv.reader(io.StringIO(write_csv(table).decode("utf-8-sig"))))
     assert rows[0] == list(table.headings)
     assert len(rows) == 1 + 8

@@ -6,6 +6,7 @@ from hypothesis import strategies as st
 
 from lantern.core import errors
 from lantern.core.analysis.happened import happenings
+from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
 from lantern.core.analysis.tables import raw_table
 from lantern.core.questions.kinds.choice import ChoiceAnswer
@@ -57,7 +58,7 @@ def test_a_second_round_is_empty_and_counts_once_it_is_answered():
     room.answer(2, "B")
     room.advance(2)
     assert own(room, 2).mark == 1
-    (question, *_) = report_of(room.state).questions
+    (question, *_) = report_of(results_of(room.state)).questions
     assert (question.round, question.share, [(r.round, r.share) for r in question.earlier]) == (2, 1, [(1, 0.5)])
 
 
@@ -95,9 +96,9 @@ def test_cleared_answers_count_nowhere_and_the_question_is_open_for_new_ones():
     clear(room)
     assert (room.state.phase, marks(room), own(room).points) == (Phase.OPEN, [], 0)
     room.advance()
-    (question, *_) = report_of(room.state).questions
+    (question, *_) = report_of(results_of(room.state)).questions
     assert [(r.round, r.answered, r.set_aside) for r in question.earlier] == [(1, 2, True)]
-    assert [row[-2:] for row in raw_table(room.state).rows] == [(1, "no"), (1, "no")]
+    assert [row[-2:] for row in raw_table(results_of(room.state)).rows] == [(1, "no"), (1, "no")]
 
 
 def test_clearing_while_it_is_open_gives_the_whole_time_again():
@@ -119,7 +120,7 @@ def test_what_was_cleared_is_brought_back_with_nothing_lost():
     room.answer(1, "A")
     back(room)
     assert marks(room) == [1, 0]
-    (question, *_) = report_of(room.state).questions
+    (question, *_) = report_of(results_of(room.state)).questions
     assert [(r.answered, r.set_aside) for r in question.earlier] == [(1, True)]
 
 
@@ -167,8 +168,8 @@ def test_after_the_end_nothing_is_cleared_or_brought_back():
     for command in (c.ClearAnswers(room.state.step, "all"), c.BringBack(room.state.step), c.AskAgain(room.state.step)):
         with pytest.raises(errors.SessionEnded):
             room.do(command)
-    assert report_of(room.state).questions == ()
-    assert [row[-1] for row in raw_table(room.state).rows] == ["no", "no"]
+    assert report_of(results_of(room.state)).questions == ()
+    assert [row[-1] for row in raw_table(results_of(room.state)).rows] == ["no", "no"]
 
 
 steps = st.lists(st.sampled_from(("again", "clear", "all", "back", "advance", "answer", "go")), max_size=25)

@@ -72,3 +72,8 @@ def test_events_of_version_1_lose_their_names_and_moments_and_know_their_round()
 
 def test_a_name_is_no_stored_event():
     assert Named not in get_args(StoredEvent)
+
+
+def test_points_became_a_game_of_the_settings():
+    before = samples("settings", 2)
+    assert [read_settings(2, one).game.early_bonus for one in before] == [one["early_bonus"] for one in before]

@@ -15,7 +15,7 @@ from lantern.core.session import Phase, Recorded, Sent, decide, replay
 from lantern.core.session import commands as c
 from lantern.core.session.desk_view import desk_view
 from lantern.core.session.views import Places, mine, screen_view, student_view
-from tests.builders import a_session, a_set, choice
+from tests.builders import EARLY, a_session, a_set, choice
 from tests.builders.session import START, actor_of
 
 QUESTIONS = ("q1", "q2")
@@ -73,7 +73,7 @@ def place(state):
 @pytest.mark.parametrize("standings", [True, False])
 @pytest.mark.parametrize("asked", ["q1", "q2"])
 def test_no_course_tells_a_mark_that_a_reopened_question_could_still_use(standings, asked):
-    lessons = (a_lesson(right, asked, show_standings=standings, early_bonus=True) for right in "AB")
+    lessons = (a_lesson(right, asked, show_standings=standings, game=EARLY) for right in "AB")
     first = tuple(lesson.state for lesson in lessons)
     reached = {(place(first[0]), False)}
     ahead = [(first, False)]

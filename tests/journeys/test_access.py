@@ -166,7 +166,7 @@ def test_every_kind_in_the_editor_on_the_phone_and_on_the_big_screen(server, tea
 
 
 def test_desk_big_screen_phone_and_results(server, teacher, browsers, lesson):
-    session = teacher.start(lesson, close_when_all_answered=False, early_bonus=True)
+    session = teacher.start(lesson, close_when_all_answered=False, game={"game": "points", "early_bonus": True})
     number = session["id"]
     desk, screen, phone = browsers(), browsers(), browsers(PHONE)
     sign_in(desk, server.url, teacher.call("GET", "/accounts/me")["email"])

@@ -3,7 +3,9 @@ import io
 import pytest
 from openpyxl import load_workbook
 
+from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
+from lantern.core.games.points import PointsSettings
 from lantern.core.session import Settings
 from lantern.server.demo.rehearsal import Rehearsal
 from lantern.server.live import store
@@ -16,14 +18,14 @@ NAMES = ("Fen Okoro", "Bo Tanaka-Lind", "=Ines", "Tove Hallin")
 
 @pytest.fixture
 def finished(odile, knots) -> LiveSession:
-    session = start_session(odile, knots, Settings(early_bonus=True, mix_options=False))
+    session = start_session(odile, knots, Settings(game=PointsSettings(early_bonus=True), mix_options=False))
     Rehearsal(session, NAMES, "seed", 1_800_000_000_000).run()
     return LiveSession.objects.get(pk=session.pk)
 
 
 def test_a_finished_session_stands_in_the_list_with_its_figures(as_odile, finished):
     row = as_odile("get", "/sessions")["rows"][0]
-    report = report_of(store.load(finished.pk).state)
+    report = report_of(results_of(store.load(finished.pk).state))
     assert row["took_part"] == 4
     assert row["mean_share"] == pytest.approx(report.mean_share)
     assert row["ended_at"]
@@ -80,18 +82,18 @@ def test_one_seed_gives_one_rehearsal(odile, knots):
     for _ in range(2):
         session = start_session(odile, knots, Settings(mix_options=False))
         Rehearsal(session, NAMES, "seed", 1_800_000_000_000).run()
-        reports.append(report_of(store.load(session.pk).state))
+        reports.append(report_of(results_of(store.load(session.pk).state)))
     assert reports[0] == reports[1]
 
 
 def test_correcting_the_key_gives_new_marks_from_the_kept_answers(finished):
     """Marks are made from answers at each reading, so a replay with another key marks anew."""
-    before = report_of(store.load(finished.pk).state)
+    before = report_of(results_of(store.load(finished.pk).state))
     content = finished.revision.content
     for option in content["items"][0]["options"]:
         option["right"] = option["id"] == "A"
     finished.revision.save()
-    after = report_of(store.load(finished.pk).state)
+    after = report_of(results_of(store.load(finished.pk).state))
     counts = {count.label: count.count for count in after.questions[0].counts}
     assert counts == {count.label: count.count for count in before.questions[0].counts}
     assert after.questions[0].share == pytest.approx(counts["A"] / after.questions[0].answered)

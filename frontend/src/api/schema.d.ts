@@ -3655,15 +3655,17 @@ export interface components {
              */
             show_standings?: boolean;
             /**
-             * Early Bonus
-             * @default false
-             */
-            early_bonus?: boolean;
-            /**
              * Close When All Answered
              * @default true
              */
             close_when_all_answered?: boolean;
+            /**
+             * @default {
+             *       "game": "points",
+             *       "early_bonus": false
+             *     }
+             */
+            game?: components["schemas"]["PointsSettings"];
         };
         /** NewSession */
         NewSession: {
@@ -3674,11 +3676,28 @@ export interface components {
              *       "ask_names": true,
              *       "mix_options": true,
              *       "show_standings": true,
-             *       "early_bonus": false,
-             *       "close_when_all_answered": true
+             *       "close_when_all_answered": true,
+             *       "game": {
+             *         "early_bonus": false,
+             *         "game": "points"
+             *       }
              *     }
              */
             settings?: components["schemas"]["LedSettings"];
+        };
+        /** PointsSettings */
+        PointsSettings: {
+            /**
+             * Game
+             * @default points
+             * @constant
+             */
+            game?: "points";
+            /**
+             * Early Bonus
+             * @default false
+             */
+            early_bonus?: boolean;
         };
         /**
          * Ack
@@ -5409,15 +5428,17 @@ export interface components {
              */
             show_standings?: boolean;
             /**
-             * Early Bonus
-             * @default false
-             */
-            early_bonus?: boolean;
-            /**
              * Close When All Answered
              * @default true
              */
             close_when_all_answered?: boolean;
+            /**
+             * @default {
+             *       "game": "points",
+             *       "early_bonus": false
+             *     }
+             */
+            game?: components["schemas"]["PointsSettings"];
             /** @default null */
             paper?: components["schemas"]["PaperRules"] | null;
         };

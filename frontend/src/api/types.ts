@@ -27,7 +27,11 @@ export type Changes = Schemas['Changes']
 export type Saved = Schemas['Saved']
 export type Conflict = Schemas['Conflict']
 
-export type Settings = Required<Schemas['LedSettings']>
+/** A game with what was chosen for it. */
+export type GameChosen = Required<NonNullable<Schemas['LedSettings']['game']>>
+export type Settings = Required<Schemas['LedSettings']> & { game: GameChosen }
+export type GameName = GameChosen['game']
+export type GameOf<N extends GameName> = Extract<GameChosen, { game: N }>
 export type SessionInfo = Schemas['SessionInfo']
 export type CodeInfo = Schemas['CodeInfo']
 export type Joined = Schemas['Joined']

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Item, SetRow } from '@/api/types'
 import { mediaFileIn } from '@/media'
 import { wavOf } from '@/media/wav'
-import { registry } from '@/questions/registry'
+import { blankItem } from '@/questions/blank'
 import AboutSet from './AboutSet.vue'
 import { useHistory } from './history'
 import ItemGlance from '@/questions/ItemGlance.vue'
@@ -130,7 +130,7 @@ describe('a glance at an item', () => {
   const glance = (item: Item): string => mount(ItemGlance, { props: { item } }).text().replace(/\s+/g, ' ')
 
   it('tells its words, and ticks what is right, whatever its kind is', () => {
-    const item = { ...registry.choice.blank('q'), prompt: 'Which **knot**?' } as Item & { options: object[] }
+    const item = { ...blankItem('choice', 'q'), prompt: 'Which **knot**?' } as Item & { options: object[] }
     item.options = [
       { id: 'a', text: 'Bowline', right: true },
       { id: 'b', text: 'Reef', right: false },
@@ -140,9 +140,9 @@ describe('a glance at an item', () => {
 
   it('tells pairs, spellings and gaps', () => {
     const pairs = [{ id: 'a', left: 'port', partner_id: 'b', right: 'bâbord' }]
-    expect(glance({ ...registry.match.blank('q'), pairs } as Item)).toContain('port – bâbord')
-    expect(glance({ ...registry.text_entry.blank('q'), accepts: ['moon'] } as Item)).toContain('moon')
-    expect(glance({ ...registry.gap_fill.blank('q'), text: 'The [tide]' } as Item)).toContain('The [tide]')
+    expect(glance({ ...blankItem('match', 'q'), pairs } as Item)).toContain('port – bâbord')
+    expect(glance({ ...blankItem('text_entry', 'q'), accepts: ['moon'] } as Item)).toContain('moon')
+    expect(glance({ ...blankItem('gap_fill', 'q'), text: 'The [tide]' } as Item)).toContain('The [tide]')
   })
 })
 

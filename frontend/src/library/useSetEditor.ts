@@ -13,7 +13,7 @@ import { api, data } from '@/api/http'
 import { newId } from '@/api/ids'
 import { Refusal, sentenceOf } from '@/api/refusal'
 import type { About, Conflict, Item, ItemProblem, Kind, SetDocument } from '@/api/types'
-import { registry } from '@/questions/registry'
+import { blankItem } from '@/questions/blank'
 import {
   changesBetween,
   draftFrom,
@@ -163,7 +163,7 @@ export function useSetEditor(setId: number) {
 
   /** A new item behind `after` (or at the end). Returns its id. */
   function add(kind: Kind, after?: string): string {
-    const item = registry[kind].blank(newId())
+    const item = blankItem(kind, newId())
     insert(item, after)
     return item.id
   }
@@ -215,7 +215,7 @@ export function useSetEditor(setId: number) {
     try {
       const language = draft.value.about.language ?? ''
       const turned = await data(api.POST('/api/sets/turn', { body: { item, into, language } }))
-      const blank = registry[into].blank(id)
+      const blank = blankItem(into, id)
       setItems(draft.value.items.map((one) => (one.id === id ? ({ ...blank, ...turned.item } as Item) : one)))
     } catch (error) {
       refusal.value = sentenceOf(error)

@@ -25,8 +25,8 @@ interface Views<I, P, A, T, K> {
   isOpinionOnly?: boolean
   /** Its own views show the question's picture: nobody else has to. */
   showsPicture?: boolean
-  /** An empty item of this kind. */
-  blank: (id: string) => I
+  /** What a new one starts with, where that is not what the schema says of every one. */
+  starts?: () => Partial<I>
   /** Props: item. Emits: update (the changed item). Focusable lines carry `data-line`. */
   editor: () => Promise<Component>
   /** The parts of an answer that are typed and marked, by name: of each it may be asked whether a text would count. */

@@ -1,24 +1,20 @@
-"""A session's report: figures, questions by difficulty, everyone by every question.
+"""A report: figures, questions by difficulty, everyone by every question.
 
 Difficulty is the mean mark of those who answered (classical test theory's p). A student's score is the sum of marks
 over the questions that count; what was asked and not answered counts 0 there (docs/kinds.md, F1 to F7).
 """
 
 from collections import Counter
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 from statistics import median
 from typing import Any, Literal
 
 from lantern.core.analysis.measures import cronbach_alpha, mean, score_bars
+from lantern.core.analysis.results import Asked, Person, Response, Results
 from lantern.core.questions import AnyAnswer, kind_of
+from lantern.core.questions.companions import CorrectedWhat
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import CountRow, Item, Question, is_scored, title_of
-from lantern.core.questions.marking import LATEST
-from lantern.core.session.asking import was_asked
-from lantern.core.session.corrections import marked_otherwise
-from lantern.core.session.marks import marks_of
-from lantern.core.session.model import Ask, CorrectedWhat, Correction, Response, State
-from lantern.core.session.points import standings
 from lantern.core.values import Milliseconds, Value
 
 Counting = Literal["since_joined", "everything"]
@@ -163,27 +159,25 @@ class Report(Value):
     people: tuple[PersonReport, ...]
 
 
-def report_of(state: State, counting: Counting = "since_joined", teachers: Mapping[int, str] | None = None) -> Report:
-    """`teachers` are names by account, for who put something right."""
-    numbers = state.content.question_numbers()
-    asked = [item for item in state.content.items if item.id in state.standing]
-    scored = [item for item in asked if state.counts(item)]
-    people = _people(state, asked, scored, counting)
+def report_of(results: Results, counting: Counting = "since_joined") -> Report:
+    asked = results.standing
+    scored = [ask for ask in asked if ask.in_scores]
+    people = _people(results.people, asked, scored, counting)
     shares = [person.share for person in people if person.share is not None]
     scaled = [share * len(scored) for share in shares]
     return Report(
-        title=state.content.title,
+        title=results.title,
         took_part=len(people),
         never_answered=sum(person.answered == 0 for person in people),
         counting=counting,
         counted=COUNTED[counting],
-        marked_otherwise=marked_otherwise(state) if state.rules != LATEST else 0,
+        marked_otherwise=results.marked_otherwise,
         mean_share=mean(shares),
         median_score=median(scaled) if scaled else None,
         top_score=len(scored),
-        reliability=cronbach_alpha(_marks(state, scored, people)),
+        reliability=cronbach_alpha(_marks(scored, people)),
         histogram=tuple(score_bars(scaled, len(scored))) if scored else (),
-        questions=tuple(_question(state, item, numbers[item.id], teachers or {}) for item in asked),
+        questions=tuple(_question(ask, results.earlier(ask)) for ask in asked),
         people=tuple(people),
     )
 
@@ -193,59 +187,62 @@ def hardest_first(questions: Sequence[QuestionReport]) -> list[QuestionReport]:
     return sorted((q for q in questions if q.share is not None), key=lambda q: (q.share, q.number))
 
 
-def _question(state: State, item: Item, number: int, teachers: Mapping[int, str]) -> QuestionReport:
-    kind, responses, ask = kind_of(item), state.responses(item.id), state.standing[item.id]
+def _question(ask: Asked, earlier: Sequence[Asked]) -> QuestionReport:
+    item, responses = ask.item, list(ask.responses.values())
+    kind = kind_of(item)
     tally = kind.tally(item, [r.answer for r in responses])
     rows = kind.count_rows(item, tally)
     return QuestionReport(
         item=item.id,
-        number=number,
+        number=ask.number,
         kind=item.kind,
         title=title_of(item),
         by=item.by,
         scored=is_scored(item),
         answered=len(responses),
-        share=mean([r.mark for r in responses if r.mark is not None]),
+        share=_share(responses),
         median_took=round(median(r.took for r in responses)) if responses else None,
         counts=tuple(_count(row) for row in rows),
         measures=tuple(Measure(name=f.name, of=f.of, value=f.value) for f in kind.figures(item, tally)),
         common_wrong=_common_wrong(kind, rows),
-        note=_note(state, item),
+        note=_note(ask),
         keys=tuple(PossibleKey(answer=key, name=kind.short_text(item, key)) for key in kind.possible_keys(item)),
         forgiven=_forgiven(kind, item, responses),
-        corrected=tuple(_corrected(one, teachers) for one in state.corrections if one.item == item.id),
-        by_hand=sum(place[0] == ask for place in state.hand_marks),
-        round=state.asks[ask].round,
-        earlier=tuple(_round(state, item, one) for one in state.rounds(item.id) if one.id != ask and one.responses),
+        corrected=tuple(Corrected(what=one.what, text=one.text, at=one.at, by=one.by) for one in ask.corrections),
+        by_hand=ask.by_hand,
+        round=ask.round,
+        earlier=tuple(_round(one) for one in earlier),
     )
 
 
-def _corrected(one: Correction, teachers: Mapping[int, str]) -> Corrected:
-    return Corrected(what=one.what, text=one.text, at=one.at, by=teachers.get(one.by.who or 0, ""))
-
-
-def _round(state: State, item: Item, ask: Ask) -> Round:
-    kind, responses = kind_of(item), state.responses_to(ask)
-    rows = kind.count_rows(item, kind.tally(item, [r.answer for r in responses]))
+def _round(ask: Asked) -> Round:
+    responses = list(ask.responses.values())
+    kind = kind_of(ask.item)
+    rows = kind.count_rows(ask.item, kind.tally(ask.item, [r.answer for r in responses]))
     return Round(
         round=ask.round,
         answered=len(responses),
-        share=mean([r.mark for r in responses if r.mark is not None]),
+        share=_share(responses),
         set_aside=ask.set_aside,
         counts=tuple(_count(row) for row in rows),
     )
+
+
+def _share(responses: Sequence[Response]) -> float | None:
+    return mean([r.mark for r in responses if r.mark is not None])
 
 
 def _count(row: CountRow) -> Count:
     return Count(label=row.label, text=row.text, count=row.count, right=row.right, given=row.given, part=row.part)
 
 
-def _note(state: State, item: Item) -> str:
+def _note(ask: Asked) -> str:
+    item = ask.item
     if not isinstance(item, Question) or not item.scored:
         return ""
-    if state.is_corrected(item.id, "dropped"):
+    if ask.dropped:
         return DROPPED
-    return "" if state.counts(item) else FOR_NOTHING if item.is_marked else NO_KEY
+    return "" if ask.in_scores else FOR_NOTHING if item.is_marked else NO_KEY
 
 
 def _forgiven(kind: Kind[Any, Any, Any], item: Item, responses: Sequence[Response]) -> tuple[Forgiven, ...]:
@@ -268,41 +265,40 @@ def _common_wrong(kind: Kind[Any, Any, Any], rows: Sequence[CountRow]) -> WrongA
     return WrongAnswer(text=kind.say(row), count=row.count)
 
 
-def _people(state: State, asked: Sequence[Item], scored: Sequence[Item], counting: Counting) -> list[PersonReport]:
+def _people(
+    people: Sequence[Person], asked: Sequence[Asked], scored: Sequence[Asked], counting: Counting
+) -> list[PersonReport]:
     """In the order of names."""
-    places = {row.seat: row for row in standings(state, state.standing_asks())}
-    asks = {item.id: state.asks[state.standing[item.id]] for item in asked}
-    marks = {item.id: marks_of(state, asks[item.id]) for item in asked}
-    panes = [_panes(asks[item.id], marks[item.id]) for item in asked]
+    panes = [_panes(ask) for ask in asked]
     rows = []
-    for seat in sorted(state.people(), key=lambda seat: state.name(seat).casefold()):
-        number = seat.number
-        out_of = sum(counting == "everything" or was_asked(state, seat, asks[item.id]) for item in scored)
-        score = sum(marks[item.id].get(number, 0.0) for item in scored)
-        answered = sum(number in ask.responses for ask in asks.values())
+    for person in sorted(people, key=lambda person: person.name.casefold()):
+        number = person.number
+        out_of = len(scored) if counting == "everything" else sum(number in ask.asked_of for ask in scored)
+        score = sum(ask.marks.get(number, 0.0) for ask in scored)
+        answered = sum(number in ask.responses for ask in asked)
         is_in = out_of > 0 and (counting == "everything" or answered > 0)
         rows.append(
             PersonReport(
                 seat=number,
-                name=state.name(seat),
+                name=person.name,
                 panes=tuple([of_all.get(number) for of_all in panes]),
                 score=score,
                 out_of=out_of,
                 share=score / out_of if is_in else None,
                 answered=answered,
-                points=places[number].points,
-                place=places[number].place,
+                points=person.points,
+                place=person.place,
             )
         )
     return rows
 
 
-def _marks(state: State, scored: Sequence[Item], people: Sequence[PersonReport]) -> list[list[float]]:
+def _marks(scored: Sequence[Asked], people: Sequence[PersonReport]) -> list[list[float]]:
     """A row for each who was asked everything and is in the means: alpha knows no gaps."""
     whole = [person.seat for person in people if person.share is not None and person.out_of == len(scored)]
-    marks = [marks_of(state, state.asks[state.standing[item.id]]) for item in scored]
-    return [[of_all.get(seat, 0.0) for of_all in marks] for seat in whole]
+    return [[ask.marks.get(seat, 0.0) for ask in scored] for seat in whole]
 
 
-def _panes(ask: Ask, marks: Mapping[int, float]) -> dict[int, float | str]:
-    return {seat: r.short for seat, r in ask.responses.items() if r.mark is None} | marks  # type: ignore[operator]
+def _panes(ask: Asked) -> dict[int, float | str]:
+    texts: dict[int, float | str] = {seat: r.short for seat, r in ask.responses.items() if r.mark is None}
+    return texts | dict(ask.marks)

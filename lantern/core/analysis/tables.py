@@ -4,10 +4,10 @@ from collections.abc import Iterator
 from datetime import UTC, datetime
 
 from lantern.core.analysis.report import Counting, Report, report_of
+from lantern.core.analysis.results import Results
 from lantern.core.formats.table import Cell, Table
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import title_of
-from lantern.core.session.model import State
 
 RAW_HEADINGS = (
     "Question",
@@ -26,10 +26,10 @@ RAW_HEADINGS = (
 )
 
 
-def workbook_tables(state: State, counting: Counting = "since_joined") -> list[Table]:
+def workbook_tables(results: Results, counting: Counting = "since_joined") -> list[Table]:
     """The class grid, each question's counts and measures, and every answer raw."""
-    report = report_of(state, counting)
-    return [grid_table(report), counts_table(report), measures_table(report), raw_table(state)]
+    report = report_of(results, counting)
+    return [grid_table(report), counts_table(report), measures_table(report), raw_table(results)]
 
 
 def grid_table(report: Report) -> Table:
@@ -77,28 +77,28 @@ def measures_table(report: Report) -> Table:
     return Table("Measures", headings, rows)
 
 
-def raw_table(state: State) -> Table:
-    return Table("Answers", RAW_HEADINGS, list(_raw_rows(state)))
+def raw_table(results: Results) -> Table:
+    return Table("Answers", RAW_HEADINGS, list(_raw_rows(results)))
 
 
-def _raw_rows(state: State) -> Iterator[tuple[Cell, ...]]:
-    numbers = state.content.question_numbers()
-    for item in state.content.items:
-        for ask in state.rounds(item.id):
-            counts = "yes" if state.standing.get(item.id) == ask.id else "no"
-            for r in sorted(state.responses_to(ask), key=lambda r: (r.at, r.seat)):
-                yield (
-                    numbers[item.id],
-                    title_of(item),
-                    item.kind,
-                    r.seat,
-                    state.name(state.seats[r.seat]),
-                    kind_of(item).answer_text(item, r.answer),
-                    "; ".join(remark.sentence for remark in kind_of(item).forgiven(item, r.answer)) or None,
-                    r.mark,
-                    r.points,
-                    round(r.took / 1000, 1),
-                    datetime.fromtimestamp(r.at / 1000, UTC).isoformat(timespec="milliseconds"),
-                    ask.round,
-                    counts,
-                )
+def _raw_rows(results: Results) -> Iterator[tuple[Cell, ...]]:
+    names = {person.number: person.name for person in results.people}
+    for ask in results.asks:
+        item = ask.item
+        kind, title = kind_of(item), title_of(item)
+        for r in sorted(ask.responses.values(), key=lambda r: (r.at, r.seat)):
+            yield (
+                ask.number,
+                title,
+                item.kind,
+                r.seat,
+                names[r.seat],
+                kind.answer_text(item, r.answer),
+                "; ".join(remark.sentence for remark in kind.forgiven(item, r.answer)) or None,
+                r.mark,
+                r.points,
+                round(r.took / 1000, 1),
+                datetime.fromtimestamp(r.at / 1000, UTC).isoformat(timespec="milliseconds"),
+                ask.round,
+                "yes" if ask.stands else "no",
+            )

@@ -1,10 +1,8 @@
 """The kinds of question, in one explicit list, and the unions that are made from it."""
 
-from functools import reduce
-from operator import or_
-from typing import TYPE_CHECKING, Annotated, Any
+from typing import TYPE_CHECKING, Any
 
-from pydantic import Field, TypeAdapter
+from pydantic import TypeAdapter
 
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.contract import Kind
@@ -26,6 +24,7 @@ from lantern.core.questions.kinds import (
     text_entry,
     word_cloud,
 )
+from lantern.core.values import union_of
 
 KINDS: tuple[Kind[Any, Any, Any], ...] = (
     choice.KIND,
@@ -66,8 +65,7 @@ if TYPE_CHECKING:
 else:
 
     def _union(models):
-        models = [model for model in models if model is not None]
-        return Annotated[reduce(or_, models), Field(discriminator="kind")] if len(models) > 1 else models[0]
+        return union_of((model for model in models if model is not None), by="kind")
 
     AnyItem = _union(kind.item for kind in KINDS)
     AnyPublicItem = _union(kind.public_item for kind in KINDS)

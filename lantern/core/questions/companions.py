@@ -7,7 +7,7 @@ other kinds, other forms, rehearsing.
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from random import Random
-from typing import TYPE_CHECKING, ClassVar, Generic, TypeVar
+from typing import TYPE_CHECKING, ClassVar, Generic, Literal, TypeVar
 
 from lantern.core.questions.items import Answer, Item, Remark
 
@@ -105,6 +105,11 @@ class TypedAnswers(Generic[I, A]):
     def read_as(self, item: I, answer: A) -> str:
         """How an answer is understood, where a student could mean it otherwise. Raises BadAnswer."""
         return ""
+
+
+CorrectedWhat = Literal["counts", "apart", "key", "full_marks", "dropped"]
+"""What can be put right after a question was asked: an answer that counts, words counted apart, the key itself, full
+marks for all, or the question left out."""
 
 
 class Corrections(Generic[I, A]):

@@ -21,7 +21,7 @@ from lantern.core.session.changed import changed
 from lantern.core.session.marks import mark_by_hand
 from lantern.core.session.model import Ask, CorrectedWhat, Correction, Response, State
 from lantern.core.session.people import seat_of
-from lantern.core.session.points import points_for
+from lantern.core.session.play import gained
 from lantern.core.session.rounds import with_asks
 
 NOT_HERE = "This cannot be corrected here: what counts is written in the set."
@@ -183,7 +183,7 @@ def _marked(state: State, ask: Ask, response: Response) -> Response:
     """The response with the mark and points that the item gives now."""
     item = state.item(ask.item_id)
     mark = mark_by_hand(state, ask, response.seat, kind_of(item).score(item, response.answer))
-    points, bonus = points_for(item, mark, response.left, state.settings)
+    points, bonus = gained(state, item, mark, response.left)
     short = kind_of(item).short_text(item, response.answer)
     return replace(response, mark=mark, points=points, bonus=bonus, short=short)
 

@@ -19,7 +19,7 @@ from lantern.core.session.engine import commands_of
 from lantern.core.session.model import Ask, Phase, Seat, Settings, State
 from lantern.core.session.moves import Move, neighbour, next_move
 from lantern.core.session.paper import HandedInBy, Paper
-from lantern.core.session.points import total_points
+from lantern.core.session.standings import total_points
 from lantern.core.session.views import Shown, as_json, mean_mark, shown
 from lantern.core.values import Milliseconds, Value
 

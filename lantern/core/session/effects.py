@@ -13,7 +13,7 @@ from lantern.core.session.changed import changed
 from lantern.core.session.marks import mark_by_hand
 from lantern.core.session.model import Ask, Phase, Response, Seat, State, ask_id, parts_of
 from lantern.core.session.paper import HandedInBy, Paper
-from lantern.core.session.points import points_for, time_left
+from lantern.core.session.play import gained, time_left
 from lantern.core.session.roster import Person
 from lantern.core.session.rounds import settled, with_asks
 from lantern.core.values import Milliseconds
@@ -95,10 +95,10 @@ def response_to(state: State, ask: Ask, recorded: Recorded, mark: float | None, 
     event, at, seat = recorded.event, recorded.sent.at, recorded.sent.by.who
     assert isinstance(event, e.Answered)
     assert seat is not None
-    left = time_left(ask, at, state.rules) if state.settings.early_bonus else None
+    left = time_left(state, ask, at)
     if state.corrections or state.hand_marks:
         mark = mark_by_hand(state, ask, seat, mark)
-    points, bonus = points_for(state.item(ask.item_id), mark, left, state.settings)
+    points, bonus = gained(state, state.item(ask.item_id), mark, left)
     return Response(
         seat=seat,
         answer=event.answer,

@@ -4,9 +4,10 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from enum import StrEnum
 from random import Random
-from typing import Literal
 
+from lantern.core.games import PLAIN, AnyGame
 from lantern.core.questions import kind_of
+from lantern.core.questions.companions import CorrectedWhat
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.items import Answer, Item, counts
 from lantern.core.questions.marking import LATEST
@@ -33,8 +34,8 @@ class LedSettings(Value):
     ask_names: bool = True
     mix_options: bool = True
     show_standings: bool = True
-    early_bonus: bool = False
     close_when_all_answered: bool = True
+    game: AnyGame = PLAIN
 
 
 class Settings(LedSettings):
@@ -64,7 +65,7 @@ class Response:
 
     `number` is the seat's own, of the command that gave it. `left` is the share of the time that was left when it was
     given, 0..1, where that is rewarded: it is the answer's, whatever becomes of the question afterwards
-    (`points.time_left`). `short` is the answer in a few characters, as a pane of the grid shows it.
+    (`play.time_left`). `short` is the answer in a few characters, as a pane of the grid shows it.
     """
 
     seat: int
@@ -111,9 +112,6 @@ def parts_of(ask: str) -> tuple[str, int]:
     """The item's id and the round."""
     item_id, _, round_ = ask.rpartition(".")
     return item_id, int(round_)
-
-
-CorrectedWhat = Literal["counts", "apart", "key", "full_marks", "dropped"]
 
 
 @dataclass(frozen=True, slots=True)

@@ -58,8 +58,14 @@ def _with_papers(settings: Json) -> Json:
     return {**settings, "paper": None}
 
 
+def _with_a_game(settings: Json) -> Json:
+    """Version 3: points are a game."""
+    game = {"game": "points", "early_bonus": settings["early_bonus"]}
+    return {**_without("early_bonus")(settings), "game": game}
+
+
 EVENT = Shape((_people_and_rounds,))
-SETTINGS = Shape((_with_papers,))
+SETTINGS = Shape((_with_papers, _with_a_game))
 
 
 def write_event(event: StoredEvent) -> str:

@@ -14,7 +14,7 @@ from lantern.core.questions.items import Answer, Item, Media, Question, Remark, 
 from lantern.core.session.asking import told, told_asks, was_asked
 from lantern.core.session.model import Phase, Response, Seat, State
 from lantern.core.session.paper import HandedInBy
-from lantern.core.session.points import Standing, standings
+from lantern.core.session.standings import Standing, standings
 from lantern.core.values import Milliseconds, Value
 
 TOP_PLACES = 10

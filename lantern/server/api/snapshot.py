@@ -10,6 +10,7 @@ from pydantic.json_schema import models_json_schema
 from lantern.core.values import Value
 
 SNAPSHOT = Path(__file__).with_name("openapi.json")
+DEFAULTS = SNAPSHOT.parents[3] / "frontend/src/api/defaults.json"
 REF = "#/components/schemas/{model}"
 
 
@@ -24,3 +25,21 @@ def snapshot_of(api: NinjaAPI, messages: list[type[Value]]) -> str:
             raise ValueError(f"two shapes are called {name}: rename one")
         schemas[name] = schema
     return json.dumps(document, indent=1, ensure_ascii=False) + "\n"
+
+
+def defaults_of(snapshot: str) -> str:
+    """What the fields of items (by kind) and of settings are unless somebody says otherwise, as JSON text: types alone
+    do not tell the front end."""
+    schemas: dict[str, Any] = json.loads(snapshot)["components"]["schemas"]
+    kinds: dict[str, str] = schemas["PutItem"]["properties"]["item"]["discriminator"]["mapping"]
+    defaults = {
+        "items": {kind: _defaults(schemas[ref.rpartition("/")[2]]) for kind, ref in kinds.items()},
+        "settings": _defaults(schemas["LedSettings"]),
+    }
+    return json.dumps(defaults, indent=2, ensure_ascii=False) + "\n"
+
+
+def _defaults(schema: dict[str, Any]) -> dict[str, Any]:
+    """A field that need not be there and says no more is null."""
+    optional = (name for name in schema["properties"] if name not in schema.get("required", ()))
+    return {name: schema["properties"][name].get("default") for name in optional}

@@ -8,6 +8,7 @@ from functools import lru_cache
 
 from django.db import connection
 
+from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
 from lantern.core.questions import kind_of
 from lantern.core.questions.stored import content_of
@@ -206,5 +207,5 @@ def _summary_or_none(session_id: int, state: State) -> dict[str, object] | None:
 
 
 def summary_of(state: State) -> dict[str, object]:
-    report = report_of(state)
+    report = report_of(results_of(state))
     return {"took_part": report.took_part, "mean_share": report.mean_share, "questions": len(report.questions)}

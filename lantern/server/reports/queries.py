@@ -4,6 +4,7 @@ from django.core.paginator import Paginator
 from django.http import Http404
 
 from lantern.core.analysis.happened import Happening, happenings
+from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import Counting, hardest_first, report_of
 from lantern.core.questions.would_count import Verdict, verdict_on
 from lantern.core.session import Role
@@ -37,7 +38,7 @@ def session_rows(teacher: Teacher, page: int) -> SessionRows:
 
 def session_report(session: LiveSession, counting: Counting = "since_joined") -> SessionReport:
     state = store.load(session.pk).state
-    report = report_of(state, counting, teachers_of(session)).model_copy(update={"title": session.title})
+    report = report_of(results_of(state, teachers_of(session)), counting).model_copy(update={"title": session.title})
     return SessionReport(
         id=session.pk,
         set=session.revision.set_id,

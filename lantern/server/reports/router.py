@@ -2,6 +2,7 @@ from django.http import HttpResponse
 from ninja import Router, Status
 
 from lantern.core.analysis.happened import Happening, happenings_table
+from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import Counting
 from lantern.core.analysis.tables import raw_table, workbook_tables
 from lantern.core.formats.csv import write_csv
@@ -47,14 +48,14 @@ def rename(request: TeacherRequest, session_id: int, form: NewTitle) -> Status[N
 @router.get("/{session_id}/workbook.xlsx")
 def workbook(request: TeacherRequest, session_id: int, counting: Counting = "since_joined") -> HttpResponse:
     session = own_session(request.auth, session_id)
-    content = write_workbook(workbook_tables(store.load(session.pk).state, counting))
+    content = write_workbook(workbook_tables(results_of(store.load(session.pk).state), counting))
     return download(content, XLSX, dated_title(session), ".xlsx")
 
 
 @router.get("/{session_id}/answers.csv")
 def answers_csv(request: TeacherRequest, session_id: int) -> HttpResponse:
     session = own_session(request.auth, session_id)
-    content = write_csv(raw_table(store.load(session.pk).state))
+    content = write_csv(raw_table(results_of(store.load(session.pk).state)))
     return download(content, CSV, dated_title(session), ".csv")
 
 

@@ -1,31 +1,22 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/api/refusal'
-import type { ItemProblem, Settings } from '@/api/types'
+import type { ItemProblem } from '@/api/types'
+import { games } from '@/games/registry'
 import { viewsOf } from '@/questions/registry'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
+import { useChosen } from './chosen'
 
 const props = defineProps<{ set: number; title: string }>()
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 
-/** What was chosen last time, on this device. */
-const settings = useLocalStorage<Settings>(
-  'lantern.run-settings',
-  {
-    ask_names: true,
-    mix_options: true,
-    show_standings: true,
-    early_bonus: false,
-    close_when_all_answered: true,
-  },
-  { mergeDefaults: true },
-)
+const settings = useChosen()
+const gameSettings = computed(() => defineAsyncComponent(games[settings.value.game.game].settings))
 const busy = ref(false)
 const error = ref('')
 const MOST_SAID = 4
@@ -105,11 +96,7 @@ async function start(): Promise<void> {
         label="Show standings"
         hint="Points and places after each scored question."
       />
-      <UiSwitch
-        v-model="settings.early_bonus"
-        label="A little more for early answers"
-        hint="At most 20 points on top of 100."
-      />
+      <component :is="gameSettings" v-model="settings.game" />
       <UiSwitch
         v-model="settings.close_when_all_answered"
         label="Go on when all have answered"

@@ -3,6 +3,7 @@ import { mount, type VueWrapper } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import type { Component } from 'vue'
 import type { Kind, KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
+import { blankItem } from '../blank'
 import { KINDS, registry } from '../registry'
 
 const line = (id: string, html = id) => ({ id, html })
@@ -30,7 +31,7 @@ describe('every kind', () => {
     const views = registry[kind]
     expect(views.label).not.toBe('')
     expect(views.hint).not.toBe('')
-    const blank = views.blank('new')
+    const blank = blankItem(kind, 'new')
     expect([blank.id, blank.kind]).toEqual(['new', kind])
     expect('scored' in blank && blank.scored === true && !!views.isOpinionOnly).toBe(false)
   })

@@ -1,6 +1,7 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import type { ItemOf, PublicItemOf } from '@/api/types'
+import { blankItem } from '../../blank'
 import Chips from './Chips.vue'
 import Editor from './Editor.vue'
 import Player from './Player.vue'
@@ -20,7 +21,7 @@ const item = (more: Partial<PublicItemOf<'choice'>> = {}): PublicItemOf<'choice'
 })
 
 const draft = (more: Partial<ItemOf<'choice'>> = {}): ItemOf<'choice'> => ({
-  ...(choice.blank('q1') as ItemOf<'choice'>),
+  ...(blankItem('choice', 'q1') as ItemOf<'choice'>),
   options: LETTERS.map((id) => ({ id, text: `Knot ${id}`, right: id === 'B' })),
   ...more,
 })

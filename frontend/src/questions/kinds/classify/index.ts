@@ -6,20 +6,10 @@ export const classify = defineKind<'classify'>({
   label: 'Classify',
   hint: 'lines are put into groups',
   isAsked: true,
-  blank: (id) => {
+  starts: () => {
     const groups = [0, 1].map(() => ({ id: newId(8), text: '' }))
-    return {
-      id,
-      kind: 'classify',
-      prompt: '',
-      explanation: '',
-      time_limit: 90,
-      weight: 1,
-      scored: true,
-      groups,
-      members: groups.map((group) => ({ id: newId(8), text: '', group: group.id })),
-      all_or_nothing: false,
-    }
+    const members = groups.map((group) => ({ id: newId(8), text: '', group: group.id }))
+    return { time_limit: 90, groups, members }
   },
   editor: async () => (await import('./Editor.vue')).default,
   chips: async () => (await import('./Chips.vue')).default,

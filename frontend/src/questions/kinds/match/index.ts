@@ -6,17 +6,9 @@ export const match = defineKind<'match'>({
   label: 'Match',
   hint: 'pairs are found',
   isAsked: true,
-  blank: (id) => ({
-    id,
-    kind: 'match',
-    prompt: '',
-    explanation: '',
+  starts: () => ({
     time_limit: 90,
-    weight: 1,
-    scored: true,
     pairs: [0, 1, 2].map(() => ({ id: newId(8), left: '', partner_id: newId(8), right: '' })),
-    extra: [],
-    all_or_nothing: false,
   }),
   editor: async () => (await import('./Editor.vue')).default,
   chips: async () => (await import('./Chips.vue')).default,

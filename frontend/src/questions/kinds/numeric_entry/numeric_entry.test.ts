@@ -9,6 +9,7 @@ import Result from './Result.vue'
 import { placeDots, plainNumber } from '@/questions/shared/numbers'
 import { READING } from '@/questions/shared/reading'
 import { LANGUAGE } from '@/ui/number/typedNumber'
+import { blankItem } from '../../blank'
 import { numeric_entry } from '.'
 
 const post = vi.spyOn(api, 'POST') as unknown as ReturnType<typeof vi.fn>
@@ -123,7 +124,9 @@ describe('a teacher who writes', () => {
   }
 
   it('tells an empty field from zero', async () => {
-    const view = mount(Editor, { props: { item: numeric_entry.blank('n') as ItemOf<'numeric_entry'> } })
+    const view = mount(Editor, {
+      props: { item: blankItem('numeric_entry', 'n') as ItemOf<'numeric_entry'> },
+    })
     await type(view, 0, '0')
     await type(view, 0, '')
     expect(changes(view).map((item) => item.value)).toEqual(['0', null])
@@ -132,7 +135,7 @@ describe('a teacher who writes', () => {
   it('is read by the server in the language of the set, with every figure', async () => {
     post.mockResolvedValue({ data: { value: '12500', rest: '', sentence: '' } })
     const view = mount(Editor, {
-      props: { item: numeric_entry.blank('n') as ItemOf<'numeric_entry'> },
+      props: { item: blankItem('numeric_entry', 'n') as ItemOf<'numeric_entry'> },
       global: { provide: { [LANGUAGE as symbol]: () => 'de' } },
     })
     await type(view, 0, '12.500')
@@ -142,7 +145,9 @@ describe('a teacher who writes', () => {
 
   it('is told why a text is no number, and what was typed stays', async () => {
     post.mockResolvedValue({ data: { value: null, rest: '', sentence: 'Type a number.' } })
-    const view = mount(Editor, { props: { item: numeric_entry.blank('n') as ItemOf<'numeric_entry'> } })
+    const view = mount(Editor, {
+      props: { item: blankItem('numeric_entry', 'n') as ItemOf<'numeric_entry'> },
+    })
     await type(view, 0, 'a dozen')
     expect(view.text()).toContain('Type a number.')
     expect(view.find('input').element.value).toBe('a dozen')
@@ -155,7 +160,10 @@ describe('a teacher who writes', () => {
         data: { value: String(Number(body.text.replace(',', '.'))), rest: '', sentence: '' },
       }),
     )
-    const draft = { ...(numeric_entry.blank('n') as ItemOf<'numeric_entry'>), accepts: 'absolute' as const }
+    const draft = {
+      ...(blankItem('numeric_entry', 'n') as ItemOf<'numeric_entry'>),
+      accepts: 'absolute' as const,
+    }
     const view = mount(Editor, { props: { item: draft } })
     const tolerance = view.findAll('input')[1]!
     await tolerance.trigger('focus')

@@ -4,7 +4,6 @@ export const page = defineKind<'page'>({
   label: 'Information page',
   hint: 'something to read, nothing to answer',
   isAsked: false,
-  blank: (id) => ({ id, kind: 'page', prompt: '', body: '' }),
   editor: async () => (await import('./Editor.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,

@@ -7,16 +7,9 @@ export const point_split = defineKind<'point_split'>({
   hint: 'a sum is shared out over options',
   isAsked: true,
   isOpinionOnly: true,
-  blank: (id) => ({
-    id,
-    kind: 'point_split',
-    prompt: '',
-    explanation: '',
+  starts: () => ({
     time_limit: 90,
-    weight: 1,
-    scored: false,
     options: [0, 1].map(() => ({ id: newId(8), text: '' })),
-    total: 10,
   }),
   editor: async () => (await import('./Editor.vue')).default,
   player: async () => (await import('./Player.vue')).default,

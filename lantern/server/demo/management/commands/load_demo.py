@@ -7,6 +7,7 @@ from typing import Any
 from django.core.management.base import BaseCommand, CommandParser
 from django.utils import timezone
 
+from lantern.core.games.points import PointsSettings
 from lantern.core.questions.content import SetContent
 from lantern.core.session import Settings
 from lantern.server.accounts.models import Teacher
@@ -79,7 +80,7 @@ def _load(owner: Teacher, content: SetContent, days_ago: int) -> QuestionSet:
 
 def _finished_session(owner: Teacher, lights: QuestionSet) -> None:
     start = (timezone.now() - SIX_DAYS).replace(hour=10, minute=5)
-    session = start_session(owner, lights, Settings(early_bonus=True))
+    session = start_session(owner, lights, Settings(game=PointsSettings(early_bonus=True)))
     session.created_at = start
     session.save(update_fields=["created_at"])
     QuestionSet.objects.filter(pk=lights.pk).update(last_run_at=start)

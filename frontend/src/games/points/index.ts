@@ -1,0 +1,5 @@
+import type { GameViews } from '../gameViews'
+
+export const points: GameViews = {
+  settings: async () => (await import('./PointsSettings.vue')).default,
+}

@@ -1,0 +1,50 @@
+"""A session's results as a plain table."""
+
+from collections.abc import Mapping
+
+from lantern.core.analysis.results import Asked, Person, PutRight, Results
+from lantern.core.questions.items import Item
+from lantern.core.questions.marking import LATEST
+from lantern.core.session.asking import was_asked
+from lantern.core.session.corrections import marked_otherwise
+from lantern.core.session.marks import marks_of
+from lantern.core.session.model import Ask, State
+from lantern.core.session.standings import standings
+
+
+def results_of(state: State, teachers: Mapping[int, str] | None = None) -> Results:
+    """`teachers` are names by account, for who put something right."""
+    numbers = state.content.question_numbers()
+    return Results(
+        title=state.content.title,
+        people=tuple(
+            Person(row.seat, row.name, row.points, row.place) for row in standings(state, state.standing_asks())
+        ),
+        asks=tuple(
+            _asked(state, item, ask, numbers[item.id], teachers or {})
+            for item in state.content.items
+            for ask in state.rounds(item.id)
+        ),
+        marked_otherwise=marked_otherwise(state) if state.rules != LATEST else 0,
+    )
+
+
+def _asked(state: State, item: Item, ask: Ask, number: int, teachers: Mapping[int, str]) -> Asked:
+    corrections = tuple(
+        PutRight(one.what, one.text, one.at, teachers.get(one.by.who or 0, ""))
+        for one in state.corrections
+        if one.item == item.id
+    )
+    return Asked(
+        item=item,
+        number=number,
+        round=ask.round,
+        stands=state.standing.get(item.id) == ask.id,
+        set_aside=ask.set_aside,
+        dropped=state.is_corrected(item.id, "dropped"),
+        asked_of=frozenset(seat.number for seat in state.people() if was_asked(state, seat, ask)),
+        responses={r.seat: r for r in state.responses_to(ask)},
+        marks=marks_of(state, ask),
+        by_hand=sum(of_ask == ask.id for of_ask, _ in state.hand_marks),
+        corrections=corrections,
+    )

@@ -1,0 +1,32 @@
+"""What the session's game is told of an answer, and what it gives for it. Grades never read points.
+
+The share of the time left belongs to the answer. It runs from the first opening of the question, by the limit that it
+had then: time that is added, and an opening after that one, give nobody more of it and take none away.
+"""
+
+from lantern.core.games import NOTHING, Gain, Play, game_of
+from lantern.core.questions.items import Item, Question
+from lantern.core.questions.marking import FIRST
+from lantern.core.session.model import Ask, State
+from lantern.core.values import Milliseconds
+
+
+def gained(state: State, item: Item, mark: float | None, left: float | None) -> Gain:
+    """What an answer with this mark earns, given with this share of the time left."""
+    if mark is None or not isinstance(item, Question):
+        return NOTHING
+    chosen = state.settings.game
+    return game_of(chosen).gain(chosen, Play(mark, item.weight, left))
+
+
+def time_left(state: State, ask: Ask, at: Milliseconds) -> float | None:
+    """The share of the time, 0..1, that is left for an answer at this moment; None where there is no limit, or where
+    the game does not look at it."""
+    chosen = state.settings.game
+    if not game_of(chosen).wants_time(chosen):
+        return None
+    if state.rules == FIRST:
+        allowed, took = None if ask.deadline is None else ask.deadline - ask.opened_at, at - ask.opened_at
+    else:
+        allowed, took = ask.limit, at - ask.began_at
+    return None if allowed is None else min(1.0, max(0.0, 1 - max(0, took) / max(1, allowed)))

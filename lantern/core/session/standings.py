@@ -1,0 +1,43 @@
+"""Who is ahead: the points of everybody, over the asks that may be told, and places made of them."""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
+
+from lantern.core.games import places_of
+from lantern.core.session.asking import told_asks
+from lantern.core.session.model import Ask, State
+
+
+@dataclass(frozen=True, slots=True)
+class Standing:
+    """A place in the standings."""
+
+    seat: int
+    name: str
+    points: int
+    place: int
+
+
+def total_points(state: State, asks: Iterable[Ask]) -> Mapping[int, int]:
+    """Seat number to points, over these asks: those that are told, for what the class sees; all, for a report.
+
+    A question that was dropped gives none.
+    """
+    totals = {seat.number: 0 for seat in state.people()}
+    for ask in asks:
+        if state.corrections and state.is_corrected(ask.item_id, "dropped"):
+            continue
+        for response in ask.responses.values():
+            if response.seat in totals:
+                totals[response.seat] += response.points
+    return totals
+
+
+def standings(state: State, asks: Iterable[Ask] | None = None) -> list[Standing]:
+    """Everyone, most points first; equal points in the order of names. Without `asks`, over those that are told."""
+    totals = total_points(state, told_asks(state) if asks is None else asks)
+    places = places_of(totals)
+    rows = [
+        Standing(seat.number, state.name(seat), totals[seat.number], places[seat.number]) for seat in state.people()
+    ]
+    return sorted(rows, key=lambda row: (row.place, row.name.casefold()))
