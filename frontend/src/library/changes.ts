@@ -97,3 +97,15 @@ export function merged(draft: Draft, known: Known, document: SetDocument): Draft
   const about = JSON.stringify(draft.about) === known.about ? document.about : draft.about
   return { title, about, items: [...kept, ...added] }
 }
+
+/** What the server is known to have once `document` was merged into the draft: what was not changed here counts as
+ * known in its newest version. */
+export function adopted(known: Known, draft: Draft, document: SetDocument): Known {
+  const fresh = knownFrom(document)
+  const items = { ...fresh.items }
+  for (const item of draft.items) {
+    const before = known.items[item.id]
+    if (before && before.text !== JSON.stringify(item) && items[item.id]) items[item.id] = before
+  }
+  return { ...fresh, items }
+}
