@@ -1,5 +1,6 @@
 """A device's wire in memory: keeps what it is sent, and is slow where a test says so."""
 
+import asyncio
 import json
 from collections.abc import Callable
 from typing import Any
@@ -30,6 +31,36 @@ class FakeWire:
     @property
     def messages(self) -> list[dict[str, Any]]:
         return [json.loads(text) for text in self.texts]
+
+
+class Device(FakeWire):
+    """One whose messages can be waited for."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.inbox: asyncio.Queue[dict[str, Any]] = asyncio.Queue()
+        self.closed = asyncio.Event()
+
+    def write(self, frame: bytes) -> bool:
+        self.inbox.put_nowait(json.loads(payload(frame)))
+        return True
+
+    def close(self, farewell: str = "", code: int = 1000) -> None:
+        super().close(farewell, code)
+        self.closed.set()
+
+    async def next(self) -> dict[str, Any]:
+        return await asyncio.wait_for(self.inbox.get(), 5)
+
+    async def until(self, matches: Callable[[dict[str, Any]], bool]) -> dict[str, Any]:
+        """The next view of which this is true."""
+        async with asyncio.timeout(5):
+            while not matches(view := (await self.inbox.get())["view"]):
+                pass
+        return view
+
+    async def phase(self, name: str) -> None:
+        await self.until(lambda view: view["phase"] == name)
 
 
 def payload(frame: bytes) -> str:

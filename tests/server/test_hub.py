@@ -1,7 +1,6 @@
 """Hubs of two processes that share a database and a channel layer, on one loop."""
 
 import asyncio
-import json
 from itertools import count
 
 import pytest
@@ -17,31 +16,9 @@ from lantern.server.live.connections import Audience, Connection
 from lantern.server.live.hub import GATHER, Hub
 from tests.builders import joins
 from tests.builders.session import sent
-from tests.builders.wire import FakeWire, payload
+from tests.builders.wire import Device
 
 pytestmark = pytest.mark.django_db(transaction=True)
-
-
-class Device(FakeWire):
-    """Its views can be waited for."""
-
-    def __init__(self):
-        super().__init__()
-        self.views = asyncio.Queue()
-        self.closed = asyncio.Event()
-
-    def close(self, farewell="", code=1000):
-        super().close(farewell, code)
-        self.closed.set()
-
-    def write(self, frame):
-        self.views.put_nowait(json.loads(payload(frame))["view"])
-        return True
-
-    async def phase(self, name):
-        async with asyncio.timeout(5):
-            while (await self.views.get())["phase"] != name:
-                pass
 
 
 @pytest.fixture
@@ -115,7 +92,7 @@ async def test_many_answers_become_few_messages(hubs, session):
     messages, last = 0, {"answered": 0}
     async with asyncio.timeout(10):
         while last["answered"] < 40:
-            messages, last = messages + 1, await desk.views.get()
+            messages, last = messages + 1, (await desk.next())["view"]
     # However long it took: no more than five a second, and one more at each end.
     assert messages <= (hub.loop.time() - start) / GATHER + 2
 
@@ -127,7 +104,7 @@ async def test_a_device_that_left_is_sent_nothing(hubs, session):
     hub.leave(room, connection)
     await do(hub, session, c.Advance(0))
     await asyncio.sleep(0.1)
-    assert phone.views.empty()
+    assert phone.inbox.empty()
 
 
 async def test_a_room_is_loaded_once_however_many_come_at_once(hubs, session):

@@ -1,7 +1,6 @@
 """Own pace through the hub: who did something is told, and nobody else."""
 
 import asyncio
-import json
 from itertools import count
 
 import pytest
@@ -21,24 +20,11 @@ from lantern.server.live.sockets import student_command
 from lantern.server.live.tokens import SeatPass
 from tests.builders import joins
 from tests.builders.session import sent
-from tests.builders.wire import FakeWire, payload
+from tests.builders.wire import Device
 
 pytestmark = pytest.mark.django_db(transaction=True)
 B = ChoiceAnswer(chosen=("B",))
 _numbers = count(1)
-
-
-class Device(FakeWire):
-    def __init__(self):
-        super().__init__()
-        self.inbox = asyncio.Queue()
-
-    def write(self, frame):
-        self.inbox.put_nowait(json.loads(payload(frame)))
-        return True
-
-    async def next(self):
-        return await asyncio.wait_for(self.inbox.get(), 5)
 
 
 @pytest.fixture

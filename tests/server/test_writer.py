@@ -280,6 +280,15 @@ def test_sessions_that_nobody_commands_leave_memory(session, other, office, monk
     assert office.writer._sessions.keys() == {other.pk}
 
 
+def test_an_idle_session_leaves_memory_also_while_another_is_busy(session, other, office, monkeypatch):
+    monkeypatch.setattr(writer, "LOOK_EVERY", 0.0)
+    in_both(office, session, other, 1)
+    office.writer._used[session.pk] -= 2 * writer.IDLE_LASTS
+    for seat in (3, 4):  # when the second is told of, the look after the first is over
+        office.batch(job(other, joins(f"Bo {seat}", f"k{seat}")))
+    assert office.writer._sessions.keys() == {other.pk}
+
+
 def test_a_session_that_does_not_exist_is_told_so(session, office):
     outcomes, _ = office.batch(job(an_unknown(session), joins("Fen", "k")))
     assert outcomes[0].error.sentence == "This session does not exist."

@@ -3,6 +3,7 @@
 1. All of it runs on the event loop; only the writer has a thread of its own.
 2. A change by the desk goes out at once; answers and arrivals are gathered, five times a second at most.
 3. Other processes are told that a session changed, never what: they read it from the database.
+4. A room in which nothing happens for IDLE_LASTS sleeps, also with devices in it; whatever comes next wakes it.
 """
 
 import asyncio
@@ -40,7 +41,7 @@ from lantern.server.live.connections import Connection
 from lantern.server.live.logins import still_good
 from lantern.server.live.room import LINGER, PEER_LASTS, Peer, Room
 from lantern.server.live.store import Loaded
-from lantern.server.live.writer import Job, Outcome, Writer
+from lantern.server.live.writer import IDLE_LASTS, Job, Outcome, Writer
 
 log = logging.getLogger(__name__)
 GROUP = "lantern.hubs"
@@ -57,6 +58,8 @@ A_LITTLE_LATER = 0.005
 ONCE_MORE = 1.0
 """Seconds after which what was due and could not be stored is tried again."""
 EMPTY_LASTS = 60.0
+LOOK_EVERY = 60.0
+"""Seconds between two looks for rooms in which nothing happens."""
 LOGINS_EVERY = 0.5
 """Seconds between two looks at whether the sign-ins that opened lines still stand."""
 QUIET = (Joined, Named, Answered, PaperDrawn, WentTo, AnswerCleared, HandedIn)
@@ -93,6 +96,7 @@ class Hub:
         self._keep(self._listen())
         self._keep(self._tell_who_is_here())
         self._keep(self._look_at_logins())
+        self._keep(self._look_for_idle())
 
     def stop(self) -> None:
         for task in self._tasks:
@@ -139,6 +143,7 @@ class Hub:
                 self._meanwhile[loaded.session_id] = loaded
             self._keep(self._notify({"session": loaded.session_id}))
             return
+        room.used_at = self.loop.time()
         moved = room.update(loaded)
         self._refresh_seats(room, moved | _seats_of(happened))
         self._set_timer(room)
@@ -157,9 +162,14 @@ class Hub:
     # --- devices ---------------------------------------------------------------------------------
 
     async def room(self, session_id: int) -> Room:
-        """The session's room, loaded from the database at first. Raises LiveSession.DoesNotExist."""
-        if session_id in self.rooms:
-            return self.rooms[session_id]
+        """The session's room, awake: loaded from the database at first, and after it slept.
+
+        Raises LiveSession.DoesNotExist, FaultySession.
+        """
+        known = self.rooms.get(session_id)
+        if known and not known.sleeps:
+            known.used_at = self.loop.time()
+            return known
         if session_id not in self._loading:
             self._loading[session_id] = self.loop.create_task(self._load(session_id))
         try:
@@ -169,17 +179,41 @@ class Hub:
 
     async def _load(self, session_id: int) -> Room:
         loaded = await sync_to_async(store.load, thread_sensitive=True)(session_id)
-        room = self.rooms[session_id] = Room(loaded)
+        room = self.rooms.get(session_id)
+        if room is None:
+            room = self.rooms[session_id] = Room(loaded)
+            self._timers[session_id] = Timers()
+            self.loop.call_later(EMPTY_LASTS, self._forget, room)
+        room.used_at = self.loop.time()
         # What was committed while the database was read may be missing from what was read.
-        room.update(self._meanwhile.pop(session_id, loaded))
-        self._timers[session_id] = Timers()
+        for newer in (loaded, self._meanwhile.pop(session_id, loaded)):
+            self._refresh_seats(room, room.update(newer))
         self._set_timer(room)
-        self.loop.call_later(EMPTY_LASTS, self._forget, room)
         return room
 
+    async def awake(self, room: Room) -> bool:
+        """Wakes the room where it sleeps. False where its session cannot be loaded, which was logged."""
+        try:
+            return not room.sleeps or await self.room(room.session_id) is room
+        except Exception:
+            log.exception("session %d could not be woken", room.session_id)
+            return False
+
+    async def _look_for_idle(self) -> None:
+        while True:
+            await asyncio.sleep(LOOK_EVERY)
+            self.let_sleep(self.loop.time() - IDLE_LASTS)
+
+    def let_sleep(self, unused_since: float) -> None:
+        """The rooms in which nothing has happened since then. What is due in a session is done all the same."""
+        for room in self.rooms.values():
+            if room.used_at <= unused_since and not any(line.stale for line in room.lines()):
+                room.sleep()
+
     def enter(self, room: Room, connection: Connection) -> None:
-        self.rooms[room.loaded.session_id] = room
-        self._timers.setdefault(room.loaded.session_id, Timers())
+        self.rooms[room.session_id] = room
+        self._timers.setdefault(room.session_id, Timers())
+        room.used_at = self.loop.time()
         one_too_many = room.add(connection)
         if one_too_many:
             one_too_many.end(Elsewhere())
@@ -195,11 +229,16 @@ class Hub:
             self.loop.call_later(EMPTY_LASTS, self._forget, room)
 
     def _gone_for_good(self, room: Room) -> None:
-        self._schedule(room, at_once=False)
-        self._set_timer(room)
+        self._keep(self._look_who_is_left(room))
+
+    async def _look_who_is_left(self, room: Room) -> None:
+        if self.rooms.get(room.session_id) is room and await self.awake(room):
+            room.used_at = self.loop.time()
+            self._schedule(room, at_once=False)
+            self._set_timer(room)
 
     def _forget(self, room: Room) -> None:
-        session_id = room.loaded.session_id
+        session_id = room.session_id
         if room.is_empty and self.rooms.get(session_id) is room:
             del self.rooms[session_id]
             self._cancel(self._timers.pop(session_id))
@@ -213,11 +252,11 @@ class Hub:
     # --- broadcasts ------------------------------------------------------------------------------
 
     def _schedule(self, room: Room, *, at_once: bool) -> None:
-        timers = self._timers.get(room.loaded.session_id)
+        timers = self._timers.get(room.session_id)
         if timers is None:
             return
         now = self.loop.time()
-        gather = GATHER_AT_OWN_PACE if room.state.phase is Phase.WORKING else GATHER
+        gather = GATHER_AT_OWN_PACE if not room.sleeps and room.state.phase is Phase.WORKING else GATHER
         due = now if at_once else max(now + gather, timers.last_flush + timers.cost * COST_SHARE)
         if timers.flush:
             if timers.flush_at <= due:
@@ -231,11 +270,12 @@ class Hub:
         self._keep(self._timed_broadcast(room, timers))
 
     async def _timed_broadcast(self, room: Room, timers: Timers) -> None:
-        start, seq = self.loop.time(), room.loaded.seq
-        await self._broadcast(room)
+        start, seq = self.loop.time(), room.seq
+        if await self.awake(room):
+            await self._broadcast(room)
         if seq != timers.told:
             timers.told = seq
-            self._keep(self._notify({"session": room.loaded.session_id}))
+            self._keep(self._notify({"session": room.session_id}))
         timers.last_flush = self.loop.time()
         timers.cost = timers.last_flush - start
 
@@ -250,8 +290,8 @@ class Hub:
 
     def _set_timer(self, room: Room) -> None:
         """What the session has to do next by itself is the core's to say; here it is only waited for."""
-        timers = self._timers.get(room.loaded.session_id)
-        if timers is None:
+        timers = self._timers.get(room.session_id)
+        if timers is None or room.sleeps:
             return
         due = next_due(room.state, room.present)
         if due == timers.due:
@@ -267,12 +307,12 @@ class Hub:
         self._keep(self._do_what_is_due(room, due))
 
     async def _do_what_is_due(self, room: Room, due: Due) -> None:
-        outcome = await self.submit(room.loaded.session_id, due.command, Sent(due.by, 0, now_ms()))
-        timers = self._timers.get(room.loaded.session_id)
+        outcome = await self.submit(room.session_id, due.command, Sent(due.by, 0, now_ms()))
+        timers = self._timers.get(room.session_id)
         if timers and timers.due == due:
             timers.due = None
         if outcome.error:
-            log.error("what was due in session %d was refused: %s", room.loaded.session_id, outcome.error.sentence)
+            log.error("what was due in session %d was refused: %s", room.session_id, outcome.error.sentence)
             self.loop.call_later(ONCE_MORE, self._set_timer, room)
 
     # --- trust that ends -------------------------------------------------------------------------
@@ -322,14 +362,28 @@ class Hub:
         room = self.rooms.get(notice["session"])
         if room is None or notice["from"] == self.name:
             return
-        if "present" in notice:
-            room.peers[notice["from"]] = Peer(now_ms() + PEER_LASTS, frozenset(notice["present"]))
-            self._schedule(room, at_once=False)
-            return
-        moved = room.update(await sync_to_async(store.catch_up)(room.loaded))
+        try:
+            if "present" in notice:
+                self._heard_who_is_there(room, notice["from"], frozenset(notice["present"]))
+            else:
+                await self._heard_of_change(room)
+        except Exception:  # one session's fault stays its own
+            log.exception("what another process did in session %d could not be taken in", room.session_id)
+
+    async def _heard_of_change(self, room: Room) -> None:
+        room.used_at = self.loop.time()
+        loaded = await sync_to_async(store.load)(room.session_id) if room.sleeps else room.loaded
+        moved = room.update(await sync_to_async(store.catch_up)(loaded))
         self._refresh_seats(room, moved | {seat for seat in room.devices if room.state.seats[seat].removed})
         self._set_timer(room)
         self._schedule(room, at_once=True)
+
+    def _heard_who_is_there(self, room: Room, process: str, present: frozenset[int]) -> None:
+        before = room.peers.get(process)
+        room.peers[process] = Peer(now_ms() + PEER_LASTS, present)
+        is_news = before is None or before.present != present
+        if is_news or not room.sleeps:
+            self._schedule(room, at_once=False)
 
     async def _tell_who_is_here(self) -> None:
         while True:

@@ -4,6 +4,8 @@
    item and stage, of which a student's view is put together.
 2. A text that has not changed is not sent again; at own pace only seats that did something are told.
 3. `mine` goes along only where it may have changed, or where a device is new.
+4. A room in which nothing happens for a long time sleeps: its devices stay, the session and all that is made of it
+   leave memory. Whoever wants its state wakes it first (`Hub.awake`).
 """
 
 from collections.abc import Iterable
@@ -90,7 +92,10 @@ class Snapshot:
 
 @dataclass(eq=False)
 class Room:
-    loaded: Loaded
+    """`used_at` is when anything last happened in it, by the clock of the event loop."""
+
+    _loaded: Loaded | None
+    used_at: float = 0.0
     connections: dict[Audience, set[Connection]] = field(default_factory=lambda: {role: set() for role in Audience})
     devices: dict[int, dict[Connection, None]] = field(default_factory=dict)
     budgets: dict[int, Budget] = field(default_factory=dict)
@@ -101,9 +106,26 @@ class Room:
     fragments: Fragments = field(default_factory=Fragments)
     _snapshot: Snapshot | None = None
 
+    def __post_init__(self) -> None:
+        self.session_id, self.seq = self.loaded.session_id, self.loaded.seq
+
+    @property
+    def loaded(self) -> Loaded:
+        assert self._loaded is not None, "the room sleeps: wake it first"
+        return self._loaded
+
     @property
     def state(self) -> State:
         return self.loaded.state
+
+    @property
+    def sleeps(self) -> bool:
+        return self._loaded is None
+
+    def sleep(self) -> None:
+        self._loaded = self._snapshot = None
+        self.memo, self.fragments = DeskMemo(), Fragments()
+        self.sent.pop(Audience.DESK, None)  # a line for everybody; the other texts are small
 
     @property
     def is_empty(self) -> bool:
@@ -151,10 +173,13 @@ class Room:
 
         Returns the seats with devices here that are at another place of their papers, or have answered there.
         """
-        if loaded.seq < self.loaded.seq:
+        if loaded.seq < self.seq:
             return set()
-        before, self.loaded, self._snapshot = self.state.papers, loaded, None
+        is_news, before = loaded.seq > self.seq, None if self.sleeps else self.state.papers
+        self._loaded, self.seq, self._snapshot = loaded, loaded.seq, None
         papers = loaded.state.papers
+        if before is None:  # whose place has changed is not known any more
+            return set(self.devices) if is_news and papers else set()
         if papers is before:
             return set()
         return {seat for seat in self.devices if papers.get(seat) is not before.get(seat)}

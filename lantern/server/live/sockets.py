@@ -91,7 +91,7 @@ async def _teacher_socket(role: Audience, scope: dict[str, Any], receive: Receiv
     else:
         connection = Connection(role, None, wire, login)
         handle = (
-            _commands(_teacher_message, desk_command(teacher.pk), room.loaded.session_id, connection)
+            _commands(_teacher_message, desk_command(teacher.pk), room.session_id, connection)
             if role is Audience.DESK
             else _screen_handler
         )

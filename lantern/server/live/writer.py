@@ -69,6 +69,7 @@ class Writer:
         self._sessions: dict[int, Loaded] = {}
         self._used: dict[int, float] = {}
         self._next_commit = 0.0
+        self._next_look = 0.0
         self._thread = threading.Thread(target=self._run, name="session-writer", daemon=True)
 
     def start(self) -> None:
@@ -90,6 +91,7 @@ class Writer:
                     self._settled(*settled)
                 except Exception:
                     log.exception("a batch was stored, but its outcomes could not be told")
+                self.look_for_idle()
         finally:
             connection.close()
 
@@ -116,7 +118,14 @@ class Writer:
             try:
                 return self._queue.get(timeout=LOOK_EVERY)
             except Empty:
-                self.forget_idle()
+                self.look_for_idle()
+
+    def look_for_idle(self) -> None:
+        """Now and then, however much there is to do: another session may be idle all the same."""
+        now = time.monotonic()
+        if now >= self._next_look:
+            self._next_look = now + LOOK_EVERY
+            self.forget_idle()
 
     def forget_idle(self) -> None:
         oldest = time.monotonic() - IDLE_LASTS
