@@ -1,4 +1,5 @@
-"""Everything that can be refused, each with a stable code and a sentence for people.
+"""Everything that can be refused. A class is what may be done about it; the message says what it is, in one code for
+each meaning.
 
 LanternError
 ├── NotPossible          the session is not in a state for this command
@@ -18,17 +19,29 @@ LanternError
     └── BadPicture       a picture that cannot be kept
 """
 
+from typing import ClassVar
 
-class LanternError(Exception):
-    """Base of all refusals. `code` is stable, `sentence` is for people, `field` names the place."""
+from lantern.core.messages import Explained, Message, said
 
+
+class LanternError(Explained):
+    """Base of all refusals. `message` is for people, `field` names the place. `family` is the code of the branch of
+    the tree that it hangs on: what devices and pages act on.
+
+    `code` and `sentence` of a class are its message where nothing more is said.
+    """
+
+    family: ClassVar[str] = "refused"
     code = "refused"
     sentence = "That is not possible."
 
-    def __init__(self, sentence: str | None = None, *, field: str | None = None) -> None:
-        self.sentence = sentence or type(self).sentence
-        self.field = field
-        super().__init__(self.sentence)
+    def __init_subclass__(cls) -> None:
+        if LanternError in cls.__bases__:
+            cls.family = cls.code
+
+    def __init__(self, message: Message | None = None, *, field: str | None = None) -> None:
+        super().__init__(message or said(type(self).code, type(self).sentence))
+        self.code, self.sentence, self.field = self.message.code, self.message.sentence, field
 
 
 class NotPossible(LanternError):

@@ -1,6 +1,7 @@
 """What is said to people, so that it can be said in any language: a code with its parameters.
 
-The English sentence goes along, for whoever has no other. One code has one meaning.
+The English sentence goes along, for whoever has no other. One code has one meaning, and one sentence
+(tests/contracts/test_messages.py).
 """
 
 from lantern.core.values import Value
@@ -17,3 +18,11 @@ class Message(Value):
 def said(code: str, sentence: str, **params: str | int) -> Message:
     """`sentence` names its parameters in braces."""
     return Message(code=code, params=params, sentence=sentence.format(**params))
+
+
+class Explained(Exception):
+    """An exception that says to people why."""
+
+    def __init__(self, message: Message) -> None:
+        super().__init__(message.sentence)
+        self.message = message

@@ -1,10 +1,9 @@
-"""What is wrong with a value, in a sentence for people: the checking library's own words are for programmers."""
+"""What is wrong with a value, in words for people: the checking library's own words are for programmers."""
 
 from collections.abc import Mapping, Sequence
 from typing import Any
 
-OWN = "Value error, "
-"""How the library marks a sentence that is ours."""
+from lantern.core.messages import Message, said
 
 SENTENCES = {
     "missing": "Something is missing here.",
@@ -37,6 +36,8 @@ SENTENCES = {
     "model_type": "Several named values belong here.",
     "model_attributes_type": "Several named values belong here.",
     "json_invalid": "This could not be read.",
+    "not_a_number": "Not a number.",
+    "number_out_of_bounds": "Too large or too small.",
 }
 OTHERWISE = "This does not fit here."
 
@@ -46,12 +47,13 @@ def listed(words: Sequence[str]) -> str:
     return " and ".join(part for part in (", ".join(words[:-1]), *words[-1:]) if part)
 
 
-def sentence_of(problem: Mapping[str, Any]) -> str:
-    """`problem` is one entry of `ValidationError.errors()`."""
-    message = str(problem.get("msg", ""))
-    if message.startswith(OWN):
-        return message.removeprefix(OWN)
+def message_of(problem: Mapping[str, Any]) -> Message:
+    """`problem` is one entry of `ValidationError.errors()`. The code is the library's, behind `value_`."""
+    code = str(problem.get("type"))
+    params = {
+        name: value if isinstance(value, int) else str(value) for name, value in (problem.get("ctx") or {}).items()
+    }
     try:
-        return SENTENCES.get(str(problem.get("type")), OTHERWISE).format(**problem.get("ctx") or {})
+        return said(f"value_{code}", SENTENCES[code], **params)
     except KeyError:
-        return OTHERWISE
+        return said("value_does_not_fit", OTHERWISE)

@@ -23,7 +23,7 @@ def of(letters, parts=4):
     ],
 )
 def test_a_pattern_is_told_in_a_sentence(letters, says):
-    assert says in pattern_in(of(letters))
+    assert says in pattern_in(of(letters)).sentence
 
 
 @pytest.mark.parametrize("letters", ["", "A", "AAAA", "ABCDB", "BDACCABD", "BBACBD", "ABCDACBD"])
@@ -32,7 +32,7 @@ def test_few_questions_and_spread_keys_are_no_pattern(letters):
 
 
 def test_last_is_last_whatever_the_number_of_options():
-    assert "stands last" in pattern_in([(2, 3), (3, 4), (4, 5), (2, 3), (3, 4), (0, 4)])
+    assert "stands last" in pattern_in([(2, 3), (3, 4), (4, 5), (2, 3), (3, 4), (0, 4)]).sentence
 
 
 def test_true_or_false_has_no_places_to_speak_of():

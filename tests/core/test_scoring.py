@@ -85,7 +85,7 @@ def test_a_slider_tells_its_median_and_quartiles():
     item = slider.SliderItem(id="s", prompt="?", scored=False)
     tally = slider.KIND.tally(item, [slider.SliderAnswer(value=v) for v in (1, 2, 3, 4, 100)])
     assert tally.quartiles == (2, 3, 4)
-    assert [(f.name, f.value) for f in slider.KIND.figures(item, tally)][1] == ("median", 3)
+    assert [(f.name.sentence, f.value) for f in slider.KIND.figures(item, tally)][1] == ("median", 3)
 
 
 def test_a_value_off_the_scale_is_refused():

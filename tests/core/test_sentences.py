@@ -2,9 +2,10 @@ from typing import Annotated, Literal
 
 import pytest
 from pydantic import BaseModel, Field, ValidationError, field_validator
+from pydantic_core import PydanticCustomError
 
 from lantern.core.questions import read_item
-from lantern.core.sentences import OTHERWISE, sentence_of
+from lantern.core.sentences import OTHERWISE, message_of
 
 
 class Form(BaseModel, extra="forbid"):
@@ -18,14 +19,14 @@ class Form(BaseModel, extra="forbid"):
     @classmethod
     def known(cls, name: str) -> str:
         if name == "Nemo":
-            raise ValueError("Nobody is called so here.")
+            raise PydanticCustomError("not_a_number", "Not a number.")
         return name
 
 
 def said(**fields):
     with pytest.raises(ValidationError) as found:
         Form(**fields)
-    return sentence_of(found.value.errors()[0])
+    return message_of(found.value.errors()[0]).sentence
 
 
 @pytest.mark.parametrize(
@@ -34,7 +35,7 @@ def said(**fields):
         ({"name": "Fen Okoro"}, "This is too long: 5 characters at most."),
         ({"name": "F"}, "This is too short: at least 2 characters."),
         ({"name": 5}, "A text belongs here."),
-        ({"name": "Nemo"}, "Nobody is called so here."),
+        ({"name": "Nemo"}, "Not a number."),
         ({"age": "nine"}, "A whole number belongs here."),
         ({"age": 3}, "This is too small: 5 at least."),
         ({"age": 30}, "This is too large: 20 at most."),
@@ -64,12 +65,12 @@ def test_no_sentence_about_an_item_is_the_librarys_own(body):
     with pytest.raises(ValidationError) as found:
         read_item.validate_python(body)
     for problem in found.value.errors():
-        sentence = sentence_of(problem)
+        sentence = message_of(problem).sentence
         assert sentence.endswith(".")
         assert sentence != problem["msg"]
         assert "nput should" not in sentence
 
 
 def test_what_nobody_thought_of_is_still_a_sentence():
-    assert sentence_of({"type": "date_from_datetime_inexact", "msg": "Datetimes provided…"}) == OTHERWISE
-    assert sentence_of({"type": "string_too_long", "msg": "…", "ctx": {}}) == OTHERWISE
+    assert message_of({"type": "date_from_datetime_inexact", "msg": "Datetimes provided…"}).sentence == OTHERWISE
+    assert message_of({"type": "string_too_long", "msg": "…", "ctx": {}}).sentence == OTHERWISE

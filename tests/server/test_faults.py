@@ -44,7 +44,11 @@ def test_it_says_at_which_event_it_stands(as_odile, session):
     assert as_odile("get", f"/live/sessions/{session.pk}/fault") is None
     seq = break_first(session, e.Answered, '{"type":"answered","ask":"q1.1","answer":{"kind":"riddle"}}')
     refusal = as_odile("get", f"/sessions/{session.pk}/report", status=500)
-    assert (refusal["code"], f"event number {seq}" in refusal["sentence"]) == ("faulty_session", True)
+    assert (refusal["family"], refusal["code"], refusal["params"]) == (
+        "faulty_session",
+        "stands_at_event",
+        {"seq": seq},
+    )
     fault = as_odile("get", f"/live/sessions/{session.pk}/fault")
     assert (fault["event"]["seq"], fault["event"]["what"], fault["event"]["by"]) == (seq, "answered", "Fen")
     assert fault["others"] == 0

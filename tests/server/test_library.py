@@ -59,7 +59,7 @@ def test_a_deleted_set_can_be_brought_back(as_odile, knots):
 )
 def test_what_a_teacher_owns_is_hers_alone(as_ravi, nobody, knots, method, path):
     payload = {} if method == "patch" else None
-    assert as_ravi(method, f"/sets/{knots.pk}{path}", payload, 404)["code"] == "not_found"
+    assert as_ravi(method, f"/sets/{knots.pk}{path}", payload, 404)["family"] == "not_found"
     assert nobody(method, f"/sets/{knots.pk}{path}", payload, 401)["code"] == "signed_out"
     assert as_ravi("get", "/sets") == []
 

@@ -40,7 +40,7 @@ def test_a_text_is_marked_as_it_would_be_in_the_set(as_odile, odile, knots):
     near = as_odile("post", f"/sets/{knots.pk}/would-count", {"item": WROTE})["verdicts"]
     assert {"WROTE", "wrote."} <= {one["text"] for one in near}
     refused = as_odile("post", f"/sets/{knots.pk}/would-count", {"item": WROTE, "text": "x", "part": "Gap 7"}, 422)
-    assert refused["code"] == "bad_answer"
+    assert refused["family"] == "bad_answer"
 
 
 def test_words_of_the_sets_other_questions_are_words(as_odile, odile):

@@ -62,12 +62,22 @@ def without(value):
     return [without(one) for one in value] if isinstance(value, list) else value
 
 
+def in_words(value):
+    """The same with what is said to people as its sentence alone, and no note as an empty one."""
+    if isinstance(value, dict):
+        if value.keys() == {"code", "params", "sentence"}:
+            return value["sentence"]
+        return {name: "" if (name, one) == ("note", None) else in_words(one) for name, one in value.items()}
+    return [in_words(one) for one in value] if isinstance(value, list) else value
+
+
 @pytest.mark.parametrize("number", ["1", "2", "3"])
 def test_every_figure_and_every_name_is_as_it_was(school, number):
     loaded, before = store.load(int(number)), school[number]
     report = report_of(results_of(loaded.state)).model_dump(mode="json")
     for was in before["report"]["questions"]:  # letters offer no key that is right already
         was.pop("keys")
+    report = in_words(report)
     assert known(before["report"], report) == without(before["report"])
     assert [[str(cell) for cell in row][:11] for row in raw_table(results_of(loaded.state)).rows] == before["raw"]
     desk = desk_view(loaded.state, loaded.code, ()).model_dump(mode="json")

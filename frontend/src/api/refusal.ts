@@ -1,26 +1,51 @@
-/** What the server refused, in a sentence for people, with the place it belongs to. */
+/** What the server refused: a code with its parameters, the sentence for people, the place it belongs to. */
+import type { ErrorReply, Message } from './types'
+
+type Told = Partial<ErrorReply> & Pick<ErrorReply, 'code' | 'sentence'>
+
 export class Refusal extends Error {
+  readonly code: string
+  /** What may be done about it: many codes have one. */
+  readonly family: string
+  readonly params: Message['params']
+  readonly sentence: string
+  readonly field: string | null
+
   constructor(
-    readonly code: string,
-    readonly sentence: string,
-    readonly field: string | null = null,
+    told: Told,
     readonly status = 0,
   ) {
-    super(sentence)
+    super(told.sentence)
+    this.code = told.code
+    this.family = told.family ?? told.code
+    this.params = told.params ?? {}
+    this.sentence = told.sentence
+    this.field = told.field ?? null
   }
 }
 
 /** The network did not carry the request. */
-export const OFFLINE = new Refusal('offline', 'There is no connection to the server just now.')
+export const OFFLINE = new Refusal({
+  code: 'offline',
+  sentence: 'There is no connection to the server just now.',
+})
 
 /** Any failure as a sentence. */
 export function sentenceOf(error: unknown): string {
   return error instanceof Refusal ? error.sentence : 'Something went wrong here. Load the page again.'
 }
 
-/** The refusal that an HTTP reply carries. */
-export function refusalFrom(body: unknown, status: number): Refusal {
-  const reply = body as { code?: string; sentence?: string; field?: string | null } | undefined
-  const sentence = reply?.sentence ?? 'The server could not do this just now. Try again in a moment.'
-  return new Refusal(reply?.code ?? 'server', sentence, reply?.field ?? null, status)
+/** What an HTTP reply that refuses carries. */
+export function toldBy(body: unknown): ErrorReply {
+  const {
+    code = 'server',
+    family = code,
+    params = {},
+    sentence,
+    field = null,
+  } = (body ?? {}) as Partial<ErrorReply>
+  const unsaid = 'The server could not do this just now. Try again in a moment.'
+  return { code, family, params, sentence: sentence ?? unsaid, field }
 }
+
+export const refusalFrom = (body: unknown, status: number): Refusal => new Refusal(toldBy(body), status)

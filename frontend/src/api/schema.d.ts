@@ -2431,9 +2431,15 @@ export interface components {
          * @description Something to settle, and where: `field` is a dotted path inside the item.
          */
         Problem: {
-            severity: components["schemas"]["Severity"];
+            /** Code */
+            code: string;
+            /** Params */
+            params: {
+                [key: string]: string | number;
+            };
             /** Sentence */
             sentence: string;
+            severity: components["schemas"]["Severity"];
             /** Field */
             field: string;
         };
@@ -3709,12 +3715,21 @@ export interface components {
             /** @default null */
             error?: components["schemas"]["ErrorReply"] | null;
         };
-        /** ErrorReply */
+        /**
+         * ErrorReply
+         * @description `family` is what devices and pages act on: the branch of the tree of refusals.
+         */
         ErrorReply: {
             /** Code */
             code: string;
+            /** Params */
+            params: {
+                [key: string]: string | number;
+            };
             /** Sentence */
             sentence: string;
+            /** Family */
+            family: string;
             /**
              * Field
              * @default null
@@ -6057,12 +6072,25 @@ export interface components {
          * @description One figure of a question's answers: a median, a mean place. `of` is the part it belongs to, or empty.
          */
         Measure: {
-            /** Name */
-            name: string;
+            name: components["schemas"]["Message"];
             /** Of */
             of: string;
             /** Value */
             value: number;
+        };
+        /**
+         * Message
+         * @description `code` is stable; `params` are what `sentence` was made with.
+         */
+        Message: {
+            /** Code */
+            code: string;
+            /** Params */
+            params: {
+                [key: string]: string | number;
+            };
+            /** Sentence */
+            sentence: string;
         };
         /**
          * PersonReport
@@ -6133,8 +6161,7 @@ export interface components {
             /** Measures */
             measures: components["schemas"]["Measure"][];
             common_wrong: components["schemas"]["WrongAnswer"] | null;
-            /** Note */
-            note: string;
+            note: components["schemas"]["Message"] | null;
             /** Keys */
             keys: components["schemas"]["PossibleKey"][];
             /** Forgiven */
@@ -6168,8 +6195,7 @@ export interface components {
              * @enum {string}
              */
             counting: "since_joined" | "everything";
-            /** Counted */
-            counted: string;
+            counted: components["schemas"]["Message"];
             /** Marked Otherwise */
             marked_otherwise: number;
             /** Mean Share */
@@ -6265,20 +6291,6 @@ export interface components {
             /** By */
             by: string;
             what: components["schemas"]["Message"];
-        };
-        /**
-         * Message
-         * @description `code` is stable; `params` are what `sentence` was made with.
-         */
-        Message: {
-            /** Code */
-            code: string;
-            /** Params */
-            params: {
-                [key: string]: string | number;
-            };
-            /** Sentence */
-            sentence: string;
         };
         /**
          * Gone

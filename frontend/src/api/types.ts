@@ -20,6 +20,9 @@ export type TallyOf<K extends Kind> = Extract<Tally, { kind?: K }>
 export type KeyOf<K extends Kind> = Extract<Key, { kind?: K }>
 export type Picture = Schemas['Picture']
 
+/** What is said to people, so that it can be said in any language. */
+export type Message = Schemas['Message']
+
 export type SetRow = Schemas['SetRow']
 export type SetDocument = Schemas['SetDocument']
 export type ItemProblem = Schemas['ItemProblem']

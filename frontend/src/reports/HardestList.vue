@@ -21,7 +21,7 @@ function mostWrong(question: QuestionReport): string {
 }
 
 function sortOf(question: QuestionReport): string {
-  if (question.note) return question.note
+  if (question.note) return question.note.sentence
   return question.scored ? 'nobody answered' : `opinion, ${counted(question.answered, 'answer')}`
 }
 </script>

@@ -33,7 +33,7 @@ const setKey = (answer: StudentAnswer): Promise<void> => command({ do: 'set_key'
 </script>
 
 <template>
-  <p v-if="question.note && question.scored" class="mt-1.5">{{ question.note }}</p>
+  <p v-if="question.note && question.scored" class="mt-1.5">{{ question.note.sentence }}</p>
   <div v-if="question.forgiven.length" class="mt-2 border-t border-rule pt-1.5">
     <p class="text-slate">Forgiven</p>
     <ul>

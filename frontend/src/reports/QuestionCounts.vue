@@ -40,9 +40,9 @@ defineProps<{ question: QuestionReport }>()
       v-if="question.measures.length"
       class="mt-2 grid grid-cols-[1fr_auto] gap-x-4 border-t border-rule pt-1"
     >
-      <template v-for="measure in question.measures" :key="measure.name + measure.of">
+      <template v-for="measure in question.measures" :key="measure.name.code + measure.of">
         <dt class="text-slate">
-          {{ measure.name }}<template v-if="measure.of">, <LineText :text="measure.of" /></template>
+          {{ measure.name.sentence }}<template v-if="measure.of">, <LineText :text="measure.of" /></template>
         </dt>
         <dd class="text-right tabular-nums">{{ roundNumber(measure.value) }}</dd>
       </template>

@@ -102,7 +102,7 @@ function turnCounting(): void {
         </p>
         <SessionFigures :report="session.report" />
         <p class="mt-2 flex flex-wrap gap-x-3 text-[15px] text-slate">
-          <span>{{ session.report.counted }}</span>
+          <span>{{ session.report.counted.sentence }}</span>
           <button type="button" class="font-bold text-tide hover:underline" @click="turnCounting">
             {{
               counting === 'everything'

@@ -21,7 +21,7 @@ const about = (more: Partial<QuestionReport>): QuestionReport =>
     earlier: [],
     by_hand: 0,
     round: 1,
-    note: '',
+    note: null,
     ...more,
   }) as unknown as QuestionReport
 
@@ -39,6 +39,8 @@ function counts(more: Partial<QuestionReport>) {
   return { view, sent }
 }
 
+const said = (sentence: string) => ({ code: 'said', params: {}, sentence })
+
 describe('a question’s counts', () => {
   it('stand with the measures that say more', () => {
     const { view } = counts({
@@ -46,7 +48,7 @@ describe('a question’s counts', () => {
         { label: 'A', text: 'Bowline', count: 3, right: true, given: '', part: '' },
         { label: 'B', text: 'Reef', count: 1, right: false, given: '', part: '' },
       ],
-      measures: [{ name: 'mean place', of: 'Bowline', value: 12345.23456 }],
+      measures: [{ name: said('mean place'), of: 'Bowline', value: 12345.23456 }],
     })
     expect(view.findAll('tr').map((row) => row.text())).toEqual(['ABowline ✓ right3', 'BReef1'])
     expect(view.find('dl').text()).toBe('mean place, Bowline12345.2346')
@@ -119,7 +121,7 @@ describe('a question’s counts', () => {
       answer: { kind: 'letter' as const, letter },
       name: letter,
     }))
-    const { view, sent } = counts({ scored: false, note: 'No right answer was set.', keys })
+    const { view, sent } = counts({ scored: false, note: said('No right answer was set.'), keys })
     await view.findAll('button')[1]!.trigger('click')
     expect(sent).toEqual([{ do: 'set_key', item: 'q1', answer: keys[1]!.answer }])
   })

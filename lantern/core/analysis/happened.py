@@ -53,6 +53,9 @@ class Telling:
         return self.state.name(seat) if seat else ""
 
 
+WHAT_HAPPENED = said("heading_what_happened", "What happened")
+
+
 def happenings(state: State, history: Iterable[Recorded], teachers: Mapping[int, str]) -> list[Happening]:
     """`state` is the session after its `history`; `teachers` are names by account."""
     return _lines(Telling(state, teachers), history)
@@ -63,7 +66,7 @@ def happenings_table(lines: Iterable[Happening]) -> Table:
         (datetime.fromtimestamp(line.at / 1000, UTC).isoformat(timespec="seconds"), line.what.sentence, line.by)
         for line in lines
     ]
-    return Table("What happened", ("At (UTC)", "What happened", "By"), rows)
+    return Table(WHAT_HAPPENED, (said("heading_at", "At (UTC)"), WHAT_HAPPENED, said("heading_by", "By")), rows)
 
 
 def _lines(telling: Telling, history: Iterable[Recorded]) -> list[Happening]:
@@ -89,8 +92,9 @@ def _lines(telling: Telling, history: Iterable[Recorded]) -> list[Happening]:
 
 
 def _came_first(count: int) -> Message:
-    people = "One person" if count == 1 else "{count} people"
-    return said("came_first", f"{people} came in before it began.", count=count)
+    if count == 1:
+        return said("one_came_first", "One person came in before it began.")
+    return said("came_first", "{count} people came in before it began.", count=count)
 
 
 def _opened(telling: Telling, event: e.Opened) -> Message:
@@ -210,9 +214,9 @@ SAYINGS: dict[type, Callable[..., Message]] = {
     ),
     e.Started: _plain("started", "Everybody could begin."),
     e.HandedIn: lambda telling, event: (
-        said("handed_in", "{name} handed in.", name=telling.name(event.seat))
+        said("paper_handed_in", "{name} handed in.", name=telling.name(event.seat))
         if event.why == "hand"
-        else said("handed_in_by_clock", "{name}’s time was up.", name=telling.name(event.seat))
+        else said("paper_time_was_up", "{name}’s time was up.", name=telling.name(event.seat))
     ),
     e.StandingsShown: _plain("standings_shown", "The standings were shown."),
     e.Ended: _plain("ended", "The session ended."),

@@ -11,6 +11,7 @@ from typing import Any, Literal
 
 from lantern.core.analysis.measures import cronbach_alpha, mean, score_bars
 from lantern.core.analysis.results import Asked, Person, Response, Results
+from lantern.core.messages import Message, said
 from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.companions import CorrectedWhat
 from lantern.core.questions.contract import Kind
@@ -21,12 +22,17 @@ Counting = Literal["since_joined", "everything"]
 """What a score is out of: what was asked since one joined, with who never answered in no mean; or all that was asked,
 with everybody in."""
 COUNTED = {
-    "since_joined": "A score is out of what was asked since one joined; who never answered counts in no mean.",
-    "everything": "A score is out of everything that was asked; who never answered counts 0.",
+    "since_joined": said(
+        "out_of_since_joined",
+        "A score is out of what was asked since one joined; who never answered counts in no mean.",
+    ),
+    "everything": said(
+        "out_of_everything", "A score is out of everything that was asked; who never answered counts 0."
+    ),
 }
-NO_KEY = "No right answer was set, so it is not scored."
-DROPPED = "It was dropped after it had been asked: it is in no score."
-FOR_NOTHING = "It counts for nothing: it is in no score."
+NO_KEY = said("no_key", "No right answer was set, so it is not scored.")
+DROPPED = said("was_dropped", "It was dropped after it had been asked: it is in no score.")
+FOR_NOTHING = said("counts_for_nothing", "It counts for nothing: it is in no score.")
 MOST_FORGIVEN = 12
 
 
@@ -51,7 +57,7 @@ class Count(Value):
 class Measure(Value):
     """One figure of a question's answers: a median, a mean place. `of` is the part it belongs to, or empty."""
 
-    name: str
+    name: Message
     of: str
     value: float
 
@@ -110,7 +116,7 @@ class QuestionReport(Value):
     counts: tuple[Count, ...]
     measures: tuple[Measure, ...]
     common_wrong: WrongAnswer | None
-    note: str
+    note: Message | None
     keys: tuple[PossibleKey, ...]
     forgiven: tuple[Forgiven, ...]
     corrected: tuple[Corrected, ...]
@@ -148,7 +154,7 @@ class Report(Value):
     took_part: int
     never_answered: int
     counting: Counting
-    counted: str
+    counted: Message
     marked_otherwise: int
     mean_share: float | None
     median_score: float | None
@@ -236,13 +242,13 @@ def _count(row: CountRow) -> Count:
     return Count(label=row.label, text=row.text, count=row.count, right=row.right, given=row.given, part=row.part)
 
 
-def _note(ask: Asked) -> str:
+def _note(ask: Asked) -> Message | None:
     item = ask.item
     if not isinstance(item, Question) or not item.scored:
-        return ""
+        return None
     if ask.dropped:
         return DROPPED
-    return "" if ask.in_scores else FOR_NOTHING if item.is_marked else NO_KEY
+    return None if ask.in_scores else FOR_NOTHING if item.is_marked else NO_KEY
 
 
 def _forgiven(kind: Kind[Any, Any, Any], item: Item, responses: Sequence[Response]) -> tuple[Forgiven, ...]:

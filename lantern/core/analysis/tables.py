@@ -6,23 +6,29 @@ from datetime import UTC, datetime
 from lantern.core.analysis.report import Counting, Report, report_of
 from lantern.core.analysis.results import Results
 from lantern.core.formats.table import Cell, Table
+from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import title_of
 
+QUESTION = said("heading_question", "Question")
+QUESTION_TEXT = said("heading_question_text", "Question text")
+NAME = said("heading_name", "Name")
+POINTS = said("heading_points", "Points")
+MEAN_MARKS = said("heading_mean_marks", "Mean mark of those who answered")
 RAW_HEADINGS = (
-    "Question",
-    "Question text",
-    "Kind",
-    "Seat",
-    "Name",
-    "Answer",
-    "Forgiven",
-    "Mark",
-    "Points",
-    "Seconds taken",
-    "Answered at (UTC)",
-    "Round",
-    "Counts",
+    QUESTION,
+    QUESTION_TEXT,
+    said("heading_kind", "Kind"),
+    said("heading_seat", "Seat"),
+    NAME,
+    said("heading_answer", "Answer"),
+    said("heading_forgiven", "Forgiven"),
+    said("heading_mark", "Mark"),
+    POINTS,
+    said("heading_seconds", "Seconds taken"),
+    said("heading_answered_at", "Answered at (UTC)"),
+    said("heading_round", "Round"),
+    said("heading_counts", "Counts"),
 )
 
 
@@ -33,30 +39,38 @@ def workbook_tables(results: Results, counting: Counting = "since_joined") -> li
 
 
 def grid_table(report: Report) -> Table:
-    headings = ("Name", *(f"Q{q.number}" for q in report.questions), "Score", "Out of", "Percent", "Points", "Place")
+    headings = (
+        NAME,
+        *(said("heading_number", "Q{number}", number=q.number) for q in report.questions),
+        said("heading_score", "Score"),
+        said("heading_out_of", "Out of"),
+        said("heading_percent", "Percent"),
+        POINTS,
+        said("heading_place", "Place"),
+    )
     rows = [
         (p.name, *p.panes, p.score, p.out_of, None if p.share is None else round(100 * p.share, 1), p.points, p.place)
         for p in report.people
     ]
     shares = tuple(None if q.share is None else round(q.share, 4) for q in report.questions)
-    rows.append(("Mean mark of those who answered", *shares))
-    notes = (f"Q{q.number}: {q.note}" for q in report.questions if q.note)
-    rows += [(sentence,) for sentence in (report.counted, *notes)]
-    return Table("Class", headings, rows)
+    rows.append((MEAN_MARKS.sentence, *shares))
+    notes = (f"Q{q.number}: {q.note.sentence}" for q in report.questions if q.note)
+    rows += [(sentence,) for sentence in (report.counted.sentence, *notes)]
+    return Table(said("sheet_class", "Class"), headings, rows)
 
 
 def counts_table(report: Report) -> Table:
     headings = (
-        "Question",
-        "Question text",
-        "Answered",
-        "Mean mark",
-        "Option",
-        "Option text",
-        "Right",
-        "Chosen by",
-        "Share",
-        "Written by",
+        QUESTION,
+        QUESTION_TEXT,
+        said("heading_answered", "Answered"),
+        said("heading_mean_mark", "Mean mark"),
+        said("heading_option", "Option"),
+        said("heading_option_text", "Option text"),
+        said("heading_right", "Right"),
+        said("heading_chosen_by", "Chosen by"),
+        said("heading_share", "Share"),
+        said("heading_written_by", "Written by"),
     )
     rows: list[tuple[Cell, ...]] = []
     for q in report.questions:
@@ -65,20 +79,28 @@ def counts_table(report: Report) -> Table:
             right = None if count.right is None else ("yes" if count.right else "no")
             share = round(count.count / q.answered, 4) if q.answered else None
             rows.append((*head, count.label, count.text, right, count.count, share, q.by))
-    return Table("Questions", headings, rows)
+    return Table(said("sheet_questions", "Questions"), headings, rows)
 
 
 def measures_table(report: Report) -> Table:
     """Medians, mean places, spreads: one line for each."""
-    headings = ("Question", "Question text", "Measure", "Of", "Value")
+    headings = (
+        QUESTION,
+        QUESTION_TEXT,
+        said("heading_measure", "Measure"),
+        said("heading_of", "Of"),
+        said("heading_value", "Value"),
+    )
     rows: list[tuple[Cell, ...]] = [
-        (q.number, q.title, measure.name, measure.of, measure.value) for q in report.questions for measure in q.measures
+        (q.number, q.title, measure.name.sentence, measure.of, measure.value)
+        for q in report.questions
+        for measure in q.measures
     ]
-    return Table("Measures", headings, rows)
+    return Table(said("sheet_measures", "Measures"), headings, rows)
 
 
 def raw_table(results: Results) -> Table:
-    return Table("Answers", RAW_HEADINGS, list(_raw_rows(results)))
+    return Table(said("sheet_answers", "Answers"), RAW_HEADINGS, list(_raw_rows(results)))
 
 
 def _raw_rows(results: Results) -> Iterator[tuple[Cell, ...]]:

@@ -17,7 +17,7 @@ _MARKED = re.compile(rf"{_BEGINS}'(?={_FORMULA})")
 def write_csv(table: Table) -> bytes:
     out = StringIO()
     writer = csv.writer(out)
-    writer.writerow(table.headings)
+    writer.writerow(table.columns)
     writer.writerows([_safe(cell) for cell in row] for row in table.rows)
     return out.getvalue().encode("utf-8-sig")
 

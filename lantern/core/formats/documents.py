@@ -20,6 +20,7 @@ from lantern.core.formats.exchange import Entry, File, Incoming, SetFormat, Sour
 from lantern.core.formats.markdown import write_item
 from lantern.core.formats.pasted import belongs, read_pasted
 from lantern.core.formats.safezip import check_zip
+from lantern.core.messages import said
 from lantern.core.questions import read_item
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.items import Item, Picture
@@ -40,7 +41,7 @@ def _readable() -> Iterator[None]:
     except Unreadable:
         raise
     except Exception as error:
-        raise Unreadable("This document is damaged, or protected by a password.") from error
+        raise Unreadable(said("document_damaged", "This document is damaged, or protected by a password.")) from error
 
 
 @dataclass

@@ -21,6 +21,7 @@ from lantern.core.formats.exchange import (
 )
 from lantern.core.formats.markdown import first_of, write_item
 from lantern.core.formats.safezip import SafeZip, is_zip
+from lantern.core.messages import said
 from lantern.core.questions import AnyItem, read_item
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent, Title
@@ -55,17 +56,23 @@ def write_json(content: SetContent) -> bytes:
 def read_json(data: bytes) -> Incoming:
     """Each item is read for itself: one that is wrong does not hold up the others. Raises Unreadable."""
     if len(data) > MOST_BYTES:
-        raise Unreadable("This file is too long for a set of questions.")
+        raise Unreadable(said("file_too_long_for_set", "This file is too long for a set of questions."))
     try:
         body = json.loads(data)
         json.dumps(body, ensure_ascii=False).encode()  # half of a surrogate pair is no character
     except (ValueError, RecursionError) as error:
-        raise Unreadable("This is not JSON.") from error
+        raise Unreadable(said("no_json", "This is not JSON.")) from error
     if not isinstance(body, dict) or body.get("format") != "lantern-set" or not isinstance(body.get("items", []), list):
-        raise Unreadable("This JSON is no set: it wants “format”: “lantern-set” and a list of items.")
+        raise Unreadable(
+            said("json_no_set", "This JSON is no set: it wants “format”: “lantern-set” and a list of items.")
+        )
     if body.get("version") != 1:
         raise Unreadable(
-            f"This set is written in version {str(body.get('version'))[:20]}; only version 1 is known here."
+            said(
+                "set_version_unknown",
+                "This set is written in version {version}; only version 1 is known here.",
+                version=str(body.get("version"))[:20],
+            )
         )
     incoming = Incoming(title=str(body.get("title", ""))[:200])
     try:
@@ -115,7 +122,7 @@ class ArchiveFormat(SetFormat):
         archive = SafeZip(source.data)
         inside = archive.read(INSIDE)
         if inside is None:
-            raise Unreadable("There is no set in this archive.")
+            raise Unreadable(said("archive_without_set", "There is no set in this archive."))
         incoming = read_json(inside)
         files = {
             name[len(MEDIA_FOLDER) :].split(".")[0]: name for name in archive.names if name.startswith(MEDIA_FOLDER)

@@ -28,7 +28,7 @@ from lantern.core.questions import KINDS, kind_of, read_item
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
 from lantern.core.questions.items import Item, Question
-from lantern.core.sentences import sentence_of
+from lantern.core.sentences import message_of
 from lantern.core.values import Value
 
 _HEAD, _SETTING, _WHY = "##", "::", ">"
@@ -231,4 +231,4 @@ def _value(text: str) -> Any:
 def first_of(error: ValidationError) -> str:
     problem = error.errors()[0]
     place = ".".join(str(part) for part in problem["loc"] if part not in {kind.name for kind in KINDS})
-    return f"{place}: {sentence_of(problem)}" if place else sentence_of(problem)
+    return f"{place}: {message_of(problem).sentence}" if place else message_of(problem).sentence

@@ -9,10 +9,11 @@ import lxml.etree as etree
 
 from lantern.core.formats.exchange import Unreadable
 from lantern.core.formats.safezip import check_zip
+from lantern.core.messages import said
 
 _TABLE = "{urn:oasis:names:tc:opendocument:xmlns:table:1.0}"
 _TEXT = "{urn:oasis:names:tc:opendocument:xmlns:text:1.0}"
-DAMAGED = "This spreadsheet is damaged, or protected by a password."
+DAMAGED = said("sheet_damaged", "This spreadsheet is damaged, or protected by a password.")
 
 
 def rows_of(data: bytes, most_rows: int, most_columns: int) -> list[list[str]]:

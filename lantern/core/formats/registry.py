@@ -8,6 +8,7 @@ from lantern.core.formats.json_format import ArchiveFormat, JsonFormat
 from lantern.core.formats.qti import Qti2Format, Qti3Format
 from lantern.core.formats.sheet_format import CsvFormat, OdsFormat, XlsxFormat
 from lantern.core.formats.text_format import MarkdownFormat, PastedFormat, read_text
+from lantern.core.messages import said
 from lantern.core.questions import with_new_ids
 from lantern.core.questions.companions import NewId
 
@@ -38,11 +39,13 @@ def read_file(source: Source, new_id: NewId, alone: AbstractContextManager[objec
     `alone` is entered while a format is read that is read one file at a time; whoever has threads gives a lock.
     """
     if not source.data.strip():
-        raise Unreadable("This file is empty.")
+        raise Unreadable(said("file_empty", "This file is empty."))
     found = next((one for one in READERS if one.fits(source)), None)
     if found is None:
         kinds = ", ".join(sorted({one.suffix for one in READERS}))
-        raise Unreadable(f"Files of this kind cannot be read. These can: {kinds}.")
+        raise Unreadable(
+            said("file_kind_unknown", "Files of this kind cannot be read. These can: {kinds}.", kinds=kinds)
+        )
     with alone if found.reads_alone else nullcontext():
         return _with_new_parts(found.read(source, new_id), new_id)
 

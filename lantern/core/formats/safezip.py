@@ -5,6 +5,7 @@ from io import BytesIO
 from zipfile import BadZipFile, LargeZipFile, ZipFile
 
 from lantern.core.formats.exchange import Unreadable
+from lantern.core.messages import said
 
 MOST_FILES = 5000
 MOST_BYTES = 300 * 1024 * 1024
@@ -21,9 +22,9 @@ class SafeZip:
             self._zip = ZipFile(BytesIO(data))
             members = [member for member in self._zip.infolist() if not member.is_dir()]
         except FAULTS as error:
-            raise Unreadable("This archive is damaged, or is none.") from error
+            raise Unreadable(said("archive_damaged", "This archive is damaged, or is none.")) from error
         if len(members) > MOST_FILES or sum(member.file_size for member in members) > MOST_BYTES:
-            raise Unreadable("This archive unpacks to more than a set can hold.")
+            raise Unreadable(said("archive_unpacks_too_large", "This archive unpacks to more than a set can hold."))
         self._members = {member.filename.replace("\\", "/"): member for member in members}
 
     @property
@@ -59,5 +60,5 @@ def check_zip(data: bytes) -> SafeZip:
     """
     archive = SafeZip(data)
     if archive.size_of((".xml", ".rels")) > MOST_XML:
-        raise Unreadable("This file unpacks to more than a set of questions can be.")
+        raise Unreadable(said("file_unpacks_too_large", "This file unpacks to more than a set of questions can be."))
     return archive

@@ -26,6 +26,7 @@ from lantern.core.formats.sheet_rows import Rows, read_rows, write_table
 from lantern.core.formats.table import Table
 from lantern.core.formats.text_format import text_in
 from lantern.core.formats.xlsx import write_workbook
+from lantern.core.messages import said
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import SetContent
 
@@ -93,8 +94,10 @@ class XlsxFormat(SheetFormat):
                 if any(any(row) for row in found):
                     return found[:MOST_ROWS], len(found) > MOST_ROWS
         except Exception as error:  # the library raises all sorts for damaged files
-            raise Unreadable("This spreadsheet is damaged, or protected by a password.") from error
-        raise Unreadable("This spreadsheet is empty.")
+            raise Unreadable(
+                said("sheet_damaged", "This spreadsheet is damaged, or protected by a password.")
+            ) from error
+        raise Unreadable(said("sheet_empty", "This spreadsheet is empty."))
 
     def pack(self, made: Table) -> bytes:
         return write_workbook([made])
@@ -109,13 +112,13 @@ class OdsFormat(SheetFormat):
     def rows(self, data: bytes) -> tuple[Rows, bool]:
         found = [[cell[:LONGEST_CELL] for cell in row] for row in rows_of(data, MOST_ROWS + 1, MOST_COLUMNS)]
         if not any(any(row) for row in found):
-            raise Unreadable("This spreadsheet is empty.")
+            raise Unreadable(said("sheet_empty", "This spreadsheet is empty."))
         return found[:MOST_ROWS], len(found) > MOST_ROWS
 
     def pack(self, made: Table) -> bytes:
         book = opendocument.OpenDocumentSpreadsheet()
-        sheet = table.Table(name=made.name)
-        for cells in [made.headings, *made.rows]:
+        sheet = table.Table(name=made.title)
+        for cells in [made.columns, *made.rows]:
             sheet.addElement(_ods_row(str(cell or "") for cell in cells))
         book.spreadsheet.addElement(sheet)
         buffer = BytesIO()
@@ -150,7 +153,7 @@ class CsvFormat(SheetFormat):
         try:
             found = list(itertools.islice(reader, MOST_ROWS + 1))
         except csv.Error as error:
-            raise Unreadable("This file has a cell that never ends.") from error
+            raise Unreadable(said("sheet_cell_never_ends", "This file has a cell that never ends.")) from error
         rows = [[without_marks(cell)[:LONGEST_CELL] for cell in row[:MOST_COLUMNS]] for row in found[:MOST_ROWS]]
         return rows, len(found) > MOST_ROWS
 

@@ -18,6 +18,7 @@ from lantern.core.formats.markdown import read_blocks, write_set
 from lantern.core.formats.pasted import read_pasted
 from lantern.core.formats.pasted.tables import rows_in
 from lantern.core.formats.sheet_rows import read_rows
+from lantern.core.messages import said
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import SetContent
 
@@ -32,20 +33,20 @@ _CENTRAL = {"Polish", "Czech", "Slovak", "Hungarian", "Croatian", "Slovene", "Ro
 def text_in(data: bytes) -> str:
     """The text of a file in whatever encoding it is. Raises Unreadable for what is no text."""
     if len(data) > MOST_BYTES:
-        raise Unreadable("This file is too long for a text of questions.")
+        raise Unreadable(said("file_too_long_for_text", "This file is too long for a text of questions."))
     try:
         text = data.decode("utf-8-sig")
     except UnicodeDecodeError:
         text = _decoded(data)
     if "\0" in text:
-        raise Unreadable("This file is no text.")
+        raise Unreadable(said("file_no_text", "This file is no text."))
     return text
 
 
 def _decoded(data: bytes) -> str:
     found = charset_normalizer.from_bytes(data[:200_000]).best()
     if found is None:
-        raise Unreadable("This file is no text.")
+        raise Unreadable(said("file_no_text", "This file is no text."))
     latin = all(any(word in name for word in _OF_LATIN) for name in found.alphabets)
     # Of the many one-byte encodings of western languages this is the one that spreadsheets write.
     western = latin and found.language not in _CENTRAL and not found.encoding.startswith("utf")

@@ -22,10 +22,10 @@ def write_workbook(tables: Sequence[Table]) -> bytes:
 
 
 def _write_sheet(book: xlsxwriter.Workbook, table: Table, bold: object) -> None:
-    sheet = book.add_worksheet(table.name)
-    for column, heading in enumerate(table.headings):
+    sheet = book.add_worksheet(table.title)
+    for column, heading in enumerate(table.columns):
         sheet.write_string(0, column, heading, bold)
-        sheet.set_column(column, column, _width(table, column))
+        sheet.set_column(column, column, _width(heading, table, column))
     for number, row in enumerate(table.rows, start=1):
         for column, cell in enumerate(row):
             if isinstance(cell, str):
@@ -37,7 +37,7 @@ def _write_sheet(book: xlsxwriter.Workbook, table: Table, bold: object) -> None:
         sheet.autofilter(0, 0, len(table.rows), len(table.headings) - 1)
 
 
-def _width(table: Table, column: int) -> int:
+def _width(heading: str, table: Table, column: int) -> int:
     sample = [row[column] for row in table.rows[:50] if len(row) > column]
-    longest = max((len(str(cell)) for cell in [table.headings[column], *sample] if cell is not None), default=0)
+    longest = max((len(str(cell)) for cell in [heading, *sample] if cell is not None), default=0)
     return max(NARROWEST, min(WIDEST, longest + 2))

@@ -4,6 +4,7 @@ from typing import Annotated
 
 from pydantic import Field
 
+from lantern.core.messages import said
 from lantern.core.questions import AnyItem, check_item, kind_of
 from lantern.core.questions.items import Item, LanguageTag, Picture, Problem, Severity, Tag, unwise
 from lantern.core.questions.keys import pattern_in
@@ -82,8 +83,8 @@ def problems_of(content: SetContent) -> list[ItemProblem]:
 def _pattern_problems(content: SetContent) -> list[ItemProblem]:
     """A class that sees where the right answers stand need not read the questions."""
     placed = [(item.id, place) for item in content.items if (place := kind_of(item).key_place(item))]
-    sentence = pattern_in([place for _, place in placed])
-    return [ItemProblem(item=placed[0][0], problem=unwise(sentence, "options"))] if sentence else []
+    pattern = pattern_in([place for _, place in placed])
+    return [ItemProblem(item=placed[0][0], problem=unwise(pattern, "options"))] if pattern else []
 
 
 def _as_run(item: Item, language: str, rules: Rules) -> Item:
@@ -98,8 +99,13 @@ def _reading_problems(item: Item, about: About) -> list[Problem]:
     level = reading_level(text)
     if level is None or level <= about.level_to + FAR_ABOVE:
         return []
-    sentence = f"This reads like school year {round(level)}; the set is for year {about.level_to} at the most."
-    return [unwise(sentence, "prompt")]
+    message = said(
+        "reads_too_hard",
+        "This reads like school year {level}; the set is for year {most} at the most.",
+        level=round(level),
+        most=about.level_to,
+    )
+    return [unwise(message, "prompt")]
 
 
 def can_run(content: SetContent) -> bool:

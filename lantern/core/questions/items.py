@@ -6,6 +6,7 @@ from typing import Annotated, Literal, Self
 
 from pydantic import Field, PrivateAttr
 
+from lantern.core.messages import Message, said
 from lantern.core.questions.marking import Rules
 from lantern.core.questions.richtext import block_html, inline_html, plain
 from lantern.core.values import ShortId, Value, Written
@@ -140,11 +141,10 @@ class Severity(StrEnum):
     UNWISE = "unwise"  # is listed, stops nothing
 
 
-class Problem(Value):
+class Problem(Message):
     """Something to settle, and where: `field` is a dotted path inside the item."""
 
     severity: Severity
-    sentence: str
     field: str
 
 
@@ -181,7 +181,7 @@ class CountRow:
 class Figure:
     """One measure of a question's answers in a report. `of` names the part it belongs to, or is empty."""
 
-    name: str
+    name: Message
     of: str
     value: float
 
@@ -229,7 +229,7 @@ def common_problems(item: Item) -> list[Problem]:
     """What is checked for every kind."""
     problems = []
     if not plain(item.prompt):
-        problems.append(wrong("Write the question.", "prompt"))
+        problems.append(wrong(said("question_missing", "Write the question."), "prompt"))
     return [*problems, *media_problems(item)]
 
 
@@ -237,20 +237,34 @@ def media_problems(item: Item) -> list[Problem]:
     """What is missing for those who cannot see or hear."""
     problems = []
     if item.picture and not item.picture.description.strip():
-        problems.append(unwise("Describe the picture for those who cannot see it.", "picture"))
+        problems.append(
+            unwise(said("picture_undescribed", "Describe the picture for those who cannot see it."), "picture")
+        )
     if item.sound and not item.sound.transcript.strip():
-        problems.append(unwise("Write down what the sound says, for those who cannot hear it.", "sound"))
+        problems.append(
+            unwise(
+                said("sound_without_transcript", "Write down what the sound says, for those who cannot hear it."),
+                "sound",
+            )
+        )
     if item.video and not item.video.captions:
-        problems.append(unwise("Add captions to the video, for those who cannot hear it.", "video"))
-    for name, played in (("sound", item.sound), ("video", item.video)):
-        if played and played.end is not None and played.end <= played.start:
-            problems.append(wrong(f"The {name} ends before it begins.", name))
+        problems.append(
+            unwise(said("video_without_captions", "Add captions to the video, for those who cannot hear it."), "video")
+        )
+    if _ends_early(item.sound):
+        problems.append(wrong(said("sound_reversed", "The sound ends before it begins."), "sound"))
+    if _ends_early(item.video):
+        problems.append(wrong(said("video_reversed", "The video ends before it begins."), "video"))
     return problems
 
 
-def wrong(sentence: str, field: str) -> Problem:
-    return Problem(severity=Severity.WRONG, sentence=sentence, field=field)
+def _ends_early(played: Recording | Film | None) -> bool:
+    return played is not None and played.end is not None and played.end <= played.start
 
 
-def unwise(sentence: str, field: str) -> Problem:
-    return Problem(severity=Severity.UNWISE, sentence=sentence, field=field)
+def wrong(message: Message, field: str) -> Problem:
+    return Problem(severity=Severity.WRONG, field=field, **dict(message))
+
+
+def unwise(message: Message, field: str) -> Problem:
+    return Problem(severity=Severity.UNWISE, field=field, **dict(message))

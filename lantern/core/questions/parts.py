@@ -1,10 +1,12 @@
 """What several kinds share: lines with an id, an order that gives nothing away, shares that are right."""
 
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass
 from hashlib import blake2b
 from statistics import quantiles
 from typing import TypeVar
 
+from lantern.core.messages import Message, said
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.items import Figure, LineText, Problem, unwise, wrong
 from lantern.core.questions.richtext import inline_html, plain
@@ -47,17 +49,24 @@ def public_line(line: Line) -> PublicLine:
     return PublicLine(id=line.id, html=inline_html(line.text))
 
 
-def line_problems(lines: Iterable[Line], field: str, name: str, *, may_repeat: bool = False) -> list[Problem]:
-    """Empty lines, and lines that say the same unless they may. `name` as "Statement"."""
+@dataclass(frozen=True, slots=True)
+class LineWords:
+    """What is said of lines: of an empty one (`line`), and of two that say the same (`first`, `second`)."""
+
+    empty: Callable[[int], Message]
+    alike: Callable[[int, int], Message]
+
+
+def line_problems(lines: Iterable[Line], field: str, words: LineWords, *, may_repeat: bool = False) -> list[Problem]:
+    """Empty lines, and lines that say the same unless they may."""
     problems = []
     seen: dict[str, int] = {}
     for index, line in enumerate(lines):
         text = plain(line.text).casefold()
         if not text:
-            problems.append(wrong(f"{name} {index + 1} is empty.", f"{field}.{index}"))
+            problems.append(wrong(words.empty(index + 1), f"{field}.{index}"))
         elif text in seen and not may_repeat:
-            sentence = f"{name} {seen[text] + 1} and {name.lower()} {index + 1} say the same."
-            problems.append(unwise(sentence, f"{field}.{index}"))
+            problems.append(unwise(words.alike(seen[text] + 1, index + 1), f"{field}.{index}"))
         seen.setdefault(text, index)
     return problems
 
@@ -86,7 +95,11 @@ def quartiles_of(values: list[float]) -> tuple[float, float, float] | None:
 
 def spread_figures(quartiles: tuple[float, float, float] | None) -> list[Figure]:
     """The quartiles as measures of a report."""
-    names = ("lower quartile", "median", "upper quartile")
+    names = (
+        said("lower_quartile", "lower quartile"),
+        said("median", "median"),
+        said("upper_quartile", "upper quartile"),
+    )
     return [Figure(name, "", value) for name, value in zip(names, quartiles or (), strict=False)]
 
 

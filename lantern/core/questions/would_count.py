@@ -3,6 +3,7 @@
 from collections.abc import Iterable
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.items import Item
@@ -29,13 +30,13 @@ def verdict_on(item: Item, text: str, part: str) -> Verdict:
     """Raises BadAnswer for a part that is not typed."""
     kind = kind_of(item)
     if part not in kind.typed_parts(item):
-        raise BadAnswer("Nothing is typed here.")
+        raise BadAnswer(said("nothing_typed_here", "Nothing is typed here."))
     answer = kind.of_text(item, text, part)
     try:
         kind.accept(item, answer)
     except BadAnswer as refused:
-        said = {"code": "unreadable", "sentence": refused.sentence}
-        return Verdict(part=part, text=text, answer=None, counts=False, can_count=False, **said)
+        why = {"code": "unreadable", "sentence": refused.sentence}
+        return Verdict(part=part, text=text, answer=None, counts=False, can_count=False, **why)
     remark = next(iter(kind.remarks(item, answer)))
     can_count = not remark.counts and kind.accepting(item, answer, part) is not None
     return Verdict(

@@ -11,6 +11,7 @@ from dataclasses import replace
 from typing import Literal
 
 from lantern.core import errors
+from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, is_scored
 from lantern.core.questions.marking import LATEST, Rules
@@ -24,14 +25,14 @@ from lantern.core.session.people import seat_of
 from lantern.core.session.play import gained
 from lantern.core.session.rounds import with_asks
 
-NOT_HERE = "This cannot be corrected here: what counts is written in the set."
+NOT_HERE = said("what_counts_is_in_set", "This cannot be corrected here: what counts is written in the set.")
 
 
 def set_key(state: State, command: c.SetKey, sent: Sent) -> list[e.Event]:
     item = _closed(state, command.item)
     kind = kind_of(item)
     if not kind.possible_keys(item) or command.answer.kind != item.kind:
-        raise errors.NotPossible("What is right in this question is written in its set.")
+        raise errors.NotPossible(said("key_is_in_set", "What is right in this question is written in its set."))
     kind.accept(item, command.answer)
     is_right_already = kind.with_key(item, command.answer) == item
     return [] if is_right_already else [e.KeySet(command.item, command.answer)]
@@ -54,13 +55,15 @@ def keep_apart(state: State, command: c.KeepApart, sent: Sent) -> list[e.Event]:
     item = _asked(state, command.item)
     corrected = kind_of(item).kept_apart(item, command.text)
     if corrected is None:
-        raise errors.NotPossible("Nothing is merged here.")
+        raise errors.NotPossible(said("nothing_merged", "Nothing is merged here."))
     return [_corrected(corrected, "apart", command.text)]
 
 
 def give_full_marks(state: State, command: c.GiveFullMarks, sent: Sent) -> list[e.Event]:
     if not is_scored(_closed(state, command.item)):
-        raise errors.NotPossible("This question is an opinion: there are no marks for it.")
+        raise errors.NotPossible(
+            said("opinion_has_no_marks", "This question is an opinion: there are no marks for it.")
+        )
     return [] if state.is_corrected(command.item, "full_marks") else [e.FullMarksGiven(command.item)]
 
 
@@ -71,7 +74,9 @@ def drop(state: State, command: c.Drop, sent: Sent) -> list[e.Event]:
 
 def give_mark(state: State, command: c.GiveMark, sent: Sent) -> list[e.Event]:
     if not is_scored(_closed(state, command.item)):
-        raise errors.NotPossible("This question is an opinion: there are no marks for it.")
+        raise errors.NotPossible(
+            said("opinion_has_no_marks", "This question is an opinion: there are no marks for it.")
+        )
     seat_of(state, command.seat)
     ask = state.standing[command.item]
     already = state.hand_marks.get((ask, command.seat))
@@ -195,14 +200,14 @@ def _corrected(item: Item, what: Literal["counts", "apart"], text: str) -> e.Cor
 
 def _asked(state: State, item_id: str) -> Item:
     if item_id not in state.standing:
-        raise errors.NotPossible("This question has not been asked.")
+        raise errors.NotPossible(said("not_asked_yet", "This question has not been asked."))
     return state.item(item_id)
 
 
 def _closed(state: State, item_id: str) -> Item:
     ask = state.ask_of(item_id)
     if ask is None or ask.is_open:
-        raise errors.NotPossible("Close the question first, then say what is right.")
+        raise errors.NotPossible(said("close_it_first", "Close the question first, then say what is right."))
     return state.item(item_id)
 
 

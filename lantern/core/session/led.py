@@ -3,6 +3,7 @@
 from collections.abc import Callable, Sequence
 
 from lantern.core import errors
+from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
@@ -36,7 +37,7 @@ def _advance(state: State, command: c.Advance, sent: Sent) -> Events:
 
 def _go_to(state: State, command: c.GoTo, sent: Sent) -> Events:
     if command.item not in state.items:
-        raise errors.NotPossible("This item is not in the set.")
+        raise errors.NotPossible(said("item_not_in_set", "This item is not in the set."))
     if command.item == state.cursor and state.phase is Phase.OPEN:
         return []
     return [*leave(state), *_show(state, command.item, sent)]
@@ -57,15 +58,22 @@ def _close(state: State, command: c.Command, sent: Sent) -> Events:
 def _reopen(state: State, command: c.Reopen, sent: Sent) -> Events:
     assert state.ask
     if state.ask.told:
-        shown = "The right answer has" if state.ask.revealed else "Points for it have"
-        raise errors.NotPossible(f"{shown} been shown, so this question stays closed.")
+        if state.ask.revealed:
+            raise errors.NotPossible(
+                said("right_answer_was_shown", "The right answer has been shown, so this question stays closed.")
+            )
+        raise errors.NotPossible(
+            said("points_were_shown", "Points for it have been shown, so this question stays closed.")
+        )
     return [opening(state, state.ask.item_id, sent.at)]
 
 
 def _add_time(state: State, command: c.AddTime, sent: Sent) -> Events:
     assert state.ask
     if state.ask.deadline is None:
-        raise errors.NotPossible("This question has no time limit, so there is nothing to add to.")
+        raise errors.NotPossible(
+            said("no_time_limit", "This question has no time limit, so there is nothing to add to.")
+        )
     return [e.TimeAdded(state.ask.id, max(sent.at, state.ask.deadline) + command.seconds * 1000)]
 
 

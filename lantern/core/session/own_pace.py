@@ -7,6 +7,7 @@ what is counted and reported is counted and reported as in a led session.
 from collections.abc import Sequence
 
 from lantern.core import errors
+from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
@@ -42,7 +43,7 @@ def _begin(state: State, command: c.BeginPaper, sent: Sent) -> Events:
 def _go_to(state: State, command: c.GoToPlace, sent: Sent) -> Events:
     paper = _paper(state, command.seat, sent)
     if command.item not in paper.items:
-        raise errors.NotPossible("This question is not on your paper.")
+        raise errors.NotPossible(said("not_on_your_paper", "This question is not on your paper."))
     is_late = sent.number <= paper.went
     return [] if is_late or paper.at == command.item else [e.WentTo(command.item)]
 
@@ -89,7 +90,7 @@ def _paper_time_up(state: State, command: c.PaperTimeUp, sent: Sent) -> Events:
 def _any_paper(state: State, number: int, sent: Sent) -> Paper:
     paper = state.papers.get(own_seat(state, number, sent).number)
     if paper is None:
-        raise errors.NotPossible("You have not begun yet.")
+        raise errors.NotPossible(said("not_begun", "You have not begun yet."))
     return paper
 
 

@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 
 from lantern.core import errors
+from lantern.core.messages import said
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Role, Sent
@@ -23,8 +24,11 @@ def join(state: State, command: c.Join, sent: Sent) -> Events:
     name = clean_name(command.name)
     if any(seat.removed and state.name(seat).casefold() == name.casefold() for seat in state.seats.values()):
         raise errors.TakenOut(
-            "Somebody of this name was taken out of this session. Ask your teacher to let you in, "
-            "or join under the name the class knows you by.",
+            said(
+                "name_was_taken_out",
+                "Somebody of this name was taken out of this session. Ask your teacher to let you in, "
+                "or join under the name the class knows you by.",
+            ),
             field="name",
         )
     return [e.Named(command.person, told_apart(name, _names(state))), joined]

@@ -9,6 +9,7 @@
 from collections.abc import Sequence
 
 from lantern.core import errors
+from lantern.core.messages import said
 from lantern.core.questions.items import Item, Question
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
@@ -22,7 +23,7 @@ Events = Sequence[e.Event]
 
 def ask_again(state: State, command: c.AskAgain, sent: Sent) -> Events:
     if state.ask is None or state.ask.is_open:
-        raise errors.NotPossible("There is no closed question to ask again.")
+        raise errors.NotPossible(said("nothing_to_ask_again", "There is no closed question to ask again."))
     return [new_round(state, state.ask.item_id, sent.at)]
 
 
@@ -35,7 +36,7 @@ def clear_answers(state: State, command: c.ClearAnswers, sent: Sent) -> Events:
         return [*leave(state), e.SetAside(asks, start_over=True)]
     ask = state.ask
     if ask is None:
-        raise errors.NotPossible("There is no question here whose answers could be cleared.")
+        raise errors.NotPossible(said("nothing_to_clear", "There is no question here whose answers could be cleared."))
     rounds = tuple(one.id for one in state.rounds(ask.item_id) if not one.set_aside)
     if not any(state.asks[one].responses for one in rounds):
         return []
@@ -45,7 +46,7 @@ def clear_answers(state: State, command: c.ClearAnswers, sent: Sent) -> Events:
 
 def bring_back(state: State, command: c.BringBack, sent: Sent) -> Events:
     if not state.laid:
-        raise errors.NotPossible("There is nothing to bring back.")
+        raise errors.NotPossible(said("nothing_to_bring_back", "There is nothing to bring back."))
     last = state.laid[-1]
     items = {state.asks[ask].item_id for ask in last.asks}
     left = leave(state) if state.ask and state.ask.item_id in items else []

@@ -8,6 +8,7 @@ from django.core.validators import validate_email
 from django.db import IntegrityError, transaction
 from django.http import HttpRequest
 
+from lantern.core.messages import said
 from lantern.server.accounts import invitations
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.schemas import PasswordChange, SignIn, SignUp
@@ -30,11 +31,13 @@ def sign_up(request: HttpRequest, form: SignUp) -> Teacher:
     invitation = invitations.check(form.invitation)
     name, email = " ".join(form.name.split()), form.email.strip().lower()
     if not name:
-        raise BadForm("Type your name as your class knows it.", field="name")
+        raise BadForm(said("own_name_wanted", "Type your name as your class knows it."), field="name")
     try:
         validate_email(email)
     except ValidationError as error:
-        raise BadForm("Type a whole e-mail address, such as anna@school.example.", field="email") from error
+        raise BadForm(
+            said("email_wanted", "Type a whole e-mail address, such as anna@school.example."), field="email"
+        ) from error
     _check_password(form.password, Teacher(name=name, email=email), "password")
     limits.spend(limits.SIGN_UPS, limits.address_of(request))
     try:
@@ -45,7 +48,7 @@ def sign_up(request: HttpRequest, form: SignUp) -> Teacher:
         # Whoever tries which addresses have an account here learns of very few.
         limits.spend(limits.TAKEN_ADDRESSES, limits.address_of(request))
         raise BadForm(
-            "There is an account with this e-mail address already. Sign in instead.", field="email"
+            said("email_taken", "There is an account with this e-mail address already. Sign in instead."), field="email"
         ) from error
     login(request, teacher)
     return teacher
@@ -54,7 +57,9 @@ def sign_up(request: HttpRequest, form: SignUp) -> Teacher:
 def invite_colleague(request: HttpRequest) -> str:
     """A link for one new account. Raises BadForm where only the operator invites."""
     if settings.SIGN_UP == "closed":
-        raise BadForm("Accounts are made here by whoever runs this server. Ask there for a link.")
+        raise BadForm(
+            said("sign_up_closed", "Accounts are made here by whoever runs this server. Ask there for a link.")
+        )
     return invitations.link(request.build_absolute_uri("/").rstrip("/"), invitations.invite())
 
 
@@ -79,4 +84,4 @@ def _check_password(password: str, teacher: Teacher, field: str) -> None:
     try:
         validate_password(password, teacher)
     except ValidationError as error:
-        raise BadForm(" ".join(error.messages), field=field) from error
+        raise BadForm(said("password_refused", "{why}", why=" ".join(error.messages)), field=field) from error

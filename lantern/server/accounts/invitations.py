@@ -7,6 +7,7 @@ from hashlib import sha256
 from django.conf import settings
 from django.utils import timezone
 
+from lantern.core.messages import said
 from lantern.server.accounts.models import Invitation, Teacher
 from lantern.server.api.errors import BadForm
 
@@ -29,8 +30,11 @@ def check(secret: str) -> Invitation | None:
     found = Invitation.objects.filter(digest=_digest(secret), used_by=None, expires_at__gt=timezone.now()).first()
     if found is None and settings.SIGN_UP != "open":
         raise BadForm(
-            "Accounts are made here with an invitation only, and this one is not, or no longer, good. "
-            "Ask whoever runs this server for a new link."
+            said(
+                "invitation_not_good",
+                "Accounts are made here with an invitation only, and this one is not, or no longer, good. "
+                "Ask whoever runs this server for a new link.",
+            )
         )
     return found
 
@@ -40,7 +44,7 @@ def use(invitation: Invitation | None, teacher: Teacher) -> None:
     if invitation is None:
         return
     if not Invitation.objects.filter(pk=invitation.pk, used_by=None).update(used_by=teacher):
-        raise BadForm("This invitation has just been used. Ask for a new link.")
+        raise BadForm(said("invitation_just_used", "This invitation has just been used. Ask for a new link."))
 
 
 def _digest(secret: str) -> str:

@@ -8,7 +8,8 @@ from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, ValidationError
 
 from lantern.core import errors as core
-from lantern.core.sentences import sentence_of
+from lantern.core.messages import Message, said
+from lantern.core.sentences import message_of
 from lantern.core.values import Value
 
 STATUS: dict[type[core.LanternError], int] = {
@@ -49,6 +50,7 @@ class BadForm(core.LanternError):
 
 
 class WrongOldPassword(BadForm):
+    code = "wrong_old_password"
     sentence = "This is not your present password."
 
 
@@ -81,9 +83,10 @@ STATUS |= {FaultySession: 500, TooFast: 429, Elsewhere: 409, SignedOut: 401}
 STATUS |= {TooManyTries: 429, WrongSignIn: 401, UnknownCode: 404, UnknownSession: 404, BadForm: 422, NotStored: 503}
 
 
-class ErrorReply(Value):
-    code: str
-    sentence: str
+class ErrorReply(Message):
+    """`family` is what devices and pages act on: the branch of the tree of refusals."""
+
+    family: str
     field: str | None = None
 
 
@@ -94,7 +97,11 @@ class Gone(Value):
 
 
 def reply_to(error: core.LanternError) -> ErrorReply:
-    return ErrorReply(code=error.code, sentence=error.sentence, field=error.field)
+    return replied(error.message, error.family, error.field)
+
+
+def replied(message: Message, family: str, field: str | None = None) -> ErrorReply:
+    return ErrorReply(family=family, field=field, **dict(message))
 
 
 def farewell(error: core.LanternError) -> str:
@@ -116,8 +123,8 @@ def add_error_replies(api: NinjaAPI) -> None:
 
     @api.exception_handler(ValidationError)
     def invalid(request: HttpRequest, error: ValidationError) -> HttpResponse:
-        field, sentence = _first(error.errors)
-        return reply(request, 422, ErrorReply(code="bad_form", sentence=sentence, field=field))
+        field, message = _first(error.errors)
+        return reply(request, 422, replied(message, BadForm.family, field))
 
     @api.exception_handler(AuthenticationError)
     def signed_out(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
@@ -126,11 +133,11 @@ def add_error_replies(api: NinjaAPI) -> None:
     @api.exception_handler(Http404)
     @api.exception_handler(PermissionDenied)
     def missing(request: HttpRequest, error: Exception) -> HttpResponse:
-        sentence = "This does not exist, or it belongs to somebody else."
-        return reply(request, 404, ErrorReply(code="not_found", sentence=sentence))
+        message = said("not_there", "This does not exist, or it belongs to somebody else.")
+        return reply(request, 404, replied(message, UnknownSession.family))
 
 
-def _first(problems: list[dict[str, Any]]) -> tuple[str | None, str]:
-    """The place and the sentence of the first problem; places inside the body lose the leading parts."""
+def _first(problems: list[dict[str, Any]]) -> tuple[str | None, Message]:
+    """The place of the first problem, and what it is; places inside the body lose the leading parts."""
     place = [str(part) for part in problems[0]["loc"] if part not in ("body", "payload", "query", "path")]
-    return ".".join(place) or None, sentence_of(problems[0])
+    return ".".join(place) or None, message_of(problems[0])

@@ -17,6 +17,7 @@ from django.db import transaction
 from lantern.core.errors import BadMedia
 from lantern.core.formats.exchange import File, Incoming, SetFormat, Source, media_ids
 from lantern.core.formats.registry import WRITERS, read_file, read_typed
+from lantern.core.messages import said
 from lantern.core.questions import read_item
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
 from lantern.core.questions.items import Film, Media, Picture, Recording
@@ -40,7 +41,7 @@ def read(teacher: Teacher, source: Source | None, text: str, language: str = "")
     """What a file, or a pasted text, holds; `language` is that of the set it goes into. Raises Unreadable, BadForm."""
     if source is None:
         if not text.strip():
-            raise BadForm("Paste some questions, or choose a file.", field="text")
+            raise BadForm(said("nothing_to_bring_in", "Paste some questions, or choose a file."), field="text")
         return read_typed(text, new_item_id, language)
     source = replace(source, language=language)
     incoming = _as_remembered(teacher, source, read_file(source, new_item_id, _alone))
@@ -76,7 +77,13 @@ def add(teacher: Teacher, wanted: ToAdd, media: Mapping[str, File]) -> QuestionS
     """Keeps the items, and those of the files that they name. Raises BadMedia for a file that cannot be kept, BadForm
     for more items than a set holds."""
     if len(wanted.items) > MAX_ITEMS:
-        raise BadForm(f"A set holds at most {MAX_ITEMS} items. Leave some out, and bring them in as another set.")
+        raise BadForm(
+            said(
+                "too_many_to_bring_in",
+                "A set holds at most {most} items. Leave some out, and bring them in as another set.",
+                most=MAX_ITEMS,
+            )
+        )
     keeper = _Keeper(teacher, media)
     try:
         items = tuple(read_item.validate_python(keeper.kept(item.model_dump(mode="json"))) for item in wanted.items)
@@ -162,7 +169,9 @@ class _Keeper:
         try:
             made: Picture | Recording | Film = store[value["type"]](self._teacher, file.data, file.name)  # type: ignore[operator]
         except BadMedia as error:
-            raise BadMedia(f"{file.name}: {error.sentence}", field="file") from error
+            raise BadMedia(
+                said("file_refused", "{file}: {why}", file=file.name or "", why=error.sentence), field="file"
+            ) from error
         self._stored[value["media"]] = made
         return made
 

@@ -11,6 +11,7 @@ from lantern.core.formats.exchange import SetFormat, Source
 from lantern.core.formats.json_format import schema
 from lantern.core.formats.registry import WRITERS, read_again
 from lantern.core.formats.sheet_format import SheetFormat
+from lantern.core.messages import said
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
 from lantern.server.api.downloads import download
@@ -65,7 +66,7 @@ def add_incoming(
     try:
         to_add = ToAdd.model_validate_json(wanted)
     except ValidationError as error:
-        raise BadForm("Nothing that could be added was chosen.") from error
+        raise BadForm(said("nothing_chosen", "Nothing that could be added was chosen.")) from error
     source = _source(file, choices)
     media = actions.read(request.auth, source, "").media if source else {}
     return document_of(actions.add(request.auth, to_add, media))
@@ -105,11 +106,13 @@ def _source(file: Any, choices: str) -> Source | None:
     if file is None:
         return None
     if file.size > LARGEST_FILE:
-        raise BadForm("This file is larger than 150 MB.", field="file")
+        raise BadForm(said("file_too_large", "This file is larger than {most} MB.", most=150), field="file")
     try:
         chosen = {str(name): str(value) for name, value in json.loads(choices).items()}
     except (ValueError, AttributeError) as error:
-        raise BadForm("What was chosen for this file was not understood.", field="choices") from error
+        raise BadForm(
+            said("choices_not_understood", "What was chosen for this file was not understood."), field="choices"
+        ) from error
     return Source(file.name or "", file.read(), chosen)
 
 

@@ -9,6 +9,7 @@ from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
 from lantern.core.errors import NotReady
+from lantern.core.messages import said
 from lantern.core.questions import stored
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent, can_run, problems_of, search_text
 from lantern.core.questions.items import Item
@@ -124,7 +125,7 @@ def change_folder(teacher: Teacher, folder_id: int, form: FolderForm) -> Folder:
     parent = above = _own_folder(teacher, form.parent)
     while above is not None:
         if above.pk == folder.pk:
-            raise BadForm("A folder cannot lie inside itself.", field="parent")
+            raise BadForm(said("folder_in_itself", "A folder cannot lie inside itself."), field="parent")
         above = above.parent
     folder.name, folder.parent = form.name.strip(), parent
     folder.save()
@@ -196,7 +197,9 @@ def change_set(teacher: Teacher, set_id: int, changes: Changes) -> Saved:
     _keep_revision(question_set, unless_younger_than=REVISION_EVERY)
     rows = {row.key: row for row in question_set.items.all()}
     if len(rows.keys() | {put.item.id for put in changes.put}) > MAX_ITEMS:
-        raise BadForm(f"A set holds at most {MAX_ITEMS} items. Start another set for the rest.")
+        raise BadForm(
+            said("set_is_full", "A set holds at most {most} items. Start another set for the rest.", most=MAX_ITEMS)
+        )
     found = [_put(question_set, rows, put) for put in changes.put]
     found += [_remove(rows, remove) for remove in changes.remove]
     if changes.title is not None:
@@ -221,7 +224,7 @@ def freeze(teacher: Teacher, question_set: QuestionSet) -> Revision:
     question_set = _as_it_stands(question_set.pk)
     content = content_of(question_set)
     if not can_run(content):
-        raise NotReady("Add a question before you run this set." if not content.items else None)
+        raise NotReady(said("set_empty", "Add a question before you run this set.") if not content.items else None)
     revision, _ = Revision.objects.get_or_create(
         set=question_set, version=question_set.version, defaults={"content": content.model_dump(mode="json")}
     )

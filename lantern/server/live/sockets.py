@@ -20,9 +20,10 @@ from channels.auth import AuthMiddlewareStack
 from pydantic import Field, TypeAdapter, ValidationError
 
 from lantern.core.errors import LanternError, TakenOut, UnknownSeat
+from lantern.core.messages import said
 from lantern.core.session import Actor, Command, Role, Sent
 from lantern.core.session.commands import BeginPaper, ClearAnswer, GiveAnswer, GoToPlace, HandIn
-from lantern.server.api.errors import ErrorReply, TooFast, UnknownSession, farewell, reply_to
+from lantern.server.api.errors import TooFast, UnknownSession, farewell, replied, reply_to
 from lantern.server.doors.budget import Budget
 from lantern.server.doors.protocols import Wire, doors
 from lantern.server.live.clock import now_ms
@@ -59,7 +60,7 @@ CHEAP = 4 * 1024
 """Characters that cost as much as one message; a longer one costs more."""
 MOST_ON_THEIR_WAY = 20
 NOT_SERVED = 4404
-NOT_UNDERSTOOD = ErrorReply(code="not_understood", sentence="The server did not understand this message.")
+NOT_UNDERSTOOD = replied(said("not_understood", "The server did not understand this message."), "not_understood")
 # From left to right: whatever is a command is not tried as a ping, too.
 IN_TURN = Field(union_mode="left_to_right")
 _student_message: TypeAdapter[StudentCommand | Ping] = TypeAdapter(Annotated[StudentCommand | Ping, IN_TURN])

@@ -10,6 +10,7 @@ from django.db import connection
 
 from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
+from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.questions.stored import content_of
 from lantern.core.session import Actor, Course, Recorded, Role, Sent, State, new_session
@@ -51,7 +52,13 @@ class FaultyEvent(FaultySession):
     """An event can be read no more, or breaks what comes of it. The session stands there until it is set aside."""
 
     def __init__(self, session_id: int, seq: int) -> None:
-        super().__init__(f"This session cannot go on: it stands at its event number {seq}. All answers are kept.")
+        super().__init__(
+            said(
+                "stands_at_event",
+                "This session cannot go on: it stands at its event number {seq}. All answers are kept.",
+                seq=seq,
+            )
+        )
         self.session_id, self.seq = session_id, seq
 
 

@@ -20,6 +20,7 @@ from queue import Empty, SimpleQueue
 from django.db import DatabaseError, connection, transaction
 
 from lantern.core.errors import LanternError
+from lantern.core.messages import said
 from lantern.core.session import Command, Course, Event, Recorded, Sent, decide
 from lantern.core.session.events import Erased
 from lantern.server.api.errors import FaultySession, NotStored
@@ -176,7 +177,7 @@ class Writer:
             with transaction.atomic():
                 return self._apply(session_id, jobs)
         except LiveSession.DoesNotExist:
-            error: LanternError = LanternError("This session does not exist.")
+            error: LanternError = LanternError(said("no_such_session", "This session does not exist."))
         except (DatabaseError, store.Stale):
             log.exception("%d commands of session %d could not be stored", len(jobs), session_id)
             error = NotStored()
@@ -220,5 +221,5 @@ def _decide(job: Job, course: Course, recorded: list[Recorded]) -> Outcome:
         log.exception("a %s could not be decided", type(job.command).__name__)
         course.state = state
         del recorded[length:]
-        return Outcome(job, error=LanternError("Something went wrong here. Try once more."))
+        return Outcome(job, error=LanternError(said("went_wrong", "Something went wrong here. Try once more.")))
     return Outcome(job, events)

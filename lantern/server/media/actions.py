@@ -8,6 +8,7 @@ from django.conf import settings
 from django.http import Http404
 
 from lantern.core.errors import BadMedia, BadPicture
+from lantern.core.messages import said
 from lantern.core.questions.items import Film, Picture, Recording
 from lantern.server.accounts.models import Teacher
 from lantern.server.media import collection
@@ -24,7 +25,13 @@ Type = StoredMedia.Type
 def store_picture(teacher: Teacher, data: bytes, name: str = "", credit: str = "") -> Picture:
     """Re-encode and keep. Raises BadPicture for anything that is no picture, or too large."""
     if len(data) > settings.PICTURE_MAX_BYTES:
-        raise BadPicture("This file is larger than 15 MB. Save the picture smaller, then try again.")
+        raise BadPicture(
+            said(
+                "picture_too_large",
+                "This file is larger than {most} MB. Save the picture smaller, then try again.",
+                most=15,
+            )
+        )
     (width, height), variants = reencode(data)
     files = {f"{variant}.webp": content for variant, content in variants.items()}
     kept = _keep(teacher, Type.PICTURE, files, name=name, width=width, height=height, credit=credit)
@@ -44,7 +51,13 @@ def store_from_collection(teacher: Teacher, code: str) -> Picture:
 def store_sound(teacher: Teacher, data: bytes, name: str = "", transcript: str = "") -> Recording:
     """Raises BadMedia for anything that is no sound, or too large."""
     if len(data) > settings.SOUND_MAX_BYTES:
-        raise BadMedia("This file is larger than 25 MB. Save the sound shorter or smaller, then try again.")
+        raise BadMedia(
+            said(
+                "sound_too_large",
+                "This file is larger than {most} MB. Save the sound shorter or smaller, then try again.",
+                most=25,
+            )
+        )
     heard = read_sound(data)
     files = {"sound": data}
     kept = _keep(teacher, Type.SOUND, files, name=name, content_type=heard.content_type, seconds=heard.seconds)
@@ -56,7 +69,7 @@ def speak(wanted: ToSpeak) -> bytes:
     try:
         return speech().speak(wanted.text, wanted.voice, wanted.speed)
     except SpeechFailed as failure:
-        raise BadMedia(str(failure), field="text") from failure
+        raise BadMedia(failure.message, field="text") from failure
 
 
 def store_speech(teacher: Teacher, wanted: ToSpeak) -> Recording:
@@ -66,7 +79,13 @@ def store_speech(teacher: Teacher, wanted: ToSpeak) -> Recording:
 def store_video(teacher: Teacher, data: bytes, name: str = "") -> Film:
     """Raises BadMedia for anything that is no video, or too large."""
     if len(data) > settings.VIDEO_MAX_BYTES:
-        raise BadMedia("This file is larger than 100 MB. Save the video shorter or smaller, then try again.")
+        raise BadMedia(
+            said(
+                "video_too_large",
+                "This file is larger than {most} MB. Save the video shorter or smaller, then try again.",
+                most=100,
+            )
+        )
     kept = _keep(teacher, Type.VIDEO, {"video": data}, name=name, content_type=read_video(data))
     return Film(media=kept.id)
 
@@ -74,7 +93,7 @@ def store_video(teacher: Teacher, data: bytes, name: str = "") -> Film:
 def store_captions(teacher: Teacher, data: bytes, name: str = "") -> str:
     """The id of the kept captions. Raises BadMedia."""
     if len(data) > settings.PICTURE_MAX_BYTES:
-        raise BadMedia("This file is too large to be captions.")
+        raise BadMedia(said("captions_too_large", "This file is too large to be captions."))
     files = {"captions.vtt": read_captions(data)}
     return _keep(teacher, Type.CAPTIONS, files, name=name, content_type="text/vtt").id
 

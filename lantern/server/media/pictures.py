@@ -6,6 +6,7 @@ from io import BytesIO
 from PIL import Image, ImageOps
 
 from lantern.core.errors import BadPicture
+from lantern.core.messages import said
 
 WIDTHS = (480, 960, 1600)
 THUMBNAIL_WIDTH = 240
@@ -39,7 +40,13 @@ def _upright(data: bytes) -> Image.Image:
     try:
         with Image.open(BytesIO(data), formats=FORMATS) as source:
             if source.width * source.height > MAX_PIXELS:
-                raise BadPicture("This picture has more than 50 million pixels. Save it smaller, then try again.")
+                raise BadPicture(
+                    said(
+                        "picture_too_many_pixels",
+                        "This picture has more than {most} million pixels. Save it smaller, then try again.",
+                        most=50,
+                    )
+                )
             return ImageOps.exif_transpose(source).convert("RGBA" if _has_alpha(source) else "RGB")
     except BadPicture:
         raise

@@ -14,6 +14,7 @@ from mutagen.oggvorbis import OggVorbis
 from mutagen.wave import WAVE
 
 from lantern.core.errors import BadMedia
+from lantern.core.messages import said
 
 SOUNDS: dict[type[Any], str] = {
     WAVE: "audio/wav",
@@ -42,7 +43,9 @@ def read_sound(data: bytes) -> Heard:
     content_type = SOUNDS.get(type(file))
     seconds = getattr(getattr(file, "info", None), "length", 0)
     if content_type is None or not 0 < seconds <= LONGEST_SECONDS:
-        raise BadMedia("This file is not a sound that can be used. Choose a WAV, MP3, OGG, FLAC or M4A file.")
+        raise BadMedia(
+            said("no_sound", "This file is not a sound that can be used. Choose a WAV, MP3, OGG, FLAC or M4A file.")
+        )
     return Heard(content_type, round(seconds, 2))
 
 
@@ -52,7 +55,7 @@ def read_video(data: bytes) -> str:
         return "video/mp4"
     if data.startswith(_EBML) and b"webm" in data[:64]:
         return "video/webm"
-    raise BadMedia("This file is not a video that can be used. Choose an MP4 or WebM file.")
+    raise BadMedia(said("no_video", "This file is not a video that can be used. Choose an MP4 or WebM file."))
 
 
 def read_captions(data: bytes) -> bytes:
@@ -60,7 +63,9 @@ def read_captions(data: bytes) -> bytes:
     try:
         captions = webvtt.from_string(data.decode("utf-8-sig"))
     except Exception as error:  # any reader may fail in its own way on hostile bytes
-        raise BadMedia("This file holds no captions that can be read. Choose a WebVTT file (.vtt).") from error
+        raise BadMedia(
+            said("captions_unreadable", "This file holds no captions that can be read. Choose a WebVTT file (.vtt).")
+        ) from error
     if not captions.captions:
-        raise BadMedia("This file holds no captions. Choose a WebVTT file (.vtt).")
+        raise BadMedia(said("no_captions", "This file holds no captions. Choose a WebVTT file (.vtt)."))
     return captions.content.encode()

@@ -84,7 +84,7 @@ export function openLine<M extends Envelope>(options: LineOptions): Line<M> {
       return
     }
     const reply = signedOut ?? why
-    gone.value = new Refusal(reply.code, reply.sentence)
+    gone.value = new Refusal(reply)
     status.value = 'gone'
     stopped = true
   }

@@ -39,7 +39,7 @@ export function createOutbox(transmit: (text: string, id: string) => void) {
     if (first?.id !== id) return
     if (error?.code === 'not_stored') return later(id)
     waiting.shift()
-    if (error) first.refused(new Refusal(error.code, error.sentence, error.field ?? null))
+    if (error) first.refused(new Refusal(error))
     else first.done()
     next()
   }

@@ -1,5 +1,5 @@
 /** The two ways of a line: a socket, and requests that wait. Each serves until it fails. */
-import { refusalFrom } from '../refusal'
+import { toldBy } from '../refusal'
 import type { ErrorReply } from '../types'
 
 /** What a way tells the line. `served` says whether this way has carried a view before. */
@@ -91,8 +91,7 @@ export async function servePolls<M extends { now: number; version: string }>(
       const reply = await fetch(path + (version && `?after=${version}`), { headers: headers() })
       if (reply.status === 204) continue
       if (!reply.ok) {
-        const refusal = refusalFrom(await reply.json().catch(() => undefined), reply.status)
-        if (reply.status < 500) heard.gone({ code: refusal.code, sentence: refusal.sentence, field: null })
+        if (reply.status < 500) heard.gone(toldBy(await reply.json().catch(() => undefined)))
         return !!version
       }
       const body = (await reply.json()) as M
@@ -116,8 +115,7 @@ export async function postCommand(
     const all = { 'Content-Type': 'application/json', ...headers() }
     const reply = await fetch(path, { method: 'POST', body: text, headers: all })
     if (reply.ok) return null
-    const { code, sentence, field } = refusalFrom(await reply.json().catch(() => undefined), reply.status)
-    return reply.status < 500 ? { code, sentence, field } : 'later'
+    return reply.status < 500 ? toldBy(await reply.json().catch(() => undefined)) : 'later'
   } catch {
     return 'later'
   }

@@ -50,7 +50,7 @@ useKeys({
 
 <template>
   <div v-if="gone" class="mx-auto max-w-xl px-6 py-16 text-lg" role="alert">
-    <DeskFault v-if="gone.code === 'faulty_session'" :session="sessionId" :sentence="gone.sentence" />
+    <DeskFault v-if="gone.family === 'faulty_session'" :session="sessionId" :sentence="gone.sentence" />
     <p v-else>{{ gone.sentence }}</p>
     <RouterLink
       v-if="gone.code === 'signed_out'"

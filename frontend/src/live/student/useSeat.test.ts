@@ -114,7 +114,10 @@ describe('a seat', () => {
     const link = open()
     show('q1.1')
     link.send('q1', A)
-    socket.say({ ack: socket.commands[0]!.id, error: { code: 'bad_answer', sentence: 'Choose again.' } })
+    socket.say({
+      ack: socket.commands[0]!.id,
+      error: { code: 'choose_one_option', family: 'bad_answer', sentence: 'Choose again.' },
+    })
     await vi.advanceTimersByTimeAsync(0)
     expect([link.state.value, link.refusal.value?.again]).toEqual(['refused', true])
     link.send('q1', B)

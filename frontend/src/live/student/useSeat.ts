@@ -18,7 +18,7 @@ export interface Refused {
 
 export const refusedBy = (error: Refusal): Refused => ({
   sentence: error.sentence,
-  again: error.code === 'bad_answer',
+  again: error.family === 'bad_answer',
 })
 
 export function useSeat(seat: Joined) {

@@ -22,7 +22,7 @@ from lantern.core.questions.companions import NewId
 from lantern.core.questions.kinds.choice import MAX_OPTIONS, MIN_OPTIONS
 from lantern.core.questions.kinds.match import PAIRS_IN_ONE
 from lantern.core.questions.marking.numbers import number_and_unit
-from lantern.core.sentences import sentence_of
+from lantern.core.sentences import message_of
 
 LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
@@ -138,7 +138,7 @@ def _entry(block: Block, fields: dict[str, Any], sentences: tuple[str, ...] | li
     except ValidationError as error:
         problem = error.errors()[0]
         place = ".".join(str(part) for part in problem["loc"][1:])
-        return Entry(place=_place(block), text=block.text, sentences=(f"{place}: {sentence_of(problem)}",))
+        return Entry(place=_place(block), text=block.text, sentences=(f"{place}: {message_of(problem).sentence}",))
     return Entry(place=_place(block), text=block.text, item=item, sentences=tuple(sentences))
 
 

@@ -30,6 +30,7 @@ from lantern.core.formats.qti.nodes import Node, parse
 from lantern.core.formats.qti.reading import KeepFile, NotSaid
 from lantern.core.formats.qti.versions import QTI2, QTI3, Version
 from lantern.core.formats.safezip import SafeZip, is_zip
+from lantern.core.messages import said
 from lantern.core.questions import read_item
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import SetContent
@@ -77,7 +78,9 @@ def read_package(data: bytes, new_id: NewId) -> Incoming:
     package = Package(SafeZip(data), incoming)
     manifest = package.xml(MANIFEST)
     if manifest is None:
-        raise Unreadable("This archive has no readable manifest, so it is no package of questions.")
+        raise Unreadable(
+            said("package_without_manifest", "This archive has no readable manifest, so it is no package of questions.")
+        )
     resources = {
         _resolved(MANIFEST, node["href"]): node for node in manifest.all("resource") if node["href"].endswith(".xml")
     }
@@ -98,7 +101,9 @@ def read_package(data: bytes, new_id: NewId) -> Incoming:
     if len(items) > MOST_ENTRIES:
         incoming.note(f"Only the first {MOST_ENTRIES} items were read.")
     if not incoming.entries:
-        raise Unreadable(" ".join(["This package holds no items.", *incoming.notes]))
+        raise Unreadable(
+            said("package_without_items", "This package holds no items. {notes}", notes=" ".join(incoming.notes))
+        )
     return incoming
 
 

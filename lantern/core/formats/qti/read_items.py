@@ -14,6 +14,7 @@ from lantern.core.formats.qti.nodes import Node, finite, text_of
 from lantern.core.formats.qti.read_gaps import IN_LINE, gap_match, gaps
 from lantern.core.formats.qti.reading import PASSED_OVER, Fields, KeepFile, NotSaid, Reading
 from lantern.core.formats.qti.versions import plain_name
+from lantern.core.messages import said
 from lantern.core.questions.companions import NewId
 
 INTERACTIONS = frozenset(
@@ -34,7 +35,7 @@ def read_item(root: Node, new_id: NewId, keep: KeepFile) -> tuple[list[Fields], 
     reading = Reading(root, declarations_of(root), new_id, keep)
     body = root.first("item-body")
     if body is None:
-        raise NotSaid("It has no body.")
+        raise NotSaid(said("item_without_body", "It has no body."))
     found = [node for node in body.walk() if node.name in INTERACTIONS]
     common = _common(reading)
     if not found:
@@ -96,14 +97,20 @@ def _outside(body: Node) -> list[Node]:
 def _one(reading: Reading, node: Node, around: str) -> Fields:
     reader = READERS.get(node.name)
     if reader is None:
-        raise NotSaid(f"There is no kind of question for this: {node.name.replace('-', ' ')}.")
+        raise NotSaid(
+            said(
+                "interaction_unknown",
+                "There is no kind of question for this: {interaction}.",
+                interaction=node.name.replace("-", " "),
+            )
+        )
     fields = reader(reading, node)
     if "unit" in fields:  # it stands behind the field, and is no part of the question
         around = around.removesuffix(fields["unit"]).rstrip()
     prompt = node.first("prompt")
     own = text_of(prompt, without=frozenset({"img", "audio", "video", "object"})) if prompt else ""
-    said = [part for part in (around, own, fields.pop("below", "")) if part]
-    fields["prompt"] = "\n".join(said) or reading.root["title"]
+    parts = [part for part in (around, own, fields.pop("below", "")) if part]
+    fields["prompt"] = "\n".join(parts) or reading.root["title"]
     inside = reading.media(prompt.all("img", "audio", "video", "object")) if prompt else {}
     return {**inside, **fields}
 
@@ -204,7 +211,7 @@ def _match(reading: Reading, node: Node) -> Fields:
     declared = reading.declared(node)
     sets = node.all("simple-match-set")
     if len(sets) != 2:
-        raise NotSaid("It does not have two sets to match.")
+        raise NotSaid(said("match_sets_missing", "It does not have two sets to match."))
     left, right = ({c["identifier"]: c for c in one.all("simple-associable-choice")} for one in sets)
     partner = {
         ends[0]: ends[1]
@@ -236,7 +243,7 @@ def _match(reading: Reading, node: Node) -> Fields:
 def _point(reading: Reading, node: Node) -> Fields:
     picture = next((m for m in map(reading.medium, node.all("img", "object")) if m and m["type"] == "picture"), None)
     if picture is None:
-        raise NotSaid("Its picture is not in the package.")
+        raise NotSaid(said("picture_not_in_package", "Its picture is not in the package."))
     width, height = picture["width"], picture["height"]
     declared = reading.declared(node)
     right = set(declared.right())

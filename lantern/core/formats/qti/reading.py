@@ -6,6 +6,7 @@ from typing import Any
 
 from lantern.core.formats.qti.declarations import Declaration
 from lantern.core.formats.qti.nodes import Node
+from lantern.core.messages import Explained
 from lantern.core.questions.companions import NewId
 
 Fields = dict[str, Any]
@@ -16,8 +17,8 @@ PASSED_OVER = frozenset(
 )
 
 
-class NotSaid(Exception):
-    """Why an item was not understood, in a sentence."""
+class NotSaid(Explained):
+    """Why an item was not understood."""
 
 
 @dataclass

@@ -9,6 +9,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import Drawn, NewId, Sample, Substance, Told
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -150,7 +151,7 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
         elif not chosen or len(set(chosen)) != len(chosen):
             raise BadAnswer
         elif item.form != "several":
-            raise BadAnswer("Choose one option only.")
+            raise BadAnswer(said("choose_one_option", "Choose one option only."))
         known = [o.id for o in item.options]
         for option in chosen:
             if option not in known:
@@ -286,20 +287,36 @@ def _drawn(prompt: str, right: str, wrong: Sequence[str], tags: tuple[str, ...],
 def _option_problems(item: ChoiceItem) -> list[Problem]:
     problems = []
     if len(item.options) < MIN_OPTIONS:
-        problems.append(wrong("Give at least two options.", "options"))
+        problems.append(wrong(said("two_options_wanted", "Give at least two options."), "options"))
     texts = [plain(o.text).casefold() for o in item.options]
     for index, text in enumerate(texts):
         media = item.options[index].media
         if isinstance(media, Picture) and not text and not media.description.strip():
-            sentence = f"Describe the picture of option {LETTERS[index]} for those who cannot see it."
-            problems.append(unwise(sentence, f"options.{index}"))
+            undescribed = said(
+                "option_picture_undescribed",
+                "Describe the picture of option {option} for those who cannot see it.",
+                option=LETTERS[index],
+            )
+            problems.append(unwise(undescribed, f"options.{index}"))
         if not text and media is not None:
             continue
         if not text:
-            problems.append(wrong(f"Option {LETTERS[index]} is empty.", f"options.{index}"))
+            problems.append(
+                wrong(said("option_empty", "Option {option} is empty.", option=LETTERS[index]), f"options.{index}")
+            )
         elif text in texts[:index]:
             first = LETTERS[texts.index(text)]
-            problems.append(unwise(f"Options {first} and {LETTERS[index]} say the same.", f"options.{index}"))
+            problems.append(
+                unwise(
+                    said(
+                        "options_alike",
+                        "Options {first} and {second} say the same.",
+                        first=first,
+                        second=LETTERS[index],
+                    ),
+                    f"options.{index}",
+                )
+            )
     return [*problems, *_unwise_options(item)]
 
 
@@ -309,12 +326,12 @@ def _unwise_options(item: ChoiceItem) -> list[Problem]:
     texts = [plain(o.text) for o in item.options]
     for index, text in enumerate(texts):
         if _CATCH_ALL.search(text):
-            sentence = f"Option {LETTERS[index]} stands for the others, which tests reading more than knowing."
-            problems.append(unwise(sentence, f"options.{index}"))
+            stands = "Option {option} stands for the others, which tests reading more than knowing."
+            problems.append(unwise(said("option_for_others", stands, option=LETTERS[index]), f"options.{index}"))
         others = [len(other) for at, other in enumerate(texts) if at != index and other]
         if others and len(text) > LONG_OPTION and len(text) > MUCH_LONGER * max(others):
-            sentence = f"Option {LETTERS[index]} is much longer than the others, which draws the eye to it."
-            problems.append(unwise(sentence, f"options.{index}"))
+            longer = "Option {option} is much longer than the others, which draws the eye to it."
+            problems.append(unwise(said("option_much_longer", longer, option=LETTERS[index]), f"options.{index}"))
     return problems
 
 
@@ -323,11 +340,16 @@ def _key_problems(item: ChoiceItem) -> list[Problem]:
     if not item.scored:
         return []
     if count == 0:
-        return [wrong("Mark the right answer, or make it an opinion.", "options")]
+        return [wrong(said("right_option_missing", "Mark the right answer, or make it an opinion."), "options")]
     if item.form != "several" and count > 1:
-        return [wrong("Only one option can be right here. Choose one, or allow several.", "options")]
+        return [
+            wrong(
+                said("only_one_option_right", "Only one option can be right here. Choose one, or allow several."),
+                "options",
+            )
+        ]
     if item.form == "several" and count == len(item.options):
-        return [unwise("Every option is right, so nothing can be told apart.", "options")]
+        return [unwise(said("every_option_right", "Every option is right, so nothing can be told apart."), "options")]
     return []
 
 

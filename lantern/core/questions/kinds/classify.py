@@ -8,6 +8,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -27,6 +28,7 @@ from lantern.core.questions.marking.equal import any_alike, as_pairs, texts_of
 from lantern.core.questions.parts import (
     LETTERS,
     Line,
+    LineWords,
     PublicLine,
     cut,
     line_problems,
@@ -41,6 +43,18 @@ from lantern.core.questions.textform import entries, entry
 from lantern.core.values import ShortId, Value
 
 MOST_GROUPS, MOST_LINES = 6, 20
+GROUPS = LineWords(
+    lambda line: said("group_empty", "Group {line} is empty.", line=line),
+    lambda first, second: said(
+        "groups_alike", "Group {first} and group {second} say the same.", first=first, second=second
+    ),
+)
+MEMBERS = LineWords(
+    lambda line: said("line_empty", "Line {line} is empty.", line=line),
+    lambda first, second: said(
+        "lines_alike", "Line {first} and line {second} say the same.", first=first, second=second
+    ),
+)
 
 
 class Member(Line):
@@ -102,16 +116,23 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
     text_fields = ("groups", "members")
 
     def check(self, item: ClassifyItem) -> list[Problem]:
-        problems = [*common_problems(item), *line_problems(item.groups, "groups", "Group")]
-        problems += line_problems(item.members, "members", "Line")
+        problems = [*common_problems(item), *line_problems(item.groups, "groups", GROUPS)]
+        problems += line_problems(item.members, "members", MEMBERS)
         if len(item.groups) < 2:
-            problems.append(wrong("Give at least two groups.", "groups"))
+            problems.append(wrong(said("two_groups_wanted", "Give at least two groups."), "groups"))
         if len(item.members) < 2:
-            problems.append(wrong("Give at least two lines to put into the groups.", "members"))
+            problems.append(
+                wrong(said("two_members_wanted", "Give at least two lines to put into the groups."), "members")
+            )
         known = {group.id for group in item.groups}
         for index, member in enumerate(item.members):
             if item.scored and member.group not in known:
-                problems.append(wrong(f"Say which group line {index + 1} belongs to.", f"members.{index}"))
+                problems.append(
+                    wrong(
+                        said("member_without_group", "Say which group line {line} belongs to.", line=index + 1),
+                        f"members.{index}",
+                    )
+                )
         return problems
 
     def public(self, item: ClassifyItem, secret: str = "") -> PublicClassify:
@@ -134,7 +155,7 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
     def accept(self, item: ClassifyItem, answer: ClassifyAnswer) -> None:
         members = [p.member for p in answer.placed]
         if not members or len(set(members)) != len(members):
-            raise BadAnswer("Put each line into one group.")
+            raise BadAnswer(said("one_group_each", "Put each line into one group."))
         if not set(members) <= {m.id for m in item.members}:
             raise BadAnswer
         if not {p.group for p in answer.placed} <= {g.id for g in item.groups}:

@@ -15,6 +15,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import Drawn, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -125,15 +126,22 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
         problems = common_problems(item)
         gaps = gaps_of(item)
         if not gaps:
-            problems.append(wrong("Write the text, with what belongs into a gap in [square brackets].", "text"))
+            problems.append(
+                wrong(
+                    said("gap_text_missing", "Write the text, with what belongs into a gap in [square brackets]."),
+                    "text",
+                )
+            )
         if len(gaps) > MOST_GAPS:
-            problems.append(wrong(f"A text holds at most {MOST_GAPS} gaps.", "text"))
+            problems.append(wrong(said("too_many_gaps", "A text holds at most {most} gaps.", most=MOST_GAPS), "text"))
         for number, gap in enumerate(gaps, start=1):
             if not gap.right:
-                problems.append(wrong(f"Gap {number} is empty. Write what belongs into it.", "text"))
+                problems.append(
+                    wrong(said("gap_empty", "Gap {gap} is empty. Write what belongs into it.", gap=number), "text")
+                )
             if item.way == "chosen" and not gap.wrong:
-                sentence = f"Gap {number} has one choice only. Add others, as in [six|four|eight]."
-                problems.append(wrong(sentence, "text"))
+                alone = "Gap {gap} has one choice only. Add others, as in [six|four|eight]."
+                problems.append(wrong(said("gap_with_one_choice", alone, gap=number), "text"))
         return problems
 
     def public(self, item: GapFillItem, secret: str = "") -> PublicGapFill:
@@ -159,14 +167,14 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
     def accept(self, item: GapFillItem, answer: GapFillAnswer) -> None:
         gaps = gaps_of(item)
         if len(answer.texts) != len(gaps) or not any(text.strip() for text in answer.texts):
-            raise BadAnswer("Fill at least one gap, then send.")
+            raise BadAnswer(said("fill_a_gap", "Fill at least one gap, then send."))
         if item.way == "typed":
             return
         if item.way == "chosen":
             if any(text and text not in _choices(gap) for gap, text in zip(gaps, answer.texts, strict=True)):
                 raise BadAnswer
         elif Counter(text for text in answer.texts if text) - Counter(_bank(item)):
-            raise BadAnswer("Each word of the bank can be used as often as it stands there.")
+            raise BadAnswer(said("bank_word_used_up", "Each word of the bank can be used as often as it stands there."))
 
     def prepare(self, item: GapFillItem) -> None:
         if not item.strictness.typos:

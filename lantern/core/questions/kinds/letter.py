@@ -8,6 +8,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import NewId, Sample, Substance, Told
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -79,7 +80,14 @@ class LetterKind(Kind[LetterItem, LetterAnswer, LetterTally]):
     def check(self, item: LetterItem) -> list[Problem]:
         problems = common_problems(item)
         if item.scored and not set(item.right) & set(_offered(item)):
-            problems.append(unwise("No letter is right yet. Mark it here, or on the desk once it was asked.", "right"))
+            problems.append(
+                unwise(
+                    said(
+                        "no_letter_right_yet", "No letter is right yet. Mark it here, or on the desk once it was asked."
+                    ),
+                    "right",
+                )
+            )
         return problems
 
     def public(self, item: LetterItem, secret: str = "") -> PublicLetter:

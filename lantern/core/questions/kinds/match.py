@@ -8,6 +8,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import Drawn, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -29,6 +30,7 @@ from lantern.core.questions.marking.equal import any_alike, as_pairs
 from lantern.core.questions.parts import (
     LETTERS,
     Line,
+    LineWords,
     PublicLine,
     cut,
     line_problems,
@@ -44,6 +46,24 @@ from lantern.core.values import ShortId, Value
 
 FEWEST, MOST = 2, 12
 PAIRS_IN_ONE = 8
+LEFT = LineWords(
+    lambda line: said("left_side_empty", "Left side {line} is empty.", line=line),
+    lambda first, second: said(
+        "left_sides_alike", "Left side {first} and left side {second} say the same.", first=first, second=second
+    ),
+)
+RIGHT = LineWords(
+    lambda line: said("right_side_empty", "Right side {line} is empty.", line=line),
+    lambda first, second: said(
+        "right_sides_alike", "Right side {first} and right side {second} say the same.", first=first, second=second
+    ),
+)
+EXTRA = LineWords(
+    lambda line: said("extra_line_empty", "Extra line {line} is empty.", line=line),
+    lambda first, second: said(
+        "extra_lines_alike", "Extra line {first} and extra line {second} say the same.", first=first, second=second
+    ),
+)
 
 
 class Pair(Value):
@@ -109,14 +129,14 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
 
     def check(self, item: MatchItem) -> list[Problem]:
         left, right = _left_lines(item), [Line(id=p.partner_id, text=p.right) for p in item.pairs]
-        problems = [*common_problems(item), *line_problems(left, "pairs", "Left side")]
+        problems = [*common_problems(item), *line_problems(left, "pairs", LEFT)]
         problems += [
-            *line_problems(right, "pairs", "Right side", may_repeat=True),
-            *line_problems(item.extra, "extra", "Extra line"),
+            *line_problems(right, "pairs", RIGHT, may_repeat=True),
+            *line_problems(item.extra, "extra", EXTRA),
         ]
         problems += _extra_problems(item)
         if len(item.pairs) < FEWEST:
-            problems.append(wrong("Give at least two pairs.", "pairs"))
+            problems.append(wrong(said("two_pairs_wanted", "Give at least two pairs."), "pairs"))
         return problems
 
     def public(self, item: MatchItem, secret: str = "") -> PublicMatch:
@@ -141,7 +161,7 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
         left = [m.left for m in answer.matched]
         right = [m.right for m in answer.matched]
         if not left or len(set(left)) != len(left) or len(set(right)) != len(right):
-            raise BadAnswer("Give each line one partner of its own.")
+            raise BadAnswer(said("one_partner_each", "Give each line one partner of its own."))
         if not set(left) <= {p.id for p in item.pairs} or not set(right) <= _right_ids(item):
             raise BadAnswer
 
@@ -274,7 +294,10 @@ def _extra_problems(item: MatchItem) -> list[Problem]:
     """An extra line that reads like a partner would be right, though it is meant to belong to nobody."""
     partners = {plain(p.right).casefold() for p in item.pairs}
     alike = [at for at, line in enumerate(item.extra) if plain(line.text).casefold() in partners]
-    return [unwise(f"Extra line {at + 1} says the same as a right side.", f"extra.{at}") for at in alike]
+    return [
+        unwise(said("extra_line_alike", "Extra line {line} says the same as a right side.", line=at + 1), f"extra.{at}")
+        for at in alike
+    ]
 
 
 def _right_ids(item: MatchItem) -> set[str]:

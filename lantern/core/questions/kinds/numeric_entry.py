@@ -10,6 +10,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -115,11 +116,13 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
             return problems
         if item.accepts == "range":
             if item.low is None or item.high is None:
-                problems.append(wrong("Give both ends of the accepted range.", "low"))
+                problems.append(wrong(said("range_end_missing", "Give both ends of the accepted range."), "low"))
             elif item.low > item.high:
-                problems.append(wrong("The range ends before it begins.", "high"))
+                problems.append(wrong(said("range_reversed", "The range ends before it begins."), "high"))
         elif item.value is None:
-            problems.append(wrong("Give the right number, or make it an opinion.", "value"))
+            problems.append(
+                wrong(said("right_number_missing", "Give the right number, or make it an opinion."), "value")
+            )
         return problems
 
     def public(self, item: NumericEntryItem, secret: str = "") -> PublicNumericEntry:
@@ -138,7 +141,7 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
         try:
             read_number(answer.text, _asked(item))
         except NotANumber as error:
-            raise BadAnswer(str(error)) from error
+            raise BadAnswer(error.message) from error
 
     def score(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> float | None:
         if not item.scored:

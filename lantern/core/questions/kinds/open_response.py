@@ -7,6 +7,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import Sample
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -70,9 +71,15 @@ class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]
 
     def accept(self, item: OpenResponseItem, answer: OpenResponseAnswer) -> None:
         if not answer.text.strip():
-            raise BadAnswer("Write something, then send it.")
+            raise BadAnswer(said("write_something", "Write something, then send it."))
         if len(answer.text) > item.longest:
-            raise BadAnswer(f"This is longer than {item.longest} characters. Shorten it, then send it again.")
+            raise BadAnswer(
+                said(
+                    "answer_too_long",
+                    "This is longer than {longest} characters. Shorten it, then send it again.",
+                    longest=item.longest,
+                )
+            )
 
     def score(self, item: OpenResponseItem, answer: OpenResponseAnswer) -> float | None:
         return None
@@ -100,7 +107,7 @@ class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]
 
     def figures(self, item: OpenResponseItem, tally: OpenResponseTally) -> list[Figure]:
         words = sum(len(text.split()) for text in tally.texts)
-        return [Figure("mean words", "", round(words / len(tally.texts), 2))] if tally.texts else []
+        return [Figure(said("mean_words", "mean words"), "", round(words / len(tally.texts), 2))] if tally.texts else []
 
     def to_qti(self, item: OpenResponseItem, sheet: QtiSheet) -> bool:
         sheet.media(item)

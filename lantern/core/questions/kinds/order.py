@@ -10,6 +10,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -30,6 +31,7 @@ from lantern.core.questions.marking.equal import any_alike, in_order, texts_of
 from lantern.core.questions.parts import (
     LETTERS,
     Line,
+    LineWords,
     PublicLine,
     cut,
     line_problems,
@@ -43,6 +45,12 @@ from lantern.core.questions.textform import entry, texts
 from lantern.core.values import ShortId, Value
 
 FEWEST_SCORED, FEWEST, MOST = 3, 2, 12
+LINES = LineWords(
+    lambda line: said("line_empty", "Line {line} is empty.", line=line),
+    lambda first, second: said(
+        "lines_alike", "Line {first} and line {second} say the same.", first=first, second=second
+    ),
+)
 
 
 class OrderItem(Question):
@@ -103,11 +111,15 @@ class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
     text_fields = ("lines",)
 
     def check(self, item: OrderItem) -> list[Problem]:
-        problems = [*common_problems(item), *line_problems(item.lines, "lines", "Line", may_repeat=item.scored)]
+        problems = [*common_problems(item), *line_problems(item.lines, "lines", LINES, may_repeat=item.scored)]
         fewest = FEWEST_SCORED if item.scored else FEWEST
         if len(item.lines) < fewest:
             words = {FEWEST: "two", FEWEST_SCORED: "three"}
-            problems.append(wrong(f"Give at least {words[fewest]} lines to put in order.", "lines"))
+            problems.append(
+                wrong(
+                    said("lines_wanted", "Give at least {fewest} lines to put in order.", fewest=words[fewest]), "lines"
+                )
+            )
         return problems
 
     def public(self, item: OrderItem, secret: str = "") -> PublicOrder:
@@ -130,7 +142,7 @@ class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
 
     def accept(self, item: OrderItem, answer: OrderAnswer) -> None:
         if sorted(answer.order) != sorted(x.id for x in item.lines):
-            raise BadAnswer("Put every line in its place, then send.")
+            raise BadAnswer(said("place_every_line", "Put every line in its place, then send."))
 
     def settled(self, item: OrderItem, answer: OrderAnswer) -> OrderAnswer:
         if not _has_alike(item):
@@ -186,8 +198,13 @@ class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
 
     def figures(self, item: OrderItem, tally: OrderTally) -> list[Figure]:
         texts = {x.id: plain(x.text) for x in item.lines}
-        places = [Figure("mean place", texts[p.id], p.mean_place) for p in tally.placings if tally.n]
-        return [*places, *(Figure("Borda count", texts[p.id], p.borda) for p in tally.placings if tally.n)]
+        places = [
+            Figure(said("mean_place", "mean place"), texts[p.id], p.mean_place) for p in tally.placings if tally.n
+        ]
+        return [
+            *places,
+            *(Figure(said("borda_count", "Borda count"), texts[p.id], p.borda) for p in tally.placings if tally.n),
+        ]
 
     def substance(self, item: OrderItem) -> Substance:
         return Substance(lines=tuple(x.text for x in item.lines))

@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 from typing import Literal
 
+from lantern.core.messages import said
 from lantern.core.questions.companions import NewId, Sample
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -42,7 +43,7 @@ class Page(Kind[PageItem, Answer, Tally]):
     def check(self, item: PageItem) -> list[Problem]:
         problems = [p for p in common_problems(item) if p.field != "prompt"]
         if not plain(item.prompt):
-            problems.append(wrong("Give the page a heading.", "prompt"))
+            problems.append(wrong(said("heading_missing", "Give the page a heading."), "prompt"))
         return problems
 
     def public(self, item: PageItem, secret: str = "") -> PublicPage:

@@ -8,6 +8,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import Sample
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -109,19 +110,27 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
     def check(self, item: PointItem) -> list[Problem]:
         problems = common_problems(item)
         if item.picture is None:
-            problems.append(wrong("Add the picture that students point at.", "picture"))
+            problems.append(wrong(said("point_picture_missing", "Add the picture that students point at."), "picture"))
         if item.scored and not any(area.right for area in item.areas):
-            problems.append(wrong("Mark an area that is right, or make it an opinion.", "areas"))
+            problems.append(
+                wrong(said("right_area_missing", "Mark an area that is right, or make it an opinion."), "areas")
+            )
         nameless = [index for index, area in enumerate(item.areas) if not area.name.strip()]
         if item.by_name == "offered":
             problems += [
-                wrong(f"Name area {index + 1}, so that it can be chosen.", f"areas.{index}") for index in nameless
+                wrong(
+                    said("area_without_name", "Name area {area}, so that it can be chosen.", area=index + 1),
+                    f"areas.{index}",
+                )
+                for index in nameless
             ]
             if len(item.areas) < 2:
-                problems.append(wrong("Choosing by name needs at least two areas.", "areas"))
+                problems.append(wrong(said("two_areas_wanted", "Choosing by name needs at least two areas."), "areas"))
         elif item.areas:
-            sentence = "Name the areas and offer the names, for those who cannot see the picture."
-            problems.append(unwise(sentence, "areas"))
+            nameless_areas = said(
+                "areas_by_name_wanted", "Name the areas and offer the names, for those who cannot see the picture."
+            )
+            problems.append(unwise(nameless_areas, "areas"))
         return problems
 
     def public(self, item: PointItem, secret: str = "") -> PublicPoint:
@@ -137,7 +146,7 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
 
     def accept(self, item: PointItem, answer: PointAnswer) -> None:
         if (answer.spot is None) == (answer.area is None):
-            raise BadAnswer("Point at one place.")
+            raise BadAnswer(said("point_at_one_place", "Point at one place."))
         if answer.area is not None and (
             item.by_name != "offered" or answer.area not in {area.id for area in item.areas}
         ):
@@ -195,7 +204,7 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
         return row.text
 
     def figures(self, item: PointItem, tally: PointTally) -> list[Figure]:
-        return [Figure("strays", "", tally.strays)] if tally.points else []
+        return [Figure(said("strays", "strays"), "", tally.strays)] if tally.points else []
 
     def to_qti(self, item: PointItem, sheet: QtiSheet) -> bool:
         build, picture = sheet.build, item.picture

@@ -7,6 +7,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -21,12 +22,18 @@ from lantern.core.questions.items import (
     public_fields,
     wrong,
 )
-from lantern.core.questions.parts import LETTERS, Line, PublicLine, cut, line_problems, lines_of, public_line
+from lantern.core.questions.parts import LETTERS, Line, LineWords, PublicLine, cut, line_problems, lines_of, public_line
 from lantern.core.questions.richtext import plain
 from lantern.core.questions.textform import entry, texts
 from lantern.core.values import ShortId, Value
 
 FEWEST, MOST = 2, 10
+OPTIONS = LineWords(
+    lambda line: said("option_empty", "Option {option} is empty.", option=line),
+    lambda first, second: said(
+        "options_alike", "Options {first} and {second} say the same.", first=first, second=second
+    ),
+)
 
 
 class PointSplitItem(Question):
@@ -77,9 +84,9 @@ class PointSplit(Kind[PointSplitItem, PointSplitAnswer, PointSplitTally]):
     text_fields = ("options",)
 
     def check(self, item: PointSplitItem) -> list[Problem]:
-        problems = [*common_problems(item), *line_problems(item.options, "options", "Option")]
+        problems = [*common_problems(item), *line_problems(item.options, "options", OPTIONS)]
         if len(item.options) < FEWEST:
-            problems.append(wrong("Give at least two options.", "options"))
+            problems.append(wrong(said("two_options_wanted", "Give at least two options."), "options"))
         return problems
 
     def public(self, item: PointSplitItem, secret: str = "") -> PublicPointSplit:
@@ -97,7 +104,7 @@ class PointSplit(Kind[PointSplitItem, PointSplitAnswer, PointSplitTally]):
         if len(set(given)) != len(given) or not set(given) <= {o.id for o in item.options}:
             raise BadAnswer
         if sum(p.points for p in answer.portions) != item.total:
-            raise BadAnswer(f"Share out exactly {item.total} points, then send.")
+            raise BadAnswer(said("share_out_all", "Share out exactly {total} points, then send.", total=item.total))
 
     def score(self, item: PointSplitItem, answer: PointSplitAnswer) -> float | None:
         return None
@@ -135,7 +142,7 @@ class PointSplit(Kind[PointSplitItem, PointSplitAnswer, PointSplitTally]):
 
     def figures(self, item: PointSplitItem, tally: PointSplitTally) -> list[Figure]:
         texts = {o.id: plain(o.text) for o in item.options}
-        return [Figure("mean share", texts[p.id], p.share) for p in tally.portions if tally.n]
+        return [Figure(said("mean_share", "mean share"), texts[p.id], p.share) for p in tally.portions if tally.n]
 
     def substance(self, item: PointSplitItem) -> Substance:
         return Substance(lines=tuple(x.text for x in item.options))

@@ -9,6 +9,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -23,13 +24,19 @@ from lantern.core.questions.items import (
     public_fields,
     wrong,
 )
-from lantern.core.questions.parts import Line, PublicLine, cut, line_problems, lines_of, public_line
+from lantern.core.questions.parts import Line, LineWords, PublicLine, cut, line_problems, lines_of, public_line
 from lantern.core.questions.richtext import plain
 from lantern.core.questions.textform import entry, texts
 from lantern.core.values import ShortId, Value
 
 MOST_STATEMENTS, MOST_STEPS = 12, 10
 Label = Annotated[str, Field(max_length=60)]
+STATEMENTS = LineWords(
+    lambda line: said("statement_empty", "Statement {line} is empty.", line=line),
+    lambda first, second: said(
+        "statements_alike", "Statement {first} and statement {second} say the same.", first=first, second=second
+    ),
+)
 
 
 class RatingScaleItem(Question):
@@ -87,9 +94,9 @@ class RatingScale(Kind[RatingScaleItem, RatingScaleAnswer, RatingScaleTally]):
     text_fields = ("statements",)
 
     def check(self, item: RatingScaleItem) -> list[Problem]:
-        problems = [*common_problems(item), *line_problems(item.statements, "statements", "Statement")]
+        problems = [*common_problems(item), *line_problems(item.statements, "statements", STATEMENTS)]
         if not item.statements:
-            problems.append(wrong("Give at least one statement to rate.", "statements"))
+            problems.append(wrong(said("statement_wanted", "Give at least one statement to rate."), "statements"))
         return problems
 
     def public(self, item: RatingScaleItem, secret: str = "") -> PublicRatingScale:
@@ -106,7 +113,7 @@ class RatingScale(Kind[RatingScaleItem, RatingScaleAnswer, RatingScaleTally]):
     def accept(self, item: RatingScaleItem, answer: RatingScaleAnswer) -> None:
         rated = [r.statement for r in answer.ratings]
         if not rated or len(set(rated)) != len(rated):
-            raise BadAnswer("Rate at least one statement, then send.")
+            raise BadAnswer(said("rate_a_statement", "Rate at least one statement, then send."))
         if not set(rated) <= {s.id for s in item.statements} or any(r.step > item.steps for r in answer.ratings):
             raise BadAnswer
 
@@ -143,7 +150,11 @@ class RatingScale(Kind[RatingScaleItem, RatingScaleAnswer, RatingScaleTally]):
         texts = {s.id: plain(s.text) for s in item.statements}
         figures = []
         for s in tally.statements:
-            measures = (("mean", s.mean), ("standard deviation", s.spread), ("ratings", s.n))
+            measures = (
+                (said("mean", "mean"), s.mean),
+                (said("standard_deviation", "standard deviation"), s.spread),
+                (said("ratings", "ratings"), s.n),
+            )
             figures += [Figure(name, texts[s.id], value) for name, value in measures if value is not None]
         return figures
 

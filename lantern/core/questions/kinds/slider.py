@@ -8,6 +8,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -92,17 +93,28 @@ class Slider(Kind[SliderItem, SliderAnswer, SliderTally]):
     def check(self, item: SliderItem) -> list[Problem]:
         problems = common_problems(item)
         if item.low >= item.high:
-            return [*problems, wrong("The scale has to end higher than it begins.", "high")]
+            return [*problems, wrong(said("scale_reversed", "The scale has to end higher than it begins."), "high")]
         if (item.high - item.low) / item.step > MOST_STEPS:
-            problems.append(wrong(f"The scale has more than {MOST_STEPS} steps. Make the step larger.", "step"))
+            problems.append(
+                wrong(
+                    said(
+                        "too_many_steps", "The scale has more than {most} steps. Make the step larger.", most=MOST_STEPS
+                    ),
+                    "step",
+                )
+            )
         if not item.scored:
             return problems
         if item.right_low is None or item.right_high is None:
-            problems.append(wrong("Say what is right, or make it an opinion.", "right_low"))
+            problems.append(
+                wrong(said("right_value_missing", "Say what is right, or make it an opinion."), "right_low")
+            )
         elif item.right_low > item.right_high:
-            problems.append(wrong("What is right ends before it begins.", "right_high"))
+            problems.append(wrong(said("right_values_reversed", "What is right ends before it begins."), "right_high"))
         elif not any(_is_right(item, value) for value in _steps(item)):
-            problems.append(wrong("No step of the scale lies where it is right.", "right_low"))
+            problems.append(
+                wrong(said("no_step_is_right", "No step of the scale lies where it is right."), "right_low")
+            )
         return problems
 
     def public(self, item: SliderItem, secret: str = "") -> PublicSlider:

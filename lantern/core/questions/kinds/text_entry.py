@@ -8,6 +8,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import Drawn, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -97,13 +98,25 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
         if item.form == "dictation":
             problems = [p for p in problems if p.field != "sound"]
             if item.sound is None:
-                problems.append(wrong("Record, upload or have spoken what the students will write.", "sound"))
+                problems.append(
+                    wrong(
+                        said("dictation_without_sound", "Record, upload or have spoken what the students will write."),
+                        "sound",
+                    )
+                )
         spellings = [s.strip() for s in item.accepts if s.strip()]
         if item.scored and not spellings:
-            problems.append(wrong("Write the right answer, or make it an opinion.", "accepts"))
+            problems.append(
+                wrong(said("right_text_missing", "Write the right answer, or make it an opinion."), "accepts")
+            )
         for index, spelling in enumerate(item.accepts):
             if spelling.strip() and is_accepted(spelling, _wanted(item, item.accepts[:index])):
-                problems.append(unwise(f"“{spelling}” is accepted already.", f"accepts.{index}"))
+                problems.append(
+                    unwise(
+                        said("accepted_already", "“{spelling}” is accepted already.", spelling=spelling),
+                        f"accepts.{index}",
+                    )
+                )
         return problems
 
     def public(self, item: TextEntryItem, secret: str = "") -> PublicTextEntry:
@@ -120,7 +133,7 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
 
     def accept(self, item: TextEntryItem, answer: TextEntryAnswer) -> None:
         if not answer.text.strip():
-            raise BadAnswer("Type your answer, then send it.")
+            raise BadAnswer(said("type_your_answer", "Type your answer, then send it."))
 
     def prepare(self, item: TextEntryItem) -> None:
         if not item.strictness.typos:

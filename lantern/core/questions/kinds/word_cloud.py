@@ -9,6 +9,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
+from lantern.core.messages import said
 from lantern.core.questions.companions import NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -100,7 +101,9 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
     def check(self, item: WordCloudItem) -> list[Problem]:
         problems = common_problems(item)
         if item.scored and not any(word.strip() for word in item.accepts):
-            problems.append(wrong("Write the words that are right, or make it an opinion.", "accepts"))
+            problems.append(
+                wrong(said("right_words_missing", "Write the words that are right, or make it an opinion."), "accepts")
+            )
         return problems
 
     def public(self, item: WordCloudItem, secret: str = "") -> PublicWordCloud:
@@ -114,9 +117,9 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
 
     def accept(self, item: WordCloudItem, answer: WordCloudAnswer) -> None:
         if not any(word.strip() for word in answer.words):
-            raise BadAnswer("Write a word, then send it.")
+            raise BadAnswer(said("write_a_word", "Write a word, then send it."))
         if len(answer.words) > item.most:
-            raise BadAnswer(f"At most {item.most} words, please.")
+            raise BadAnswer(said("too_many_words", "At most {most} words, please.", most=item.most))
 
     def score(self, item: WordCloudItem, answer: WordCloudAnswer) -> float | None:
         if not item.scored:

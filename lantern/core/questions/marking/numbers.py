@@ -15,7 +15,9 @@ from typing import Annotated, Any, NamedTuple
 
 from babel import Locale, UnknownLocaleError
 from pydantic import BeforeValidator, Field, PlainSerializer, WithJsonSchema
+from pydantic_core import PydanticCustomError
 
+from lantern.core.messages import Explained, said
 from lantern.core.questions.marking.letters import powers_written_out
 from lantern.core.questions.marking.units import CURRENCY, how_many, known
 
@@ -39,8 +41,8 @@ _INDIAN = re.compile(r"[1-9]\d?(?:,\d{2})+,\d{3}")
 _DECIMALS = re.compile(r"\d*|\d{3}(?: \d{3})*(?: \d{1,3})?")
 
 
-class NotANumber(ValueError):
-    """A text that is no number here. Its text is a sentence for whoever typed it."""
+class NotANumber(Explained):
+    """A text that is no number here."""
 
 
 class Question(NamedTuple):
@@ -65,15 +67,15 @@ def read_number(text: str, asked: Question) -> Fraction:
 def number_and_rest(text: str, language: str) -> tuple[Fraction, str]:
     """The number a text begins with, and what stands behind it. Raises NotANumber."""
     if len(text) > LONGEST:
-        raise NotANumber(f"Type at most {LONGEST} characters.")
+        raise NotANumber(said("number_too_long", "Type at most {most} characters.", most=LONGEST))
     text = _cleaned(text)
     sign, text, money = _money_in_front(text)
     found = _fraction(text) or _power_or_plain(text, language)
     if found is None:
-        raise NotANumber("Type a number, such as 12 or 3.5.")
+        raise NotANumber(said("number_wanted", "Type a number, such as 12 or 3.5."))
     number, behind = found
     if money and behind:
-        raise NotANumber("Write the unit once.")
+        raise NotANumber(said("unit_twice", "Write the unit once."))
     return sign * number, money or behind
 
 
@@ -142,9 +144,9 @@ def _exact(value: Any) -> Any:
     try:
         found = Fraction(repr(value) if isinstance(value, float) else str(value).strip())
     except (ValueError, ZeroDivisionError) as error:
-        raise ValueError("Not a number.") from error
+        raise PydanticCustomError("not_a_number", "Not a number.") from error
     if found and not Fraction(1, 10**MOST_KEPT) <= abs(found) <= 10**MOST_KEPT:
-        raise ValueError("Too large or too small.")
+        raise PydanticCustomError("number_out_of_bounds", "Too large or too small.")
     return found
 
 
@@ -193,9 +195,9 @@ def _fraction(text: str) -> tuple[Fraction, str] | None:
         return None
     top, bottom = int(found["top"]), int(found["bottom"])
     if bottom == 0:
-        raise NotANumber("Nothing can be divided by 0.")
+        raise NotANumber(said("divided_by_zero", "Nothing can be divided by 0."))
     if found["whole"] and top >= bottom:
-        raise NotANumber("Write a whole number and a fraction below 1, such as 1 1/2.")
+        raise NotANumber(said("mixed_number_wanted", "Write a whole number and a fraction below 1, such as 1 1/2."))
     number = int(found["whole"] or 0) + Fraction(top, bottom)
     return -number if found["sign"] == "-" else number, text[found.end() :].strip()
 
@@ -218,7 +220,7 @@ def _power_or_plain(text: str, language: str) -> tuple[Fraction, str] | None:
 def _ten_to(groups: dict[str, str | None], *, is_bare: bool) -> Fraction:
     high = int(groups.get("high") or groups.get("low") or 0)
     if abs(high) > MOST_POWER:
-        raise NotANumber(f"A power of ten goes up to {MOST_POWER} here.")
+        raise NotANumber(said("power_too_high", "A power of ten goes up to {most} here.", most=MOST_POWER))
     return Fraction(10) ** (high - 1 if is_bare else high)
 
 
@@ -276,10 +278,19 @@ def _in_unit(behind: str, asked: Question) -> Fraction:
     if not asked.unit:
         if known(behind):
             return Fraction(1)
-        raise NotANumber(f"Type the number alone: “{behind}” could not be read.")
+        raise NotANumber(said("unit_unknown", "Type the number alone: “{behind}” could not be read.", behind=behind))
     many = how_many(behind, asked.unit)
     if many is None:
-        raise NotANumber(f"This is answered in {asked.unit}; “{behind}” is something else.")
+        raise NotANumber(
+            said(
+                "unit_of_something_else",
+                "This is answered in {unit}; “{behind}” is something else.",
+                unit=asked.unit,
+                behind=behind,
+            )
+        )
     if many != 1 and not asked.converts:
-        raise NotANumber(f"Give it in {asked.unit}, not in {behind}.")
+        raise NotANumber(
+            said("other_unit_wanted", "Give it in {unit}, not in {behind}.", unit=asked.unit, behind=behind)
+        )
     return many

@@ -3,6 +3,8 @@
 from dataclasses import dataclass
 from typing import Protocol
 
+from lantern.core.messages import Explained
+
 SLOWEST, USUAL, FASTEST = 80, 150, 300
 """Words a minute."""
 LONGEST = 600
@@ -18,7 +20,7 @@ class Voice:
     language: str
 
 
-class SpeechFailed(Exception):
+class SpeechFailed(Explained):
     """The service could not speak this."""
 
 

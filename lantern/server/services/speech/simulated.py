@@ -12,6 +12,7 @@ from typing import Any, ClassVar
 
 import espeakng_loader  # type: ignore[import-untyped]
 
+from lantern.core.messages import said
 from lantern.server.services.speech.port import FASTEST, SLOWEST, SpeechFailed, Voice
 
 _RETRIEVAL, _UTF8, _RATE, _OK = 1, 1, 1, 0
@@ -66,15 +67,15 @@ class SimulatedSpeech:
         with _LOCK:
             library = self._loaded()
             if library.espeak_SetVoiceByName(voice.encode()) != _OK:
-                raise SpeechFailed(f"There is no voice “{voice}”.")
+                raise SpeechFailed(said("no_such_voice", "There is no voice “{voice}”.", voice=voice))
             library.espeak_SetParameter(_RATE, min(FASTEST, max(SLOWEST, speed)), 0)
             library.espeak_SetSynthCallback(callback)
             spoken = text.encode()
             if library.espeak_Synth(spoken, len(spoken) + 1, 0, 1, 0, _UTF8, None, None) != _OK:
-                raise SpeechFailed("This text could not be spoken.")
+                raise SpeechFailed(said("could_not_be_spoken", "This text could not be spoken."))
             library.espeak_Synchronize()
         if not samples:
-            raise SpeechFailed("There is nothing to speak in this text.")
+            raise SpeechFailed(said("nothing_to_speak", "There is nothing to speak in this text."))
         return _wav(bytes(samples), self._rate)
 
     @classmethod
@@ -84,7 +85,7 @@ class SimulatedSpeech:
             data = str(espeakng_loader.get_data_path()).encode()
             rate = library.espeak_Initialize(_RETRIEVAL, 0, data, 0)
             if rate <= 0:
-                raise SpeechFailed("The voices could not be loaded.")
+                raise SpeechFailed(said("voices_not_loaded", "The voices could not be loaded."))
             library.espeak_ListVoices.restype = POINTER(POINTER(_VoiceRow))
             library.espeak_Synth.argtypes = [
                 c_char_p, ctypes.c_size_t, c_uint, c_int, c_uint, c_uint, POINTER(c_uint), c_void_p,

@@ -37,7 +37,7 @@ async function read(answer: Given): Promise<void> {
   const found = await readingOf(props.item.id, answer).catch((error: unknown) => error)
   if (round !== asked) return
   if (typeof found === 'string') readAs.value = found
-  else if (found instanceof Refusal && found.code === 'bad_answer') {
+  else if (found instanceof Refusal && found.family === 'bad_answer') {
     said.value = found.sentence
     emit('update', null)
   }

@@ -42,14 +42,18 @@ describe('how a number is read', () => {
   })
 
   it('is told where it cannot be, and then nothing can be sent', async () => {
-    const view = reading(() => Promise.reject(new Refusal('bad_answer', 'Give it in M.')))
+    const view = reading(() =>
+      Promise.reject(
+        new Refusal({ code: 'other_unit_wanted', family: 'bad_answer', sentence: 'Give it in M.' }),
+      ),
+    )
     await view.find('input').setValue('3 km')
     await vi.waitFor(() => expect(view.text()).toContain('Give it in M.'))
     expect(view.emitted('update')!.at(-1)).toEqual([null])
   })
 
   it('is left to the server where there is no connection', async () => {
-    const read = vi.fn(() => Promise.reject(new Refusal('offline', 'No connection.')))
+    const read = vi.fn(() => Promise.reject(new Refusal({ code: 'offline', sentence: 'No connection.' })))
     const view = reading(read)
     await view.find('input').setValue('3')
     await vi.waitFor(() => expect(read).toHaveBeenCalled())
