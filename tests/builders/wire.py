@@ -7,17 +7,19 @@ from typing import Any
 
 
 class FakeWire:
-    """`texts` holds every message, in order; `farewell` is what it was closed with."""
+    """`texts` holds every message, in order, of so many `writes`; `farewell` is what it was closed with."""
 
     def __init__(self) -> None:
         self.texts: list[str] = []
+        self.writes = 0
         self.farewell: str | None = None
         self.is_slow = False
         self.on_ready: Callable[[], None] | None = None
 
     def write(self, frame: bytes) -> bool:
         if not self.is_slow:
-            self.texts.append(payload(frame))
+            self.texts += payloads(frame)
+            self.writes += 1
         return not self.is_slow
 
     def close(self, farewell: str = "", code: int = 1000) -> None:
@@ -42,7 +44,8 @@ class Device(FakeWire):
         self.closed = asyncio.Event()
 
     def write(self, frame: bytes) -> bool:
-        self.inbox.put_nowait(json.loads(payload(frame)))
+        for text in payloads(frame):
+            self.inbox.put_nowait(json.loads(text))
         return True
 
     def close(self, farewell: str = "", code: int = 1000) -> None:
@@ -63,10 +66,14 @@ class Device(FakeWire):
         await self.until(lambda view: view["phase"] == name)
 
 
-def payload(frame: bytes) -> str:
-    """The text in an unmasked text frame (RFC 6455, 5.2)."""
-    assert frame[0] == 0x81
-    start = {126: 4, 127: 10}.get(frame[1], 2)
-    size = frame[1] if start == 2 else int.from_bytes(frame[2:start], "big")
-    assert len(frame) == start + size
-    return frame[start:].decode()
+def payloads(frames: bytes) -> list[str]:
+    """The texts in unmasked text frames (RFC 6455, 5.2) that were written in one piece."""
+    found = []
+    while frames:
+        assert frames[0] == 0x81
+        start = {126: 4, 127: 10}.get(frames[1], 2)
+        size = frames[1] if start == 2 else int.from_bytes(frames[2:start], "big")
+        assert len(frames) >= start + size
+        found.append(frames[start : start + size].decode())
+        frames = frames[start + size :]
+    return found

@@ -18,7 +18,7 @@ from lantern.core.session.asking import is_over, may_change, told
 from lantern.core.session.desk_view import DeskMemo, desk_text, desk_view
 from lantern.core.session.engine import evolve
 from lantern.core.session.model import ask_id
-from lantern.core.session.own_views import Fragments, mine_at_own_pace, mine_text, shown_to
+from lantern.core.session.own_views import Fragments, mine_at_own_pace, mine_text, place_of, view_text
 from lantern.core.session.paper import PaperRules, drawn
 from lantern.core.session.views import Places, StudentView, mine
 from tests.builders import a_session, a_set, choice, page
@@ -296,9 +296,9 @@ def test_the_texts_that_are_written_hold_what_the_models_say(chosen, steps):
     room.do(c.LiftFog(2, True))
     state, fragments = reduce(lambda state, step: acted(state, step, room.now), steps, room.state), Fragments()
     for number, seat in state.seats.items():
-        assert json.loads(mine_text(state, seat)) == mine_at_own_pace(state, seat).model_dump(mode="json")
-        before, after = fragments.frame(state)
-        view = StudentView.model_validate_json(f"{before}{shown_to(state, number, fragments)}{after}")
+        place = place_of(state, number)
+        assert json.loads(mine_text(state, seat, place)) == mine_at_own_pace(state, seat).model_dump(mode="json")
+        view = StudentView.model_validate_json(view_text(state, place, fragments))
         assert view.shown.item.id == state.papers[number].at
     present = frozenset({1})
     text = desk_text(state, "KELP427", present, DeskMemo())
@@ -323,7 +323,8 @@ def test_no_device_is_sent_a_key_before_its_mark_is_told(tell):
     fragments = Fragments()
 
     def seen():
-        return shown_to(room.state, 1, fragments) + mine_text(room.state, room.state.seats[1])
+        place = place_of(room.state, 1)
+        return view_text(room.state, place, fragments) + mine_text(room.state, room.state.seats[1], place)
 
     assert '"key":null' in seen()
     give(room, 1, "q1", B)

@@ -10,7 +10,7 @@ from lantern.server.live.connections import Audience, Connection
 from lantern.server.live.room import Peer, Room
 from lantern.server.live.store import Loaded
 from tests.builders import a_session, a_set, choice
-from tests.builders.wire import FakeWire, payload
+from tests.builders.wire import FakeWire, payloads
 
 
 def loaded_from(session, seq):
@@ -36,7 +36,7 @@ class Stage:
         self.room.update(loaded_from(self.session, self.seq))
 
     def messages(self):
-        return [(connection, json.loads(payload(frame))) for connection, frame in self.room.changed_messages()]
+        return [(connection, json.loads(*payloads(frame))) for connection, frame in self.room.changed_messages()]
 
 
 @pytest.fixture
@@ -70,7 +70,7 @@ def test_an_opening_question_is_one_text_for_the_whole_class(stage):
     stage.do(c.Advance(0))
     frames = [frame for _, frame in stage.room.changed_messages()]
     assert frames[0] is frames[1]
-    assert "mine" not in json.loads(payload(frames[0]))
+    assert "mine" not in json.loads(*payloads(frames[0]))
 
 
 def test_a_result_comes_with_each_students_own_part(stage):

@@ -6,7 +6,6 @@
 4. Its settings are one shape, named by `game`, and stored with the session's.
 """
 
-from dataclasses import dataclass
 from typing import Generic, NamedTuple, Protocol, TypeVar
 
 from lantern.core.values import Value
@@ -18,8 +17,7 @@ class GameSettings(Value):
     game: str
 
 
-@dataclass(frozen=True, slots=True)
-class Play:
+class Play(NamedTuple):
     """An answer as a game is told of it: its mark 0..1, what its question counts, and the share of the time that was
     left for it, 0..1, or None where there is no limit."""
 

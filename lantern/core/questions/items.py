@@ -120,7 +120,15 @@ class PublicItem(Value):
 
 
 class Answer(Value):
+    """What a device sends. Compared and looked up for every answer that comes, so more cheaply than values are."""
+
     kind: str
+
+    def __eq__(self, other: object) -> bool:
+        return type(self) is type(other) and self.__dict__ == other.__dict__
+
+    def __hash__(self) -> int:
+        return hash(tuple(self.__dict__.values()))
 
 
 class Key(Value):

@@ -10,7 +10,7 @@
 
 from dataclasses import dataclass
 from enum import StrEnum
-from typing import TYPE_CHECKING
+from typing import TYPE_CHECKING, NamedTuple
 
 from lantern.core.values import Milliseconds
 
@@ -40,8 +40,7 @@ NEWCOMER = Actor(Role.SEAT)
 """Whoever joins: there is no seat yet."""
 
 
-@dataclass(frozen=True, slots=True)
-class Sent:
+class Sent(NamedTuple):
     """By whom a command was given, which of theirs it is, and when it reached the server."""
 
     by: Actor
@@ -49,8 +48,7 @@ class Sent:
     at: Milliseconds
 
 
-@dataclass(frozen=True, slots=True)
-class Recorded:
+class Recorded(NamedTuple):
     """An event as it is kept."""
 
     sent: Sent

@@ -18,12 +18,13 @@ def told(state: State, seat: int, ask: Ask) -> bool:
     """
     if state.phase is Phase.ENDED:
         return True
-    if not state.is_own_pace:
+    rules = state.settings.paper
+    if rules is None:
         return ask.told
     paper = state.papers.get(seat)
-    if paper is None or state.paper_rules.tell == "end":
+    if paper is None or rules.tell == "end":
         return False
-    return paper.is_over or (state.paper_rules.tell == "each" and seat in ask.responses)
+    return paper.is_over or (rules.tell == "each" and seat in ask.responses)
 
 
 def told_to_all(state: State, ask: Ask) -> bool:

@@ -7,7 +7,6 @@ question dropped, a mark by hand, the rules themselves.
 4. Each stands with who made it and when; one that was taken back does not stand.
 """
 
-from dataclasses import replace
 from typing import Literal
 
 from lantern.core import errors
@@ -190,7 +189,7 @@ def _marked(state: State, ask: Ask, response: Response) -> Response:
     mark = mark_by_hand(state, ask, response.seat, kind_of(item).score(item, response.answer))
     points, bonus = gained(state, item, mark, response.left)
     short = kind_of(item).short_text(item, response.answer)
-    return replace(response, mark=mark, points=points, bonus=bonus, short=short)
+    return response._replace(mark=mark, points=points, bonus=bonus, short=short)
 
 
 def _corrected(item: Item, what: Literal["counts", "apart"], text: str) -> e.Corrected:

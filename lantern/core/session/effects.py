@@ -84,7 +84,10 @@ def paper_after(state: State, ask: Ask, event: e.Answered, response: Response) -
     return paper.with_answer(ask.item_id, response.at, moves_on=event.moves_on)
 
 
-def judged(item: Item, answer: Answer) -> tuple[float | None, str]:
+Judged = tuple[float | None, str]
+
+
+def judged(item: Item, answer: Answer) -> Judged:
     """The mark of an answer, and the answer in a pane of the grid."""
     kind = kind_of(item)
     return kind.score(item, answer), kind.short_text(item, answer)

@@ -4,6 +4,7 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from enum import StrEnum
 from random import Random
+from typing import NamedTuple
 
 from lantern.core.games import PLAIN, AnyGame
 from lantern.core.questions import kind_of
@@ -59,8 +60,7 @@ class Seat:
     since: int = 0
 
 
-@dataclass(frozen=True, slots=True)
-class Response:
+class Response(NamedTuple):
     """One answer. `took` is the time from the opening; `mark` is None where nothing is scored.
 
     `number` is the seat's own, of the command that gave it. `left` is the share of the time that was left when it was

@@ -15,7 +15,7 @@ from lantern.core.session import people
 from lantern.core.session.actors import Sent
 from lantern.core.session.asking import may_change
 from lantern.core.session.common import ALWAYS, CORRECTED, Handlers
-from lantern.core.session.model import Ask, Phase, State, parts_of
+from lantern.core.session.model import Ask, Phase, State
 from lantern.core.session.paper import Paper, drawn
 from lantern.core.session.people import own_seat
 
@@ -105,7 +105,7 @@ def _asked(state: State, number: int, ask_id: str, sent: Sent) -> tuple[Ask, Pap
     """An answer that was acknowledged may come again after the paper was handed in: it must be told so."""
     paper = _any_paper(state, number, sent)
     ask = state.asks.get(ask_id)
-    if ask is None or parts_of(ask_id)[0] not in paper.items:
+    if ask is None or ask.item_id not in paper.items:
         raise errors.NotOpen
     given = ask.responses.get(number)
     if paper.is_over and (given is None or sent.number > given.number):

@@ -41,40 +41,48 @@ class Fragments:
         return known[1]
 
 
-def shown_to(state: State, seat: int, fragments: Fragments) -> str:
-    """What is before this student, as JSON."""
-    place = _place(state, seat)
-    return fragments.text(state, *place) if place else "null"
+Place = tuple[str, Stage]
+"""The item that somebody is at, and how far they are with it."""
 
 
-def mine_text(state: State, seat: Seat) -> str:
+def view_text(state: State, place: Place | None, fragments: Fragments) -> str:
+    """What a student at this place sees, as JSON; their own part apart."""
+    before, after = fragments.frame(state)
+    return f"{before}{fragments.text(state, *place) if place else 'null'}{after}"
+
+
+def mine_text(state: State, seat: Seat, place: Place | None) -> str:
     """`mine_at_own_pace(...)` as JSON, written at a third of what making and encoding it costs: each answer is followed
-    by one. A test holds the text to the model."""
+    by one. A test holds the text to the model. `place` is `place_of` this seat."""
     number = seat.number
-    paper, place = state.papers.get(number), _place(state, number)
+    paper = state.papers.get(number)
     ask = state.ask_of(place[0]) if place else None
     response = ask.responses.get(number) if ask else None
     if paper is None or response is not None or seat.fog_lifted:
         return mine_at_own_pace(state, seat).model_dump_json()
-    asked = as_json(ask.id if ask else None)
-    answered = ",".join([as_json(item) for item in paper.items if item in paper.answered]) if paper.answered else ""
+    # Ids are short and plain (`ShortId`): nothing in them has to be escaped.
+    asked = f'"{ask.id}"' if ask else "null"
+    items, quoted = _items_text(paper.items)
+    answered = ",".join([text for item, text in quoted if item in paper.answered]) if paper.answered else ""
     deadline = "null" if paper.deadline is None else paper.deadline
     return (
         f'{{"seat":{number},"name":{as_json(state.name(seat))},"fog_lifted":false,"description":"","ask":{asked},'
         '"answer":null,"mark":null,"forgiven":[],"gained":null,"bonus":null,"points":null,"place":null,"people":0,'
-        f'"right":0.0,"scored":0,"paper":{{"items":{_items_text(paper.items)},"at":{as_json(paper.at)},'
+        f'"right":0.0,"scored":0,"paper":{{"items":{items},"at":"{paper.at}",'
         f'"answered":[{answered}],"deadline":{deadline},"handed_in":{as_json(paper.handed_in_by)}}}}}'
     )
 
 
 @lru_cache(maxsize=4096)
-def _items_text(items: tuple[str, ...]) -> str:
-    return f"[{','.join(map(as_json, items))}]"
+def _items_text(items: tuple[str, ...]) -> tuple[str, tuple[tuple[str, str], ...]]:
+    """These ids as JSON, all together, and each by itself."""
+    quoted = tuple((item, as_json(item)) for item in items)
+    return f"[{','.join(text for _, text in quoted)}]", quoted
 
 
 def mine_at_own_pace(state: State, seat: Seat) -> Mine:
     """A student's own part, without points and places: these are told to the class, at the end."""
-    number, place = seat.number, _place(state, seat.number)
+    number, place = seat.number, place_of(state, seat.number)
     ask = state.ask_of(place[0]) if place else None
     response = ask.responses.get(number) if ask else None
     marked = response if place and place[1] == "told" else None
@@ -99,7 +107,7 @@ def mine_at_own_pace(state: State, seat: Seat) -> Mine:
     )
 
 
-def _place(state: State, seat: int) -> tuple[str, Stage] | None:
+def place_of(state: State, seat: int) -> Place | None:
     paper = state.papers.get(seat)
     if paper is None or paper.at not in state.items:
         return None

@@ -68,8 +68,9 @@ EVENT = Shape((_people_and_rounds,))
 SETTINGS = Shape((_with_papers, _with_a_game))
 
 
+@lru_cache(maxsize=4096)
 def write_event(event: StoredEvent) -> str:
-    """The event as JSON text of the latest version; `read_event` is its inverse."""
+    """The event as JSON text of the latest version; `read_event` is its inverse. What is alike is written once."""
     return _WRITERS[type(event)].dump_json(event).decode()
 
 

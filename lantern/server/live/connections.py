@@ -32,21 +32,33 @@ class Wire(Protocol):
 class Connection:
     """One device. While it is slow to take a message, newer ones are not queued behind it: when it is ready
     it gets the view as it is then. `login` is the sign-in that opened it; students have none. `ended` says why it was
-    closed from this side."""
+    closed from this side. `held` are frames that go out with the next one."""
 
-    __slots__ = ("budget", "ended", "login", "refresh", "role", "seat", "stale", "wire")
+    __slots__ = ("budget", "ended", "held", "login", "refresh", "role", "seat", "stale", "wire")
 
     def __init__(self, role: Audience, seat: int | None, wire: Wire, login: Login | None = None) -> None:
         self.role, self.seat, self.wire, self.login = role, seat, wire, login
         self.stale = False
+        self.held = b""
         self.ended: LanternError | None = None
         self.refresh: Callable[[Connection], str] | None = None
         self.budget = Budget(rate=10, burst=60)
         wire.on_ready = self._ready
 
     def deliver(self, frame: bytes) -> None:
+        if self.held:
+            frame, self.held = self.held + frame, b""
         if not self.wire.write(frame):
             self.stale = True
+
+    def hold(self, text: str) -> None:
+        """A text of its own that goes out with the view that follows it, in one write, or with `let_go`."""
+        self.held += text_frame(text)
+
+    def let_go(self) -> None:
+        if self.held:
+            frames, self.held = self.held, b""
+            self.wire.write(frames)
 
     def say(self, text: str) -> None:
         """A text of its own, such as an acknowledgement; one that is gone meanwhile misses it."""
@@ -55,6 +67,7 @@ class Connection:
     def end(self, why: LanternError) -> None:
         """Closes it, and tells the device why: to connect again does not help."""
         self.ended = why
+        self.let_go()
         self.wire.close(farewell(why))
 
     def _ready(self) -> None:

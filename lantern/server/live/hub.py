@@ -90,6 +90,7 @@ class Hub:
         self._loading: dict[int, asyncio.Task[Room]] = {}
         self._meanwhile: dict[int, Loaded] = {}
         self._tasks: set[asyncio.Future[Any]] = set()
+        self._acknowledged: list[Connection] = []
         self._writer = Writer(self._from_writer)
         self._writer.start()
         self._layer = get_channel_layer()
@@ -124,6 +125,11 @@ class Hub:
         with contextlib.suppress(RuntimeError):  # the loop was closed: the process is on its way out
             self.loop.call_soon_threadsafe(self._settle, outcomes, loaded)
 
+    def acknowledge(self, connection: Connection, text: str) -> None:
+        """Said with the view that follows, where one does, in one write; at the latest once the batch is settled."""
+        connection.hold(text)
+        self._acknowledged.append(connection)
+
     def _settle(self, outcomes: list[Outcome], loaded: dict[int, Loaded]) -> None:
         events: dict[int, list[Event]] = {}
         for outcome in outcomes:
@@ -135,6 +141,9 @@ class Hub:
                 self._changed(loaded[session_id], happened)
             except Exception:  # one session's fault stays its own
                 log.exception("devices of session %d could not be told", session_id)
+        acknowledged, self._acknowledged = self._acknowledged, []
+        for connection in acknowledged:
+            connection.let_go()
 
     def _changed(self, loaded: Loaded, happened: list[Event]) -> None:
         room = self.rooms.get(loaded.session_id)

@@ -14,7 +14,7 @@ from functools import cached_property
 
 from lantern.core.session import Phase, State
 from lantern.core.session.desk_view import DeskMemo, desk_text
-from lantern.core.session.own_views import Fragments, mine_text, shown_to
+from lantern.core.session.own_views import Fragments, mine_text, place_of, view_text
 from lantern.core.session.views import Places, mine, screen_view, student_view
 from lantern.core.values import Milliseconds
 from lantern.server.doors.budget import Budget
@@ -77,17 +77,13 @@ class Snapshot:
         """Each student has another view."""
         return self.state.phase is Phase.WORKING
 
-    def student_in(self, seat: int | None) -> str:
-        """What this student sees, their own part apart."""
-        if not self.at_own_pace or seat is None:
-            return self.student
-        before, after = self.fragments.frame(self.state)
-        return f"{before}{shown_to(self.state, seat, self.fragments)}{after}"
-
-    def mine(self, seat: int) -> str:
-        if self.at_own_pace:
-            return mine_text(self.state, self.state.seats[seat])
-        return mine(self.state, self.places, seat).model_dump_json()
+    def for_seat(self, seat: int) -> str:
+        """The message for this student: what they see, and their own part."""
+        if not self.at_own_pace:
+            return envelope(self.student, mine(self.state, self.places, seat).model_dump_json())
+        place = place_of(self.state, seat)
+        view = view_text(self.state, place, self.fragments)
+        return envelope(view, mine_text(self.state, self.state.seats[seat], place))
 
 
 @dataclass(eq=False)
@@ -198,10 +194,9 @@ class Room:
 
     def message(self, connection: Connection) -> str:
         """The whole present view for one device, its own part with it."""
-        snapshot, seat = self.snapshot(), connection.seat
-        if seat is None:
+        if connection.seat is None:
             return envelope(self.text(connection.role), None)
-        return envelope(snapshot.student_in(seat), snapshot.mine(seat))
+        return self.snapshot().for_seat(connection.seat)
 
     def changed_messages(self) -> Iterable[tuple[Connection, bytes]]:
         """A framed message for each device whose role's view has changed since it was last sent."""
@@ -220,7 +215,6 @@ class Room:
         same = b"" if with_own else text_frame(envelope(text, None))
         for connection in list(self.connections[role]):
             if with_own and connection.seat is not None:
-                view = snapshot.student_in(connection.seat)
-                yield connection, text_frame(envelope(view, snapshot.mine(connection.seat)))
+                yield connection, text_frame(snapshot.for_seat(connection.seat))
             else:
                 yield connection, same

@@ -23,6 +23,7 @@ from lantern.core.errors import LanternError, TakenOut, UnknownSeat
 from lantern.core.messages import said
 from lantern.core.session import Actor, Command, Role, Sent
 from lantern.core.session.commands import BeginPaper, ClearAnswer, GiveAnswer, GoToPlace, HandIn
+from lantern.core.values import Value
 from lantern.server.api.errors import TooFast, UnknownSession, farewell, replied, reply_to
 from lantern.server.doors.budget import Budget
 from lantern.server.doors.protocols import Wire, doors
@@ -38,7 +39,6 @@ from lantern.server.live.schemas import (
     Answering,
     Beginning,
     Clearing,
-    FromAStudent,
     GoingTo,
     HandingIn,
     Hello,
@@ -190,23 +190,18 @@ def student_command(seat: SeatPass) -> Callable[[StudentCommand], tuple[Command,
     actor = Actor(Role.SEAT, seat.seat)
 
     def read(message: StudentCommand) -> tuple[Command, Sent]:
-        return _meant(seat.seat, message.command), Sent(actor, message.number, now_ms())
+        return MEANT[type(message.command)](seat.seat, message.command), Sent(actor, message.number, now_ms())
 
     return read
 
 
-def _meant(seat: int, said: FromAStudent) -> Command:
-    match said:
-        case Answering():
-            return GiveAnswer(seat, said.ask, said.answer, said.moves_on)
-        case Clearing():
-            return ClearAnswer(seat, said.ask)
-        case GoingTo():
-            return GoToPlace(seat, said.item)
-        case Beginning():
-            return BeginPaper(seat)
-        case HandingIn():
-            return HandIn(seat)
+MEANT: dict[type[Value], Callable[[int, Any], Command]] = {
+    Answering: lambda seat, said: GiveAnswer(seat, said.ask, said.answer, said.moves_on),
+    Clearing: lambda seat, said: ClearAnswer(seat, said.ask),
+    GoingTo: lambda seat, said: GoToPlace(seat, said.item),
+    Beginning: lambda seat, said: BeginPaper(seat),
+    HandingIn: lambda seat, said: HandIn(seat),
+}
 
 
 def desk_command(account: int) -> Callable[[TeacherCommand], tuple[Command, Sent]]:
@@ -224,18 +219,18 @@ def _commands(
 ) -> Handle:
     """Reads commands and posts them. Acknowledgements are said once they are stored, without a task that waits
     for each; a reply comes at once only where a message is none, or too many are on their way."""
-    the_hub = hub()
+    the_hub, read = hub(), reader.validator.validate_json
     on_their_way = 0
 
     def acknowledge(message_id: str, outcome: Outcome) -> None:
         nonlocal on_their_way
         on_their_way -= 1
-        connection.say(_ack(message_id, outcome))
+        the_hub.acknowledge(connection, _ack(message_id, outcome))
 
     def handle(text: str) -> str | None:
         nonlocal on_their_way
         try:
-            message = reader.validate_json(text)
+            message = read(text)
         except ValidationError:
             return _not_understood(text)
         if isinstance(message, Ping):

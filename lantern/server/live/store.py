@@ -2,7 +2,7 @@
 
 import logging
 from collections.abc import Iterable, Iterator, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from datetime import UTC, datetime
 from functools import lru_cache
 
@@ -16,6 +16,7 @@ from lantern.core.questions.stored import content_of
 from lantern.core.session import Actor, Course, Recorded, Role, Sent, State, new_session
 from lantern.core.session import events as e
 from lantern.core.session.changed import changed
+from lantern.core.session.course import Judgements
 from lantern.core.session.roster import Person as PersonInRoster
 from lantern.core.session.roster import Roster
 from lantern.core.session.stored import EVENT, read_event, read_settings, write_event
@@ -39,13 +40,14 @@ OF_THE_ROSTER = (e.Joined, e.Renamed, e.Erased)
 
 @dataclass(frozen=True, slots=True)
 class Loaded:
-    """A session's state after its first `seq` events."""
+    """A session's state after its first `seq` events, and how its answers were judged."""
 
     session_id: int
     code: str
     owner_id: int
     seq: int
     state: State
+    judgements: Judgements = field(default_factory=Judgements, compare=False)
 
 
 class FaultyEvent(FaultySession):
@@ -85,7 +87,7 @@ def before_its_first_event(session_id: int) -> Loaded:
 
 def catch_up(loaded: Loaded) -> Loaded:
     """The same session with the events that came since. Raises FaultyEvent."""
-    course, last, names_changed = Course(loaded.state), loaded.seq, False
+    course, last, names_changed = Course(loaded.state, loaded.judgements), loaded.seq, False
     for row in rows_after(loaded.session_id, loaded.seq):
         seq = row[0]
         try:

@@ -200,7 +200,7 @@ class Writer:
 
 
 def _decide_all(before: Loaded, jobs: list[Job]) -> tuple[list[Outcome], Loaded]:
-    course, recorded = Course(before.state), list[Recorded]()
+    course, recorded = Course(before.state, before.judgements), list[Recorded]()
     outcomes = [_decide(job, course, recorded) for job in jobs]
     return outcomes, store.append(before, course.state, recorded)
 
