@@ -64,8 +64,8 @@ def _bare_workbook(tables: list[Table]) -> bytes:
     buffer = BytesIO()
     book = xlsxwriter.Workbook(buffer, {"in_memory": True})
     for table in tables:
-        sheet = book.add_worksheet(table.name)
-        for number, row in enumerate([table.headings, *table.rows]):
+        sheet = book.add_worksheet(table.title)
+        for number, row in enumerate([table.columns, *table.rows]):
             for column, cell in enumerate(row):
                 if cell is not None:
                     sheet.write(number, column, cell)
