@@ -10,7 +10,8 @@ os.environ.setdefault("PLAIN_HTTP", "1")
 from lantern.server.config.settings import *  # noqa: F403
 from lantern.server.config.settings import DATABASES, VAR
 
-DATABASES["default"]["TEST"] = {"NAME": str(Path(VAR) / "test.sqlite3")}
+if DATABASES["default"]["ENGINE"] == "django.db.backends.sqlite3":
+    DATABASES["default"]["TEST"] = {"NAME": str(Path(VAR) / "test.sqlite3")}
 PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
 STORAGES = {
     "default": {"BACKEND": "django.core.files.storage.FileSystemStorage"},

@@ -268,6 +268,25 @@ def test_who_is_removed_after_the_end_leaves_the_summary(session, office):
     assert LiveSession.objects.get(pk=session.pk).summary["took_part"] == 2
 
 
+def test_a_session_that_another_process_stores_in_is_locked_before_it_is_caught_up_with(session, office, monkeypatch):
+    opened(session)
+    office.batch(job(session, c.GiveAnswer(1, "q1.1", B)))
+    steps = []
+    for name in ("lock", "catch_up", "append"):
+        does = getattr(store, name)
+        monkeypatch.setattr(store, name, lambda *given, does=does, name=name: (steps.append(name), does(*given))[1])
+    elsewhere = Office()
+    try:
+        elsewhere.batch(job(session, c.GiveAnswer(2, "q1.1", B)))
+        steps.clear()
+        for number, locked in ((1, ["append", "lock", "catch_up", "append"]), (2, ["lock", "catch_up", "append"])):
+            outcomes, _ = office.batch(job(session, joins(f"Late {number}", f"late-{number}")))
+            assert (outcomes[0].error, steps) == (None, locked)
+            steps.clear()
+    finally:
+        elsewhere.writer.stop()
+
+
 def test_sessions_that_nobody_commands_leave_memory(session, other, office, monkeypatch):
     in_both(office, session, other, 1)
     assert office.writer._sessions.keys() == {session.pk, other.pk}

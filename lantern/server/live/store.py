@@ -5,8 +5,10 @@ from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import UTC, datetime
 from functools import lru_cache
+from typing import Any
 
 from django.db import connection
+from django.db.backends.utils import CursorWrapper
 
 from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
@@ -28,11 +30,12 @@ log = logging.getLogger(__name__)
 # Plain SQL in Django's transaction: these two run for every commit of a lesson.
 TABLE = LiveSession._meta.db_table
 MOVE_ON = f"UPDATE {TABLE} SET seq = %s WHERE id = %s AND seq = %s"  # noqa: S608 - no input in it
-ADD_EVENT = (
+A_ROW = f"(%s, %s, %s, %s, %s, %s, %s, {EVENT.latest}, %s, FALSE)"
+ADD_EVENTS = (
     f"INSERT INTO {SessionEvent._meta.db_table} "  # noqa: S608 - no input in it
-    f"(session_id, seq, at, role, who, page, number, shape, payload, set_aside) "
-    f"VALUES (%s, %s, %s, %s, %s, %s, %s, {EVENT.latest}, %s, FALSE)"
+    f"(session_id, seq, at, role, who, page, number, shape, payload, set_aside) VALUES "
 )
+ROWS_AT_ONCE = 500
 COLUMNS = ("seq", "at", "role", "who", "page", "number", "shape", "payload")
 SWEPT_WITHIN: Milliseconds = 200
 OF_THE_ROSTER = (e.Joined, e.Renamed, e.Erased)
@@ -141,6 +144,11 @@ class Stale(Exception):
     """Another process has added events: what was decided has to be decided again."""
 
 
+def lock(session_id: int) -> None:
+    """Nobody else adds events to the session until the open transaction ends. (SQLite has one writer anyway.)"""
+    LiveSession.objects.select_for_update().values_list("pk").get(pk=session_id)
+
+
 def append(before: Loaded, after: State, recorded: Sequence[Recorded]) -> Loaded:
     """Add the events that lead from `before` to `after`, in the transaction that is open.
 
@@ -161,13 +169,23 @@ def append(before: Loaded, after: State, recorded: Sequence[Recorded]) -> Loaded
         cursor.execute(MOVE_ON, (seq, before.session_id, before.seq))
         if cursor.rowcount != 1:
             raise Stale
-        cursor.executemany(ADD_EVENT, rows)
+        _add_events(cursor, rows)
     _keep_roster(before.session_id, recorded, after)
     if after.ended_at is not None:  # also when somebody was removed, or a key was set, after the end
         ended_at = datetime.fromtimestamp(after.ended_at / 1000, UTC)
         summary = _summary_or_none(before.session_id, after)
         LiveSession.objects.filter(pk=before.session_id).update(ended_at=ended_at, summary=summary)
     return replace(before, seq=seq, state=after)
+
+
+def _add_events(cursor: CursorWrapper, rows: Sequence[tuple[Any, ...]]) -> None:
+    """SQLite takes rows one by one at the least cost; a server takes many in one statement."""
+    if connection.vendor == "sqlite":
+        cursor.executemany(ADD_EVENTS + A_ROW, rows)
+        return
+    for start in range(0, len(rows), ROWS_AT_ONCE):
+        some = rows[start : start + ROWS_AT_ONCE]
+        cursor.execute(ADD_EVENTS + ",".join([A_ROW] * len(some)), [value for row in some for value in row])
 
 
 def _columns(record: Recorded) -> tuple[int, str, int | None, str, int]:

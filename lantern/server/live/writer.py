@@ -2,8 +2,8 @@
 
 1. An answer is acknowledged only after the transaction that holds it has committed.
 2. Within a batch each command is decided on the state that the commands before it led to.
-3. The database decides who is right: where another process has added events meanwhile, they are
-   taken in and the batch is decided again, inside the same transaction.
+3. The database decides who is right: where another process has added events meanwhile, the session is locked, they are
+   taken in and the batch is decided again, inside the same transaction. From then on that session is locked first.
 4. A batch that fails leaves no state behind: the next one loads it from the database.
 5. One session's fault stays its own: whatever fails while it is loaded, decided, stored or summed up refuses its
    jobs in a sentence and is logged; every other session of the batch goes on, and the thread never dies.
@@ -30,8 +30,6 @@ from lantern.server.live.store import Loaded
 
 log = logging.getLogger(__name__)
 MOST_IN_A_BATCH = 4000
-MOST_READS = 5
-"""How often a batch is decided anew because another process was quicker."""
 IDLE_LASTS = 600.0
 """Seconds that a session is kept in memory without a command."""
 LOOK_EVERY = 60.0
@@ -69,6 +67,7 @@ class Writer:
         self._queue: SimpleQueue[Job | None] = SimpleQueue()
         self._sessions: dict[int, Loaded] = {}
         self._used: dict[int, float] = {}
+        self._shared: set[int] = set()  # sessions that other processes store events of, too
         self._next_commit = 0.0
         self._next_look = 0.0
         self._thread = threading.Thread(target=self._run, name="session-writer", daemon=True)
@@ -136,6 +135,7 @@ class Writer:
     def _forget(self, number: int) -> None:
         self._sessions.pop(number, None)
         self._used.pop(number, None)
+        self._shared.discard(number)
 
     def _commit(self, jobs: list[Job]) -> tuple[list[Outcome], dict[int, Loaded]]:
         by_session: dict[int, list[Job]] = {}
@@ -143,7 +143,8 @@ class Writer:
             by_session.setdefault(job.session_id, []).append(job)
         try:
             with transaction.atomic():
-                batches = {number: self._guarded(number, batch) for number, batch in by_session.items()}
+                # In one order in every process: so no two wait for each other's rows.
+                batches = {number: self._guarded(number, batch) for number, batch in sorted(by_session.items())}
         except Exception:
             log.exception("a batch of %d commands could not be stored", len(jobs))
             for number in by_session:
@@ -191,12 +192,13 @@ class Writer:
 
     def _apply(self, session_id: int, jobs: list[Job]) -> tuple[list[Outcome], Loaded | None]:
         before = self._sessions.get(session_id) or store.load(session_id)
-        for _ in range(MOST_READS - 1):
+        if session_id not in self._shared:
             try:
                 return _decide_all(before, jobs)
             except store.Stale:
-                before = store.catch_up(before)
-        return _decide_all(before, jobs)
+                self._shared.add(session_id)
+        store.lock(session_id)
+        return _decide_all(store.catch_up(before), jobs)
 
 
 def _decide_all(before: Loaded, jobs: list[Job]) -> tuple[list[Outcome], Loaded]:
