@@ -8,14 +8,18 @@ from lantern.core.values import Value
 
 
 class Message(Value):
-    """`code` is stable; `params` are what `sentence` was made with."""
+    """`code` is stable; `params` are what `sentence` was made with: figures, what somebody wrote, and messages (words
+    that depend on the language)."""
 
     code: str
-    params: dict[str, str | int]
+    params: "dict[str, str | int | Message]"
     sentence: str
 
+    def __str__(self) -> str:
+        return self.sentence
 
-def said(code: str, sentence: str, **params: str | int) -> Message:
+
+def said(code: str, sentence: str, **params: str | int | Message) -> Message:
     """`sentence` names its parameters in braces."""
     return Message(code=code, params=params, sentence=sentence.format(**params))
 

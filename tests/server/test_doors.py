@@ -223,9 +223,12 @@ async def test_who_is_taken_out_is_out_on_every_line_and_comes_back_only_when_le
         assert (await http.get("/api/live/student", headers=header)).json()["code"] == "taken_out"
         answer = answering("q1.1", {"kind": "choice", "chosen": ["B"]})
         assert (await http.post("/api/live/student/commands", json=answer, headers=header)).status_code == 404
-        for body in ({"key": key, "name": "Somebody"}, {"key": "new", "name": "fen"}):
+        for body, why in (
+            ({"key": key, "name": "Somebody"}, "taken_out"),
+            ({"key": "new", "name": "fen"}, "name_was_taken_out"),
+        ):
             reply = await http.post("/api/live/join", json={"code": session["code"], **body})
-            assert reply.json()["code"] == "taken_out"
+            assert (reply.json()["code"], reply.json()["family"]) == (why, "unknown_seat")
         await in_thread(teacher.command, session["id"], "restore", seat=1)
         assert (await http.get("/api/live/student", headers=header)).json()["view"]["phase"] == "open"
         assert await in_thread(join, server.url, session["code"], "Fen", key) == token

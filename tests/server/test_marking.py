@@ -132,7 +132,7 @@ def test_marks_are_put_right_after_the_end_and_read_in_the_list(server, teacher)
     assert reply.json() == {"read": "12500 m"}
     read["answer"]["text"] = "12 kg"
     reply = httpx.post(f"{server.url}/api/live/student/reading", json=read, headers=header)
-    assert (reply.status_code, reply.json()["code"]) == (422, "bad_answer")
+    assert (reply.status_code, reply.json()["family"]) == (422, "bad_answer")
     read["item"] = "t1"
     assert httpx.post(f"{server.url}/api/live/student/reading", json=read, headers=header).json()["code"] == "not_open"
     send_answer(server.url, token, "n1", {"kind": "numeric_entry", "text": "12.5"})

@@ -1910,6 +1910,21 @@ export interface components {
             group?: string | null;
         };
         /**
+         * Message
+         * @description `code` is stable; `params` are what `sentence` was made with: figures, what somebody wrote, and messages (words
+         *     that depend on the language).
+         */
+        Message: {
+            /** Code */
+            code: string;
+            /** Params */
+            params: {
+                [key: string]: string | number | components["schemas"]["Message"];
+            };
+            /** Sentence */
+            sentence: string;
+        };
+        /**
          * NumericEntryItem
          * @description `accepts` says what counts as right.
          *
@@ -2435,7 +2450,7 @@ export interface components {
             code: string;
             /** Params */
             params: {
-                [key: string]: string | number;
+                [key: string]: string | number | components["schemas"]["Message"];
             };
             /** Sentence */
             sentence: string;
@@ -3724,7 +3739,7 @@ export interface components {
             code: string;
             /** Params */
             params: {
-                [key: string]: string | number;
+                [key: string]: string | number | components["schemas"]["Message"];
             };
             /** Sentence */
             sentence: string;
@@ -6077,20 +6092,6 @@ export interface components {
             of: string;
             /** Value */
             value: number;
-        };
-        /**
-         * Message
-         * @description `code` is stable; `params` are what `sentence` was made with.
-         */
-        Message: {
-            /** Code */
-            code: string;
-            /** Params */
-            params: {
-                [key: string]: string | number;
-            };
-            /** Sentence */
-            sentence: string;
         };
         /**
          * PersonReport

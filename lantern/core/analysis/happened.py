@@ -34,14 +34,18 @@ class Telling:
     opened: set[str] = field(default_factory=set)
     answers: dict[str, int] = field(default_factory=dict)
 
-    def question(self, ask: str) -> str:
+    def question(self, ask: str) -> Message:
         item_id, number = parts_of(ask)
         named = self.item(item_id)
-        return f"{named}, round {number}" if number > 1 else named
+        return (
+            said("question_in_round", "{question}, round {round}", question=named, round=number)
+            if number > 1
+            else named
+        )
 
-    def item(self, item_id: str) -> str:
+    def item(self, item_id: str) -> Message:
         number = self.state.content.question_numbers().get(item_id)
-        return f"question {number}" if number else "a page"
+        return said("question_of_number", "question {number}", number=number) if number else said("a_page", "a page")
 
     def name(self, seat: int) -> str:
         return self.state.name(self.state.seats[seat])
@@ -116,7 +120,7 @@ CLOSINGS = {
 def _closed(telling: Telling, event: e.Closed) -> Message:
     count = telling.answers.get(event.ask, 0)
     code, sentence = CLOSINGS[event.why]
-    answers = "1 answer" if count == 1 else f"{count} answers"
+    answers = said("one_answer", "1 answer") if count == 1 else said("answers", "{count} answers", count=count)
     return said(code, sentence, question=telling.question(event.ask), answers=answers)
 
 

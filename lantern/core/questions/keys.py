@@ -8,7 +8,15 @@ from lantern.core.messages import Message, said
 FEWEST = 5
 """Questions below which chance alone makes patterns."""
 LONGEST_TURN = 5
-PLACES = ("first", "second", "third", "fourth", "fifth", "sixth")
+PLACES = (
+    said("first", "first"),
+    said("second", "second"),
+    said("third", "third"),
+    said("fourth", "fourth"),
+    said("fifth", "fifth"),
+    said("sixth", "sixth"),
+)
+LAST = said("last", "last")
 
 
 def pattern_in(places: Sequence[tuple[int, int]]) -> Message | None:
@@ -24,9 +32,9 @@ def _one_place(places: Sequence[tuple[int, int]]) -> Message | None:
     front = Counter(place for place, _ in places)
     back = Counter(parts - place for place, parts in places)
     (place, count), (_, last) = front.most_common(1)[0], (1, back[1])
-    name = PLACES[place] if place < len(PLACES) else f"{place + 1}th"
+    name = PLACES[place] if place < len(PLACES) else said("nth", "{place}th", place=place + 1)
     if last >= count:
-        name, count = "last", last
+        name, count = LAST, last
     if count * 10 <= len(places) * 6:
         return None
     return said(

@@ -170,7 +170,7 @@ class _Keeper:
             made: Picture | Recording | Film = store[value["type"]](self._teacher, file.data, file.name)  # type: ignore[operator]
         except BadMedia as error:
             raise BadMedia(
-                said("file_refused", "{file}: {why}", file=file.name or "", why=error.sentence), field="file"
+                said("file_refused", "{file}: {why}", file=file.name or "", why=error.message), field="file"
             ) from error
         self._stored[value["media"]] = made
         return made

@@ -381,8 +381,11 @@ class Hub:
 
     async def _heard_of_change(self, room: Room) -> None:
         room.used_at = self.loop.time()
-        loaded = await sync_to_async(store.load)(room.session_id) if room.sleeps else room.loaded
-        moved = room.update(await sync_to_async(store.catch_up)(loaded))
+        # What the writer has taken in already is not taken in once more.
+        known = [loaded for loaded in (room.in_memory, self._writer.known(room.session_id)) if loaded]
+        newest = max(known, key=lambda loaded: loaded.seq, default=None)
+        work = sync_to_async(store.catch_up)(newest) if newest else sync_to_async(store.load)(room.session_id)
+        moved = room.update(await work)
         self._refresh_seats(room, moved | {seat for seat in room.devices if room.state.seats[seat].removed})
         self._set_timer(room)
         self._schedule(room, at_once=True)

@@ -106,6 +106,10 @@ class Room:
         self.session_id, self.seq = self.loaded.session_id, self.loaded.seq
 
     @property
+    def in_memory(self) -> Loaded | None:
+        return self._loaded
+
+    @property
     def loaded(self) -> Loaded:
         assert self._loaded is not None, "the room sleeps: wake it first"
         return self._loaded

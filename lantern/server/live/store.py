@@ -121,8 +121,9 @@ Row = tuple[int, Milliseconds, str, int | None, str, int, int, str]
 
 
 def rows_after(session_id: int, seq: int = 0, *, set_aside: bool = False) -> Iterator[Row]:
-    rows = SessionEvent.objects.filter(session_id=session_id, seq__gt=seq, set_aside=set_aside)
-    return rows.values_list(*COLUMNS).iterator(4000)
+    rows = SessionEvent.objects.filter(session_id=session_id, seq__gt=seq, set_aside=set_aside).values_list(*COLUMNS)
+    # From the start there may be very many; behind it few, for which a cursor in the database is dear.
+    return iter(rows) if seq else rows.iterator(4000)
 
 
 @lru_cache(maxsize=4096)

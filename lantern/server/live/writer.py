@@ -82,6 +82,10 @@ class Writer:
     def put(self, job: Job) -> None:
         self._queue.put(job)
 
+    def known(self, session_id: int) -> Loaded | None:
+        """The session as it was after its last batch here, if it is in memory. For any thread: it never changes."""
+        return self._sessions.get(session_id)
+
     def _run(self) -> None:
         try:
             while (jobs := self._take()) is not None:

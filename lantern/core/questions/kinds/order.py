@@ -114,7 +114,7 @@ class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
         problems = [*common_problems(item), *line_problems(item.lines, "lines", LINES, may_repeat=item.scored)]
         fewest = FEWEST_SCORED if item.scored else FEWEST
         if len(item.lines) < fewest:
-            words = {FEWEST: "two", FEWEST_SCORED: "three"}
+            words = {FEWEST: said("two", "two"), FEWEST_SCORED: said("three", "three")}
             problems.append(
                 wrong(
                     said("lines_wanted", "Give at least {fewest} lines to put in order.", fewest=words[fewest]), "lines"
