@@ -86,6 +86,7 @@ test: ## everything, with the real interface in a browser
 	@$(MAKE) --no-print-directory -j2 .stamps/venv-dev .stamps/static
 	@$(MAKE) --no-print-directory -j2 --output-sync=target check-front check-lint
 	@tools/need-browser
+	@tools/need-engines
 	$(PY) -m pytest -n 2
 
 bench: .stamps/venv-dev ## the live path beside a bare server, figures as JSON lines

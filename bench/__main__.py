@@ -1,4 +1,5 @@
-"""Runs everything; prints a JSON line for each number of devices, one for every kind in turn, one for reports."""
+"""Runs everything; prints a JSON line for each number of devices, one for every kind in turn, one for each of own pace,
+several processes, reports and loading."""
 
 import asyncio
 import json
@@ -13,6 +14,7 @@ from bench.loading import measure_loading
 from bench.own_pace import measure_own_pace
 from bench.questions import questions
 from bench.reports import measure_reports
+from bench.several import measure_several
 from bench.targets import LOAD_CORE, BareTarget, LanternTarget
 
 COUNTS = (30, 300, 1000)
@@ -47,17 +49,11 @@ async def measure(count: int, *, mixed: bool) -> tuple[Figures, Figures]:
                 await load.round(burst=turn % SPREAD_EVERY != 3)
             if turn == 0:
                 for load in loads:
-                    _forget_warm_up(load)
+                    load.forget_warm_up()
         return loads[0].figures, loads[1].figures
     finally:
         lantern.stop()
         bare.stop()
-
-
-def _forget_warm_up(load: Load) -> None:
-    """The first round loads code and fills caches, on both sides."""
-    for name in ("fan_out", "fan_out_cpu", "burst", "burst_cpu"):
-        getattr(load.figures, name).clear()
 
 
 def compared(count: int, kinds: str, lantern: Figures, bare: Figures) -> dict[str, Any]:
@@ -74,6 +70,7 @@ def main() -> None:
         figures = asyncio.run(measure(count, mixed=kinds == "mixed"))
         print(json.dumps(compared(count, kinds, *figures)), flush=True)
     print(json.dumps(asyncio.run(measure_own_pace(max(counts)))), flush=True)
+    print(json.dumps(asyncio.run(measure_several(max(counts)))), flush=True)
     print(json.dumps(measure_reports()), flush=True)
     print(json.dumps(measure_loading()), flush=True)
 

@@ -49,10 +49,10 @@ class Figures:
 async def connect_all(
     target: Target, tokens: list[str], heard: Callable[[SocketClient, bytes, float], None]
 ) -> list[SocketClient]:
-    """A device for each token; each knows its `index`."""
+    """A device for each token, on the target's processes in turn; each knows its `index`."""
     devices = []
     for index, token in enumerate(tokens):
-        device = await connect(target.port, target.path, heard)
+        device = await connect(target.ports[index % len(target.ports)], target.path, heard)
         device.index = index
         device.send(f'{{"token":"{token}"}}')
         devices.append(device)
@@ -71,14 +71,14 @@ class Load:
         self.all_there = asyncio.Event()
 
     async def connect(self) -> None:
-        tokens = await self.target.tokens(self.count)
+        self.tokens = await self.target.tokens(self.count)
         await self.target.start_control()
-        pin(self.target.pid(), SERVER_CORE)
+        pin(self.target.pids(), SERVER_CORE)
         await asyncio.sleep(0.5)
-        before = memory(self.target.pid())
-        self.devices = await connect_all(self.target, tokens, self._heard)
+        before = memory(self.target.pids())
+        self.devices = await connect_all(self.target, self.tokens, self._heard)
         await asyncio.sleep(1.5)
-        self.figures.kb_per_connection = (memory(self.target.pid()) - before) / 1024 / self.count
+        self.figures.kb_per_connection = (memory(self.target.pids()) - before) / 1024 / self.count
 
     def _heard(self, device: SocketClient, text: bytes, now: float) -> None:
         if text.startswith(b'{"ack"'):
@@ -101,14 +101,19 @@ class Load:
         self.figures.doubled += max(0, stored - self.count)
         self.number += 1
 
+    def forget_warm_up(self) -> None:
+        """The first round loads code and fills caches, on both sides."""
+        for values in (self.figures.fan_out, self.figures.fan_out_cpu, self.figures.burst, self.figures.burst_cpu):
+            values.clear()
+
     async def _open(self) -> None:
         self.arrived.clear()
         self.all_there.clear()
-        cpu, start = cpu_seconds(self.target.pid()), time.perf_counter()
+        cpu, start = cpu_seconds(self.target.pids()), time.perf_counter()
         self.target.open_question(self.number)
         await asyncio.wait_for(self.all_there.wait(), PATIENCE)
         await asyncio.sleep(0.1)
-        self.figures.fan_out_cpu.append((cpu_seconds(self.target.pid()) - cpu) * 1000)
+        self.figures.fan_out_cpu.append((cpu_seconds(self.target.pids()) - cpu) * 1000)
         self.figures.fan_out.append([(at - start) * 1000 for at in self.arrived.values()])
 
     async def _answers(self, over: float) -> None:
@@ -117,7 +122,7 @@ class Load:
         commands = [f"r{self.number}-{index}" for index in range(self.count)]
         texts = [self.target.answer(self.number, index, command) for index, command in enumerate(commands)]
         sent: dict[str, float] = {}
-        cpu = cpu_seconds(self.target.pid())
+        cpu = cpu_seconds(self.target.pids())
         begin = time.perf_counter()
         for index, device in enumerate(self.devices):
             if over and (wait := begin + over * index / self.count - time.perf_counter()) > 0:
@@ -126,7 +131,7 @@ class Load:
             device.send(texts[index])
         await asyncio.wait_for(self.all_there.wait(), PATIENCE)
         await asyncio.sleep(0.3)
-        used = (cpu_seconds(self.target.pid()) - cpu) * 1000
+        used = (cpu_seconds(self.target.pids()) - cpu) * 1000
         waits = [(self.acknowledged[command] - at) * 1000 for command, at in sent.items()]
         figures = self.figures
         (figures.spread if over else figures.burst).append(waits)

@@ -52,7 +52,7 @@ class Devices:
     async def connect(self) -> None:
         tokens = await self.target.tokens(self.count)
         await self.target.start_control()
-        pin(self.target.pid(), SERVER_CORE)
+        pin(self.target.pids(), SERVER_CORE)
         self.devices = await connect_all(self.target, tokens, self._heard)
         await asyncio.sleep(1.0)
 
@@ -69,13 +69,13 @@ class Devices:
         self.arrived.clear()
         self.all_there.clear()
         sent = []
-        cpu = cpu_seconds(self.target.pid())
+        cpu = cpu_seconds(self.target.pids())
         for device, text in zip(self.devices, texts, strict=True):
             sent.append(time.perf_counter())
             device.send(text)
         await asyncio.wait_for(self.all_there.wait(), PATIENCE)
         await asyncio.sleep(0.5)
-        self.cpu.append((cpu_seconds(self.target.pid()) - cpu) * 1000)
+        self.cpu.append((cpu_seconds(self.target.pids()) - cpu) * 1000)
         self.waits.append([(self.arrived[index] - at) * 1000 for index, at in enumerate(sent)])
 
     def summary(self) -> dict[str, float]:

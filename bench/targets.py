@@ -25,10 +25,10 @@ SERVER_CORE, LOAD_CORE = 0, 1
 class Target(Protocol):
     """A server that opens questions and takes answers."""
 
-    port: int
+    ports: list[int]
     path: str
 
-    def pid(self) -> int: ...
+    def pids(self) -> list[int]: ...
     async def tokens(self, count: int) -> list[str]: ...
     async def start_control(self) -> None: ...
     def open_question(self, number: int) -> None: ...
@@ -45,17 +45,20 @@ class LanternTarget:
     def __init__(self, items: list[Item]) -> None:
         self.items = items
         self.folder = tempfile.TemporaryDirectory()
-        self.server = RealServer(Path(self.folder.name)).start()
-        self.port = self.server.port
+        self.servers = self.start_servers(Path(self.folder.name))
+        self.ports = [server.port for server in self.servers]
+        self.server = self.servers[0]
         self.teacher = TeacherClient(self.server.url)
         self.teacher.sign_up()
         set_id = self.teacher.make_set("Bench", [item.model_dump(mode="json") for item in items])
         self.session = self.teacher.start(set_id, close_when_all_answered=False)
         self.step = 0
 
-    def pid(self) -> int:
-        assert self.server.process
-        return self.server.process.pid
+    def start_servers(self, folder: Path) -> list[RealServer]:
+        return [RealServer(folder).start()]
+
+    def pids(self) -> list[int]:
+        return [server.process.pid for server in self.servers if server.process]
 
     async def tokens(self, count: int) -> list[str]:
         async with httpx.AsyncClient(base_url=self.server.url, timeout=60) as http:
@@ -72,8 +75,8 @@ class LanternTarget:
         cookie = "; ".join(f"{k}={v}" for k, v in self.teacher.http.cookies.items())
         headers = f"Cookie: {cookie}\r\n"
         number = self.session["id"]
-        self.desk = await connect(self.port, f"/live/desk/{number}", self._heard, headers)
-        self.screen = await connect(self.port, f"/live/screen/{number}", lambda *_: None, headers)
+        self.desk = await connect(self.server.port, f"/live/desk/{number}", self._heard, headers)
+        self.screen = await connect(self.server.port, f"/live/screen/{number}", lambda *_: None, headers)
 
     def _heard(self, client: SocketClient, text: bytes, now: float) -> None:
         if b'"view"' in text[:90]:
@@ -90,7 +93,8 @@ class LanternTarget:
         return int(view["shown"]["tally"]["n"])
 
     def stop(self) -> None:
-        self.server.stop()
+        for server in self.servers:
+            server.stop()
         self.folder.cleanup()
 
 
@@ -102,23 +106,23 @@ class BareTarget:
     def __init__(self, items: list[Item], follows: int = 0) -> None:
         self.items = items
         self.folder = tempfile.TemporaryDirectory()
-        self.port = free_port()
+        self.ports = [free_port()]
         self.database = str(Path(self.folder.name) / "bare.sqlite3")
-        program = [sys.executable, "-m", "bench.bare", str(self.port), self.database, str(follows)]
+        program = [sys.executable, "-m", "bench.bare", str(self.ports[0]), self.database, str(follows)]
         self.process = subprocess.Popen(program, cwd=ROOT)
         head = len(self._opening(0, ""))
         self.fillers = ["x" * max(0, opening_size(item) - head) for item in items]
         self.before = 0
-        _until_up(self.port)
+        _until_up(self.ports[0])
 
-    def pid(self) -> int:
-        return self.process.pid
+    def pids(self) -> list[int]:
+        return [self.process.pid]
 
     async def tokens(self, count: int) -> list[str]:
         return ["none"] * count
 
     async def start_control(self) -> None:
-        self.control = await connect(self.port, "/control", lambda *_: None)
+        self.control = await connect(self.ports[0], "/control", lambda *_: None)
 
     def open_question(self, number: int) -> None:
         self.control.send(self._opening(number, self.fillers[number]))
@@ -152,18 +156,19 @@ def _until_up(port: int) -> None:
     raise RuntimeError("the bare server did not start")
 
 
-def pin(pid: int, core: int) -> None:
-    """Keep every thread of a process on one core, so that server and load do not disturb each other."""
+def pin(pids: list[int], core: int) -> None:
+    """Keep every thread of the processes on one core, so that server and load do not disturb each other."""
     if len(psutil.Process().cpu_affinity() or []) < 2:
         return
-    for thread in psutil.Process(pid).threads():
-        psutil.Process(thread.id).cpu_affinity([core])
+    for pid in pids:
+        for thread in psutil.Process(pid).threads():
+            psutil.Process(thread.id).cpu_affinity([core])
 
 
-def cpu_seconds(pid: int) -> float:
-    """CPU time a process has used, to the nanosecond (Linux: the CPU clock of another process)."""
-    return time.clock_gettime((~pid << 3) | 2)
+def cpu_seconds(pids: list[int]) -> float:
+    """CPU time the processes have used, to the nanosecond (Linux: the CPU clock of another process)."""
+    return sum(time.clock_gettime((~pid << 3) | 2) for pid in pids)
 
 
-def memory(pid: int) -> int:
-    return int(psutil.Process(pid).memory_info().rss)
+def memory(pids: list[int]) -> int:
+    return sum(int(psutil.Process(pid).memory_info().rss) for pid in pids)

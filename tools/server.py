@@ -51,7 +51,7 @@ class RealServer:
 
     def start(self) -> "RealServer":
         database = self.folder / "lantern.sqlite3"
-        if not database.exists():
+        if not database.exists() and "DATABASE_URL" not in self.environment:
             shutil.copy(_migrated(), database)
         command = [sys.executable, "manage.py", "serve", "--port", str(self.port)]
         if self.descriptors:

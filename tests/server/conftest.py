@@ -1,12 +1,17 @@
 import json
+from collections.abc import AsyncIterator
 from typing import Any
 
 import pytest
 from django.test import Client
 
+from lantern.core.session import Settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.library.actions import make_set
 from lantern.server.library.models import QuestionSet
+from lantern.server.live.actions import start_session
+from lantern.server.live.hub import Hub
+from lantern.server.live.models import LiveSession
 from tests.builders import a_set, choice
 
 PASSWORD = "a lamp in the fog 7"
@@ -58,3 +63,17 @@ def nobody(db) -> Caller:
 @pytest.fixture
 def knots(odile) -> QuestionSet:
     return make_set(odile, "Knots that hold", a_set(choice("B", id="q1"), choice("AC", id="q2")).items)
+
+
+@pytest.fixture
+async def hubs() -> AsyncIterator[tuple[Hub, Hub]]:
+    """Of two processes that share a database and a channel layer, on one loop."""
+    pair = Hub(), Hub()
+    yield pair
+    for hub in pair:
+        hub.stop()
+
+
+@pytest.fixture
+def session(odile, knots) -> LiveSession:
+    return start_session(odile, knots, Settings(close_when_all_answered=True))

@@ -1,7 +1,6 @@
 """Hubs of two processes that share a database and a channel layer, on one loop."""
 
 import asyncio
-from itertools import count
 
 import pytest
 from asgiref.sync import sync_to_async
@@ -10,45 +9,16 @@ from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Settings
 from lantern.core.session import commands as c
 from lantern.server.live import hub as hub_module
+from lantern.server.live import processes
 from lantern.server.live.actions import start_session
 from lantern.server.live.clock import now_ms
-from lantern.server.live.connections import Audience, Connection
-from lantern.server.live.hub import GATHER, Hub
+from lantern.server.live.connections import Audience
+from lantern.server.live.hub import GATHER
 from tests.builders import joins
+from tests.builders.hubs import do, enter
 from tests.builders.session import sent
-from tests.builders.wire import Device
 
 pytestmark = pytest.mark.django_db(transaction=True)
-
-
-@pytest.fixture
-async def hubs():
-    pair = Hub(), Hub()
-    yield pair
-    for hub in pair:
-        hub.stop()
-
-
-@pytest.fixture
-def session(odile, knots):
-    return start_session(odile, knots, Settings(close_when_all_answered=True))
-
-
-async def enter(hub, session, role, seat=None):
-    device = Device()
-    room = await hub.room(session.pk)
-    connection = Connection(role, seat, device)
-    hub.enter(room, connection)
-    return device, connection, room
-
-
-_numbers = count(1)
-
-
-async def do(hub, session, command):
-    outcome = await hub.submit(session.pk, command, sent(command, next(_numbers), now_ms()))
-    assert outcome.error is None, outcome.error
-    return outcome
 
 
 async def test_a_change_in_one_process_reaches_the_devices_of_the_other(hubs, session):
@@ -66,7 +36,7 @@ async def test_a_question_waits_for_a_student_on_the_other_process(hubs, session
         await do(here, session, joins(key, key))
     phone, _, room = await enter(here, session, Audience.STUDENT, 1)
     await enter(there, session, Audience.STUDENT, 2)
-    await there._notify({"session": session.pk, "present": [2]})
+    await there._processes.tell_who_is_here(session.pk, [2])
     await asyncio.sleep(0.05)
     assert room.present() == {1, 2}
     await do(here, session, c.Advance(0))
@@ -113,28 +83,65 @@ async def test_a_room_is_loaded_once_however_many_come_at_once(hubs, session):
     assert all(room is found[0] for room in found)
 
 
-@pytest.mark.slow
-async def test_the_listener_outlives_a_fault_of_the_channel_layer(hubs, session, monkeypatch):
+class BrokenLayer:
+    """A channel layer that is away until it is mended."""
+
+    def __init__(self, real):
+        self.real, self.failed, self.is_mended = real, asyncio.Event(), False
+
+    def __getattr__(self, name):
+        return getattr(self.real, name)
+
+    async def receive(self, channel):
+        if self.is_mended:
+            return await self.real.receive(channel)
+        self.failed.set()
+        raise ConnectionError("the layer went away")
+
+
+@pytest.mark.parametrize("goes_on", [True, False])
+async def test_a_fault_of_the_channel_layer_is_outlived_and_what_was_missed_is_made_up_for(
+    hubs, session, monkeypatch, goes_on
+):
+    monkeypatch.setattr(processes, "LISTEN_AGAIN", 0.2)
     here, there = hubs
     await do(here, session, joins("Fen", "k1"))
     phone, _, _ = await enter(there, session, Audience.STUDENT, 1)
-    await there._notify({"session": session.pk})
-    real = there._heard
-    faults = []
-
-    async def faulty(notice):
-        if not faults:
-            faults.append(notice)
-            raise ConnectionError("the layer went away")
-        await real(notice)
-
-    monkeypatch.setattr(there, "_heard", faulty)
-    await here._notify({"session": session.pk})
-    await asyncio.sleep(1.3)
-    assert faults
-    await do(here, session, c.Advance(0))
-    await here._notify({"session": session.pk})
+    there._processes.layer = broken = BrokenLayer(there._processes.layer)
+    await here._processes.tell_of_change(session.pk, 1, quiet=True)  # for the one that it already waits for
+    await asyncio.wait_for(broken.failed.wait(), 5)
+    if not goes_on:
+        await do(here, session, c.Advance(0))  # nobody hears of it
+    broken.is_mended = True
+    if goes_on:
+        await asyncio.sleep(0.5)
+        await do(here, session, c.Advance(0))
     await phone.phase("open")
+
+
+async def test_what_is_heard_is_not_told_again(hubs, session, monkeypatch):
+    """Or a word would go round and round between the processes."""
+    here, there = hubs
+    await do(here, session, joins("Fen", "k1"), joins("Bo", "k2"))
+    desk, _, _ = await enter(here, session, Audience.DESK)
+    phone, _, _ = await enter(there, session, Audience.STUDENT, 1)
+    await enter(there, session, Audience.STUDENT, 2)  # the question waits for Bo
+    await asyncio.sleep(2 * GATHER)
+    told = []
+    for hub in hubs:
+        tell = hub._processes.tell_of_change
+
+        async def telling(*change, quiet, hub=hub, tell=tell):
+            told.append((hub.name, quiet))
+            await tell(*change, quiet=quiet)
+
+        monkeypatch.setattr(hub._processes, "tell_of_change", telling)
+    await do(here, session, c.Advance(0))
+    await phone.phase("open")
+    await do(there, session, c.GiveAnswer(1, "q1.1", ChoiceAnswer(chosen=("B",))))
+    await desk.until(lambda view: view["answered"] == 1)
+    await asyncio.sleep(2 * GATHER)
+    assert told == [(here.name, False), (there.name, True)]
 
 
 async def test_the_row_is_the_only_truth(hubs, session):

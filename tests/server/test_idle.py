@@ -3,7 +3,6 @@
 import asyncio
 import gc
 import weakref
-from itertools import count
 
 import pytest
 from asgiref.sync import sync_to_async
@@ -13,43 +12,12 @@ from lantern.core.session import Settings
 from lantern.core.session import commands as c
 from lantern.server.live import hub as hub_module
 from lantern.server.live.actions import start_session
-from lantern.server.live.clock import now_ms
-from lantern.server.live.connections import Audience, Connection
-from lantern.server.live.hub import Hub
+from lantern.server.live.connections import Audience
 from tests.builders import joins
-from tests.builders.session import sent
-from tests.builders.wire import Device
+from tests.builders.hubs import do, enter
 
 pytestmark = pytest.mark.django_db(transaction=True)
 B = ChoiceAnswer(chosen=("B",))
-_numbers = count(1)
-
-
-@pytest.fixture
-async def hubs():
-    pair = Hub(), Hub()
-    yield pair
-    for hub in pair:
-        hub.stop()
-
-
-@pytest.fixture
-def session(odile, knots):
-    return start_session(odile, knots, Settings(close_when_all_answered=True))
-
-
-async def do(hub, session, *commands):
-    for command in commands:
-        outcome = await hub.submit(session.pk, command, sent(command, next(_numbers), now_ms()))
-        assert outcome.error is None, outcome.error
-
-
-async def enter(hub, session, role, seat=None):
-    device = Device()
-    room = await hub.room(session.pk)
-    connection = Connection(role, seat, device)
-    hub.enter(room, connection)
-    return device, connection, room
 
 
 async def asleep(hub, session):
@@ -148,8 +116,8 @@ async def test_a_session_that_can_be_loaded_no_more_harms_no_other(asked, hubs, 
     other = await sync_to_async(start_session)(odile, knots, Settings())
     await sync_to_async(session.events.filter(seq=1).update)(payload='{"type": "unheard of"}')
     _, there = hubs
-    await hub._notify({"session": session.pk})
-    await there._notify({"session": session.pk})
+    await hub._processes.tell_of_change(session.pk, 99, quiet=True)
+    await there._processes.tell_of_change(session.pk, 99, quiet=True)
     elsewhere, _, _ = await enter(hub, other, Audience.DESK)
     await do(there, other, joins("Fen", "k9"))
     await elsewhere.until(lambda view: len(view["people"]) == 1)

@@ -1,7 +1,6 @@
 """Own pace through the hub: who did something is told, and nobody else."""
 
 import asyncio
-from itertools import count
 
 import pytest
 
@@ -12,28 +11,20 @@ from lantern.core.session.paper import PaperRules
 from lantern.server.live import hub as hub_module
 from lantern.server.live import store
 from lantern.server.live.actions import start_session
-from lantern.server.live.clock import now_ms
-from lantern.server.live.connections import Audience, Connection
-from lantern.server.live.hub import Hub
+from lantern.server.live.connections import Audience
 from lantern.server.live.schemas import StudentCommand
 from lantern.server.live.sockets import student_command
 from lantern.server.live.tokens import SeatPass
 from tests.builders import joins
-from tests.builders.session import sent
-from tests.builders.wire import Device
+from tests.builders.hubs import do, enter
 
 pytestmark = pytest.mark.django_db(transaction=True)
 B = ChoiceAnswer(chosen=("B",))
-_numbers = count(1)
 
 
-@pytest.fixture
-async def hubs(monkeypatch):
+@pytest.fixture(autouse=True)
+def _quickly(monkeypatch):
     monkeypatch.setattr(hub_module, "GATHER_AT_OWN_PACE", 0.05)
-    pair = Hub(), Hub()
-    yield pair
-    for hub in pair:
-        hub.stop()
 
 
 @pytest.fixture
@@ -41,22 +32,10 @@ def session(odile, knots):
     return start_session(odile, knots, Settings(mix_options=False, paper=PaperRules(tell="each")))
 
 
-async def enter(hub, session, role, seat=None):
-    device = Device()
-    room = await hub.room(session.pk)
-    hub.enter(room, Connection(role, seat, device))
-    return device
-
-
-async def do(hub, session, *commands):
-    for command in commands:
-        outcome = await hub.submit(session.pk, command, sent(command, next(_numbers), now_ms()))
-        assert outcome.error is None, outcome.error
-
-
 async def started(hub, session):
     await do(hub, session, joins("Fen", "k1"), joins("Bo", "k2"))
-    fen, bo = await enter(hub, session, Audience.STUDENT, 1), await enter(hub, session, Audience.STUDENT, 2)
+    fen, _, _ = await enter(hub, session, Audience.STUDENT, 1)
+    bo, _, _ = await enter(hub, session, Audience.STUDENT, 2)
     await do(hub, session, c.Advance(0))
     for device in (fen, bo):
         message = await device.next()
@@ -87,7 +66,7 @@ async def test_who_begins_and_answers_is_told_at_once_and_nobody_else(hubs, sess
 async def test_one_step_answers_and_moves_on_and_the_desk_sees_how_far_everybody_is(hubs, session):
     hub, _ = hubs
     await started(hub, session)
-    desk = await enter(hub, session, Audience.DESK)
+    desk, _, _ = await enter(hub, session, Audience.DESK)
     await do(hub, session, c.BeginPaper(1), c.BeginPaper(2), c.GiveAnswer(1, "q1.1", B, moves_on=True), c.HandIn(2))
     expected = [("Fen", "q2", 1, 2, None), ("Bo", "q1", 0, 2, "hand")]
     seen = None
@@ -99,7 +78,7 @@ async def test_one_step_answers_and_moves_on_and_the_desk_sees_how_far_everybody
 async def test_a_device_of_the_seat_on_another_process_is_told_too(hubs, session):
     here, there = hubs
     await started(here, session)
-    other = await enter(there, session, Audience.STUDENT, 1)
+    other, _, _ = await enter(there, session, Audience.STUDENT, 1)
     await do(here, session, c.BeginPaper(1), c.GiveAnswer(1, "q1.1", B, moves_on=True))
     message = await other.next()
     while not message["view"]["shown"] or message["view"]["shown"]["ask"] != "q2.1":

@@ -279,10 +279,17 @@ def test_a_session_that_another_process_stores_in_is_locked_before_it_is_caught_
     try:
         elsewhere.batch(job(session, c.GiveAnswer(2, "q1.1", B)))
         steps.clear()
-        for number, locked in ((1, ["append", "lock", "catch_up", "append"]), (2, ["lock", "catch_up", "append"])):
-            outcomes, _ = office.batch(job(session, joins(f"Late {number}", f"late-{number}")))
+        was_overtaken = ["append", "lock", "catch_up", "append"]
+        for number, locked in ((1, was_overtaken), (2, ["lock", "append"])):
+            outcomes, loaded = office.batch(job(session, joins(f"Late {number}", f"late-{number}")))
             assert (outcomes[0].error, steps) == (None, locked)
             steps.clear()
+        outcomes, loaded = elsewhere.batch(job(session, joins("Late 3", "late-3")))
+        known_to_the_room = job(session, joins("Late 4", "late-4"))
+        known_to_the_room.known = loaded[session.pk]
+        steps.clear()
+        outcomes, _ = office.batch(known_to_the_room)
+        assert (outcomes[0].error, steps) == (None, ["lock", "append"])
     finally:
         elsewhere.writer.stop()
 

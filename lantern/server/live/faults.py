@@ -32,6 +32,8 @@ def faulty_rows(session_id: int) -> tuple[State, list[Row]]:
     """
     course, found = Course(store.before_its_first_event(session_id).state), list[Row]()
     for row in store.rows_after(session_id):
+        if store.is_aside(row):
+            continue
         try:
             course.take(store.read_row(row))
         except Exception:
@@ -46,11 +48,11 @@ def fault_of(session_id: int) -> Fault | None:
 
 def set_aside(session_id: int, state: State) -> list[StoodAt]:
     """What the session went on without."""
-    return [_stood_at(state, row) for row in store.rows_after(session_id, set_aside=True)]
+    return [_stood_at(state, row) for row in store.rows_after(session_id) if store.is_aside(row)]
 
 
 def _stood_at(state: State, row: Row) -> StoodAt:
-    seq, at, _, who, *_, payload = row
+    seq, at, _, who, *_, payload, _ = row
     try:
         what = str(json.loads(payload)["type"])
     except (ValueError, KeyError, TypeError):

@@ -15,7 +15,6 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from asgiref.sync import sync_to_async
-from channels.layers import get_channel_layer
 
 from lantern.core.errors import LanternError, TakenOut
 from lantern.core.session import Command, Due, Event, Phase, Sent, next_due
@@ -39,12 +38,12 @@ from lantern.server.live import store
 from lantern.server.live.clock import now_ms
 from lantern.server.live.connections import Connection
 from lantern.server.live.logins import still_good
+from lantern.server.live.processes import Notice, Processes
 from lantern.server.live.room import LINGER, PEER_LASTS, Peer, Room
 from lantern.server.live.store import Loaded
 from lantern.server.live.writer import IDLE_LASTS, Job, Outcome, Writer
 
 log = logging.getLogger(__name__)
-GROUP = "lantern.hubs"
 GATHER = 0.2
 """Seconds between two messages about answers and arrivals."""
 GATHER_AT_OWN_PACE = 1.0
@@ -76,7 +75,18 @@ class Timers:
     due_timer: asyncio.Handle | None = None
     last_flush: float = 0.0
     cost: float = 0.0
-    told: int = -1
+    to_tell: "ToTell | None" = None
+
+
+@dataclass(slots=True)
+class ToTell:
+    """What other processes do not know of yet: this process has brought the session to `seq`."""
+
+    seq: int
+    quiet: bool
+
+    def and_before(self, other: "ToTell | None") -> "ToTell":
+        return ToTell(self.seq, self.quiet and other.quiet) if other else self
 
 
 @dataclass(eq=False)
@@ -93,8 +103,8 @@ class Hub:
         self._acknowledged: list[Connection] = []
         self._writer = Writer(self._from_writer)
         self._writer.start()
-        self._layer = get_channel_layer()
-        self._keep(self._listen())
+        self._processes = Processes(self.name)
+        self._keep(self._processes.listen(self._heard, self._catch_up_everywhere))
         self._keep(self._tell_who_is_here())
         self._keep(self._look_at_logins())
         self._keep(self._look_for_idle())
@@ -119,6 +129,8 @@ class Hub:
 
     def post(self, job: Job) -> None:
         """The same without waiting: `job.done` is called once it is stored or refused."""
+        if room := self.rooms.get(job.session_id):
+            job.known = room.in_memory
         self._writer.put(job)
 
     def _from_writer(self, outcomes: list[Outcome], loaded: dict[int, Loaded]) -> None:
@@ -147,17 +159,19 @@ class Hub:
 
     def _changed(self, loaded: Loaded, happened: list[Event]) -> None:
         room = self.rooms.get(loaded.session_id)
+        news = ToTell(loaded.seq, all(isinstance(event, QUIET) for event in happened))
         if room is None:
             if loaded.session_id in self._loading:
                 self._meanwhile[loaded.session_id] = loaded
-            self._keep(self._notify({"session": loaded.session_id}))
+            self._tell(loaded.session_id, news)
             return
         room.used_at = self.loop.time()
         moved = room.update(loaded)
         self._refresh_seats(room, moved | _seats_of(happened))
         self._set_timer(room)
-        quiet = all(isinstance(event, QUIET) for event in happened)
-        self._schedule(room, at_once=not quiet)
+        if timers := self._timers.get(room.session_id):
+            timers.to_tell = news.and_before(timers.to_tell)
+        self._schedule(room, at_once=not news.quiet)
 
     def _refresh_seats(self, room: Room, seats: set[int]) -> None:
         """A student is told at once when only its own part has changed; one who was taken out is told that."""
@@ -279,12 +293,12 @@ class Hub:
         self._keep(self._timed_broadcast(room, timers))
 
     async def _timed_broadcast(self, room: Room, timers: Timers) -> None:
-        start, seq = self.loop.time(), room.seq
+        start = self.loop.time()
         if await self.awake(room):
             await self._broadcast(room)
-        if seq != timers.told:
-            timers.told = seq
-            self._keep(self._notify({"session": room.session_id}))
+        if news := timers.to_tell:
+            timers.to_tell = None
+            self._tell(room.session_id, news)
         timers.last_flush = self.loop.time()
         timers.cost = timers.last_flush - start
 
@@ -347,48 +361,43 @@ class Hub:
 
     # --- other processes -------------------------------------------------------------------------
 
-    async def _notify(self, notice: dict[str, Any]) -> None:
-        try:
-            await self._layer.group_send(GROUP, {"type": "notice", "from": self.name, **notice})
-        except Exception:
-            log.exception("other processes could not be told")
+    def _tell(self, session_id: int, news: ToTell) -> None:
+        self._keep(self._processes.tell_of_change(session_id, news.seq, quiet=news.quiet))
 
-    async def _listen(self) -> None:
-        """Never ends: after a fault of the channel layer it starts anew."""
-        while True:
-            try:
-                channel = await self._layer.new_channel("lantern")
-                await self._layer.group_add(GROUP, channel)
-                while True:
-                    await self._heard(await self._layer.receive(channel))
-            except asyncio.CancelledError:
-                raise
-            except Exception:
-                log.exception("the channel layer failed; listening again in a second")
-                await asyncio.sleep(1)
-
-    async def _heard(self, notice: dict[str, Any]) -> None:
+    async def _heard(self, notice: Notice) -> None:
         room = self.rooms.get(notice["session"])
-        if room is None or notice["from"] == self.name:
+        if room is None:
             return
         try:
             if "present" in notice:
                 self._heard_who_is_there(room, notice["from"], frozenset(notice["present"]))
             else:
-                await self._heard_of_change(room)
+                await self._heard_of_change(room, notice["seq"], quiet=notice["quiet"])
         except Exception:  # one session's fault stays its own
             log.exception("what another process did in session %d could not be taken in", room.session_id)
 
-    async def _heard_of_change(self, room: Room) -> None:
+    async def _heard_of_change(self, room: Room, seq: int, *, quiet: bool) -> None:
         room.used_at = self.loop.time()
-        # What the writer has taken in already is not taken in once more.
-        known = [loaded for loaded in (room.in_memory, self._writer.known(room.session_id)) if loaded]
-        newest = max(known, key=lambda loaded: loaded.seq, default=None)
-        work = sync_to_async(store.catch_up)(newest) if newest else sync_to_async(store.load)(room.session_id)
-        moved = room.update(await work)
+        moved = room.update(await self._as_far_as(room, seq))
         self._refresh_seats(room, moved | {seat for seat in room.devices if room.state.seats[seat].removed})
         self._set_timer(room)
-        self._schedule(room, at_once=True)
+        self._schedule(room, at_once=not quiet)
+
+    async def _catch_up_everywhere(self) -> None:
+        """Whatever other processes told for a while was not heard here."""
+        for room in list(self.rooms.values()):
+            if not room.sleeps:
+                await self._heard({"session": room.session_id, "from": "", "seq": room.seq + 1, "quiet": False})
+
+    async def _as_far_as(self, room: Room, seq: int) -> Loaded:
+        """The session after at least `seq` events. What the writer has taken in already is not taken in once more."""
+        known = [loaded for loaded in (room.in_memory, self._writer.known(room.session_id)) if loaded]
+        newest = max(known, key=lambda loaded: loaded.seq, default=None)
+        if newest is None:
+            return await sync_to_async(store.load)(room.session_id)
+        if newest.seq < seq:
+            newest = await sync_to_async(store.catch_up)(newest)
+        return newest
 
     def _heard_who_is_there(self, room: Room, process: str, present: frozenset[int]) -> None:
         before = room.peers.get(process)
@@ -402,7 +411,7 @@ class Hub:
             await asyncio.sleep(PEER_LASTS / 3000)
             for session_id, room in list(self.rooms.items()):
                 if room.devices:
-                    await self._notify({"session": session_id, "present": sorted(room.here())})
+                    await self._processes.tell_who_is_here(session_id, room.here())
 
     def _keep(self, work: Awaitable[Any]) -> None:
         """Run it beside everything else. The reference keeps a running task from being collected."""

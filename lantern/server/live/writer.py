@@ -10,6 +10,7 @@
 6. A session that nobody has commanded for a while leaves memory.
 """
 
+import contextlib
 import logging
 import threading
 import time
@@ -35,16 +36,20 @@ IDLE_LASTS = 600.0
 LOOK_EVERY = 60.0
 BETWEEN_COMMITS = 0.01
 """Seconds. Under load, commands gather this long; one that comes alone is committed at once."""
+BETWEEN_SHARED = 0.05
+"""The same where other processes store, too: each commit is several ways to a server and a wait for its row."""
 
 
 @dataclass(slots=True, eq=False)
 class Job:
-    """A command on its way in; `done` is called on the event loop."""
+    """A command on its way in; `done` is called on the event loop. `known` is the session as whoever sent the job knew
+    it: where that is further than the writer came, what lies between is not read once more."""
 
     session_id: int
     command: Command
     sent: Sent
     done: "Callable[[Outcome], None]"
+    known: Loaded | None = None
 
 
 @dataclass(slots=True)
@@ -90,7 +95,8 @@ class Writer:
         try:
             while (jobs := self._take()) is not None:
                 settled = self._commit(jobs)
-                self._next_commit = time.monotonic() + BETWEEN_COMMITS
+                shared = any(job.session_id in self._shared for job in jobs)
+                self._next_commit = time.monotonic() + (BETWEEN_SHARED if shared else BETWEEN_COMMITS)
                 try:
                     self._settled(*settled)
                 except Exception:
@@ -145,8 +151,10 @@ class Writer:
         by_session: dict[int, list[Job]] = {}
         for job in jobs:
             by_session.setdefault(job.session_id, []).append(job)
+        # A batch of one session is one transaction by itself.
+        together = transaction.atomic() if len(by_session) > 1 else contextlib.nullcontext()
         try:
-            with transaction.atomic():
+            with together:
                 # In one order in every process: so no two wait for each other's rows.
                 batches = {number: self._guarded(number, batch) for number, batch in sorted(by_session.items())}
         except Exception:
@@ -155,6 +163,7 @@ class Writer:
                 self._forget(number)
             connection.close()
             return [Outcome(job, error=NotStored()) for job in jobs], {}
+        connection.close_if_unusable_or_obsolete()
         loaded = {number: after for number, (_, after) in batches.items() if after is not None}
         self._remember(loaded)
         outcomes = [outcome for of_one, _ in batches.values() for outcome in of_one]
@@ -177,7 +186,8 @@ class Writer:
                 self._forget(number)  # rarely needed again; loaded anew when it is
 
     def _guarded(self, session_id: int, jobs: list[Job]) -> tuple[list[Outcome], Loaded | None]:
-        """In a savepoint of its own: what fails here takes back this session's part of the batch and no other."""
+        """In a transaction or savepoint of its own: what fails here takes back this session's part of the batch and no
+        other."""
         try:
             with transaction.atomic():
                 return self._apply(session_id, jobs)
@@ -195,14 +205,19 @@ class Writer:
         return [Outcome(job, error=error) for job in jobs], None
 
     def _apply(self, session_id: int, jobs: list[Job]) -> tuple[list[Outcome], Loaded | None]:
-        before = self._sessions.get(session_id) or store.load(session_id)
+        before = self._newest(session_id, jobs) or store.load(session_id)
         if session_id not in self._shared:
             try:
                 return _decide_all(before, jobs)
             except store.Stale:
                 self._shared.add(session_id)
-        store.lock(session_id)
-        return _decide_all(store.catch_up(before), jobs)
+        if store.lock(session_id) != before.seq:
+            before = store.catch_up(before)
+        return _decide_all(before, jobs)
+
+    def _newest(self, session_id: int, jobs: list[Job]) -> Loaded | None:
+        known = [loaded for loaded in (self._sessions.get(session_id), jobs[-1].known) if loaded]
+        return max(known, key=lambda loaded: loaded.seq, default=None)
 
 
 def _decide_all(before: Loaded, jobs: list[Job]) -> tuple[list[Outcome], Loaded]:

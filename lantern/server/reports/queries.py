@@ -60,7 +60,7 @@ def verdict_in(session: LiveSession, asked: TypedText) -> Verdict:
 
 def session_happenings(session: LiveSession) -> list[Happening]:
     """Raises FaultySession."""
-    history = [store.read_row(row) for row in store.rows_after(session.pk)]
+    history = [store.read_row(row) for row in store.rows_after(session.pk) if not store.is_aside(row)]
     return happenings(store.load(session.pk).state, history, teachers_of(session))
 
 
