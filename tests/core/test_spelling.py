@@ -3,6 +3,7 @@
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from spellchecker import SpellChecker
 
 from lantern.core.questions.items import Severity
 from lantern.core.questions.kinds import text_entry
@@ -122,6 +123,8 @@ def test_word_lists_ship_for_the_languages_that_the_docs_name_t12():
     # Past the cache: all of them at once are more than a test should keep.
     sizes = {language: len(packaged_words.__wrapped__(language)) for language in WITH_WORD_LIST}
     assert min(sizes.values()) > 10_000
+    for language in ("en", "fa"):
+        assert packaged_words(language) == SpellChecker(language=language).word_frequency.dictionary.keys()
     assert packaged_words("sv") == frozenset()
 
 

@@ -18,10 +18,10 @@ from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded, Sent
 from lantern.core.session.changed import changed
+from lantern.core.session.judging import Judging
 from lantern.core.session.marks import mark_by_hand
 from lantern.core.session.model import Ask, CorrectedWhat, Correction, Response, State
 from lantern.core.session.people import seat_of
-from lantern.core.session.play import gained
 from lantern.core.session.rounds import with_asks
 
 NOT_HERE = said("what_counts_is_in_set", "This cannot be corrected here: what counts is written in the set.")
@@ -157,11 +157,11 @@ def with_item(state: State, item: Item) -> State:
     """The state with this item in the place of the one with its id, every answer to it marked anew."""
     items = {**state.items, item.id: item}
     content = state.content.model_copy(update={"items": tuple(items.values())})
-    state = changed(state, items=items, content=content)
+    state, judging = changed(state, items=items, content=content), Judging(item)
     return with_asks(
         state,
         *(
-            changed(ask, responses={seat: _marked(state, ask, r) for seat, r in ask.responses.items()})
+            changed(ask, responses={seat: _marked(state, ask, r, judging) for seat, r in ask.responses.items()})
             for ask in state.rounds(item.id)
         ),
     )
@@ -183,12 +183,11 @@ def _anew(state: State, ask: Ask, response: Response) -> float | None:
     return mark_by_hand(state, ask, response.seat, mark)
 
 
-def _marked(state: State, ask: Ask, response: Response) -> Response:
+def _marked(state: State, ask: Ask, response: Response, judging: Judging) -> Response:
     """The response with the mark and points that the item gives now."""
-    item = state.item(ask.item_id)
-    mark = mark_by_hand(state, ask, response.seat, kind_of(item).score(item, response.answer))
-    points, bonus = gained(state, item, mark, response.left)
-    short = kind_of(item).short_text(item, response.answer)
+    mark, short = judging.of(response.answer)
+    mark = mark_by_hand(state, ask, response.seat, mark)
+    points, bonus = judging.gain(state, mark, response.left)
     return response._replace(mark=mark, points=points, bonus=bonus, short=short)
 
 

@@ -2,34 +2,14 @@
 
 from collections.abc import Iterable
 
-from lantern.core.questions.items import Answer, Item
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.changed import changed
-from lantern.core.session.effects import Judged, judged, paper_after, response_to
+from lantern.core.session.effects import paper_after, response_to
 from lantern.core.session.engine import evolve
+from lantern.core.session.judging import Judgements
 from lantern.core.session.model import Response, State
 from lantern.core.session.paper import Paper
-
-MOST_KEPT = 4000
-"""Different answers to one question of which it is kept how they were judged."""
-
-
-class Judgements:
-    """What has been judged of answers, so that what many answer alike is marked once: of each question as it is, so one
-    that was changed is judged anew. Good for one session, and for as long as it is in memory."""
-
-    def __init__(self) -> None:
-        self._of: dict[str, tuple[Item, dict[Answer, Judged]]] = {}
-
-    def of(self, item: Item, answer: Answer) -> Judged:
-        known = self._of.get(item.id)
-        if known is None or known[0] is not item or len(known[1]) >= MOST_KEPT:
-            known = self._of[item.id] = item, {}
-        found = known[1].get(answer)
-        if found is None:
-            found = known[1][answer] = judged(item, answer)
-        return found
 
 
 class Course:
@@ -53,8 +33,7 @@ class Course:
             return
         responses = self._copy_of(event.ask)
         ask = self.state.asks[event.ask]
-        known = self._judgements.of(self.state.items[ask.item_id], event.answer)
-        response = response_to(self.state, ask, recorded, *known)
+        response = response_to(self.state, ask, recorded, self._judgements.of(self.state.items[ask.item_id]))
         responses[response.seat] = response
         if self.state.papers:
             self._all_papers()[response.seat] = paper_after(self.state, ask, event, response)

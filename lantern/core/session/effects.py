@@ -5,15 +5,15 @@ from dataclasses import replace
 from typing import Any
 
 from lantern.core.questions import kind_of
-from lantern.core.questions.items import Answer, Item
 from lantern.core.session import corrections, rounds
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.changed import changed
+from lantern.core.session.judging import Judging
 from lantern.core.session.marks import mark_by_hand
 from lantern.core.session.model import Ask, Phase, Response, Seat, State, ask_id, parts_of
 from lantern.core.session.paper import HandedInBy, Paper
-from lantern.core.session.play import gained, time_left
+from lantern.core.session.play import time_left
 from lantern.core.session.roster import Person
 from lantern.core.session.rounds import settled, with_asks
 from lantern.core.values import Milliseconds
@@ -72,7 +72,7 @@ def _on_answered(state: State, recorded: Recorded) -> State:
     event = recorded.event
     assert isinstance(event, e.Answered)
     ask = state.asks[event.ask]
-    response = response_to(state, ask, recorded, *judged(state.item(ask.item_id), event.answer))
+    response = response_to(state, ask, recorded, Judging(state.item(ask.item_id)))
     if state.papers:
         state = _with_paper(state, response.seat, paper_after(state, ask, event, response))
     return _with_ask(state, ask.id, responses={**ask.responses, response.seat: response})
@@ -84,24 +84,16 @@ def paper_after(state: State, ask: Ask, event: e.Answered, response: Response) -
     return paper.with_answer(ask.item_id, response.at, moves_on=event.moves_on)
 
 
-Judged = tuple[float | None, str]
-
-
-def judged(item: Item, answer: Answer) -> Judged:
-    """The mark of an answer, and the answer in a pane of the grid."""
-    kind = kind_of(item)
-    return kind.score(item, answer), kind.short_text(item, answer)
-
-
-def response_to(state: State, ask: Ask, recorded: Recorded, mark: float | None, short: str) -> Response:
-    """The answer with the points that it gets for its mark."""
+def response_to(state: State, ask: Ask, recorded: Recorded, judging: Judging) -> Response:
+    """The answer with its mark, and the points that it gets for it."""
     event, at, seat = recorded.event, recorded.sent.at, recorded.sent.by.who
     assert isinstance(event, e.Answered)
     assert seat is not None
     left = time_left(state, ask, at)
+    mark, short = judging.of(event.answer)
     if state.corrections or state.hand_marks:
         mark = mark_by_hand(state, ask, seat, mark)
-    points, bonus = gained(state, state.item(ask.item_id), mark, left)
+    points, bonus = judging.gain(state, mark, left)
     return Response(
         seat=seat,
         answer=event.answer,

@@ -19,7 +19,7 @@ from lantern.core.questions.stored import content_of
 from lantern.core.session import Actor, Course, Recorded, Role, Sent, State, new_session
 from lantern.core.session import events as e
 from lantern.core.session.changed import changed
-from lantern.core.session.course import Judgements
+from lantern.core.session.judging import Judgements
 from lantern.core.session.roster import Person as PersonInRoster
 from lantern.core.session.roster import Roster
 from lantern.core.session.stored import EVENT, read_event, read_settings, write_event
