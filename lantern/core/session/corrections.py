@@ -185,7 +185,7 @@ def _anew(state: State, ask: Ask, response: Response) -> float | None:
 
 def _marked(state: State, ask: Ask, response: Response, judging: Judging) -> Response:
     """The response with the mark and points that the item gives now."""
-    mark, short = judging.of(response.answer)
+    _, mark, short = judging.of(response.answer)
     mark = mark_by_hand(state, ask, response.seat, mark)
     points, bonus = judging.gain(state, mark, response.left)
     return response._replace(mark=mark, points=points, bonus=bonus, short=short)

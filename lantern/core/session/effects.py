@@ -90,13 +90,13 @@ def response_to(state: State, ask: Ask, recorded: Recorded, judging: Judging) ->
     assert isinstance(event, e.Answered)
     assert seat is not None
     left = time_left(state, ask, at)
-    mark, short = judging.of(event.answer)
+    answer, mark, short = judging.of(event.answer)
     if state.corrections or state.hand_marks:
         mark = mark_by_hand(state, ask, seat, mark)
     points, bonus = judging.gain(state, mark, left)
     return Response(
         seat=seat,
-        answer=event.answer,
+        answer=answer,
         number=recorded.sent.number,
         at=at,
         took=max(0, at - _came_to_it(state, ask, seat)),

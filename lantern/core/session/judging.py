@@ -1,5 +1,7 @@
 """What answers are worth: what many give alike is marked once, and earns once what it earns."""
 
+from typing import NamedTuple
+
 from lantern.core.games import Gain
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Answer, Item
@@ -9,8 +11,14 @@ from lantern.core.session.play import gained
 MOST_KEPT = 4000
 """Different answers to one question, and different gains, that are kept."""
 
-Judged = tuple[float | None, str]
-"""The mark of an answer, and the answer in a pane of the grid."""
+
+class Judged(NamedTuple):
+    """An answer, its mark, and what a pane of the grid shows of it. `answer` is one object for all who gave the same:
+    a class's answers take the less memory, and are the sooner compared."""
+
+    answer: Answer
+    mark: float | None
+    short: str
 
 
 class Judging:
@@ -25,7 +33,7 @@ class Judging:
         found = self._judged.get(answer)
         if found is None:
             kind = kind_of(self.item)
-            found = kind.score(self.item, answer), kind.short_text(self.item, answer)
+            found = Judged(answer, kind.score(self.item, answer), kind.short_text(self.item, answer))
             if len(self._judged) < MOST_KEPT:
                 self._judged[answer] = found
         return found

@@ -63,7 +63,7 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
     # Ids are short and plain (`ShortId`): nothing in them has to be escaped.
     asked = f'"{ask.id}"' if ask else "null"
     items, quoted = _items_text(paper.items)
-    answered = ",".join([text for item, text in quoted if item in paper.answered]) if paper.answered else ""
+    answered = ",".join([quoted[item] for item in filter(paper.answered.__contains__, paper.items)])
     deadline = "null" if paper.deadline is None else paper.deadline
     return (
         f'{{"seat":{number},"name":{as_json(state.name(seat))},"fog_lifted":false,"description":"","ask":{asked},'
@@ -74,10 +74,10 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
 
 
 @lru_cache(maxsize=4096)
-def _items_text(items: tuple[str, ...]) -> tuple[str, tuple[tuple[str, str], ...]]:
+def _items_text(items: tuple[str, ...]) -> tuple[str, dict[str, str]]:
     """These ids as JSON, all together, and each by itself."""
-    quoted = tuple((item, as_json(item)) for item in items)
-    return f"[{','.join(text for _, text in quoted)}]", quoted
+    quoted = {item: as_json(item) for item in items}
+    return f"[{','.join(quoted.values())}]", quoted
 
 
 def mine_at_own_pace(state: State, seat: Seat) -> Mine:

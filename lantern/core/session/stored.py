@@ -2,7 +2,7 @@
 
 from collections.abc import Callable
 from functools import lru_cache
-from typing import Any, get_args
+from typing import get_args
 
 from pydantic import TypeAdapter
 from pydantic_core import from_json
@@ -12,7 +12,8 @@ from lantern.core.session.model import Settings, ask_id
 from lantern.core.shapes import Json, Shape
 
 _READER: TypeAdapter[StoredEvent] = TypeAdapter(AnyStoredEvent)
-_WRITERS: dict[type, TypeAdapter[Any]] = {event: TypeAdapter(event) for event in get_args(StoredEvent)}
+# Straight to the serializer: `dump_json` takes half as long again, for every answer.
+_WRITERS = {event: TypeAdapter(event).serializer for event in get_args(StoredEvent)}
 
 
 def person_of_seat(seat: int) -> str:
@@ -68,10 +69,9 @@ EVENT = Shape((_people_and_rounds,))
 SETTINGS = Shape((_with_papers, _with_a_game))
 
 
-@lru_cache(maxsize=4096)
 def write_event(event: StoredEvent) -> str:
-    """The event as JSON text of the latest version; `read_event` is its inverse. What is alike is written once."""
-    return _WRITERS[type(event)].dump_json(event).decode()
+    """The event as JSON text of the latest version; `read_event` is its inverse."""
+    return _WRITERS[type(event)].to_json(event).decode()
 
 
 @lru_cache(maxsize=4096)

@@ -10,8 +10,9 @@ import asyncio
 import contextlib
 import logging
 import secrets
-from collections.abc import Awaitable
+from collections.abc import Awaitable, Iterator
 from dataclasses import dataclass, field
+from itertools import chain, islice
 from typing import Any
 
 from asgiref.sync import sync_to_async
@@ -52,6 +53,9 @@ COST_SHARE = 12
 """In a very large room views are made less often: at most a twelfth of the time goes into them."""
 AT_ONCE = 200
 """Messages that are written before the loop does anything else."""
+IN_A_TURN = 50
+"""The same where each of them has to be made."""
+THE_END = object()
 A_LITTLE_LATER = 0.005
 """Seconds after a deadline: timers may be early by a millisecond."""
 ONCE_MORE = 1.0
@@ -148,16 +152,32 @@ class Hub:
             outcome.job.done(outcome)
             if outcome.events:
                 events.setdefault(outcome.job.session_id, []).extend(outcome.events)
-        for session_id, happened in events.items():
-            try:
-                self._changed(loaded[session_id], happened)
-            except Exception:  # one session's fault stays its own
-                log.exception("devices of session %d could not be told", session_id)
+        changes = [self._told_of(loaded[session_id], happened) for session_id, happened in events.items()]
         acknowledged, self._acknowledged = self._acknowledged, []
-        for connection in acknowledged:
-            connection.let_go()
+        self._in_turns(chain(*changes, self._acknowledging(acknowledged)))
 
-    def _changed(self, loaded: Loaded, happened: list[Event]) -> None:
+    def _in_turns(self, writes: Iterator[None]) -> None:
+        """Some now, the rest after whatever else has come: what was written leaves between two turns, so the first of a
+        large class are not told only once the last one's message is made."""
+        for _ in islice(writes, IN_A_TURN):
+            pass
+        if next(writes, THE_END) is not THE_END:
+            self.loop.call_soon(self._in_turns, writes)
+
+    @staticmethod
+    def _acknowledging(connections: list[Connection]) -> Iterator[None]:
+        for connection in connections:
+            if connection.held:
+                connection.let_go()
+                yield
+
+    def _told_of(self, loaded: Loaded, happened: list[Event]) -> Iterator[None]:
+        try:
+            yield from self._changed(loaded, happened)
+        except Exception:  # one session's fault stays its own
+            log.exception("devices of session %d could not be told", loaded.session_id)
+
+    def _changed(self, loaded: Loaded, happened: list[Event]) -> Iterator[None]:
         room = self.rooms.get(loaded.session_id)
         news = ToTell(loaded.seq, all(isinstance(event, QUIET) for event in happened))
         if room is None:
@@ -167,13 +187,14 @@ class Hub:
             return
         room.used_at = self.loop.time()
         moved = room.update(loaded)
-        self._refresh_seats(room, moved | _seats_of(happened))
         self._set_timer(room)
         if timers := self._timers.get(room.session_id):
             timers.to_tell = news.and_before(timers.to_tell)
         self._schedule(room, at_once=not news.quiet)
+        yield from self._refreshed(room, moved | _seats_of(happened))
 
-    def _refresh_seats(self, room: Room, seats: set[int]) -> None:
+    @staticmethod
+    def _refreshed(room: Room, seats: set[int]) -> Iterator[None]:
         """A student is told at once when only its own part has changed; one who was taken out is told that."""
         for seat in seats:
             for connection in list(room.devices.get(seat, ())):
@@ -181,6 +202,7 @@ class Hub:
                     connection.end(TakenOut())
                 else:
                     connection.deliver(text_frame(room.message(connection)))
+            yield
 
     # --- devices ---------------------------------------------------------------------------------
 
@@ -210,7 +232,7 @@ class Hub:
         room.used_at = self.loop.time()
         # What was committed while the database was read may be missing from what was read.
         for newer in (loaded, self._meanwhile.pop(session_id, loaded)):
-            self._refresh_seats(room, room.update(newer))
+            self._in_turns(self._refreshed(room, room.update(newer)))
         self._set_timer(room)
         return room
 
@@ -379,7 +401,8 @@ class Hub:
     async def _heard_of_change(self, room: Room, seq: int, *, quiet: bool) -> None:
         room.used_at = self.loop.time()
         moved = room.update(await self._as_far_as(room, seq))
-        self._refresh_seats(room, moved | {seat for seat in room.devices if room.state.seats[seat].removed})
+        taken_out = {seat for seat in room.devices if room.state.seats[seat].removed}
+        self._in_turns(self._refreshed(room, moved | taken_out))
         self._set_timer(room)
         self._schedule(room, at_once=not quiet)
 
