@@ -5,6 +5,7 @@ from typing import Any
 
 from lantern.core.games.points import PointsSettings
 from lantern.core.questions.content import SetContent
+from lantern.core.questions.items import Item
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import (
     Actor,
@@ -90,3 +91,19 @@ def a_session(content: SetContent, *names: str, **settings: Any) -> Room:
     room = Room(content, Settings(**{"close_when_all_answered": False, "mix_options": False, **settings}))
     room.join(*names)
     return room
+
+
+def asked(item: Item, *answers: Any, **settings: Any) -> Room:
+    """A question that was asked of one student for each answer, closed, its key shown."""
+    content = SetContent(title="One question", items=(item,))
+    room = a_session(content, *(f"Student {n}" for n, _ in enumerate(answers, start=1)), **settings)
+    room.advance()
+    for seat, answer in enumerate(answers, start=1):
+        if answer is not None:
+            room.give(seat, answer)
+    room.do(c.Close(room.state.step))
+    return room
+
+
+def marks(room: Room, item: str = "t1") -> list[float | None]:
+    return [response.mark for response in room.state.responses(item)]

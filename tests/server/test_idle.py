@@ -10,6 +10,7 @@ from asgiref.sync import sync_to_async
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Settings
 from lantern.core.session import commands as c
+from lantern.server.live import alarms
 from lantern.server.live import hub as hub_module
 from lantern.server.live.actions import start_session
 from lantern.server.live.connections import Audience
@@ -90,9 +91,9 @@ async def test_the_clock_goes_on_while_it_sleeps(hubs, session, monkeypatch):
     await do(hub, session, c.Advance(0))
     desk, _, room = await enter(hub, session, Audience.DESK)
     deadline = room.state.ask.deadline
-    monkeypatch.setattr(hub_module, "now_ms", lambda: deadline)
-    hub._timers[session.pk].due = None
-    hub._set_timer(room)
+    monkeypatch.setattr(alarms, "now_ms", lambda: deadline)
+    hub._alarms.cancel(session.pk)
+    hub._alarms.set(room)
     await asleep(hub, session)
     await desk.until(lambda view: view["phase"] == "closed")
 

@@ -18,7 +18,7 @@ from typing import Any
 from asgiref.sync import sync_to_async
 
 from lantern.core.errors import LanternError, TakenOut
-from lantern.core.session import Command, Due, Event, Phase, Sent, next_due
+from lantern.core.session import Command, Event, Phase, Sent
 from lantern.core.session.events import (
     AnswerCleared,
     Answered,
@@ -33,12 +33,13 @@ from lantern.core.session.events import (
     Restored,
     WentTo,
 )
-from lantern.server.api.errors import Elsewhere, SignedOut
+from lantern.server.api.errors import Elsewhere
 from lantern.server.doors.frames import text_frame
 from lantern.server.live import store
+from lantern.server.live.alarms import Alarms
 from lantern.server.live.clock import now_ms
 from lantern.server.live.connections import Connection
-from lantern.server.live.logins import still_good
+from lantern.server.live.logins import watch
 from lantern.server.live.processes import Notice, Processes
 from lantern.server.live.room import LINGER, PEER_LASTS, Peer, Room
 from lantern.server.live.store import Loaded
@@ -56,15 +57,9 @@ AT_ONCE = 200
 IN_A_TURN = 50
 """The same where each of them has to be made."""
 THE_END = object()
-A_LITTLE_LATER = 0.005
-"""Seconds after a deadline: timers may be early by a millisecond."""
-ONCE_MORE = 1.0
-"""Seconds after which what was due and could not be stored is tried again."""
 EMPTY_LASTS = 60.0
 LOOK_EVERY = 60.0
 """Seconds between two looks for rooms in which nothing happens."""
-LOGINS_EVERY = 0.5
-"""Seconds between two looks at whether the sign-ins that opened lines still stand."""
 QUIET = (Joined, Named, Answered, PaperDrawn, WentTo, AnswerCleared, HandedIn)
 OF_ONE_SEAT = (Joined, Renamed, Erased, Removed, Restored, FogLifted)
 
@@ -75,8 +70,6 @@ class Timers:
 
     flush: asyncio.Handle | None = None
     flush_at: float = 0.0
-    due: Due | None = None
-    due_timer: asyncio.Handle | None = None
     last_flush: float = 0.0
     cost: float = 0.0
     to_tell: "ToTell | None" = None
@@ -107,11 +100,15 @@ class Hub:
         self._acknowledged: list[Connection] = []
         self._writer = Writer(self._from_writer)
         self._writer.start()
+        self._alarms = Alarms(self.loop, self.submit, self._keep)
         self._processes = Processes(self.name)
         self._keep(self._processes.listen(self._heard, self._catch_up_everywhere))
         self._keep(self._tell_who_is_here())
-        self._keep(self._look_at_logins())
+        self._keep(watch(self._lines))
         self._keep(self._look_for_idle())
+
+    def _lines(self) -> Iterator[Connection]:
+        return (line for room in self.rooms.values() for line in room.lines())
 
     def stop(self) -> None:
         for task in self._tasks:
@@ -152,7 +149,7 @@ class Hub:
             outcome.job.done(outcome)
             if outcome.events:
                 events.setdefault(outcome.job.session_id, []).extend(outcome.events)
-        changes = [self._told_of(loaded[session_id], happened) for session_id, happened in events.items()]
+        changes = [self._told_of(session_id, loaded, happened) for session_id, happened in events.items()]
         acknowledged, self._acknowledged = self._acknowledged, []
         self._in_turns(chain(*changes, self._acknowledging(acknowledged)))
 
@@ -171,11 +168,11 @@ class Hub:
                 connection.let_go()
                 yield
 
-    def _told_of(self, loaded: Loaded, happened: list[Event]) -> Iterator[None]:
+    def _told_of(self, session_id: int, loaded: dict[int, Loaded], happened: list[Event]) -> Iterator[None]:
         try:
-            yield from self._changed(loaded, happened)
+            yield from self._changed(loaded[session_id], happened)
         except Exception:  # one session's fault stays its own
-            log.exception("devices of session %d could not be told", loaded.session_id)
+            log.exception("devices of session %d could not be told", session_id)
 
     def _changed(self, loaded: Loaded, happened: list[Event]) -> Iterator[None]:
         room = self.rooms.get(loaded.session_id)
@@ -187,7 +184,7 @@ class Hub:
             return
         room.used_at = self.loop.time()
         moved = room.update(loaded)
-        self._set_timer(room)
+        self._alarms.set(room)
         if timers := self._timers.get(room.session_id):
             timers.to_tell = news.and_before(timers.to_tell)
         self._schedule(room, at_once=not news.quiet)
@@ -233,7 +230,7 @@ class Hub:
         # What was committed while the database was read may be missing from what was read.
         for newer in (loaded, self._meanwhile.pop(session_id, loaded)):
             self._in_turns(self._refreshed(room, room.update(newer)))
-        self._set_timer(room)
+        self._alarms.set(room)
         return room
 
     async def awake(self, room: Room) -> bool:
@@ -280,19 +277,15 @@ class Hub:
         if self.rooms.get(room.session_id) is room and await self.awake(room):
             room.used_at = self.loop.time()
             self._schedule(room, at_once=False)
-            self._set_timer(room)
+            self._alarms.set(room)
 
     def _forget(self, room: Room) -> None:
         session_id = room.session_id
         if room.is_empty and self.rooms.get(session_id) is room:
             del self.rooms[session_id]
-            self._cancel(self._timers.pop(session_id))
-
-    @staticmethod
-    def _cancel(timers: Timers) -> None:
-        for handle in (timers.flush, timers.due_timer):
-            if handle:
-                handle.cancel()
+            self._alarms.cancel(session_id)
+            if flush := self._timers.pop(session_id).flush:
+                flush.cancel()
 
     # --- broadcasts ------------------------------------------------------------------------------
 
@@ -331,56 +324,6 @@ class Hub:
             if written % AT_ONCE == 0:
                 await asyncio.sleep(0)
 
-    # --- the clock -------------------------------------------------------------------------------
-
-    def _set_timer(self, room: Room) -> None:
-        """What the session has to do next by itself is the core's to say; here it is only waited for."""
-        timers = self._timers.get(room.session_id)
-        if timers is None or room.sleeps:
-            return
-        due = next_due(room.state, room.present)
-        if due == timers.due:
-            return
-        if timers.due_timer:
-            timers.due_timer.cancel()
-        timers.due, timers.due_timer = due, None
-        if due:
-            wait = max(0, due.at - now_ms()) / 1000 + (A_LITTLE_LATER if due.at else 0)
-            timers.due_timer = self.loop.call_later(wait, self._is_due, room, due)
-
-    def _is_due(self, room: Room, due: Due) -> None:
-        self._keep(self._do_what_is_due(room, due))
-
-    async def _do_what_is_due(self, room: Room, due: Due) -> None:
-        outcome = await self.submit(room.session_id, due.command, Sent(due.by, 0, now_ms()))
-        timers = self._timers.get(room.session_id)
-        if timers and timers.due == due:
-            timers.due = None
-        if outcome.error:
-            log.error("what was due in session %d was refused: %s", room.session_id, outcome.error.sentence)
-            self.loop.call_later(ONCE_MORE, self._set_timer, room)
-
-    # --- trust that ends -------------------------------------------------------------------------
-
-    async def _look_at_logins(self) -> None:
-        """Never ends: a line of a teacher is closed once the sign-in that opened it does not stand any more."""
-        while True:
-            await asyncio.sleep(LOGINS_EVERY)
-            try:
-                await self.close_signed_out()
-            except Exception:
-                log.exception("sign-ins could not be looked at")
-
-    async def close_signed_out(self) -> None:
-        lines = [line for room in self.rooms.values() for line in room.lines() if line.login]
-        logins = {line.login for line in lines if line.login}
-        if not logins:
-            return
-        good = await sync_to_async(still_good)(logins)
-        for line in lines:
-            if line.login not in good:
-                line.end(SignedOut())
-
     # --- other processes -------------------------------------------------------------------------
 
     def _tell(self, session_id: int, news: ToTell) -> None:
@@ -403,7 +346,7 @@ class Hub:
         moved = room.update(await self._as_far_as(room, seq))
         taken_out = {seat for seat in room.devices if room.state.seats[seat].removed}
         self._in_turns(self._refreshed(room, moved | taken_out))
-        self._set_timer(room)
+        self._alarms.set(room)
         self._schedule(room, at_once=not quiet)
 
     async def _catch_up_everywhere(self) -> None:

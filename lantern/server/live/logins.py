@@ -4,14 +4,23 @@ Sign-out, a changed password, an account that was closed, a sign-in that ran out
 it, the database tells. So it is asked, for all lines at once, twice a second while there are any.
 """
 
-from collections.abc import Collection
+import asyncio
+import logging
+from collections.abc import Callable, Collection, Iterable
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, Protocol
 
+from asgiref.sync import sync_to_async
 from django.contrib.sessions.models import Session
 from django.utils import timezone
 
+from lantern.core.errors import LanternError
 from lantern.server.accounts.models import Teacher
+from lantern.server.api.errors import SignedOut
+
+log = logging.getLogger(__name__)
+LOOK_EVERY = 0.5
+"""Seconds between two looks at whether the sign-ins that opened lines still stand."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -35,3 +44,30 @@ def still_good(logins: Collection[Login]) -> set[Login]:
     teachers = Teacher.objects.filter(pk__in={login.teacher_id for login in logins}, is_active=True)
     secrets = {teacher.pk: teacher.get_session_auth_hash() for teacher in teachers}
     return {login for login in logins if login.session_key in kept and secrets.get(login.teacher_id) == login.secret}
+
+
+class Line(Protocol):
+    """A teacher's, where it has a login."""
+
+    @property
+    def login(self) -> Login | None: ...
+    def end(self, why: LanternError) -> None: ...
+
+
+async def watch(lines: Callable[[], Iterable[Line]]) -> None:
+    """Never ends: a line of a teacher is closed once the sign-in that opened it does not stand any more."""
+    while True:
+        await asyncio.sleep(LOOK_EVERY)
+        try:
+            await close_signed_out([line for line in lines() if line.login])
+        except Exception:
+            log.exception("sign-ins could not be looked at")
+
+
+async def close_signed_out(lines: Collection[Line]) -> None:
+    if not lines:
+        return
+    good = await sync_to_async(still_good)({line.login for line in lines if line.login})
+    for line in lines:
+        if line.login not in good:
+            line.end(SignedOut())
