@@ -11,7 +11,9 @@ from concurrent.futures import ThreadPoolExecutor
 import httpx
 import psycopg
 import pytest
+from channels_redis.core import RedisChannelLayer
 
+from lantern.server.config.settings import channel_layer
 from tests.builders import choice
 from tests.builders.devices import Device
 from tools.client import TeacherClient, answering
@@ -49,6 +51,23 @@ def processes(engines, tmp_path):
         if process.process.poll() is None:
             process.stop()
     assert "Traceback" not in three[0].log(), three[0].log()
+
+
+@pytest.fixture
+async def quiet_layer(engines):
+    """One that hears nothing."""
+    config = channel_layer(engines.environment["CHANNEL_LAYER_URL"])["CONFIG"]
+    layer = RedisChannelLayer(**config)
+    yield layer
+    await layer.close_pools()
+
+
+async def test_a_quiet_moment_is_no_fault_of_the_channel_layer(quiet_layer):
+    """Longer than the client waits for an answer by default."""
+    channel = await quiet_layer.new_channel("lantern")
+    with pytest.raises(TimeoutError) as nothing:
+        await asyncio.wait_for(quiet_layer.receive(channel), 6)
+    assert type(nothing.value) is TimeoutError
 
 
 async def answer_twice(device, other):

@@ -94,13 +94,18 @@ if DATABASES["default"]["ENGINE"] == "django.db.backends.sqlite3":
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 
 CHANNEL_LAYER_URL = env.str("CHANNEL_LAYER_URL", default="")
-CHANNEL_LAYERS = {
-    "default": (
-        {"BACKEND": "channels_redis.core.RedisChannelLayer", "CONFIG": {"hosts": [CHANNEL_LAYER_URL]}}
-        if CHANNEL_LAYER_URL
-        else {"BACKEND": "channels.layers.InMemoryChannelLayer"}
-    )
-}
+
+
+def channel_layer(url: str) -> dict[str, object]:
+    """The listener waits five seconds at a time for a message; the client's own patience is no longer by itself, so it
+    would take every quiet moment for a fault."""
+    if not url:
+        return {"BACKEND": "channels.layers.InMemoryChannelLayer"}
+    hosts = [{"address": url, "socket_timeout": 60}]
+    return {"BACKEND": "channels_redis.core.RedisChannelLayer", "CONFIG": {"hosts": hosts}}
+
+
+CHANNEL_LAYERS = {"default": channel_layer(CHANNEL_LAYER_URL)}
 
 AUTH_USER_MODEL = "accounts.Teacher"
 PASSWORD_HASHERS = [
