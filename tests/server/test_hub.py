@@ -1,6 +1,7 @@
 """Hubs of two processes that share a database and a channel layer, on one loop."""
 
 import asyncio
+import time
 
 import pytest
 from asgiref.sync import sync_to_async
@@ -67,6 +68,31 @@ async def test_many_answers_become_few_messages(hubs, session):
     assert messages <= (hub.loop.time() - start) / GATHER + 2
 
 
+async def test_whoever_asks_after_a_command_sees_it_however_many_devices_of_others_are_told(
+    hubs, session, odile, knots, monkeypatch
+):
+    monkeypatch.setattr(hub_module, "IN_A_TURN", 1)
+    hub, _ = hubs
+    other = await sync_to_async(start_session)(odile, knots, Settings())
+    await do(hub, session, *(joins(f"S{n}", f"k{n}") for n in (1, 2, 3)))
+    phones = [(await enter(hub, session, Audience.STUDENT, n))[0] for n in (1, 2, 3)]
+    await hub.room(other.pk)
+
+    async def join_the_other():
+        await do(hub, other, joins("Fen", "k9"))
+        state = hub.rooms[other.pk].state
+        return [state.name(seat) for seat in state.people()]
+
+    hub._writer._next_commit = time.monotonic() + 0.2  # all of it in one batch
+    renamed = [do(hub, session, c.Rename(n, f"Student {n}")) for n in (1, 2, 3)]
+    *_, seen = await asyncio.gather(*renamed, join_the_other())
+    assert seen == ["Fen"]
+    for number, phone in enumerate(phones, start=1):
+        async with asyncio.timeout(5):
+            while (await phone.inbox.get()).get("mine", {}).get("name") != f"Student {number}":
+                pass
+
+
 async def test_a_device_that_left_is_sent_nothing(hubs, session):
     hub, _ = hubs
     await do(hub, session, joins("Fen", "k1"))
@@ -99,9 +125,9 @@ class BrokenLayer:
         raise ConnectionError("the layer went away")
 
 
-@pytest.mark.parametrize("goes_on", [True, False])
+@pytest.mark.parametrize("meanwhile", ["nothing", "news", "news while it sleeps"])
 async def test_a_fault_of_the_channel_layer_is_outlived_and_what_was_missed_is_made_up_for(
-    hubs, session, monkeypatch, goes_on
+    hubs, session, monkeypatch, meanwhile
 ):
     monkeypatch.setattr(processes, "LISTEN_AGAIN", 0.2)
     here, there = hubs
@@ -110,10 +136,14 @@ async def test_a_fault_of_the_channel_layer_is_outlived_and_what_was_missed_is_m
     there._processes.layer = broken = BrokenLayer(there._processes.layer)
     await here._processes.tell_of_change(session.pk, 1, quiet=True)  # for the one that it already waits for
     await asyncio.wait_for(broken.failed.wait(), 5)
-    if not goes_on:
+    if meanwhile == "news while it sleeps":
+        await asyncio.sleep(2 * GATHER)  # whatever is still to be told would wake it
+        there.let_sleep(there.loop.time())
+        assert there.rooms[session.pk].sleeps
+    if meanwhile != "nothing":
         await do(here, session, c.Advance(0))  # nobody hears of it
     broken.is_mended = True
-    if goes_on:
+    if meanwhile == "nothing":
         await asyncio.sleep(0.5)
         await do(here, session, c.Advance(0))
     await phone.phase("open")

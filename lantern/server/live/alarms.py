@@ -32,9 +32,7 @@ class Alarm:
 class Alarms:
     """`keep` runs what is due beside everything else."""
 
-    def __init__(
-        self, loop: asyncio.AbstractEventLoop, submit: Submit, keep: Callable[[Awaitable[None]], None]
-    ) -> None:
+    def __init__(self, loop: asyncio.AbstractEventLoop, submit: Submit, keep: Keep) -> None:
         self._loop, self._submit, self._keep = loop, submit, keep
         self._of: dict[int, Alarm] = {}
 
@@ -70,4 +68,8 @@ class Alarms:
             alarm.due = None
         if outcome.error:
             log.error("what was due in session %d was refused: %s", room.session_id, outcome.error.sentence)
-            alarm.timer = self._loop.call_later(ONCE_MORE, self.set, room)
+            self._loop.call_later(ONCE_MORE, self._set_again, room)
+
+    def _set_again(self, room: Room) -> None:
+        if room.session_id in self._of:
+            self.set(room)

@@ -149,9 +149,14 @@ class Hub:
             outcome.job.done(outcome)
             if outcome.events:
                 events.setdefault(outcome.job.session_id, []).extend(outcome.events)
-        changes = [self._told_of(session_id, loaded, happened) for session_id, happened in events.items()]
+        writes = []
+        for session_id, happened in events.items():
+            try:
+                writes.append(self._changed(loaded[session_id], happened))
+            except Exception:  # one session's fault stays its own
+                log.exception("devices of session %d could not be told", session_id)
         acknowledged, self._acknowledged = self._acknowledged, []
-        self._in_turns(chain(*changes, self._acknowledging(acknowledged)))
+        self._in_turns(chain(*writes, self._acknowledging(acknowledged)))
 
     def _in_turns(self, writes: Iterator[None]) -> None:
         """Some now, the rest after whatever else has come: what was written leaves between two turns, so the first of a
@@ -168,38 +173,36 @@ class Hub:
                 connection.let_go()
                 yield
 
-    def _told_of(self, session_id: int, loaded: dict[int, Loaded], happened: list[Event]) -> Iterator[None]:
-        try:
-            yield from self._changed(loaded[session_id], happened)
-        except Exception:  # one session's fault stays its own
-            log.exception("devices of session %d could not be told", session_id)
-
     def _changed(self, loaded: Loaded, happened: list[Event]) -> Iterator[None]:
+        """Takes it over at once, for whoever asks next; returns what is to be written to devices."""
         room = self.rooms.get(loaded.session_id)
         news = ToTell(loaded.seq, all(isinstance(event, QUIET) for event in happened))
         if room is None:
             if loaded.session_id in self._loading:
                 self._meanwhile[loaded.session_id] = loaded
             self._tell(loaded.session_id, news)
-            return
+            return iter(())
         room.used_at = self.loop.time()
         moved = room.update(loaded)
         self._alarms.set(room)
         if timers := self._timers.get(room.session_id):
             timers.to_tell = news.and_before(timers.to_tell)
         self._schedule(room, at_once=not news.quiet)
-        yield from self._refreshed(room, moved | _seats_of(happened))
+        return self._refreshed(room, moved | _seats_of(happened))
 
     @staticmethod
     def _refreshed(room: Room, seats: set[int]) -> Iterator[None]:
         """A student is told at once when only its own part has changed; one who was taken out is told that."""
-        for seat in seats:
-            for connection in list(room.devices.get(seat, ())):
-                if room.state.seats[seat].removed:
-                    connection.end(TakenOut())
-                else:
-                    connection.deliver(text_frame(room.message(connection)))
-            yield
+        try:
+            for seat in seats:
+                for connection in list(room.devices.get(seat, ())):
+                    if room.state.seats[seat].removed:
+                        connection.end(TakenOut())
+                    else:
+                        connection.deliver(text_frame(room.message(connection)))
+                yield
+        except Exception:  # one session's fault stays its own
+            log.exception("students of session %d could not be told", room.session_id)
 
     # --- devices ---------------------------------------------------------------------------------
 
@@ -342,8 +345,11 @@ class Hub:
             log.exception("what another process did in session %d could not be taken in", room.session_id)
 
     async def _heard_of_change(self, room: Room, seq: int, *, quiet: bool) -> None:
+        newest = await self._as_far_as(room, seq)
+        if self.rooms.get(room.session_id) is not room:
+            return
         room.used_at = self.loop.time()
-        moved = room.update(await self._as_far_as(room, seq))
+        moved = room.update(newest)
         taken_out = {seat for seat in room.devices if room.state.seats[seat].removed}
         self._in_turns(self._refreshed(room, moved | taken_out))
         self._alarms.set(room)
@@ -351,9 +357,9 @@ class Hub:
 
     async def _catch_up_everywhere(self) -> None:
         """Whatever other processes told for a while was not heard here."""
-        for room in list(self.rooms.values()):
-            if not room.sleeps:
-                await self._heard({"session": room.session_id, "from": "", "seq": room.seq + 1, "quiet": False})
+        for session_id, seq in await sync_to_async(store.how_far)(list(self.rooms)):
+            if session_id in self.rooms and self.rooms[session_id].seq < seq:
+                await self._heard({"session": session_id, "from": "", "seq": seq, "quiet": False})
 
     async def _as_far_as(self, room: Room, seq: int) -> Loaded:
         """The session after at least `seq` events. What the writer has taken in already is not taken in once more."""

@@ -173,6 +173,11 @@ def lock(session_id: int) -> int:
     return int(found[0])
 
 
+def how_far(session_ids: Sequence[int]) -> list[tuple[int, int]]:
+    """Each session's id, with how many events it has."""
+    return list(LiveSession.objects.filter(pk__in=session_ids).order_by().values_list("pk", "seq"))
+
+
 def append(before: Loaded, after: State, recorded: Sequence[Recorded]) -> Loaded:
     """Add the events that lead from `before` to `after`, in the transaction that is open.
 
