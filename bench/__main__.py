@@ -9,7 +9,7 @@ from typing import Any
 
 import psutil
 
-from bench.load import Figures, Load
+from bench.load import Figures, Load, in_turn
 from bench.loading import measure_loading
 from bench.own_pace import measure_own_pace
 from bench.questions import questions
@@ -19,8 +19,6 @@ from bench.targets import LOAD_CORE, BareTarget, LanternTarget
 
 COUNTS = (30, 300, 1000)
 ROUNDS = 15
-SPREAD_EVERY = 4
-"""Most rounds answer at once; each fourth spreads its answers over two seconds."""
 RATIOS = (
     "fan_out_p50_ms",
     "fan_out_p95_ms",
@@ -42,14 +40,7 @@ async def measure(count: int, *, mixed: bool) -> tuple[Figures, Figures]:
     bare = BareTarget(items)
     try:
         loads = [Load(lantern, count), Load(bare, count)]
-        for load in loads:
-            await load.connect()
-        for turn in range(ROUNDS + 1):
-            for load in loads if turn % 2 else reversed(loads):
-                await load.round(burst=turn % SPREAD_EVERY != 3)
-            if turn == 0:
-                for load in loads:
-                    load.forget_warm_up()
+        await in_turn(loads, ROUNDS)
         return loads[0].figures, loads[1].figures
     finally:
         lantern.stop()

@@ -3,7 +3,7 @@
 import asyncio
 import statistics
 import time
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
@@ -11,6 +11,8 @@ from bench.socket_client import SocketClient, connect
 from bench.targets import SERVER_CORE, Target, cpu_seconds, memory, pin
 
 SPREAD = 2.0
+SPREAD_EVERY = 4
+"""Most rounds answer at once; each fourth spreads its answers over two seconds."""
 PATIENCE = 30.0
 
 
@@ -136,6 +138,18 @@ class Load:
         figures = self.figures
         (figures.spread if over else figures.burst).append(waits)
         (figures.spread_cpu if over else figures.burst_cpu).append(used)
+
+
+async def in_turn(loads: Sequence[Load], rounds: int) -> None:
+    """Round by round on each of them, whoever was last first; one round before that only warms up."""
+    for load in loads:
+        await load.connect()
+    for turn in range(rounds + 1):
+        for load in loads if turn % 2 else reversed(loads):
+            await load.round(burst=turn % SPREAD_EVERY != SPREAD_EVERY - 1)
+        if turn == 0:
+            for load in loads:
+                load.forget_warm_up()
 
 
 def percentile(values: list[float], share: int) -> float:

@@ -9,7 +9,7 @@ import time
 from pathlib import Path
 from typing import Any
 
-from bench.load import PATIENCE, Load, connect_all
+from bench.load import PATIENCE, Load, connect_all, in_turn
 from bench.questions import questions
 from bench.socket_client import SocketClient
 from bench.targets import LanternTarget
@@ -18,7 +18,6 @@ from tools.server import RealServer
 
 PROCESSES = 3
 ROUNDS = 12
-SPREAD_EVERY = 4
 
 
 class SeveralTarget(LanternTarget):
@@ -41,14 +40,7 @@ async def measure_several(count: int) -> dict[str, Any]:
     several, one = SeveralTarget(items), LanternTarget(items)
     try:
         loads = [Load(several, count), Load(one, count)]
-        for load in loads:
-            await load.connect()
-        for turn in range(ROUNDS + 1):
-            for load in loads if turn % 2 else reversed(loads):
-                await load.round(burst=turn % SPREAD_EVERY != 3)
-            if turn == 0:
-                for load in loads:
-                    load.forget_warm_up()
+        await in_turn(loads, ROUNDS)
         ours, theirs = (load.figures.summary() for load in loads)
         names = ("burst_cpu_ms", "spread_cpu_ms", "fan_out_cpu_ms", "burst_ack_p95_ms")
         return {

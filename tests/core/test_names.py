@@ -2,8 +2,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from lantern.core.classes.names import MAX_NAME, clean_name, told_apart
 from lantern.core.errors import BadName
-from lantern.core.session.names import MAX_NAME, clean_name, told_apart
 
 
 @given(st.text(max_size=120))

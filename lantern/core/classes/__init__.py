@@ -1,1 +1,1 @@
-"""Who a student is: join codes now; classes, identity rules and groups build on it."""
+"""Who a student is: names, record IDs, pass phrases, codes, and class lists as they come in."""

@@ -1,7 +1,8 @@
-"""Join codes: a word from the coast and three digits, as KELP427.
+"""Join codes: a word from the coast and three digits, as KELP427; a class's standing code has four, as KELP4278.
 
 Easy to read from the back row and to say aloud. The digits 0 and 1 are left out because they are
-taken for letters. About 60,000 codes; guessing is held back by the server's rate limit.
+taken for letters. About 60,000 codes, and half a million standing ones; guessing is held back by the server's rate
+limit. Both are typed into the same place: by its length one is never taken for the other.
 """
 
 import re
@@ -17,14 +18,20 @@ WORDS = """
     WIND YACHT
 """.split()
 DIGITS = "23456789"
-_CODE = re.compile(r"^[A-Z]{2,8}[2-9]{3}$")
+OF_SESSION, STANDING = 3, 4
+"""How many digits each has."""
+_CODE = re.compile(r"^[A-Z]{2,8}[2-9]{3,4}$")
 
 
-def make_code(rng: Random) -> str:
-    return rng.choice(WORDS) + "".join(rng.choices(DIGITS, k=3))
+def make_code(rng: Random, digits: int = OF_SESSION) -> str:
+    return rng.choice(WORDS) + "".join(rng.choices(DIGITS, k=digits))
 
 
 def read_code(typed: str) -> str | None:
     """The code as it is stored, from what somebody typed (any case, spaces or hyphens), or None."""
     code = re.sub(r"[\s\-–_.]", "", typed).upper()
     return code if _CODE.match(code) else None
+
+
+def is_standing(code: str) -> bool:
+    return code[-STANDING:].isdecimal()

@@ -30,9 +30,9 @@ _OF_LATIN = ("Latin", "Punctuation", "Control", "Currency", "Symbols")
 _CENTRAL = {"Polish", "Czech", "Slovak", "Hungarian", "Croatian", "Slovene", "Romanian"}
 
 
-def text_in(data: bytes) -> str:
+def text_in(data: bytes, most: int = MOST_BYTES) -> str:
     """The text of a file in whatever encoding it is. Raises Unreadable for what is no text."""
-    if len(data) > MOST_BYTES:
+    if len(data) > most:
         raise Unreadable(said("file_too_long_for_text", "This file is too long for a text of questions."))
     try:
         text = data.decode("utf-8-sig")

@@ -3,12 +3,12 @@
 from collections.abc import Sequence
 
 from lantern.core import errors
+from lantern.core.classes.names import clean_name, told_apart
 from lantern.core.messages import said
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Role, Sent
 from lantern.core.session.model import Seat, State
-from lantern.core.session.names import clean_name, told_apart
 
 Events = Sequence[e.Event]
 

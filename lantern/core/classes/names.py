@@ -1,0 +1,80 @@
+"""Names as students type them: data, never markup, and told apart."""
+
+import unicodedata
+from collections.abc import Collection
+
+from lantern.core.errors import BadName
+
+MAX_NAME = 40
+# Joiners are kept: scripts and emoji need them. Other format characters could turn a line around.
+_JOINERS = {"\u200c", "\u200d"}
+
+
+def clean_name(text: str) -> str:
+    """The name as it will be shown, or BadName."""
+    visible = (c for c in unicodedata.normalize("NFC", text) if c in _JOINERS or _is_visible(c))
+    name = " ".join("".join(visible).split())
+    if not name.strip("\u200c\u200d ") or len(name) > MAX_NAME:
+        raise BadName(field="name")
+    return name
+
+
+def told_apart(name: str, taken: Collection[str]) -> str:
+    """`name`, or with the next free number behind it if somebody here has it already."""
+    used = {other.casefold() for other in taken}
+    candidate, number = name, 2
+    while candidate.casefold() in used:
+        candidate = f"{name[: MAX_NAME - 4]} {number}"
+        number += 1
+    return candidate
+
+
+def _is_visible(char: str) -> bool:
+    return char.isspace() or unicodedata.category(char)[0] != "C"
+
+
+_OF_FAMILY = frozenset(
+    "van von vom zu zur de del della di da das dos do der den het ter ten la le du el al bin ibn af av".split()
+)
+"""Small words that belong to the family name behind them, as in "van der Berg"."""
+
+
+def names_of(typed: str) -> tuple[str, str]:
+    """(the name as a class says it, the name as a list sorts it) of a name as somebody writes it.
+
+    "Berg, Anna" and "BERG Anna" say which part is the family's; otherwise it is the last word, with the small words
+    before it. Raises BadName.
+    """
+    written = clean_name(typed)
+    family, given = _parts(written)
+    return (f"{given} {family}", f"{family}, {given}") if given else (family, family)
+
+
+def shown_of(sort_name: str) -> str:
+    """The name as a class says it, of one that is written as lists sort it."""
+    return names_of(sort_name)[0] if "," in sort_name else sort_name
+
+
+def _parts(name: str) -> tuple[str, str]:
+    """(family, given); given is empty where there is one word only."""
+    if "," in name:
+        family, _, given = name.partition(",")
+        if family.strip() and given.strip():
+            return family.strip(), given.replace(",", " ").strip()
+        return name.replace(",", "").strip(), ""
+    words = name.split()
+    capitals = _capitals(words)
+    if 0 < capitals < len(words):
+        return " ".join(words[:capitals]), " ".join(words[capitals:])
+    first = len(words) - 1
+    while first > 1 and words[first - 1].casefold() in _OF_FAMILY:
+        first -= 1
+    return (" ".join(words[first:]), " ".join(words[:first])) if first > 0 else (name, "")
+
+
+def _capitals(words: list[str]) -> int:
+    """How many words at the beginning are written in capitals, as school lists write the family name."""
+    for at, word in enumerate(words):
+        if not (len(word) > 1 and word.isupper() and "." not in word):
+            return at
+    return len(words)
