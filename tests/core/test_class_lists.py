@@ -290,7 +290,10 @@ USERS = (
     "u3,,,true,o1,teacher,odile,,Odile,Brandt,,,\n"
 )
 CLASSES = 'SourcedId,status,title,courseSourcedId,termSourcedIds\nc1,active,8C,k1,"t1,t2"\n'
-ENROLLED = "sourcedId,classSourcedId,userSourcedId,role\ne1,c1,u1,student\ne2,c1,u3,teacher\ne3,c1,u2,student\ne4,c9,u1,student\n"
+ENROLLED = (
+    "sourcedId,classSourcedId,userSourcedId,role\n"
+    "e1,c1,u1,student\ne2,c1,u3,teacher\ne3,c1,u2,student\ne4,c9,u1,student\n"
+)
 
 
 def test_a_roster_of_another_program_is_read():

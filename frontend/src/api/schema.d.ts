@@ -123,6 +123,346 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List Classes */
+        get: operations["lantern_server_classes_router_list_classes"];
+        put?: never;
+        /** Make Class */
+        post: operations["lantern_server_classes_router_make_class"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Lists
+         * @description What a file or pasted names hold, beside the class they would go into; nothing is kept. `choices`, as JSON: what
+         *     columns are used for, by their number.
+         */
+        post: operations["lantern_server_classes_router_read_lists"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/add": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Keep Lists
+         * @description Keeps what came in as the teacher decided; the classes it went into.
+         */
+        post: operations["lantern_server_classes_router_keep_lists"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/oneroster.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Oneroster
+         * @description All classes of this year, for other programs.
+         */
+        get: operations["lantern_server_classes_router_oneroster"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/joining/{link}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Link */
+        get: operations["lantern_server_classes_router_read_link"];
+        put?: never;
+        /** Ask To Join */
+        post: operations["lantern_server_classes_router_ask_to_join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Class */
+        get: operations["lantern_server_classes_router_read_class"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Change Class */
+        patch: operations["lantern_server_classes_router_change_class"];
+        trace?: never;
+    };
+    "/api/classes/{class_id}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Renew Code */
+        post: operations["lantern_server_classes_router_renew_code"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class_id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Archive */
+        put: operations["lantern_server_classes_router_archive"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class_id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Copy Class */
+        post: operations["lantern_server_classes_router_copy_class"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class_id}/members": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add Member */
+        post: operations["lantern_server_classes_router_add_member"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class_id}/members/{member_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Change Member */
+        patch: operations["lantern_server_classes_router_change_member"];
+        trace?: never;
+    };
+    "/api/classes/{class_id}/members/{member_id}/left": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set Left */
+        put: operations["lantern_server_classes_router_set_left"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class_id}/phrases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set Phrases */
+        put: operations["lantern_server_classes_router_set_phrases"];
+        /** Renew Phrases */
+        post: operations["lantern_server_classes_router_renew_phrases"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class_id}/joining": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set Joining */
+        put: operations["lantern_server_classes_router_set_joining"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class_id}/requests/{request_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Decide */
+        post: operations["lantern_server_classes_router_decide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class_id}/slips.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Slips
+         * @description A slip for each member, or for one: name, phrase, QR picture.
+         */
+        get: operations["lantern_server_classes_router_slips"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class_id}/door.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Door Sign */
+        get: operations["lantern_server_classes_router_door_sign"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class_id}/link.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Link Picture */
+        get: operations["lantern_server_classes_router_link_picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{class_id}/members.{suffix}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Class List */
+        get: operations["lantern_server_classes_router_class_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sets": {
         parameters: {
             query?: never;
@@ -1283,6 +1623,442 @@ export interface components {
             new: string;
         };
         /**
+         * ClassRow
+         * @description A line of the list. `waiting` are those who ask to be members.
+         */
+        ClassRow: {
+            /** Name */
+            name: string;
+            /**
+             * Subject
+             * @default
+             */
+            subject?: string;
+            /**
+             * Year
+             * @default
+             */
+            year?: string;
+            /** Id */
+            id: number;
+            /** Code */
+            code: string;
+            /** Members */
+            members: number;
+            /** Waiting */
+            waiting: number;
+            /** Archived At */
+            archived_at: string | null;
+        };
+        /**
+         * ClassDetail
+         * @description `members_list` has everybody, in no order; `made_from` is the class of the year before.
+         */
+        ClassDetail: {
+            /** Name */
+            name: string;
+            /**
+             * Subject
+             * @default
+             */
+            subject?: string;
+            /**
+             * Year
+             * @default
+             */
+            year?: string;
+            /** Id */
+            id: number;
+            /** Code */
+            code: string;
+            /** Members */
+            members: number;
+            /** Waiting */
+            waiting: number;
+            /** Archived At */
+            archived_at: string | null;
+            /**
+             * Joining
+             * @enum {string}
+             */
+            joining: "closed" | "ask" | "open";
+            /** Joining Until */
+            joining_until: string | null;
+            /** Join Url */
+            join_url: string;
+            /** Door Url */
+            door_url: string;
+            /** Has Phrases */
+            has_phrases: boolean;
+            /** Made From */
+            made_from: number | null;
+            /** Teachers */
+            teachers: string[];
+            /** Members List */
+            members_list: components["schemas"]["MemberRow"][];
+            /** Requests */
+            requests: components["schemas"]["RequestRow"][];
+        };
+        /**
+         * MemberRow
+         * @description `phrase` is empty where the class has none.
+         */
+        MemberRow: {
+            /** Name */
+            name: string;
+            /**
+             * Sort Name
+             * @default
+             */
+            sort_name?: string;
+            /**
+             * Record Id
+             * @default
+             */
+            record_id?: string;
+            /**
+             * Keypads
+             * @default []
+             */
+            keypads?: string[];
+            /**
+             * Notes
+             * @default
+             */
+            notes?: string;
+            /** Id */
+            id: number;
+            /** Phrase */
+            phrase: string;
+            /** Left At */
+            left_at: string | null;
+        };
+        /**
+         * RequestRow
+         * @description Somebody who asks to be a member. `member` is whom of the class it may be, written otherwise.
+         */
+        RequestRow: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Record Id */
+            record_id: string;
+            /**
+             * Asked At
+             * Format: date-time
+             */
+            asked_at: string;
+            /** Member */
+            member: number | null;
+        };
+        /** ClassForm */
+        ClassForm: {
+            /** Name */
+            name: string;
+            /**
+             * Subject
+             * @default
+             */
+            subject?: string;
+            /**
+             * Year
+             * @default
+             */
+            year?: string;
+        };
+        /**
+         * Column
+         * @description A column of a spreadsheet: its heading, what it is used for ("" for nothing), and a cell as an example.
+         */
+        Column: {
+            /** Heading */
+            heading: string;
+            /** Use */
+            use: string;
+            /** Example */
+            example: string;
+        };
+        /**
+         * Compared
+         * @description `member` is whom it is taken for, or (doubtful) whom it may be: the likeliest. `changes` are the fields that
+         *     would become others.
+         */
+        Compared: {
+            row: components["schemas"]["Row"];
+            outcome: components["schemas"]["Outcome"];
+            /** Member */
+            member?: number | null;
+            /**
+             * Changes
+             * @default []
+             */
+            changes?: string[];
+        };
+        /**
+         * FoundClass
+         * @description A class of a roster, or the one list of a spreadsheet. `into` is the class that it would go into, None a new one.
+         *
+         *     `missing` are members whom the list does not name.
+         */
+        FoundClass: {
+            /** Source */
+            source: string;
+            /** Name */
+            name: string;
+            /** Subject */
+            subject: string;
+            /** Year */
+            year: string;
+            /** Into */
+            into: number | null;
+            /** Rows */
+            rows: components["schemas"]["Compared"][];
+            /** Missing */
+            missing: number[];
+        };
+        /**
+         * FoundList
+         * @description What a file or pasted names hold; nothing is kept. `members` are those whom rows and `missing` speak of.
+         */
+        FoundList: {
+            /** Columns */
+            columns: components["schemas"]["Column"][];
+            /** Notes */
+            notes: components["schemas"]["Message"][];
+            /** Classes */
+            classes: components["schemas"]["FoundClass"][];
+            /** Members */
+            members: components["schemas"]["MemberRow"][];
+        };
+        /**
+         * MemberForm
+         * @description `name` is how the class sees it, `sort_name` how a list sorts it (made of the name where it is empty).
+         *
+         *     `record_id` is an e-mail address or the school's own number; `keypads` are the numbers of keypads that this member
+         *     holds; `notes` are for the class's teachers alone.
+         */
+        MemberForm: {
+            /** Name */
+            name: string;
+            /**
+             * Sort Name
+             * @default
+             */
+            sort_name?: string;
+            /**
+             * Record Id
+             * @default
+             */
+            record_id?: string;
+            /**
+             * Keypads
+             * @default []
+             */
+            keypads?: string[];
+            /**
+             * Notes
+             * @default
+             */
+            notes?: string;
+        };
+        /**
+         * Message
+         * @description `code` is stable; `params` are what `sentence` was made with: figures, what somebody wrote, and messages (words
+         *     that depend on the language).
+         */
+        Message: {
+            /** Code */
+            code: string;
+            /** Params */
+            params: {
+                [key: string]: string | number | components["schemas"]["Message"];
+            };
+            /** Sentence */
+            sentence: string;
+        };
+        /**
+         * Outcome
+         * @enum {string}
+         */
+        Outcome: "new" | "same" | "changed" | "back" | "doubtful" | "twice" | "unread";
+        /**
+         * Row
+         * @description One line of the list. `place` is where it stood, `why` what has to be settled before it can be kept.
+         */
+        Row: {
+            place: components["schemas"]["Message"];
+            form: components["schemas"]["MemberForm"];
+            why?: components["schemas"]["Message"] | null;
+        };
+        /**
+         * KeptClass
+         * @description `into` is an own class, None a new one; `leaving` are members who leave it.
+         */
+        KeptClass: {
+            /** Name */
+            name: string;
+            /**
+             * Subject
+             * @default
+             */
+            subject?: string;
+            /**
+             * Year
+             * @default
+             */
+            year?: string;
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /** Into */
+            into?: number | null;
+            /**
+             * Rows
+             * @default []
+             */
+            rows?: components["schemas"]["KeptRow"][];
+            /**
+             * Leaving
+             * @default []
+             */
+            leaving?: number[];
+        };
+        /** KeptLists */
+        KeptLists: {
+            /** Classes */
+            classes: components["schemas"]["KeptClass"][];
+        };
+        /**
+         * KeptRow
+         * @description One line as the teacher decided: `member` is who it is, None somebody new.
+         */
+        KeptRow: {
+            form: components["schemas"]["MemberForm"];
+            /** Member */
+            member?: number | null;
+        };
+        /**
+         * ToJoin
+         * @description What a device is told that opened a class's link. `state` is its own: `closed` for nobody new, `open` and `ask`
+         *     before it asked; `waiting`, `in` or `turned_away` after. Only who is in is told the `phrase`, and only on the device
+         *     that asked.
+         */
+        ToJoin: {
+            /** Class Name */
+            class_name: string;
+            /** Teachers */
+            teachers: string[];
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "closed" | "open" | "ask" | "waiting" | "in" | "turned_away";
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * Phrase
+             * @default
+             */
+            phrase?: string;
+            /**
+             * Code
+             * @default
+             */
+            code?: string;
+        };
+        /**
+         * JoinClassForm
+         * @description `key` is made once by the device.
+         */
+        JoinClassForm: {
+            /** Name */
+            name: string;
+            /**
+             * Record Id
+             * @default
+             */
+            record_id?: string;
+            /** Key */
+            key: string;
+        };
+        /** Archiving */
+        Archiving: {
+            /** Archived */
+            archived: boolean;
+        };
+        /**
+         * CopyForm
+         * @description The class of another year.
+         */
+        CopyForm: {
+            /** Name */
+            name: string;
+            /**
+             * Subject
+             * @default
+             */
+            subject?: string;
+            /**
+             * Year
+             * @default
+             */
+            year?: string;
+            /** With Members */
+            with_members: boolean;
+        };
+        /** Leaving */
+        Leaving: {
+            /** Left */
+            left: boolean;
+        };
+        /** Phrases */
+        Phrases: {
+            /** On */
+            on: boolean;
+        };
+        /**
+         * Renewing
+         * @description Whose phrases are drawn anew; None: everybody's.
+         */
+        Renewing: {
+            /** Members */
+            members?: number[] | null;
+        };
+        /**
+         * JoiningForm
+         * @description Until the end of that day, by the school's clock; None: until it is closed.
+         */
+        JoiningForm: {
+            /**
+             * Joining
+             * @enum {string}
+             */
+            joining: "closed" | "ask" | "open";
+            /** Until */
+            until?: string | null;
+        };
+        /**
+         * Deciding
+         * @description Lets somebody in: as a new member, or as the member whom the class knows already.
+         */
+        Deciding: {
+            /** Let In */
+            let_in: boolean;
+            /** Member */
+            member?: number | null;
+        };
+        /**
+         * OnAPage
+         * @enum {integer}
+         */
+        OnAPage: 8 | 24;
+        /**
          * About
          * @description What a set is about. `level_from` and `level_to` are school years; None: no bound.
          */
@@ -1908,21 +2684,6 @@ export interface components {
             text?: string;
             /** Group */
             group?: string | null;
-        };
-        /**
-         * Message
-         * @description `code` is stable; `params` are what `sentence` was made with: figures, what somebody wrote, and messages (words
-         *     that depend on the language).
-         */
-        Message: {
-            /** Code */
-            code: string;
-            /** Params */
-            params: {
-                [key: string]: string | number | components["schemas"]["Message"];
-            };
-            /** Sentence */
-            sentence: string;
         };
         /**
          * NumericEntryItem
@@ -3549,18 +4310,6 @@ export interface components {
         Cleared: {
             /** Removed */
             removed: number;
-        };
-        /**
-         * Column
-         * @description A column of a spreadsheet: its heading, what it is used for ("" for nothing), and a cell as an example.
-         */
-        Column: {
-            /** Heading */
-            heading: string;
-            /** Use */
-            use: string;
-            /** Example */
-            example: string;
         };
         /**
          * Entry
@@ -6471,6 +7220,557 @@ export interface operations {
         responses: {
             /** @description No Content */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_list_classes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassRow"][];
+                };
+            };
+        };
+    };
+    lantern_server_classes_router_make_class: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClassForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassDetail"];
+                };
+            };
+        };
+    };
+    lantern_server_classes_router_read_lists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** File */
+                    file?: string | null;
+                    /**
+                     * Text
+                     * @default
+                     */
+                    text?: string;
+                    /**
+                     * Choices
+                     * @default {}
+                     */
+                    choices?: string;
+                    /** Into */
+                    into?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundList"];
+                };
+            };
+        };
+    };
+    lantern_server_classes_router_keep_lists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptLists"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassRow"][];
+                };
+            };
+        };
+    };
+    lantern_server_classes_router_oneroster: {
+        parameters: {
+            query?: {
+                version?: "1.1" | "1.2";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_read_link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                link: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToJoin"];
+                };
+            };
+        };
+    };
+    lantern_server_classes_router_ask_to_join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                link: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoinClassForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToJoin"];
+                };
+            };
+        };
+    };
+    lantern_server_classes_router_read_class: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassDetail"];
+                };
+            };
+        };
+    };
+    lantern_server_classes_router_change_class: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClassForm"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_renew_code: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archiving"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_copy_class: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CopyForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassDetail"];
+                };
+            };
+        };
+    };
+    lantern_server_classes_router_add_member: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MemberForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MemberRow"];
+                };
+            };
+        };
+    };
+    lantern_server_classes_router_change_member: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+                member_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MemberForm"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_set_left: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+                member_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Leaving"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_set_phrases: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Phrases"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_renew_phrases: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Renewing"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_set_joining: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoiningForm"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_decide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+                request_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Deciding"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_slips: {
+        parameters: {
+            query?: {
+                paper?: "a4" | "us-letter";
+                on_a_page?: 8 | 24;
+                member?: number | null;
+            };
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_door_sign: {
+        parameters: {
+            query?: {
+                paper?: "a4" | "us-letter";
+            };
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_link_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_class_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+                suffix: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -4,6 +4,7 @@ import io
 import json
 from collections.abc import Sequence
 from dataclasses import dataclass
+from enum import IntEnum
 from pathlib import Path
 from typing import Literal
 
@@ -12,7 +13,12 @@ import typst
 
 FONTS = Path(__file__).parent / "fonts"
 Paper = Literal["a4", "us-letter"]
-OnAPage = Literal[8, 24]
+
+
+class OnAPage(IntEnum):
+    FEW = 8
+    MANY = 24
+
 
 # Names and phrases come in as data, and never as a part of the page's source.
 _PAGE = """
@@ -44,6 +50,20 @@ _PAGE = """
 }
 """
 
+_SIGN = """
+#let given = json(bytes(sys.inputs.given))
+#set page(paper: given.paper, margin: 20mm)
+#set text(font: ("Noto Sans", "Noto Sans Arabic"), size: 20pt)
+#set align(center + horizon)
+#text(size: 30pt, weight: "bold", given.title)
+#v(14mm)
+#image(bytes(given.qr), format: "svg", height: 95mm)
+#v(12mm)
+#given.address
+#v(2mm)
+#text(size: 54pt, weight: "bold", given.code)
+"""
+
 
 @dataclass(frozen=True, slots=True)
 class Slip:
@@ -56,7 +76,7 @@ class Slip:
 
 def write_slips(title: str, address: str, code: str, slips: Sequence[Slip], paper: Paper, on_a_page: OnAPage) -> bytes:
     """`title` is the class; `address` and `code` are what one types without the QR picture."""
-    columns, rows = (2, 4) if on_a_page == 8 else (3, 8)
+    columns, rows = (2, 4) if on_a_page is OnAPage.FEW else (3, 8)
     given = {
         "title": title,
         "address": address,
@@ -66,8 +86,18 @@ def write_slips(title: str, address: str, code: str, slips: Sequence[Slip], pape
         "rows": rows,
         "slips": [{"name": one.name, "phrase": one.phrase, "qr": _picture(one.link)} for one in slips],
     }
+    return _made(_PAGE, given)
+
+
+def write_door_sign(title: str, address: str, code: str, link: str, paper: Paper) -> bytes:
+    """A page for the door: where to go, and what to type."""
+    given = {"title": title, "address": address, "code": code, "qr": _picture(link), "paper": paper}
+    return _made(_SIGN, given)
+
+
+def _made(page: str, given: object) -> bytes:
     compiler = typst.Compiler(  # type: ignore[misc]
-        _PAGE.encode(),
+        page.encode(),
         font_paths=[str(FONTS)],
         ignore_system_fonts=True,
         sys_inputs={"given": json.dumps(given)},

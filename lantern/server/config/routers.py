@@ -2,6 +2,7 @@
 
 from lantern.server.accounts.router import router as accounts
 from lantern.server.api.main import make_api
+from lantern.server.classes.router import router as classes
 from lantern.server.exchange.router import router as exchange
 from lantern.server.library.router import router as library
 from lantern.server.library.shelf import router as shelf
@@ -13,6 +14,7 @@ from lantern.server.reports.router import router as reports
 api = make_api(
     {
         "accounts": accounts,
+        "classes": classes,
         "sets": library,
         "media": media,
         "shelf": shelf,

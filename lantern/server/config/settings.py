@@ -51,6 +51,7 @@ INSTALLED_APPS = [
     "django_vite",
     "lantern.server.config",
     "lantern.server.accounts",
+    "lantern.server.classes",
     "lantern.server.media",
     "lantern.server.library",
     "lantern.server.exchange",

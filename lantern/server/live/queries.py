@@ -1,6 +1,5 @@
 """Reading sessions."""
 
-from django.conf import settings
 from django.db import connection
 from django.http import HttpRequest
 
@@ -13,6 +12,7 @@ from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import owned
 from lantern.server.api import limits
+from lantern.server.api.addresses import public_url
 from lantern.server.api.errors import UnknownCode
 from lantern.server.live.models import LiveSession
 from lantern.server.live.rules import may_lead
@@ -93,6 +93,5 @@ def session_info(request: HttpRequest, session: LiveSession) -> SessionInfo:
 
 
 def join_url(request: HttpRequest, session: LiveSession) -> str:
-    """The address for students: the one that was set, or the one the teacher came by."""
-    base = settings.PUBLIC_URL or request.build_absolute_uri("/").rstrip("/")
-    return f"{base}/join/{session.code}"
+    """The address for students."""
+    return f"{public_url(request)}/join/{session.code}"
