@@ -11,7 +11,7 @@ const LAYERS = [
   ['ui'],
   ['media'],
   ['games', 'questions'],
-  ['accounts', 'live', 'reports', 'exchange'],
+  ['accounts', 'classes', 'live', 'reports', 'exchange'],
   ['library'],
   ['app'],
 ]
@@ -20,7 +20,8 @@ const DOORS = {
   media: ['shown/.*'],
   questions: ['registry', 'blank', 'kindViews', 'ItemGlance\\.vue', 'shared/.*'],
   games: ['registry'],
-  live: ['code', 'desk', 'run', 'screen', 'student'],
+  classes: ['student'],
+  live: ['desk', 'run', 'screen', 'student'],
 }
 const OPEN = ['api', 'composables', 'ui']
 

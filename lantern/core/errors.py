@@ -11,6 +11,7 @@ LanternError
 │   └── SessionEnded     anything after the end
 ├── BadAnswer            an answer that does not fit its question
 ├── BadName              a name that cannot be shown
+├── NameTaken            a name of the class list, or a record ID, whose owner is in already
 ├── UnknownSeat          a seat that is not in the session
 │   └── TakenOut         a seat that the teacher has taken out
 ├── NotReady             a set that still has something to settle
@@ -87,6 +88,11 @@ class BadAnswer(LanternError):
 class BadName(LanternError):
     code = "bad_name"
     sentence = "Type a name of 1 to 40 characters."
+
+
+class NameTaken(LanternError):
+    code = "name_taken"
+    sentence = "Somebody has taken this name already. If it is yours, ask your teacher to free it, then join again."
 
 
 class UnknownSeat(LanternError):

@@ -56,6 +56,7 @@ def an_example(command: type, room):
         c.Rename: lambda: c.Rename(1, "Bo"),
         c.Remove: lambda: c.Remove(1),
         c.Restore: lambda: c.Restore(1),
+        c.Release: lambda: c.Release(1),
         c.LiftFog: lambda: c.LiftFog(1, True),
         c.SetKey: lambda: c.SetKey(item, ChoiceAnswer(chosen=("C",))),
         c.CountAsRight: lambda: c.CountAsRight(item, ChoiceAnswer(chosen=("B",))),
@@ -85,6 +86,7 @@ ANYWHERE = {
     c.Rename: "Named Renamed",
     c.Remove: "Removed",
     c.Restore: "",
+    c.Release: "",  # a nickname is nobody else's to claim
     c.Erase: "Erased",
     c.LiftFog: "FogLifted",
     c.End: "Ended",
@@ -134,6 +136,7 @@ LEADS_TO = {
         c.Rename: "Named Renamed",
         c.Remove: "Removed",
         c.Restore: "",
+        c.Release: "",
         c.Erase: "Erased",
         c.LiftFog: "FogLifted",
         c.TimeUp: "",
@@ -144,7 +147,7 @@ LEADS_TO = {
 """Written by hand, not read from the engine: the events that each example leads to. What is missing is refused."""
 
 
-_PEOPLE = {command: ANYWHERE[command] for command in (c.Rename, c.Remove, c.Restore, c.Erase, c.LiftFog)}
+_PEOPLE = {command: ANYWHERE[command] for command in (c.Rename, c.Remove, c.Restore, c.Release, c.Erase, c.LiftFog)}
 _PEOPLE |= {c.TimeUp: "", c.PaperTimeUp: "", c.CloseIfAllAnswered: ""}
 AT_OWN_PACE = {
     Phase.LOBBY: _PEOPLE | {c.Join: "Named Joined", c.Advance: "Started", c.End: "Ended"},

@@ -201,7 +201,7 @@ def test_joining_twice_with_one_key_takes_one_seat():
 
 
 def test_without_names_everyone_is_a_numbered_guest():
-    room = a_session(a_set(choice()), "", "ignored", ask_names=False)
+    room = a_session(a_set(choice()), "", "ignored", known="nobody")
     assert room.names == ["Guest 1", "Guest 2"]
 
 

@@ -83,6 +83,8 @@ def test_every_figure_and_every_name_is_as_it_was(school, number):
     desk = desk_view(loaded.state, loaded.code, ()).model_dump(mode="json")
     early = before["desk"]["settings"].pop("early_bonus")  # the game's now
     assert desk["settings"]["game"] == {"game": "points", "early_bonus": early}
+    asked = before["desk"]["settings"].pop("ask_names")  # one way of several now
+    assert desk["settings"]["known"] == ("nickname" if asked else "nobody")
     assert known(before["desk"], desk) == without(before["desk"])
 
 

@@ -227,7 +227,7 @@ def test_one_sessions_fault_stays_its_own(session, other, office, monkeypatch, c
 
 
 def test_settings_that_no_longer_validate_refuse_their_session_alone(session, other, office):
-    LiveSession.objects.filter(pk=session.pk).update(settings={"ask_names": "perhaps"})
+    LiveSession.objects.filter(pk=session.pk).update(settings={"known": "perhaps"})
     assert in_both(office, session, other, 1) == ("faulty_session", False)
 
 

@@ -8,7 +8,7 @@ import UiButton from '@/ui/UiButton.vue'
 import UiField from '@/ui/UiField.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
 import { changePassword, inviteColleague, teacher, whoMaySignUp } from './teacher'
-import { useForm } from './useForm'
+import { useForm } from '@/composables/useForm'
 
 const old = ref('')
 const next = ref('')

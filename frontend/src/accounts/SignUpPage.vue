@@ -5,7 +5,7 @@ import UiButton from '@/ui/UiButton.vue'
 import UiField from '@/ui/UiField.vue'
 import EntryFrame from './EntryFrame.vue'
 import { signUp } from './teacher'
-import { useForm } from './useForm'
+import { useForm } from '@/composables/useForm'
 
 const route = useRoute()
 const router = useRouter()

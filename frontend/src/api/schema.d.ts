@@ -1314,6 +1314,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live/codes/{code}/made-name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Make Name
+         * @description A nickname that nobody in this session has.
+         */
+        get: operations["lantern_server_live_router_make_name"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live/join": {
         parameters: {
             query?: never;
@@ -4397,6 +4417,8 @@ export interface components {
             code: string;
             /** Title */
             title: string;
+            /** Class Name */
+            class_name: string;
             /** Set */
             set: number;
             /** Join Url */
@@ -4410,10 +4432,11 @@ export interface components {
          */
         LedSettings: {
             /**
-             * Ask Names
-             * @default true
+             * Known
+             * @default nickname
+             * @enum {string}
              */
-            ask_names?: boolean;
+            known?: "nobody" | "nickname" | "made_up" | "list" | "record_id";
             /**
              * Mix Options
              * @default true
@@ -4437,13 +4460,18 @@ export interface components {
              */
             game?: components["schemas"]["PointsSettings"];
         };
-        /** NewSession */
+        /**
+         * NewSession
+         * @description `of_class` is the class it is for, None where it is for whoever has the code.
+         */
         NewSession: {
             /** Set */
             set: number;
+            /** Of Class */
+            of_class?: number | null;
             /**
              * @default {
-             *       "ask_names": true,
+             *       "known": "nickname",
              *       "mix_options": true,
              *       "show_standings": true,
              *       "close_when_all_answered": true,
@@ -4720,6 +4748,19 @@ export interface components {
             do: "mark_anew";
         };
         /**
+         * Release
+         * @description Whoever this is may go on on another device: the next one to say so has the seat.
+         */
+        Release: {
+            /** Seat */
+            seat: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "release";
+        };
+        /**
          * Remove
          * @description Take someone out of the session: their answers no longer count.
          */
@@ -4846,7 +4887,7 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["End"];
+            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["End"];
         };
         /**
          * AreaCount
@@ -5271,6 +5312,11 @@ export interface components {
             here: boolean;
             /** Fog Lifted */
             fog_lifted: boolean;
+            /**
+             * Claim
+             * @enum {string}
+             */
+            claim: "" | "held" | "free";
             /** Panes */
             panes: (number | string | null)[];
             /** Points */
@@ -5373,6 +5419,11 @@ export interface components {
             here: boolean;
             /** Fog Lifted */
             fog_lifted: boolean;
+            /**
+             * Claim
+             * @enum {string}
+             */
+            claim: "" | "held" | "free";
             /** At */
             at: string | null;
             /** Answered */
@@ -6192,10 +6243,11 @@ export interface components {
          */
         Settings: {
             /**
-             * Ask Names
-             * @default true
+             * Known
+             * @default nickname
+             * @enum {string}
              */
-            ask_names?: boolean;
+            known?: "nobody" | "nickname" | "made_up" | "list" | "record_id";
             /**
              * Mix Options
              * @default true
@@ -6494,7 +6546,9 @@ export interface components {
         };
         /**
          * CodeInfo
-         * @description What a device is told about a code before it joins.
+         * @description What a device is told about a code before it joins. A class's standing code leads to what is running there:
+         *     `code` is that session's then. Where nothing runs, or several, there is no session (`asks` is null): `running` are
+         *     those to choose from.
          */
         CodeInfo: {
             /** Code */
@@ -6503,12 +6557,67 @@ export interface components {
             title: string;
             /** Teacher */
             teacher: string;
-            /** Ask Names */
-            ask_names: boolean;
+            /** Asks */
+            asks: ("nobody" | "nickname" | "made_up" | "list" | "phrase" | "record_id") | null;
+            /**
+             * Class Name
+             * @default
+             */
+            class_name?: string;
+            /**
+             * Names
+             * @default []
+             */
+            names?: components["schemas"]["ListedName"][];
+            /**
+             * Running
+             * @default []
+             */
+            running?: components["schemas"]["Running"][];
+        };
+        /**
+         * ListedName
+         * @description A name of the class list, where one picks one's own. `key` stands for the member and nothing else.
+         */
+        ListedName: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Taken */
+            taken: boolean;
+        };
+        /**
+         * Running
+         * @description A session that a standing code leads to.
+         */
+        Running: {
+            /** Code */
+            code: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * MadeName
+         * @description A nickname that was made: its language and its number are all that a device needs to say.
+         */
+        MadeName: {
+            /**
+             * Language
+             * @enum {string}
+             */
+            language: "en" | "de" | "fr" | "es" | "ar" | "uk";
+            /** Number */
+            number: number;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
         };
         /**
          * Joined
-         * @description `token` opens this one seat and nothing else.
+         * @description `token` opens this one seat and nothing else. `name` is empty for a guest, who is called by the seat's number.
          */
         Joined: {
             /** Token */
@@ -6519,10 +6628,13 @@ export interface components {
             title: string;
             /** Name */
             name: string;
+            /** Seat */
+            seat: number;
         };
         /**
          * JoinForm
-         * @description `key` is made once by the device: joining again with it leads to the same seat.
+         * @description `key` is made once by the device: joining again with it leads to the same seat. Of the rest a device says what it
+         *     was asked for.
          */
         JoinForm: {
             /** Code */
@@ -6532,12 +6644,28 @@ export interface components {
              * @default
              */
             name?: string;
+            /**
+             * Member
+             * @default
+             */
+            member?: string;
+            /**
+             * Phrase
+             * @default
+             */
+            phrase?: string;
+            /**
+             * Record Id
+             * @default
+             */
+            record_id?: string;
+            made?: components["schemas"]["MadeName"] | null;
             /** Key */
             key: string;
         };
         /**
          * Mine
-         * @description One student's own part. `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to.
+         * @description One student's own part. `name` is empty for a guest. `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to.
          *
          *     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
          *     `description` is the current picture's, for a student who sees pictures without fog.
@@ -6764,6 +6892,8 @@ export interface components {
             title: string;
             /** Code */
             code: string;
+            /** Class Name */
+            class_name: string;
             /**
              * Created At
              * Format: date-time
@@ -6867,6 +6997,11 @@ export interface components {
             points: number;
             /** Place */
             place: number;
+            /**
+             * Record Id
+             * @default
+             */
+            record_id?: string;
         };
         /**
          * PossibleKey
@@ -9101,6 +9236,30 @@ export interface operations {
             };
         };
     };
+    lantern_server_live_router_make_name: {
+        parameters: {
+            query?: {
+                language?: "en" | "de" | "fr" | "es" | "ar" | "uk";
+            };
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeName"];
+                };
+            };
+        };
+    };
     lantern_server_live_router_join: {
         parameters: {
             query?: never;
@@ -9251,6 +9410,7 @@ export interface operations {
         parameters: {
             query?: {
                 page?: number;
+                of_class?: number | null;
             };
             header?: never;
             path?: never;

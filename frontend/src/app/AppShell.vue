@@ -10,6 +10,7 @@ import { menuPanel } from '@/ui/recipes'
 const router = useRouter()
 const LINKS = [
   { to: '/sets', label: 'Sets' },
+  { to: '/classes', label: 'Classes' },
   { to: '/sessions', label: 'Sessions' },
 ]
 

@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { SignInPage, SignUpPage, AccountPage, whoAmI } from '@/accounts'
 import { BinPage, EditorPage, PickPage, SetsPage, TryFrame, TryPage } from '@/library'
+import { BringListPage, ClassesPage, ClassPage } from '@/classes'
 import { ImportPage } from '@/exchange'
 import { DeskPage } from '@/live/desk'
 import { ShelfPage } from '@/media'
@@ -38,6 +39,9 @@ export const router = createRouter({
     { path: '/bin', component: BinPage, meta: { title: 'Recycle bin' } },
     { path: '/bring-in', component: ImportPage, meta: { title: 'Bring questions in' } },
     { path: '/pick', component: PickPage, meta: { title: 'Pick questions' } },
+    { path: '/classes', component: ClassesPage, meta: { title: 'Classes' } },
+    { path: '/classes/bring-in', component: BringListPage, meta: { title: 'Bring class lists in' } },
+    { path: '/classes/:id(\\d+)', component: ClassPage, meta: { title: 'Class' } },
     { path: '/sessions', component: SessionsPage, meta: { title: 'Sessions' } },
     { path: '/sessions/:id(\\d+)', component: SessionPage, meta: { title: 'Session' } },
     { path: '/desk/:id(\\d+)', component: DeskPage, meta: { title: 'Desk', bare: true } },

@@ -5,15 +5,28 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
 import { counted } from '@/composables/format'
+import ColumnUses from '@/ui/ColumnUses.vue'
 import UiButton from '@/ui/UiButton.vue'
-import { smallField } from '@/questions/shared/recipes'
-import { field } from '@/ui/recipes'
+import { field, smallField } from '@/ui/recipes'
 import { registry } from '@/questions/registry'
-import ColumnUses from './ColumnUses.vue'
 import ImportEntry from './ImportEntry.vue'
 import ImportSource from './ImportSource.vue'
 import { isUnsettled, useImport, type Row } from './useImport'
 
+const USES = {
+  '': 'not used',
+  question: 'question',
+  option: 'an option',
+  right: 'right answer',
+  explanation: 'explanation',
+  time: 'time (seconds)',
+  weight: 'weight',
+  topics: 'topics',
+  by: 'who wrote it',
+  kind: 'kind of question',
+  lines: 'lines (text form)',
+  settings: 'settings (text form)',
+}
 const router = useRouter()
 const route = useRoute()
 const client = useQueryClient()
@@ -92,7 +105,14 @@ async function add(): Promise<void> {
       >
         {{ note }}
       </p>
-      <ColumnUses v-if="found.columns.length" :columns="found.columns" @use="incoming.useColumn" />
+      <ColumnUses
+        v-if="found.columns.length"
+        :columns="found.columns"
+        :uses="USES"
+        :needed="['question']"
+        hint="It is remembered for files with the same headings."
+        @use="incoming.useColumn"
+      />
       <label v-if="found.ways.length" class="mb-3 block"
         >Bring its pages in as
         <select

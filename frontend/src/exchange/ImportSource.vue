@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Where questions come from: pasted, dropped, or chosen. */
 import { ref } from 'vue'
+import FileDrop from '@/ui/FileDrop.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { field } from '@/ui/recipes'
 import { textOfHtml } from './pastedHtml'
@@ -8,8 +9,6 @@ import { textOfHtml } from './pastedHtml'
 defineProps<{ busy: boolean }>()
 const emit = defineEmits<{ text: [text: string]; file: [file: File] }>()
 const text = ref('')
-const over = ref(false)
-const chooser = ref<HTMLInputElement>()
 
 /** Bold letters often say what is right: they are kept when a page or a document is pasted. */
 function paste(event: ClipboardEvent): void {
@@ -20,18 +19,6 @@ function paste(event: ClipboardEvent): void {
   event.preventDefault()
   area.setRangeText(marked, area.selectionStart, area.selectionEnd, 'end')
   text.value = area.value
-}
-
-function drop(event: DragEvent): void {
-  over.value = false
-  const file = event.dataTransfer?.files[0]
-  if (file) emit('file', file)
-}
-
-function choose(): void {
-  const file = chooser.value?.files?.[0]
-  if (file) emit('file', file)
-  if (chooser.value) chooser.value.value = ''
 }
 
 const EXAMPLE = `1. Which knot makes a loop?
@@ -74,20 +61,11 @@ keel – the bottom of a ship`
     </form>
     <div>
       <p class="font-bold">Or bring a file</p>
-      <div
-        class="mt-2 rounded border-2 border-dashed px-5 py-7 text-center"
-        :class="over ? 'border-tide bg-tide-wash' : 'border-edge'"
-        @dragover.prevent="over = true"
-        @dragleave="over = false"
-        @drop.prevent="drop"
-      >
-        <p>Drop it here, or</p>
-        <UiButton class="mt-2" :disabled="busy" @click="chooser?.click()">Choose a file…</UiButton>
-        <p role="status" class="mt-2 text-slate">
-          {{ busy ? 'Reading it. A long document takes a while…' : '' }}
-        </p>
-        <input ref="chooser" type="file" class="sr-only" tabindex="-1" aria-label="File" @change="choose" />
-      </div>
+      <FileDrop
+        :busy="busy"
+        reading="Reading it. A long document takes a while…"
+        @file="emit('file', $event)"
+      />
       <dl class="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[15px]">
         <dt class="font-bold">Spreadsheet</dt>
         <dd>xlsx, ods, csv</dd>

@@ -3,11 +3,12 @@ import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
 import type { FoundEntry } from '@/api/types'
-import ColumnUses from './ColumnUses.vue'
+import ColumnUses from '@/ui/ColumnUses.vue'
 import ExportDialog from './ExportDialog.vue'
 import ImportEntry from './ImportEntry.vue'
 import ImportSource from './ImportSource.vue'
 
+const USES = { uses: { '': 'not used', question: 'question' }, needed: ['question'] }
 const WAYS = [
   { format: 'archive', label: 'Everything in one file', suffix: '.lantern.zip', left_out: [] },
   { format: 'qti3', label: 'Test package', suffix: '.qti3.zip', left_out: ['“Sea”: no such question.'] },
@@ -94,7 +95,7 @@ describe('the columns', () => {
   ]
 
   it('lie open while none of them asks, and a use is chosen for one', async () => {
-    const view = mount(ColumnUses, { props: { columns } })
+    const view = mount(ColumnUses, { props: { columns, ...USES } })
     expect(view.find('details').attributes('open')).toBeDefined()
     expect(view.text()).toContain('1 of 2 columns are used')
     expect(view.text()).toContain('Column 2')
@@ -103,7 +104,7 @@ describe('the columns', () => {
   })
 
   it('are folded away once one of them asks', () => {
-    const view = mount(ColumnUses, { props: { columns: [{ ...columns[0]!, use: 'question' }] } })
+    const view = mount(ColumnUses, { props: { columns: [{ ...columns[0]!, use: 'question' }], ...USES } })
     expect(view.find('details').attributes('open')).toBeUndefined()
   })
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Folders, one inside another; the chosen one can be renamed, moved, taken away. */
 import { computed, nextTick, ref } from 'vue'
-import { smallField } from '@/questions/shared/recipes'
+import { smallField } from '@/ui/recipes'
 import { inside, useFolders } from './useFolders'
 
 const chosen = defineModel<number | null>({ required: true })

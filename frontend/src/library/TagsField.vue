@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Tags as a line of text, parted by commas; kept when one leaves it. */
 import { computed } from 'vue'
-import { smallField } from '@/questions/shared/recipes'
+import { smallField } from '@/ui/recipes'
 
 const props = defineProps<{ label: string; tags: readonly string[]; wide?: boolean }>()
 const emit = defineEmits<{ update: [tags: string[]] }>()

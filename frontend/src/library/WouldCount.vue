@@ -5,7 +5,7 @@ import { api, data } from '@/api/http'
 import { sentenceOf } from '@/api/refusal'
 import type { Item, Verdict } from '@/api/types'
 import VerdictLine from '@/questions/shared/VerdictLine.vue'
-import { smallField } from '@/questions/shared/recipes'
+import { smallField } from '@/ui/recipes'
 
 const props = defineProps<{ set: number; item: Item; parts: readonly string[] }>()
 

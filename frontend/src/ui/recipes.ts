@@ -27,3 +27,4 @@ export const chip =
 export const menuPanel =
   'absolute z-20 mt-1 min-w-44 rounded border border-slate bg-sheet py-1 text-[15px] shadow-sm focus:outline-none'
 export const menuItem = 'flex w-full items-center gap-2 px-3 py-1.5 text-left'
+export const smallField = 'rounded border border-edge bg-sheet px-2 py-1'

@@ -187,6 +187,8 @@ SAYINGS: dict[type, Callable[..., Message]] = {
     e.Erased: _of_seat("erased", "The name of {name} was erased."),
     e.Removed: _of_seat("removed", "{name} was taken out."),
     e.Restored: _of_seat("restored", "{name} was let in again."),
+    e.Released: _of_seat("released", "{name} may go on on another device."),
+    e.Claimed: _of_seat("claimed", "{name} went on on another device."),
     e.FogLifted: lambda telling, event: said(
         *(
             ("fog_lifted", "{name} sees pictures without fog.")

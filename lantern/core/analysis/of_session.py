@@ -18,7 +18,8 @@ def results_of(state: State, teachers: Mapping[int, str] | None = None) -> Resul
     return Results(
         title=state.content.title,
         people=tuple(
-            Person(row.seat, row.name, row.points, row.place) for row in standings(state, state.standing_asks())
+            Person(row.seat, row.name, row.points, row.place, _record_id(state, row.seat))
+            for row in standings(state, state.standing_asks())
         ),
         asks=tuple(
             _asked(state, item, ask, numbers[item.id], teachers or {})
@@ -27,6 +28,11 @@ def results_of(state: State, teachers: Mapping[int, str] | None = None) -> Resul
         ),
         marked_otherwise=marked_otherwise(state) if state.rules != LATEST else 0,
     )
+
+
+def _record_id(state: State, seat: int) -> str:
+    person = state.roster.get(state.seats[seat].person)
+    return person.record_id if person else ""
 
 
 def _asked(state: State, item: Item, ask: Ask, number: int, teachers: Mapping[int, str]) -> Asked:

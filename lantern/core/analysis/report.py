@@ -140,6 +140,7 @@ class PersonReport(Value):
     answered: int
     points: int
     place: int
+    record_id: str = ""
 
 
 class Report(Value):
@@ -294,6 +295,7 @@ def _people(
                 answered=answered,
                 points=person.points,
                 place=person.place,
+                record_id=person.record_id,
             )
         )
     return rows

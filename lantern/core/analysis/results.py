@@ -34,12 +34,13 @@ class Response(Protocol):
 
 @dataclass(frozen=True, slots=True)
 class Person:
-    """`points` and `place` are those of the game that was played."""
+    """`points` and `place` are those of the game that was played. `record_id` is empty where none was given."""
 
     number: int
     name: str
     points: int
     place: int
+    record_id: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -13,6 +13,7 @@ from lantern.core.questions.items import title_of
 QUESTION = said("heading_question", "Question")
 QUESTION_TEXT = said("heading_question_text", "Question text")
 NAME = said("heading_name", "Name")
+RECORD_ID = said("heading_record_id", "Record ID")
 POINTS = said("heading_points", "Points")
 MEAN_MARKS = said("heading_mean_marks", "Mean mark of those who answered")
 RAW_HEADINGS = (
@@ -39,8 +40,10 @@ def workbook_tables(results: Results, counting: Counting = "since_joined") -> li
 
 
 def grid_table(report: Report) -> Table:
+    with_ids = any(person.record_id for person in report.people)
     headings = (
         NAME,
+        *([RECORD_ID] if with_ids else []),
         *(said("heading_number", "Q{number}", number=q.number) for q in report.questions),
         said("heading_score", "Score"),
         said("heading_out_of", "Out of"),
@@ -48,12 +51,21 @@ def grid_table(report: Report) -> Table:
         POINTS,
         said("heading_place", "Place"),
     )
-    rows = [
-        (p.name, *p.panes, p.score, p.out_of, None if p.share is None else round(100 * p.share, 1), p.points, p.place)
+    rows: list[tuple[Cell, ...]] = [
+        (
+            p.name,
+            *([p.record_id] if with_ids else []),
+            *p.panes,
+            p.score,
+            p.out_of,
+            None if p.share is None else round(100 * p.share, 1),
+            p.points,
+            p.place,
+        )
         for p in report.people
     ]
     shares = tuple(None if q.share is None else round(q.share, 4) for q in report.questions)
-    rows.append((MEAN_MARKS.sentence, *shares))
+    rows.append((MEAN_MARKS.sentence, *([None] if with_ids else []), *shares))
     notes = (f"Q{q.number}: {q.note.sentence}" for q in report.questions if q.note)
     rows += [(sentence,) for sentence in (report.counted.sentence, *notes)]
     return Table(said("sheet_class", "Class"), headings, rows)
@@ -100,7 +112,14 @@ def measures_table(report: Report) -> Table:
 
 
 def raw_table(results: Results) -> Table:
-    return Table(said("sheet_answers", "Answers"), RAW_HEADINGS, list(_raw_rows(results)))
+    """Where somebody gave a record ID it stands at the end: a column more changes none before it."""
+    ids = {person.number: person.record_id for person in results.people}
+    rows = list(_raw_rows(results))
+    if not any(ids.values()):
+        return Table(said("sheet_answers", "Answers"), RAW_HEADINGS, rows)
+    seat = [heading.code for heading in RAW_HEADINGS].index("heading_seat")
+    with_ids = [(*row, ids[int(row[seat] or 0)]) for row in rows]
+    return Table(said("sheet_answers", "Answers"), (*RAW_HEADINGS, RECORD_ID), with_ids)
 
 
 def _raw_rows(results: Results) -> Iterator[tuple[Cell, ...]]:

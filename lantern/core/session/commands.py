@@ -134,6 +134,14 @@ class Restore(_Strict):
 
 
 @dataclass(frozen=True)
+class Release(_Strict):
+    """Whoever this is may go on on another device: the next one to say so has the seat."""
+
+    seat: int
+    do: Literal["release"] = "release"
+
+
+@dataclass(frozen=True)
 class Erase(_Strict):
     """The name of this person is gone for good; the answers stay."""
 
@@ -226,11 +234,18 @@ class End(_Strict):
 
 @dataclass(frozen=True)
 class Join:
-    """`key` is made by the device: joining twice with the same key takes one seat. `person` is a new opaque id."""
+    """`key` is made by the device: joining twice with the same key takes one seat. `person` is a new opaque id.
+
+    `member` is who it is in the class list, found by the server; `proven` by a phrase, so that the seat may be taken
+    over from another device.
+    """
 
     name: str
     key: str
     person: str
+    member: str = ""
+    record_id: str = ""
+    proven: bool = False
 
 
 @dataclass(frozen=True)
@@ -310,6 +325,7 @@ OfTheDesk = (
     | Rename
     | Remove
     | Restore
+    | Release
     | Erase
     | LiftFog
     | SetKey

@@ -21,6 +21,7 @@ ALWAYS: Handlers = {
     c.Rename: people.rename,
     c.Remove: people.remove,
     c.Restore: people.restore,
+    c.Release: people.release,
     c.Erase: people.erase,
     c.LiftFog: people.lift_fog,
     c.TimeUp: nothing,

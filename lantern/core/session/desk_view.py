@@ -10,6 +10,7 @@ from dataclasses import dataclass
 from functools import cached_property
 from itertools import repeat
 from statistics import median
+from typing import Literal
 
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, is_scored, title_of
@@ -56,6 +57,10 @@ Pane = float | str | None
 """One answer in the grid: a mark (0..1), a short text where nothing is marked (yet), None for no answer."""
 
 
+Claim = Literal["", "held", "free"]
+"""Whether the seat could be taken over by saying who one is: "" for who is of no list and has no record ID."""
+
+
 class Person(Value):
     """A line of the grid."""
 
@@ -63,6 +68,7 @@ class Person(Value):
     name: str
     here: bool
     fog_lifted: bool
+    claim: Claim
     panes: tuple[Pane, ...]
     points: int
 
@@ -74,6 +80,7 @@ class Progress(Value):
     name: str
     here: bool
     fog_lifted: bool
+    claim: Claim
     at: str | None
     answered: int
     of: int
@@ -166,6 +173,7 @@ def desk_view(state: State, code: str, present: Collection[int], memo: DeskMemo 
             name=state.name(seat),
             here=seat.number in present,
             fog_lifted=seat.fog_lifted,
+            claim=claim_of(state, seat),
             panes=tuple([of_all.get(seat.number) for of_all in panes]),
             points=points.get(seat.number, 0),
         )
@@ -186,12 +194,20 @@ def _progress(state: State, seat: Seat, here: bool) -> Progress:
         name=state.name(seat),
         here=here,
         fog_lifted=seat.fog_lifted,
+        claim=claim_of(state, seat),
         at=paper.at if paper else None,
         answered=len(paper.answered) if paper else 0,
         of=paper.questions if paper else 0,
         deadline=paper.deadline if paper else None,
         handed_in=paper.handed_in_by if paper else None,
     )
+
+
+def claim_of(state: State, seat: Seat) -> Claim:
+    person = state.roster.get(seat.person)
+    if person is None or not (person.member or person.record_id):
+        return ""
+    return "free" if seat.free else "held"
 
 
 def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo) -> DeskView:
@@ -297,7 +313,8 @@ def _lines(state: State, present: Collection[int], memo: DeskMemo) -> list[str]:
     rows: Iterable[tuple[str, ...]] = zip(*columns, strict=True) if columns else repeat(())
     return [
         f'{{"seat":{number},"name":{as_json(state.name(seat))},"here":{_BOOL[number in present]},'
-        f'"fog_lifted":{_BOOL[seat.fog_lifted]},"panes":[{",".join(panes)}],"points":{points.get(number, 0)}}}'
+        f'"fog_lifted":{_BOOL[seat.fog_lifted]},"claim":"{claim_of(state, seat)}",'
+        f'"panes":[{",".join(panes)}],"points":{points.get(number, 0)}}}'
         for (number, seat), panes in zip(state.seats.items(), rows, strict=False)
         if not seat.removed
     ]
@@ -315,7 +332,7 @@ def _progress_lines(state: State, present: Collection[int]) -> list[str]:
 def _progress_line(state: State, seat: Seat, paper: Paper | None, here: bool) -> str:
     head = (
         f'{{"seat":{seat.number},"name":{as_json(state.name(seat))},"here":{_BOOL[here]},'
-        f'"fog_lifted":{_BOOL[seat.fog_lifted]},'
+        f'"fog_lifted":{_BOOL[seat.fog_lifted]},"claim":"{claim_of(state, seat)}",'
     )
     if paper is None:
         return f'{head}"at":null,"answered":0,"of":0,"deadline":null,"handed_in":null}}'

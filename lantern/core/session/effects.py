@@ -30,7 +30,19 @@ def _on_joined(state: State, event: e.Joined) -> State:
 
 
 def _on_named(state: State, event: e.Named) -> State:
-    return changed(state, roster={**state.roster, event.person: Person(event.person, event.name)})
+    before = state.roster.get(event.person)
+    person = replace(before, name=event.name) if before else _person(event)
+    return changed(state, roster={**state.roster, event.person: person})
+
+
+def _person(event: e.Named) -> Person:
+    return Person(event.person, event.name, event.member, event.record_id)
+
+
+def _on_claimed(state: State, event: e.Claimed) -> State:
+    seat = replace(state.seats[event.seat], key=event.key, free=False)
+    keys = {key: number for key, number in state.seat_of_key.items() if number != seat.number}
+    return changed(state, seats={**state.seats, seat.number: seat}, seat_of_key={**keys, seat.key: seat.number})
 
 
 def _on_erased(state: State, event: e.Erased) -> State:
@@ -217,6 +229,8 @@ EVENTS: dict[type, Evolver] = {
     e.Erased: _of(_on_erased),
     e.Removed: _of(lambda s, ev: _with_seat(s, ev.seat, removed=True)),
     e.Restored: _of(lambda s, ev: _with_seat(s, ev.seat, removed=False)),
+    e.Released: _of(lambda s, ev: _with_seat(s, ev.seat, free=True)),
+    e.Claimed: _of(_on_claimed),
     e.FogLifted: _of(lambda s, ev: _with_seat(s, ev.seat, fog_lifted=ev.lifted)),
     e.PageShown: _of(_on_page_shown),
     e.Opened: lambda s, r: _on_opened(s, r.event, r.at),  # type: ignore[arg-type]

@@ -52,6 +52,23 @@ class Restored:
 
 
 @dataclass(frozen=True, slots=True)
+class Released:
+    """The teacher lets this person go on on another device."""
+
+    seat: int
+    type: Literal["released"] = "released"
+
+
+@dataclass(frozen=True, slots=True)
+class Claimed:
+    """This person goes on on another device, which has made `key`; the one before has the seat no more."""
+
+    seat: int
+    key: str
+    type: Literal["claimed"] = "claimed"
+
+
+@dataclass(frozen=True, slots=True)
 class FogLifted:
     seat: int
     lifted: bool
@@ -264,10 +281,13 @@ class Ended:
 
 @dataclass(frozen=True, slots=True)
 class Named:
-    """This person is called so. It is kept in the roster, not among the events."""
+    """This person is called so. It is kept in the roster, not among the events. `member` and `record_id` are of whoever
+    joins; a new name changes neither."""
 
     person: str
     name: str
+    member: str = ""
+    record_id: str = ""
 
 
 StoredEvent = (
@@ -276,6 +296,8 @@ StoredEvent = (
     | Erased
     | Removed
     | Restored
+    | Released
+    | Claimed
     | FogLifted
     | KeySet
     | Corrected

@@ -4,7 +4,7 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from enum import StrEnum
 from random import Random
-from typing import NamedTuple
+from typing import Literal, NamedTuple
 
 from lantern.core.games import PLAIN, AnyGame
 from lantern.core.questions import kind_of
@@ -29,10 +29,15 @@ class Phase(StrEnum):
     ENDED = "ended"
 
 
+Known = Literal["nobody", "nickname", "made_up", "list", "record_id"]
+"""How students are known: as guests with a number; by a nickname they type, or one that is made for them; as a member
+picked from the class list (or by a pass phrase); by a record ID, with a name beside it."""
+
+
 class LedSettings(Value):
     """What the teacher chose in the run dialog, for a session that the desk leads."""
 
-    ask_names: bool = True
+    known: Known = "nickname"
     mix_options: bool = True
     show_standings: bool = True
     close_when_all_answered: bool = True
@@ -50,6 +55,7 @@ class Seat:
     """One student in the session. `person` is who it is in the roster; `key` is the id its device made when joining.
 
     `since` is how many openings of questions were over by then: what was asked later was asked of this student.
+    `free`: the teacher lets this person go on on another device.
     """
 
     number: int
@@ -58,6 +64,7 @@ class Seat:
     removed: bool = False
     fog_lifted: bool = False
     since: int = 0
+    free: bool = False
 
 
 class Response(NamedTuple):
@@ -222,7 +229,12 @@ class State:
     def name(self, seat: Seat) -> str:
         """What the seat is called; who has no name is told apart by a number."""
         person = self.roster.get(seat.person)
-        return person.name if person else f"{'Student' if self.settings.ask_names else 'Guest'} {seat.number}"
+        return person.name if person else f"{'Guest' if self.settings.known == 'nobody' else 'Student'} {seat.number}"
+
+    def own_name(self, seat: Seat) -> str:
+        """What the seat's own device is told; empty for a number, which it says in its student's language."""
+        person = self.roster.get(seat.person)
+        return person.name if person else ""
 
     def responses(self, item_id: str) -> list[Response]:
         """The answers that count: those of people who have not been removed."""

@@ -66,7 +66,7 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
     answered = ",".join([quoted[item] for item in filter(paper.answered.__contains__, paper.items)])
     deadline = "null" if paper.deadline is None else paper.deadline
     return (
-        f'{{"seat":{number},"name":{as_json(state.name(seat))},"fog_lifted":false,"description":"","ask":{asked},'
+        f'{{"seat":{number},"name":{as_json(state.own_name(seat))},"fog_lifted":false,"description":"","ask":{asked},'
         '"answer":null,"mark":null,"forgiven":[],"gained":null,"bonus":null,"points":null,"place":null,"people":0,'
         f'"right":0.0,"scored":0,"paper":{{"items":{items},"at":"{paper.at}",'
         f'"answered":[{answered}],"deadline":{deadline},"handed_in":{as_json(paper.handed_in_by)}}}}}'
@@ -89,7 +89,7 @@ def mine_at_own_pace(state: State, seat: Seat) -> Mine:
     item = state.item(ask.item_id) if ask else None
     return Mine(
         seat=number,
-        name=state.name(seat),
+        name=state.own_name(seat),
         fog_lifted=seat.fog_lifted,
         description=item.picture.description if item and item.picture and seat.fog_lifted else "",
         ask=ask.id if ask else None,

@@ -4,6 +4,7 @@ from collections.abc import Sequence
 
 from lantern.core import errors
 from lantern.core.classes.names import clean_name, told_apart
+from lantern.core.classes.record_ids import clean_record_id, record_key
 from lantern.core.messages import said
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
@@ -18,10 +19,13 @@ def join(state: State, command: c.Join, sent: Sent) -> Events:
         if state.seats[state.seat_of_key[command.key]].removed:
             raise errors.TakenOut
         return []
+    held = _seat_held(state, command)
+    if held is not None:
+        return _claimed(held, command)
     joined = e.Joined(len(state.seats) + 1, command.person, command.key)
-    if not state.settings.ask_names:
+    if state.settings.known == "nobody":
         return [joined]
-    name = clean_name(command.name)
+    name = _asked_for(state, command)
     if any(seat.removed and state.name(seat).casefold() == name.casefold() for seat in state.seats.values()):
         raise errors.TakenOut(
             said(
@@ -31,7 +35,37 @@ def join(state: State, command: c.Join, sent: Sent) -> Events:
             ),
             field="name",
         )
-    return [e.Named(command.person, told_apart(name, _names(state))), joined]
+    named = e.Named(command.person, told_apart(name, _names(state)), command.member, clean_record_id(command.record_id))
+    return [named, joined]
+
+
+def _asked_for(state: State, command: c.Join) -> str:
+    """The name, where everything is there that this session asks for. Raises BadName."""
+    if state.settings.known == "list" and not command.member:
+        raise errors.BadName(said("name_not_picked", "Choose your name from the list."), field="member")
+    if state.settings.known == "record_id" and not record_key(command.record_id):
+        raise errors.BadName(said("record_id_wanted", "Type your record ID first."), field="record_id")
+    return clean_name(command.name)
+
+
+def _seat_held(state: State, command: c.Join) -> Seat | None:
+    """The seat of who is in already: the same member, or whoever gave the same record ID."""
+    key = record_key(command.record_id)
+    if not command.member and not key:
+        return None
+    for seat in state.seats.values():
+        person = state.roster.get(seat.person)
+        if person and (person.member == command.member if command.member else record_key(person.record_id) == key):
+            return seat
+    return None
+
+
+def _claimed(seat: Seat, command: c.Join) -> Events:
+    if seat.removed:
+        raise errors.TakenOut
+    if not (command.proven or seat.free):
+        raise errors.NameTaken(field="record_id" if command.record_id else "member")
+    return [e.Claimed(seat.number, command.key)]
 
 
 def rename(state: State, command: c.Rename, sent: Sent) -> Events:
@@ -49,6 +83,14 @@ def restore(state: State, command: c.Restore, sent: Sent) -> Events:
         return []
     name = told_apart(state.name(seat), _names(state, but=seat))
     return [e.Restored(command.seat), *(_renamed(seat, name) if name != state.name(seat) else [])]
+
+
+def release(state: State, command: c.Release, sent: Sent) -> Events:
+    """Nothing for who could not say who they are."""
+    seat = seat_of(state, command.seat)
+    person = state.roster.get(seat.person)
+    can_be_claimed = person is not None and bool(person.member or person.record_id)
+    return [e.Released(seat.number)] if can_be_claimed and not seat.free else []
 
 
 def erase(state: State, command: c.Erase, sent: Sent) -> Events:

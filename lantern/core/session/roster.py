@@ -9,10 +9,13 @@ from dataclasses import dataclass
 
 @dataclass(frozen=True, slots=True)
 class Person:
-    """`id` is opaque and good for one session."""
+    """`id` is opaque and good for one session. `member` is who it is in the class list, `record_id` as it was given:
+    neither is told to any device, the big screen, or the desk."""
 
     id: str
     name: str
+    member: str = ""
+    record_id: str = ""
 
 
 Roster = Mapping[str, Person]

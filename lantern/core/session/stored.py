@@ -65,8 +65,13 @@ def _with_a_game(settings: Json) -> Json:
     return {**_without("early_bonus")(settings), "game": game}
 
 
+def _with_how_they_are_known(settings: Json) -> Json:
+    """Version 4: names are asked for in several ways, or not."""
+    return {**_without("ask_names")(settings), "known": "nickname" if settings["ask_names"] else "nobody"}
+
+
 EVENT = Shape((_people_and_rounds,))
-SETTINGS = Shape((_with_papers, _with_a_game))
+SETTINGS = Shape((_with_papers, _with_a_game, _with_how_they_are_known))
 
 
 def write_event(event: StoredEvent) -> str:

@@ -55,7 +55,9 @@ class MyPaper(Value):
 
 
 class Mine(Value):
-    """One student's own part. `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to.
+    """One student's own part. `name` is empty for a guest, who is called by the seat's number.
+
+    `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to.
 
     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
     `description` is the current picture's, for a student who sees pictures without fog.
@@ -139,7 +141,7 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
     standing = places.by_seat.get(seat_number) if state.settings.show_standings else None
     return Mine(
         seat=seat.number,
-        name=state.name(seat),
+        name=state.own_name(seat),
         fog_lifted=seat.fog_lifted,
         description=_description(state) if seat.fog_lifted else "",
         ask=ask.id if ask else None,

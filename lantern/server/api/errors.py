@@ -17,6 +17,7 @@ STATUS: dict[type[core.LanternError], int] = {
     core.NotPossible: 409,
     core.BadAnswer: 422,
     core.BadName: 422,
+    core.NameTaken: 409,
     core.NotReady: 422,
     core.BadMedia: 422,
     core.Unreadable: 422,
@@ -67,6 +68,11 @@ class FaultySession(core.LanternError):
 class TooFast(core.LanternError):
     code = "too_fast"
     sentence = "This device says more than it may. Wait a moment, then reload the page."
+
+
+class GoneOn(core.LanternError):
+    code = "gone_on"
+    sentence = "You went on on another device. Join again here to come back to this one."
 
 
 class Elsewhere(core.LanternError):

@@ -18,6 +18,7 @@ from lantern.server.api.errors import TooManyTries
 
 WRONG_CODES = parse("30/1 minute")
 WRONG_CODES_AT_ONE_ADDRESS = parse("600/1 minute")
+WRONG_PHRASES = parse("30/1 minute")
 WRONG_PASSWORDS = parse("10/5 minutes")
 WRONG_PASSWORDS_AT_ONE_ADDRESS = parse("30/5 minutes")
 TAKEN_ADDRESSES = parse("5/1 hour")

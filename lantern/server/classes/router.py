@@ -216,7 +216,7 @@ def class_list(request: TeacherRequest, class_id: int, suffix: str) -> HttpRespo
 
 def _source(file: Any, choices: str) -> Source:
     if file.size > LARGEST_FILE:
-        raise BadForm(said("class_file_too_large", "This file is larger than {most} MB.", most=20), field="file")
+        raise BadForm(said("file_too_large", "This file is larger than {most} MB.", most=20), field="file")
     try:
         chosen = {str(name): str(value) for name, value in json.loads(choices).items()}
     except (ValueError, AttributeError) as error:

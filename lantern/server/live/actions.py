@@ -3,25 +3,31 @@
 import secrets
 from random import SystemRandom
 
+from asgiref.sync import sync_to_async
 from django.core.exceptions import PermissionDenied
 from django.db import IntegrityError, transaction
 from django.utils import timezone
 
 from lantern.core.classes.join_codes import make_code
+from lantern.core.classes.made_names import Language, free_number, made_name
+from lantern.core.messages import said
 from lantern.core.questions.marking import LATEST
 from lantern.core.session import Sent, Settings
 from lantern.core.session.actors import NEWCOMER
-from lantern.core.session.commands import Join
 from lantern.server.accounts.models import Teacher
 from lantern.server.api import limits
+from lantern.server.api.errors import BadForm
+from lantern.server.classes.models import SchoolClass
 from lantern.server.library.actions import freeze
 from lantern.server.library.models import QuestionSet
 from lantern.server.live.clock import now_ms
+from lantern.server.live.entering import WhoJoins, asks, listed_names, who_joins
 from lantern.server.live.faults import faulty_rows
 from lantern.server.live.hub import hub, raise_refusal
 from lantern.server.live.models import LiveSession
+from lantern.server.live.queries import class_info, code_info, running_session, session_or_class
 from lantern.server.live.rules import may_lead
-from lantern.server.live.schemas import Joined, JoinForm
+from lantern.server.live.schemas import CodeInfo, Joined, JoinForm, MadeName
 from lantern.server.live.tokens import make_token
 
 _random = SystemRandom()
@@ -29,14 +35,22 @@ CODE_TRIES = 20
 
 
 @transaction.atomic
-def start_session(teacher: Teacher, question_set: QuestionSet, settings: Settings) -> LiveSession:
-    """Freeze the set and open the doors. Raises NotReady while the set cannot run."""
+def start_session(
+    teacher: Teacher, question_set: QuestionSet, settings: Settings, of_class: SchoolClass | None = None
+) -> LiveSession:
+    """Freeze the set and open the doors. Raises NotReady while the set cannot run, BadForm where names shall be picked
+    from the list of no class."""
+    if settings.known == "list" and of_class is None:
+        raise BadForm(
+            said("list_of_no_class", "Choose a class, so that there is a list to pick from."), field="of_class"
+        )
     revision = freeze(teacher, question_set)
     for attempt in range(CODE_TRIES):
         try:
             with transaction.atomic():
                 return LiveSession.objects.create(
                     owner=teacher,
+                    of_class=of_class,
                     revision=revision,
                     title=revision.content["title"],
                     code=make_code(_random),
@@ -68,16 +82,41 @@ def go_on_without(teacher: Teacher, session: LiveSession, seq: int) -> None:
         session.events.filter(seq__in=[row[0] for row in rows]).update(set_aside=True)
 
 
+async def look_up(code: str, device: str, address: str) -> CodeInfo:
+    """What a device is told of a code. Raises UnknownCode, TooManyTries."""
+    found = await sync_to_async(session_or_class)(code, device, address)
+    if isinstance(found, SchoolClass):
+        return await sync_to_async(class_info)(found)
+    if await sync_to_async(asks)(found) != "list":
+        return await sync_to_async(code_info)(found)
+    room = await hub().room(found.pk)
+    names = await sync_to_async(listed_names)(found, room.state)
+    return await sync_to_async(code_info)(found, names)
+
+
+async def make_name(code: str, device: str, address: str, language: Language) -> MadeName:
+    """Raises UnknownCode, TooManyTries."""
+    session = await sync_to_async(running_session)(code, device, address)
+    state = (await hub().room(session.pk)).state
+    number = free_number(language, _random, [person.name for person in state.roster.values()])
+    return MadeName(language=language, number=number, name=made_name(language, number))
+
+
 async def join_session(session: LiveSession, form: JoinForm, address: str) -> Joined:
     """Take a seat; the same key takes the same seat, and costs nothing. Raises BadName, TakenOut, TooManyTries."""
     the_hub = hub()
     room = await the_hub.room(session.pk)
     if form.key not in room.state.seat_of_key:
         limits.spend(limits.NEW_SEATS, str(session.pk), address)
-    person = secrets.token_urlsafe(12)
-    outcome = await the_hub.submit(session.pk, Join(form.name, form.key, person), Sent(NEWCOMER, 0, now_ms()))
+        who = await sync_to_async(who_joins)(session, form, address)
+    else:
+        who = WhoJoins()
+    command = who.command(form.key, secrets.token_urlsafe(12))
+    outcome = await the_hub.submit(session.pk, command, Sent(NEWCOMER, 0, now_ms()))
     raise_refusal(outcome)
     room = await the_hub.room(session.pk)
     seat = room.state.seats[room.state.seat_of_key[form.key]]
     token = make_token(session.pk, seat)
-    return Joined(token=token, code=session.code, title=session.title, name=room.state.name(seat))
+    known = room.state.roster.get(seat.person)
+    name = known.name if known else ""
+    return Joined(token=token, code=session.code, title=session.title, name=name, seat=seat.number)

@@ -32,14 +32,16 @@ class Wire(Protocol):
 class Connection:
     """One device. While it is slow to take a message, newer ones are not queued behind it: when it is ready
     it gets the view as it is then. `login` is the sign-in that opened it; students have none. `ended` says why it was
-    closed from this side. `held` are frames that go out with the next one."""
+    closed from this side. `held` are frames that go out with the next one. `key` is the one its seat had when it came
+    in: a seat that was claimed from another device has another one."""
 
-    __slots__ = ("budget", "ended", "held", "login", "refresh", "role", "seat", "stale", "wire")
+    __slots__ = ("budget", "ended", "held", "key", "login", "refresh", "role", "seat", "stale", "wire")
 
     def __init__(self, role: Audience, seat: int | None, wire: Wire, login: Login | None = None) -> None:
         self.role, self.seat, self.wire, self.login = role, seat, wire, login
         self.stale = False
         self.held = b""
+        self.key = ""
         self.ended: LanternError | None = None
         self.refresh: Callable[[Connection], str] | None = None
         self.budget = Budget(rate=10, burst=60)

@@ -17,11 +17,12 @@ from typing import Any
 
 from asgiref.sync import sync_to_async
 
-from lantern.core.errors import LanternError, TakenOut
+from lantern.core.errors import LanternError
 from lantern.core.session import Command, Event, Phase, Sent
 from lantern.core.session.events import (
     AnswerCleared,
     Answered,
+    Claimed,
     Erased,
     FogLifted,
     HandedIn,
@@ -61,7 +62,7 @@ EMPTY_LASTS = 60.0
 LOOK_EVERY = 60.0
 """Seconds between two looks for rooms in which nothing happens."""
 QUIET = (Joined, Named, Answered, PaperDrawn, WentTo, AnswerCleared, HandedIn)
-OF_ONE_SEAT = (Joined, Renamed, Erased, Removed, Restored, FogLifted)
+OF_ONE_SEAT = (Joined, Renamed, Erased, Removed, Restored, Claimed, FogLifted)
 
 
 @dataclass(eq=False)
@@ -196,8 +197,8 @@ class Hub:
         try:
             for seat in seats:
                 for connection in list(room.devices.get(seat, ())):
-                    if room.state.seats[seat].removed:
-                        connection.end(TakenOut())
+                    if why := room.refusal(connection):
+                        connection.end(why)
                     else:
                         connection.deliver(text_frame(room.message(connection)))
                 yield
@@ -350,8 +351,8 @@ class Hub:
             return
         room.used_at = self.loop.time()
         moved = room.update(newest)
-        taken_out = {seat for seat in room.devices if room.state.seats[seat].removed}
-        self._in_turns(self._refreshed(room, moved | taken_out))
+        refused = {seat for seat, lines in room.devices.items() if any(map(room.refusal, lines))}
+        self._in_turns(self._refreshed(room, moved | refused))
         self._alarms.set(room)
         self._schedule(room, at_once=not quiet)
 

@@ -3,6 +3,7 @@ from django.db import models
 
 from lantern.core.questions.marking import FIRST
 from lantern.core.session.stored import EVENT, SETTINGS
+from lantern.server.classes.models import SchoolClass
 from lantern.server.library.models import Revision
 
 
@@ -20,10 +21,12 @@ class LiveSession(models.Model):
     `settings` are stored in the version `settings_shape`. `rules` is the version of the rules of marking that it began
     with: they do not change under a session.
 
-    `seq` is the number of its last event. `summary` is written at the end, for the list of sessions.
+    `of_class` is the class that it is for, if it is for one. `seq` is the number of its last event. `summary` is
+    written at the end, for the list of sessions.
     """
 
     owner = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="sessions")
+    of_class = models.ForeignKey(SchoolClass, on_delete=models.SET_NULL, null=True, blank=True, related_name="sessions")
     revision = models.ForeignKey(Revision, on_delete=models.PROTECT, related_name="sessions")
     title = models.CharField(max_length=200)
     code = models.CharField(max_length=16)
@@ -71,11 +74,17 @@ class SessionEvent(models.Model):
 
 
 class Person(models.Model):
-    """A line of a session's roster: who an opaque person is. Whoever is erased is not in it any more."""
+    """A line of a session's roster: who an opaque person is. Whoever is erased is not in it any more.
+
+    `member` is the person in the class list, `record_id` as it was given in this session.
+    """
 
     session = models.ForeignKey(LiveSession, on_delete=models.CASCADE, related_name="people", db_index=False)
     key = models.CharField(max_length=40)
     name = models.CharField(max_length=80)
+    member = models.CharField(max_length=40, blank=True, db_index=True)
+    record_id = models.CharField(max_length=100, blank=True)
+    record_key = models.CharField(max_length=100, blank=True, db_index=True)
 
     class Meta:
         constraints = (models.UniqueConstraint(fields=["session", "key"], name="one_person_a_key"),)

@@ -1,23 +1,28 @@
 """Reading sessions."""
 
 from django.db import connection
+from django.db.models import QuerySet
 from django.http import HttpRequest
+from django.shortcuts import get_object_or_404
 
-from lantern.core.classes.join_codes import read_code
+from lantern.core.classes.join_codes import is_standing, read_code
 from lantern.core.errors import BadAnswer, NotOpen
 from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.items import Item
 from lantern.core.session import Phase, State
-from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import owned
 from lantern.server.api import limits
 from lantern.server.api.addresses import public_url
 from lantern.server.api.errors import UnknownCode
+from lantern.server.classes.models import SchoolClass
+from lantern.server.classes.queries import teachers_of
+from lantern.server.live.entering import asks
 from lantern.server.live.models import LiveSession
 from lantern.server.live.rules import may_lead
-from lantern.server.live.schemas import AnswerToRead, CodeInfo, Reading, SessionInfo
+from lantern.server.live.schemas import AnswerToRead, CodeInfo, ListedName, Reading, Running, SessionInfo
 
+MOST_RUNNING = 20
 RUNNING = f"SELECT 1 FROM {LiveSession._meta.db_table} WHERE code = %s AND ended_at IS NULL"  # noqa: S608 - no input in it
 
 
@@ -27,7 +32,7 @@ def refuse_code(typed: str, device: str, address: str) -> None:
     Raises UnknownCode, or TooManyTries for a device (or, where it has no key, an address) that guesses.
     """
     code = read_code(typed)
-    if code and _is_running(code):
+    if code and (_is_standing(code) if is_standing(code) else _is_running(code)):
         return
     limits.spend(limits.WRONG_CODES_AT_ONE_ADDRESS, address)
     limits.spend(limits.WRONG_CODES, device[:40] or address)
@@ -37,10 +42,32 @@ def refuse_code(typed: str, device: str, address: str) -> None:
 def running_session(typed: str, device: str, address: str) -> LiveSession:
     """The session with this code. Raises what `refuse_code` raises."""
     refuse_code(typed, device, address)
-    running = LiveSession.objects.select_related("owner").filter(code=read_code(typed), ended_at=None).first()
+    running = _running().filter(code=read_code(typed)).first()
     if running is None:  # it has just ended
         raise UnknownCode(field="code")
     return running
+
+
+def session_or_class(typed: str, device: str, address: str) -> LiveSession | SchoolClass:
+    """What a code leads to: a session; or the class whose standing code it is, where not just one is running.
+
+    Raises what `refuse_code` raises.
+    """
+    code = read_code(typed) or ""
+    if not is_standing(code):
+        return running_session(typed, device, address)
+    refuse_code(typed, device, address)
+    of_class = get_object_or_404(SchoolClass, code=code, archived_at=None)
+    running = list(_running().filter(of_class=of_class)[:2])
+    return running[0] if len(running) == 1 else of_class
+
+
+def _running() -> QuerySet[LiveSession]:
+    return LiveSession.objects.select_related("owner", "of_class").filter(ended_at=None)
+
+
+def _is_standing(code: str) -> bool:
+    return SchoolClass.objects.filter(code=code, archived_at=None).exists()
 
 
 def _is_running(code: str) -> bool:
@@ -58,7 +85,7 @@ def led_session(teacher: Teacher, session_id: int) -> LiveSession | None:
 
 def own_session(teacher: Teacher, session_id: int) -> LiveSession:
     """Raises Http404."""
-    return owned(LiveSession.objects.select_related("revision"), teacher, session_id)
+    return owned(LiveSession.objects.select_related("revision", "of_class"), teacher, session_id)
 
 
 def reading_of(state: State, asked: AnswerToRead) -> Reading:
@@ -76,9 +103,28 @@ def read_as(item: Item, answer: AnyAnswer) -> Reading:
     return Reading(read=kind_of(item).read_as(item, answer))
 
 
-def code_info(session: LiveSession) -> CodeInfo:
-    chosen = read_settings(session.settings_shape, session.settings)
-    return CodeInfo(code=session.code, title=session.title, teacher=session.owner.name, ask_names=chosen.ask_names)
+def code_info(session: LiveSession, names: tuple[ListedName, ...] = ()) -> CodeInfo:
+    return CodeInfo(
+        code=session.code,
+        title=session.title,
+        teacher=session.owner.name,
+        asks=asks(session),
+        class_name=session.of_class.name if session.of_class else "",
+        names=names,
+    )
+
+
+def class_info(of_class: SchoolClass) -> CodeInfo:
+    """Of a class in which nothing runs, or several sessions do."""
+    running = _running().filter(of_class=of_class)[:MOST_RUNNING]
+    return CodeInfo(
+        code=of_class.code,
+        title="",
+        teacher=", ".join(teachers_of(of_class)),
+        asks=None,
+        class_name=of_class.name,
+        running=tuple(Running(code=one.code, title=one.title) for one in running),
+    )
 
 
 def session_info(request: HttpRequest, session: LiveSession) -> SessionInfo:
@@ -86,6 +132,7 @@ def session_info(request: HttpRequest, session: LiveSession) -> SessionInfo:
         id=session.pk,
         code=session.code,
         title=session.title,
+        class_name=session.of_class.name if session.of_class else "",
         set=session.revision.set_id,
         join_url=join_url(request, session),
         ended_at=session.ended_at,

@@ -12,11 +12,13 @@ from collections.abc import Iterable
 from dataclasses import dataclass, field
 from functools import cached_property
 
+from lantern.core.errors import LanternError, TakenOut
 from lantern.core.session import Phase, State
 from lantern.core.session.desk_view import DeskMemo, desk_text
 from lantern.core.session.own_views import Fragments, mine_text, place_of, view_text
 from lantern.core.session.views import Places, mine, screen_view, student_view
 from lantern.core.values import Milliseconds
+from lantern.server.api.errors import GoneOn
 from lantern.server.doors.budget import Budget
 from lantern.server.doors.frames import text_frame
 from lantern.server.live.clock import now_ms
@@ -137,9 +139,18 @@ class Room:
         connection.refresh = self.message
         if connection.seat is None:
             return None
+        if not self.sleeps and connection.seat in self.state.seats:
+            connection.key = self.state.seats[connection.seat].key
         of_seat = self.devices.setdefault(connection.seat, {})
         of_seat[connection] = None
         return next(iter(of_seat)) if len(of_seat) > MOST_LINES else None
+
+    def refusal(self, connection: Connection) -> LanternError | None:
+        """Why this student's device is served no more, if it is not."""
+        seat = self.state.seats[connection.seat or 0]
+        if seat.removed:
+            return TakenOut()
+        return GoneOn() if connection.key and connection.key != seat.key else None
 
     def discard(self, connection: Connection) -> None:
         self.connections[connection.role].discard(connection)

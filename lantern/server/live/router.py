@@ -10,11 +10,13 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Router, Status
 from ninja.security import HttpBearer
 
+from lantern.core.classes.made_names import Language
 from lantern.core.session import Settings
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api import limits
 from lantern.server.api.auth import teacher, teacher_async
 from lantern.server.api.errors import TooFast
+from lantern.server.classes.queries import own_class
 from lantern.server.doors.protocols import doors
 from lantern.server.library.queries import own_set
 from lantern.server.live import actions, sockets
@@ -23,7 +25,7 @@ from lantern.server.live.faults import Fault, fault_of
 from lantern.server.live.hub import hub, raise_refusal
 from lantern.server.live.logins import login_of
 from lantern.server.live.private_media import remember_seat
-from lantern.server.live.queries import code_info, join_url, own_session, reading_of, running_session, session_info
+from lantern.server.live.queries import join_url, own_session, reading_of, running_session, session_info
 from lantern.server.live.room import Room
 from lantern.server.live.schemas import (
     Ack,
@@ -32,6 +34,7 @@ from lantern.server.live.schemas import (
     DeskMessage,
     Joined,
     JoinForm,
+    MadeName,
     NewSession,
     Reading,
     ScreenMessage,
@@ -68,7 +71,8 @@ class SeatToken(HttpBearer):
 @router.post("/sessions", response=SessionInfo, auth=teacher)
 def start_session(request: TeacherRequest, form: NewSession) -> SessionInfo:
     settings = Settings(**form.settings.model_dump())
-    session = actions.start_session(request.auth, own_set(request.auth, form.set), settings)
+    of_class = None if form.of_class is None else own_class(request.auth, form.of_class)
+    session = actions.start_session(request.auth, own_set(request.auth, form.set), settings, of_class)
     return session_info(request, session)
 
 
@@ -116,8 +120,15 @@ def go_on_without(request: TeacherRequest, session_id: int, event: StoodEvent) -
 
 
 @router.get("/codes/{code}", response=CodeInfo)
-def read_code(request: HttpRequest, code: str) -> CodeInfo:
-    return code_info(running_session(code, request.headers.get("X-Device", ""), limits.address_of(request)))
+async def read_code(request: HttpRequest, code: str) -> CodeInfo:
+    return await actions.look_up(code, request.headers.get("X-Device", ""), limits.address_of(request))
+
+
+@router.get("/codes/{code}/made-name", response=MadeName)
+async def make_name(request: HttpRequest, code: str, language: Language = "en") -> MadeName:
+    """A nickname that nobody in this session has."""
+    device, address = request.headers.get("X-Device", ""), limits.address_of(request)
+    return await actions.make_name(code, device, address, language)
 
 
 @router.post("/join", response=Joined)

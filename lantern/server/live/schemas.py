@@ -5,18 +5,22 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
+from lantern.core.classes.made_names import Language
 from lantern.core.questions import AnyAnswer
 from lantern.core.session import DeskCommand
 from lantern.core.session.commands import AskId
 from lantern.core.session.desk_view import DeskView
 from lantern.core.session.model import LedSettings
 from lantern.core.session.views import Mine, ScreenView, StudentView
-from lantern.core.values import Milliseconds, ShortId, Value
+from lantern.core.values import Milliseconds, RowNumber, ShortId, Value
 from lantern.server.api.errors import ErrorReply, Gone
 
 
 class NewSession(Value):
+    """`of_class` is the class it is for, None where it is for whoever has the code."""
+
     set: int
+    of_class: RowNumber | None = None
     settings: LedSettings = LedSettings()
 
 
@@ -24,6 +28,7 @@ class SessionInfo(Value):
     id: int
     code: str
     title: str
+    class_name: str
     set: int
     join_url: str
     ended_at: datetime | None
@@ -35,30 +40,68 @@ class StoodEvent(Value):
     seq: int
 
 
+Asks = Literal["nobody", "nickname", "made_up", "list", "phrase", "record_id"]
+"""What a device asks its student for."""
+
+
+class ListedName(Value):
+    """A name of the class list, where one picks one's own. `key` stands for the member and nothing else."""
+
+    key: str
+    name: str
+    taken: bool
+
+
+class Running(Value):
+    """A session that a standing code leads to."""
+
+    code: str
+    title: str
+
+
 class CodeInfo(Value):
-    """What a device is told about a code before it joins."""
+    """What a device is told about a code before it joins. A class's standing code leads to what is running there:
+    `code` is that session's then. Where nothing runs, or several, there is no session (`asks` is null): `running` are
+    those to choose from."""
 
     code: str
     title: str
     teacher: str
-    ask_names: bool
+    asks: Asks | None
+    class_name: str = ""
+    names: tuple[ListedName, ...] = ()
+    running: tuple[Running, ...] = ()
+
+
+class MadeName(Value):
+    """A nickname that was made: its language and its number are all that a device needs to say."""
+
+    language: Language
+    number: Annotated[int, Field(ge=0, lt=10_000)]
+    name: str = ""
 
 
 class JoinForm(Value):
-    """`key` is made once by the device: joining again with it leads to the same seat."""
+    """`key` is made once by the device: joining again with it leads to the same seat. Of the rest a device says what it
+    was asked for."""
 
     code: Annotated[str, Field(max_length=40)]
     name: Annotated[str, Field(max_length=200)] = ""
+    member: Annotated[str, Field(max_length=40)] = ""
+    phrase: Annotated[str, Field(max_length=100)] = ""
+    record_id: Annotated[str, Field(max_length=200)] = ""
+    made: MadeName | None = None
     key: ShortId
 
 
 class Joined(Value):
-    """`token` opens this one seat and nothing else."""
+    """`token` opens this one seat and nothing else. `name` is empty for a guest, who is called by the seat's number."""
 
     token: str
     code: str
     title: str
     name: str
+    seat: int
 
 
 class Hello(Value):

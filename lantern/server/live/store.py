@@ -13,6 +13,7 @@ from django.db.backends.utils import CursorWrapper
 
 from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
+from lantern.core.classes.record_ids import record_key
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.questions.stored import content_of
@@ -154,8 +155,8 @@ def read_row(row: Row) -> Recorded:
 
 
 def roster_of(session_id: int) -> Roster:
-    people = Person.objects.filter(session_id=session_id).values_list("key", "name")
-    return {key: PersonInRoster(key, name) for key, name in people}
+    people = Person.objects.filter(session_id=session_id).values_list("key", "name", "member", "record_id")
+    return {key: PersonInRoster(key, name, member, record_id) for key, name, member, record_id in people}
 
 
 class Stale(Exception):
@@ -224,9 +225,7 @@ def _columns(record: Recorded) -> tuple[int, str, int | None, str, int]:
 def _keep_roster(session_id: int, recorded: Iterable[Recorded], after: State) -> None:
     """Names as they are in the end, and nothing of who was erased."""
     named = {record.event.person for record in recorded if isinstance(record.event, e.Named)}
-    people = [
-        Person(session_id=session_id, key=key, name=after.roster[key].name) for key in named if key in after.roster
-    ]
+    people = [_row_of(session_id, after.roster[key]) for key in named if key in after.roster]
     if people:
         Person.objects.bulk_create(
             people, update_conflicts=True, unique_fields=["session", "key"], update_fields=["name"]
@@ -235,6 +234,17 @@ def _keep_roster(session_id: int, recorded: Iterable[Recorded], after: State) ->
     if erased:
         gone = [after.seats[seat].person for seat in erased]
         Person.objects.filter(session_id=session_id, key__in=gone).delete()
+
+
+def _row_of(session_id: int, person: PersonInRoster) -> Person:
+    return Person(
+        session_id=session_id,
+        key=person.id,
+        name=person.name,
+        member=person.member,
+        record_id=person.record_id,
+        record_key=record_key(person.record_id),
+    )
 
 
 def sweep() -> None:

@@ -9,6 +9,7 @@ from lantern.core.analysis.report import Counting, hardest_first, report_of
 from lantern.core.questions.would_count import Verdict, verdict_on
 from lantern.core.session import Role
 from lantern.server.accounts.models import Teacher
+from lantern.server.classes.queries import own_class
 from lantern.server.live import store
 from lantern.server.live.faults import set_aside
 from lantern.server.live.models import LiveSession
@@ -23,6 +24,7 @@ def row_of(session: LiveSession) -> SessionRow:
         id=session.pk,
         title=session.title,
         code=session.code,
+        class_name=session.of_class.name if session.of_class else "",
         created_at=session.created_at,
         ended_at=session.ended_at,
         took_part=summary.get("took_part"),
@@ -30,9 +32,12 @@ def row_of(session: LiveSession) -> SessionRow:
     )
 
 
-def session_rows(teacher: Teacher, page: int) -> SessionRows:
-    """A page that is not there is the last one."""
-    found = Paginator(LiveSession.objects.filter(owner=teacher), ON_A_PAGE).get_page(page)
+def session_rows(teacher: Teacher, page: int, of_class: int | None = None) -> SessionRows:
+    """A page that is not there is the last one. `of_class`: those of one class alone."""
+    rows = LiveSession.objects.filter(owner=teacher).select_related("of_class")
+    if of_class is not None:
+        rows = rows.filter(of_class=own_class(teacher, of_class))
+    found = Paginator(rows, ON_A_PAGE).get_page(page)
     return SessionRows(rows=[row_of(session) for session in found], more=found.has_next())
 
 

@@ -23,9 +23,9 @@ XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 
 
 @router.get("", response=SessionRows)
-def list_sessions(request: TeacherRequest, page: Page = 1) -> SessionRows:
+def list_sessions(request: TeacherRequest, page: Page = 1, of_class: int | None = None) -> SessionRows:
     """The newest first, a page at a time."""
-    return session_rows(request.auth, page)
+    return session_rows(request.auth, page, of_class)
 
 
 @router.get("/{session_id}/report", response=SessionReport)

@@ -15,6 +15,7 @@ class SessionRow(Value):
     id: int
     title: str
     code: str
+    class_name: str
     created_at: datetime
     ended_at: datetime | None
     took_part: int | None

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LineStatus } from '@/api/live'
 import type { DeskView } from '@/api/types'
-import { spacedCode } from '@/live/code'
+import { spacedCode } from '@/composables/codes'
 import LanternMark from '@/ui/LanternMark.vue'
 import UiButton from '@/ui/UiButton.vue'
 

@@ -3,7 +3,7 @@
 import { onMounted, ref } from 'vue'
 import { api, data } from '@/api/http'
 import type { DeskView, SessionInfo } from '@/api/types'
-import { spacedCode } from '@/live/code'
+import { spacedCode } from '@/composables/codes'
 import CopyButton from '@/ui/CopyButton.vue'
 
 const props = defineProps<{ view: DeskView; session: number }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ScreenView, SessionInfo } from '@/api/types'
-import { spacedCode } from '@/live/code'
+import { spacedCode } from '@/composables/codes'
 
 const props = defineProps<{
   view: ScreenView

@@ -6,5 +6,4 @@ export const stepButton =
 export const choiceCard =
   'has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-tide rounded border'
 export const chosenCard = 'border-tide bg-tide-wash ring-2 ring-tide'
-export const smallField = 'rounded border border-edge bg-sheet px-2 py-1'
 export const note = 'rounded border border-line bg-strip px-[0.6em] py-[0.5em]'

@@ -4,7 +4,7 @@ import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
 import LineList from '@/questions/shared/LineList.vue'
 import { plainText } from '@/questions/shared/richtext'
-import { smallField } from '@/questions/shared/recipes'
+import { smallField } from '@/ui/recipes'
 
 type Classify = ItemOf<'classify'>
 type Member = NonNullable<Classify['members']>[number]

@@ -4,7 +4,7 @@ import { ref } from 'vue'
 import { newId } from '@/api/ids'
 import type { Area, ItemOf, Spot } from '@/api/types'
 import NumberField from '@/ui/number/NumberField.vue'
-import { smallField } from '@/questions/shared/recipes'
+import { smallField } from '@/ui/recipes'
 import Board from './Board.vue'
 import { between, FIELDS, SHAPES, usual, type Place, type ShapeName } from './shapes'
 

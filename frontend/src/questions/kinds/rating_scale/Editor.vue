@@ -3,7 +3,7 @@
 import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
 import LineList from '@/questions/shared/LineList.vue'
-import { smallField } from '@/questions/shared/recipes'
+import { smallField } from '@/ui/recipes'
 
 type Rating = ItemOf<'rating_scale'>
 const props = defineProps<{ item: Rating }>()

@@ -2,7 +2,7 @@
 /** The scale and what is right on it. */
 import type { ItemOf } from '@/api/types'
 import NumberField from '@/ui/number/NumberField.vue'
-import { smallField } from '@/questions/shared/recipes'
+import { smallField } from '@/ui/recipes'
 
 type Slider = ItemOf<'slider'>
 const props = defineProps<{ item: Slider }>()

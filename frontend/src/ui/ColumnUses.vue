@@ -1,37 +1,28 @@
 <script setup lang="ts">
 /** What each column of a spreadsheet is used for. */
-import type { FoundInFile } from '@/api/types'
-import { smallField } from '@/questions/shared/recipes'
+import { smallField } from './recipes'
 
-defineProps<{ columns: FoundInFile['columns'] }>()
+defineProps<{
+  columns: readonly { heading: string; use: string; example: string }[]
+  /** What a column can be used for, in words; '' is for nothing. */
+  uses: Record<string, string>
+  /** Without one of these nothing can be read, so the choice stands open. */
+  needed: readonly string[]
+  hint?: string
+}>()
 const emit = defineEmits<{ use: [column: number, use: string] }>()
-const USES = {
-  '': 'not used',
-  question: 'question',
-  option: 'an option',
-  right: 'right answer',
-  explanation: 'explanation',
-  time: 'time (seconds)',
-  weight: 'weight',
-  topics: 'topics',
-  by: 'who wrote it',
-  kind: 'kind of question',
-  lines: 'lines (text form)',
-  settings: 'settings (text form)',
-}
 </script>
 
 <template>
   <details
     class="mb-4 border-b border-rule pb-3"
-    :open="!columns.some((column) => column.use === 'question')"
+    :open="!columns.some((column) => needed.includes(column.use))"
   >
     <summary class="cursor-pointer font-bold">
       {{ columns.filter((column) => column.use).length }} of {{ columns.length }} columns are used
     </summary>
     <p class="mt-1 text-[15px] text-slate">
-      Choose what a column holds, if its heading did not say. It is remembered for files with the same
-      headings.
+      Choose what a column holds, if its heading did not say. {{ hint }}
     </p>
     <ul class="mt-3 grid gap-x-6 gap-y-2 sm:grid-cols-2 lg:grid-cols-3">
       <li v-for="(column, at) in columns" :key="at">
@@ -46,7 +37,7 @@ const USES = {
             class="shrink-0"
             @change="emit('use', at, ($event.target as HTMLSelectElement).value)"
           >
-            <option v-for="(label, use) in USES" :key="use" :value="use">{{ label }}</option>
+            <option v-for="(label, use) in uses" :key="use" :value="use">{{ label }}</option>
           </select>
         </label>
       </li>

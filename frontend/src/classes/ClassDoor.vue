@@ -1,0 +1,58 @@
+<script setup lang="ts">
+/** The standing code: it hangs on the door for a year, and leads to whatever is running. */
+import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
+import { ref } from 'vue'
+import type { ClassDetail } from '@/api/types'
+import { spacedCode } from '@/composables/codes'
+import CopyButton from '@/ui/CopyButton.vue'
+import UiButton from '@/ui/UiButton.vue'
+import UiDialog from '@/ui/UiDialog.vue'
+import { menuItem, menuPanel } from '@/ui/recipes'
+import { PAPERS } from './papers'
+import type { OneClass } from './useClass'
+
+const props = defineProps<{ one: OneClass; detail: ClassDetail }>()
+const asking = ref(false)
+
+async function renew(): Promise<void> {
+  asking.value = false
+  await props.one.renewCode()
+}
+</script>
+
+<template>
+  <section class="rounded border border-rule bg-sheet px-4 py-3" aria-labelledby="door-head">
+    <h2 id="door-head" class="text-lg">Standing code</h2>
+    <p class="figure mt-1 text-3xl tracking-wide">{{ spacedCode(detail.code) }}</p>
+    <p class="mt-1 text-[15px] text-slate">
+      Hang it on the door: all year it leads to whatever is running in this class.
+    </p>
+    <div class="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-[15px]">
+      <span>Link: <CopyButton :text="detail.door_url" /></span>
+      <Menu as="div" class="relative">
+        <MenuButton class="font-bold text-tide underline">Door sign</MenuButton>
+        <MenuItems :class="menuPanel" class="right-0">
+          <a
+            v-for="(label, paper) in PAPERS"
+            :key="paper"
+            :class="menuItem"
+            class="hover:bg-tide-wash"
+            :href="`/api/classes/${detail.id}/door.pdf?paper=${paper}`"
+            download
+            >{{ label }} (PDF)</a
+          >
+        </MenuItems>
+      </Menu>
+      <button type="button" class="font-bold text-tide underline" @click="asking = true">Renew…</button>
+    </div>
+    <UiDialog :open="asking" title="Draw another standing code?" @close="asking = false">
+      <p>
+        {{ spacedCode(detail.code) }} leads nowhere from then on. Signs and slips have to be printed anew.
+      </p>
+      <div class="mt-5 flex gap-3">
+        <UiButton look="main" @click="renew">Draw another one</UiButton>
+        <UiButton @click="asking = false">Keep this one</UiButton>
+      </div>
+    </UiDialog>
+  </section>
+</template>

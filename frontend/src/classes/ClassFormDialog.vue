@@ -1,0 +1,55 @@
+<script setup lang="ts">
+/** Name, subject and year of a class: of a new one, of one that is changed, or of the same class in another year. */
+import { ref } from 'vue'
+import type { ClassForm } from '@/api/types'
+import { useForm } from '@/composables/useForm'
+import UiButton from '@/ui/UiButton.vue'
+import UiDialog from '@/ui/UiDialog.vue'
+import UiField from '@/ui/UiField.vue'
+import UiSwitch from '@/ui/UiSwitch.vue'
+
+const props = defineProps<{
+  title: string
+  /** What the button says. */
+  verb: string
+  start?: ClassForm
+  /** A copy asks whether the members come along. */
+  copies?: boolean
+  save: (form: ClassForm, withMembers: boolean) => Promise<unknown>
+}>()
+const emit = defineEmits<{ close: [] }>()
+
+const name = ref(props.start?.name ?? '')
+const subject = ref(props.start?.subject ?? '')
+const year = ref(props.start?.year ?? '')
+const withMembers = ref(true)
+const { busy, errors, submit } = useForm()
+
+async function finish(): Promise<void> {
+  const form = { name: name.value, subject: subject.value, year: year.value }
+  if (await submit(() => props.save(form, withMembers.value))) emit('close')
+}
+</script>
+
+<template>
+  <UiDialog open :title="title" @close="emit('close')">
+    <form class="space-y-4" novalidate @submit.prevent="finish">
+      <p v-if="errors['']" role="alert" class="text-wrong">{{ errors[''] }}</p>
+      <UiField v-model="name" label="Name" hint="As it stands in the timetable: 8C" :error="errors.name" />
+      <div class="grid gap-4 sm:grid-cols-2">
+        <UiField v-model="subject" label="Subject" :error="errors.subject" />
+        <UiField v-model="year" label="Year" hint="As 2026/27" :error="errors.year" />
+      </div>
+      <UiSwitch
+        v-if="copies"
+        v-model="withMembers"
+        label="Take the members along"
+        hint="They are the same people, so their history goes on. The class gets a standing code of its own."
+      />
+      <div class="flex gap-3 pt-1">
+        <UiButton type="submit" look="main" :disabled="busy">{{ verb }}</UiButton>
+        <UiButton @click="emit('close')">Not now</UiButton>
+      </div>
+    </form>
+  </UiDialog>
+</template>

@@ -1,0 +1,156 @@
+<script setup lang="ts">
+/** Everybody in the class; names are typed straight in. */
+import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import type { ClassDetail, Member } from '@/api/types'
+import { counted, dateOf } from '@/composables/format'
+import { useForm } from '@/composables/useForm'
+import EmptyNote from '@/ui/EmptyNote.vue'
+import UiButton from '@/ui/UiButton.vue'
+import UiMenuAction from '@/ui/UiMenuAction.vue'
+import { field, menuPanel, smallField } from '@/ui/recipes'
+import { typedNames } from './typedNames'
+import type { OneClass } from './useClass'
+
+const props = defineProps<{ one: OneClass; detail: ClassDetail }>()
+const emit = defineEmits<{ edit: [member: Member | null] }>()
+const router = useRouter()
+const { busy, errors, submit } = useForm()
+const name = ref('')
+const wanted = ref('')
+const withLeft = ref(false)
+/** From here on one looks for a name rather than reads them all. */
+const MANY = 15
+
+const { members, left } = props.one
+const found = computed(() => {
+  const text = wanted.value.trim().toLocaleLowerCase()
+  if (!text) return members.value
+  return members.value.filter((one) =>
+    [one.name, one.sort_name, one.record_id].some((part) => part.toLocaleLowerCase().includes(text)),
+  )
+})
+const has = computed(() => ({
+  ids: members.value.some((one) => one.record_id),
+  keypads: members.value.some((one) => one.keypads.length),
+}))
+
+async function add(): Promise<void> {
+  if (!name.value.trim()) return
+  const form = { name: name.value, sort_name: '', record_id: '', keypads: [], notes: '' }
+  if (await submit(() => props.one.save(form))) name.value = ''
+}
+
+/** Several lines are a list: it is looked through first. */
+function paste(event: ClipboardEvent): void {
+  const text = event.clipboardData?.getData('text') ?? ''
+  if (text.trim().split('\n').length < 2) return
+  event.preventDefault()
+  typedNames.value = text
+  void router.push({ path: '/classes/bring-in', query: { into: props.detail.id } })
+}
+</script>
+
+<template>
+  <section aria-labelledby="members-head" class="rounded border border-rule bg-sheet">
+    <div class="flex flex-wrap items-center gap-3 px-4 py-3">
+      <h2 id="members-head" class="text-xl">{{ counted(members.length, 'member') }}</h2>
+      <input
+        v-if="members.length > MANY"
+        v-model="wanted"
+        type="search"
+        :class="smallField"
+        class="ml-auto w-56"
+        aria-label="Find a member"
+        placeholder="Find a member"
+      />
+    </div>
+    <form class="flex items-start gap-3 border-t border-rule px-4 py-3" novalidate @submit.prevent="add">
+      <div class="grow">
+        <input
+          v-model="name"
+          :class="field"
+          maxlength="200"
+          aria-label="Name of a new member"
+          :aria-invalid="!!(errors.name || errors[''])"
+          aria-describedby="new-member-note"
+          placeholder="Type a name, or paste a list"
+          @paste="paste"
+        />
+        <p id="new-member-note" role="status" class="text-[15px] text-wrong">
+          {{ errors.name ?? errors[''] ?? '' }}
+        </p>
+      </div>
+      <UiButton type="submit" :disabled="busy || !name.trim()">Add</UiButton>
+    </form>
+    <EmptyNote v-if="!members.length" title="Nobody is in it yet" class="m-4">
+      Type names above, one after another; bring a list in from a spreadsheet; or let students join by a link.
+    </EmptyNote>
+    <p v-else-if="!found.length" class="px-4 pb-4 text-slate">Nobody’s name contains “{{ wanted }}”.</p>
+    <table v-else class="w-full border-collapse">
+      <thead>
+        <tr class="text-left text-sm text-slate">
+          <th class="px-4 py-1.5 font-normal">Name</th>
+          <th v-if="has.ids" class="px-3 font-normal max-sm:hidden">Record ID</th>
+          <th v-if="has.keypads" class="px-3 font-normal max-sm:hidden">Keypad</th>
+          <th v-if="detail.has_phrases" class="px-3 font-normal">Pass phrase</th>
+          <th class="px-3"><span class="sr-only">Actions</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="member in found" :key="member.id" class="border-t border-rule hover:bg-tide-wash/50">
+          <th scope="row" class="w-full px-4 py-1.5 text-left font-normal">
+            <button
+              type="button"
+              class="rounded text-left wrap-anywhere hover:underline"
+              @click="emit('edit', member)"
+            >
+              {{ member.name }}
+            </button>
+            <span v-if="member.notes" class="block max-w-prose truncate text-sm text-slate">{{
+              member.notes
+            }}</span>
+          </th>
+          <td v-if="has.ids" class="px-3 text-[15px] wrap-anywhere text-slate max-sm:hidden">
+            {{ member.record_id }}
+          </td>
+          <td v-if="has.keypads" class="px-3 text-[15px] tabular-nums text-slate max-sm:hidden">
+            {{ member.keypads.join(', ') }}
+          </td>
+          <td v-if="detail.has_phrases" class="px-3 text-[15px] whitespace-nowrap">{{ member.phrase }}</td>
+          <td class="px-3 text-right">
+            <Menu as="div" class="relative">
+              <MenuButton
+                class="size-9 rounded text-xl text-slate hover:text-ink"
+                :aria-label="`More for ${member.name}`"
+                >⋯</MenuButton
+              >
+              <MenuItems :class="menuPanel" class="right-0">
+                <UiMenuAction @act="emit('edit', member)">Change…</UiMenuAction>
+                <UiMenuAction v-if="detail.has_phrases" @act="one.renewPhrases([member.id])"
+                  >New pass phrase</UiMenuAction
+                >
+                <UiMenuAction danger @act="one.leaves(member)">Leaves the class</UiMenuAction>
+              </MenuItems>
+            </Menu>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <div v-if="left.length" class="border-t border-rule px-4 py-2">
+      <UiButton look="quiet" size="small" class="-mx-3" @click="withLeft = !withLeft">{{
+        withLeft ? 'Hide who has left' : `Show ${left.length} who ${left.length === 1 ? 'has' : 'have'} left`
+      }}</UiButton>
+      <ul v-if="withLeft" class="divide-y divide-rule">
+        <li v-for="member in left" :key="member.id" class="flex items-center gap-4 py-1.5">
+          <span class="grow wrap-anywhere">{{ member.name }}</span>
+          <span class="text-[15px] whitespace-nowrap text-slate">left {{ dateOf(member.left_at!) }}</span>
+          <UiButton look="quiet" size="small" @click="one.comesBack(member)"
+            >Comes back<span class="sr-only">: {{ member.name }}</span></UiButton
+          >
+        </li>
+      </ul>
+    </div>
+  </section>
+</template>

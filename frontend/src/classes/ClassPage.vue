@@ -1,0 +1,78 @@
+<script setup lang="ts">
+/** One class: who is in it, how one comes in, what ran. */
+import { useTitle } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { sentenceOf } from '@/api/refusal'
+import type { ClassForm, Member } from '@/api/types'
+import ClassDoor from './ClassDoor.vue'
+import ClassFormDialog from './ClassFormDialog.vue'
+import ClassHead from './ClassHead.vue'
+import ClassLink from './ClassLink.vue'
+import ClassMembers from './ClassMembers.vue'
+import ClassPhrases from './ClassPhrases.vue'
+import ClassSessions from './ClassSessions.vue'
+import JoinRequests from './JoinRequests.vue'
+import MemberDialog from './MemberDialog.vue'
+import { useClass } from './useClass'
+import { useClasses } from './useClasses'
+
+const id = Number(useRoute().params.id)
+const router = useRouter()
+const one = useClass(id)
+const { archive } = useClasses()
+const { detail, error, queryError } = one
+const dialog = ref<'rename' | 'copy' | null>(null)
+const editing = ref<{ member: Member | null } | null>(null)
+useTitle(computed(() => `${detail.value?.name ?? 'Class'} · Tall Lantern`))
+
+const start = computed<ClassForm>(() => ({
+  name: detail.value?.name ?? '',
+  subject: detail.value?.subject ?? '',
+  year: dialog.value === 'copy' ? '' : (detail.value?.year ?? ''),
+}))
+
+async function finish(form: ClassForm, withMembers: boolean): Promise<void> {
+  if (dialog.value === 'rename') return one.rename(form)
+  const made = await one.copy(form, withMembers)
+  await router.push(`/classes/${made.id}`)
+}
+
+async function putAway(): Promise<void> {
+  await archive(id, true)
+  await router.push('/classes')
+}
+</script>
+
+<template>
+  <div class="mx-auto max-w-[80rem] px-6 py-6">
+    <p v-if="queryError" role="alert" class="text-lg">{{ sentenceOf(queryError) }}</p>
+    <p v-else-if="!detail" class="text-slate">Fetching the class…</p>
+    <template v-else>
+      <ClassHead :detail="detail" @rename="dialog = 'rename'" @copy="dialog = 'copy'" @archive="putAway" />
+      <p v-if="error" role="alert" class="mb-3 text-wrong">{{ error }}</p>
+      <div class="grid grid-cols-[minmax(0,1fr)] items-start gap-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
+        <div class="space-y-5">
+          <JoinRequests v-if="detail.requests.length" :one="one" :detail="detail" />
+          <ClassMembers :one="one" :detail="detail" @edit="editing = { member: $event }" />
+        </div>
+        <aside class="space-y-4">
+          <ClassDoor :one="one" :detail="detail" />
+          <ClassLink :one="one" :detail="detail" />
+          <ClassPhrases :one="one" :detail="detail" />
+          <ClassSessions :id="id" />
+        </aside>
+      </div>
+      <ClassFormDialog
+        v-if="dialog"
+        :title="dialog === 'copy' ? `${detail.name} in another year` : 'Name, subject, year'"
+        :verb="dialog === 'copy' ? 'Make the class' : 'Save'"
+        :start="start"
+        :copies="dialog === 'copy'"
+        :save="finish"
+        @close="dialog = null"
+      />
+      <MemberDialog v-if="editing" :member="editing.member" :save="one.save" @close="editing = null" />
+    </template>
+  </div>
+</template>

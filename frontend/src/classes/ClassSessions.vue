@@ -1,0 +1,43 @@
+<script setup lang="ts">
+/** What ran in this class, the newest first. */
+import { useQuery } from '@tanstack/vue-query'
+import { api, data } from '@/api/http'
+import { sentenceOf } from '@/api/refusal'
+import { dayAndTime, percent } from '@/composables/format'
+
+const props = defineProps<{ id: number }>()
+const { data: sessions, error } = useQuery({
+  queryKey: ['sessions', 'of-class', props.id],
+  queryFn: () => data(api.GET('/api/sessions', { params: { query: { of_class: props.id } } })),
+})
+</script>
+
+<template>
+  <section class="rounded border border-rule bg-sheet px-4 py-3" aria-labelledby="ran-head">
+    <h2 id="ran-head" class="text-lg">What ran</h2>
+    <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
+    <p v-else-if="sessions && !sessions.rows.length" class="text-[15px] text-slate">
+      Nothing yet. Run one of
+      <RouterLink to="/sets" class="font-bold text-tide underline">your sets</RouterLink>
+      for this class.
+    </p>
+    <ul v-else-if="sessions" class="divide-y divide-rule">
+      <li v-for="row in sessions.rows" :key="row.id" class="py-2">
+        <RouterLink
+          :to="row.ended_at ? `/sessions/${row.id}` : `/desk/${row.id}`"
+          class="font-bold wrap-anywhere hover:underline"
+          >{{ row.title || 'Untitled set' }}</RouterLink
+        >
+        <span class="block text-[15px] text-slate">
+          {{ dayAndTime(row.created_at) }}
+          <template v-if="!row.ended_at"> · running, code {{ row.code }}</template>
+          <template v-else-if="row.took_part !== null">
+            · {{ row.took_part }} took part<template v-if="row.mean_share !== null"
+              >, {{ percent(row.mean_share) }} right</template
+            >
+          </template>
+        </span>
+      </li>
+    </ul>
+  </section>
+</template>

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+/** The lines of one class that comes in. What needs an eye is shown; the rest on request. */
+import { computed, ref } from 'vue'
+import type { Member } from '@/api/types'
+import { counted } from '@/composables/format'
+import { smallField } from '@/ui/recipes'
+import ListLine from './ListLine.vue'
+import { isUnsettled, type Group, type Outcome } from './useBringList'
+
+const props = defineProps<{ group: Group; members: Map<number, Member>; several: boolean }>()
+const all = ref(!props.several)
+const ASIDE: Outcome[] = ['new', 'same', 'twice']
+const shown = computed(() =>
+  all.value ? props.group.lines : props.group.lines.filter((line) => !ASIDE.includes(line.found.outcome)),
+)
+const NAMES: [Outcome, string][] = [
+  ['new', 'new'],
+  ['changed', 'changed'],
+  ['back', 'back'],
+  ['doubtful', 'doubtful'],
+  ['same', 'as they are'],
+  ['twice', 'twice in the list'],
+  ['unread', 'to be mended'],
+]
+const summary = computed(() => {
+  const counts = NAMES.map(([outcome, words]) => {
+    const count = props.group.lines.filter((line) => line.found.outcome === outcome).length
+    return count ? `${count} ${words}` : ''
+  })
+  return counts.filter(Boolean).join(', ') || 'nobody'
+})
+const unsettled = computed(() => props.group.lines.filter(isUnsettled).length)
+const missing = computed(() => props.group.found.missing.map((id) => props.members.get(id)!).filter(Boolean))
+
+function sayOfAll(same: boolean): void {
+  for (const line of props.group.lines) if (line.found.outcome === 'doubtful') line.same = same
+}
+</script>
+
+<template>
+  <section class="rounded border border-rule bg-sheet" :aria-label="group.found.name || 'The list'">
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-3">
+      <input
+        v-if="several"
+        v-model="group.out"
+        type="checkbox"
+        class="size-5 accent-tide"
+        :true-value="false"
+        :false-value="true"
+        :aria-label="`Take ${group.found.name} in`"
+      />
+      <template v-if="group.found.into === null">
+        <input
+          v-model="group.found.name"
+          :class="smallField"
+          class="w-44 font-bold"
+          maxlength="80"
+          aria-label="Name of the new class"
+          placeholder="Name of the class"
+        />
+        <input
+          v-model="group.found.subject"
+          :class="smallField"
+          class="w-44"
+          maxlength="80"
+          aria-label="Subject"
+          placeholder="Subject"
+        />
+        <input
+          v-model="group.found.year"
+          :class="smallField"
+          class="w-28"
+          maxlength="20"
+          aria-label="Year"
+          placeholder="Year"
+        />
+      </template>
+      <h2 v-else class="text-xl">{{ group.found.name }}</h2>
+      <span class="grow text-[15px] text-slate" role="status">{{ summary }}</span>
+      <button
+        v-if="several && group.lines.length"
+        type="button"
+        class="text-[15px] font-bold text-tide underline"
+        @click="all = !all"
+      >
+        {{ all ? 'Only what is doubtful' : 'Every line' }}
+      </button>
+    </div>
+    <template v-if="!group.out">
+      <p v-if="unsettled > 1" class="border-t border-rule px-4 py-2 text-[15px]">
+        {{ counted(unsettled, 'line') }} to settle. All doubtful ones are
+        <button type="button" class="font-bold text-tide underline" @click="sayOfAll(true)">
+          the same people
+        </button>
+        ·
+        <button type="button" class="font-bold text-tide underline" @click="sayOfAll(false)">
+          somebody else
+        </button>
+      </p>
+      <ul>
+        <ListLine
+          v-for="line in shown"
+          :key="line.key"
+          :line="line"
+          :member="members.get(line.found.member ?? -1) ?? null"
+          @decide="line.same = $event"
+          @out="line.out = $event"
+          @name="line.name = $event"
+        />
+      </ul>
+      <details v-if="missing.length" class="border-t border-rule px-4 py-3">
+        <summary class="cursor-pointer">
+          {{ missing.length === 1 ? '1 member is' : `${missing.length} members are` }} not in this list. They
+          stay, unless you say who has left.
+        </summary>
+        <ul class="mt-2 grid gap-1 sm:grid-cols-2">
+          <li v-for="member in missing" :key="member.id">
+            <label class="flex items-center gap-2"
+              ><input
+                v-model="group.leaving"
+                type="checkbox"
+                :value="member.id"
+                class="size-5 accent-tide"
+              />{{ member.name }} has left</label
+            >
+          </li>
+        </ul>
+      </details>
+    </template>
+  </section>
+</template>

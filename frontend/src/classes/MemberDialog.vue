@@ -1,0 +1,67 @@
+<script setup lang="ts">
+/** What is kept of a member. */
+import { ref } from 'vue'
+import type { Member, MemberForm } from '@/api/types'
+import { useForm } from '@/composables/useForm'
+import UiButton from '@/ui/UiButton.vue'
+import UiDialog from '@/ui/UiDialog.vue'
+import UiField from '@/ui/UiField.vue'
+import { field } from '@/ui/recipes'
+
+const props = defineProps<{
+  member: Member | null
+  save: (form: MemberForm, member?: number) => Promise<unknown>
+}>()
+const emit = defineEmits<{ close: [] }>()
+
+const name = ref(props.member?.name ?? '')
+const sortName = ref(props.member?.sort_name ?? '')
+const recordId = ref(props.member?.record_id ?? '')
+const keypads = ref((props.member?.keypads ?? []).join(' '))
+const notes = ref(props.member?.notes ?? '')
+const { busy, errors, submit } = useForm()
+
+async function finish(): Promise<void> {
+  const form = {
+    name: name.value,
+    sort_name: sortName.value,
+    record_id: recordId.value,
+    keypads: keypads.value.split(/[\s,;]+/).filter(Boolean),
+    notes: notes.value,
+  }
+  if (await submit(() => props.save(form, props.member?.id))) emit('close')
+}
+</script>
+
+<template>
+  <UiDialog open :title="member ? member.name : 'New member'" @close="emit('close')">
+    <form class="space-y-4" novalidate @submit.prevent="finish">
+      <p v-if="errors['']" role="alert" class="text-wrong">{{ errors[''] }}</p>
+      <UiField v-model="name" label="Name" hint="How the class sees it" :error="errors.name" />
+      <UiField
+        v-model="sortName"
+        label="Sorted as"
+        hint="Leave it empty, and it is made from the name"
+        :error="errors.sort_name"
+      />
+      <div class="grid gap-4 sm:grid-cols-2">
+        <UiField
+          v-model="recordId"
+          label="Record ID"
+          hint="E-mail, or the school’s own number. Only reports show it."
+          :error="errors.record_id"
+        />
+        <UiField v-model="keypads" label="Keypad numbers" :error="errors.keypads" />
+      </div>
+      <label class="block"
+        ><span class="mb-1 block font-bold">Notes</span>
+        <textarea v-model="notes" rows="2" maxlength="2000" :class="field" />
+        <span class="text-[15px] text-slate">For the teachers of this class alone.</span>
+      </label>
+      <div class="flex gap-3 pt-1">
+        <UiButton type="submit" look="main" :disabled="busy">{{ member ? 'Save' : 'Add' }}</UiButton>
+        <UiButton @click="emit('close')">Not now</UiButton>
+      </div>
+    </form>
+  </UiDialog>
+</template>

@@ -1,0 +1,111 @@
+"""Who comes in, and by which name: what a device says of its student, and what the class list knows.
+
+1. What a session asks for is decided once, when its doors are opened (`Settings.known`).
+2. A device is told what it needs to ask, and no more: names of a class list only where they are picked from it.
+3. A record ID and a pass phrase go one way: from the device to the server.
+"""
+
+from dataclasses import dataclass
+
+from django.db.models import QuerySet
+
+from lantern.core.classes.made_names import made_name
+from lantern.core.classes.phrases import read_phrase
+from lantern.core.classes.record_ids import record_key
+from lantern.core.errors import BadName
+from lantern.core.messages import said
+from lantern.core.session import State
+from lantern.core.session.commands import Join
+from lantern.core.session.model import Known
+from lantern.core.session.stored import read_settings
+from lantern.server.api import limits
+from lantern.server.classes.models import Member
+from lantern.server.live.models import LiveSession
+from lantern.server.live.schemas import Asks, JoinForm, ListedName
+
+
+@dataclass(frozen=True, slots=True)
+class WhoJoins:
+    """What the session is told of who joins."""
+
+    name: str = ""
+    member: str = ""
+    record_id: str = ""
+    proven: bool = False
+
+    def command(self, key: str, person: str) -> Join:
+        return Join(self.name, key, person, self.member, self.record_id, self.proven)
+
+
+def known_by(session: LiveSession) -> Known:
+    return read_settings(session.settings_shape, session.settings).known
+
+
+def asks(session: LiveSession) -> Asks:
+    """What a device has to ask its student for."""
+    known = known_by(session)
+    if known != "list":
+        return known
+    if session.of_class is None:  # the class is gone: there is no list to pick from
+        return "nickname"
+    return "phrase" if session.of_class.has_phrases else "list"
+
+
+def listed_names(session: LiveSession, state: State) -> tuple[ListedName, ...]:
+    """The class list for a device, in the order of the class's lists."""
+    held = {
+        state.roster[seat.person].member
+        for seat in state.seats.values()
+        if seat.person in state.roster and not seat.free
+    }
+    return tuple(
+        ListedName(key=member.person, name=member.name, taken=member.person in held)
+        for member in _members(session).order_by("sort_name", "pk")
+    )
+
+
+def who_joins(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
+    """Raises BadName, or TooManyTries for a device that guesses."""
+    asked = asks(session)
+    if asked == "nobody":
+        return WhoJoins()
+    if asked == "phrase":
+        return _by_phrase(session, form, address)
+    if asked == "list":
+        member = _members(session).filter(person=form.member).first() if form.member else None
+        if member is None:
+            raise BadName(said("name_not_picked", "Choose your name from the list."), field="member")
+        return WhoJoins(member.name, member.person, member.record_id)
+    if asked == "made_up" and form.made is not None:
+        return WhoJoins(made_name(form.made.language, form.made.number))
+    if asked == "record_id":
+        return _by_record_id(session, form)
+    return WhoJoins(form.name)
+
+
+def _by_phrase(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
+    phrase = read_phrase(form.phrase)
+    member = _members(session).filter(phrase=phrase).first() if phrase else None
+    if member is not None:
+        return WhoJoins(member.name, member.person, member.record_id, proven=True)
+    limits.spend(limits.WRONG_CODES_AT_ONE_ADDRESS, address)
+    limits.spend(limits.WRONG_PHRASES, form.key)
+    raise BadName(
+        said(
+            "phrase_wrong",
+            "Nobody in this class has this pass phrase. Type the three words as they stand on your slip.",
+        ),
+        field="phrase",
+    )
+
+
+def _by_record_id(session: LiveSession, form: JoinForm) -> WhoJoins:
+    """Of a member the class list knows who it is; the name that others see is still the one that was typed: nobody
+    learns a name by typing a number."""
+    key = record_key(form.record_id)
+    member = _members(session).filter(record_key=key).first() if key else None
+    return WhoJoins(form.name, member.person if member else "", form.record_id)
+
+
+def _members(session: LiveSession) -> QuerySet[Member]:
+    return Member.objects.filter(of_class=session.of_class_id, left_at=None)
