@@ -29,6 +29,29 @@ MAY = {
     "POST /api/accounts/invitations": TEACHERS,
     "POST /api/accounts/sign-out": TEACHERS,
     "POST /api/accounts/password": TEACHERS,
+    "GET /api/classes": TEACHERS,
+    "POST /api/classes": TEACHERS,
+    "POST /api/classes/read": TEACHERS,
+    "POST /api/classes/add": OWNER,
+    "GET /api/classes/oneroster.zip": TEACHERS,
+    "GET /api/classes/joining/{link}": EVERYBODY,
+    "POST /api/classes/joining/{link}": EVERYBODY,
+    "GET /api/classes/{class_id}": OWNER,
+    "PATCH /api/classes/{class_id}": OWNER,
+    "POST /api/classes/{class_id}/code": OWNER,
+    "PUT /api/classes/{class_id}/archive": OWNER,
+    "POST /api/classes/{class_id}/copy": OWNER,
+    "POST /api/classes/{class_id}/members": OWNER,
+    "PATCH /api/classes/{class_id}/members/{member_id}": OWNER,
+    "PUT /api/classes/{class_id}/members/{member_id}/left": OWNER,
+    "PUT /api/classes/{class_id}/phrases": OWNER,
+    "POST /api/classes/{class_id}/phrases": OWNER,
+    "PUT /api/classes/{class_id}/joining": OWNER,
+    "POST /api/classes/{class_id}/requests/{request_id}": OWNER,
+    "GET /api/classes/{class_id}/slips.pdf": OWNER,
+    "GET /api/classes/{class_id}/door.pdf": OWNER,
+    "GET /api/classes/{class_id}/link.svg": OWNER,
+    "GET /api/classes/{class_id}/members.{suffix}": OWNER,
     "GET /api/sets": TEACHERS,
     "POST /api/sets": TEACHERS,
     "GET /api/sets/bin": TEACHERS,
@@ -83,6 +106,7 @@ MAY = {
     "GET /api/live/sessions/{session_id}/desk": OWNER,
     "GET /api/live/sessions/{session_id}/screen": OWNER,
     "GET /api/live/codes/{code}": EVERYBODY,
+    "GET /api/live/codes/{code}/made-name": EVERYBODY,
     "POST /api/live/join": EVERYBODY,
     "GET /api/live/student": STUDENT,
     "POST /api/live/student/commands": STUDENT,
@@ -123,6 +147,7 @@ class School:
         session = self.owner.start(self.set)
         version = self.owner.call("GET", f"/sets/{self.set}")["version"]  # it was kept when the session began
         self.code = session["code"]
+        of_class = self._class()
         self.token = join(url, self.code, "Fen")
         anchor = self.owner.call("GET", "/media/collection?q=anchor")[0]["code"]
         self.places = {
@@ -133,12 +158,26 @@ class School:
             "code": self.code,
             "suffix": "csv",
             "format": "json",
+            **of_class,
         }
         self.picture = anchor
         self.bodies = {
             "POST /api/accounts/sign-in": {"email": "x@y.example", "password": "x"},
             "POST /api/accounts/sign-up": {"name": "", "email": "x", "password": "x"},
             "POST /api/accounts/password": {"old": "x", "new": "y"},
+            "POST /api/classes": {"name": "x"},
+            "POST /api/classes/add": {"classes": [{"name": "8C", "into": of_class["class_id"], "rows": []}]},
+            "POST /api/classes/joining/{link}": {"name": "Bo", "key": secrets.token_hex(8)},
+            "PATCH /api/classes/{class_id}": {"name": "8C"},
+            "PUT /api/classes/{class_id}/archive": {"archived": False},
+            "POST /api/classes/{class_id}/copy": {"name": "9C", "with_members": True},
+            "POST /api/classes/{class_id}/members": {"name": "Bo Holt"},
+            "PATCH /api/classes/{class_id}/members/{member_id}": {"name": "Alva Renner"},
+            "PUT /api/classes/{class_id}/members/{member_id}/left": {"left": False},
+            "PUT /api/classes/{class_id}/phrases": {"on": True},
+            "POST /api/classes/{class_id}/phrases": {},
+            "PUT /api/classes/{class_id}/joining": {"joining": "ask"},
+            "POST /api/classes/{class_id}/requests/{request_id}": {"let_in": True},
             "POST /api/sets": {"title": "x"},
             "POST /api/sets/pick": {"title": "x", "picked": [{"set": self.set, "item": "q1"}]},
             "POST /api/sets/turn": {"item": item, "into": "page"},
@@ -171,6 +210,22 @@ class School:
             "POST /api/sessions/{session_id}/would-count": {"item": "q1", "text": "x"},
             "POST /api/live/sessions/{session_id}/fault": {"seq": 1},
             "PATCH /api/sessions/{session_id}": {"title": "x"},
+        }
+
+    def _class(self):
+        """A class with a member, and somebody who asks to be one."""
+        path = f"/classes/{self.owner.call('POST', '/classes', {'name': '8C'})['id']}"
+        self.owner.call("POST", f"{path}/members", {"name": "Alva Renner"})
+        self.owner.call("PUT", f"{path}/phrases", {"on": True}, 204)
+        self.owner.call("PUT", f"{path}/joining", {"joining": "ask"}, 204)
+        link = self.owner.call("GET", path)["join_url"].rsplit("/", 1)[-1]
+        self.owner.call("POST", f"/classes/joining/{link}", {"name": "Fen Okoro", "key": "k1"})
+        detail = self.owner.call("GET", path)
+        return {
+            "class_id": detail["id"],
+            "member_id": detail["members_list"][0]["id"],
+            "request_id": detail["requests"][0]["id"],
+            "link": link,
         }
 
     def headers(self, who):

@@ -7,19 +7,20 @@ from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
 from lantern.core.games.points import PointsSettings
 from lantern.core.session import Settings
-from lantern.server.demo.rehearsal import Rehearsal
+from lantern.server.demo.rehearsal import Rehearsal, Student
 from lantern.server.live import store
 from lantern.server.live.actions import start_session
 from lantern.server.live.models import LiveSession
 from lantern.server.reports.queries import ON_A_PAGE
 
 NAMES = ("Fen Okoro", "Bo Tanaka-Lind", "=Ines", "Tove Hallin")
+STUDENTS = [Student(name) for name in NAMES]
 
 
 @pytest.fixture
 def finished(odile, knots) -> LiveSession:
     session = start_session(odile, knots, Settings(game=PointsSettings(early_bonus=True), mix_options=False))
-    Rehearsal(session, NAMES, "seed", 1_800_000_000_000).run()
+    Rehearsal(session, STUDENTS, "seed", 1_800_000_000_000).run()
     return LiveSession.objects.get(pk=session.pk)
 
 
@@ -81,7 +82,7 @@ def test_one_seed_gives_one_rehearsal(odile, knots):
     reports = []
     for _ in range(2):
         session = start_session(odile, knots, Settings(mix_options=False))
-        Rehearsal(session, NAMES, "seed", 1_800_000_000_000).run()
+        Rehearsal(session, STUDENTS, "seed", 1_800_000_000_000).run()
         reports.append(report_of(results_of(store.load(session.pk).state)))
     assert reports[0] == reports[1]
 

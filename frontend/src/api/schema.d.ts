@@ -6665,7 +6665,9 @@ export interface components {
         };
         /**
          * Mine
-         * @description One student's own part. `name` is empty for a guest. `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to.
+         * @description One student's own part. `name` is empty for a guest, who is called by the seat's number.
+         *
+         *     `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to.
          *
          *     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
          *     `description` is the current picture's, for a student who sees pictures without fog.

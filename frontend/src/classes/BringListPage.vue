@@ -129,9 +129,9 @@ async function keep(): Promise<void> {
       />
       <div class="space-y-4">
         <ListGroup
-          v-for="(group, at) in groups"
+          v-for="(_, at) in groups"
           :key="at"
-          :group="group"
+          v-model:group="groups[at]!"
           :members="members"
           :several="groups.length > 1"
         />

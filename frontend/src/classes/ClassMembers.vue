@@ -36,6 +36,10 @@ const has = computed(() => ({
   keypads: members.value.some((one) => one.keypads.length),
 }))
 
+/** Whether the class calls this member otherwise than the list says. */
+const otherName = (member: Member): boolean =>
+  member.sort_name.split(', ').reverse().join(' ') !== member.name
+
 async function add(): Promise<void> {
   if (!name.value.trim()) return
   const form = { name: name.value, sort_name: '', record_id: '', keypads: [], notes: '' }
@@ -92,9 +96,9 @@ function paste(event: ClipboardEvent): void {
       <thead>
         <tr class="text-left text-sm text-slate">
           <th class="px-4 py-1.5 font-normal">Name</th>
-          <th v-if="has.ids" class="px-3 font-normal max-sm:hidden">Record ID</th>
+          <th v-if="has.ids" class="px-3 font-normal whitespace-nowrap max-sm:hidden">Record ID</th>
           <th v-if="has.keypads" class="px-3 font-normal max-sm:hidden">Keypad</th>
-          <th v-if="detail.has_phrases" class="px-3 font-normal">Pass phrase</th>
+          <th v-if="detail.has_phrases" class="px-3 font-normal whitespace-nowrap">Pass phrase</th>
           <th class="px-3"><span class="sr-only">Actions</span></th>
         </tr>
       </thead>
@@ -106,13 +110,18 @@ function paste(event: ClipboardEvent): void {
               class="rounded text-left wrap-anywhere hover:underline"
               @click="emit('edit', member)"
             >
-              {{ member.name }}
+              {{ member.sort_name }}
             </button>
+            <span v-if="otherName(member)" class="ml-2 text-[15px] text-slate">called {{ member.name }}</span>
             <span v-if="member.notes" class="block max-w-prose truncate text-sm text-slate">{{
               member.notes
             }}</span>
           </th>
-          <td v-if="has.ids" class="px-3 text-[15px] wrap-anywhere text-slate max-sm:hidden">
+          <td
+            v-if="has.ids"
+            class="max-w-52 truncate px-3 text-[15px] text-slate max-sm:hidden"
+            :title="member.record_id"
+          >
             {{ member.record_id }}
           </td>
           <td v-if="has.keypads" class="px-3 text-[15px] tabular-nums text-slate max-sm:hidden">

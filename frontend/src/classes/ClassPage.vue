@@ -58,9 +58,9 @@ async function putAway(): Promise<void> {
         </div>
         <aside class="space-y-4">
           <ClassDoor :one="one" :detail="detail" />
+          <ClassSessions :id="id" />
           <ClassLink :one="one" :detail="detail" />
           <ClassPhrases :one="one" :detail="detail" />
-          <ClassSessions :id="id" />
         </aside>
       </div>
       <ClassFormDialog

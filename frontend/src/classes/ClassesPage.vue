@@ -76,7 +76,7 @@ async function start(form: ClassForm): Promise<void> {
         <tr class="border-b border-rule text-left text-sm text-slate">
           <th class="px-4 py-2 font-normal">Class</th>
           <th class="px-3 py-2 font-normal max-sm:hidden">Year</th>
-          <th class="px-3 py-2 font-normal">Standing code</th>
+          <th class="px-3 py-2 font-normal whitespace-nowrap">Standing code</th>
           <th class="px-3 py-2 text-right font-normal">Members</th>
           <th class="px-3 py-2 font-normal"><span class="sr-only">State</span></th>
         </tr>

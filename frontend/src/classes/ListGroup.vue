@@ -7,11 +7,12 @@ import { smallField } from '@/ui/recipes'
 import ListLine from './ListLine.vue'
 import { isUnsettled, type Group, type Outcome } from './useBringList'
 
-const props = defineProps<{ group: Group; members: Map<number, Member>; several: boolean }>()
+const props = defineProps<{ members: Map<number, Member>; several: boolean }>()
+const group = defineModel<Group>('group', { required: true })
 const all = ref(!props.several)
 const ASIDE: Outcome[] = ['new', 'same', 'twice']
 const shown = computed(() =>
-  all.value ? props.group.lines : props.group.lines.filter((line) => !ASIDE.includes(line.found.outcome)),
+  all.value ? group.value.lines : group.value.lines.filter((line) => !ASIDE.includes(line.found.outcome)),
 )
 const NAMES: [Outcome, string][] = [
   ['new', 'new'],
@@ -24,16 +25,16 @@ const NAMES: [Outcome, string][] = [
 ]
 const summary = computed(() => {
   const counts = NAMES.map(([outcome, words]) => {
-    const count = props.group.lines.filter((line) => line.found.outcome === outcome).length
+    const count = group.value.lines.filter((line) => line.found.outcome === outcome).length
     return count ? `${count} ${words}` : ''
   })
   return counts.filter(Boolean).join(', ') || 'nobody'
 })
-const unsettled = computed(() => props.group.lines.filter(isUnsettled).length)
-const missing = computed(() => props.group.found.missing.map((id) => props.members.get(id)!).filter(Boolean))
+const unsettled = computed(() => group.value.lines.filter(isUnsettled).length)
+const missing = computed(() => group.value.found.missing.map((id) => props.members.get(id)!).filter(Boolean))
 
 function sayOfAll(same: boolean): void {
-  for (const line of props.group.lines) if (line.found.outcome === 'doubtful') line.same = same
+  for (const line of group.value.lines) if (line.found.outcome === 'doubtful') line.same = same
 }
 </script>
 
@@ -104,6 +105,7 @@ function sayOfAll(same: boolean): void {
           :line="line"
           :member="members.get(line.found.member ?? -1) ?? null"
           @decide="line.same = $event"
+          @rename="line.renamed = $event"
           @out="line.out = $event"
           @name="line.name = $event"
         />

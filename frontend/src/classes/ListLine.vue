@@ -4,10 +4,16 @@ import { computed } from 'vue'
 import type { Member } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import { smallField } from '@/ui/recipes'
-import type { Line, Outcome } from './useBringList'
+import { changesOf, type Line, type Outcome } from './useBringList'
 
 const props = defineProps<{ line: Line; member: Member | null }>()
-const emit = defineEmits<{ decide: [same: boolean]; out: [out: boolean]; name: [name: string] }>()
+const emit = defineEmits<{
+  decide: [same: boolean]
+  rename: [on: boolean]
+  out: [out: boolean]
+  name: [name: string]
+}>()
+const renames = computed(() => props.line.found.changes.includes('name'))
 
 const WORDS: Record<Outcome, string> = {
   new: 'new',
@@ -27,7 +33,7 @@ const FIELDS: Record<string, string> = {
 }
 const form = computed(() => props.line.found.row.form)
 const changes = computed(() =>
-  props.line.found.changes.map((field) => ({
+  changesOf(props.line).map((field) => ({
     label: FIELDS[field] ?? field,
     before: String(props.member?.[field as keyof Member] ?? ''),
     after: String(form.value[field as keyof typeof form.value] ?? ''),
@@ -74,26 +80,41 @@ const settled = (on: boolean): string => (on ? 'border-tide bg-tide-wash ring-2 
         <b class="text-ink">{{ change.after }}</b></span
       >
     </p>
-    <div v-if="isDoubtful && !line.out && member" class="my-1 grid gap-3 sm:grid-cols-2 sm:pl-20">
+    <div
+      v-if="isDoubtful && !line.out && member"
+      class="my-1 grid items-stretch gap-3 sm:grid-cols-2 sm:pl-20"
+    >
+      <div class="rounded border border-edge bg-sheet" :class="settled(line.same === true)">
+        <button
+          type="button"
+          class="w-full px-3 py-2 text-left"
+          :aria-pressed="line.same === true"
+          @click="emit('decide', true)"
+        >
+          <b class="block">The same person</b>
+          <span class="block text-[15px] wrap-anywhere"
+            >{{ member.name }}<template v-if="member.record_id"> · {{ member.record_id }}</template
+            ><template v-if="member.left_at">, who has left</template></span
+          >
+          <span
+            v-for="change in changes"
+            :key="change.label"
+            class="block text-[15px] wrap-anywhere text-slate"
+            >{{ change.label }} becomes {{ change.after }}</span
+          >
+        </button>
+        <label v-if="line.same && renames" class="flex items-center gap-2 px-3 pb-2 text-[15px]"
+          ><input
+            type="checkbox"
+            class="size-5 accent-tide"
+            :checked="line.renamed"
+            @change="emit('rename', ($event.target as HTMLInputElement).checked)"
+          />Written {{ form.name }} from now on</label
+        >
+      </div>
       <button
         type="button"
-        class="rounded border border-edge bg-sheet px-3 py-2 text-left"
-        :class="settled(line.same === true)"
-        :aria-pressed="line.same === true"
-        @click="emit('decide', true)"
-      >
-        <b class="block">The same person</b>
-        <span class="block text-[15px] wrap-anywhere"
-          >{{ member.name }}<template v-if="member.record_id"> · {{ member.record_id }}</template
-          ><template v-if="member.left_at">, who has left</template></span
-        >
-        <span v-for="change in changes" :key="change.label" class="block text-[15px] wrap-anywhere text-slate"
-          >{{ change.label }} becomes {{ change.after }}</span
-        >
-      </button>
-      <button
-        type="button"
-        class="rounded border border-edge bg-sheet px-3 py-2 text-left"
+        class="flex flex-col rounded border border-edge bg-sheet px-3 py-2 text-left"
         :class="settled(line.same === false)"
         :aria-pressed="line.same === false"
         @click="emit('decide', false)"

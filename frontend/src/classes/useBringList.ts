@@ -6,12 +6,14 @@ import type { ClassRow, ComparedRow, FoundClass, FoundList, Member, MemberForm }
 
 export type Outcome = ComparedRow['outcome']
 
-/** One line with what was decided: `same` says of a doubtful one whether it is the member it may be. */
+/** One line with what was decided: `same` says of a doubtful one whether it is the member it may be, `renamed` whether
+ * that member is written so from now on. */
 export interface Line {
   key: number
   found: ComparedRow
   name: string
   same: boolean | null
+  renamed: boolean
   out: boolean
 }
 
@@ -34,8 +36,16 @@ export function isUnsettled(line: Line): boolean {
 
 export const isKept = (line: Line): boolean => !line.out && !UNKEPT.includes(line.found.outcome)
 
-function formOf(line: Line): MemberForm {
+/** The fields that would change. A doubtful one keeps the name that the class knows, unless it is said otherwise. */
+export const changesOf = (line: Line): string[] =>
+  line.found.outcome === 'doubtful' && !line.renamed
+    ? line.found.changes.filter((field) => field !== 'name' && field !== 'sort_name')
+    : line.found.changes
+
+function formOf(line: Line, member: Member | undefined): MemberForm {
   const form = line.found.row.form as MemberForm
+  if (line.found.outcome === 'doubtful' && line.same && !line.renamed && member)
+    return { ...form, name: member.name, sort_name: member.sort_name }
   // A name that was mended by hand is sorted by itself.
   return line.name === form.name ? form : { ...form, name: line.name, sort_name: '' }
 }
@@ -93,9 +103,10 @@ export function useBringList(into: () => number | null) {
       found: one as FoundClass,
       lines: one.rows.map((row) => ({
         key: next++,
-        found: row,
+        found: row as ComparedRow,
         name: row.row.form.name,
         same: null,
+        renamed: false,
         out: false,
       })),
       leaving: [],
@@ -130,7 +141,10 @@ export function useBringList(into: () => number | null) {
       subject: group.subject,
       year: group.year,
       into: group.into,
-      rows: lines.filter(isKept).map((line) => ({ form: formOf(line), member: memberOf(line) })),
+      rows: lines.filter(isKept).map((line) => ({
+        form: formOf(line, members.value.get(line.found.member ?? -1)),
+        member: memberOf(line),
+      })),
       leaving,
     }))
     return attempt(

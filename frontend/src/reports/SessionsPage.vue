@@ -56,6 +56,7 @@ const cell = 'px-3 py-3 whitespace-nowrap'
                 class="text-lg font-bold wrap-anywhere hover:underline"
                 >{{ row.title || 'Untitled set' }}</RouterLink
               >
+              <span v-if="row.class_name" class="block text-[15px] text-slate">{{ row.class_name }}</span>
             </td>
             <td :class="cell" class="text-slate">{{ dayAndTime(row.created_at) }}</td>
             <td :class="cell" class="text-right tabular-nums">{{ row.took_part ?? '' }}</td>

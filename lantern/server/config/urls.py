@@ -13,6 +13,7 @@ urlpatterns = [
     path("media/<str:media_id>/<str:name>", guarded(file), name="media"),
     path("join", student_page),
     path("join/<str:code>", student_page),
+    path("class/<str:code>", student_page),
     path("screen/<int:session_id>", screen_page),
     path("sets/<int:set_id>/try/frame", trial_page),
     re_path(r"^(?!api/|static/|media/).*$", teacher_page),

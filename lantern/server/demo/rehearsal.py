@@ -1,6 +1,7 @@
 """A session led from beginning to end with made-up students, through the real engine and the real store."""
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 from random import Random
 
 from django.db import transaction
@@ -20,21 +21,31 @@ ABSENT_MINDED = 0.04
 """The share of questions that a student lets pass."""
 
 
+@dataclass(frozen=True, slots=True)
+class Student:
+    """`member` is who it is in a class list."""
+
+    name: str
+    member: str = ""
+    record_id: str = ""
+
+
 class Rehearsal:
     """Leads `session` at a made-up time. The same seed gives the same answers."""
 
-    def __init__(self, session: LiveSession, names: Sequence[str], seed: str, start: Milliseconds) -> None:
+    def __init__(self, session: LiveSession, people: Sequence[Student], seed: str, start: Milliseconds) -> None:
         self.before = store.load(session.pk)
         self.state = self.before.state
-        self.names, self.seed, self.now = names, seed, start
+        self.people, self.seed, self.now = people, seed, start
         self.rng = Random(seed)
         self.history: list[Recorded] = []
         self.desk = Actor(Role.DESK, session.owner_id, "rehearsal")
 
     def run(self) -> None:
-        for index, name in enumerate(self.names):
+        for index, who in enumerate(self.people):
             self.now += self.rng.randrange(300, 4000)
-            self._do(Join(name, f"{self.seed}-{index}", f"{self.seed}-{index}"), NEWCOMER)
+            key = f"{self.seed}-{index}"
+            self._do(Join(who.name, key, key, who.member, who.record_id), NEWCOMER)
         self.now += 20_000
         while self.state.phase is not Phase.ENDED:
             self._do(Advance(self.state.step), self.desk, self.state.step + 1)

@@ -1,6 +1,7 @@
 """The people of the demo school. All names are invented."""
 
 from dataclasses import dataclass
+from random import Random
 
 NAME = "Gullmark Bay Community School"
 
@@ -44,4 +45,57 @@ CLASS_8C = (
     "Zeno Marsh",
     "Ada Kvist",
     "Birk Tammela",
+)
+
+EVENING = (
+    "Asta Winther",
+    "Boas Keller",
+    "Chidi Nwosu",
+    "Dorte Aas",
+    "Edvin Sol",
+    "Farida Noor",
+    "Gideon Wray",
+    "Halla Storm",
+    "Ivo Petrides",
+    "Jarle Rasmussen",
+    "Kerstin Ohm",
+    "Luz Marin",
+)
+_GIVEN = """
+    Aino Bashir Celia Dario Elif Finn Gudrun Hassan Iris Joao Kamala Lars Mei Noor Odd Priya Rafael Signe Tariq Una
+    Vera Wiktor Ximena Yusuf Zara Anouk Bela Ciara Deniz Esben Freja Goran Hilde Imran Jana Kofi Linnea Mateo Nadia
+    Otis Petra Rune Selma Tomas Uwe Vilde Walid Ylva
+""".split()
+_FAMILY = """
+    Aagaard Banerjee Castro Demir Eklund Farah Grau Haugen Ibarra Jensen Kaya Larsen Moreau Nakamura Okafor Pereira
+    Quist Rossi Sandvik Takala Ueda Varga Westby Yilmaz Zeller Almeida Birk Cohen Duarte Engen Fuchs Gomes Hoxha Iversen
+    Jovanovic Khan Lund Mensah Novak Olsen
+""".split()
+
+
+def lecture_hall(count: int = 180) -> list[str]:
+    """As many invented names as a lecture has students, no two alike."""
+    rng = Random("oceanography")
+    all_names = [f"{given} {family}" for given in _GIVEN for family in _FAMILY]
+    return rng.sample(all_names, count)
+
+
+@dataclass(frozen=True, slots=True)
+class DemoClass:
+    """`record_ids` is how the school numbers them, with a place for the number; empty where it does not."""
+
+    name: str
+    subject: str
+    year: str
+    people: tuple[str, ...]
+    has_phrases: bool = False
+    record_ids: str = ""
+
+
+CLASSES = (
+    DemoClass("8C", "Coastal Science", "2026/27", CLASS_8C, has_phrases=True, record_ids="GB-{number:04}"),
+    DemoClass("Evening Seamanship", "Seamanship", "2026/27", EVENING),
+    DemoClass(
+        "Introduction to Oceanography", "Oceanography", "2026/27", tuple(lecture_hall()), record_ids="oc{number}"
+    ),
 )

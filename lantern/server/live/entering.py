@@ -52,7 +52,7 @@ def asks(session: LiveSession) -> Asks:
 
 
 def listed_names(session: LiveSession, state: State) -> tuple[ListedName, ...]:
-    """The class list for a device, in the order of the class's lists."""
+    """The class list for a device, in the order of the names that it shows."""
     held = {
         state.roster[seat.person].member
         for seat in state.seats.values()
@@ -60,7 +60,7 @@ def listed_names(session: LiveSession, state: State) -> tuple[ListedName, ...]:
     }
     return tuple(
         ListedName(key=member.person, name=member.name, taken=member.person in held)
-        for member in _members(session).order_by("sort_name", "pk")
+        for member in _members(session).order_by("name", "pk")
     )
 
 

@@ -21,7 +21,9 @@ onMounted(async () => {
     <li>Open the big screen and move that window to the projector. It shows the code and a QR picture.</li>
     <li>
       Students go to <b class="wrap-anywhere">{{ info?.join_url.replace(/\/[^/]+$/, '') ?? '/join' }}</b> and
-      type <b>{{ spacedCode(view.code) }}</b>.
+      type <b>{{ spacedCode(view.code) }}</b>{{
+        info?.class_name ? `, or the standing code of ${info.class_name}` : ''
+      }}.
     </li>
     <li>When your class is here, press <b>Start</b> below, or Space.</li>
   </ol>

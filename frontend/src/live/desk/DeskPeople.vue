@@ -55,6 +55,11 @@ async function erase(): Promise<void> {
   await props.desk.erase(person.seat)
 }
 
+async function free(person: Person): Promise<void> {
+  if (await props.desk.release(person.seat))
+    show(`${person.name} may go on on another device: whoever takes the name next has the seat.`)
+}
+
 async function remove(person: Person): Promise<void> {
   if (!(await props.desk.remove(person.seat))) return
   show(`${person.name} is out of the session.`, {
@@ -145,6 +150,9 @@ async function remove(person: Person): Promise<void> {
                     <UiMenuAction @act="desk.liftFog(person.seat, !person.fog_lifted)">{{
                       person.fog_lifted ? 'Pictures in fog again' : 'Pictures without fog'
                     }}</UiMenuAction>
+                    <UiMenuAction v-if="person.claim === 'held'" @act="free(person)"
+                      >Free the name</UiMenuAction
+                    >
                     <UiMenuAction danger @act="remove(person)">Remove</UiMenuAction>
                     <UiMenuAction danger @act="erasing = person">Erase the name…</UiMenuAction>
                   </MenuItems>

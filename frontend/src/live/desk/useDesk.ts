@@ -59,6 +59,7 @@ export function useDesk(sessionId: number) {
     rename: (seat: number, name: string) => command({ do: 'rename', seat, name }),
     remove: (seat: number) => command({ do: 'remove', seat }),
     erase: (seat: number) => command({ do: 'erase', seat }),
+    release: (seat: number) => command({ do: 'release', seat }),
     restore: (seat: number) => command({ do: 'restore', seat }),
     liftFog: (seat: number, lifted: boolean) => command({ do: 'lift_fog', seat, lifted }),
     setKey: (item: string, answer: StudentAnswer) => command({ do: 'set_key', item, answer }),

@@ -9,13 +9,15 @@ import { viewsOf } from '@/questions/registry'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
-import { useChosen } from './chosen'
+import { useChosen, useChosenClass } from './chosen'
+import WhoTakesPart from './WhoTakesPart.vue'
 
 const props = defineProps<{ set: number; title: string }>()
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 
 const settings = useChosen()
+const ofClass = useChosenClass()
 const gameSettings = computed(() => defineAsyncComponent(games[settings.value.game.game].settings))
 const busy = ref(false)
 const error = ref('')
@@ -51,7 +53,7 @@ async function start(): Promise<void> {
   busy.value = true
   error.value = ''
   try {
-    const body = { set: props.set, settings: settings.value }
+    const body = { set: props.set, of_class: ofClass.value, settings: settings.value }
     const session = await data(api.POST('/api/live/sessions', { body }))
     await router.push(`/desk/${session.id}`)
   } catch (failure) {
@@ -81,11 +83,7 @@ async function start(): Promise<void> {
     </div>
     <p class="text-slate">You lead: everyone sees the same question, and you decide when it goes on.</p>
     <div class="my-3 divide-y divide-rule border-y border-rule">
-      <UiSwitch
-        v-model="settings.ask_names"
-        label="Ask for a name"
-        hint="Without it everyone is a guest with a number."
-      />
+      <WhoTakesPart v-model:of-class="ofClass" v-model:known="settings.known" />
       <UiSwitch
         v-model="settings.mix_options"
         label="Mix the options"

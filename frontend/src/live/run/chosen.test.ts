@@ -8,8 +8,9 @@ describe('what was chosen last time', () => {
   })
 
   it('keeps what still is a choice, and nothing else', () => {
-    const kept = { ask_names: false, early_bonus: true, mix_options: 'yes' }
-    expect(stillChoices(kept)).toEqual({ ...defaults.settings, ask_names: false })
+    const kept = { ask_names: false, known: 'made_up', early_bonus: true, mix_options: 'yes' }
+    expect(stillChoices(kept)).toEqual({ ...defaults.settings, known: 'made_up' })
+    expect(stillChoices({ known: 'by heart' })).toEqual(defaults.settings)
   })
 
   it('keeps a game that is still there', () => {

@@ -3,6 +3,7 @@ import { useLocalStorage, type RemovableRef } from '@vueuse/core'
 import defaults from '@/api/defaults.json'
 import type { GameChosen, Settings } from '@/api/types'
 import { games } from '@/games/registry'
+import { KNOWN } from './known'
 
 const START = defaults.settings as Settings
 
@@ -11,6 +12,7 @@ export function stillChoices(kept: Record<string, unknown>): Settings {
   const chosen: Record<string, unknown> = { ...START }
   for (const [name, start] of Object.entries(START))
     if (typeof start === 'boolean' && typeof kept[name] === 'boolean') chosen[name] = kept[name]
+  if (String(kept.known) in KNOWN) chosen.known = kept.known
   const game = kept.game as GameChosen | undefined
   return { ...(chosen as Settings), game: game && game.game in games ? game : START.game }
 }
@@ -20,3 +22,9 @@ export function useChosen(): RemovableRef<Settings> {
     mergeDefaults: (kept) => stillChoices({ ...kept }),
   })
 }
+
+/** The class that a session was run for last. */
+export const useChosenClass = (): RemovableRef<number | null> =>
+  useLocalStorage<number | null>('lantern.run-class', null, {
+    serializer: { read: (text) => Number(text) || null, write: String },
+  })

@@ -1,56 +1,83 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, onScopeDispose, ref, watch } from 'vue'
 import { Refusal, sentenceOf } from '@/api/refusal'
 import type { CodeInfo, Joined } from '@/api/types'
+import { spacedCode } from '@/composables/codes'
+import ClassDoorView from './ClassDoorView.vue'
 import PhoneFrame from './PhoneFrame.vue'
 import { mainButton } from './recipes'
 import { join, lookUp } from './request'
-import { joinKey } from './seat'
+import { joinKey, keptSeat } from './seat'
+import { asking, type Who } from './who'
 
-const props = defineProps<{ code: string; notice: string }>()
+const props = defineProps<{ code: string; phrase: string; notice: string }>()
 const emit = defineEmits<{ joined: [seat: Joined] }>()
 
-const WHOLE = /^[A-Z]{2,8}[2-9]{3}$/
-const typed = ref(spaced(props.code))
-const name = ref('')
+/** A session's code has three digits, a class's standing code four. */
+const WHOLE = /^[A-Z]{2,8}[2-9]{3,4}$/
+const STANDING = /\d{4}$/
+/** In milliseconds: a fourth digit may still come; and something may begin in a class. */
+const TYPING = 500
+const LOOK_AGAIN = 4000
+const typed = ref(spacedCode(props.code))
+const who = ref<Who>(props.phrase ? { phrase: props.phrase } : {})
 const info = ref<CodeInfo | null>(null)
 const busy = ref(false)
-const errors = ref<{ code?: string; name?: string; form?: string }>({})
+const errors = ref<Record<string, string>>({})
 const wanted = computed(() => typed.value.replace(/[\s-]/g, '').toUpperCase())
+const asks = computed(() => info.value?.asks ?? null)
+let timer: ReturnType<typeof setTimeout> | undefined
 
-function spaced(text: string): string {
-  return text.replace(/(\d+)$/, ' $1').trim()
+function lookIn(milliseconds: number): void {
+  clearTimeout(timer)
+  timer = setTimeout(look, milliseconds)
+}
+
+async function look(): Promise<void> {
+  const now = wanted.value
+  try {
+    const found = await lookUp(now, joinKey())
+    if (wanted.value !== now) return
+    info.value = found
+    errors.value.code = ''
+    const kept = STANDING.test(now) && found.asks ? keptSeat(found.code) : null
+    if (kept) emit('joined', kept)
+    if (!found.asks && !found.running?.length) lookIn(LOOK_AGAIN)
+  } catch (error) {
+    if (wanted.value !== now) return
+    if (info.value && !asks.value)
+      lookIn(LOOK_AGAIN) // it waits: a network may come back
+    else errors.value = { code: sentenceOf(error) }
+  }
 }
 
 watch(
   wanted,
-  async (now) => {
+  (now) => {
+    clearTimeout(timer)
     info.value = null
-    errors.value.code = undefined
-    if (!WHOLE.test(now)) return
-    try {
-      const found = await lookUp(now, joinKey())
-      if (wanted.value === now) info.value = found
-    } catch (error) {
-      if (wanted.value === now) errors.value = { code: sentenceOf(error) }
-    }
+    errors.value.code = ''
+    if (WHOLE.test(now)) lookIn(STANDING.test(now) || props.code ? 0 : TYPING)
   },
   { immediate: true },
 )
+onScopeDispose(() => clearTimeout(timer))
 
 async function enter(): Promise<void> {
   errors.value = {}
   if (!WHOLE.test(wanted.value)) {
-    errors.value = { code: 'A code is a word and three digits, as KELP 427. It stands on the big screen.' }
+    errors.value = {
+      code: 'A code is a word and three or four digits, as KELP 427. It stands on the big screen.',
+    }
     return
   }
   busy.value = true
   try {
-    emit('joined', await join(wanted.value, name.value, joinKey()))
+    emit('joined', await join(info.value?.code ?? wanted.value, who.value, joinKey()))
   } catch (error) {
-    const field =
-      error instanceof Refusal && (error.field === 'code' || error.field === 'name') ? error.field : 'form'
+    const field = (error instanceof Refusal && error.field) || 'form'
     errors.value = { [field]: sentenceOf(error) }
+    if (field === 'member') void look() // who is taken has changed
   } finally {
     busy.value = false
   }
@@ -63,9 +90,13 @@ async function enter(): Promise<void> {
       <p v-if="notice && !errors.form" role="alert" class="mb-4 border-l-4 border-lamp bg-sheet px-3 py-2">
         {{ notice }}
       </p>
-      <h1 v-if="code" class="mt-6 mb-3 text-3xl">{{ info ? `Join “${info.title}”` : 'Join the session' }}</h1>
+      <h1 v-if="code" class="mt-6 mb-3 text-3xl wrap-anywhere">
+        {{ asks ? `Join “${info!.title}”` : info ? info.class_name : 'Join the session' }}
+      </h1>
       <h1 v-else class="mt-6 mb-3 text-3xl"><label for="code">Type the code on the screen</label></h1>
-      <label v-if="code" for="code" class="mb-1 block font-bold">Code on the screen</label>
+      <label v-if="code" for="code" class="mb-1 block font-bold">{{
+        STANDING.test(wanted) ? 'Code of the class' : 'Code on the screen'
+      }}</label>
       <input
         id="code"
         v-model="typed"
@@ -79,25 +110,23 @@ async function enter(): Promise<void> {
       />
       <p id="code-note" class="mt-2 min-h-6" :class="errors.code ? 'text-wrong' : 'text-slate'" role="status">
         <template v-if="errors.code">{{ errors.code }}</template>
-        <template v-else-if="info">{{ code ? '' : `${info.title}, ` }}with {{ info.teacher }}</template>
+        <template v-else-if="asks">{{ code ? '' : `${info!.title}, ` }}with {{ info!.teacher }}</template>
       </p>
-      <template v-if="!info || info.ask_names">
-        <label for="name" class="mt-5 mb-1 block font-bold">Name the class will see</label>
-        <input
-          id="name"
-          v-model="name"
-          class="w-full rounded border border-edge bg-sheet px-3 py-3 text-lg"
-          autocomplete="nickname"
-          maxlength="40"
-          :aria-invalid="!!errors.name"
-          aria-describedby="name-note"
+      <ClassDoorView v-if="info && !asks" :info="info" @choose="typed = spacedCode($event)" />
+      <div v-else class="mt-5">
+        <component
+          :is="asking[asks ?? 'nickname']"
+          v-if="asks || !code"
+          v-model="who"
+          :info="info"
+          :errors="errors"
         />
-        <p id="name-note" class="mt-2 min-h-6 text-wrong" role="status">{{ errors.name }}</p>
-      </template>
-      <p v-else class="mt-5 text-slate">Nobody asks for your name here. You get a number.</p>
+      </div>
       <p v-if="errors.form" role="alert" class="mt-3 text-wrong">{{ errors.form }}</p>
       <template #foot>
-        <button type="submit" :class="mainButton" :disabled="busy">{{ busy ? 'Joining…' : 'Join' }}</button>
+        <button type="submit" :class="mainButton" :disabled="busy || (!!info && !asks)">
+          {{ busy ? 'Joining…' : 'Join' }}
+        </button>
       </template>
     </PhoneFrame>
   </form>

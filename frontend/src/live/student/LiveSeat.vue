@@ -11,5 +11,5 @@ const link = useSeat(props.seat)
 </script>
 
 <template>
-  <SeatView :link="link" :name="seat.name" @leave="emit('leave', $event)" />
+  <SeatView :link="link" :name="seat.name" :seat="seat.seat" @leave="emit('leave', $event)" />
 </template>

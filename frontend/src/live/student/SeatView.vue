@@ -15,14 +15,18 @@ import PlaceView from './PlaceView.vue'
 import { mainButton } from './recipes'
 import type { Refusal } from '@/api/refusal'
 import { announcement } from './announce'
+import { guestName } from './guest'
 import type { SeatLink } from './useSeat'
 
-const props = defineProps<{ link: SeatLink; name: string }>()
+const props = defineProps<{ link: SeatLink; name: string; seat?: number }>()
 const emit = defineEmits<{ leave: [why?: Refusal] }>()
 const { view, mine, time, status, gone, answer, state, refusal, send, read } = props.link
 provideReading(read)
 const chosen = ref<StudentAnswer | null>(null)
 
+const ownName = computed(
+  () => mine.value?.name || props.name || guestName(mine.value?.seat ?? props.seat ?? 1),
+)
 const phase = computed(() => view.value?.phase)
 const shown = computed(() => view.value?.shown ?? null)
 const isOpen = computed(() => phase.value === 'open')
@@ -58,7 +62,7 @@ function sendChosen(): void {
 </script>
 
 <template>
-  <PhoneFrame :left="mine?.name ?? name" :right="count" :share="share">
+  <PhoneFrame :left="ownName" :right="count" :share="share">
     <p
       v-if="status !== 'online' && view"
       role="status"
@@ -77,7 +81,7 @@ function sendChosen(): void {
       {{ status === 'offline' ? 'There is no connection to the server. Trying again…' : 'Going in…' }}
     </p>
     <div v-else-if="phase === 'lobby'" class="pt-8">
-      <h1 class="text-3xl wrap-anywhere">You are in, {{ mine?.name ?? name }}</h1>
+      <h1 class="text-3xl wrap-anywhere">You are in, {{ ownName }}</h1>
       <p class="mt-3 text-lg">{{ view.title }} starts when your teacher is ready. Keep this page open.</p>
     </div>
     <PlaceView v-else-if="phase === 'standings'" :mine="mine" />

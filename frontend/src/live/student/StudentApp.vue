@@ -1,12 +1,18 @@
 <script setup lang="ts">
-import { shallowRef } from 'vue'
+import { defineAsyncComponent, shallowRef } from 'vue'
 import type { Refusal } from '@/api/refusal'
 import type { Joined } from '@/api/types'
 import JoinView from './JoinView.vue'
 import LiveSeat from './LiveSeat.vue'
 import { forgetSeat, keepSeat, keptSeat } from './seat'
 
+const ClassView = defineAsyncComponent(() => import('./ClassView.vue'))
 const codeInAddress = (): string => decodeURIComponent(location.pathname.split('/')[2] ?? '').toUpperCase()
+const path = location.pathname.split('/')
+/** A class's link has a page of its own. */
+const classLink = path[1] === 'class' ? (path[2] ?? '') : ''
+/** A slip's QR picture brings the phrase along, where no server sees it. */
+const phrase = decodeURIComponent(location.hash.slice(1)).replace(/-/g, ' ')
 const seat = shallowRef<Joined | null>(keptSeat(codeInAddress()))
 const notice = shallowRef('')
 
@@ -26,6 +32,7 @@ function leave(why?: Refusal): void {
 </script>
 
 <template>
-  <LiveSeat v-if="seat" :key="seat.token" :seat="seat" @leave="leave" />
-  <JoinView v-else :code="codeInAddress()" :notice="notice" @joined="enter" />
+  <ClassView v-if="classLink" :link="classLink" />
+  <LiveSeat v-else-if="seat" :key="seat.token" :seat="seat" @leave="leave" />
+  <JoinView v-else :code="codeInAddress()" :phrase="phrase" :notice="notice" @joined="enter" />
 </template>

@@ -1,6 +1,6 @@
 /** The few requests a student's page makes, without the teacher's client: every kilobyte counts here. */
 import { OFFLINE, refusalFrom } from '@/api/refusal'
-import type { CodeInfo, Joined, StudentAnswer } from '@/api/types'
+import type { CodeInfo, Joined, MadeName, StudentAnswer, ToJoin } from '@/api/types'
 
 /** A request that got no answer is made again: both may be asked twice, a join by its key. */
 const AGAIN_AFTER = [200, 600]
@@ -43,5 +43,11 @@ export const readingOf = async (token: string, item: string, answer: StudentAnsw
       { item, answer },
     )
   ).read
-export const join = (code: string, name: string, key: string): Promise<Joined> =>
-  request('/api/live/join', {}, { code, name, key })
+export const makeName = (code: string, language: string, key: string): Promise<MadeName> =>
+  request(`/api/live/codes/${encodeURIComponent(code)}/made-name?language=${language}`, { 'X-Device': key })
+export const join = (code: string, who: object, key: string): Promise<Joined> =>
+  request('/api/live/join', {}, { ...who, code, key })
+export const lookAtClass = (link: string, key: string): Promise<ToJoin> =>
+  request(`/api/classes/joining/${encodeURIComponent(link)}`, { 'X-Device': key })
+export const joinClass = (link: string, who: object, key: string): Promise<ToJoin> =>
+  request(`/api/classes/joining/${encodeURIComponent(link)}`, {}, { ...who, key })

@@ -63,3 +63,11 @@ export function keepPending(seat: Joined, pending: Record<string, Pending>): voi
   if (Object.keys(pending).length) write(localStorage, pendingName(seat), pending)
   else localStorage.removeItem(pendingName(seat))
 }
+
+const classKeyName = (link: string): string => `lantern.class.${link}`
+/** The id by which a class's link knows this device again, also tomorrow. */
+export function classKey(link: string): string {
+  const key = read<string>(localStorage, classKeyName(link)) ?? newId(24)
+  write(localStorage, classKeyName(link), key)
+  return key
+}

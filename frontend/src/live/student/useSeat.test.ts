@@ -37,7 +37,7 @@ class FakeSocket {
   }
 }
 
-const SEAT: Joined = { token: 'a-token', code: 'KELP427', title: 'Knots', name: 'Fen' }
+const SEAT: Joined = { token: 'a-token', code: 'KELP427', title: 'Knots', name: 'Fen', seat: 1 }
 const A: StudentAnswer = { kind: 'choice', chosen: ['A'] }
 const B: StudentAnswer = { kind: 'choice', chosen: ['B'] }
 let scope: EffectScope

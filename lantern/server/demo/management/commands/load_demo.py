@@ -7,14 +7,18 @@ from typing import Any
 from django.core.management.base import BaseCommand, CommandParser
 from django.utils import timezone
 
+from lantern.core.classes.members import MemberForm
 from lantern.core.games.points import PointsSettings
 from lantern.core.questions.content import SetContent
 from lantern.core.session import Settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.addresses import is_this_machine
+from lantern.server.classes.actions import keep_lists, set_phrases
+from lantern.server.classes.models import SchoolClass
+from lantern.server.classes.schemas import KeptClass, KeptRow
 from lantern.server.demo.props import with_media
-from lantern.server.demo.rehearsal import Rehearsal
-from lantern.server.demo.school import CLASS_8C, ODILE, RAVI, DemoTeacher
+from lantern.server.demo.rehearsal import Rehearsal, Student
+from lantern.server.demo.school import CLASSES, ODILE, RAVI, DemoClass, DemoTeacher
 from lantern.server.demo.sets import DEMO_SETS, HARBOUR_LIGHTS
 from lantern.server.library.actions import make_set
 from lantern.server.library.models import QuestionSet
@@ -25,7 +29,7 @@ SIX_DAYS = timedelta(days=6)
 
 
 class Command(BaseCommand):
-    help = "Load the demo school: teachers, sets, and a finished session of 27 made-up students."
+    help = "Load the demo school: teachers, classes, sets, and a finished session of 27 made-up students."
 
     def add_arguments(self, parser: CommandParser) -> None:
         parser.add_argument(
@@ -60,14 +64,28 @@ class Command(BaseCommand):
 
     def _load(self) -> None:
         odile, _ = _account(ODILE), _account(RAVI)
+        class_8c, *_ = [_class(odile, one) for one in CLASSES]
         sets = [_load(odile, content, age) for age, content in enumerate(reversed(DEMO_SETS))]
         lights = next(one for one in sets if one.title == HARBOUR_LIGHTS.title)
-        _finished_session(odile, lights)
-        self.stdout.write(f"The demo school is loaded: {len(sets)} sets and a finished session.")
+        _finished_session(odile, lights, class_8c)
+        self.stdout.write(
+            f"The demo school is loaded: {len(sets)} sets, {len(CLASSES)} classes and a finished session."
+        )
 
 
 def _account(who: DemoTeacher) -> Teacher:
     return Teacher.objects.create_user(email=who.email, password=who.password, name=who.name)
+
+
+def _class(teacher: Teacher, one: DemoClass) -> SchoolClass:
+    rows = tuple(
+        KeptRow(form=MemberForm(name=name, record_id=one.record_ids.format(number=number)))
+        for number, name in enumerate(one.people, start=101)
+    )
+    (made,) = keep_lists(teacher, [KeptClass(name=one.name, subject=one.subject, year=one.year, rows=rows)])
+    if one.has_phrases:
+        set_phrases(teacher, made, on=True)
+    return made
 
 
 def _load(owner: Teacher, content: SetContent, days_ago: int) -> QuestionSet:
@@ -78,10 +96,12 @@ def _load(owner: Teacher, content: SetContent, days_ago: int) -> QuestionSet:
     return made
 
 
-def _finished_session(owner: Teacher, lights: QuestionSet) -> None:
+def _finished_session(owner: Teacher, lights: QuestionSet, of_class: SchoolClass) -> None:
     start = (timezone.now() - SIX_DAYS).replace(hour=10, minute=5)
-    session = start_session(owner, lights, Settings(game=PointsSettings(early_bonus=True)))
+    settings = Settings(known="list", game=PointsSettings(early_bonus=True))
+    session = start_session(owner, lights, settings, of_class)
     session.created_at = start
     session.save(update_fields=["created_at"])
     QuestionSet.objects.filter(pk=lights.pk).update(last_run_at=start)
-    Rehearsal(session, CLASS_8C[:27], SEED, round(start.timestamp() * 1000)).run()
+    there = [Student(one.name, one.person, one.record_id) for one in of_class.members.order_by("pk")[:27]]
+    Rehearsal(session, there, SEED, round(start.timestamp() * 1000)).run()

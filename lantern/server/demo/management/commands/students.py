@@ -2,12 +2,14 @@
 
 import asyncio
 import json
+from dataclasses import dataclass
 from random import Random
 from typing import Any
 
 import httpx
 import websockets
 from django.core.management.base import BaseCommand, CommandError, CommandParser
+from django.db.models import Q
 
 from lantern.core.classes.join_codes import read_code
 from lantern.core.questions import kind_of
@@ -16,6 +18,7 @@ from lantern.core.questions.items import Question
 from lantern.core.questions.stored import content_of
 from lantern.server.demo.ability import ability_of, chance, delay, difficulty_of
 from lantern.server.demo.school import CLASS_8C
+from lantern.server.live.entering import asks
 from lantern.server.live.models import LiveSession
 
 ARRIVING, MOST_A_SECOND = 8.0, 50
@@ -31,24 +34,48 @@ class Command(BaseCommand):
         parser.add_argument("--url", default="http://127.0.0.1:8000", help="where the server is")
 
     def handle(self, *args: Any, code: str, n: int, url: str, **options: Any) -> None:
-        session = LiveSession.objects.filter(code=read_code(code), ended_at=None).select_related("revision").first()
+        running = LiveSession.objects.filter(ended_at=None).select_related("revision", "of_class")
+        session = running.filter(Q(code=read_code(code)) | Q(of_class__code=read_code(code))).first()
         if session is None:
             raise CommandError(f"No session with the code {code} is running. Start one at {url} first.")
         content = content_of(session.revision.shape, session.revision.content)
-        names = [CLASS_8C[i % len(CLASS_8C)] for i in range(n)]
+        people = people_for(session, n)
         try:
-            asyncio.run(_class(url, session.code, content, names))
+            asyncio.run(_class(url, session.code, content, people))
         except httpx.HTTPError as error:
             raise CommandError(f"The server at {url} does not answer. Is it running there?") from error
         except KeyboardInterrupt:
             self.stdout.write("\nThey have left.")
 
 
-async def _class(url: str, code: str, content: SetContent, names: list[str]) -> None:
-    arriving = max(ARRIVING, len(names) / MOST_A_SECOND)
+@dataclass(frozen=True, slots=True)
+class Person:
+    """A made-up student; `says` is what its device sends of who it is."""
+
+    name: str
+    says: dict[str, str]
+
+
+def people_for(session: LiveSession, count: int) -> list[Person]:
+    """Members of the session's class where it asks for them, and otherwise names of the demo school."""
+    asked = asks(session)
+    if asked in {"list", "phrase", "record_id"} and session.of_class:
+        ways = {
+            "list": lambda one: {"member": one.person},
+            "phrase": lambda one: {"phrase": one.phrase},
+            "record_id": lambda one: {"record_id": one.record_id or one.person, "name": one.name},
+        }
+        members = session.of_class.members.filter(left_at=None).order_by("pk")[:count]
+        return [Person(one.name, ways[asked](one)) for one in members]
+    names = [CLASS_8C[i % len(CLASS_8C)] for i in range(count)]
+    return [Person(name, {"name": name, "record_id": f"demo-{at}"}) for at, name in enumerate(names)]
+
+
+async def _class(url: str, code: str, content: SetContent, people: list[Person]) -> None:
+    arriving = max(ARRIVING, len(people) / MOST_A_SECOND)
     # A crowd waits for its turn: only a server that is not there is an error.
     async with httpx.AsyncClient(base_url=url, timeout=httpx.Timeout(60, pool=None)) as client:
-        students = [Student(url, code, content, name, index, arriving) for index, name in enumerate(names)]
+        students = [Student(url, code, content, who, index, arriving) for index, who in enumerate(people)]
         await asyncio.gather(*(student.take_part(client) for student in students))
 
 
@@ -56,8 +83,8 @@ class Student:
     """Joins within `arriving` seconds, and answers each question once, after a while. What it knows is its ability,
     not the key."""
 
-    def __init__(self, url: str, code: str, content: SetContent, name: str, index: int, arriving: float) -> None:
-        self.url, self.code, self.name, self.arriving = url, code, name, arriving
+    def __init__(self, url: str, code: str, content: SetContent, who: Person, index: int, arriving: float) -> None:
+        self.url, self.code, self.name, self.says, self.arriving = url, code, who.name, who.says, arriving
         self.items = {item.id: item for item in content.items}
         self.rng = Random(f"{code}:{index}")
         self.answered: set[str] = set()
@@ -65,7 +92,7 @@ class Student:
     async def take_part(self, client: httpx.AsyncClient) -> None:
         await asyncio.sleep(self.rng.uniform(0.2, self.arriving))
         key = f"{self.rng.getrandbits(64):x}"
-        reply = await client.post("/api/live/join", json={"code": self.code, "name": self.name, "key": key})
+        reply = await client.post("/api/live/join", json={**self.says, "code": self.code, "key": key})
         if reply.is_error:
             print(f"{self.name}: {reply.json()['sentence']}")
             return

@@ -1,0 +1,3 @@
+<template>
+  <p class="text-slate">Nobody asks for your name here. You get a number.</p>
+</template>
