@@ -21,7 +21,7 @@ WORDS = tuple(
     maple marble market meadow melon metal middle mirror mitten monkey morning mountain mustard needle nickel
     noodle novel nutmeg oatmeal ocean olive onion orange orchard otter oven oyster paddle palace paper parcel
     parrot pebble pencil pepper piano picnic pillow pilot planet plum pocket poppy powder puddle pumpkin quartz
-    quiet rabbit radio rainbow raven ribbon river rocket rosemary rubber saddle sailor salad sandal sapphire
+    quiet rabbit radio rainbow raven ribbon river rosemary rubber saddle sailor salad sandal sapphire
     saturn saucer scarf school season shadow silver simple singer sister skipper slipper spider spinach spring
     square squirrel stable station stone summer sunset table tailor tangle teapot temple thunder ticket tiger
     timber toffee tomato torch towel tractor trumpet tulip tunnel turnip turtle uncle valley vanilla velvet

@@ -12,6 +12,7 @@ from django.db.models import QuerySet
 from lantern.core.classes.made_names import made_name
 from lantern.core.classes.phrases import read_phrase
 from lantern.core.classes.record_ids import record_key
+from lantern.core.classes.unfit import is_unfit
 from lantern.core.errors import BadName
 from lantern.core.messages import said
 from lantern.core.session import State
@@ -78,9 +79,16 @@ def who_joins(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
         return WhoJoins(member.name, member.person, member.record_id)
     if asked == "made_up" and form.made is not None:
         return WhoJoins(made_name(form.made.language, form.made.number))
+    fit(form.name)
     if asked == "record_id":
         return _by_record_id(session, form)
     return WhoJoins(form.name)
+
+
+def fit(name: str) -> None:
+    """Raises BadName for a name that is not one for a class."""
+    if is_unfit(name):
+        raise BadName(said("name_unfit", "This name is not one for a class. Choose another."), field="name")
 
 
 def _by_phrase(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
