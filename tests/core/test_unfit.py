@@ -28,7 +28,6 @@ ASIDE = [
     "penis123",
     "slut2000",
     "хyй",
-    "бл@ть",
     "ass hole",
     "na.zi",
     "r3tard",

@@ -26,7 +26,7 @@ def post(client, path, body, token="a" * 32):
 
 def test_sign_in_and_out(odile):
     client = browser()
-    assert post(client, "/sign-in", ODILE).json() == {"name": "Odile Brandt", "email": "odile@gullmark.example"}
+    assert post(client, "/sign-in", ODILE).json()["name"] == "Odile Brandt"
     assert client.get("/api/accounts/me").status_code == 200
     token = client.cookies["csrftoken"].value
     assert post(client, "/sign-out", None, token).status_code == 204
@@ -240,9 +240,9 @@ def test_an_invitation_ends_after_a_week_and_one_that_failed_is_still_good(nobod
 def test_a_teacher_invites_where_that_is_so_and_nowhere_is_the_secret_kept(as_odile, nobody, settings):
     settings.SIGN_UP = "invitation"
     assert nobody("get", "/accounts/entry") == {"sign_up": "invitation"}
-    link = as_odile("post", "/accounts/invitations")["link"]
+    link = as_odile("post", "/accounts/invitations", {})["link"]
     secret = link.split("invitation=")[1]
     assert not Invitation.objects.filter(digest__contains=secret).exists()
     settings.SIGN_UP = "closed"
-    as_odile("post", "/accounts/invitations", None, 422)
-    nobody("post", "/accounts/invitations", None, 401)
+    as_odile("post", "/accounts/invitations", {}, 422)
+    nobody("post", "/accounts/invitations", {}, 401)

@@ -52,6 +52,12 @@ MAY = {
     "GET /api/classes/{class_id}/door.pdf": OWNER,
     "GET /api/classes/{class_id}/link.svg": OWNER,
     "GET /api/classes/{class_id}/members.{suffix}": OWNER,
+    "PUT /api/classes/{class_id}/teachers": OWNER,
+    "GET /api/school": TEACHERS,
+    "PUT /api/school": TEACHERS,  # each of a school of their own
+    "PUT /api/school/colleagues/{colleague_id}/role": OWNER,
+    "POST /api/school/colleagues/{colleague_id}/hand-over": OWNER,
+    "GET /api/school/outbox": TEACHERS,
     "GET /api/sets": TEACHERS,
     "POST /api/sets": TEACHERS,
     "GET /api/sets/bin": TEACHERS,
@@ -148,6 +154,7 @@ class School:
         version = self.owner.call("GET", f"/sets/{self.set}")["version"]  # it was kept when the session began
         self.code = session["code"]
         of_class = self._class()
+        me = next(one["id"] for one in self.owner.call("GET", "/school")["colleagues"] if one["is_me"])
         self.token = join(url, self.code, "Fen")
         anchor = self.owner.call("GET", "/media/collection?q=anchor")[0]["code"]
         self.places = {
@@ -159,6 +166,7 @@ class School:
             "suffix": "csv",
             "format": "json",
             **of_class,
+            "colleague_id": me,
         }
         self.picture = anchor
         self.bodies = {
@@ -169,6 +177,11 @@ class School:
             "POST /api/classes/add": {"classes": [{"name": "8C", "into": of_class["class_id"], "rows": []}]},
             "POST /api/classes/joining/{link}": {"name": "Bo", "key": secrets.token_hex(8)},
             "PATCH /api/classes/{class_id}": {"name": "8C"},
+            "PUT /api/classes/{class_id}/teachers": {"teachers": [me]},
+            "PUT /api/school": {"name": "x", "settings": {}},
+            "PUT /api/school/colleagues/{colleague_id}/role": {"role": "keeper"},
+            "POST /api/school/colleagues/{colleague_id}/hand-over": {"to": me},
+            "POST /api/accounts/invitations": {},
             "PUT /api/classes/{class_id}/archive": {"archived": False},
             "POST /api/classes/{class_id}/copy": {"name": "9C", "with_members": True},
             "POST /api/classes/{class_id}/members": {"name": "Bo Holt"},

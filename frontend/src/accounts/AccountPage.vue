@@ -1,31 +1,17 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { SignUpRule } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
 import { singleKeysOn } from '@/composables/useKeys'
-import CopyButton from '@/ui/CopyButton.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiField from '@/ui/UiField.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
-import { changePassword, inviteColleague, teacher, whoMaySignUp } from './teacher'
+import { changePassword, teacher } from './teacher'
 import { useForm } from '@/composables/useForm'
 
 const old = ref('')
 const next = ref('')
 const { busy, errors, submit } = useForm()
 const { show } = useToasts()
-
-const signUp = ref<SignUpRule['sign_up']>('closed')
-const invitation = ref('')
-
-void whoMaySignUp().then(
-  (who) => (signUp.value = who),
-  () => undefined,
-)
-
-async function invite(): Promise<void> {
-  await submit(async () => (invitation.value = await inviteColleague()))
-}
 
 async function change(): Promise<void> {
   if (!(await submit(() => changePassword(old.value, next.value)))) return
@@ -59,14 +45,13 @@ async function change(): Promise<void> {
       />
       <UiButton type="submit" look="main" :disabled="busy">Change the password</UiButton>
     </form>
-    <section v-if="signUp !== 'closed'" class="space-y-3 rounded border border-rule bg-sheet p-6">
-      <h2 class="text-xl">A colleague</h2>
-      <p class="text-slate">A link makes one account, once, within a week.</p>
-      <UiButton v-if="!invitation" @click="invite">Make a link for a colleague</UiButton>
-      <p v-else role="status">
-        Send this to your colleague:
-        <span class="font-bold break-all">{{ invitation }}</span>
-        <CopyButton :text="invitation" class="ml-2" />
+    <section class="rounded border border-rule bg-sheet p-6">
+      <h2 class="text-xl">Your school</h2>
+      <p class="mt-1">
+        {{ teacher?.school || 'It has no name yet.' }}
+        <RouterLink to="/school" class="ml-2 font-bold text-tide underline"
+          >Colleagues and what the school decides</RouterLink
+        >
       </p>
     </section>
     <section class="rounded border border-rule bg-sheet px-6 py-3">

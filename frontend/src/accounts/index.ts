@@ -1,4 +1,6 @@
 export { default as AccountPage } from './AccountPage.vue'
+export { default as OutboxPage } from './OutboxPage.vue'
+export { default as SchoolPage } from './SchoolPage.vue'
 export { default as SignInPage } from './SignInPage.vue'
 export { default as SignUpPage } from './SignUpPage.vue'
 export { signOut, teacher, whoAmI } from './teacher'

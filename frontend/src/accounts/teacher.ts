@@ -29,9 +29,9 @@ export async function signUp(
   teacher.value = await data(api.POST('/api/accounts/sign-up', { body }))
 }
 
-/** A link with which one colleague can make an account. */
-export const inviteColleague = async (): Promise<string> =>
-  (await data(api.POST('/api/accounts/invitations'))).link
+/** A link with which one colleague can make an account, sent to an address where there is one. */
+export const inviteColleague = async (email = ''): Promise<string> =>
+  (await data(api.POST('/api/accounts/invitations', { body: { email } }))).link
 
 export async function signOut(): Promise<void> {
   await api.POST('/api/accounts/sign-out')

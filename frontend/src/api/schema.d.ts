@@ -238,6 +238,23 @@ export interface paths {
         patch: operations["lantern_server_classes_router_change_class"];
         trace?: never;
     };
+    "/api/classes/{class_id}/teachers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set Teachers */
+        put: operations["lantern_server_classes_router_set_teachers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{class_id}/code": {
         parameters: {
             query?: never;
@@ -1584,16 +1601,103 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/school": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read School */
+        get: operations["lantern_server_schools_router_read_school"];
+        /** Change School */
+        put: operations["lantern_server_schools_router_change_school"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/colleagues/{colleague_id}/role": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set Role */
+        put: operations["lantern_server_schools_router_set_role"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/colleagues/{colleague_id}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Hand Over */
+        post: operations["lantern_server_schools_router_hand_over"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/outbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Outbox
+         * @description What the simulated mail service was given for this school.
+         */
+        get: operations["lantern_server_schools_router_read_outbox"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        /** Me */
+        /**
+         * Me
+         * @description `known` is how the school's sessions know students unless one chooses otherwise.
+         */
         Me: {
             /** Name */
             name: string;
             /** Email */
             email: string;
+            /** School */
+            school: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "teacher" | "keeper";
+            /**
+             * Known
+             * @enum {string}
+             */
+            known: "nobody" | "nickname" | "made_up" | "list" | "record_id";
         };
         /**
          * SignUpRule
@@ -1634,6 +1738,17 @@ export interface components {
         InvitationLink: {
             /** Link */
             link: string;
+        };
+        /**
+         * InvitationForm
+         * @description `email`: where the link is sent, too.
+         */
+        InvitationForm: {
+            /**
+             * Email
+             * @default
+             */
+            email?: string;
         };
         /** PasswordChange */
         PasswordChange: {
@@ -1713,11 +1828,18 @@ export interface components {
             /** Made From */
             made_from: number | null;
             /** Teachers */
-            teachers: string[];
+            teachers: components["schemas"]["Colleague"][];
             /** Members List */
             members_list: components["schemas"]["MemberRow"][];
             /** Requests */
             requests: components["schemas"]["RequestRow"][];
+        };
+        /** Colleague */
+        Colleague: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
         };
         /**
          * MemberRow
@@ -2006,6 +2128,14 @@ export interface components {
             record_id?: string;
             /** Key */
             key: string;
+        };
+        /**
+         * Teaching
+         * @description Who teaches a class, by account.
+         */
+        Teaching: {
+            /** Teachers */
+            teachers: number[];
         };
         /** Archiving */
         Archiving: {
@@ -7180,6 +7310,127 @@ export interface components {
             what: components["schemas"]["Message"];
         };
         /**
+         * ColleagueRow
+         * @description A teacher of this school. What is hers by number alone: nobody sees the rest.
+         */
+        ColleagueRow: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Email */
+            email: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "teacher" | "keeper";
+            /** Is Me */
+            is_me: boolean;
+            /** Sets */
+            sets: number;
+            /** Classes */
+            classes: number;
+        };
+        /**
+         * SchoolDetail
+         * @description `has_outbox`: mail is not delivered here, but lies in an outbox.
+         */
+        SchoolDetail: {
+            /** Name */
+            name: string;
+            settings: components["schemas"]["SchoolSettings"];
+            /** Colleagues */
+            colleagues: components["schemas"]["ColleagueRow"][];
+            /** Has Outbox */
+            has_outbox: boolean;
+        };
+        /**
+         * SchoolSettings
+         * @description `known` is how sessions know students unless a teacher chooses otherwise.
+         *
+         *     `record_ids` says what a record ID is here: anything, an e-mail address, or what fits `pattern`, in which #
+         *     stands for a figure, ? for a letter and * for any number of either. `more_words` and `fewer_words` change the
+         *     list of names unfit for a class. `keep_months` is how long names stay in sessions; None: until somebody erases
+         *     them.
+         */
+        SchoolSettings: {
+            /**
+             * Known
+             * @default nickname
+             * @enum {string}
+             */
+            known?: "nobody" | "nickname" | "made_up" | "list" | "record_id";
+            /**
+             * Record Ids
+             * @default any
+             * @enum {string}
+             */
+            record_ids?: "any" | "email" | "pattern";
+            /**
+             * Pattern
+             * @default
+             */
+            pattern?: string;
+            /**
+             * More Words
+             * @default []
+             */
+            more_words?: string[];
+            /**
+             * Fewer Words
+             * @default []
+             */
+            fewer_words?: string[];
+            /** Keep Months */
+            keep_months?: number | null;
+        };
+        /** SchoolForm */
+        SchoolForm: {
+            /** Name */
+            name: string;
+            settings: components["schemas"]["SchoolSettings"];
+        };
+        /** RoleForm */
+        RoleForm: {
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "teacher" | "keeper";
+        };
+        /** HandedOver */
+        HandedOver: {
+            /** Sets */
+            sets: number;
+            /** Classes */
+            classes: number;
+            /** Sessions */
+            sessions: number;
+        };
+        /**
+         * HandOver
+         * @description To whom the sets, classes and sessions of who leaves go.
+         */
+        HandOver: {
+            /** To */
+            to: number;
+        };
+        /** MailRow */
+        MailRow: {
+            /** To */
+            to: string;
+            /** Subject */
+            subject: string;
+            /** Text */
+            text: string;
+            /**
+             * Sent At
+             * Format: date-time
+             */
+            sent_at: string;
+        };
+        /**
          * Gone
          * @description The socket will not be served; connecting again does not help.
          */
@@ -7311,7 +7562,11 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InvitationForm"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -7573,6 +7828,30 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ClassForm"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_classes_router_set_teachers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Teaching"];
             };
         };
         responses: {
@@ -9586,6 +9865,118 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    lantern_server_schools_router_read_school: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolDetail"];
+                };
+            };
+        };
+    };
+    lantern_server_schools_router_change_school: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolForm"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_schools_router_set_role: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                colleague_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleForm"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_schools_router_hand_over: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                colleague_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOver"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandedOver"];
+                };
+            };
+        };
+    };
+    lantern_server_schools_router_read_outbox: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MailRow"][];
+                };
             };
         };
     };

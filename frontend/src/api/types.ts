@@ -65,6 +65,12 @@ export type FoundList = Omit<Required<Schemas['FoundList']>, 'members'> & { memb
 export type FoundClass = Omit<Required<Schemas['FoundClass']>, 'rows'> & { rows: ComparedRow[] }
 export type ComparedRow = Required<Schemas['Compared']>
 export type KeptClass = Schemas['KeptClass']
+export type SchoolDetail = Required<Schemas['SchoolDetail']> & {
+  settings: Required<Schemas['SchoolSettings']>
+}
+export type SchoolSettings = Required<Schemas['SchoolSettings']>
+export type ColleagueRow = Schemas['ColleagueRow']
+export type MailRow = Schemas['MailRow']
 export type ToJoin = Required<Schemas['ToJoin']>
 export type Verdict = Schemas['Verdict']
 export type Me = Schemas['Me']

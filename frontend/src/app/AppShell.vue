@@ -48,6 +48,7 @@ async function leave(): Promise<void> {
       <MenuItems :class="menuPanel" class="right-0 text-ink">
         <UiMenuAction @act="router.push('/shelf')">Media shelf</UiMenuAction>
         <UiMenuAction @act="router.push('/bin')">Recycle bin</UiMenuAction>
+        <UiMenuAction @act="router.push('/school')">Your school</UiMenuAction>
         <UiMenuAction @act="router.push('/account')">Your account</UiMenuAction>
         <UiMenuAction @act="leave">Sign out</UiMenuAction>
       </MenuItems>

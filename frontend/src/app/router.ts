@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import { SignInPage, SignUpPage, AccountPage, whoAmI } from '@/accounts'
+import { SignInPage, SignUpPage, AccountPage, OutboxPage, SchoolPage, whoAmI } from '@/accounts'
 import { BinPage, EditorPage, PickPage, SetsPage, TryFrame, TryPage } from '@/library'
 import { BringListPage, ClassesPage, ClassPage } from '@/classes'
 import { ImportPage } from '@/exchange'
@@ -27,6 +27,8 @@ export const router = createRouter({
     { path: '/sign-in', component: SignInPage, meta: { title: 'Sign in', open: true, bare: true } },
     { path: '/sign-up', component: SignUpPage, meta: { title: 'Make an account', open: true, bare: true } },
     { path: '/account', component: AccountPage, meta: { title: 'Your account' } },
+    { path: '/school', component: SchoolPage, meta: { title: 'Your school' } },
+    { path: '/outbox', component: OutboxPage, meta: { title: 'Outbox' } },
     { path: '/sets', component: SetsPage, meta: { title: 'Sets' } },
     { path: '/sets/:id(\\d+)', component: EditorPage, meta: { title: 'Set' } },
     { path: '/shelf', component: ShelfPage, meta: { title: 'Media shelf' } },

@@ -56,9 +56,14 @@ def _spelt(word: str) -> str:
 
 
 @cache
-def usual_words() -> Unfit:
+def usual_lines() -> tuple[str, ...]:
     """The list that ships."""
-    return unfit_words(LISTED.read_text("utf-8").splitlines())
+    return tuple(LISTED.read_text("utf-8").splitlines())
+
+
+@cache
+def usual_words() -> Unfit:
+    return unfit_words(usual_lines())
 
 
 def is_unfit(name: str, words: Unfit | None = None) -> bool:

@@ -4,8 +4,9 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from enum import StrEnum
 from random import Random
-from typing import Literal, NamedTuple
+from typing import NamedTuple
 
+from lantern.core.classes.known import Known
 from lantern.core.games import PLAIN, AnyGame
 from lantern.core.questions import kind_of
 from lantern.core.questions.companions import CorrectedWhat
@@ -27,11 +28,6 @@ class Phase(StrEnum):
     STANDINGS = "standings"
     WORKING = "working"  # everybody works at their own pace
     ENDED = "ended"
-
-
-Known = Literal["nobody", "nickname", "made_up", "list", "record_id"]
-"""How students are known: as guests with a number; by a nickname they type, or one that is made for them; as a member
-picked from the class list (or by a pass phrase); by a record ID, with a name beside it."""
 
 
 class LedSettings(Value):

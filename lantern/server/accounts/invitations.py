@@ -8,17 +8,23 @@ from django.conf import settings
 from django.utils import timezone
 
 from lantern.core.messages import said
-from lantern.server.accounts.models import Invitation, Teacher
+from lantern.server.accounts.models import Invitation, School, Teacher
 from lantern.server.api.errors import BadForm
 
 LASTS = timedelta(days=7)
 
 
-def invite() -> str:
-    """The secret of a new invitation: good once, for a week."""
+def invite(school: School | None = None) -> str:
+    """The secret of a new invitation: good once, for a week. Without a school it makes a new one."""
     secret = secrets.token_urlsafe(24)
-    Invitation.objects.create(digest=_digest(secret), expires_at=timezone.now() + LASTS)
+    Invitation.objects.create(digest=_digest(secret), expires_at=timezone.now() + LASTS, school=school)
     return secret
+
+
+def the_only_school() -> School | None:
+    """The school of an installation that has one."""
+    schools = School.objects.filter(teachers__is_active=True).distinct()[:2]
+    return schools[0] if len(schools) == 1 else None
 
 
 def link(base: str, secret: str) -> str:

@@ -1,4 +1,4 @@
-"""Teachers. Students have no account: they have a seat in a session."""
+"""Schools and their teachers. Students have no account: they have a seat in a session."""
 
 from typing import Any, ClassVar
 
@@ -6,10 +6,29 @@ from django.contrib.auth.base_user import AbstractBaseUser, BaseUserManager
 from django.contrib.auth.models import PermissionsMixin
 from django.db import models
 
+from lantern.core.classes.school import SchoolSettings
+
+
+class School(models.Model):
+    """One school of those on this installation; none sees anything of another. `settings` are the core's, as JSON."""
+
+    name = models.CharField(max_length=120, blank=True)
+    settings = models.JSONField(default=dict)
+    created_at = models.DateTimeField(auto_now_add=True)
+
+    @property
+    def chosen(self) -> SchoolSettings:
+        return SchoolSettings.model_validate(self.settings)
+
 
 class TeacherManager(BaseUserManager["Teacher"]):
-    def create_user(self, email: str, password: str, name: str, **extra: Any) -> "Teacher":
-        teacher = self.model(email=self.normalize_email(email).lower(), name=name, **extra)
+    def create_user(
+        self, email: str, password: str, name: str, school: School | None = None, **extra: Any
+    ) -> "Teacher":
+        """Without a school it is the keeper of a new one."""
+        role = Teacher.Role.TEACHER if school else Teacher.Role.KEEPER
+        place = {"school": school or School.objects.create(), "role": role}
+        teacher = self.model(email=self.normalize_email(email).lower(), name=name, **(place | extra))
         teacher.set_password(password)
         teacher.save()
         return teacher
@@ -19,6 +38,14 @@ class TeacherManager(BaseUserManager["Teacher"]):
 
 
 class Teacher(AbstractBaseUser, PermissionsMixin):
+    """`role`: a keeper of the school invites colleagues and decides for the school; a keeper teaches, too."""
+
+    class Role(models.TextChoices):
+        TEACHER = "teacher"
+        KEEPER = "keeper"
+
+    school = models.ForeignKey(School, on_delete=models.PROTECT, related_name="teachers")
+    role = models.CharField(max_length=8, choices=Role.choices, default=Role.TEACHER)
     email = models.EmailField(unique=True)
     name = models.CharField(max_length=80)
     is_active = models.BooleanField(default=True)
@@ -34,8 +61,10 @@ class Teacher(AbstractBaseUser, PermissionsMixin):
 
 
 class Invitation(models.Model):
-    """A link with which one account can be made. Only a digest of its secret is kept."""
+    """A link with which one account can be made, in a school or (None) in a new one. Only a digest of its secret is
+    kept."""
 
+    school = models.ForeignKey(School, on_delete=models.CASCADE, null=True, blank=True, related_name="invitations")
     digest = models.CharField(max_length=64, unique=True)
     expires_at = models.DateTimeField()
     used_by = models.ForeignKey(Teacher, null=True, blank=True, on_delete=models.CASCADE, related_name="invitation")

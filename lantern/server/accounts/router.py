@@ -6,14 +6,29 @@ from ninja import Router, Status
 from lantern.server.accounts import actions, patience
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import TeacherRequest
-from lantern.server.accounts.schemas import InvitationLink, Me, PasswordChange, SignIn, SignUp, SignUpRule
+from lantern.server.accounts.schemas import (
+    InvitationForm,
+    InvitationLink,
+    Me,
+    PasswordChange,
+    SignIn,
+    SignUp,
+    SignUpRule,
+)
 from lantern.server.api.auth import from_our_pages, teacher, teacher_async
 
 router = Router()
 
 
 def _me(teacher: Teacher) -> Me:
-    return Me(name=teacher.name, email=teacher.email)
+    school = teacher.school
+    return Me(
+        name=teacher.name,
+        email=teacher.email,
+        school=school.name,
+        role=teacher.role,  # type: ignore[arg-type]
+        known=school.chosen.known,
+    )
 
 
 @router.get("/me", response=Me, auth=teacher)
@@ -31,7 +46,7 @@ async def sign_in(request: HttpRequest, response: HttpResponse, form: SignIn) ->
     async with patience.one_try(request, form.email):
         teacher = await sync_to_async(actions.sign_in)(request, form)
     patience.remember_browser(response, teacher)
-    return _me(teacher)
+    return await sync_to_async(_me)(teacher)
 
 
 @router.post("/sign-up", response=Me, auth=from_our_pages)
@@ -40,8 +55,8 @@ def sign_up(request: HttpRequest, form: SignUp) -> Me:
 
 
 @router.post("/invitations", response=InvitationLink, auth=teacher)
-def invite(request: TeacherRequest) -> InvitationLink:
-    return InvitationLink(link=actions.invite_colleague(request))
+def invite(request: TeacherRequest, form: InvitationForm) -> InvitationLink:
+    return InvitationLink(link=actions.invite_colleague(request, request.auth, form.email))
 
 
 @router.post("/sign-out", response={204: None}, auth=teacher)

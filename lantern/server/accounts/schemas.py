@@ -2,6 +2,7 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
+from lantern.core.classes.known import Known
 from lantern.core.values import Value
 
 Password = Annotated[str, Field(max_length=200)]
@@ -25,6 +26,12 @@ class SignUpRule(Value):
     sign_up: Literal["open", "invitation", "closed"]
 
 
+class InvitationForm(Value):
+    """`email`: where the link is sent, too."""
+
+    email: Annotated[str, Field(max_length=254)] = ""
+
+
 class InvitationLink(Value):
     """Good once, for a week."""
 
@@ -37,5 +44,10 @@ class PasswordChange(Value):
 
 
 class Me(Value):
+    """`known` is how the school's sessions know students unless one chooses otherwise."""
+
     name: str
     email: str
+    school: str
+    role: Literal["teacher", "keeper"]
+    known: Known

@@ -55,6 +55,11 @@ class WrongOldPassword(BadForm):
     sentence = "This is not your present password."
 
 
+class KeepersOnly(core.LanternError):
+    code = "keepers_only"
+    sentence = "Only a keeper of the school can do this."
+
+
 class NotStored(core.LanternError):
     code = "not_stored"
     sentence = "The server could not store this just now. It will be sent again."
@@ -86,7 +91,7 @@ class SignedOut(core.LanternError):
 
 
 STATUS |= {FaultySession: 500, TooFast: 429, Elsewhere: 409, SignedOut: 401}
-STATUS |= {TooManyTries: 429, WrongSignIn: 401, UnknownCode: 404, UnknownSession: 404, BadForm: 422, NotStored: 503}
+STATUS |= {TooManyTries: 429, WrongSignIn: 401, UnknownCode: 404, UnknownSession: 404, BadForm: 422, NotStored: 503, KeepersOnly: 403}
 
 
 class ErrorReply(Message):

@@ -10,13 +10,14 @@ from django.utils import timezone
 
 from lantern.core.classes.join_codes import STANDING, make_code
 from lantern.core.classes.members import MemberForm, tidy
+from lantern.core.classes.school import check_name
 from lantern.core.messages import said
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.errors import BadForm
 from lantern.server.classes import rules
 from lantern.server.classes.class_list import ClassList
 from lantern.server.classes.models import JoinRequest, Member, SchoolClass, new_link
-from lantern.server.classes.queries import form_of, own_class, takes_members
+from lantern.server.classes.queries import form_of, own_class, school_of, takes_members
 from lantern.server.classes.schemas import ClassForm, CopyForm, Deciding, JoinClassForm, JoiningForm, KeptClass
 
 _random = SystemRandom()
@@ -44,6 +45,15 @@ def change_class(teacher: Teacher, of_class: SchoolClass, form: ClassForm) -> No
     for field, value in _named(form).items():
         setattr(of_class, field, value)
     of_class.save()
+
+
+def set_teachers(teacher: Teacher, of_class: SchoolClass, colleagues: Sequence[int]) -> None:
+    """Who teaches it, of this school: at least one. Whoever is left out sees nothing of it from then on."""
+    _require(teacher, of_class)
+    chosen = Teacher.objects.filter(school=teacher.school, is_active=True, pk__in=colleagues)
+    if not chosen:
+        raise BadForm(said("class_wants_a_teacher", "Somebody has to teach this class."), field="teachers")
+    of_class.teachers.set(chosen)
 
 
 def renew_code(teacher: Teacher, of_class: SchoolClass) -> None:
@@ -199,6 +209,7 @@ def ask_to_join(of_class: SchoolClass, form: JoinClassForm) -> None:
             said("class_takes_nobody", "This class takes no new members by the link just now. Ask your teacher.")
         )
     kept = tidy(MemberForm(name=form.name, record_id=form.record_id))
+    check_name(kept.name, school_of(of_class))
     request = JoinRequest(of_class=of_class, key=form.key, name=kept.name, record_id=kept.record_id)
     if may == SchoolClass.Joining.OPEN:
         with ClassList(of_class) as members:

@@ -12,10 +12,11 @@ from lantern.core.classes.members import MOST_MEMBERS, MemberForm, tidy
 from lantern.core.classes.names import told_apart
 from lantern.core.classes.phrases import make_phrase
 from lantern.core.classes.record_ids import record_key
+from lantern.core.classes.school import check_record_id
 from lantern.core.messages import said
 from lantern.server.api.errors import BadForm
 from lantern.server.classes.models import Member, SchoolClass
-from lantern.server.classes.queries import form_of
+from lantern.server.classes.queries import form_of, school_of
 
 _random = SystemRandom()
 WRITTEN = ["name", "sort_name", "record_id", "record_key", "keypads", "notes", "phrase", "left_at"]
@@ -28,6 +29,7 @@ class ClassList:
 
     def __init__(self, of_class: SchoolClass) -> None:
         self._of_class = of_class
+        self._school = school_of(of_class)
         self._members = {member.pk: member for member in of_class.members.all()}
         self._names = {member.pk: member.name for member in self._members.values() if member.left_at is None}
         self._by_record = {
@@ -89,6 +91,8 @@ class ClassList:
 
     def _write(self, member: Member, form: MemberForm) -> None:
         kept = tidy(form)
+        if kept.record_id != member.record_id:
+            check_record_id(kept.record_id, self._school)
         key = record_key(kept.record_id)
         if key and self._by_record.get(key, member) is not member:
             raise BadForm(

@@ -43,7 +43,7 @@ def roster(teacher: Teacher, version: Version) -> bytes:
         )
         for one in classes
     ]
-    return write_oneroster("School", given, version)
+    return write_oneroster(teacher.school.name or "School", given, version)
 
 
 def _typed(request: HttpRequest) -> str:

@@ -9,10 +9,11 @@ from django.utils import timezone
 
 from lantern.core.classes.comparing import Present, alike
 from lantern.core.classes.members import MemberForm
+from lantern.core.classes.school import USUAL, SchoolSettings
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.addresses import public_url
 from lantern.server.classes.models import JoinRequest, Member, SchoolClass
-from lantern.server.classes.schemas import ClassDetail, ClassRow, MemberRow, RequestRow, ToJoin
+from lantern.server.classes.schemas import ClassDetail, ClassRow, Colleague, MemberRow, RequestRow, ToJoin
 
 
 def classes_of(teacher: Teacher) -> QuerySet[SchoolClass]:
@@ -76,10 +77,16 @@ def class_detail(request: HttpRequest, of_class: SchoolClass) -> ClassDetail:
         door_url=f"{public_url(request)}/join/{of_class.code}",
         has_phrases=of_class.has_phrases,
         made_from=of_class.made_from_id,
-        teachers=teachers_of(of_class),
+        teachers=tuple(Colleague(id=one.pk, name=one.name) for one in of_class.teachers.order_by("name")),
         members_list=tuple(map(member_row, members)),
         requests=requests,
     )
+
+
+def school_of(of_class: SchoolClass) -> SchoolSettings:
+    """What the school of its teachers has decided."""
+    teacher = of_class.teachers.select_related("school").order_by("pk").first()
+    return teacher.school.chosen if teacher else USUAL
 
 
 def teachers_of(of_class: SchoolClass) -> tuple[str, ...]:

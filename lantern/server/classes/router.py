@@ -48,6 +48,7 @@ from lantern.server.classes.schemas import (
     MemberRow,
     Phrases,
     Renewing,
+    Teaching,
     ToJoin,
 )
 
@@ -115,6 +116,12 @@ def read_class(request: TeacherRequest, class_id: int) -> ClassDetail:
 @router.patch("/{class_id}", response={204: None})
 def change_class(request: TeacherRequest, class_id: int, form: ClassForm) -> Status[None]:
     actions.change_class(request.auth, own_class(request.auth, class_id), form)
+    return Status(204, None)
+
+
+@router.put("/{class_id}/teachers", response={204: None})
+def set_teachers(request: TeacherRequest, class_id: int, form: Teaching) -> Status[None]:
+    actions.set_teachers(request.auth, own_class(request.auth, class_id), form.teachers)
     return Status(204, None)
 
 

@@ -48,6 +48,11 @@ class RequestRow(Value):
     member: int | None
 
 
+class Colleague(Value):
+    id: int
+    name: str
+
+
 class ClassDetail(ClassRow):
     """`members_list` has everybody, in no order; `made_from` is the class of the year before."""
 
@@ -57,9 +62,15 @@ class ClassDetail(ClassRow):
     door_url: str
     has_phrases: bool
     made_from: int | None
-    teachers: tuple[str, ...]
+    teachers: tuple[Colleague, ...]
     members_list: tuple[MemberRow, ...]
     requests: tuple[RequestRow, ...]
+
+
+class Teaching(Value):
+    """Who teaches a class, by account."""
+
+    teachers: Annotated[tuple[RowNumber, ...], Field(max_length=50)]
 
 
 class Archiving(Value):

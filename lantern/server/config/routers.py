@@ -10,6 +10,7 @@ from lantern.server.live.router import router as live
 from lantern.server.live.trial import router as trial
 from lantern.server.media.router import router as media
 from lantern.server.reports.router import router as reports
+from lantern.server.schools.router import router as school
 
 api = make_api(
     {
@@ -22,5 +23,6 @@ api = make_api(
         "live": live,
         "trial": trial,
         "sessions": reports,
+        "school": school,
     }
 )

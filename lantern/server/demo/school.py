@@ -16,6 +16,8 @@ class DemoTeacher:
 ODILE = DemoTeacher("Odile Brandt", "odile@gullmark.example", "lantern at dusk")
 RAVI = DemoTeacher("Ravi Anker", "ravi@gullmark.example", "tide tables 1904")
 
+SUNNIVA = DemoTeacher("Sunniva Toll", "sunniva@gullmark.example", "sea marks 1871")
+
 CLASS_8C = (
     "Alva Renner",
     "Bo Tanaka-Lind",

@@ -9,15 +9,15 @@ from dataclasses import dataclass
 
 from django.db.models import QuerySet
 
+from lantern.core.classes.known import Known
 from lantern.core.classes.made_names import made_name
 from lantern.core.classes.phrases import read_phrase
 from lantern.core.classes.record_ids import record_key
-from lantern.core.classes.unfit import is_unfit
+from lantern.core.classes.school import check_name, check_record_id
 from lantern.core.errors import BadName
 from lantern.core.messages import said
 from lantern.core.session import State
 from lantern.core.session.commands import Join
-from lantern.core.session.model import Known
 from lantern.core.session.stored import read_settings
 from lantern.server.api import limits
 from lantern.server.classes.models import Member
@@ -79,16 +79,10 @@ def who_joins(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
         return WhoJoins(member.name, member.person, member.record_id)
     if asked == "made_up" and form.made is not None:
         return WhoJoins(made_name(form.made.language, form.made.number))
-    fit(form.name)
+    check_name(form.name, session.owner.school.chosen)
     if asked == "record_id":
         return _by_record_id(session, form)
     return WhoJoins(form.name)
-
-
-def fit(name: str) -> None:
-    """Raises BadName for a name that is not one for a class."""
-    if is_unfit(name):
-        raise BadName(said("name_unfit", "This name is not one for a class. Choose another."), field="name")
 
 
 def _by_phrase(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
@@ -110,6 +104,7 @@ def _by_phrase(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
 def _by_record_id(session: LiveSession, form: JoinForm) -> WhoJoins:
     """Of a member the class list knows who it is; the name that others see is still the one that was typed: nobody
     learns a name by typing a number."""
+    check_record_id(form.record_id, session.owner.school.chosen)
     key = record_key(form.record_id)
     member = _members(session).filter(record_key=key).first() if key else None
     return WhoJoins(form.name, member.person if member else "", form.record_id)

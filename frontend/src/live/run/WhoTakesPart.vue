@@ -4,13 +4,18 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, watch } from 'vue'
 import { api, data } from '@/api/http'
 import { field } from '@/ui/recipes'
-import { KNOWN, type Known } from './known'
+import { KNOWN, type Known } from '@/composables/known'
 
 const ofClass = defineModel<number | null>('ofClass', { required: true })
 const known = defineModel<Known>('known', { required: true })
 const { data: all } = useQuery({ queryKey: ['classes'], queryFn: () => data(api.GET('/api/classes')) })
 const classes = computed(() => all.value?.filter((row) => !row.archived_at) ?? [])
 const empty = computed(() => classes.value.find((row) => row.id === ofClass.value)?.members === 0)
+
+/** The school's own way is offered anew each time: one sets it aside for one session. */
+const { data: me } = useQuery({ queryKey: ['me'], queryFn: () => data(api.GET('/api/accounts/me')) })
+const schools = computed(() => me.value?.known ?? 'nickname')
+watch(schools, (way) => way !== 'nickname' && (known.value = way), { immediate: true })
 
 /** A class that was archived meanwhile is no choice any more; without a class there is no list to pick from. */
 watch([all, ofClass], () => {
@@ -54,6 +59,11 @@ function choose(event: Event): void {
     <p class="text-[15px] text-slate">
       {{ KNOWN[known].hint }}
       {{ known === 'list' && empty ? 'This class has no members yet.' : '' }}
+      {{
+        known !== schools && schools !== 'nickname'
+          ? `Your school usually takes ${KNOWN[schools].label}.`
+          : ''
+      }}
       Once the doors are open this stays as it is.
     </p>
   </div>

@@ -3,7 +3,7 @@ import { useLocalStorage, type RemovableRef } from '@vueuse/core'
 import defaults from '@/api/defaults.json'
 import type { GameChosen, Settings } from '@/api/types'
 import { games } from '@/games/registry'
-import { KNOWN } from './known'
+import { KNOWN } from '@/composables/known'
 
 const START = defaults.settings as Settings
 

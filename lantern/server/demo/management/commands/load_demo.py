@@ -11,14 +11,14 @@ from lantern.core.classes.members import MemberForm
 from lantern.core.games.points import PointsSettings
 from lantern.core.questions.content import SetContent
 from lantern.core.session import Settings
-from lantern.server.accounts.models import Teacher
+from lantern.server.accounts.models import School, Teacher
 from lantern.server.api.addresses import is_this_machine
 from lantern.server.classes.actions import keep_lists, set_phrases
 from lantern.server.classes.models import SchoolClass
 from lantern.server.classes.schemas import KeptClass, KeptRow
 from lantern.server.demo.props import with_media
 from lantern.server.demo.rehearsal import Rehearsal, Student
-from lantern.server.demo.school import CLASSES, ODILE, RAVI, DemoClass, DemoTeacher
+from lantern.server.demo.school import CLASSES, NAME, ODILE, RAVI, SUNNIVA, DemoClass, DemoTeacher
 from lantern.server.demo.sets import DEMO_SETS, HARBOUR_LIGHTS
 from lantern.server.library.actions import make_set
 from lantern.server.library.models import QuestionSet
@@ -54,7 +54,7 @@ class Command(BaseCommand):
 
     def _lock(self) -> None:
         """Everybody can read the README: where others reach the server, its passwords open nothing."""
-        for who in (ODILE, RAVI):
+        for who in (ODILE, RAVI, SUNNIVA):
             teacher = Teacher.objects.get(email=who.email)
             if teacher.check_password(who.password):
                 password = secrets.token_urlsafe(9)
@@ -63,7 +63,10 @@ class Command(BaseCommand):
                 self.stdout.write(f"Sign in:  {who.email}  with  {password}   (made just now, told this once)")
 
     def _load(self) -> None:
-        odile, _ = _account(ODILE), _account(RAVI)
+        school = School.objects.create(name=NAME)
+        odile = _account(ODILE, school, Teacher.Role.KEEPER)
+        _account(RAVI, school)
+        _account(SUNNIVA, school)
         class_8c, *_ = [_class(odile, one) for one in CLASSES]
         sets = [_load(odile, content, age) for age, content in enumerate(reversed(DEMO_SETS))]
         lights = next(one for one in sets if one.title == HARBOUR_LIGHTS.title)
@@ -73,8 +76,8 @@ class Command(BaseCommand):
         )
 
 
-def _account(who: DemoTeacher) -> Teacher:
-    return Teacher.objects.create_user(email=who.email, password=who.password, name=who.name)
+def _account(who: DemoTeacher, school: School, role: str = Teacher.Role.TEACHER) -> Teacher:
+    return Teacher.objects.create_user(who.email, who.password, who.name, school=school, role=role)
 
 
 def _class(teacher: Teacher, one: DemoClass) -> SchoolClass:

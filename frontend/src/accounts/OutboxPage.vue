@@ -1,0 +1,33 @@
+<script setup lang="ts">
+/** What the mail service that ships was given: it delivers to nobody. */
+import { useQuery } from '@tanstack/vue-query'
+import { api, data } from '@/api/http'
+import { sentenceOf } from '@/api/refusal'
+import { dayAndTime } from '@/composables/format'
+import EmptyNote from '@/ui/EmptyNote.vue'
+
+const { data: mails, error } = useQuery({
+  queryKey: ['outbox'],
+  queryFn: () => data(api.GET('/api/school/outbox')),
+})
+</script>
+
+<template>
+  <div class="mx-auto max-w-3xl px-6 py-7">
+    <h1 class="text-3xl">Outbox</h1>
+    <p class="mt-1 mb-5 text-slate">
+      No mail server is set up, so what is sent stays here. Whoever runs the server can name one (EMAIL_URL).
+    </p>
+    <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
+    <EmptyNote v-else-if="mails && !mails.length" title="Nothing was sent yet">
+      Invitations to colleagues, and messages that confirm an address, lie here.
+    </EmptyNote>
+    <ul v-else class="space-y-4">
+      <li v-for="(mail, at) in mails" :key="at" class="rounded border border-rule bg-sheet px-5 py-4">
+        <p class="text-[15px] text-slate">{{ dayAndTime(mail.sent_at) }} · to {{ mail.to }}</p>
+        <h2 class="text-lg">{{ mail.subject }}</h2>
+        <p class="mt-2 whitespace-pre-wrap wrap-anywhere">{{ mail.text }}</p>
+      </li>
+    </ul>
+  </div>
+</template>

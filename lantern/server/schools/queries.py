@@ -1,0 +1,46 @@
+"""Reading a school."""
+
+from django.conf import settings
+from django.db.models import Count, Q
+from django.shortcuts import get_object_or_404
+
+from lantern.server.accounts.models import Teacher
+from lantern.server.schools.schemas import ColleagueRow, MailRow, SchoolDetail
+from lantern.server.services.models import SentMail
+
+MOST_MAILS = 200
+
+
+def colleague(teacher: Teacher, colleague_id: int) -> Teacher:
+    """Raises Http404 for who is of another school."""
+    return get_object_or_404(Teacher, pk=colleague_id, school=teacher.school_id, is_active=True)
+
+
+def school_detail(teacher: Teacher) -> SchoolDetail:
+    kept = Count("sets", filter=Q(sets__deleted_at=None), distinct=True)
+    colleagues = Teacher.objects.filter(school=teacher.school_id, is_active=True).annotate(
+        kept=kept, taught=Count("classes", distinct=True)
+    )
+    return SchoolDetail(
+        name=teacher.school.name,
+        settings=teacher.school.chosen,
+        colleagues=tuple(
+            ColleagueRow(
+                id=one.pk,
+                name=one.name,
+                email=one.email,
+                role=one.role,  # type: ignore[arg-type]
+                is_me=one.pk == teacher.pk,
+                sets=one.kept,
+                classes=one.taught,
+            )
+            for one in colleagues.order_by("name", "pk")
+        ),
+        has_outbox=settings.EMAIL_BACKEND == settings.OUTBOX,
+    )
+
+
+def outbox(teacher: Teacher) -> list[MailRow]:
+    """What was sent for this school."""
+    found = SentMail.objects.filter(school=teacher.school_id)[:MOST_MAILS]
+    return [MailRow(to=one.to, subject=one.subject, text=one.text, sent_at=one.sent_at) for one in found]
