@@ -70,7 +70,7 @@ def test_twenty_seven_students_took_part_and_answered_like_a_class(demo):
 
 def test_loading_twice_loads_once(demo):
     call_command("load_demo")
-    assert Teacher.objects.count() == 2
+    assert Teacher.objects.count() == 3
     assert LiveSession.objects.count() == 1
 
 

@@ -1868,12 +1868,79 @@ export interface components {
              * @default
              */
             notes?: string;
+            /**
+             * @default {
+             *       "time": 1,
+             *       "no_limit": false,
+             *       "text": "normal",
+             *       "read_aloud": false,
+             *       "fewer_options": 0,
+             *       "no_fog": false,
+             *       "no_motion": false,
+             *       "high_contrast": false,
+             *       "language": ""
+             *     }
+             */
+            needs?: components["schemas"]["Needs"];
             /** Id */
             id: number;
             /** Phrase */
             phrase: string;
             /** Left At */
             left_at: string | null;
+        };
+        /**
+         * Needs
+         * @description `time`: so many times the time that others have; `no_limit`: no limit at all. `fewer_options`: so many wrong
+         *     options less. `language` is that of the interface; empty: the device's.
+         */
+        Needs: {
+            /**
+             * Time
+             * @default 1
+             */
+            time?: number;
+            /**
+             * No Limit
+             * @default false
+             */
+            no_limit?: boolean;
+            /**
+             * Text
+             * @default normal
+             * @enum {string}
+             */
+            text?: "normal" | "large" | "largest";
+            /**
+             * Read Aloud
+             * @default false
+             */
+            read_aloud?: boolean;
+            /**
+             * Fewer Options
+             * @default 0
+             */
+            fewer_options?: number;
+            /**
+             * No Fog
+             * @default false
+             */
+            no_fog?: boolean;
+            /**
+             * No Motion
+             * @default false
+             */
+            no_motion?: boolean;
+            /**
+             * High Contrast
+             * @default false
+             */
+            high_contrast?: boolean;
+            /**
+             * Language
+             * @default
+             */
+            language?: ("en" | "de" | "fr" | "es" | "ar" | "uk") | "";
         };
         /**
          * RequestRow
@@ -1978,7 +2045,8 @@ export interface components {
          * @description `name` is how the class sees it, `sort_name` how a list sorts it (made of the name where it is empty).
          *
          *     `record_id` is an e-mail address or the school's own number; `keypads` are the numbers of keypads that this member
-         *     holds; `notes` are for the class's teachers alone.
+         *     holds; `notes` and `needs` are for the class's teachers
+         *     alone.
          */
         MemberForm: {
             /** Name */
@@ -2003,6 +2071,20 @@ export interface components {
              * @default
              */
             notes?: string;
+            /**
+             * @default {
+             *       "time": 1,
+             *       "no_limit": false,
+             *       "text": "normal",
+             *       "read_aloud": false,
+             *       "fewer_options": 0,
+             *       "no_fog": false,
+             *       "no_motion": false,
+             *       "high_contrast": false,
+             *       "language": ""
+             *     }
+             */
+            needs?: components["schemas"]["Needs"];
         };
         /**
          * Message
@@ -5106,7 +5188,10 @@ export interface components {
             version: string;
             view: components["schemas"]["DeskView"];
         };
-        /** DeskView */
+        /**
+         * DeskView
+         * @description `waiting_for` is how many of those with more time have not answered the open question yet; who is not said.
+         */
         DeskView: {
             /** Title */
             title: string;
@@ -5146,6 +5231,8 @@ export interface components {
             following: string | null;
             /** Allowed */
             allowed: string[];
+            /** Waiting For */
+            waiting_for: number;
         };
         /**
          * GapFillKey
@@ -6799,6 +6886,7 @@ export interface components {
          *
          *     `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to.
          *
+         *     `needs` are absent where there are none; `left_out` are parts of the current question that are not shown here.
          *     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
          *     `description` is the current picture's, for a student who sees pictures without fog.
          */
@@ -6835,6 +6923,13 @@ export interface components {
             scored: number;
             /** @default null */
             paper?: components["schemas"]["MyPaper"] | null;
+            /** @default null */
+            needs?: components["schemas"]["Needs"] | null;
+            /**
+             * Left Out
+             * @default []
+             */
+            left_out?: string[];
         };
         /**
          * MyPaper

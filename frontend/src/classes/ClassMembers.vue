@@ -10,6 +10,7 @@ import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
 import { field, menuPanel, smallField } from '@/ui/recipes'
+import { hasNeeds, NO_NEEDS } from './needs'
 import { typedNames } from './typedNames'
 import type { OneClass } from './useClass'
 
@@ -42,7 +43,7 @@ const otherName = (member: Member): boolean =>
 
 async function add(): Promise<void> {
   if (!name.value.trim()) return
-  const form = { name: name.value, sort_name: '', record_id: '', keypads: [], notes: '' }
+  const form = { name: name.value, sort_name: '', record_id: '', keypads: [], notes: '', needs: NO_NEEDS }
   if (await submit(() => props.one.save(form))) name.value = ''
 }
 
@@ -113,6 +114,11 @@ function paste(event: ClipboardEvent): void {
               {{ member.sort_name }}
             </button>
             <span v-if="otherName(member)" class="ml-2 text-[15px] text-slate">called {{ member.name }}</span>
+            <span
+              v-if="hasNeeds(member.needs)"
+              class="ml-2 rounded border border-rule px-1.5 text-sm text-slate"
+              >needs</span
+            >
             <span v-if="member.notes" class="block max-w-prose truncate text-sm text-slate">{{
               member.notes
             }}</span>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 /** What is kept of a member. */
 import { ref } from 'vue'
-import type { Member, MemberForm } from '@/api/types'
+import type { Member, MemberForm, Needs } from '@/api/types'
 import { useForm } from '@/composables/useForm'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiField from '@/ui/UiField.vue'
 import { field } from '@/ui/recipes'
+import MemberNeeds from './MemberNeeds.vue'
+import { NO_NEEDS } from './needs'
 
 const props = defineProps<{
   member: Member | null
@@ -18,6 +20,7 @@ const name = ref(props.member?.name ?? '')
 const sortName = ref(props.member?.sort_name ?? '')
 const recordId = ref(props.member?.record_id ?? '')
 const keypads = ref((props.member?.keypads ?? []).join(' '))
+const needs = ref<Needs>(props.member?.needs ?? { ...NO_NEEDS })
 const notes = ref(props.member?.notes ?? '')
 const { busy, errors, submit } = useForm()
 
@@ -28,13 +31,14 @@ async function finish(): Promise<void> {
     record_id: recordId.value,
     keypads: keypads.value.split(/[\s,;]+/).filter(Boolean),
     notes: notes.value,
+    needs: needs.value,
   }
   if (await submit(() => props.save(form, props.member?.id))) emit('close')
 }
 </script>
 
 <template>
-  <UiDialog open :title="member ? member.name : 'New member'" @close="emit('close')">
+  <UiDialog open wide :title="member ? member.name : 'New member'" @close="emit('close')">
     <form class="space-y-4" novalidate @submit.prevent="finish">
       <p v-if="errors['']" role="alert" class="text-wrong">{{ errors[''] }}</p>
       <UiField v-model="name" label="Name" hint="How the class sees it" :error="errors.name" />
@@ -58,6 +62,7 @@ async function finish(): Promise<void> {
         <textarea v-model="notes" rows="2" maxlength="2000" :class="field" />
         <span class="text-[15px] text-slate">For the teachers of this class alone.</span>
       </label>
+      <MemberNeeds v-model="needs" />
       <div class="flex gap-3 pt-1">
         <UiButton type="submit" look="main" :disabled="busy">{{ member ? 'Save' : 'Add' }}</UiButton>
         <UiButton @click="emit('close')">Not now</UiButton>

@@ -41,6 +41,8 @@ interface Views<I, P, A, T, K> {
   sort: (item: P | I) => string
   /** Groups of texts that were counted as one. */
   merged?: (tally: T) => { text: string; merged: readonly string[] }[]
+  /** The question without these parts, for whom it shall be plainer. */
+  without?: (item: P, ids: readonly string[]) => P
   /** The words on the button that sends, as "Send B". */
   sendLabel: (item: P, answer: A | null) => string
   /** The result in words, for screen readers. */

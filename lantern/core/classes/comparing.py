@@ -12,6 +12,7 @@ from enum import StrEnum
 from rapidfuzz.fuzz import ratio
 
 from lantern.core.classes.members import MemberForm
+from lantern.core.classes.needs import NONE
 from lantern.core.classes.record_ids import record_key
 from lantern.core.messages import Message
 from lantern.core.values import Value
@@ -129,7 +130,7 @@ class _Known:
 def changes_of(before: MemberForm, given: MemberForm) -> list[str]:
     """The fields that a list says otherwise. What it leaves empty it does not say."""
     said_otherwise = {field: getattr(given, field) for field in MemberForm.model_fields}
-    return [field for field, value in said_otherwise.items() if value and value != getattr(before, field)]
+    return [field for field, value in said_otherwise.items() if value and value not in (NONE, getattr(before, field))]
 
 
 def merged(before: MemberForm, given: MemberForm) -> MemberForm:

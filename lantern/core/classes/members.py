@@ -5,6 +5,7 @@ from typing import Annotated
 from pydantic import Field, field_validator
 
 from lantern.core.classes.names import clean_name, names_of
+from lantern.core.classes.needs import NONE, Needs
 from lantern.core.classes.record_ids import clean_record_id
 from lantern.core.errors import BadName
 from lantern.core.messages import said
@@ -21,7 +22,8 @@ class MemberForm(Written):
     """`name` is how the class sees it, `sort_name` how a list sorts it (made of the name where it is empty).
 
     `record_id` is an e-mail address or the school's own number; `keypads` are the numbers of keypads that this member
-    holds; `notes` are for the class's teachers alone.
+    holds; `notes` and `needs` are for the class's teachers
+    alone.
     """
 
     name: Annotated[str, Field(max_length=200)]
@@ -29,6 +31,7 @@ class MemberForm(Written):
     record_id: Annotated[str, Field(max_length=200)] = ""
     keypads: Annotated[tuple[Keypad, ...], Field(max_length=4)] = ()
     notes: Annotated[str, Field(max_length=2000)] = ""
+    needs: Needs = NONE
 
     @field_validator("keypads", mode="before")
     @classmethod

@@ -60,6 +60,10 @@ class Kind(Generic[I, A, T], TypedAnswers[I, A], Corrections[I, A], Recasting[I]
         """The item with its parts in another order, where order carries no meaning."""
         return item
 
+    def spare(self, item: I) -> tuple[str, ...]:
+        """The ids of wrong parts that may be left out for whom the question shall be plainer."""
+        return ()
+
     def key(self, item: I) -> Key | None:
         """The right answer, or None where there is none."""
         return None

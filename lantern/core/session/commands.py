@@ -10,6 +10,7 @@ from typing import Annotated, ClassVar, Literal
 
 from pydantic import ConfigDict, Field
 
+from lantern.core.classes.needs import NONE, Needs
 from lantern.core.questions import AnyAnswer
 from lantern.core.questions.items import Answer as AnswerValue
 from lantern.core.values import Milliseconds, ShortId
@@ -246,6 +247,7 @@ class Join:
     member: str = ""
     record_id: str = ""
     proven: bool = False
+    needs: Needs = NONE
 
 
 @dataclass(frozen=True)

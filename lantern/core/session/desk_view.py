@@ -15,6 +15,7 @@ from typing import Literal
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, is_scored, title_of
 from lantern.core.questions.marking import LATEST
+from lantern.core.session.allowing import waited_for
 from lantern.core.session.asking import told_asks
 from lantern.core.session.engine import commands_of
 from lantern.core.session.model import Ask, Phase, Seat, Settings, State
@@ -89,6 +90,8 @@ class Progress(Value):
 
 
 class DeskView(Value):
+    """`waiting_for` is how many of those with more time have not answered the open question yet; who is not said."""
+
     title: str
     code: str
     phase: Phase
@@ -110,6 +113,7 @@ class DeskView(Value):
     previous: str | None
     following: str | None
     allowed: tuple[str, ...]
+    waiting_for: int
 
 
 @dataclass(frozen=True)
@@ -237,6 +241,7 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
         previous=neighbour(state, -1),
         following=neighbour(state, +1),
         allowed=tuple(sorted(_allowed(state))),
+        waiting_for=len(waited_for(state, state.ask, present)) if state.ask else 0,
     )
 
 

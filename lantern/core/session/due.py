@@ -4,6 +4,7 @@ from collections.abc import Callable, Collection
 from dataclasses import dataclass
 
 from lantern.core.session.actors import CLOCK, ROOM, Actor
+from lantern.core.session.allowing import closes_at
 from lantern.core.session.commands import CloseIfAllAnswered, PaperTimeUp, TimeUp
 from lantern.core.session.model import Phase, State
 from lantern.core.values import Milliseconds
@@ -32,7 +33,10 @@ def next_due(state: State, present: Callable[[], Collection[int]]) -> Due | None
         here = {seat for seat in present() if seat in state.seats and not state.seats[seat].removed}
         if here and here <= ask.responses.keys():
             return Due(0, ROOM, CloseIfAllAnswered(ask.id, frozenset(here)))
-    return None if ask.deadline is None else Due(ask.deadline, CLOCK, TimeUp(ask.id, ask.deadline))
+    if ask.deadline is None:
+        return None
+    at = closes_at(state, ask, present()) if any(p.needs.more_time for p in state.roster.values()) else ask.deadline
+    return None if at is None else Due(at, CLOCK, TimeUp(ask.id, ask.deadline))
 
 
 def _next_paper(state: State) -> Due | None:

@@ -36,7 +36,7 @@ def _on_named(state: State, event: e.Named) -> State:
 
 
 def _person(event: e.Named) -> Person:
-    return Person(event.person, event.name, event.member, event.record_id)
+    return Person(event.person, event.name, event.member, event.record_id, event.needs)
 
 
 def _on_claimed(state: State, event: e.Claimed) -> State:
@@ -101,7 +101,7 @@ def response_to(state: State, ask: Ask, recorded: Recorded, judging: Judging) ->
     event, at, seat = recorded.event, recorded.sent.at, recorded.sent.by.who
     assert isinstance(event, e.Answered)
     assert seat is not None
-    left = time_left(state, ask, at)
+    left = time_left(state, ask, state.seats[seat], at)
     answer, mark, short = judging.of(event.answer)
     if state.corrections or state.hand_marks:
         mark = mark_by_hand(state, ask, seat, mark)

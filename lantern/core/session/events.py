@@ -9,6 +9,7 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
+from lantern.core.classes.needs import NONE, Needs
 from lantern.core.questions import AnyAnswer, AnyItem
 from lantern.core.values import Milliseconds
 
@@ -288,6 +289,7 @@ class Named:
     name: str
     member: str = ""
     record_id: str = ""
+    needs: Needs = NONE
 
 
 StoredEvent = (

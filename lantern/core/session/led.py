@@ -9,6 +9,7 @@ from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session import people, rounds
 from lantern.core.session.actors import Sent
+from lantern.core.session.allowing import own_deadline
 from lantern.core.session.common import ALWAYS, CORRECTED, Handlers
 from lantern.core.session.model import Phase, State
 from lantern.core.session.moves import Move, item_after, next_move
@@ -95,7 +96,7 @@ def _end(state: State, command: c.End, sent: Sent) -> Events:
 
 
 def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
-    own_seat(state, command.seat, sent)
+    seat = own_seat(state, command.seat, sent)
     ask = state.asks.get(command.ask)
     given = ask.responses.get(command.seat) if ask else None
     if given is not None:
@@ -104,7 +105,8 @@ def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
         raise errors.AlreadyAnswered
     if ask is None or ask is not state.ask or not ask.is_open:
         raise errors.NotOpen
-    if ask.deadline is not None and sent.at > ask.deadline + LATE_BY:
+    deadline = own_deadline(state, seat, ask)
+    if deadline is not None and sent.at > deadline + LATE_BY:
         raise errors.TooLate
     item = state.item(ask.item_id)
     if command.answer.kind != item.kind:

@@ -13,6 +13,7 @@ from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session import people
 from lantern.core.session.actors import Sent
+from lantern.core.session.allowing import needs_of
 from lantern.core.session.asking import may_change
 from lantern.core.session.common import ALWAYS, CORRECTED, Handlers
 from lantern.core.session.model import Ask, Phase, State
@@ -35,9 +36,10 @@ def _begin(state: State, command: c.BeginPaper, sent: Sent) -> Events:
     seat = own_seat(state, command.seat, sent)
     if seat.number in state.papers:
         return []
-    rules = state.paper_rules
+    rules, needs = state.paper_rules, needs_of(state, seat)
     items = drawn(state.content.items, rules, state.seed, seat.number)
-    return [e.PaperDrawn(items, sent.at + rules.limit * 1000 if rules.limit else None)]
+    has_limit = rules.limit is not None and not needs.no_limit
+    return [e.PaperDrawn(items, sent.at + round((rules.limit or 0) * 1000 * needs.time) if has_limit else None)]
 
 
 def _go_to(state: State, command: c.GoToPlace, sent: Sent) -> Events:

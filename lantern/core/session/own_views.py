@@ -7,10 +7,22 @@ and a fragment for each item at each stage. Only a student's own part is made fo
 from functools import lru_cache
 from typing import Literal
 
+from lantern.core.classes.needs import NONE
 from lantern.core.questions.items import Item
+from lantern.core.session.allowing import needs_of
 from lantern.core.session.asking import told
 from lantern.core.session.model import Seat, State
-from lantern.core.session.views import Mine, MyPaper, as_json, own_answer, own_remarks, shown_item, student_view
+from lantern.core.session.views import (
+    Mine,
+    MyPaper,
+    as_json,
+    own_answer,
+    own_left_out,
+    own_needs,
+    own_remarks,
+    shown_item,
+    student_view,
+)
 
 Stage = Literal["asked", "told"]
 """How far somebody is with an item: what they may see of it."""
@@ -58,7 +70,7 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
     paper = state.papers.get(number)
     ask = state.ask_of(place[0]) if place else None
     response = ask.responses.get(number) if ask else None
-    if paper is None or response is not None or seat.fog_lifted:
+    if paper is None or response is not None or seat.fog_lifted or needs_of(state, seat) != NONE:
         return mine_at_own_pace(state, seat).model_dump_json()
     # Ids are short and plain (`ShortId`): nothing in them has to be escaped.
     asked = f'"{ask.id}"' if ask else "null"
@@ -69,7 +81,7 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
         f'{{"seat":{number},"name":{as_json(state.own_name(seat))},"fog_lifted":false,"description":"","ask":{asked},'
         '"answer":null,"mark":null,"forgiven":[],"gained":null,"bonus":null,"points":null,"place":null,"people":0,'
         f'"right":0.0,"scored":0,"paper":{{"items":{items},"at":"{paper.at}",'
-        f'"answered":[{answered}],"deadline":{deadline},"handed_in":{as_json(paper.handed_in_by)}}}}}'
+        f'"answered":[{answered}],"deadline":{deadline},"handed_in":{as_json(paper.handed_in_by)}}},"needs":null,"left_out":[]}}'
     )
 
 
@@ -104,6 +116,8 @@ def mine_at_own_pace(state: State, seat: Seat) -> Mine:
         right=0.0,
         scored=0,
         paper=_my_paper(state, number),
+        needs=own_needs(state, seat),
+        left_out=() if place is None or place[1] == "told" else own_left_out(state, seat, item),
     )
 
 

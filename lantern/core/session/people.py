@@ -35,8 +35,9 @@ def join(state: State, command: c.Join, sent: Sent) -> Events:
             ),
             field="name",
         )
-    named = e.Named(command.person, told_apart(name, _names(state)), command.member, clean_record_id(command.record_id))
-    return [named, joined]
+    record_id = clean_record_id(command.record_id)
+    named = e.Named(command.person, told_apart(name, _names(state)), command.member, record_id, command.needs)
+    return [named, joined, *([e.FogLifted(joined.seat, True)] if command.needs.no_fog else [])]
 
 
 def _asked_for(state: State, command: c.Join) -> str:

@@ -7,7 +7,8 @@ had then: time that is added, and an opening after that one, give nobody more of
 from lantern.core.games import NOTHING, Gain, Play, game_of
 from lantern.core.questions.items import Item, Question
 from lantern.core.questions.marking import FIRST
-from lantern.core.session.model import Ask, State
+from lantern.core.session.allowing import time_factor
+from lantern.core.session.model import Ask, Seat, State
 from lantern.core.values import Milliseconds
 
 
@@ -19,7 +20,7 @@ def gained(state: State, item: Item, mark: float | None, left: float | None) -> 
     return game_of(chosen).gain(chosen, Play(mark, item.weight, left))
 
 
-def time_left(state: State, ask: Ask, at: Milliseconds) -> float | None:
+def time_left(state: State, ask: Ask, seat: Seat, at: Milliseconds) -> float | None:
     """The share of the time, 0..1, that is left for an answer at this moment; None where there is no limit, or where
     the game does not look at it."""
     chosen = state.settings.game
@@ -29,4 +30,6 @@ def time_left(state: State, ask: Ask, at: Milliseconds) -> float | None:
         allowed, took = None if ask.deadline is None else ask.deadline - ask.opened_at, at - ask.opened_at
     else:
         allowed, took = ask.limit, at - ask.began_at
-    return None if allowed is None else min(1.0, max(0.0, 1 - max(0, took) / max(1, allowed)))
+    if allowed is None:
+        return None
+    return min(1.0, max(0.0, 1 - max(0, took) / max(1, allowed * time_factor(state, seat))))

@@ -6,16 +6,19 @@ So a person can be renamed and erased with no event touched, and the figures of 
 from collections.abc import Mapping
 from dataclasses import dataclass
 
+from lantern.core.classes.needs import NONE, Needs
+
 
 @dataclass(frozen=True, slots=True)
 class Person:
     """`id` is opaque and good for one session. `member` is who it is in the class list, `record_id` as it was given:
-    neither is told to any device, the big screen, or the desk."""
+    neither is told to any device, the big screen, or the desk. `needs` are told to the own device alone."""
 
     id: str
     name: str
     member: str = ""
     record_id: str = ""
+    needs: Needs = NONE
 
 
 Roster = Mapping[str, Person]

@@ -9,8 +9,10 @@
 import json
 from functools import lru_cache
 
+from lantern.core.classes.needs import NONE, Needs
 from lantern.core.questions import AnyAnswer, AnyKey, AnyPublicItem, AnyTally, kind_of
 from lantern.core.questions.items import Answer, Item, Media, Question, Remark, explanation_html
+from lantern.core.session.allowing import left_out, needs_of
 from lantern.core.session.asking import told, told_asks, was_asked
 from lantern.core.session.model import Phase, Response, Seat, State
 from lantern.core.session.paper import HandedInBy
@@ -59,6 +61,7 @@ class Mine(Value):
 
     `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to.
 
+    `needs` are absent where there are none; `left_out` are parts of the current question that are not shown here.
     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
     `description` is the current picture's, for a student who sees pictures without fog.
     """
@@ -79,6 +82,8 @@ class Mine(Value):
     right: float
     scored: int
     paper: MyPaper | None = None
+    needs: Needs | None = None
+    left_out: tuple[str, ...] = ()
 
 
 class Place(Value):
@@ -155,7 +160,19 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
         people=places.people,
         right=places.marks.get(seat_number, 0.0),
         scored=places.scored(seat),
+        needs=own_needs(state, seat),
+        left_out=own_left_out(state, seat, state.current),
     )
+
+
+def own_needs(state: State, seat: Seat) -> Needs | None:
+    needs = needs_of(state, seat)
+    return None if needs == NONE else needs
+
+
+def own_left_out(state: State, seat: Seat, item: Item | None) -> tuple[str, ...]:
+    """Nothing once the key is shown: everybody sees all of it then."""
+    return () if item is None or state.phase is Phase.REVEALED else left_out(state, seat, item)
 
 
 def own_answer(item: Item, response: Response, *, is_told: bool) -> Answer:

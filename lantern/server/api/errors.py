@@ -91,7 +91,8 @@ class SignedOut(core.LanternError):
 
 
 STATUS |= {FaultySession: 500, TooFast: 429, Elsewhere: 409, SignedOut: 401}
-STATUS |= {TooManyTries: 429, WrongSignIn: 401, UnknownCode: 404, UnknownSession: 404, BadForm: 422, NotStored: 503, KeepersOnly: 403}
+STATUS |= {TooManyTries: 429, WrongSignIn: 401, UnknownCode: 404, UnknownSession: 404, BadForm: 422, NotStored: 503}
+STATUS |= {KeepersOnly: 403}
 
 
 class ErrorReply(Message):

@@ -28,13 +28,14 @@ def snapshot_of(api: NinjaAPI, messages: list[type[Value]]) -> str:
 
 
 def defaults_of(snapshot: str) -> str:
-    """What the fields of items (by kind) and of settings are unless somebody says otherwise, as JSON text: types alone
-    do not tell the front end."""
+    """What the fields of items (by kind), of settings and of needs are unless somebody says otherwise, as JSON
+    text: types alone do not tell the front end."""
     schemas: dict[str, Any] = json.loads(snapshot)["components"]["schemas"]
     kinds: dict[str, str] = schemas["PutItem"]["properties"]["item"]["discriminator"]["mapping"]
     defaults = {
         "items": {kind: _defaults(schemas[ref.rpartition("/")[2]]) for kind, ref in kinds.items()},
         "settings": _defaults(schemas["LedSettings"]),
+        "needs": _defaults(schemas["Needs"]),
     }
     return json.dumps(defaults, indent=2, ensure_ascii=False) + "\n"
 

@@ -10,6 +10,7 @@ from django.http import Http404
 from lantern.core.classes.comparing import merged
 from lantern.core.classes.members import MOST_MEMBERS, MemberForm, tidy
 from lantern.core.classes.names import told_apart
+from lantern.core.classes.needs import NONE
 from lantern.core.classes.phrases import make_phrase
 from lantern.core.classes.record_ids import record_key
 from lantern.core.classes.school import check_record_id
@@ -19,7 +20,7 @@ from lantern.server.classes.models import Member, SchoolClass
 from lantern.server.classes.queries import form_of, school_of
 
 _random = SystemRandom()
-WRITTEN = ["name", "sort_name", "record_id", "record_key", "keypads", "notes", "phrase", "left_at"]
+WRITTEN = ["name", "sort_name", "record_id", "record_key", "keypads", "notes", "needs", "phrase", "left_at"]
 AT_ONCE = 200
 """Rows in one statement: SQLite takes so many parameters."""
 
@@ -109,6 +110,7 @@ class ClassList:
         member.sort_name = kept.sort_name
         member.record_id, member.record_key = kept.record_id, key
         member.keypads, member.notes = list(kept.keypads), kept.notes
+        member.needs = {} if kept.needs == NONE else kept.needs.model_dump(mode="json")
         if member.pk:
             self._names[member.pk] = member.name
 

@@ -55,6 +55,7 @@ class Member(models.Model):
     record_key = models.CharField(max_length=100, blank=True, db_index=True)
     keypads = models.JSONField(default=list)
     notes = models.TextField(blank=True)
+    needs = models.JSONField(default=dict)
     phrase = models.CharField(max_length=60, blank=True)
     created_at = models.DateTimeField(auto_now_add=True)
     left_at = models.DateTimeField(null=True, blank=True)

@@ -9,6 +9,7 @@ from django.utils import timezone
 
 from lantern.core.classes.comparing import Present, alike
 from lantern.core.classes.members import MemberForm
+from lantern.core.classes.needs import needs_from
 from lantern.core.classes.school import USUAL, SchoolSettings
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.addresses import public_url
@@ -100,6 +101,7 @@ def form_of(member: Member) -> MemberForm:
         record_id=member.record_id,
         keypads=tuple(member.keypads),
         notes=member.notes,
+        needs=needs_from(member.needs),
     )
 
 

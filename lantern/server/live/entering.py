@@ -11,6 +11,7 @@ from django.db.models import QuerySet
 
 from lantern.core.classes.known import Known
 from lantern.core.classes.made_names import made_name
+from lantern.core.classes.needs import NONE, Needs, needs_from
 from lantern.core.classes.phrases import read_phrase
 from lantern.core.classes.record_ids import record_key
 from lantern.core.classes.school import check_name, check_record_id
@@ -33,9 +34,10 @@ class WhoJoins:
     member: str = ""
     record_id: str = ""
     proven: bool = False
+    needs: Needs = NONE
 
     def command(self, key: str, person: str) -> Join:
-        return Join(self.name, key, person, self.member, self.record_id, self.proven)
+        return Join(self.name, key, person, self.member, self.record_id, self.proven, self.needs)
 
 
 def known_by(session: LiveSession) -> Known:
@@ -76,7 +78,7 @@ def who_joins(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
         member = _members(session).filter(person=form.member).first() if form.member else None
         if member is None:
             raise BadName(said("name_not_picked", "Choose your name from the list."), field="member")
-        return WhoJoins(member.name, member.person, member.record_id)
+        return WhoJoins(member.name, member.person, member.record_id, needs=needs_from(member.needs))
     if asked == "made_up" and form.made is not None:
         return WhoJoins(made_name(form.made.language, form.made.number))
     check_name(form.name, session.owner.school.chosen)
@@ -89,7 +91,8 @@ def _by_phrase(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
     phrase = read_phrase(form.phrase)
     member = _members(session).filter(phrase=phrase).first() if phrase else None
     if member is not None:
-        return WhoJoins(member.name, member.person, member.record_id, proven=True)
+        needs = needs_from(member.needs)
+        return WhoJoins(member.name, member.person, member.record_id, proven=True, needs=needs)
     limits.spend(limits.WRONG_CODES_AT_ONE_ADDRESS, address)
     limits.spend(limits.WRONG_PHRASES, form.key)
     raise BadName(
@@ -107,7 +110,9 @@ def _by_record_id(session: LiveSession, form: JoinForm) -> WhoJoins:
     check_record_id(form.record_id, session.owner.school.chosen)
     key = record_key(form.record_id)
     member = _members(session).filter(record_key=key).first() if key else None
-    return WhoJoins(form.name, member.person if member else "", form.record_id)
+    if member is None:
+        return WhoJoins(form.name, record_id=form.record_id)
+    return WhoJoins(form.name, member.person, form.record_id, needs=needs_from(member.needs))
 
 
 def _members(session: LiveSession) -> QuerySet[Member]:

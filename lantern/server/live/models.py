@@ -85,6 +85,7 @@ class Person(models.Model):
     member = models.CharField(max_length=40, blank=True, db_index=True)
     record_id = models.CharField(max_length=100, blank=True)
     record_key = models.CharField(max_length=100, blank=True, db_index=True)
+    needs = models.JSONField(default=dict)
 
     class Meta:
         constraints = (models.UniqueConstraint(fields=["session", "key"], name="one_person_a_key"),)

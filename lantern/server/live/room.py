@@ -14,6 +14,7 @@ from functools import cached_property
 
 from lantern.core.errors import LanternError, TakenOut
 from lantern.core.session import Phase, State
+from lantern.core.session.allowing import has_own_options
 from lantern.core.session.desk_view import DeskMemo, desk_text
 from lantern.core.session.own_views import Fragments, mine_text, place_of, view_text
 from lantern.core.session.views import Places, mine, screen_view, student_view
@@ -227,9 +228,10 @@ class Room:
 
     def _messages(self, role: Audience, text: str, snapshot: Snapshot) -> Iterable[tuple[Connection, bytes]]:
         with_own = role is Audience.STUDENT and snapshot.state.phase not in SAME_FOR_ALL
+        apart = has_own_options(snapshot.state) if role is Audience.STUDENT else frozenset()
         same = b"" if with_own else text_frame(envelope(text, None))
         for connection in list(self.connections[role]):
-            if with_own and connection.seat is not None:
+            if (with_own or connection.seat in apart) and connection.seat is not None:
                 yield connection, text_frame(snapshot.for_seat(connection.seat))
             else:
                 yield connection, same

@@ -13,6 +13,7 @@ from django.db.backends.utils import CursorWrapper
 
 from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
+from lantern.core.classes.needs import NONE, needs_from
 from lantern.core.classes.record_ids import record_key
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
@@ -155,8 +156,11 @@ def read_row(row: Row) -> Recorded:
 
 
 def roster_of(session_id: int) -> Roster:
-    people = Person.objects.filter(session_id=session_id).values_list("key", "name", "member", "record_id")
-    return {key: PersonInRoster(key, name, member, record_id) for key, name, member, record_id in people}
+    people = Person.objects.filter(session_id=session_id).values_list("key", "name", "member", "record_id", "needs")
+    return {
+        key: PersonInRoster(key, name, member, record_id, needs_from(needs) if needs else NONE)
+        for key, name, member, record_id, needs in people
+    }
 
 
 class Stale(Exception):
@@ -244,6 +248,7 @@ def _row_of(session_id: int, person: PersonInRoster) -> Person:
         member=person.member,
         record_id=person.record_id,
         record_key=record_key(person.record_id),
+        needs={} if person.needs == NONE else person.needs.model_dump(mode="json"),
     )
 
 

@@ -37,6 +37,8 @@ const head = computed(() => {
   if (item.weight === 2) parts.push('counts twice')
   if (number && !item.scored) parts.push('opinion')
   if (props.seconds !== null) parts.push(`${duration(props.seconds)} left`)
+  if (props.seconds === 0 && props.view.waiting_for)
+    parts.push(`waiting for ${props.view.waiting_for} with more time`)
   const writer = props.view.run.find((row) => row.id === item.id)?.by
   if (writer) parts.push(`written by ${writer}`)
   const phase = PHASES[props.view.phase]

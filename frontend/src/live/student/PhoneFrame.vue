@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** The phone's frame: who, where, the time as a thin strip, one thing in the middle, one button below. */
+import OwnLook from './OwnLook.vue'
+
 defineProps<{
   left: string
   right?: string
@@ -13,7 +15,7 @@ defineProps<{
     <header class="on-dark sticky top-0 z-10 bg-hull text-foam">
       <div class="flex min-h-10 items-center justify-between gap-4 px-4 text-[15px]">
         <span class="truncate">{{ left }}</span>
-        <span class="shrink-0">{{ right }}</span>
+        <span class="flex shrink-0 items-center gap-2">{{ right }}<OwnLook /></span>
       </div>
       <div class="h-1.5 bg-rule" aria-hidden="true">
         <div

@@ -16,6 +16,7 @@ import { mainButton } from './recipes'
 import type { Refusal } from '@/api/refusal'
 import { announcement } from './announce'
 import { guestName } from './guest'
+import { need } from './look'
 import type { SeatLink } from './useSeat'
 
 const props = defineProps<{ link: SeatLink; name: string; seat?: number }>()
@@ -29,6 +30,12 @@ const ownName = computed(
 )
 const phase = computed(() => view.value?.phase)
 const shown = computed(() => view.value?.shown ?? null)
+/** The question with the options that this student is shown. */
+const plainer = computed(() => {
+  const { item } = shown.value!
+  const out = mine.value?.left_out ?? []
+  return out.length ? (registry[item.kind].without?.(item, out) ?? item) : item
+})
 const isOpen = computed(() => phase.value === 'open')
 const isOver = computed(() => phase.value === 'closed' || phase.value === 'revealed')
 const mayAnswer = computed(() => {
@@ -54,6 +61,7 @@ watch([() => shown.value?.item.id, () => shown.value?.ask], () => {
   chosen.value = null
   scrollTo(0, 0)
 })
+watch(() => mine.value?.needs, need, { immediate: true })
 watch(gone, (why) => why && emit('leave', why))
 
 function sendChosen(): void {
@@ -117,7 +125,7 @@ function sendChosen(): void {
         :key="shown.ask ?? shown.item.id"
         :kind="shown.item.kind"
         part="player"
-        :item="shown.item"
+        :item="plainer"
         :answer="answer ?? chosen"
         :disabled="!mayAnswer"
         @update="chosen = $event"

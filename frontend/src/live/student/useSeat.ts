@@ -3,7 +3,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { newId } from '@/api/ids'
 import { openLine } from '@/api/live'
 import { Refusal } from '@/api/refusal'
-import type { Joined, Mine, StudentAnswer, StudentMessage, StudentView } from '@/api/types'
+import type { Joined, Mine, Needs, Shown, StudentAnswer, StudentMessage, StudentView } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
 import { readingOf } from './request'
 import { keepPending, keptPending, type Pending } from './seat'
@@ -21,6 +21,14 @@ export const refusedBy = (error: Refusal): Refused => ({
   again: error.family === 'bad_answer',
 })
 
+/** The time of a question as this student has it. */
+export function ownTime(shown: Shown | null | undefined, needs: Partial<Needs> | null | undefined) {
+  const { opened_at: opened, deadline } = shown ?? {}
+  if (!shown || !needs || !opened || !deadline) return shown
+  const more = opened + Math.round((deadline - opened) * (needs.time ?? 1))
+  return { opened_at: opened, deadline: needs.no_limit ? null : more }
+}
+
 export function useSeat(seat: Joined) {
   const line = openLine<StudentMessage>({
     socket: '/live/student',
@@ -35,7 +43,7 @@ export function useSeat(seat: Joined) {
   const pending = shallowRef<Record<string, Pending>>(keptPending(seat))
   const sent = shallowRef<Record<string, StudentAnswer>>({})
   const refusals = shallowRef<Record<string, Refused>>({})
-  const time = useTimeLeft(() => view.value?.shown, line.offset)
+  const time = useTimeLeft(() => ownTime(view.value?.shown, mine.value?.needs), line.offset)
   const numbers = new Map<string, number>()
 
   watch(line.message, (message) => {

@@ -129,6 +129,9 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
         options = rng.sample(item.options, len(item.options))
         return item.model_copy(update={"options": tuple(options)})
 
+    def spare(self, item: ChoiceItem) -> tuple[str, ...]:
+        return tuple(option.id for option in item.options if not option.right) if item.scored else ()
+
     def key(self, item: ChoiceItem) -> ChoiceKey | None:
         return ChoiceKey(right=tuple(sorted(_right(item)))) if item.scored else None
 

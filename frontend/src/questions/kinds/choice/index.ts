@@ -34,6 +34,7 @@ export const choice = defineKind<'choice'>({
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
   sort,
+  without: (item, ids) => ({ ...item, options: item.options.filter((one) => !ids.includes(one.id)) }),
   sendLabel: (item, answer) => (answer ? `Send ${lettersOf(item, answer)}` : 'Choose an answer'),
   inWords,
 })

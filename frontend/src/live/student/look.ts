@@ -1,0 +1,57 @@
+/**
+ * How this device shows things to its student: what they need by the class list, and what they have chosen here.
+ * It is said on the page's root, and the styles do the rest.
+ */
+import { reactive, watchEffect } from 'vue'
+import type { Needs } from '@/api/types'
+
+export interface OwnLook {
+  text: Needs['text']
+  contrast: boolean
+  calm: boolean
+}
+
+const KEPT = 'lantern.own-look'
+export const SIZES: OwnLook['text'][] = ['normal', 'large', 'largest']
+
+function kept(): Partial<OwnLook> {
+  try {
+    return JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<OwnLook>
+  } catch {
+    return {}
+  }
+}
+
+/** Chosen on this device, by whoever holds it. */
+export const chosen = reactive<OwnLook>({ text: 'normal', contrast: false, calm: false, ...kept() })
+/** What the member that sits here needs. */
+const needed = reactive<OwnLook>({ text: 'normal', contrast: false, calm: false })
+
+export function need(needs: Partial<Needs> | null | undefined): void {
+  needed.text = needs?.text ?? 'normal'
+  needed.contrast = needs?.high_contrast ?? false
+  needed.calm = needs?.no_motion ?? false
+}
+
+/** The larger of both, and whatever either wants. */
+function shown(): OwnLook {
+  const size = Math.max(SIZES.indexOf(chosen.text), SIZES.indexOf(needed.text))
+  return {
+    text: SIZES[size] ?? 'normal',
+    contrast: chosen.contrast || needed.contrast,
+    calm: chosen.calm || needed.calm,
+  }
+}
+
+watchEffect(() => {
+  const { text, contrast, calm } = shown()
+  Object.assign(document.documentElement.dataset, { text, contrast: String(contrast), calm: String(calm) })
+})
+
+watchEffect(() => {
+  try {
+    localStorage.setItem(KEPT, JSON.stringify(chosen))
+  } catch {
+    // Private windows may refuse: it then lasts as long as the page.
+  }
+})

@@ -1,0 +1,67 @@
+"""What a person's needs change for them in a session, and for nobody else. Whoever asks how long, or between what, asks
+here (docs/classes.md, D1 to D6)."""
+
+from collections.abc import Collection
+from random import Random
+
+from lantern.core.classes.needs import NONE, Needs
+from lantern.core.questions import kind_of
+from lantern.core.questions.items import Item
+from lantern.core.session.model import Ask, Phase, Seat, State
+from lantern.core.values import Milliseconds
+
+NO_LIMIT_IS = 3.0
+"""Where the share of the time counts, no limit counts as so many times the time of others."""
+
+
+def needs_of(state: State, seat: Seat) -> Needs:
+    person = state.roster.get(seat.person)
+    return person.needs if person else NONE
+
+
+def time_factor(state: State, seat: Seat) -> float:
+    needs = needs_of(state, seat)
+    return NO_LIMIT_IS if needs.no_limit else needs.time
+
+
+def own_deadline(state: State, seat: Seat, ask: Ask) -> Milliseconds | None:
+    """When this person's time for the question is over; None for never."""
+    needs = needs_of(state, seat)
+    if ask.deadline is None or needs.no_limit:
+        return None
+    return ask.opened_at + round((ask.deadline - ask.opened_at) * needs.time)
+
+
+def waited_for(state: State, ask: Ask, present: Collection[int]) -> list[Seat]:
+    """Those with more time who are here and have not answered: the question stays open for them."""
+    if ask.deadline is None or not ask.is_open:
+        return []
+    return [
+        seat
+        for seat in state.people()
+        if needs_of(state, seat).more_time and seat.number in present and seat.number not in ask.responses
+    ]
+
+
+def closes_at(state: State, ask: Ask, present: Collection[int]) -> Milliseconds | None:
+    """When the question closes by itself: once the time of everybody who is waited for is over; None for never."""
+    deadlines = [own_deadline(state, seat, ask) for seat in waited_for(state, ask, present)]
+    return None if None in deadlines else max((at for at in deadlines if at), default=ask.deadline)
+
+
+def left_out(state: State, seat: Seat, item: Item) -> tuple[str, ...]:
+    """The parts of a question that this person is not shown: wrong ones, the same each time, at least one stays."""
+    needs = needs_of(state, seat)
+    spare = sorted(kind_of(item).spare(item)) if needs.fewer_options else []
+    count = min(needs.fewer_options, len(spare) - 1)
+    if count <= 0:
+        return ()
+    person = state.roster[seat.person]
+    return tuple(sorted(Random(f"{person.member or person.id}:{item.id}").sample(spare, count)))
+
+
+def has_own_options(state: State) -> frozenset[int]:
+    """The seats whose own part says which options they are shown, also while a question is open."""
+    if state.phase not in (Phase.OPEN, Phase.PAGE):
+        return frozenset()
+    return frozenset(seat.number for seat in state.people() if needs_of(state, seat).fewer_options)
