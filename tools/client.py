@@ -21,10 +21,12 @@ class TeacherClient:
         assert reply.status_code == status, f"{method} {path}: {reply.status_code} {reply.text[:300]}"
         return reply.json() if reply.content and "json" in reply.headers.get("content-type", "") else reply.content
 
-    def sign_up(self, name: str = "Sunniva Toll") -> str:
+    def sign_up(self, name: str = "Sunniva Toll", invitation: str = "") -> str:
         """A new account; returns its e-mail address. The password is PASSWORD."""
         email = f"t{secrets.token_hex(5)}@gullmark.example"
-        self.call("POST", "/accounts/sign-up", {"name": name, "email": email, "password": PASSWORD})
+        self.call(
+            "POST", "/accounts/sign-up", {"name": name, "email": email, "password": PASSWORD, "invitation": invitation}
+        )
         return email
 
     def sign_in(self, email: str, password: str) -> None:

@@ -1,10 +1,11 @@
-"""Who may do what: every operation and every socket, as its owner, as a colleague, as a student, and as nobody.
+"""Who may do what (docs/data.md): every operation and every socket, in every role.
 
 The table is written by hand. An operation that is missing from it fails the test, so nobody adds one unthinking.
 """
 
 import json
 import secrets
+from pathlib import Path
 
 import httpx
 import pytest
@@ -14,11 +15,26 @@ from lantern.server.api.snapshot import SNAPSHOT
 from tests.builders import choice
 from tools.client import TeacherClient, answering, join
 
-EVERYBODY = {"owner", "colleague", "student", "nobody"}
-TEACHERS = {"owner", "colleague"}
-OWNER = {"owner"}
-STUDENT = {"student"}
-BY_CSRF_ALONE = {"owner", "colleague"}
+ROLES = ("owner", "co-teacher", "colleague", "stranger", "student", "nobody")
+DOC = Path(__file__).parents[2] / "docs/data.md"
+
+
+def allowed(thing):
+    """Whom docs/data.md gives this thing."""
+    (row,) = [line for line in DOC.read_text("utf-8").splitlines() if line.startswith(f"| {thing}")]
+    cells = [cell.strip() for cell in row.strip("| ").split("|")]
+    assert set(cells[1:]) <= {"yes", "–"}
+    return {role for role, cell in zip(ROLES, cells[1:], strict=True) if cell == "yes"}
+
+
+OWNER = allowed("a set, a session")
+TAUGHT = allowed("a class:")
+TEACHERS = allowed("own lists")
+KEEPERS = allowed("what a school decides")
+KEEPER_HERE = allowed("roles of colleagues")
+STUDENT = allowed("a seat")
+EVERYBODY = allowed("a code")
+BY_CSRF_ALONE = allowed("signing in and up")
 """Signing in and up want the CSRF token of our own pages, which a student's page and a script do not have."""
 
 MAY = {
@@ -32,32 +48,36 @@ MAY = {
     "GET /api/classes": TEACHERS,
     "POST /api/classes": TEACHERS,
     "POST /api/classes/read": TEACHERS,
-    "POST /api/classes/add": OWNER,
+    "POST /api/classes/add": TAUGHT,
     "GET /api/classes/oneroster.zip": TEACHERS,
     "GET /api/classes/joining/{link}": EVERYBODY,
     "POST /api/classes/joining/{link}": EVERYBODY,
-    "GET /api/classes/{class_id}": OWNER,
-    "PATCH /api/classes/{class_id}": OWNER,
-    "POST /api/classes/{class_id}/code": OWNER,
-    "PUT /api/classes/{class_id}/archive": OWNER,
-    "POST /api/classes/{class_id}/copy": OWNER,
-    "POST /api/classes/{class_id}/members": OWNER,
-    "PATCH /api/classes/{class_id}/members/{member_id}": OWNER,
-    "PUT /api/classes/{class_id}/members/{member_id}/left": OWNER,
-    "PUT /api/classes/{class_id}/phrases": OWNER,
-    "POST /api/classes/{class_id}/phrases": OWNER,
-    "PUT /api/classes/{class_id}/joining": OWNER,
-    "POST /api/classes/{class_id}/requests/{request_id}": OWNER,
-    "GET /api/classes/{class_id}/slips.pdf": OWNER,
-    "GET /api/classes/{class_id}/door.pdf": OWNER,
-    "GET /api/classes/{class_id}/link.svg": OWNER,
-    "GET /api/classes/{class_id}/members.{suffix}": OWNER,
-    "PUT /api/classes/{class_id}/teachers": OWNER,
+    "GET /api/classes/{class_id}": TAUGHT,
+    "PATCH /api/classes/{class_id}": TAUGHT,
+    "POST /api/classes/{class_id}/code": TAUGHT,
+    "PUT /api/classes/{class_id}/archive": TAUGHT,
+    "POST /api/classes/{class_id}/copy": TAUGHT,
+    "POST /api/classes/{class_id}/members": TAUGHT,
+    "PATCH /api/classes/{class_id}/members/{member_id}": TAUGHT,
+    "PUT /api/classes/{class_id}/members/{member_id}/left": TAUGHT,
+    "PUT /api/classes/{class_id}/phrases": TAUGHT,
+    "POST /api/classes/{class_id}/phrases": TAUGHT,
+    "PUT /api/classes/{class_id}/joining": TAUGHT,
+    "POST /api/classes/{class_id}/requests/{request_id}": TAUGHT,
+    "GET /api/classes/{class_id}/slips.pdf": TAUGHT,
+    "GET /api/classes/{class_id}/door.pdf": TAUGHT,
+    "GET /api/classes/{class_id}/link.svg": TAUGHT,
+    "GET /api/classes/{class_id}/members.{suffix}": TAUGHT,
+    "PUT /api/classes/{class_id}/teachers": TAUGHT,
+    "GET /api/students/{class_id}/{member_id}": TAUGHT,
+    "GET /api/students/{class_id}/{member_id}/export.zip": TAUGHT,
+    "POST /api/students/{class_id}/{member_id}/confirm/{person_id}": OWNER,  # of the session
+    "POST /api/students/{class_id}/{member_id}/erase": TAUGHT,
     "GET /api/school": TEACHERS,
-    "PUT /api/school": TEACHERS,  # each of a school of their own
-    "PUT /api/school/colleagues/{colleague_id}/role": OWNER,
-    "POST /api/school/colleagues/{colleague_id}/hand-over": OWNER,
-    "GET /api/school/outbox": TEACHERS,
+    "PUT /api/school": KEEPERS,
+    "PUT /api/school/colleagues/{colleague_id}/role": KEEPER_HERE,
+    "POST /api/school/colleagues/{colleague_id}/hand-over": KEEPER_HERE,
+    "GET /api/school/outbox": KEEPERS,
     "GET /api/sets": TEACHERS,
     "POST /api/sets": TEACHERS,
     "GET /api/sets/bin": TEACHERS,
@@ -144,17 +164,23 @@ class School:
 
     def __init__(self, url):
         self.url = url
-        self.owner, self.colleague = TeacherClient(url), TeacherClient(url)
-        for teacher in (self.owner, self.colleague):
+        self.owner, stranger = TeacherClient(url), TeacherClient(url)
+        for teacher in (self.owner, stranger):
             teacher.sign_up()
+        self.teachers = {
+            "owner": self.owner,
+            "co-teacher": self._colleague(),
+            "colleague": self._colleague(),
+            "stranger": stranger,
+        }
         item = choice("B", id="q1").model_dump(mode="json")
         self.set = self.owner.make_set("Knots that hold", [item])
         folder = self.owner.call("POST", "/sets/folders", {"name": "Knots"})
         session = self.owner.start(self.set)
         version = self.owner.call("GET", f"/sets/{self.set}")["version"]  # it was kept when the session began
         self.code = session["code"]
-        of_class = self._class()
-        me = next(one["id"] for one in self.owner.call("GET", "/school")["colleagues"] if one["is_me"])
+        me, co_teacher = (self._id_of(who) for who in ("owner", "co-teacher"))
+        of_class = self._class([me, co_teacher])
         self.token = join(url, self.code, "Fen")
         anchor = self.owner.call("GET", "/media/collection?q=anchor")[0]["code"]
         self.places = {
@@ -177,7 +203,8 @@ class School:
             "POST /api/classes/add": {"classes": [{"name": "8C", "into": of_class["class_id"], "rows": []}]},
             "POST /api/classes/joining/{link}": {"name": "Bo", "key": secrets.token_hex(8)},
             "PATCH /api/classes/{class_id}": {"name": "8C"},
-            "PUT /api/classes/{class_id}/teachers": {"teachers": [me]},
+            "PUT /api/classes/{class_id}/teachers": {"teachers": [me, co_teacher]},
+            "POST /api/students/{class_id}/{member_id}/confirm/{person_id}": {"is_the_same": True},
             "PUT /api/school": {"name": "x", "settings": {}},
             "PUT /api/school/colleagues/{colleague_id}/role": {"role": "keeper"},
             "POST /api/school/colleagues/{colleague_id}/hand-over": {"to": me},
@@ -225,28 +252,47 @@ class School:
             "PATCH /api/sessions/{session_id}": {"title": "x"},
         }
 
-    def _class(self):
-        """A class with a member, and somebody who asks to be one."""
+    def _colleague(self):
+        """Another teacher of the owner's school."""
+        colleague = TeacherClient(self.url)
+        secret = self.owner.call("POST", "/accounts/invitations", {})["link"].split("=")[-1]
+        colleague.sign_up(invitation=secret)
+        return colleague
+
+    def _class(self, teachers):
+        """A class that two teach, with a member who took part in a session, and somebody who asks to be a member."""
         path = f"/classes/{self.owner.call('POST', '/classes', {'name': '8C'})['id']}"
-        self.owner.call("POST", f"{path}/members", {"name": "Alva Renner"})
+        self.owner.call("POST", f"{path}/members", {"name": "Alva Renner", "record_id": "GB-1"})
         self.owner.call("PUT", f"{path}/phrases", {"on": True}, 204)
         self.owner.call("PUT", f"{path}/joining", {"joining": "ask"}, 204)
         link = self.owner.call("GET", path)["join_url"].rsplit("/", 1)[-1]
         self.owner.call("POST", f"/classes/joining/{link}", {"name": "Fen Okoro", "key": "k1"})
+        self.owner.call("PUT", f"{path}/teachers", {"teachers": teachers}, 204)
         detail = self.owner.call("GET", path)
+        member = detail["members_list"][0]["id"]
+        body = {"set": self.set, "of_class": detail["id"], "settings": {"known": "record_id"}}
+        code = self.owner.call("POST", "/live/sessions", body)["code"]
+        who = {"code": code, "record_id": "GB-1", "name": "Alva", "key": secrets.token_hex(8)}
+        httpx.post(f"{self.url}/api/live/join", json=who).raise_for_status()
+        (part,) = self.owner.call("GET", f"/students/{detail['id']}/{member}")["sessions"]
         return {
+            "person_id": part["person"],
             "class_id": detail["id"],
-            "member_id": detail["members_list"][0]["id"],
+            "member_id": member,
             "request_id": detail["requests"][0]["id"],
             "link": link,
         }
+
+    def _id_of(self, who):
+        colleagues = self.teachers[who].call("GET", "/school")["colleagues"]
+        return next(one["id"] for one in colleagues if one["is_me"])
 
     def headers(self, who):
         if who == "student":
             return {"Authorization": f"Bearer {self.token}"}
         if who == "nobody":
             return {}
-        cookies = {"owner": self.owner, "colleague": self.colleague}[who].http.cookies
+        cookies = self.teachers[who].http.cookies
         return {
             "Cookie": "; ".join(f"{name}={value}" for name, value in cookies.items()),
             "X-CSRFToken": cookies["csrftoken"],
@@ -275,14 +321,19 @@ def test_every_operation_stands_in_the_table():
 
 
 @pytest.mark.parametrize(
-    ("operation", "who"), [(one, who) for one in OPERATIONS for who in sorted(EVERYBODY - MAY.get(one, set()))]
+    ("operation", "who"), [(one, who) for one in OPERATIONS for who in sorted(set(ROLES) - MAY.get(one, set()))]
 )
 def test_who_may_not_is_refused(school, operation, who):
     reply = school.ask(operation, who)
     assert reply.status_code in REFUSED, f"{who}: {reply.status_code} {reply.text[:200]}"
 
 
-ENDING = {"POST /api/accounts/sign-out", "DELETE /api/sets/{set_id}", "DELETE /api/sets/bin/{set_id}"}
+ENDING = {
+    "POST /api/students/{class_id}/{member_id}/erase",
+    "POST /api/accounts/sign-out",
+    "DELETE /api/sets/{set_id}",
+    "DELETE /api/sets/bin/{set_id}",
+}
 """They take away what the others need: tried elsewhere (test_accounts, test_library)."""
 
 
@@ -301,7 +352,7 @@ def test_who_may_is_let_in(school, operation, who):
     assert reply.status_code < 500
 
 
-@pytest.mark.parametrize("who", ["owner", "colleague", "student", "nobody"])
+@pytest.mark.parametrize("who", ROLES)
 @pytest.mark.parametrize("path", SOCKETS)
 async def test_who_may_open_a_socket(school, path, who):
     address = school.url.replace("http", "ws", 1) + path.format(**school.places)

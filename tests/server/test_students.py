@@ -1,52 +1,141 @@
-"""The made-up students: a newcomer alone sees a class at work."""
+"""One student: what they took part in, joined across sessions; all of it to take along; erased everywhere."""
 
-import subprocess
-import sys
-import time
+import csv
+import io
+import json
+import secrets
+from datetime import timedelta
+from zipfile import ZipFile
 
+import httpx
 import pytest
+from django.utils import timezone
 
+from lantern.core.session import Sent, Settings
+from lantern.core.session.actors import NEWCOMER
+from lantern.core.session.commands import Join
+from lantern.server.accounts.models import School
+from lantern.server.live.actions import start_session
+from lantern.server.live.models import LiveSession, Person
+from lantern.server.live.retention import sessions_to_forget
 from tests.builders import choice
-from tools.server import ROOT
+from tests.server.test_erasing import everything
+from tools.client import TeacherClient, send_answer
+
+NAME, RECORD_ID = "Ingeborg Vandermolen", "GB-0777"
 
 
-def class_of(server, code, count):
-    command = [sys.executable, "manage.py", "students", code, "-n", str(count), "--url", server.url]
-    return subprocess.Popen(command, cwd=ROOT, env=server.environment, stdout=subprocess.PIPE, stderr=subprocess.STDOUT)
+class Room:
+    """A teacher with a class of two, and a set of one question."""
+
+    def __init__(self, server):
+        self.server, self.url, self.teacher = server, server.url, TeacherClient(server.url)
+        self.teacher.sign_up()
+        self.set = self.teacher.make_set("Knots that hold", [choice("B", id="q1").model_dump(mode="json")])
+        self.of_class = self.teacher.call("POST", "/classes", {"name": "8C"})["id"]
+        self.path = f"/classes/{self.of_class}/members"
+        needs = {"time": 1.5, "text": "largest"}
+        form = {"name": NAME, "record_id": RECORD_ID, "notes": "plays the harp", "needs": needs}
+        self.member = self.teacher.call("POST", self.path, form)["id"]
+        self.teacher.call("POST", self.path, {"name": "Fen Okoro", "record_id": "GB-0778"})
+        self.student = f"/students/{self.of_class}/{self.member}"
+
+    def lesson(self, record_id, letter="B", name="Inge", *, with_class=True):
+        """A session in which they answer, and which ends."""
+        of_class = self.of_class if with_class else None
+        body = {"set": self.set, "of_class": of_class, "settings": {"known": "record_id", "mix_options": False}}
+        session = self.teacher.call("POST", "/live/sessions", body)
+        who = {"code": session["code"], "record_id": record_id, "name": name, "key": secrets.token_hex(8)}
+        token = httpx.post(f"{self.url}/api/live/join", json=who).json()["token"]
+        self.teacher.command(session["id"], "advance")
+        send_answer(self.url, token, "q1", {"kind": "choice", "chosen": [letter]})
+        self.teacher.command(session["id"], "end")
+        return session["id"]
+
+    def history(self):
+        return self.teacher.call("GET", self.student)
 
 
-def until(true, seconds=25):
-    deadline = time.monotonic() + seconds
-    while not true():
-        assert time.monotonic() < deadline, "it never came"
-        time.sleep(0.1)
+@pytest.fixture
+def room(server):
+    return Room(server)
+
+
+def test_the_record_id_joins_sessions_with_and_without_the_class(room):
+    first = room.lesson(RECORD_ID)
+    second = room.lesson(RECORD_ID, "C", with_class=False)
+    room.lesson("GB-0778", name="Fen")
+    rows = room.history()["sessions"]
+    assert [(one["session"], one["is_certain"], one["score"], one["out_of"]) for one in rows] == [
+        (second, True, 0, 1),
+        (first, True, 1, 1),
+    ]
+
+
+def test_an_id_in_other_letters_waits_for_the_teacher(room):
+    first, second = room.lesson("gb-0777"), room.lesson("GB - 0777")
+    rows = {one["session"]: one for one in room.history()["sessions"]}
+    assert [one["is_certain"] for one in rows.values()] == [False, False]
+    for session, same in ((first, True), (second, False)):
+        path = f"{room.student}/confirm/{rows[session]['person']}"
+        room.teacher.call("POST", path, {"is_the_same": same}, 204)
+    assert [(one["session"], one["is_certain"]) for one in room.history()["sessions"]] == [(first, True)]
+
+
+def test_everything_kept_is_taken_along(room):
+    room.lesson(RECORD_ID)
+    with ZipFile(io.BytesIO(room.teacher.call("GET", f"{room.student}/export.zip"))) as archive:
+        files = {name: archive.read(name).decode("utf-8-sig") for name in archive.namelist()}
+    member = json.loads(files["member.json"])
+    assert (member["name"], member["record_id"], member["needs"]["time"]) == (NAME, RECORD_ID, 1.5)
+    assert (member["notes"], member["classes"]) == ("plays the harp", ["8C"])
+    answers = list(csv.DictReader(io.StringIO(files["answers.csv"])))
+    assert [(one["Session"], one["Mark"], one["Name"]) for one in answers] == [("Knots that hold", "1.0", "Inge")]
+    assert RECORD_ID in files["sessions.csv"]
+    assert NAME in files["read me.txt"]
 
 
 @pytest.mark.slow
-def test_a_made_up_class_joins_answers_and_leaves_at_the_end(server, teacher):
-    items = [choice("B", id=f"q{n}", time_limit=10).model_dump(mode="json") for n in (1, 2)]
-    session = teacher.start(teacher.make_set("Knots", items), close_when_all_answered=True)
-    students = class_of(server, session["code"], 6)
-    number = session["id"]
-    until(lambda: len(teacher.view(number)["people"]) == 6)
-    for _ in range(2):
-        teacher.command(number, "advance")
-        until(lambda: teacher.view(number)["phase"] == "closed")
-        assert teacher.view(number)["answered"] >= 3
-        teacher.command(number, "advance")
-        teacher.command(number, "advance")
-    teacher.command(number, "end")
-    assert students.wait(timeout=15) == 0
-    assert b"Traceback" not in (students.stdout.read() if students.stdout else b"")
-    assert len({person["name"] for person in teacher.view(number)["people"]}) == 6
+def test_who_is_erased_is_gone_everywhere_and_the_figures_stay(own_server):
+    room = Room(own_server)
+    sessions = [room.lesson(RECORD_ID, name=NAME), room.lesson("gb-0777", "C", name=NAME, with_class=False)]
+    form = {"name": "9C", "with_members": True}
+    next_year = room.teacher.call("POST", f"/classes/{room.of_class}/copy", form)["id"]
+    before = [room.teacher.call("GET", f"/sessions/{one}/report")["report"] for one in sessions]
+    for word in (NAME, "plays the harp", "gb-0777"):
+        assert word.encode() in everything(own_server.folder)
+
+    assert room.teacher.call("POST", f"{room.student}/erase") == {"sessions": 2, "answers": 2}
+
+    after = [room.teacher.call("GET", f"/sessions/{one}/report")["report"] for one in sessions]
+    assert [[person["name"] for person in one["people"]] for one in after] == [["Student 1"], ["Student 1"]]
+    assert [one["median_score"] for one in after] == [one["median_score"] for one in before]
+    for of_class in (room.of_class, next_year):
+        members = room.teacher.call("GET", f"/classes/{of_class}")["members_list"]
+        assert [one["name"] for one in members] == ["Fen Okoro"]
+    room.teacher.call("GET", room.student, None, 404)
+    own_server.stop()
+    left = everything(own_server.folder)
+    assert not [word for word in (NAME, "Vandermolen", "plays the harp", RECORD_ID, "gb-0777") if word.encode() in left]
 
 
-def test_an_unknown_code_is_a_sentence(server):
-    with pytest.raises(RuntimeError, match="No session with the code KELP427 is running"):
-        server.manage("students", "KELP427", "--url", server.url)
+@pytest.mark.django_db
+def test_names_stay_as_long_as_the_school_keeps_them(odile, ravi, knots):
+    School.objects.filter(pk=odile.school_id).update(settings={"keep_months": 6})
+    ages = {months: start_session(odile, knots, Settings()) for months in (1, 5, 7, 30)}
+    for months, session in ages.items():
+        ended_at = timezone.now() - timedelta(days=31 * months)
+        LiveSession.objects.filter(pk=session.pk).update(ended_at=ended_at)
+        Person.objects.create(session=session, key="p", name="Fen")
+    assert sessions_to_forget() == [ages[7].pk, ages[30].pk]
+    School.objects.filter(pk=odile.school_id).update(settings={})
+    assert sessions_to_forget() == []
 
 
-def test_a_server_that_is_not_there_is_a_sentence(server, teacher):
-    session = teacher.start(teacher.make_set("Knots", [choice("B", id="q1").model_dump(mode="json")]))
-    with pytest.raises(RuntimeError, match="does not answer"):
-        server.manage("students", session["code"], "-n", "1", "--url", "http://127.0.0.1:9")
+@pytest.mark.django_db(transaction=True)
+async def test_old_names_are_erased_as_by_hand(session, hubs):
+    hub, _ = hubs
+    await hub.submit(session.pk, Join("Fen", "key", "person"), Sent(NEWCOMER, 0, 1))
+    await hub.erase_all(session.pk)
+    assert (await hub.room(session.pk)).state.roster == {}
+    assert not await Person.objects.filter(session=session).aexists()

@@ -38,7 +38,7 @@ async function invite(): Promise<void> {
         class="min-w-64 grow"
         :error="errors.email ?? errors['']"
       />
-      <UiButton type="submit" class="mt-8" :disabled="busy">{{
+      <UiButton type="submit" class="mt-7" :disabled="busy">{{
         email ? 'Send a link' : 'Make a link'
       }}</UiButton>
     </div>

@@ -1673,6 +1673,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/students/{class_id}/{member_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read History */
+        get: operations["lantern_server_schools_router_read_history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{class_id}/{member_id}/confirm/{person_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Confirm */
+        post: operations["lantern_server_schools_router_confirm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{class_id}/{member_id}/export.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Export */
+        get: operations["lantern_server_schools_router_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{class_id}/{member_id}/erase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Erase */
+        post: operations["lantern_server_schools_router_erase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -7526,6 +7594,59 @@ export interface components {
             sent_at: string;
         };
         /**
+         * StudentHistory
+         * @description The newest first. `elsewhere` is how many sessions of colleagues there are besides.
+         */
+        StudentHistory: {
+            /** Sessions */
+            sessions: components["schemas"]["TookPart"][];
+            /** Elsewhere */
+            elsewhere: number;
+        };
+        /**
+         * TookPart
+         * @description A session that a student took part in. `is_certain` is false for who gave the record ID in other letters, until a
+         *     teacher has confirmed it; `person` is what is confirmed then.
+         */
+        TookPart: {
+            /** Person */
+            person: number;
+            /** Session */
+            session: number;
+            /** Title */
+            title: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Name */
+            name: string;
+            /** Record Id */
+            record_id: string;
+            /** Is Certain */
+            is_certain: boolean;
+            /** Score */
+            score: number;
+            /** Out Of */
+            out_of: number;
+        };
+        /** Confirming */
+        Confirming: {
+            /** Is The Same */
+            is_the_same: boolean;
+        };
+        /**
+         * ErasedStudent
+         * @description What remains in figures: the answers of nobody in particular, in so many sessions.
+         */
+        ErasedStudent: {
+            /** Sessions */
+            sessions: number;
+            /** Answers */
+            answers: number;
+        };
+        /**
          * Gone
          * @description The socket will not be served; connecting again does not help.
          */
@@ -10071,6 +10192,99 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MailRow"][];
+                };
+            };
+        };
+    };
+    lantern_server_schools_router_read_history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+                member_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudentHistory"];
+                };
+            };
+        };
+    };
+    lantern_server_schools_router_confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+                member_id: number;
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Confirming"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_schools_router_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+                member_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_schools_router_erase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+                member_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErasedStudent"];
                 };
             };
         };

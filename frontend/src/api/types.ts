@@ -66,6 +66,8 @@ export type FoundList = Omit<Required<Schemas['FoundList']>, 'members'> & { memb
 export type FoundClass = Omit<Required<Schemas['FoundClass']>, 'rows'> & { rows: ComparedRow[] }
 export type ComparedRow = Required<Schemas['Compared']>
 export type KeptClass = Schemas['KeptClass']
+export type StudentHistory = Schemas['StudentHistory']
+export type TookPart = Schemas['TookPart']
 export type SchoolDetail = Required<Schemas['SchoolDetail']> & {
   settings: Required<Schemas['SchoolSettings']>
 }

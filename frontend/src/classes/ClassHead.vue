@@ -7,7 +7,7 @@ import UiMenuAction from '@/ui/UiMenuAction.vue'
 import { menuItem, menuPanel } from '@/ui/recipes'
 
 defineProps<{ detail: ClassDetail }>()
-const emit = defineEmits<{ rename: []; copy: []; archive: [] }>()
+const emit = defineEmits<{ rename: []; copy: []; teachers: []; archive: [] }>()
 const router = useRouter()
 const SHEETS = ['xlsx', 'ods', 'csv']
 </script>
@@ -27,6 +27,7 @@ const SHEETS = ['xlsx', 'ods', 'csv']
       >
       <MenuItems :class="menuPanel" class="right-0">
         <UiMenuAction @act="emit('rename')">Name, subject, year…</UiMenuAction>
+        <UiMenuAction @act="emit('teachers')">Who teaches it…</UiMenuAction>
         <UiMenuAction @act="emit('copy')">Copy into another year…</UiMenuAction>
         <UiMenuAction v-if="!detail.archived_at" @act="emit('archive')">Archive</UiMenuAction>
         <p class="px-3 pt-1.5 text-sm text-slate">Take the list out</p>

@@ -15,7 +15,7 @@ import { typedNames } from './typedNames'
 import type { OneClass } from './useClass'
 
 const props = defineProps<{ one: OneClass; detail: ClassDetail }>()
-const emit = defineEmits<{ edit: [member: Member | null] }>()
+const emit = defineEmits<{ edit: [member: Member | null]; look: [member: Member] }>()
 const router = useRouter()
 const { busy, errors, submit } = useForm()
 const name = ref('')
@@ -143,6 +143,7 @@ function paste(event: ClipboardEvent): void {
               >
               <MenuItems :class="menuPanel" class="right-0">
                 <UiMenuAction @act="emit('edit', member)">Change…</UiMenuAction>
+                <UiMenuAction @act="emit('look', member)">What is kept of them…</UiMenuAction>
                 <UiMenuAction v-if="detail.has_phrases" @act="one.renewPhrases([member.id])"
                   >New pass phrase</UiMenuAction
                 >

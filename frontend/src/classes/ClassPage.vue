@@ -14,6 +14,8 @@ import ClassPhrases from './ClassPhrases.vue'
 import ClassSessions from './ClassSessions.vue'
 import JoinRequests from './JoinRequests.vue'
 import MemberDialog from './MemberDialog.vue'
+import StudentDialog from './StudentDialog.vue'
+import TeachersDialog from './TeachersDialog.vue'
 import { useClass } from './useClass'
 import { useClasses } from './useClasses'
 
@@ -23,6 +25,8 @@ const one = useClass(id)
 const { archive } = useClasses()
 const { detail, error, queryError } = one
 const dialog = ref<'rename' | 'copy' | null>(null)
+const choosingTeachers = ref(false)
+const looking = ref<Member | null>(null)
 const editing = ref<{ member: Member | null } | null>(null)
 useTitle(computed(() => `${detail.value?.name ?? 'Class'} · Tall Lantern`))
 
@@ -49,12 +53,23 @@ async function putAway(): Promise<void> {
     <p v-if="queryError" role="alert" class="text-lg">{{ sentenceOf(queryError) }}</p>
     <p v-else-if="!detail" class="text-slate">Fetching the class…</p>
     <template v-else>
-      <ClassHead :detail="detail" @rename="dialog = 'rename'" @copy="dialog = 'copy'" @archive="putAway" />
+      <ClassHead
+        :detail="detail"
+        @rename="dialog = 'rename'"
+        @copy="dialog = 'copy'"
+        @teachers="choosingTeachers = true"
+        @archive="putAway"
+      />
       <p v-if="error" role="alert" class="mb-3 text-wrong">{{ error }}</p>
       <div class="grid grid-cols-[minmax(0,1fr)] items-start gap-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div class="space-y-5">
           <JoinRequests v-if="detail.requests.length" :one="one" :detail="detail" />
-          <ClassMembers :one="one" :detail="detail" @edit="editing = { member: $event }" />
+          <ClassMembers
+            :one="one"
+            :detail="detail"
+            @edit="editing = { member: $event }"
+            @look="looking = $event"
+          />
         </div>
         <aside class="space-y-4">
           <ClassDoor :one="one" :detail="detail" />
@@ -72,6 +87,13 @@ async function putAway(): Promise<void> {
         :save="finish"
         @close="dialog = null"
       />
+      <TeachersDialog
+        v-if="choosingTeachers"
+        :detail="detail"
+        :save="one.setTeachers"
+        @close="choosingTeachers = false"
+      />
+      <StudentDialog v-if="looking" :of-class="id" :member="looking" @close="looking = null" />
       <MemberDialog v-if="editing" :member="editing.member" :save="one.save" @close="editing = null" />
     </template>
   </div>

@@ -41,13 +41,15 @@ async function finish(): Promise<void> {
   <UiDialog open wide :title="member ? member.name : 'New member'" @close="emit('close')">
     <form class="space-y-4" novalidate @submit.prevent="finish">
       <p v-if="errors['']" role="alert" class="text-wrong">{{ errors[''] }}</p>
-      <UiField v-model="name" label="Name" hint="How the class sees it" :error="errors.name" />
-      <UiField
-        v-model="sortName"
-        label="Sorted as"
-        hint="Leave it empty, and it is made from the name"
-        :error="errors.sort_name"
-      />
+      <div class="grid gap-4 sm:grid-cols-2">
+        <UiField v-model="name" label="Name" hint="How the class sees it" :error="errors.name" />
+        <UiField
+          v-model="sortName"
+          label="Sorted as"
+          hint="Leave it empty, and it is made from the name"
+          :error="errors.sort_name"
+        />
+      </div>
       <div class="grid gap-4 sm:grid-cols-2">
         <UiField
           v-model="recordId"

@@ -8,7 +8,7 @@ import { field } from '@/ui/recipes'
 const needs = defineModel<Needs>({ required: true })
 const TIMES = ['1', '1.25', '1.5', '1.75', '2', '2.5', '3']
 const TEXTS = { normal: 'usual', large: 'larger', largest: 'largest' }
-const FEWER = { 0: 'all of them', 1: 'one wrong one fewer', 2: 'two wrong ones fewer' }
+const FEWER = { 0: 'all of them', 1: 'one fewer', 2: 'two fewer' }
 const time = computed({
   get: () => (needs.value.no_limit ? 'none' : String(needs.value.time)),
   set: (value) =>

@@ -89,6 +89,12 @@ export function useClass(id: number) {
     })
   }
 
+  /** Refusals are thrown: they belong to the dialog. */
+  async function setTeachers(teachers: number[]): Promise<void> {
+    await data(api.PUT('/api/classes/{class_id}/teachers', { params: { path }, body: { teachers } }))
+    await refresh()
+  }
+
   const renewCode = (): Promise<boolean> =>
     attempt(() => data(api.POST('/api/classes/{class_id}/code', { params: { path } })))
 
@@ -132,6 +138,7 @@ export function useClass(id: number) {
     rename,
     leaves,
     comesBack,
+    setTeachers,
     renewCode,
     setPhrases,
     renewPhrases,

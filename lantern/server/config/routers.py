@@ -11,6 +11,7 @@ from lantern.server.live.trial import router as trial
 from lantern.server.media.router import router as media
 from lantern.server.reports.router import router as reports
 from lantern.server.schools.router import router as school
+from lantern.server.schools.router import students_router as students
 
 api = make_api(
     {
@@ -24,5 +25,6 @@ api = make_api(
         "trial": trial,
         "sessions": reports,
         "school": school,
+        "students": students,
     }
 )

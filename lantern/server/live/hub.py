@@ -19,6 +19,8 @@ from asgiref.sync import sync_to_async
 
 from lantern.core.errors import LanternError
 from lantern.core.session import Command, Event, Phase, Sent
+from lantern.core.session.actors import CLOCK
+from lantern.core.session.commands import Erase
 from lantern.core.session.events import (
     AnswerCleared,
     Answered,
@@ -42,6 +44,7 @@ from lantern.server.live.clock import now_ms
 from lantern.server.live.connections import Connection
 from lantern.server.live.logins import watch
 from lantern.server.live.processes import Notice, Processes
+from lantern.server.live.retention import sessions_to_forget
 from lantern.server.live.room import LINGER, PEER_LASTS, Peer, Room
 from lantern.server.live.store import Loaded
 from lantern.server.live.writer import IDLE_LASTS, Job, Outcome, Writer
@@ -60,6 +63,7 @@ IN_A_TURN = 50
 THE_END = object()
 EMPTY_LASTS = 60.0
 LOOK_EVERY = 60.0
+FORGET_EVERY = 600.0
 """Seconds between two looks for rooms in which nothing happens."""
 QUIET = (Joined, Named, Answered, PaperDrawn, WentTo, AnswerCleared, HandedIn)
 OF_ONE_SEAT = (Joined, Renamed, Erased, Removed, Restored, Claimed, FogLifted)
@@ -107,6 +111,7 @@ class Hub:
         self._keep(self._tell_who_is_here())
         self._keep(watch(self._lines))
         self._keep(self._look_for_idle())
+        self._keep(self._forget_old_names())
 
     def _lines(self) -> Iterator[Connection]:
         return (line for room in self.rooms.values() for line in room.lines())
@@ -249,6 +254,22 @@ class Hub:
         while True:
             await asyncio.sleep(LOOK_EVERY)
             self.let_sleep(self.loop.time() - IDLE_LASTS)
+
+    async def _forget_old_names(self) -> None:
+        while True:
+            await asyncio.sleep(FORGET_EVERY)
+            try:
+                for session_id in await sync_to_async(sessions_to_forget)():
+                    await self.erase_all(session_id)
+            except Exception:
+                log.exception("old names could not be erased")
+
+    async def erase_all(self, session_id: int) -> None:
+        """The names of everybody in the session."""
+        state = (await self.room(session_id)).state
+        for seat in state.seats.values():
+            if seat.person in state.roster:
+                await self.submit(session_id, Erase(seat.number), Sent(CLOCK, 0, now_ms()))
 
     def let_sleep(self, unused_since: float) -> None:
         """The rooms in which nothing has happened since then. What is due in a session is done all the same."""

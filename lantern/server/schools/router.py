@@ -1,13 +1,27 @@
+from asgiref.sync import sync_to_async
+from django.http import HttpResponse
 from ninja import Router, Status
 
 from lantern.server.accounts.requests import TeacherRequest
-from lantern.server.api.auth import teacher
+from lantern.server.api.auth import teacher, teacher_async
+from lantern.server.api.downloads import download
 from lantern.server.api.errors import KeepersOnly
-from lantern.server.schools import actions, rules
+from lantern.server.schools import actions, rules, students
 from lantern.server.schools.queries import colleague, outbox, school_detail
-from lantern.server.schools.schemas import HandedOver, HandOver, MailRow, RoleForm, SchoolDetail, SchoolForm
+from lantern.server.schools.schemas import (
+    Confirming,
+    ErasedStudent,
+    HandedOver,
+    HandOver,
+    MailRow,
+    RoleForm,
+    SchoolDetail,
+    SchoolForm,
+    StudentHistory,
+)
 
 router = Router(auth=teacher)
+students_router = Router(auth=teacher)
 
 
 @router.get("", response=SchoolDetail)
@@ -39,3 +53,27 @@ def read_outbox(request: TeacherRequest) -> list[MailRow]:
     if not rules.may_manage(request.auth, request.auth.school):
         raise KeepersOnly
     return outbox(request.auth)
+
+
+@students_router.get("/{class_id}/{member_id}", response=StudentHistory)
+def read_history(request: TeacherRequest, class_id: int, member_id: int) -> StudentHistory:
+    return students.history(request.auth, students.student(request.auth, class_id, member_id))
+
+
+@students_router.post("/{class_id}/{member_id}/confirm/{person_id}", response={204: None})
+def confirm(request: TeacherRequest, class_id: int, member_id: int, person_id: int, form: Confirming) -> Status[None]:
+    member = students.student(request.auth, class_id, member_id)
+    students.confirm(request.auth, member, person_id, is_the_same=form.is_the_same)
+    return Status(204, None)
+
+
+@students_router.get("/{class_id}/{member_id}/export.zip")
+def export(request: TeacherRequest, class_id: int, member_id: int) -> HttpResponse:
+    member = students.student(request.auth, class_id, member_id)
+    return download(students.exported(request.auth, member), "application/zip", member.name, ".zip")
+
+
+@students_router.post("/{class_id}/{member_id}/erase", response=ErasedStudent, auth=teacher_async)
+async def erase(request: TeacherRequest, class_id: int, member_id: int) -> ErasedStudent:
+    member = await sync_to_async(students.student)(request.auth, class_id, member_id)
+    return await students.erase(request.auth, member)

@@ -56,3 +56,36 @@ class MailRow(Value):
     subject: str
     text: str
     sent_at: datetime
+
+
+class TookPart(Value):
+    """A session that a student took part in. `is_certain` is false for who gave the record ID in other letters, until a
+    teacher has confirmed it; `person` is what is confirmed then."""
+
+    person: int
+    session: int
+    title: str
+    at: datetime
+    name: str
+    record_id: str
+    is_certain: bool
+    score: float
+    out_of: int
+
+
+class StudentHistory(Value):
+    """The newest first. `elsewhere` is how many sessions of colleagues there are besides."""
+
+    sessions: tuple[TookPart, ...]
+    elsewhere: int
+
+
+class Confirming(Value):
+    is_the_same: bool
+
+
+class ErasedStudent(Value):
+    """What remains in figures: the answers of nobody in particular, in so many sessions."""
+
+    sessions: int
+    answers: int

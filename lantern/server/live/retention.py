@@ -1,0 +1,23 @@
+"""Names that have stayed in sessions for as long as their school keeps them are erased: the figures stay."""
+
+from datetime import datetime, timedelta
+
+from django.utils import timezone
+
+from lantern.server.accounts.models import School
+from lantern.server.live.models import LiveSession
+
+A_MONTH = timedelta(days=30.44)
+AT_ONCE = 20
+"""Sessions in one go: the rest waits for the next."""
+
+
+def sessions_to_forget(now: datetime | None = None) -> list[int]:
+    """Some of those that ended so long ago that their school keeps no names of them."""
+    now = now or timezone.now()
+    found: list[int] = []
+    for school in School.objects.filter(settings__keep_months__gt=0):
+        until = now - A_MONTH * (school.chosen.keep_months or 0)
+        old = LiveSession.objects.filter(owner__school=school, ended_at__lt=until, people__isnull=False).order_by("pk")
+        found += old.distinct().values_list("pk", flat=True)[: AT_ONCE - len(found)]
+    return found
