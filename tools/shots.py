@@ -64,7 +64,7 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
     press(desk, "Run it…")
     wait_for(desk, "Open the doors")
     shoot(desk, "run-dialog")
-    desk.find_elements(By.CSS_SELECTOR, "[role=dialog] button[role=switch]")[3].click()
+    desk.find_elements(By.CSS_SELECTOR, "[role=dialog] button[role=switch]")[2].click()
     press(desk, "Open the doors")
     wait_for(desk, "The doors are open")
     session = int(desk.current_url.rsplit("/", 1)[1])

@@ -68,7 +68,7 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <div class="mx-auto max-w-5xl px-6 py-7">
+  <div class="mx-auto max-w-5xl px-6 py-7 [&_button]:scroll-mb-24 [&_input]:scroll-mb-24">
     <div class="mb-5 flex flex-wrap items-baseline gap-4">
       <h1 class="text-3xl">{{ title }}</h1>
       <UiButton v-if="found" look="quiet" size="small" @click="incoming.startAnew"

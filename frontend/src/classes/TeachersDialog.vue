@@ -26,7 +26,7 @@ async function finish(): Promise<void> {
 <template>
   <UiDialog open :title="`Who teaches ${detail.name}`" @close="emit('close')">
     <p class="text-[15px] text-slate">
-      They see its members with their needs and notes, and what ran in it. Everything else stays each one’s
+      They see its members, with needs and notes, and change them as you do. Sets and sessions stay each one’s
       own.
     </p>
     <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>

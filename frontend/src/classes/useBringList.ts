@@ -34,13 +34,16 @@ export function isUnsettled(line: Line): boolean {
   return line.found.outcome === 'unread' && line.name === line.found.row.form.name
 }
 
-export const isKept = (line: Line): boolean => !line.out && !UNKEPT.includes(line.found.outcome)
-
 /** The fields that would change. A doubtful one keeps the name that the class knows, unless it is said otherwise. */
 export const changesOf = (line: Line): string[] =>
   line.found.outcome === 'doubtful' && !line.renamed
     ? line.found.changes.filter((field) => field !== 'name' && field !== 'sort_name')
     : line.found.changes
+
+/** Whether anything of the member would be another way. */
+const isNews = (line: Line): boolean => line.found.outcome === 'back' || changesOf(line).length > 0
+
+export const isKept = (line: Line): boolean => !line.out && !UNKEPT.includes(line.found.outcome)
 
 function formOf(line: Line, member: Member | undefined): MemberForm {
   const form = line.found.row.form as MemberForm
@@ -67,7 +70,7 @@ export function useBringList(into: () => number | null) {
   const counts = computed(() => {
     const lines = kept.value.flatMap((group) => group.lines.filter(isKept))
     const fresh = lines.filter((line) => memberOf(line) === null).length
-    const changed = lines.filter((line) => memberOf(line) !== null && line.found.outcome !== 'same').length
+    const changed = lines.filter((line) => memberOf(line) !== null && isNews(line)).length
     const leaving = kept.value.reduce((sum, group) => sum + group.leaving.length, 0)
     return { fresh, changed, leaving, classes: kept.value.length }
   })

@@ -19,6 +19,8 @@ const STANDING = /\d{4}$/
 /** In milliseconds: a fourth digit may still come; and something may begin in a class. */
 const TYPING = 500
 const LOOK_AGAIN = 4000
+/** Names are taken and freed by others while one looks for one's own. */
+const NAMES_AGAIN = 6000
 const typed = ref(spacedCode(props.code))
 const who = ref<Who>(props.phrase ? { phrase: props.phrase } : {})
 const info = ref<CodeInfo | null>(null)
@@ -43,6 +45,7 @@ async function look(): Promise<void> {
     const kept = STANDING.test(now) && found.asks ? keptSeat(found.code) : null
     if (kept) emit('joined', kept)
     if (!found.asks && !found.running?.length) lookIn(LOOK_AGAIN)
+    if (found.asks === 'list') lookIn(NAMES_AGAIN)
   } catch (error) {
     if (wanted.value !== now) return
     if (info.value && !asks.value)

@@ -25,8 +25,9 @@ const { view, mine, time, status, gone, answer, state, refusal, send, read } = p
 provideReading(read)
 const chosen = ref<StudentAnswer | null>(null)
 
+/** What the server says now: who was erased since has no name any more. */
 const ownName = computed(
-  () => mine.value?.name || props.name || guestName(mine.value?.seat ?? props.seat ?? 1),
+  () => (mine.value ? mine.value.name : props.name) || guestName(mine.value?.seat ?? props.seat ?? 1),
 )
 const phase = computed(() => view.value?.phase)
 const shown = computed(() => view.value?.shown ?? null)
