@@ -48,7 +48,7 @@ async function look(): Promise<void> {
     if (found.asks === 'list') lookIn(NAMES_AGAIN)
   } catch (error) {
     if (wanted.value !== now) return
-    if (info.value && !asks.value)
+    if (info.value && (!asks.value || asks.value === 'list'))
       lookIn(LOOK_AGAIN) // it waits: a network may come back
     else errors.value = { code: sentenceOf(error) }
   }
