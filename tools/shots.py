@@ -58,6 +58,7 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
     shoot(desk, "editor")
     take_writing(url, desk)
     take_import(url, desk)
+    take_classes(url, desk)
     desk.get(f"{url}/sets")
     press(desk, "Reading the harbour lights")
     wait_for(desk, "In this set")
@@ -99,7 +100,7 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
 
 
 def take_writing(url: str, desk: webdriver.Chrome) -> None:
-    """Other kinds in the editor, the picture collection, and a set tried out."""
+    """Other kinds in the editor, and a set tried out."""
     desk.get(f"{url}/sets")
     press(desk, "A night passage to the Gullmark light")
     wait_for(desk, "In this set")
@@ -111,13 +112,6 @@ def take_writing(url: str, desk: webdriver.Chrome) -> None:
     wait_for(desk, "Near misses")
     desk.execute_script("arguments[0].scrollIntoView(); scrollBy(0, -20)", typed)
     shoot(desk, "editor-kinds", 1)
-    blocks[4].find_element(By.TAG_NAME, "textarea").click()
-    press(desk, "+ Picture, sound, video")
-    press(desk, "Picture collection")
-    desk.find_element(By.CSS_SELECTOR, "input[placeholder^='lighthouse']").send_keys("sea")
-    wait_for(desk, "anchor")
-    shoot(desk, "media", 1)
-    press(desk, "Cancel")
     desk.get(f"{desk.current_url}/try")
     wait_for(desk, "Nothing you do here is kept.")
     shoot(desk, "try", 2.5)
@@ -151,6 +145,28 @@ def take_import(url: str, desk: webdriver.Chrome) -> None:
     shoot(desk, "bring-in")
 
 
+LISTED = (
+    "Name\tRecord ID\nAlva Renner\tGB-0101\nCyrus Adeyemy\t\nNils Abara\tGB-0114\nMira Falk\tGB-0200\nPia Castelan\t\n"
+)
+
+
+def take_classes(url: str, desk: webdriver.Chrome) -> None:
+    """A class, and a list beside it."""
+    desk.get(f"{url}/classes")
+    wait_for(desk, "Standing code")
+    press(desk, "8C")
+    wait_for(desk, "28 members")
+    wait_for(desk, "took part")
+    shoot(desk, "class")
+    press(desk, "Bring a list in…")
+    wait_for(desk, "Type or paste names")
+    put = "const a = document.querySelector('textarea'); a.value = arguments[0]; a.dispatchEvent(new Event('input'))"
+    desk.execute_script(put, LISTED)
+    press(desk, "Read it")
+    wait_for(desk, "doubtful")
+    shoot(desk, "class-list")
+
+
 def lead(
     teacher: TeacherClient, session: int, desk: webdriver.Chrome, screen: webdriver.Chrome, phone: webdriver.Chrome
 ) -> None:
@@ -180,8 +196,7 @@ def lead(
     until_answered(teacher, session, 23)
     teacher.command(session, "close") if teacher.view(session)["phase"] == "open" else None
     go_on_until(teacher, session, "standings")
-    wait_for(screen, "Standings")
-    shoot(screen, "big-screen-standings")
+    wait_for(phone, "points")
     shoot(phone, "phone-standings")
     teacher.command(session, "end")
     resize(desk, DESKTOP)

@@ -1,7 +1,10 @@
 """The people of the demo school. All names are invented."""
 
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, field
 from random import Random
+
+from lantern.core.classes.needs import Needs
 
 NAME = "Gullmark Bay Community School"
 
@@ -84,7 +87,8 @@ def lecture_hall(count: int = 180) -> list[str]:
 
 @dataclass(frozen=True, slots=True)
 class DemoClass:
-    """`record_ids` is how the school numbers them, with a place for the number; empty where it does not."""
+    """`record_ids` is how the school numbers them, with a place for the number; empty where it does not. `needs` by
+    name."""
 
     name: str
     subject: str
@@ -92,10 +96,18 @@ class DemoClass:
     people: tuple[str, ...]
     has_phrases: bool = False
     record_ids: str = ""
+    needs: Mapping[str, Needs] = field(default_factory=dict)
 
 
+NEEDS_8C = {
+    "Fen Okoro": Needs(time=1.5, fewer_options=1),
+    "Mara Devi": Needs(text="large", high_contrast=True),
+    "Leif Osei": Needs(no_motion=True, no_fog=True),
+}
 CLASSES = (
-    DemoClass("8C", "Coastal Science", "2026/27", CLASS_8C, has_phrases=True, record_ids="GB-{number:04}"),
+    DemoClass(
+        "8C", "Coastal Science", "2026/27", CLASS_8C, has_phrases=True, record_ids="GB-{number:04}", needs=NEEDS_8C
+    ),
     DemoClass("Evening Seamanship", "Seamanship", "2026/27", EVENING),
     DemoClass(
         "Introduction to Oceanography", "Oceanography", "2026/27", tuple(lecture_hall()), record_ids="oc{number}"

@@ -8,6 +8,7 @@ from django.core.management.base import BaseCommand, CommandParser
 from django.utils import timezone
 
 from lantern.core.classes.members import MemberForm
+from lantern.core.classes.needs import NONE
 from lantern.core.games.points import PointsSettings
 from lantern.core.questions.content import SetContent
 from lantern.core.session import Settings
@@ -80,9 +81,13 @@ def _account(who: DemoTeacher, school: School, role: str = Teacher.Role.TEACHER)
     return Teacher.objects.create_user(who.email, who.password, who.name, school=school, role=role)
 
 
+def _member(of_class: DemoClass, name: str, record_id: str) -> MemberForm:
+    return MemberForm(name=name, record_id=record_id, needs=of_class.needs.get(name, NONE))
+
+
 def _class(teacher: Teacher, one: DemoClass) -> SchoolClass:
     rows = tuple(
-        KeptRow(form=MemberForm(name=name, record_id=one.record_ids.format(number=number)))
+        KeptRow(form=_member(one, name, one.record_ids.format(number=number)))
         for number, name in enumerate(one.people, start=101)
     )
     (made,) = keep_lists(teacher, [KeptClass(name=one.name, subject=one.subject, year=one.year, rows=rows)])
