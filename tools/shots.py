@@ -146,7 +146,7 @@ def take_import(url: str, desk: webdriver.Chrome) -> None:
 
 
 LISTED = (
-    "Name\tRecord ID\nAlva Renner\tGB-0101\nCyrus Adeyemy\t\nNils Abara\tGB-0114\nMira Falk\tGB-0200\nPia Castelan\t\n"
+    "Name\tRecord ID\nAlva Renner\tGB-0101\nCyrus Adeyemy\t\nNils Abara\tGB-0114\nMira Falk\tGB-0200\nPia Castelan\t"
 )
 
 

@@ -139,3 +139,25 @@ async def test_old_names_are_erased_as_by_hand(session, hubs):
     await hub.erase_all(session.pk)
     assert (await hub.room(session.pk)).state.roster == {}
     assert not await Person.objects.filter(session=session).aexists()
+
+
+def test_an_address_is_confirmed_by_a_message_whose_link_says_nothing(room):
+    settings = {"confirm_mail": True, "record_ids": "email"}
+    room.teacher.call("PUT", "/school", {"name": "Gullmark Bay", "settings": settings}, 204)
+    session = room.lesson("Inge@gullmark.example")
+
+    def confirmed():
+        people = room.teacher.call("GET", f"/sessions/{session}/report")["report"]["people"]
+        return [one["confirmed"] for one in people]
+
+    assert confirmed() == [False]
+    (mail,) = room.teacher.call("GET", "/school/outbox")
+    assert mail["to"] == "inge@gullmark.example"
+    secret = mail["text"].split("/confirm/")[1].split()[0]
+    assert "inge" not in secret.lower()
+    assert httpx.post(f"{room.url}/api/live/confirm", json={"token": "made-up"}).status_code == 422
+    assert confirmed() == [False]
+    assert httpx.post(f"{room.url}/api/live/confirm", json={"token": secret}).status_code == 204
+    assert confirmed() == [True]
+    room.lesson("inge@gullmark.example")
+    assert len(room.teacher.call("GET", "/school/outbox")) == 1  # it was confirmed before

@@ -5,6 +5,7 @@ import type { SchoolDetail, SchoolSettings } from '@/api/types'
 import { useForm } from '@/composables/useForm'
 import UiButton from '@/ui/UiButton.vue'
 import UiField from '@/ui/UiField.vue'
+import UiSwitch from '@/ui/UiSwitch.vue'
 import { field } from '@/ui/recipes'
 import { KNOWN } from '@/composables/known'
 
@@ -21,6 +22,7 @@ const pattern = ref(settings.pattern)
 const more = ref(settings.more_words.join('\n'))
 const fewer = ref(settings.fewer_words.join('\n'))
 const months = ref(settings.keep_months ? String(settings.keep_months) : '')
+const confirmMail = ref(settings.confirm_mail)
 const { busy, errors, submit } = useForm()
 const RECORD_IDS = { any: 'anything', email: 'an e-mail address', pattern: 'what fits a pattern' }
 const lines = (text: string): string[] =>
@@ -34,6 +36,7 @@ async function save(): Promise<void> {
       pattern: pattern.value.trim(),
       more_words: lines(more.value),
       fewer_words: lines(fewer.value),
+      confirm_mail: confirmMail.value,
       keep_months: Number(months.value) || null,
     }),
   )
@@ -73,6 +76,12 @@ async function save(): Promise<void> {
           :error="errors['form.settings.pattern']"
         />
       </div>
+      <UiSwitch
+        v-if="recordIds !== 'pattern'"
+        v-model="confirmMail"
+        label="Confirm e-mail addresses"
+        hint="Who gives an address as record ID gets a message with a link; reports say who has opened it."
+      />
       <UiField
         v-model="months"
         label="Names stay in sessions for so many months"

@@ -1368,6 +1368,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Confirm Address
+         * @description By whoever opened the link of a message.
+         */
+        post: operations["lantern_server_live_router_confirm_address"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live/student": {
         parameters: {
             query?: never;
@@ -6948,6 +6968,11 @@ export interface components {
             /** Key */
             key: string;
         };
+        /** ConfirmForm */
+        ConfirmForm: {
+            /** Token */
+            token: string;
+        };
         /**
          * Mine
          * @description One student's own part. `name` is empty for a guest, who is called by the seat's number.
@@ -7297,6 +7322,8 @@ export interface components {
              * @default
              */
             record_id?: string;
+            /** Confirmed */
+            confirmed?: boolean | null;
         };
         /**
          * PossibleKey
@@ -7515,7 +7542,7 @@ export interface components {
          *     `record_ids` says what a record ID is here: anything, an e-mail address, or what fits `pattern`, in which #
          *     stands for a figure, ? for a letter and * for any number of either. `more_words` and `fewer_words` change the
          *     list of names unfit for a class. `keep_months` is how long names stay in sessions; None: until somebody erases
-         *     them.
+         *     them. `confirm_mail`: who gives an e-mail address as record ID is asked to confirm it by a message.
          */
         SchoolSettings: {
             /**
@@ -7547,6 +7574,11 @@ export interface components {
             fewer_words?: string[];
             /** Keep Months */
             keep_months?: number | null;
+            /**
+             * Confirm Mail
+             * @default false
+             */
+            confirm_mail?: boolean;
         };
         /** SchoolForm */
         SchoolForm: {
@@ -9778,6 +9810,28 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Joined"];
                 };
+            };
+        };
+    };
+    lantern_server_live_router_confirm_address: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConfirmForm"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

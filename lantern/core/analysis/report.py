@@ -141,6 +141,7 @@ class PersonReport(Value):
     points: int
     place: int
     record_id: str = ""
+    confirmed: bool | None = None
 
 
 class Report(Value):
@@ -296,6 +297,7 @@ def _people(
                 points=person.points,
                 place=person.place,
                 record_id=person.record_id,
+                confirmed=person.confirmed,
             )
         )
     return rows

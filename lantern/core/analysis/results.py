@@ -34,13 +34,15 @@ class Response(Protocol):
 
 @dataclass(frozen=True, slots=True)
 class Person:
-    """`points` and `place` are those of the game that was played. `record_id` is empty where none was given."""
+    """`points` and `place` are those of the game that was played. `record_id` is empty where none was given;
+    `confirmed` says whether an address was confirmed, where that was asked for."""
 
     number: int
     name: str
     points: int
     place: int
     record_id: str = ""
+    confirmed: bool | None = None
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,10 +3,10 @@
 from collections.abc import Iterator
 from datetime import UTC, datetime
 
-from lantern.core.analysis.report import Counting, Report, report_of
+from lantern.core.analysis.report import Counting, PersonReport, Report, report_of
 from lantern.core.analysis.results import Results
 from lantern.core.formats.table import Cell, Table
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import title_of
 
@@ -14,6 +14,7 @@ QUESTION = said("heading_question", "Question")
 QUESTION_TEXT = said("heading_question_text", "Question text")
 NAME = said("heading_name", "Name")
 RECORD_ID = said("heading_record_id", "Record ID")
+CONFIRMED = said("heading_confirmed", "Address confirmed")
 POINTS = said("heading_points", "Points")
 MEAN_MARKS = said("heading_mean_marks", "Mean mark of those who answered")
 RAW_HEADINGS = (
@@ -40,10 +41,10 @@ def workbook_tables(results: Results, counting: Counting = "since_joined") -> li
 
 
 def grid_table(report: Report) -> Table:
-    with_ids = any(person.record_id for person in report.people)
+    ids = _id_columns(report)
     headings = (
         NAME,
-        *([RECORD_ID] if with_ids else []),
+        *ids,
         *(said("heading_number", "Q{number}", number=q.number) for q in report.questions),
         said("heading_score", "Score"),
         said("heading_out_of", "Out of"),
@@ -54,7 +55,7 @@ def grid_table(report: Report) -> Table:
     rows: list[tuple[Cell, ...]] = [
         (
             p.name,
-            *([p.record_id] if with_ids else []),
+            *_id_cells(p, len(ids)),
             *p.panes,
             p.score,
             p.out_of,
@@ -65,10 +66,23 @@ def grid_table(report: Report) -> Table:
         for p in report.people
     ]
     shares = tuple(None if q.share is None else round(q.share, 4) for q in report.questions)
-    rows.append((MEAN_MARKS.sentence, *([None] if with_ids else []), *shares))
+    rows.append((MEAN_MARKS.sentence, *([None] * len(ids)), *shares))
     notes = (f"Q{q.number}: {q.note.sentence}" for q in report.questions if q.note)
     rows += [(sentence,) for sentence in (report.counted.sentence, *notes)]
     return Table(said("sheet_class", "Class"), headings, rows)
+
+
+def _id_columns(report: Report) -> list[Message]:
+    """Record IDs where there are any, and whether their addresses are confirmed where that was asked for."""
+    if not any(person.record_id for person in report.people):
+        return []
+    return [RECORD_ID, *([CONFIRMED] if any(person.confirmed is not None for person in report.people) else [])]
+
+
+def _id_cells(person: PersonReport, count: int) -> list[Cell]:
+    said_so: Cell = None if person.confirmed is None else "yes" if person.confirmed else "no"
+    cells: list[Cell] = [person.record_id, said_so]
+    return cells[:count]
 
 
 def counts_table(report: Report) -> Table:

@@ -24,7 +24,7 @@ class SchoolSettings(Written):
     `record_ids` says what a record ID is here: anything, an e-mail address, or what fits `pattern`, in which #
     stands for a figure, ? for a letter and * for any number of either. `more_words` and `fewer_words` change the
     list of names unfit for a class. `keep_months` is how long names stay in sessions; None: until somebody erases
-    them."""
+    them. `confirm_mail`: who gives an e-mail address as record ID is asked to confirm it by a message."""
 
     known: Known = "nickname"
     record_ids: Literal["any", "email", "pattern"] = "any"
@@ -32,9 +32,14 @@ class SchoolSettings(Written):
     more_words: Annotated[tuple[Word, ...], Field(max_length=500)] = ()
     fewer_words: Annotated[tuple[Word, ...], Field(max_length=500)] = ()
     keep_months: Annotated[int, Field(ge=1, le=120)] | None = None
+    confirm_mail: bool = False
 
 
 USUAL = SchoolSettings()
+
+
+def is_address(record_id: str) -> bool:
+    return _ADDRESS.fullmatch(record_key(record_id)) is not None
 
 
 def check_record_id(record_id: str, settings: SchoolSettings) -> None:
@@ -42,7 +47,7 @@ def check_record_id(record_id: str, settings: SchoolSettings) -> None:
     key = record_key(record_id)
     if not key:
         return
-    if settings.record_ids == "email" and not _ADDRESS.fullmatch(key):
+    if settings.record_ids == "email" and not is_address(key):
         raise BadName(
             said("record_id_no_address", "Here a record ID is a whole e-mail address, as anna@school.example."),
             field="record_id",

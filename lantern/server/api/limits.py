@@ -23,6 +23,9 @@ WRONG_PASSWORDS = parse("10/5 minutes")
 WRONG_PASSWORDS_AT_ONE_ADDRESS = parse("30/5 minutes")
 TAKEN_ADDRESSES = parse("5/1 hour")
 SIGN_UPS = parse("60/1 hour")
+MAILS_TO_ONE = parse("3/1 hour")
+MAILS_FROM_ONE = parse("300/1 hour")
+"""To one address; from one: a class behind it gives many."""
 NEW_SEATS = parse("3000/1 minute")
 """For one session from one address: three full lecture halls in a minute."""
 

@@ -14,6 +14,7 @@ urlpatterns = [
     path("join", student_page),
     path("join/<str:code>", student_page),
     path("class/<str:code>", student_page),
+    path("confirm/<path:code>", student_page),
     path("screen/<int:session_id>", screen_page),
     path("sets/<int:set_id>/try/frame", trial_page),
     re_path(r"^(?!api/|static/|media/).*$", teacher_page),

@@ -20,6 +20,7 @@ from lantern.server.api.errors import BadForm
 from lantern.server.classes.models import SchoolClass
 from lantern.server.library.actions import freeze
 from lantern.server.library.models import QuestionSet
+from lantern.server.live.addresses import ask_to_confirm
 from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import WhoJoins, asks, listed_names, who_joins
 from lantern.server.live.faults import faulty_rows
@@ -102,8 +103,9 @@ async def make_name(code: str, device: str, address: str, language: Language) ->
     return MadeName(language=language, number=number, name=made_name(language, number))
 
 
-async def join_session(session: LiveSession, form: JoinForm, address: str) -> Joined:
-    """Take a seat; the same key takes the same seat, and costs nothing. Raises BadName, TakenOut, TooManyTries."""
+async def join_session(session: LiveSession, form: JoinForm, address: str, base: str = "") -> Joined:
+    """Take a seat; the same key takes the same seat, and costs nothing. `base` is the
+    address of the server, for a link. Raises BadName, TakenOut, TooManyTries."""
     the_hub = hub()
     room = await the_hub.room(session.pk)
     if form.key not in room.state.seat_of_key:
@@ -118,5 +120,7 @@ async def join_session(session: LiveSession, form: JoinForm, address: str) -> Jo
     seat = room.state.seats[room.state.seat_of_key[form.key]]
     token = make_token(session.pk, seat)
     known = room.state.roster.get(seat.person)
+    if known and known.record_id and base:
+        await sync_to_async(ask_to_confirm)(session, known.record_id, base, address)
     name = known.name if known else ""
     return Joined(token=token, code=session.code, title=session.title, name=name, seat=seat.number)

@@ -3,7 +3,8 @@ from django.db import models
 
 from lantern.core.questions.marking import FIRST
 from lantern.core.session.stored import EVENT, SETTINGS
-from lantern.server.classes.models import SchoolClass
+from lantern.server.accounts.models import School
+from lantern.server.classes.models import SchoolClass, new_link
 from lantern.server.library.models import Revision
 
 
@@ -90,3 +91,15 @@ class Person(models.Model):
 
     class Meta:
         constraints = (models.UniqueConstraint(fields=["session", "key"], name="one_person_a_key"),)
+
+
+class CheckedAddress(models.Model):
+    """An e-mail address that was given as a record ID, with the secret of the link by which its owner confirms it."""
+
+    school = models.ForeignKey(School, on_delete=models.CASCADE, related_name="checked_addresses")
+    record_key = models.CharField(max_length=100)
+    secret = models.CharField(max_length=40, unique=True, default=new_link)
+    confirmed_at = models.DateTimeField(null=True, blank=True)
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=["school", "record_key"], name="one_check_an_address"),)

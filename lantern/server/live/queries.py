@@ -63,7 +63,7 @@ def session_or_class(typed: str, device: str, address: str) -> LiveSession | Sch
 
 
 def _running() -> QuerySet[LiveSession]:
-    return LiveSession.objects.select_related("owner", "of_class").filter(ended_at=None)
+    return LiveSession.objects.select_related("owner__school", "of_class").filter(ended_at=None)
 
 
 def _is_standing(code: str) -> bool:

@@ -14,12 +14,14 @@ from lantern.core.classes.made_names import Language
 from lantern.core.session import Settings
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api import limits
+from lantern.server.api.addresses import public_url
 from lantern.server.api.auth import teacher, teacher_async
 from lantern.server.api.errors import TooFast
 from lantern.server.classes.queries import own_class
 from lantern.server.doors.protocols import doors
 from lantern.server.library.queries import own_set
 from lantern.server.live import actions, sockets
+from lantern.server.live.addresses import confirm
 from lantern.server.live.connections import Audience, Connection, Waiting
 from lantern.server.live.faults import Fault, fault_of
 from lantern.server.live.hub import hub, raise_refusal
@@ -31,6 +33,7 @@ from lantern.server.live.schemas import (
     Ack,
     AnswerToRead,
     CodeInfo,
+    ConfirmForm,
     DeskMessage,
     Joined,
     JoinForm,
@@ -135,9 +138,16 @@ async def make_name(request: HttpRequest, code: str, language: Language = "en") 
 async def join(request: HttpRequest, response: HttpResponse, form: JoinForm) -> Joined:
     address = limits.address_of(request)
     session = await sync_to_async(running_session)(form.code, form.key, address)
-    joined = await actions.join_session(session, form, address)
+    joined = await actions.join_session(session, form, address, public_url(request))
     remember_seat(request, response, joined.token)
     return joined
+
+
+@router.post("/confirm", response={204: None})
+def confirm_address(request: HttpRequest, form: ConfirmForm) -> Status[None]:
+    """By whoever opened the link of a message."""
+    confirm(form.token)
+    return Status(204, None)
 
 
 @router.get("/student", response=StudentMessage, auth=SeatToken())

@@ -94,6 +94,10 @@ class JoinForm(Value):
     key: ShortId
 
 
+class ConfirmForm(Value):
+    token: Annotated[str, Field(max_length=300)]
+
+
 class Joined(Value):
     """`token` opens this one seat and nothing else. `name` is empty for a guest, who is called by the seat's number."""
 

@@ -1,16 +1,20 @@
 """Reading what sessions left behind."""
 
+from dataclasses import replace
+
 from django.core.paginator import Paginator
 from django.http import Http404
 
 from lantern.core.analysis.happened import Happening, happenings
 from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import Counting, hardest_first, report_of
+from lantern.core.analysis.results import Results
 from lantern.core.questions.would_count import Verdict, verdict_on
 from lantern.core.session import Role
 from lantern.server.accounts.models import Teacher
 from lantern.server.classes.queries import own_class
 from lantern.server.live import store
+from lantern.server.live.addresses import confirmed_in
 from lantern.server.live.faults import set_aside
 from lantern.server.live.models import LiveSession
 from lantern.server.reports.schemas import SessionReport, SessionRow, SessionRows, TypedText
@@ -43,7 +47,8 @@ def session_rows(teacher: Teacher, page: int, of_class: int | None = None) -> Se
 
 def session_report(session: LiveSession, counting: Counting = "since_joined") -> SessionReport:
     state = store.load(session.pk).state
-    report = report_of(results_of(state, teachers_of(session)), counting).model_copy(update={"title": session.title})
+    results = with_confirmed(session, results_of(state, teachers_of(session)))
+    report = report_of(results, counting).model_copy(update={"title": session.title})
     return SessionReport(
         id=session.pk,
         set=session.revision.set_id,
@@ -53,6 +58,15 @@ def session_report(session: LiveSession, counting: Counting = "since_joined") ->
         report=report,
         set_aside=set_aside(session.pk, state),
     )
+
+
+def with_confirmed(session: LiveSession, results: Results) -> Results:
+    """The same, with which addresses are confirmed."""
+    known = confirmed_in(session, [person.record_id for person in results.people])
+    if not known:
+        return results
+    people = tuple(replace(person, confirmed=known.get(person.record_id)) for person in results.people)
+    return replace(results, people=people)
 
 
 def verdict_in(session: LiveSession, asked: TypedText) -> Verdict:

@@ -14,7 +14,14 @@ from lantern.server.api.downloads import download
 from lantern.server.live import store
 from lantern.server.live.actions import rename_session
 from lantern.server.live.queries import own_session
-from lantern.server.reports.queries import dated_title, session_happenings, session_report, session_rows, verdict_in
+from lantern.server.reports.queries import (
+    dated_title,
+    session_happenings,
+    session_report,
+    session_rows,
+    verdict_in,
+    with_confirmed,
+)
 from lantern.server.reports.schemas import NewTitle, Page, SessionReport, SessionRows, TypedText
 
 router = Router(auth=teacher)
@@ -48,7 +55,8 @@ def rename(request: TeacherRequest, session_id: int, form: NewTitle) -> Status[N
 @router.get("/{session_id}/workbook.xlsx")
 def workbook(request: TeacherRequest, session_id: int, counting: Counting = "since_joined") -> HttpResponse:
     session = own_session(request.auth, session_id)
-    content = write_workbook(workbook_tables(results_of(store.load(session.pk).state), counting))
+    results = with_confirmed(session, results_of(store.load(session.pk).state))
+    content = write_workbook(workbook_tables(results, counting))
     return download(content, XLSX, dated_title(session), ".xlsx")
 
 

@@ -31,7 +31,7 @@ from lantern.server.classes.queries import form_of, own_class, own_member
 from lantern.server.live import store
 from lantern.server.live.clock import now_ms
 from lantern.server.live.hub import hub
-from lantern.server.live.models import Person
+from lantern.server.live.models import CheckedAddress, Person
 from lantern.server.schools.schemas import ErasedStudent, StudentHistory, TookPart
 
 MOST_SESSIONS = 200
@@ -196,4 +196,6 @@ async def erase(teacher: Teacher, member: Member) -> ErasedStudent:
 def _erase_member(teacher: Teacher, member: Member) -> None:
     """In this class and in those of other years."""
     Member.objects.filter(person=member.person, of_class__teachers__school=teacher.school_id).delete()
+    if member.record_key:
+        CheckedAddress.objects.filter(school=teacher.school_id, record_key=member.record_key).delete()
     store.sweep()

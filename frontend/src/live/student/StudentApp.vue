@@ -6,11 +6,13 @@ import JoinView from './JoinView.vue'
 import LiveSeat from './LiveSeat.vue'
 import { forgetSeat, keepSeat, keptSeat } from './seat'
 
+const ConfirmView = defineAsyncComponent(() => import('./ConfirmView.vue'))
 const ClassView = defineAsyncComponent(() => import('./ClassView.vue'))
 const codeInAddress = (): string => decodeURIComponent(location.pathname.split('/')[2] ?? '').toUpperCase()
 const path = location.pathname.split('/')
 /** A class's link has a page of its own. */
 const classLink = path[1] === 'class' ? (path[2] ?? '') : ''
+const confirmToken = path[1] === 'confirm' ? decodeURIComponent(path.slice(2).join('/')) : ''
 /** A slip's QR picture brings the phrase along, where no server sees it. */
 const phrase = decodeURIComponent(location.hash.slice(1)).replace(/-/g, ' ')
 const seat = shallowRef<Joined | null>(keptSeat(codeInAddress()))
@@ -32,7 +34,8 @@ function leave(why?: Refusal): void {
 </script>
 
 <template>
-  <ClassView v-if="classLink" :link="classLink" />
+  <ConfirmView v-if="confirmToken" :token="confirmToken" />
+  <ClassView v-else-if="classLink" :link="classLink" />
   <LiveSeat v-else-if="seat" :key="seat.token" :seat="seat" @leave="leave" />
   <JoinView v-else :code="codeInAddress()" :phrase="phrase" :notice="notice" @joined="enter" />
 </template>

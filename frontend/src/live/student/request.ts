@@ -47,6 +47,7 @@ export const makeName = (code: string, language: string, key: string): Promise<M
   request(`/api/live/codes/${encodeURIComponent(code)}/made-name?language=${language}`, { 'X-Device': key })
 export const join = (code: string, who: object, key: string): Promise<Joined> =>
   request('/api/live/join', {}, { ...who, code, key })
+export const confirmAddress = (token: string): Promise<unknown> => request('/api/live/confirm', {}, { token })
 export const lookAtClass = (link: string, key: string): Promise<ToJoin> =>
   request(`/api/classes/joining/${encodeURIComponent(link)}`, { 'X-Device': key })
 export const joinClass = (link: string, who: object, key: string): Promise<ToJoin> =>

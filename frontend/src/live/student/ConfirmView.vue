@@ -1,0 +1,43 @@
+<script setup lang="ts">
+/** The link of a message that asks whether an address is one's own. */
+import { ref } from 'vue'
+import { sentenceOf } from '@/api/refusal'
+import PhoneFrame from './PhoneFrame.vue'
+import { mainButton } from './recipes'
+import { confirmAddress } from './request'
+
+const props = defineProps<{ token: string }>()
+const done = ref(false)
+const busy = ref(false)
+const error = ref('')
+
+async function confirm(): Promise<void> {
+  busy.value = true
+  error.value = ''
+  try {
+    await confirmAddress(props.token)
+    done.value = true
+  } catch (failure) {
+    error.value = sentenceOf(failure)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <PhoneFrame left="Tall Lantern">
+    <h1 class="mt-6 text-3xl">{{ done ? 'Thank you' : 'Is this your address?' }}</h1>
+    <p class="mt-3 text-lg" role="status">
+      {{
+        done
+          ? 'Your address is confirmed. You can close this page.'
+          : 'Somebody gave the address that this message came to as their record ID.'
+      }}
+    </p>
+    <p v-if="error" role="alert" class="mt-3 text-wrong">{{ error }}</p>
+    <template v-if="!done" #foot>
+      <button type="button" :class="mainButton" :disabled="busy" @click="confirm">It is mine</button>
+    </template>
+  </PhoneFrame>
+</template>
