@@ -138,6 +138,7 @@ MAY = {
     "GET /api/live/student": STUDENT,
     "POST /api/live/student/commands": STUDENT,
     "POST /api/live/student/reading": STUDENT,
+    "GET /api/live/student/spoken/{part}": STUDENT,
     "POST /api/trial/{set_id}": OWNER,
     "POST /api/trial/{set_id}/reading": OWNER,
     "POST /api/sessions/{session_id}/would-count": OWNER,
@@ -192,6 +193,7 @@ class School:
             "code": self.code,
             "suffix": "csv",
             "format": "json",
+            "part": "prompt",
             **of_class,
             "colleague_id": me,
         }

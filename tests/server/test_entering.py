@@ -1,6 +1,7 @@
 """Coming in, for each way that a session may know its students: with a real server, as devices do it."""
 
 import asyncio
+import base64
 import json
 import secrets
 
@@ -198,3 +199,24 @@ def test_a_class_of_before_leads_nowhere(school):
     school.run("nickname")
     school.teacher.call("PUT", f"/classes/{school.of_class}/archive", {"archived": True}, 204)
     school.look(code, 404)
+
+
+def test_a_question_is_read_aloud_part_by_part_and_says_nothing_that_is_not_shown(school):
+    session = school.run("nickname")
+    token = school.join(session["code"], name="Fen")["token"]
+
+    def part(name, status=200):
+        headers = {"Authorization": f"Bearer {token}"}
+        reply = httpx.get(f"{school.url}/api/live/student/spoken/{name}?language=de", headers=headers, timeout=30)
+        assert reply.status_code == status, reply.text
+        return reply.json()
+
+    part("prompt", 404)  # nothing is on yet
+    school.teacher.command(session["id"], "advance")
+    shown = httpx.get(f"{school.url}/api/live/student", headers={"Authorization": f"Bearer {token}"}).json()
+    options = shown["view"]["shown"]["item"]["options"]
+    prompt = part("prompt")
+    assert base64.b64decode(prompt["wav"])[:4] == b"RIFF"
+    assert len(prompt["words"]) == len(prompt["text"].split())
+    assert part(options[0]["id"])["text"].startswith("A: ")
+    part("explanation", 404)

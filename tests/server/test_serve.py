@@ -8,7 +8,7 @@ from django.core.management import call_command
 
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.addresses import is_this_machine
-from lantern.server.demo.school import ODILE, RAVI
+from lantern.server.demo.school import ODILE, RAVI, SUNNIVA
 from tools.client import PASSWORD, TeacherClient
 from tools.server import RealServer
 
@@ -25,7 +25,7 @@ def test_which_addresses_are_this_machines_own(host, here):
 
 @pytest.fixture
 def demo_teachers(db):
-    for who in (ODILE, RAVI):
+    for who in (ODILE, RAVI, SUNNIVA):
         Teacher.objects.create_user(who.email, who.password, who.name)
 
 
@@ -37,7 +37,7 @@ def load(capsys, host):
 def test_where_others_reach_the_demo_the_passwords_in_the_readme_open_nothing(demo_teachers, capsys):
     assert ODILE.password in load(capsys, "127.0.0.1")
     said = load(capsys, ANYWHERE)
-    for who in (ODILE, RAVI):
+    for who in (ODILE, RAVI, SUNNIVA):
         password = re.search(rf"{re.escape(who.email)}  with  (\S+)", said)[1]
         teacher = Teacher.objects.get(email=who.email)
         assert not teacher.check_password(who.password)

@@ -1422,6 +1422,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live/student/spoken/{part}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Aloud
+         * @description A part of the question that is on, read aloud.
+         */
+        get: operations["lantern_server_live_router_read_aloud"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live/student/reading": {
         parameters: {
             query?: never;
@@ -5321,6 +5341,8 @@ export interface components {
             allowed: string[];
             /** Waiting For */
             waiting_for: number;
+            /** Taken Out */
+            taken_out: components["schemas"]["OutSeat"][];
         };
         /**
          * GapFillKey
@@ -5565,6 +5587,16 @@ export interface components {
             n?: number;
             /** Placings */
             placings: components["schemas"]["Placing"][];
+        };
+        /**
+         * OutSeat
+         * @description Somebody who was taken out, and can be let in again.
+         */
+        OutSeat: {
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
         };
         /**
          * PaperRules
@@ -7167,6 +7199,18 @@ export interface components {
             number: number;
             /** Command */
             command: components["schemas"]["Answering"] | components["schemas"]["Beginning"] | components["schemas"]["GoingTo"] | components["schemas"]["Clearing"] | components["schemas"]["HandingIn"];
+        };
+        /**
+         * SpokenPart
+         * @description A part of a question, spoken: `wav` in base64, and when each word of `text` begins, in milliseconds.
+         */
+        SpokenPart: {
+            /** Text */
+            text: string;
+            /** Wav */
+            wav: string;
+            /** Words */
+            words: number[];
         };
         /**
          * Reading
@@ -9877,6 +9921,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Ack"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_read_aloud: {
+        parameters: {
+            query?: {
+                language?: "en" | "de" | "fr" | "es" | "ar" | "uk";
+            };
+            header?: never;
+            path: {
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpokenPart"];
                 };
             };
         };

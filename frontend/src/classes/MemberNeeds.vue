@@ -73,6 +73,11 @@ const text = (event: Event): string => (event.target as HTMLSelectElement).value
         label="High contrast"
         @update:model-value="set({ high_contrast: $event })"
       />
+      <UiSwitch
+        :model-value="needs.read_aloud"
+        label="Reading aloud"
+        @update:model-value="set({ read_aloud: $event })"
+      />
     </div>
   </fieldset>
 </template>

@@ -89,6 +89,13 @@ class Progress(Value):
     handed_in: HandedInBy | None
 
 
+class OutSeat(Value):
+    """Somebody who was taken out, and can be let in again."""
+
+    seat: int
+    name: str
+
+
 class DeskView(Value):
     """`waiting_for` is how many of those with more time have not answered the open question yet; who is not said."""
 
@@ -114,6 +121,7 @@ class DeskView(Value):
     following: str | None
     allowed: tuple[str, ...]
     waiting_for: int
+    taken_out: tuple[OutSeat, ...]
 
 
 @dataclass(frozen=True)
@@ -241,6 +249,7 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
         previous=neighbour(state, -1),
         following=neighbour(state, +1),
         allowed=tuple(sorted(_allowed(state))),
+        taken_out=tuple(OutSeat(seat=s.number, name=state.name(s)) for s in state.seats.values() if s.removed),
         waiting_for=len(waited_for(state, state.ask, present)) if state.ask else 0,
     )
 

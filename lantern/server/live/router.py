@@ -28,6 +28,7 @@ from lantern.server.live.hub import hub, raise_refusal
 from lantern.server.live.logins import login_of
 from lantern.server.live.private_media import remember_seat
 from lantern.server.live.queries import join_url, own_session, reading_of, running_session, session_info
+from lantern.server.live.reading_aloud import spoken_part
 from lantern.server.live.room import Room
 from lantern.server.live.schemas import (
     Ack,
@@ -42,6 +43,7 @@ from lantern.server.live.schemas import (
     Reading,
     ScreenMessage,
     SessionInfo,
+    SpokenPart,
     StoodEvent,
     StudentCommand,
     StudentMessage,
@@ -162,6 +164,13 @@ async def send_student_command(request: SeatRequest, message: StudentCommand) ->
     seat, _ = request.auth
     raise_refusal(await hub().submit(seat.session_id, *sockets.student_command(seat)(message)))
     return Ack(ack=message.id)
+
+
+@router.get("/student/spoken/{part}", response=SpokenPart, auth=SeatToken())
+async def read_aloud(request: SeatRequest, part: str, language: Language = "en") -> SpokenPart:
+    """A part of the question that is on, read aloud."""
+    _, room = request.auth
+    return await sync_to_async(spoken_part)(room.state, part, language)
 
 
 @router.post("/student/reading", response=Reading, auth=SeatToken())

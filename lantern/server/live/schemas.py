@@ -178,6 +178,14 @@ class Reading(Value):
     read: str
 
 
+class SpokenPart(Value):
+    """A part of a question, spoken: `wav` in base64, and when each word of `text` begins, in milliseconds."""
+
+    text: str
+    wav: str
+    words: tuple[int, ...]
+
+
 class TeacherCommand(Value):
     """`page` is made by the page that sends it: each page of an account numbers its own commands."""
 

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onScopeDispose, ref, watch } from 'vue'
 import { Refusal, sentenceOf } from '@/api/refusal'
 import type { CodeInfo, Joined } from '@/api/types'
 import { spacedCode } from '@/composables/codes'
-import ClassDoorView from './ClassDoorView.vue'
 import PhoneFrame from './PhoneFrame.vue'
 import { mainButton } from './recipes'
 import { join, lookUp } from './request'
 import { joinKey, keptSeat } from './seat'
 import { asking, type Who } from './who'
 
+const ClassDoorView = defineAsyncComponent(() => import('./ClassDoorView.vue'))
 const props = defineProps<{ code: string; phrase: string; notice: string }>()
 const emit = defineEmits<{ joined: [seat: Joined] }>()
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What a student sees once in: always the present view of the session. */
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import type { StudentAnswer } from '@/api/types'
 import { registry } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
@@ -8,17 +8,18 @@ import MediaView from '@/media/shown/MediaView.vue'
 import { provideReading } from '@/questions/shared/reading'
 import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
-import EndView from './EndView.vue'
-import OutcomeHead from './OutcomeHead.vue'
 import PhoneFrame from './PhoneFrame.vue'
-import PlaceView from './PlaceView.vue'
 import { mainButton } from './recipes'
 import type { Refusal } from '@/api/refusal'
 import { announcement } from './announce'
 import { guestName } from './guest'
-import { need } from './look'
+import { chosen as chosenLook, need } from './look'
 import type { SeatLink } from './useSeat'
 
+const EndView = defineAsyncComponent(() => import('./EndView.vue'))
+const OutcomeHead = defineAsyncComponent(() => import('./OutcomeHead.vue'))
+const PlaceView = defineAsyncComponent(() => import('./PlaceView.vue'))
+const ReadAloud = defineAsyncComponent(() => import('./ReadAloud.vue'))
 const props = defineProps<{ link: SeatLink; name: string; seat?: number }>()
 const emit = defineEmits<{ leave: [why?: Refusal] }>()
 const { view, mine, time, status, gone, answer, state, refusal, send, read } = props.link
@@ -98,6 +99,11 @@ function sendChosen(): void {
     <template v-else-if="shown">
       <OutcomeHead v-if="phase === 'revealed' && shown.item.scored" :mine="mine" :ask="shown.ask" />
       <p v-else-if="detail" class="mb-1.5 text-[15px] text-slate first-letter:uppercase">{{ detail }}</p>
+      <ReadAloud
+        v-if="link.speak && isOpen && (chosenLook.aloud || mine?.needs?.read_aloud)"
+        :key="shown.ask ?? ''"
+        :speak="link.speak"
+      />
       <PromptText
         :item="shown.item"
         class="mb-4 text-[22px]"

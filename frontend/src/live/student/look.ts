@@ -11,19 +11,31 @@ export interface OwnLook {
   calm: boolean
 }
 
+/** What somebody chose on the device. */
+interface Chosen extends OwnLook {
+  /** Questions can be read aloud. */
+  aloud: boolean
+}
+
 const KEPT = 'lantern.own-look'
 export const SIZES: OwnLook['text'][] = ['normal', 'large', 'largest']
 
-function kept(): Partial<OwnLook> {
+function kept(): Partial<Chosen> {
   try {
-    return JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<OwnLook>
+    return JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Chosen>
   } catch {
     return {}
   }
 }
 
 /** Chosen on this device, by whoever holds it. */
-export const chosen = reactive<OwnLook>({ text: 'normal', contrast: false, calm: false, ...kept() })
+export const chosen = reactive<Chosen>({
+  text: 'normal',
+  contrast: false,
+  calm: false,
+  aloud: false,
+  ...kept(),
+})
 /** What the member that sits here needs. */
 const needed = reactive<OwnLook>({ text: 'normal', contrast: false, calm: false })
 

@@ -1,6 +1,6 @@
 /** The few requests a student's page makes, without the teacher's client: every kilobyte counts here. */
 import { OFFLINE, refusalFrom } from '@/api/refusal'
-import type { CodeInfo, Joined, MadeName, StudentAnswer, ToJoin } from '@/api/types'
+import type { CodeInfo, Joined, MadeName, SpokenPart, StudentAnswer, ToJoin } from '@/api/types'
 
 /** A request that got no answer is made again: both may be asked twice, a join by its key. */
 const AGAIN_AFTER = [200, 600]
@@ -47,6 +47,10 @@ export const makeName = (code: string, language: string, key: string): Promise<M
   request(`/api/live/codes/${encodeURIComponent(code)}/made-name?language=${language}`, { 'X-Device': key })
 export const join = (code: string, who: object, key: string): Promise<Joined> =>
   request('/api/live/join', {}, { ...who, code, key })
+export const spokenPart = (token: string, part: string, language: string): Promise<SpokenPart> =>
+  request(`/api/live/student/spoken/${encodeURIComponent(part)}?language=${language}`, {
+    Authorization: `Bearer ${token}`,
+  })
 export const confirmAddress = (token: string): Promise<unknown> => request('/api/live/confirm', {}, { token })
 export const lookAtClass = (link: string, key: string): Promise<ToJoin> =>
   request(`/api/classes/joining/${encodeURIComponent(link)}`, { 'X-Device': key })

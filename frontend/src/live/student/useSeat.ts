@@ -3,9 +3,19 @@ import { computed, shallowRef, watch } from 'vue'
 import { newId } from '@/api/ids'
 import { openLine } from '@/api/live'
 import { Refusal } from '@/api/refusal'
-import type { Joined, Mine, Needs, Shown, StudentAnswer, StudentMessage, StudentView } from '@/api/types'
+import type {
+  Joined,
+  Mine,
+  Needs,
+  Shown,
+  SpokenPart,
+  StudentAnswer,
+  StudentMessage,
+  StudentView,
+} from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
-import { readingOf } from './request'
+import { ownLanguage } from './guest'
+import { readingOf, spokenPart } from './request'
 import { keepPending, keptPending, type Pending } from './seat'
 
 export type SentState = 'none' | 'sending' | 'sent' | 'refused'
@@ -103,8 +113,10 @@ export function useSeat(seat: Joined) {
   }
 
   const read = (item: string, given: StudentAnswer): Promise<string> => readingOf(seat.token, item, given)
-  return { view, mine, time, status: line.status, gone: line.gone, answer, state, refusal, send, read }
+  const speak = (part: string): Promise<SpokenPart> => spokenPart(seat.token, part, ownLanguage())
+  return { speak, view, mine, time, status: line.status, gone: line.gone, answer, state, refusal, send, read }
 }
 
 /** What a student's view needs to know and to do: a seat in a session, or one that is tried out. */
-export type SeatLink = ReturnType<typeof useSeat>
+export type SeatLink = Omit<ReturnType<typeof useSeat>, 'speak'> &
+  Partial<Pick<ReturnType<typeof useSeat>, 'speak'>>

@@ -6,5 +6,11 @@ defineProps<{ item: PublicItem }>()
 </script>
 
 <template>
-  <h1 class="prose" dir="auto" :lang="item.language || undefined" v-html="item.prompt_html" />
+  <h1
+    class="prose"
+    data-read="prompt"
+    dir="auto"
+    :lang="item.language || undefined"
+    v-html="item.prompt_html"
+  />
 </template>

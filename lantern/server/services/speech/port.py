@@ -20,6 +20,14 @@ class Voice:
     language: str
 
 
+@dataclass(frozen=True, slots=True)
+class Spoken:
+    """`wav` is a WAV file; `words` is when each word of the text begins, in milliseconds."""
+
+    wav: bytes
+    words: tuple[int, ...]
+
+
 class SpeechFailed(Explained):
     """The service could not speak this."""
 
@@ -27,6 +35,10 @@ class SpeechFailed(Explained):
 class SpeechService(Protocol):
     def voices(self) -> list[Voice]:
         """Every voice, by name."""
+        ...
+
+    def read(self, text: str, voice: str, speed: int) -> Spoken:
+        """The same, with the moment of each word (parts between spaces). Raises SpeechFailed."""
         ...
 
     def speak(self, text: str, voice: str, speed: int) -> bytes:

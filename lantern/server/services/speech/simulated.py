@@ -5,19 +5,20 @@ The library has global state and one voice at a time, so a lock guards it.
 
 import ctypes
 import io
+import re
 import threading
 import wave
+from collections.abc import Iterator
 from ctypes import POINTER, Structure, c_char_p, c_int, c_short, c_ubyte, c_uint, c_void_p
 from typing import Any, ClassVar
 
 import espeakng_loader  # type: ignore[import-untyped]
 
 from lantern.core.messages import said
-from lantern.server.services.speech.port import FASTEST, SLOWEST, SpeechFailed, Voice
+from lantern.server.services.speech.port import FASTEST, SLOWEST, SpeechFailed, Spoken, Voice
 
 _RETRIEVAL, _UTF8, _RATE, _OK = 1, 1, 1, 0
 _LOCK = threading.Lock()
-_CALLBACK = ctypes.CFUNCTYPE(c_int, POINTER(c_short), c_int, c_void_p)
 
 
 class _VoiceRow(Structure):
@@ -34,6 +35,25 @@ class _VoiceRow(Structure):
         ("score", c_int),
         ("spare", c_void_p),
     ]
+
+
+class _Event(Structure):
+    """espeak_EVENT of speak_lib.h, as far as it is read: `position` counts the characters of the text from 1,
+    `at` is in milliseconds."""
+
+    _fields_: ClassVar = [
+        ("type", c_int),
+        ("number", c_uint),
+        ("position", c_int),
+        ("length", c_int),
+        ("at", c_int),
+        ("sample", c_int),
+        ("user", c_void_p),
+        ("id", ctypes.c_char * 8),
+    ]
+
+
+_END, _WORD = 0, 1
 
 
 class SimulatedSpeech:
@@ -56,11 +76,16 @@ class SimulatedSpeech:
         return sorted(found, key=lambda voice: voice.name)
 
     def speak(self, text: str, voice: str, speed: int) -> bytes:
+        return self.read(text, voice, speed).wav
+
+    def read(self, text: str, voice: str, speed: int) -> Spoken:
         samples = bytearray()
+        heard: list[tuple[int, int]] = []
 
         def take(wav: Any, count: int, events: Any) -> int:
             if wav and count > 0:
                 samples.extend(ctypes.string_at(wav, count * 2))
+            heard.extend(_words_in(events))
             return 0
 
         callback = _CALLBACK(take)
@@ -76,7 +101,7 @@ class SimulatedSpeech:
             library.espeak_Synchronize()
         if not samples:
             raise SpeechFailed(said("nothing_to_speak", "There is nothing to speak in this text."))
-        return _wav(bytes(samples), self._rate)
+        return Spoken(_wav(bytes(samples), self._rate), _moments(text, heard))
 
     @classmethod
     def _loaded(cls) -> Any:
@@ -92,6 +117,28 @@ class SimulatedSpeech:
             ]  # fmt: skip
             cls._library, cls._rate = library, rate
         return cls._library
+
+
+_CALLBACK = ctypes.CFUNCTYPE(c_int, POINTER(c_short), c_int, POINTER(_Event))
+
+
+def _words_in(events: Any) -> Iterator[tuple[int, int]]:
+    """(place in the text from 0, moment) of each word that begins in this piece."""
+    index = 0
+    while events and events[index].type != _END:
+        if events[index].type == _WORD:
+            yield events[index].position - 1, events[index].at
+        index += 1
+
+
+def _moments(text: str, heard: list[tuple[int, int]]) -> tuple[int, ...]:
+    """When each word begins. What the voice does not tell of begins with the word before it."""
+    moments, now = [], 0
+    starts = [match.start() for match in re.finditer(r"\S+", text)]
+    for start, following in zip(starts, [*starts[1:], len(text)], strict=True):
+        now = next((at for place, at in heard if start <= place < following), now)
+        moments.append(now)
+    return tuple(moments)
 
 
 def _wav(samples: bytes, rate: int) -> bytes:

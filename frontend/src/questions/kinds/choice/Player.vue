@@ -48,7 +48,7 @@ function toggle(id: string): void {
       />
       <LetterBox :letter="option.letter" :filled="chosen.has(option.id)" />
       <MediaView v-if="option.media" :media="option.media" small :class="onlyPictures && 'self-center'" />
-      <span v-if="option.html" class="prose" dir="auto" v-html="option.html" />
+      <span v-if="option.html" :data-read="option.id" class="prose" dir="auto" v-html="option.html" />
     </label>
   </fieldset>
 </template>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+/** Reads the question aloud, part after part, and follows the words on the screen. */
+import { onScopeDispose, ref } from 'vue'
+import { sentenceOf } from '@/api/refusal'
+import type { SpokenPart } from '@/api/types'
+import { follow, unfollow } from './followed'
+
+const props = defineProps<{ speak: (part: string) => Promise<SpokenPart> }>()
+const speaking = ref(false)
+const error = ref('')
+let audio: HTMLAudioElement | null = null
+
+/** What is marked as read, as it stands on the page: the options that this student is shown, and no others. */
+const partsHere = (): string[] =>
+  [...document.querySelectorAll<HTMLElement>('[data-read]')].map((one) => one.dataset.read!)
+
+function stop(): void {
+  speaking.value = false
+  audio?.pause()
+  audio = null
+  unfollow()
+}
+
+async function play(part: string, spoken: SpokenPart): Promise<void> {
+  const sound = (audio = new Audio(`data:audio/wav;base64,${spoken.wav}`))
+  const followed = follow(part, spoken, () => sound.currentTime * 1000)
+  await new Promise<void>((resolve) => {
+    sound.onended = sound.onerror = sound.onpause = () => resolve()
+    sound.play().catch(() => resolve())
+  })
+  followed()
+}
+
+async function toggle(): Promise<void> {
+  if (speaking.value) return stop()
+  speaking.value = true
+  error.value = ''
+  try {
+    for (const part of partsHere()) {
+      const spoken = await props.speak(part)
+      if (!speaking.value) return
+      await play(part, spoken)
+      if (!speaking.value) return
+    }
+  } catch (failure) {
+    error.value = sentenceOf(failure)
+  }
+  stop()
+}
+
+onScopeDispose(stop)
+</script>
+
+<template>
+  <button
+    type="button"
+    class="mb-3 min-h-11 rounded border border-ink bg-sheet px-4 py-2 font-bold"
+    :aria-pressed="speaking"
+    @click="toggle"
+  >
+    {{ speaking ? 'Stop reading' : 'Read aloud' }}
+  </button>
+  <p v-if="error" role="alert" class="mb-2 text-wrong">{{ error }}</p>
+</template>

@@ -1,0 +1,43 @@
+/** The word that is spoken, marked on the page: by a highlight, so that nothing of the page is changed. */
+import type { SpokenPart } from '@/api/types'
+
+const NAME = 'spoken'
+
+/** A range for each word of an element, in the order of its text. */
+export function wordsIn(element: Element): Range[] {
+  const found: Range[] = []
+  const walker = document.createTreeWalker(element, NodeFilter.SHOW_TEXT)
+  for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+    for (const word of node.textContent!.matchAll(/\S+/g)) {
+      const range = document.createRange()
+      range.setStart(node, word.index)
+      range.setEnd(node, word.index + word[0].length)
+      found.push(range)
+    }
+  }
+  return found
+}
+
+/** Which word is spoken at a moment, in milliseconds. */
+export const wordAt = (words: readonly number[], now: number): number =>
+  words.filter((moment) => moment <= now).length - 1
+
+export function unfollow(): void {
+  CSS.highlights?.delete(NAME)
+}
+
+/** Follows a part while it is spoken; returns what ends it. A letter that is spoken before its option is no word there. */
+export function follow(part: string, spoken: SpokenPart, now: () => number): () => void {
+  const element = document.querySelector(`[data-read="${CSS.escape(part)}"]`)
+  const ranges = element ? wordsIn(element) : []
+  const before = spoken.text.split(/\s+/).length - ranges.length
+  const timer = setInterval(() => {
+    const range = ranges[wordAt(spoken.words, now()) - before]
+    unfollow()
+    if (range && CSS.highlights) CSS.highlights.set(NAME, new Highlight(range))
+  }, 60)
+  return () => {
+    clearInterval(timer)
+    unfollow()
+  }
+}

@@ -1,0 +1,44 @@
+"""A question read aloud to one student, with the moment of each word, so that a device can follow them."""
+
+from base64 import b64encode
+from functools import lru_cache
+
+from django.http import Http404
+
+from lantern.core.questions import kind_of
+from lantern.core.questions.read_out import parts_read
+from lantern.core.session import State
+from lantern.server.live.schemas import SpokenPart
+from lantern.server.services.speech import speech
+from lantern.server.services.speech.port import USUAL, Spoken
+
+USUAL_LANGUAGE = "en"
+
+
+def spoken_part(state: State, part: str, language: str) -> SpokenPart:
+    """A part of the question that is on. Raises Http404 for what is not in it, SpeechFailed."""
+    item = state.current
+    if item is None:
+        raise Http404
+    public = kind_of(item).public(item, state.seed)
+    text = parts_read(public).get(part)
+    if text is None:
+        raise Http404
+    spoken = _spoken(text, voice_for(public.language or language))
+    return SpokenPart(text=text, wav=b64encode(spoken.wav).decode(), words=spoken.words)
+
+
+@lru_cache(maxsize=128)
+def _spoken(text: str, voice: str) -> Spoken:
+    """A class asks for the same."""
+    return speech().read(text, voice, USUAL)
+
+
+@lru_cache(maxsize=64)
+def voice_for(language: str) -> str:
+    """The voice of a language: its own, or one of its kin; English where nobody speaks it."""
+    voices = [voice.id for voice in speech().voices()]
+    wanted = language.lower() or USUAL_LANGUAGE
+    kin = [voice for voice in voices if voice.lower().split("-")[0] == wanted.split("-")[0]]
+    exact = [voice for voice in kin if voice.lower() == wanted]
+    return (exact or sorted(kin, key=len) or [USUAL_LANGUAGE])[0]
