@@ -49,6 +49,7 @@ def outcomes(rows, class_list):
         ("  Bo   Tanaka-Lind ", "Bo Tanaka-Lind", "Tanaka-Lind, Bo"),
         ("Dr", "Dr", "Dr"),
         ("李小龍", "李小龍", "李小龍"),
+        (f"{'x' * 19}, {'y' * 20}", f"{'y' * 20} {'x' * 19}", f"{'x' * 19}, {'y' * 20}"),
     ],
 )
 def test_a_name_says_how_it_is_sorted(typed, shown, sorted_as):

@@ -222,6 +222,8 @@ def test_a_roster_makes_its_classes_and_finds_them_again(as_odile):
     assert again["classes"][0]["into"] == made["id"]
     assert [row["outcome"] for row in again["classes"][0]["rows"]] == ["changed", "same", "new"]
     out = as_odile.client.get("/api/classes/oneroster.zip?version=1.2")
+    once_more = read(as_odile, file=SimpleUploadedFile("own.zip", out.content))["classes"][0]
+    assert (once_more["into"], {row["outcome"] for row in once_more["rows"]}) == (made["id"], {"same"})
     assert [row.form.name for row in read_oneroster(out.content).classes[0].rows] == ["Alva Renner", "Bo Holt"]
 
 

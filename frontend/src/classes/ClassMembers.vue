@@ -99,7 +99,9 @@ function paste(event: ClipboardEvent): void {
           <th class="px-4 py-1.5 font-normal">Name</th>
           <th v-if="has.ids" class="px-3 font-normal whitespace-nowrap max-sm:hidden">Record ID</th>
           <th v-if="has.keypads" class="px-3 font-normal max-sm:hidden">Keypad</th>
-          <th v-if="detail.has_phrases" class="px-3 font-normal whitespace-nowrap">Pass phrase</th>
+          <th v-if="detail.has_phrases" class="px-3 font-normal whitespace-nowrap max-sm:hidden">
+            Pass phrase
+          </th>
           <th class="px-3"><span class="sr-only">Actions</span></th>
         </tr>
       </thead>
@@ -119,6 +121,9 @@ function paste(event: ClipboardEvent): void {
               class="ml-2 rounded border border-rule px-1.5 text-sm text-slate"
               >needs</span
             >
+            <span v-if="member.phrase" class="block text-[15px] text-slate sm:hidden">{{
+              member.phrase
+            }}</span>
             <span v-if="member.notes" class="block max-w-prose truncate text-sm text-slate">{{
               member.notes
             }}</span>
@@ -133,7 +138,9 @@ function paste(event: ClipboardEvent): void {
           <td v-if="has.keypads" class="px-3 text-[15px] tabular-nums text-slate max-sm:hidden">
             {{ member.keypads.join(', ') }}
           </td>
-          <td v-if="detail.has_phrases" class="px-3 text-[15px] whitespace-nowrap">{{ member.phrase }}</td>
+          <td v-if="detail.has_phrases" class="px-3 text-[15px] whitespace-nowrap max-sm:hidden">
+            {{ member.phrase }}
+          </td>
           <td class="px-3 text-right">
             <Menu as="div" class="relative">
               <MenuButton

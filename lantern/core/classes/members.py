@@ -4,7 +4,7 @@ from typing import Annotated
 
 from pydantic import Field, field_validator
 
-from lantern.core.classes.names import clean_name, names_of
+from lantern.core.classes.names import names_of
 from lantern.core.classes.needs import NONE, Needs
 from lantern.core.classes.record_ids import clean_record_id
 from lantern.core.errors import BadName
@@ -41,8 +41,7 @@ class MemberForm(Written):
 
 def tidy(form: MemberForm) -> MemberForm:
     """The same with names and record ID as they are kept. Raises BadName."""
-    typed = clean_name(form.name)
-    shown, sort_name = names_of(typed)
+    shown, sort_name = names_of(form.name)
     sort_name = " ".join(form.sort_name.split()) or sort_name
     if len(sort_name) > LONGEST_SORT_NAME:
         raise BadName(

@@ -10,11 +10,11 @@ MAX_NAME = 40
 _JOINERS = {"\u200c", "\u200d"}
 
 
-def clean_name(text: str) -> str:
-    """The name as it will be shown, or BadName."""
+def clean_name(text: str, most: int = MAX_NAME) -> str:
+    """The name as it will be shown, of at most so many characters. Raises BadName."""
     visible = (c for c in unicodedata.normalize("NFC", text) if c in _JOINERS or _is_visible(c))
     name = " ".join("".join(visible).split())
-    if not name.strip("\u200c\u200d ") or len(name) > MAX_NAME:
+    if not name.strip("\u200c\u200d ") or len(name) > most:
         raise BadName(field="name")
     return name
 
@@ -45,9 +45,10 @@ def names_of(typed: str) -> tuple[str, str]:
     "Berg, Anna" and "BERG Anna" say which part is the family's; otherwise it is the last word, with the small words
     before it. Raises BadName.
     """
-    written = clean_name(typed)
-    family, given = _parts(written)
-    return (f"{given} {family}", f"{family}, {given}") if given else (family, family)
+    family, given = _parts(clean_name(typed, MAX_NAME + 1 if "," in typed else MAX_NAME))
+    if not given:
+        return clean_name(family), family
+    return clean_name(f"{given} {family}"), f"{family}, {given}"
 
 
 def shown_of(sort_name: str) -> str:

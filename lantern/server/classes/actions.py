@@ -34,7 +34,9 @@ def make_class(
     """Raises BadForm."""
     if teacher.classes.count() >= MOST_CLASSES:
         raise BadForm(said("too_many_classes", "One teacher can have at most {most} classes.", most=MOST_CLASSES))
-    made = _with_a_code(SchoolClass(**_named(form), source=source, made_from=made_from))
+    made = SchoolClass(**_named(form), made_from=made_from)
+    made.source = source or made.source
+    _with_a_code(made)
     made.teachers.add(teacher)
     return made
 

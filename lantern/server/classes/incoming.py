@@ -40,7 +40,7 @@ def _of_list(teacher: Teacher, found: ClassList, title: str, into: int | None) -
 def _of_roster(teacher: Teacher, source: Source) -> FoundList:
     """A class goes into the one that came from it before."""
     roster = read_oneroster(source.data)
-    own = {one.source: one for one in classes_of(teacher).filter(archived_at=None).exclude(source="")}
+    own = {one.source: one for one in classes_of(teacher).filter(archived_at=None)}
     return FoundList(
         columns=(),
         notes=tuple(roster.notes),

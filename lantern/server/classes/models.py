@@ -19,7 +19,8 @@ class SchoolClass(models.Model):
     """`code` is its standing code: the door to whatever is running in it. `link` is the secret part of the address by
     which students ask to be members; `joining` says what becomes of that, until the end of `joining_until`.
 
-    `has_phrases`: each member has a pass phrase. `source` is the class's id in the roster it came from. `made_from` is
+    `has_phrases`: each member has a pass phrase. `source` is the class's id in rosters: in
+    the one it came from, or its own. `made_from` is
     the class of the year before.
     """
 
@@ -36,7 +37,7 @@ class SchoolClass(models.Model):
     joining = models.CharField(max_length=8, choices=Joining.choices, default=Joining.CLOSED)
     joining_until = models.DateField(null=True, blank=True)
     has_phrases = models.BooleanField(default=False)
-    source = models.CharField(max_length=200, blank=True)
+    source = models.CharField(max_length=200, default=new_person, db_index=True)
     made_from = models.ForeignKey("self", on_delete=models.SET_NULL, null=True, blank=True, related_name="next_years")
     teachers = models.ManyToManyField(settings.AUTH_USER_MODEL, related_name="classes")
     created_at = models.DateTimeField(auto_now_add=True)

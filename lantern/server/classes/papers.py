@@ -35,7 +35,7 @@ def roster(teacher: Teacher, version: Version) -> bytes:
     classes = classes_of(teacher).filter(archived_at=None).order_by("pk").prefetch_related("members")
     given = [
         ClassToWrite(
-            id=one.source or f"class-{one.pk}",
+            id=one.source,
             name=one.name,
             subject=one.subject,
             year=one.year,
