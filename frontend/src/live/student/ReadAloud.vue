@@ -22,13 +22,16 @@ function stop(): void {
 }
 
 async function play(part: string, spoken: SpokenPart): Promise<void> {
-  const sound = (audio = new Audio(`data:audio/wav;base64,${spoken.wav}`))
+  const bytes = Uint8Array.from(atob(spoken.wav), (char) => char.charCodeAt(0))
+  const address = URL.createObjectURL(new Blob([bytes], { type: 'audio/wav' }))
+  const sound = (audio = new Audio(address))
   const followed = follow(part, spoken, () => sound.currentTime * 1000)
   await new Promise<void>((resolve) => {
     sound.onended = sound.onerror = sound.onpause = () => resolve()
     sound.play().catch(() => resolve())
   })
   followed()
+  URL.revokeObjectURL(address)
 }
 
 async function toggle(): Promise<void> {
