@@ -32,3 +32,12 @@ api.use(refuse)
 export async function data<T>(reply: Promise<{ data?: T }>): Promise<T> {
   return (await reply).data as T
 }
+
+/** Sends a form with files; what is null is left out. Refusals are thrown. */
+export async function sendForm<T>(path: string, fields: Record<string, string | Blob | null>): Promise<T> {
+  const body = new FormData()
+  for (const [name, value] of Object.entries(fields)) if (value !== null) body.append(name, value)
+  const reply = await fetch(path, { method: 'POST', body, headers: { 'X-CSRFToken': csrfToken() } })
+  if (!reply.ok) throw refusalFrom(await reply.json().catch(() => undefined), reply.status)
+  return (await reply.json()) as T
+}

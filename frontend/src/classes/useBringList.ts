@@ -1,8 +1,8 @@
 /** A class list that comes in: looked through, decided line by line, and only then kept. */
 import { computed, ref, shallowRef } from 'vue'
-import { api, csrfToken, data } from '@/api/http'
-import { refusalFrom, sentenceOf } from '@/api/refusal'
+import { api, data, sendForm } from '@/api/http'
 import type { ClassRow, ComparedRow, FoundClass, FoundList, Member, MemberForm } from '@/api/types'
+import { useAttempt } from '@/composables/useAttempt'
 
 export type Outcome = ComparedRow['outcome']
 
@@ -60,8 +60,7 @@ export function useBringList(into: () => number | null) {
   const found = shallowRef<FoundList | null>(null)
   const groups = ref<Group[]>([])
   const file = shallowRef<File | null>(null)
-  const busy = ref(false)
-  const error = ref('')
+  const { busy, error, attempt } = useAttempt()
   let next = 0
 
   const members = computed(() => new Map(found.value?.members.map((one: Member) => [one.id, one]) ?? []))
@@ -75,29 +74,14 @@ export function useBringList(into: () => number | null) {
     return { fresh, changed, leaving, classes: kept.value.length }
   })
 
-  async function attempt<T>(action: () => Promise<T>): Promise<T | undefined> {
-    busy.value = true
-    error.value = ''
-    try {
-      return await action()
-    } catch (failure) {
-      error.value = sentenceOf(failure)
-    } finally {
-      busy.value = false
-    }
-  }
-
   async function read(fields: Record<string, string | Blob>): Promise<void> {
-    const body = new FormData()
-    for (const [name, value] of Object.entries(fields)) body.append(name, value)
-    if (into() !== null) body.append('into', String(into()))
-    const reply = await fetch('/api/classes/read', {
-      method: 'POST',
-      body,
-      headers: { 'X-CSRFToken': csrfToken() },
-    })
-    if (!reply.ok) throw refusalFrom(await reply.json().catch(() => undefined), reply.status)
-    show((await reply.json()) as FoundList)
+    const place = into()
+    show(
+      await sendForm<FoundList>('/api/classes/read', {
+        ...fields,
+        into: place === null ? null : String(place),
+      }),
+    )
   }
 
   function show(list: FoundList): void {

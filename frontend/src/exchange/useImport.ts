@@ -1,8 +1,8 @@
 /** What came out of a file or a pasted text: looked through, mended, and only then added. */
 import { computed, ref, shallowRef } from 'vue'
-import { api, csrfToken, data } from '@/api/http'
-import { refusalFrom, sentenceOf } from '@/api/refusal'
+import { api, data, sendForm } from '@/api/http'
 import type { FoundEntry, FoundInFile, Item, SetDocument } from '@/api/types'
+import { useAttempt } from '@/composables/useAttempt'
 
 export interface Row {
   key: number
@@ -14,39 +14,20 @@ export interface Row {
 /** A row that is neither understood nor left out: it holds up the adding. */
 export const isUnsettled = (row: Row): boolean => !row.entry.item && !row.out
 
-async function send<T>(path: string, fields: Record<string, string | Blob | null>): Promise<T> {
-  const body = new FormData()
-  for (const [name, value] of Object.entries(fields)) if (value !== null) body.append(name, value)
-  const headers = { 'X-CSRFToken': csrfToken() }
-  const reply = await fetch(`/api/exchange/${path}`, { method: 'POST', body, headers })
-  if (!reply.ok) throw refusalFrom(await reply.json().catch(() => undefined), reply.status)
-  return (await reply.json()) as T
-}
+const send = <T>(path: string, fields: Record<string, string | Blob | null>): Promise<T> =>
+  sendForm<T>(`/api/exchange/${path}`, fields)
 
 /** `language` is that of the set it goes into: numbers are read in it. */
 export function useImport(language: () => string = () => '') {
   const found = shallowRef<FoundInFile | null>(null)
   const rows = ref<Row[]>([])
   const file = shallowRef<File | null>(null)
-  const busy = ref(false)
-  const error = ref('')
+  const { busy, error, attempt } = useAttempt()
   let next = 0
   let chosen = '{}'
 
   const usable = computed(() => rows.value.filter((row) => row.entry.item && !row.out))
   const unsettled = computed(() => rows.value.filter(isUnsettled))
-
-  async function attempt<T>(action: () => Promise<T>): Promise<T | undefined> {
-    busy.value = true
-    error.value = ''
-    try {
-      return await action()
-    } catch (failure) {
-      error.value = sentenceOf(failure)
-    } finally {
-      busy.value = false
-    }
-  }
 
   const asRow = (entry: FoundEntry): Row => ({ key: next++, entry, out: false })
 

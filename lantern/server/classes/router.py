@@ -2,8 +2,6 @@
 (which is `live`'s to answer)."""
 
 import io
-import json
-from typing import Any
 
 import segno
 from django.http import Http404, HttpRequest, HttpResponse
@@ -12,15 +10,13 @@ from ninja.files import UploadedFile
 
 from lantern.core.classes.members import MemberForm
 from lantern.core.formats.class_list import SHEETS, class_table
-from lantern.core.formats.exchange import Source
 from lantern.core.formats.oneroster import Version
 from lantern.core.formats.slips import OnAPage, Paper
-from lantern.core.messages import said
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api import limits
 from lantern.server.api.auth import teacher
 from lantern.server.api.downloads import download
-from lantern.server.api.errors import BadForm
+from lantern.server.api.uploads import source_of
 from lantern.server.classes import actions, incoming, papers
 from lantern.server.classes.queries import (
     class_detail,
@@ -53,7 +49,7 @@ from lantern.server.classes.schemas import (
 )
 
 router = Router(auth=teacher)
-LARGEST_FILE = 20 * 1024 * 1024
+LARGEST_FILE_MB = 20
 PDF = "application/pdf"
 
 
@@ -79,7 +75,7 @@ def read_lists(
     columns are used for, by their number."""
     if file is None:
         return incoming.found_in_names(request.auth, text, into)
-    return incoming.found_in_file(request.auth, _source(file, choices), into)
+    return incoming.found_in_file(request.auth, source_of(file, choices, LARGEST_FILE_MB), into)
 
 
 @router.post("/add", response=list[ClassRow])
@@ -219,15 +215,3 @@ def class_list(request: TeacherRequest, class_id: int, suffix: str) -> HttpRespo
     members = of_class.members.filter(left_at=None).order_by("sort_name")
     made = sheet.pack(class_table("Members", [form_of(member) for member in members]))
     return download(made, sheet.content_type, of_class.name, sheet.suffix)
-
-
-def _source(file: Any, choices: str) -> Source:
-    if file.size > LARGEST_FILE:
-        raise BadForm(said("file_too_large", "This file is larger than {most} MB.", most=20), field="file")
-    try:
-        chosen = {str(name): str(value) for name, value in json.loads(choices).items()}
-    except (ValueError, AttributeError) as error:
-        raise BadForm(
-            said("choices_not_understood", "What was chosen for this file was not understood."), field="choices"
-        ) from error
-    return Source(file.name or "", file.read(), chosen)

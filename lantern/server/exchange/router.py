@@ -16,6 +16,7 @@ from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
 from lantern.server.api.downloads import download
 from lantern.server.api.errors import BadForm
+from lantern.server.api.uploads import source_of
 from lantern.server.exchange import actions
 from lantern.server.exchange.schemas import FoundInFile, Mended, ToAdd, ToMend, WayOut
 from lantern.server.library.actions import new_item_id
@@ -23,7 +24,7 @@ from lantern.server.library.queries import content_of, document_of, own_set
 from lantern.server.library.schemas import SetDocument
 
 router = Router(auth=teacher)
-LARGEST_FILE = 150 * 1024 * 1024
+LARGEST_FILE_MB = 150
 
 
 @router.post("/read", response=FoundInFile)
@@ -103,17 +104,7 @@ def take_out(request: TeacherRequest, set_id: int, format: str) -> HttpResponse:
 
 
 def _source(file: Any, choices: str) -> Source | None:
-    if file is None:
-        return None
-    if file.size > LARGEST_FILE:
-        raise BadForm(said("file_too_large", "This file is larger than {most} MB.", most=150), field="file")
-    try:
-        chosen = {str(name): str(value) for name, value in json.loads(choices).items()}
-    except (ValueError, AttributeError) as error:
-        raise BadForm(
-            said("choices_not_understood", "What was chosen for this file was not understood."), field="choices"
-        ) from error
-    return Source(file.name or "", file.read(), chosen)
+    return None if file is None else source_of(file, choices, LARGEST_FILE_MB)
 
 
 def _take_out(data: bytes, form: SetFormat, title: str) -> HttpResponse:
