@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, type EffectScope } from 'vue'
-import type { Joined, StudentAnswer } from '@/api/types'
-import { useSeat, type SeatLink } from './useSeat'
+import type { Joined, Shown, StudentAnswer } from '@/api/types'
+import { ownTime, useSeat, type SeatLink } from './useSeat'
 
 interface Sent {
   id: string
@@ -130,5 +130,15 @@ describe('a seat', () => {
     open()
     show('q1.1')
     expect(socket.commands).toEqual([])
+  })
+})
+
+describe('the time of a question', () => {
+  const shown = { opened_at: 1000, deadline: 21_000 } as Shown
+
+  it('is everybody’s, unless one needs more', () => {
+    expect(ownTime(shown, null)).toBe(shown)
+    expect(ownTime(shown, { time: 1.5 })).toEqual({ opened_at: 1000, deadline: 31_000 })
+    expect(ownTime(shown, { no_limit: true })).toEqual({ opened_at: 1000, deadline: null })
   })
 })
