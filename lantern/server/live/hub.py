@@ -63,8 +63,9 @@ IN_A_TURN = 50
 THE_END = object()
 EMPTY_LASTS = 60.0
 LOOK_EVERY = 60.0
-FORGET_EVERY = 600.0
 """Seconds between two looks for rooms in which nothing happens."""
+FORGET_EVERY = 600.0
+"""Seconds between two looks for names that are kept no longer."""
 QUIET = (Joined, Named, Answered, PaperDrawn, WentTo, AnswerCleared, HandedIn)
 OF_ONE_SEAT = (Joined, Renamed, Erased, Removed, Restored, Claimed, FogLifted)
 

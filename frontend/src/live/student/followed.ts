@@ -2,6 +2,8 @@
 import type { SpokenPart } from '@/api/types'
 
 const NAME = 'spoken'
+/** Written here: what packs the styles does not know of highlights yet. */
+const LOOK = `::highlight(${NAME}) { background-color: var(--color-lamp); color: #000000; }`
 
 /** A range for each word of an element, in the order of its text. */
 export function wordsIn(element: Element): Range[] {
@@ -22,6 +24,15 @@ export function wordsIn(element: Element): Range[] {
 export const wordAt = (words: readonly number[], now: number): number =>
   words.filter((moment) => moment <= now).length - 1
 
+let isStyled = false
+function style(): void {
+  if (isStyled) return
+  const sheet = new CSSStyleSheet()
+  sheet.replaceSync(LOOK)
+  document.adoptedStyleSheets.push(sheet)
+  isStyled = true
+}
+
 export function unfollow(): void {
   CSS.highlights?.delete(NAME)
 }
@@ -34,7 +45,9 @@ export function follow(part: string, spoken: SpokenPart, now: () => number): () 
   const timer = setInterval(() => {
     const range = ranges[wordAt(spoken.words, now()) - before]
     unfollow()
-    if (range && CSS.highlights) CSS.highlights.set(NAME, new Highlight(range))
+    if (!range || !CSS.highlights) return
+    style()
+    CSS.highlights.set(NAME, new Highlight(range))
   }, 60)
   return () => {
     clearInterval(timer)
