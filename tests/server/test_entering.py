@@ -211,7 +211,7 @@ def test_a_question_is_read_aloud_part_by_part_and_says_nothing_that_is_not_show
         assert reply.status_code == status, reply.text
         return reply.json()
 
-    part("prompt", 404)  # nothing is on yet
+    part("prompt", 409)  # nothing is on yet
     school.teacher.command(session["id"], "advance")
     shown = httpx.get(f"{school.url}/api/live/student", headers={"Authorization": f"Bearer {token}"}).json()
     options = shown["view"]["shown"]["item"]["options"]

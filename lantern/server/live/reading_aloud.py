@@ -5,26 +5,31 @@ from functools import lru_cache
 
 from django.http import Http404
 
+from lantern.core.errors import NotPossible
+from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.questions.read_out import parts_read
 from lantern.core.session import State
 from lantern.server.live.schemas import SpokenPart
 from lantern.server.services.speech import speech
-from lantern.server.services.speech.port import USUAL, Spoken
+from lantern.server.services.speech.port import USUAL, SpeechFailed, Spoken
 
 USUAL_LANGUAGE = "en"
 
 
 def spoken_part(state: State, part: str, language: str) -> SpokenPart:
-    """A part of the question that is on. Raises Http404 for what is not in it, SpeechFailed."""
+    """A part of the question that is on. Raises NotPossible, or Http404 for what is not in it."""
     item = state.current
     if item is None:
-        raise Http404
+        raise NotPossible(said("nothing_to_read_aloud", "There is nothing to read aloud just now."))
     public = kind_of(item).public(item, state.seed)
     text = parts_read(public).get(part)
     if text is None:
         raise Http404
-    spoken = _spoken(text, voice_for(public.language or language))
+    try:
+        spoken = _spoken(text, voice_for(public.language or language))
+    except SpeechFailed as failure:
+        raise NotPossible(failure.message) from failure
     return SpokenPart(text=text, wav=b64encode(spoken.wav).decode(), words=spoken.words)
 
 
