@@ -128,6 +128,16 @@ def test_a_record_id_is_what_the_school_says(as_odile, rule, good, bad):
     assert refused["field"] == "record_id"
 
 
+def test_a_pattern_costs_little_whatever_it_is_tried_with(as_odile):
+    as_odile(
+        "put", "/school", {"name": "x", "settings": SETTINGS | {"record_ids": "pattern", "pattern": "*a" * 9}}, 422
+    )
+    decide(as_odile, record_ids="pattern", pattern="*a*a*b")
+    of_class = as_odile("post", "/classes", {"name": "8C"})["id"]
+    form = {"name": "Fen Okoro", "record_id": "a" * 100}
+    assert as_odile("post", f"/classes/{of_class}/members", form, 422)["code"] == "record_id_no_fit"
+
+
 def test_a_school_has_words_of_its_own(as_odile, nobody):
     decide(as_odile, more_words=["Kelpface"], fewer_words=["merde"])
     of_class = as_odile("post", "/classes", {"name": "8C"})["id"]

@@ -18,6 +18,10 @@ _PLACES = {"#": r"\d", "?": r"[^\W\d_]", "*": r"\w*"}
 """In a pattern: a figure, a letter, any number of either."""
 
 
+AT_MOST_THREE_STARS = r"^[^*]*(\*[^*]*){0,3}$"
+"""Each more would multiply the ways in which an ID can be tried."""
+
+
 class SchoolSettings(Written):
     """`known` is how sessions know students unless a teacher chooses otherwise.
 
@@ -28,7 +32,7 @@ class SchoolSettings(Written):
 
     known: Known = "nickname"
     record_ids: Literal["any", "email", "pattern"] = "any"
-    pattern: Annotated[str, Field(max_length=40)] = ""
+    pattern: Annotated[str, Field(max_length=40, pattern=AT_MOST_THREE_STARS)] = ""
     more_words: Annotated[tuple[Word, ...], Field(max_length=500)] = ()
     fewer_words: Annotated[tuple[Word, ...], Field(max_length=500)] = ()
     keep_months: Annotated[int, Field(ge=1, le=120)] | None = None
