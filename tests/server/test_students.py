@@ -15,9 +15,11 @@ from lantern.core.session import Sent, Settings
 from lantern.core.session.actors import NEWCOMER
 from lantern.core.session.commands import Join
 from lantern.server.accounts.models import School
+from lantern.server.classes.models import Member, SchoolClass
 from lantern.server.live.actions import start_session
 from lantern.server.live.models import LiveSession, Person
 from lantern.server.live.retention import sessions_to_forget
+from lantern.server.schools.students import is_certain
 from tests.builders import choice
 from tests.server.test_erasing import everything
 from tools.client import TeacherClient, send_answer
@@ -96,6 +98,25 @@ def test_everything_kept_is_taken_along(room):
 
 
 @pytest.mark.slow
+def test_an_address_that_is_erased_is_in_no_mail_no_request_and_no_other_class(own_server):
+    room, address = Room(own_server), "inge@gullmark.example"
+    room.teacher.call("PUT", "/school", {"name": "", "settings": {"confirm_mail": True}}, 204)
+    form = {"name": NAME, "record_id": address}
+    room.teacher.call("PATCH", f"{room.path}/{room.member}", form, 204)
+    other = room.teacher.call("POST", "/classes", {"name": "Evening"})["id"]
+    room.teacher.call("POST", f"/classes/{other}/members", form)
+    room.teacher.call("PUT", f"/classes/{room.of_class}/joining", {"joining": "ask"}, 204)
+    link = room.teacher.call("GET", f"/classes/{room.of_class}")["join_url"].rsplit("/", 1)[-1]
+    room.teacher.call("POST", f"/classes/joining/{link}", {"name": NAME, "record_id": address, "key": "k1"})
+    room.lesson(address, name=NAME)
+    assert address.encode() in everything(own_server.folder)
+    room.teacher.call("POST", f"{room.student}/erase")
+    own_server.stop()
+    left = everything(own_server.folder)
+    assert not [word for word in (NAME, address) if word.encode() in left]
+
+
+@pytest.mark.slow
 def test_who_is_erased_is_gone_everywhere_and_the_figures_stay(own_server):
     room = Room(own_server)
     sessions = [room.lesson(RECORD_ID, name=NAME), room.lesson("gb-0777", "C", name=NAME, with_class=False)]
@@ -117,6 +138,16 @@ def test_who_is_erased_is_gone_everywhere_and_the_figures_stay(own_server):
     own_server.stop()
     left = everything(own_server.folder)
     assert not [word for word in (NAME, "Vandermolen", "plays the harp", RECORD_ID, "gb-0777") if word.encode() in left]
+
+
+@pytest.mark.django_db
+def test_who_was_picked_from_the_list_is_certain_though_the_record_id_was_changed_since(odile, knots):
+    of_class = SchoolClass.objects.create(name="8C", code="KELP4278")
+    member = Member.objects.create(of_class=of_class, name="Fen", sort_name="Fen", record_id="new", record_key="new")
+    for known, certain in (("list", True), ("record_id", False)):
+        session = start_session(odile, knots, Settings(known=known), of_class)
+        person = Person.objects.create(session=session, key="p", name="Fen", member=member.person, record_id="old")
+        assert is_certain(member, person) is certain
 
 
 @pytest.mark.django_db

@@ -17,7 +17,7 @@ from lantern.server.api.errors import BadForm
 from lantern.server.classes import rules
 from lantern.server.classes.class_list import ClassList
 from lantern.server.classes.models import JoinRequest, Member, SchoolClass, new_link
-from lantern.server.classes.queries import form_of, own_class, school_of, takes_members
+from lantern.server.classes.queries import form_of, own_class, school_of, takes_members, waiting_at
 from lantern.server.classes.schemas import ClassForm, CopyForm, Deciding, JoinClassForm, JoiningForm, KeptClass
 
 _random = SystemRandom()
@@ -206,7 +206,7 @@ def ask_to_join(of_class: SchoolClass, form: JoinClassForm) -> None:
     may = takes_members(of_class)
     if of_class.requests.filter(key=form.key).exists():
         return
-    if may == SchoolClass.Joining.CLOSED or of_class.requests.count() >= MOST_REQUESTS:
+    if may == SchoolClass.Joining.CLOSED or waiting_at(of_class).count() >= MOST_REQUESTS:
         raise BadForm(
             said("class_takes_nobody", "This class takes no new members by the link just now. Ask your teacher.")
         )

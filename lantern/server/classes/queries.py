@@ -124,8 +124,13 @@ def _requests(of_class: SchoolClass, members: Iterable[Member]) -> tuple[Request
             asked_at=one.asked_at,
             member=next((member.pk for member in members if alike(one.name, member.name)), None),
         )
-        for one in of_class.requests.filter(member=None, turned_away=False).order_by("asked_at", "pk")
+        for one in waiting_at(of_class).order_by("asked_at", "pk")
     )
+
+
+def waiting_at(of_class: SchoolClass) -> QuerySet[JoinRequest]:
+    """Who asks to be a member, and was neither let in nor turned away."""
+    return of_class.requests.filter(member=None, turned_away=False)
 
 
 def class_with_link(link: str) -> SchoolClass:

@@ -44,7 +44,7 @@ from lantern.server.live.clock import now_ms
 from lantern.server.live.connections import Connection
 from lantern.server.live.logins import watch
 from lantern.server.live.processes import Notice, Processes
-from lantern.server.live.retention import sessions_to_forget
+from lantern.server.live.retention import forget_old_names
 from lantern.server.live.room import LINGER, PEER_LASTS, Peer, Room
 from lantern.server.live.store import Loaded
 from lantern.server.live.writer import IDLE_LASTS, Job, Outcome, Writer
@@ -64,8 +64,6 @@ THE_END = object()
 EMPTY_LASTS = 60.0
 LOOK_EVERY = 60.0
 """Seconds between two looks for rooms in which nothing happens."""
-FORGET_EVERY = 600.0
-"""Seconds between two looks for names that are kept no longer."""
 QUIET = (Joined, Named, Answered, PaperDrawn, WentTo, AnswerCleared, HandedIn)
 OF_ONE_SEAT = (Joined, Renamed, Erased, Removed, Restored, Claimed, FogLifted)
 
@@ -112,7 +110,7 @@ class Hub:
         self._keep(self._tell_who_is_here())
         self._keep(watch(self._lines))
         self._keep(self._look_for_idle())
-        self._keep(self._forget_old_names())
+        self._keep(forget_old_names(self.erase_all))
 
     def _lines(self) -> Iterator[Connection]:
         return (line for room in self.rooms.values() for line in room.lines())
@@ -255,15 +253,6 @@ class Hub:
         while True:
             await asyncio.sleep(LOOK_EVERY)
             self.let_sleep(self.loop.time() - IDLE_LASTS)
-
-    async def _forget_old_names(self) -> None:
-        while True:
-            await asyncio.sleep(FORGET_EVERY)
-            try:
-                for session_id in await sync_to_async(sessions_to_forget)():
-                    await self.erase_all(session_id)
-            except Exception:
-                log.exception("old names could not be erased")
 
     async def erase_all(self, session_id: int) -> None:
         """The names of everybody in the session."""

@@ -1,12 +1,19 @@
 """Names that have stayed in sessions for as long as their school keeps them are erased: the figures stay."""
 
+import asyncio
+import logging
+from collections.abc import Awaitable, Callable
 from datetime import datetime, timedelta
 
+from asgiref.sync import sync_to_async
 from django.utils import timezone
 
 from lantern.server.accounts.models import School
 from lantern.server.live.models import LiveSession
 
+log = logging.getLogger(__name__)
+LOOK_EVERY = 600.0
+"""Seconds between two looks for names that are kept no longer."""
 A_MONTH = timedelta(days=30.44)
 AT_ONCE = 20
 """Sessions in one go: the rest waits for the next."""
@@ -21,3 +28,14 @@ def sessions_to_forget(now: datetime | None = None) -> list[int]:
         old = LiveSession.objects.filter(owner__school=school, ended_at__lt=until, people__isnull=False).order_by("pk")
         found += old.distinct().values_list("pk", flat=True)[: AT_ONCE - len(found)]
     return found
+
+
+async def forget_old_names(erase_all: Callable[[int], Awaitable[None]]) -> None:
+    """For as long as the process lives; `erase_all` takes every name out of a session."""
+    while True:
+        await asyncio.sleep(LOOK_EVERY)
+        try:
+            for session_id in await sync_to_async(sessions_to_forget)():
+                await erase_all(session_id)
+        except Exception:
+            log.exception("old names could not be erased")

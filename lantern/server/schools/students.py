@@ -26,13 +26,15 @@ from lantern.core.formats.table import Table
 from lantern.core.session import Actor, Role, Sent
 from lantern.core.session.commands import Erase
 from lantern.server.accounts.models import Teacher
-from lantern.server.classes.models import Member
+from lantern.server.classes.models import JoinRequest, Member
 from lantern.server.classes.queries import form_of, own_class, own_member
 from lantern.server.live import store
 from lantern.server.live.clock import now_ms
+from lantern.server.live.entering import known_by
 from lantern.server.live.hub import hub
 from lantern.server.live.models import CheckedAddress, Person
 from lantern.server.schools.schemas import ErasedStudent, StudentHistory, TookPart
+from lantern.server.services.models import SentMail
 
 MOST_SESSIONS = 200
 
@@ -69,7 +71,7 @@ def is_certain(member: Member, person: Person) -> bool:
     """Whether it needs no word of the teacher: the list knows them, or the record ID was given letter by letter."""
     if person.confirmed or person.record_id == member.record_id:
         return True
-    return person.member == member.person and not person.record_id
+    return person.member == member.person and known_by(person.session) == "list"
 
 
 def history(teacher: Teacher, member: Member) -> StudentHistory:
@@ -194,8 +196,14 @@ async def erase(teacher: Teacher, member: Member) -> ErasedStudent:
 
 
 def _erase_member(teacher: Teacher, member: Member) -> None:
-    """In this class and in those of other years."""
-    Member.objects.filter(person=member.person, of_class__teachers__school=teacher.school_id).delete()
+    """In every class of the school that knows the person, or the record ID; with what was asked and mailed for them."""
+    same = Q(person=member.person)
     if member.record_key:
+        same |= Q(record_key=member.record_key)
         CheckedAddress.objects.filter(school=teacher.school_id, record_key=member.record_key).delete()
+        SentMail.objects.filter(school=teacher.school_id, to__iexact=member.record_key).delete()
+    found = Member.objects.filter(same, of_class__teachers__school=teacher.school_id)
+    for one in found.distinct():
+        JoinRequest.objects.filter(of_class=one.of_class_id, name__iexact=one.name).delete()
+    found.delete()
     store.sweep()

@@ -18,7 +18,7 @@ const schools = computed(() => me.value?.known ?? 'nickname')
 watch(schools, (way) => way !== 'nickname' && (known.value = way), { immediate: true })
 
 /** A class that was archived meanwhile is no choice any more; without a class there is no list to pick from. */
-watch([all, ofClass], () => {
+watch([all, ofClass, known], () => {
   if (all.value && !classes.value.some((row) => row.id === ofClass.value)) ofClass.value = null
   if (all.value && ofClass.value === null && known.value === 'list') known.value = 'nickname'
 })
