@@ -1,5 +1,6 @@
 """Classes and their members, as a teacher keeps them and as students come in."""
 
+import json
 import re
 from datetime import timedelta
 from io import BytesIO
@@ -168,6 +169,20 @@ def test_a_list_shows_what_it_would_change_and_keeps_what_was_decided(as_odile, 
         "Alva Renner": ("", ""), "Fen Okoro": ("", ""), "F. Okoro": ("7", ""), "Bo Holt": ("8", "x"),
         "Greta Saari": ("9", ""), "A. Renner": ("", ""),
     }  # fmt: skip
+
+
+def test_what_columns_hold_is_remembered_for_her_and_no_one_else(as_odile, as_ravi):
+    def uses(of, **chosen):
+        found = read(of, file=sheet("Name;House;Number\nAlva Renner;Lee;7\n"), **chosen)
+        return [column["use"] for column in found["columns"]]
+
+    before = uses(as_odile)
+    chosen = {"0": "name", "1": "notes", "2": "record_id"}
+    assert uses(as_odile, choices=json.dumps(chosen)) == list(chosen.values()) != before
+    assert uses(as_odile) == list(chosen.values())
+    assert uses(as_ravi) == before
+    kept = read(as_odile, file=sheet("Name;House;Number\nBo Holt;Luff;8\n"))["classes"][0]["rows"][0]["row"]["form"]
+    assert (kept["notes"], kept["record_id"]) == ("Luff", "8")
 
 
 def test_a_list_without_a_class_makes_one(as_odile):

@@ -68,3 +68,18 @@ class Invitation(models.Model):
     digest = models.CharField(max_length=64, unique=True)
     expires_at = models.DateTimeField()
     used_by = models.ForeignKey(Teacher, null=True, blank=True, on_delete=models.CASCADE, related_name="invitation")
+
+
+class ColumnUses(models.Model):
+    """What a teacher said the columns of a spreadsheet hold, for the next one with the same headings.
+
+    `headings` is a digest of them and of what was brought in; `uses` goes from a column's number (as text, from 0) to
+    its use.
+    """
+
+    teacher = models.ForeignKey(Teacher, on_delete=models.CASCADE, related_name="+")
+    headings = models.CharField(max_length=64)
+    uses = models.JSONField()
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=["teacher", "headings"], name="one_use_for_the_same_headings"),)

@@ -1,10 +1,13 @@
 """Class lists that come in: what they hold, beside the classes that are there. Nothing is kept here."""
 
+from dataclasses import replace
+
 from lantern.core.classes.comparing import compared, missing
 from lantern.core.formats.class_list import ClassList, read_class_list, read_names
 from lantern.core.formats.exchange import Source
 from lantern.core.formats.oneroster import RosterClass, is_oneroster, read_oneroster
 from lantern.core.messages import said
+from lantern.server.accounts.columns import uses_for
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.errors import BadForm
 from lantern.server.classes.models import Member, SchoolClass
@@ -23,7 +26,11 @@ def found_in_file(teacher: Teacher, source: Source, into: int | None) -> FoundLi
     if is_oneroster(source.data):
         return _of_roster(teacher, source)
     title = source.name.rsplit("/", 1)[-1].rsplit(".", 1)[0].replace("_", " ").strip()
-    return _of_list(teacher, read_class_list(source), title, into)
+    found = read_class_list(source)
+    uses = uses_for(teacher, "class list\n", [column.heading for column in found.columns], source.choices)
+    if uses and not uses.items() <= source.choices.items():
+        found = read_class_list(replace(source, choices=uses))
+    return _of_list(teacher, found, title, into)
 
 
 def _of_list(teacher: Teacher, found: ClassList, title: str, into: int | None) -> FoundList:

@@ -7,7 +7,6 @@ import shutil
 from base64 import b64encode
 from collections.abc import Mapping
 from dataclasses import replace
-from hashlib import sha256
 from pathlib import Path
 from threading import Lock
 from typing import Any
@@ -21,9 +20,9 @@ from lantern.core.messages import said
 from lantern.core.questions import read_item
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
 from lantern.core.questions.items import Film, Media, Picture, Recording
+from lantern.server.accounts.columns import uses_for
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.errors import BadForm
-from lantern.server.exchange.models import ColumnUses
 from lantern.server.exchange.schemas import ToAdd
 from lantern.server.library.actions import add_items, make_set, new_item_id
 from lantern.server.library.models import QuestionSet
@@ -54,16 +53,11 @@ def read(teacher: Teacher, source: Source | None, text: str, language: str = "")
 
 
 def _as_remembered(teacher: Teacher, source: Source, incoming: Incoming) -> Incoming:
-    """What columns are used for is kept for files with the same headings, and taken up again with the next one."""
-    if not incoming.columns:
+    """With the columns used as they were the last time."""
+    uses = uses_for(teacher, "", [column.heading for column in incoming.columns], source.choices)
+    if not uses or uses.items() <= source.choices.items():
         return incoming
-    headings = sha256("\n".join(column.heading for column in incoming.columns).encode()).hexdigest()
-    chosen = {number: use for number, use in source.choices.items() if number.isdecimal()}
-    if chosen:
-        ColumnUses.objects.update_or_create(teacher=teacher, headings=headings, defaults={"uses": chosen})
-        return incoming
-    kept = ColumnUses.objects.filter(teacher=teacher, headings=headings).first()
-    return read_file(replace(source, choices=kept.uses), new_item_id, _alone) if kept else incoming
+    return read_file(replace(source, choices=uses), new_item_id, _alone)
 
 
 def previews(incoming: Incoming) -> dict[str, str]:
