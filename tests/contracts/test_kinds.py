@@ -15,6 +15,7 @@ from lantern.core.errors import BadAnswer
 from lantern.core.formats.markdown import read_set, write_item
 from lantern.core.questions import KINDS, kind_of, read_item, with_new_ids
 from lantern.core.questions.items import Picture, Question, Severity, is_scored
+from lantern.core.questions.read_out import parts_read, words_of
 from lantern.core.session.events import Answered
 from lantern.core.session.model import ask_id
 from lantern.core.session.stored import EVENT, read_event, write_event
@@ -44,6 +45,30 @@ def test_each_kind_brings_samples(kind):
         scored = {is_scored(s.item) for s in kind.samples()}
         assert (True in scored) == (kind.name not in OPINIONS_ONLY)
         assert kind.tally_model is not None
+
+
+TO_READ = {"html", "prompt_html", "body_html", "name", "bank", "low_label", "high_label", "first_label", "last_label"}
+"""Fields of what a device is told that hold words for students to read."""
+
+
+def texts_to_read(value, *, is_text=False):
+    if isinstance(value, dict):
+        for name, inner in value.items():
+            yield from texts_to_read(inner, is_text=name in TO_READ)
+    elif isinstance(value, list | tuple):
+        for inner in value:
+            yield from texts_to_read(inner, is_text=is_text)
+    elif is_text and isinstance(value, str):
+        yield words_of(value)
+
+
+@all_samples
+def test_all_that_a_student_has_to_read_is_read_aloud(kind, sample):
+    public = kind.public(sample.item, "s")
+    parts = parts_read(public)
+    read = " ".join(parts.values())
+    assert [text for text in texts_to_read(public.model_dump()) if text not in read] == []
+    assert all(len(part) <= 60 and text == " ".join(text.split()) for part, text in parts.items())
 
 
 @all_samples

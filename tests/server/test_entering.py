@@ -205,9 +205,10 @@ def test_a_question_is_read_aloud_part_by_part_and_says_nothing_that_is_not_show
     session = school.run("nickname")
     token = school.join(session["code"], name="Fen")["token"]
 
-    def part(name, status=200):
+    def part(name, status=200, **asked):
         headers = {"Authorization": f"Bearer {token}"}
-        reply = httpx.get(f"{school.url}/api/live/student/spoken/{name}?language=de", headers=headers, timeout=30)
+        address = f"{school.url}/api/live/student/spoken/{name}"
+        reply = httpx.get(address, params={"language": "de", **asked}, headers=headers, timeout=30)
         assert reply.status_code == status, reply.text
         return reply.json()
 
@@ -217,6 +218,9 @@ def test_a_question_is_read_aloud_part_by_part_and_says_nothing_that_is_not_show
     options = shown["view"]["shown"]["item"]["options"]
     prompt = part("prompt")
     assert base64.b64decode(prompt["wav"])[:4] == b"RIFF"
-    assert len(prompt["words"]) == len(prompt["text"].split())
+    assert len(prompt["words"]) == len(prompt["text"].split()) == prompt["of"]
+    rest = part("prompt", start=1)
+    assert (rest["text"], rest["start"], rest["of"]) == (prompt["text"].split(" ", 1)[1], 1, prompt["of"])
+    part("prompt", 404, start=prompt["of"])
     assert part(options[0]["id"])["text"].startswith("A: ")
     part("explanation", 404)

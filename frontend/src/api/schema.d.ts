@@ -1431,7 +1431,7 @@ export interface paths {
         };
         /**
          * Read Aloud
-         * @description A part of the question that is on, read aloud.
+         * @description A part of the question that is on, read aloud from its word `start` on.
          */
         get: operations["lantern_server_live_router_read_aloud"];
         put?: never;
@@ -7202,7 +7202,8 @@ export interface components {
         };
         /**
          * SpokenPart
-         * @description A part of a question, spoken: `wav` in base64, and when each word of `text` begins, in milliseconds.
+         * @description A stretch of a part of a question, spoken: `wav` in base64, and when each word of `text` begins, in
+         *     milliseconds. It begins with the word `start` of the `of` words that the part has.
          */
         SpokenPart: {
             /** Text */
@@ -7211,6 +7212,10 @@ export interface components {
             wav: string;
             /** Words */
             words: number[];
+            /** Start */
+            start: number;
+            /** Of */
+            of: number;
         };
         /**
          * Reading
@@ -9929,6 +9934,7 @@ export interface operations {
         parameters: {
             query?: {
                 language?: "en" | "de" | "fr" | "es" | "ar" | "uk";
+                start?: number;
             };
             header?: never;
             path: {

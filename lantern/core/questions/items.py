@@ -1,5 +1,6 @@
 """What a question is made of, as values: items, what devices see and send, keys, tallies, problems."""
 
+from collections.abc import Iterator
 from dataclasses import dataclass
 from enum import StrEnum
 from typing import Annotated, Literal, Self
@@ -117,6 +118,15 @@ class PublicItem(Value):
     time_limit: int | None = None
     weight: int = 0
     scored: bool = False
+
+    def read_out(self) -> Iterator[tuple[str, str]]:
+        """What is read aloud after the question's words: part id and HTML, in the order of the page. A letter goes
+        before what it stands for."""
+        for name in type(self).model_fields:
+            for part in value if isinstance(value := getattr(self, name), tuple) else ():
+                if hasattr(part, "id") and hasattr(part, "html"):
+                    letter = getattr(part, "letter", "")
+                    yield part.id, f"{letter}: {part.html}" if letter and part.html else part.html
 
 
 class Answer(Value):

@@ -1,39 +1,38 @@
-"""What of a question is read aloud, part by part: its prompt, and whatever in it has an id and a text of its own.
+"""What of a question is read aloud, part by part: its prompt, and what its kind says of the rest.
 
-It is made of what a student may see, so it can say nothing more.
+It is made of what a student may see, so it can say nothing more. A long part is spoken in stretches.
 """
 
 import html
 import re
-from collections.abc import Iterator
-from typing import Any
 
 from lantern.core.questions.items import PublicItem
 
 PROMPT = "prompt"
-LONGEST = 600
-"""Characters of one part that are spoken."""
 _TAG = re.compile(r"<[^>]*>")
+_ENDS = (".", "!", "?", "…", ":", ";")
 
 
 def parts_read(item: PublicItem) -> dict[str, str]:
-    """Part id to its words; a letter goes before what it stands for. Parts without words are left out."""
-    found = {PROMPT: words_of(item.prompt_html)}
-    for part in _inner(item):
-        letter = getattr(part, "letter", "")
-        text = words_of(part.html)
-        if text:
-            found[part.id] = f"{letter}: {text}" if letter else text
-    return {part: text[:LONGEST] for part, text in found.items() if text}
-
-
-def _inner(item: PublicItem) -> Iterator[Any]:
-    for name in type(item).model_fields:
-        value = getattr(item, name)
-        if isinstance(value, tuple):
-            yield from (part for part in value if hasattr(part, "id") and isinstance(getattr(part, "html", None), str))
+    """Part id to its words; parts without words are left out."""
+    found = {PROMPT: item.prompt_html, **dict(item.read_out())}
+    return {part: words for part, source in found.items() if (words := words_of(source))}
 
 
 def words_of(source: str) -> str:
     """The words of a cleaned HTML, with one space between two."""
     return " ".join(html.unescape(_TAG.sub(" ", source)).split())
+
+
+def stretch_of(text: str, start: int, longest: int) -> str:
+    """Of the words from `start` on as many as `longest` characters hold, at least one; up to the end of a sentence,
+    where that does not cut it by more than half. Empty behind the last word."""
+    words = text.split()[start:]
+    fitting, length = 0, -1
+    while fitting < len(words) and length + 1 + len(words[fitting]) <= longest:
+        length += 1 + len(words[fitting])
+        fitting += 1
+    if 0 < fitting < len(words):
+        ends = [at for at in range(fitting // 2, fitting) if words[at].endswith(_ENDS)]
+        fitting = ends[-1] + 1 if ends else fitting
+    return " ".join(words[: max(1, fitting)])[: max(longest, 1)]

@@ -8,29 +8,33 @@ from django.http import Http404
 from lantern.core.errors import NotPossible
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
-from lantern.core.questions.read_out import parts_read
+from lantern.core.questions.read_out import parts_read, stretch_of
 from lantern.core.session import State
 from lantern.server.live.schemas import SpokenPart
 from lantern.server.services.speech import speech
-from lantern.server.services.speech.port import USUAL, SpeechFailed, Spoken
+from lantern.server.services.speech.port import LONGEST, USUAL, SpeechFailed, Spoken
 
 USUAL_LANGUAGE = "en"
 
 
-def spoken_part(state: State, part: str, language: str) -> SpokenPart:
-    """A part of the question that is on. Raises NotPossible, or Http404 for what is not in it."""
+def spoken_part(state: State, part: str, start: int, language: str) -> SpokenPart:
+    """A part of the question that is on, from its word `start` (from 0) on, as much of it as is spoken at once. Raises
+    NotPossible, or Http404 for what is not in it."""
     item = state.current
     if item is None:
         raise NotPossible(said("nothing_to_read_aloud", "There is nothing to read aloud just now."))
     public = kind_of(item).public(item, state.seed)
     text = parts_read(public).get(part)
-    if text is None:
+    stretch = stretch_of(text or "", start, LONGEST)
+    if text is None or not stretch:
         raise Http404
     try:
-        spoken = _spoken(text, voice_for(public.language or language))
+        spoken = _spoken(stretch, voice_for(public.language or language))
     except SpeechFailed as failure:
         raise NotPossible(failure.message) from failure
-    return SpokenPart(text=text, wav=b64encode(spoken.wav).decode(), words=spoken.words)
+    return SpokenPart(
+        text=stretch, wav=b64encode(spoken.wav).decode(), words=spoken.words, start=start, of=len(text.split())
+    )
 
 
 @lru_cache(maxsize=128)

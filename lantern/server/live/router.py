@@ -3,11 +3,12 @@
 import asyncio
 import io
 import time
+from typing import Annotated
 
 import segno
 from asgiref.sync import sync_to_async
 from django.http import HttpRequest, HttpResponse
-from ninja import Router, Status
+from ninja import Query, Router, Status
 from ninja.security import HttpBearer
 
 from lantern.core.classes.made_names import Language
@@ -167,10 +168,12 @@ async def send_student_command(request: SeatRequest, message: StudentCommand) ->
 
 
 @router.get("/student/spoken/{part}", response=SpokenPart, auth=SeatToken())
-async def read_aloud(request: SeatRequest, part: str, language: Language = "en") -> SpokenPart:
-    """A part of the question that is on, read aloud."""
+async def read_aloud(
+    request: SeatRequest, part: str, language: Language = "en", start: Annotated[int, Query(ge=0)] = 0
+) -> SpokenPart:
+    """A part of the question that is on, read aloud from its word `start` on."""
     _, room = request.auth
-    return await sync_to_async(spoken_part)(room.state, part, language)
+    return await sync_to_async(spoken_part)(room.state, part, start, language)
 
 
 @router.post("/student/reading", response=Reading, auth=SeatToken())

@@ -179,11 +179,14 @@ class Reading(Value):
 
 
 class SpokenPart(Value):
-    """A part of a question, spoken: `wav` in base64, and when each word of `text` begins, in milliseconds."""
+    """A stretch of a part of a question, spoken: `wav` in base64, and when each word of `text` begins, in
+    milliseconds. It begins with the word `start` of the `of` words that the part has."""
 
     text: str
     wav: str
     words: tuple[int, ...]
+    start: int
+    of: int
 
 
 class TeacherCommand(Value):

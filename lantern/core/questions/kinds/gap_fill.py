@@ -6,9 +6,10 @@ What stands behind a bar means, where students type: also right; where they choo
 
 import re
 from collections import Counter
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
+from html import escape
 from random import Random
 from typing import Annotated, Literal
 
@@ -16,6 +17,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
+from lantern.core.questions import read_out
 from lantern.core.questions.companions import Drawn, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -44,6 +46,7 @@ from lantern.core.questions.textform import body_lines, body_of, entry, texts
 from lantern.core.values import Value
 
 MOST_GAPS, LONGEST, MOST_SHOWN = 30, 200, 12
+_PAUSE = "…"
 _PAIR = re.compile(r"([^\[\]]+) – \[([^\[\]|]+)\]")
 _GAP = re.compile(r"\[([^\[\]]*)\]")
 Word = Annotated[str, Field(max_length=LONGEST)]
@@ -76,6 +79,14 @@ class PublicGapFill(PublicItem):
     way: Literal["typed", "chosen", "bank"]
     stretches: tuple[Stretch, ...]
     bank: tuple[str, ...]
+
+    def read_out(self) -> Iterator[tuple[str, str]]:
+        """A gap is a pause in the text, and no word of its own."""
+        yield "bank", escape(", ".join(self.bank))
+        spoken = [
+            (read_out.words_of(stretch.html), "" if stretch.gap is None else _PAUSE) for stretch in self.stretches
+        ]
+        yield "text", escape(" ".join(words + pause for words, pause in spoken if words))
 
 
 class GapFillAnswer(Answer):

@@ -1,7 +1,8 @@
 """Order: lines to be put into their order; as an opinion, ranked by preference."""
 
 from collections import Counter
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
+from html import escape
 from itertools import combinations
 from random import Random
 from statistics import fmean
@@ -73,6 +74,11 @@ class PublicOrder(PublicItem):
     lines: tuple[PublicLine, ...]
     first_label: str
     last_label: str
+
+    def read_out(self) -> Iterator[tuple[str, str]]:
+        yield from super().read_out()
+        yield "first", escape(self.first_label)
+        yield "last", escape(self.last_label)
 
 
 class OrderAnswer(Answer):

@@ -1,6 +1,6 @@
 """Information page: something to read together. Nobody answers it."""
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from typing import Literal
 
 from lantern.core.messages import said
@@ -32,6 +32,9 @@ class PageItem(Item):
 class PublicPage(PublicItem):
     kind: Literal["page"] = "page"
     body_html: str
+
+    def read_out(self) -> Iterator[tuple[str, str]]:
+        yield "body", self.body_html
 
 
 class Page(Kind[PageItem, Answer, Tally]):

@@ -1,7 +1,8 @@
 """Point on a picture: a point that lies in an area; areas with names can be chosen without seeing the picture."""
 
 from collections import Counter
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
+from html import escape
 from random import Random
 from typing import Annotated, Literal
 
@@ -62,6 +63,9 @@ class NamedPlace(Value):
 class PublicPoint(PublicItem):
     kind: Literal["point"] = "point"
     names: tuple[NamedPlace, ...]
+
+    def read_out(self) -> Iterator[tuple[str, str]]:
+        yield from ((place.id, escape(place.name)) for place in self.names)
 
 
 class PointAnswer(Answer):

@@ -1,7 +1,8 @@
 """Rating scale: a step for each of several statements. It has no right answer."""
 
 from collections import Counter
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
+from html import escape
 from random import Random
 from statistics import fmean, stdev
 from typing import Annotated, Literal
@@ -56,6 +57,11 @@ class PublicRatingScale(PublicItem):
     steps: int
     low_label: str
     high_label: str
+
+    def read_out(self) -> Iterator[tuple[str, str]]:
+        yield from super().read_out()
+        yield "low", escape(self.low_label)
+        yield "high", escape(self.high_label)
 
 
 class Rating(Value):

@@ -1,7 +1,8 @@
 """Slider: a number on a scale, right within a range; also as an opinion."""
 
 from collections import Counter
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
+from html import escape
 from random import Random
 from typing import Annotated, Literal
 
@@ -56,6 +57,10 @@ class PublicSlider(PublicItem):
     unit: str
     low_label: str
     high_label: str
+
+    def read_out(self) -> Iterator[tuple[str, str]]:
+        yield "low", escape(self.low_label)
+        yield "high", escape(self.high_label)
 
 
 class SliderAnswer(Answer):
