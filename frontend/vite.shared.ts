@@ -3,6 +3,13 @@ import tailwindcss from '@tailwindcss/vite'
 import { fileURLToPath } from 'node:url'
 import type { UserConfig } from 'vite'
 
+/** A language is one file to fetch, whatever features its words are of. English comes with what says it. */
+const WORDS = /\/words\/(?!en|index)(\w\w)\.ts$/
+const wordsChunk = (module: string): string | null => {
+  const found = WORDS.exec(module)
+  return found && `words-${found[1]}`
+}
+
 /** One build each for teachers and students: a shared one would nearly double what a phone loads. */
 export function buildOf(app: 'teacher' | 'student', entries: string[]): UserConfig {
   return {
@@ -17,7 +24,10 @@ export function buildOf(app: 'teacher' | 'student', entries: string[]): UserConf
       emptyOutDir: true,
       manifest: 'manifest.json',
       assetsInlineLimit: 0,
-      rolldownOptions: { input: entries },
+      rolldownOptions: {
+        input: entries,
+        output: { codeSplitting: { groups: [{ name: wordsChunk, test: WORDS }] } },
+      },
     },
   }
 }

@@ -8,6 +8,7 @@ import UiField from '@/ui/UiField.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
 import { field } from '@/ui/recipes'
 import { KNOWN } from '@/composables/known'
+import SchoolLanguages from './SchoolLanguages.vue'
 
 const props = defineProps<{
   school: SchoolDetail
@@ -23,6 +24,7 @@ const more = ref(settings.more_words.join('\n'))
 const fewer = ref(settings.fewer_words.join('\n'))
 const months = ref(settings.keep_months ? String(settings.keep_months) : '')
 const confirmMail = ref(settings.confirm_mail)
+const languages = ref(settings.languages)
 const { busy, errors, submit } = useForm()
 const RECORD_IDS = { any: 'anything', email: 'an e-mail address', pattern: 'what fits a pattern' }
 const lines = (text: string): string[] =>
@@ -37,6 +39,7 @@ async function save(): Promise<void> {
       more_words: lines(more.value),
       fewer_words: lines(fewer.value),
       confirm_mail: confirmMail.value,
+      languages: languages.value,
       keep_months: Number(months.value) || null,
     }),
   )
@@ -82,6 +85,7 @@ async function save(): Promise<void> {
         label="Confirm e-mail addresses"
         hint="Who gives an address as record ID gets a message with a link; reports say who has opened it."
       />
+      <SchoolLanguages v-model="languages" />
       <UiField
         v-model="months"
         label="Names stay in sessions for so many months"

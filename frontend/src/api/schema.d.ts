@@ -2303,6 +2303,11 @@ export interface components {
              * @default
              */
             code?: string;
+            /**
+             * Languages
+             * @default []
+             */
+            languages?: ("en" | "de" | "fr" | "es" | "ar" | "uk")[];
         };
         /**
          * JoinClassForm
@@ -6885,7 +6890,7 @@ export interface components {
          * CodeInfo
          * @description What a device is told about a code before it joins. A class's standing code leads to what is running there:
          *     `code` is that session's then. Where nothing runs, or several, there is no session (`asks` is null): `running` are
-         *     those to choose from.
+         *     those to choose from. `languages` are those of the school, none for all that there are.
          */
         CodeInfo: {
             /** Code */
@@ -6911,6 +6916,11 @@ export interface components {
              * @default []
              */
             running?: components["schemas"]["Running"][];
+            /**
+             * Languages
+             * @default []
+             */
+            languages?: ("en" | "de" | "fr" | "es" | "ar" | "uk")[];
         };
         /**
          * ListedName
@@ -6967,6 +6977,11 @@ export interface components {
             name: string;
             /** Seat */
             seat: number;
+            /**
+             * Languages
+             * @default []
+             */
+            languages?: ("en" | "de" | "fr" | "es" | "ar" | "uk")[];
         };
         /**
          * JoinForm
@@ -7076,7 +7091,8 @@ export interface components {
          * Remark
          * @description Why an answer, or one part of it, counts or does not. `code` is stable, `sentence` is for people.
          *
-         *     `part` names the part, as "Gap 2", where an answer has several. `meant` is the spelling that `given` was taken for.
+         *     `part` names the part, as "Gap 2", where an answer has several. `meant` is the spelling that `given` was taken for,
+         *     `forgave` what that took no notice of.
          */
         Remark: {
             /**
@@ -7098,6 +7114,11 @@ export interface components {
              * @default
              */
             part?: string;
+            /**
+             * Forgave
+             * @default []
+             */
+            forgave?: ("capitals" | "accents" | "articles" | "punctuation" | "typos" | "plural")[];
             /** Sentence */
             sentence: string;
         };
@@ -7591,7 +7612,9 @@ export interface components {
          *     `record_ids` says what a record ID is here: anything, an e-mail address, or what fits `pattern`, in which #
          *     stands for a figure, ? for a letter and * for any number of either. `more_words` and `fewer_words` change the
          *     list of names unfit for a class. `keep_months` is how long names stay in sessions; None: until somebody erases
-         *     them. `confirm_mail`: who gives an e-mail address as record ID is asked to confirm it by a message.
+         *     them. `confirm_mail`: who gives an e-mail address as record ID is asked to confirm it by a message. `languages`
+         *     are those in which students' devices speak here, the first one where a device's own is not among them; none: all
+         *     that there are.
          */
         SchoolSettings: {
             /**
@@ -7628,6 +7651,11 @@ export interface components {
              * @default false
              */
             confirm_mail?: boolean;
+            /**
+             * Languages
+             * @default []
+             */
+            languages?: ("en" | "de" | "fr" | "es" | "ar" | "uk")[];
         };
         /** SchoolForm */
         SchoolForm: {

@@ -1,7 +1,14 @@
 import { createApp } from 'vue'
 import { watchFormulas } from '@/questions/shared/formulas'
 import '@/styles/student.css'
-import { StudentApp } from '@/live/student'
+import { followLanguage, StudentApp } from '@/live/student'
 
-createApp(StudentApp).mount('#app')
-watchFormulas()
+/** In milliseconds: on a slow network English is better than nothing. */
+const LONGEST_WAIT = 1500
+
+void Promise.race([followLanguage(), new Promise((resolve) => setTimeout(resolve, LONGEST_WAIT))]).then(
+  () => {
+    createApp(StudentApp).mount('#app')
+    watchFormulas()
+  },
+)

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Needs } from '@/api/types'
 import UiSwitch from '@/ui/UiSwitch.vue'
 import { field } from '@/ui/recipes'
+import { LANGUAGES } from '@/words'
 
 const needs = defineModel<Needs>({ required: true })
 const TIMES = ['1', '1.25', '1.5', '1.75', '2', '2.5', '3']
@@ -57,6 +58,17 @@ const text = (event: Event): string => (event.target as HTMLSelectElement).value
         </select>
       </label>
     </div>
+    <label class="mt-3 block sm:w-1/3 sm:pe-2"
+      ><span class="mb-1 block">Language of the page</span>
+      <select
+        :value="needs.language"
+        :class="field"
+        @change="set({ language: text($event) as Needs['language'] })"
+      >
+        <option value="">the device’s</option>
+        <option v-for="(name, one) in LANGUAGES" :key="one" :value="one" :lang="one">{{ name }}</option>
+      </select>
+    </label>
     <div class="grid gap-x-6 sm:grid-cols-2">
       <UiSwitch
         :model-value="needs.no_fog"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One device of the trial: the student's view, with a line to go through the set. */
 import { useRoute } from 'vue-router'
-import { SeatView } from '@/live/student'
+import { SeatView } from '@/live/student/tried'
 import { useTrial } from './useTrial'
 
 const { link, at, count, failure, go } = useTrial(Number(useRoute().params.id))

@@ -4,7 +4,7 @@ import { api, data } from '@/api/http'
 import { Refusal, sentenceOf } from '@/api/refusal'
 import type { Mine, StudentAnswer, StudentView } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
-import { refusedBy, type Refused, type SeatLink } from '@/live/student'
+import { refusedBy, type Refused, type SeatLink } from '@/live/student/tried'
 
 export function useTrial(setId: number) {
   const items = shallowRef<string[]>([])

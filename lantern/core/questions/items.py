@@ -166,10 +166,14 @@ class Problem(Message):
     field: str
 
 
+Forgave = Literal["capitals", "accents", "articles", "punctuation", "typos", "plural"]
+
+
 class Remark(Value):
     """Why an answer, or one part of it, counts or does not. `code` is stable, `sentence` is for people.
 
-    `part` names the part, as "Gap 2", where an answer has several. `meant` is the spelling that `given` was taken for.
+    `part` names the part, as "Gap 2", where an answer has several. `meant` is the spelling that `given` was taken for,
+    `forgave` what that took no notice of.
     """
 
     code: Literal["as_accepted", "forgiven", "counts_here", "another_word", "not_accepted", "number", "unreadable"]
@@ -177,6 +181,7 @@ class Remark(Value):
     given: str
     meant: str = ""
     part: str = ""
+    forgave: tuple[Forgave, ...] = ()
     sentence: str
 
 

@@ -146,7 +146,8 @@ def takes_members(of_class: SchoolClass) -> str:
 
 def to_join(of_class: SchoolClass, key: str) -> ToJoin:
     asked = of_class.requests.filter(key=key).select_related("member").first() if key else None
-    known = {"class_name": of_class.name, "teachers": teachers_of(of_class)}
+    languages = school_of(of_class).languages
+    known = {"class_name": of_class.name, "teachers": teachers_of(of_class), "languages": languages}
     if asked is None:
         return ToJoin(**known, state=takes_members(of_class))  # type: ignore[arg-type]
     if asked.member is None:

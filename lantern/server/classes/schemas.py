@@ -6,6 +6,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.classes.comparing import Compared
+from lantern.core.classes.made_names import Language
 from lantern.core.classes.members import MOST_MEMBERS, MemberForm
 from lantern.core.formats.exchange import Column
 from lantern.core.messages import Message
@@ -166,6 +167,7 @@ class ToJoin(Value):
     name: str = ""
     phrase: str = ""
     code: str = ""
+    languages: tuple[Language, ...] = ()
 
 
 class JoinClassForm(Written):

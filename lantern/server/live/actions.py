@@ -123,4 +123,11 @@ async def join_session(session: LiveSession, form: JoinForm, address: str, base:
     if known and known.record_id and base:
         await sync_to_async(ask_to_confirm)(session, known.record_id, base, address)
     name = known.name if known else ""
-    return Joined(token=token, code=session.code, title=session.title, name=name, seat=seat.number)
+    return Joined(
+        token=token,
+        code=session.code,
+        title=session.title,
+        name=name,
+        seat=seat.number,
+        languages=session.owner.school.chosen.languages,
+    )

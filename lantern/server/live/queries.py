@@ -16,7 +16,7 @@ from lantern.server.api import limits
 from lantern.server.api.addresses import public_url
 from lantern.server.api.errors import UnknownCode
 from lantern.server.classes.models import SchoolClass
-from lantern.server.classes.queries import teachers_of
+from lantern.server.classes.queries import school_of, teachers_of
 from lantern.server.live.entering import asks
 from lantern.server.live.models import LiveSession
 from lantern.server.live.rules import may_lead
@@ -111,6 +111,7 @@ def code_info(session: LiveSession, names: tuple[ListedName, ...] = ()) -> CodeI
         asks=asks(session),
         class_name=session.of_class.name if session.of_class else "",
         names=names,
+        languages=session.owner.school.chosen.languages,
     )
 
 
@@ -124,6 +125,7 @@ def class_info(of_class: SchoolClass) -> CodeInfo:
         asks=None,
         class_name=of_class.name,
         running=tuple(Running(code=one.code, title=one.title) for one in running),
+        languages=school_of(of_class).languages,
     )
 
 

@@ -62,7 +62,7 @@ class Running(Value):
 class CodeInfo(Value):
     """What a device is told about a code before it joins. A class's standing code leads to what is running there:
     `code` is that session's then. Where nothing runs, or several, there is no session (`asks` is null): `running` are
-    those to choose from."""
+    those to choose from. `languages` are those of the school, none for all that there are."""
 
     code: str
     title: str
@@ -71,6 +71,7 @@ class CodeInfo(Value):
     class_name: str = ""
     names: tuple[ListedName, ...] = ()
     running: tuple[Running, ...] = ()
+    languages: tuple[Language, ...] = ()
 
 
 class MadeName(Value):
@@ -106,6 +107,7 @@ class Joined(Value):
     title: str
     name: str
     seat: int
+    languages: tuple[Language, ...] = ()
 
 
 class Hello(Value):

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A standing code where not just one session is running: to choose one, or to wait for it. */
 import type { CodeInfo } from '@/api/types'
+import { t } from './words'
 
 defineProps<{ info: CodeInfo }>()
 const emit = defineEmits<{ choose: [code: string] }>()
@@ -8,20 +9,20 @@ const emit = defineEmits<{ choose: [code: string] }>()
 
 <template>
   <div v-if="info.running?.length" class="mt-4">
-    <p class="mb-2 font-bold">Several things are running. Which one?</p>
+    <p class="mb-2 font-bold">{{ t('several_running') }}</p>
     <ul class="space-y-2">
       <li v-for="one in info.running" :key="one.code">
         <button
           type="button"
-          class="min-h-11 w-full rounded border border-ink bg-sheet px-4 py-3 text-left text-lg font-bold wrap-anywhere"
+          class="min-h-11 w-full rounded border border-ink bg-sheet px-4 py-3 text-start text-lg font-bold wrap-anywhere"
           @click="emit('choose', one.code)"
         >
-          {{ one.title || 'Untitled set' }}
+          {{ one.title || t('untitled') }}
         </button>
       </li>
     </ul>
   </div>
   <p v-else class="mt-4 text-lg" role="status">
-    Nothing is running in {{ info.class_name }} just now. Keep this page open: it goes on by itself.
+    {{ t('nothing_running', { name: info.class_name ?? '' }) }}
   </p>
 </template>

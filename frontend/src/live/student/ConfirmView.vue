@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** The link of a message that asks whether an address is one's own. */
 import { ref } from 'vue'
-import { sentenceOf } from '@/api/refusal'
 import PhoneFrame from './PhoneFrame.vue'
 import { mainButton } from './recipes'
 import { confirmAddress } from './request'
+import { toldOf } from './told'
+import { t } from './words'
 
 const props = defineProps<{ token: string }>()
 const done = ref(false)
@@ -18,7 +19,7 @@ async function confirm(): Promise<void> {
     await confirmAddress(props.token)
     done.value = true
   } catch (failure) {
-    error.value = sentenceOf(failure)
+    error.value = toldOf(failure)
   } finally {
     busy.value = false
   }
@@ -27,17 +28,15 @@ async function confirm(): Promise<void> {
 
 <template>
   <PhoneFrame left="Tall Lantern">
-    <h1 class="mt-6 text-3xl">{{ done ? 'Thank you' : 'Is this your address?' }}</h1>
+    <h1 class="mt-6 text-3xl">{{ t(done ? 'thank_you' : 'your_address') }}</h1>
     <p class="mt-3 text-lg" role="status">
-      {{
-        done
-          ? 'Your address is confirmed. You can close this page.'
-          : 'Somebody gave the address that this message came to as their record ID.'
-      }}
+      {{ t(done ? 'address_confirmed' : 'address_given') }}
     </p>
     <p v-if="error" role="alert" class="mt-3 text-wrong">{{ error }}</p>
     <template v-if="!done" #foot>
-      <button type="button" :class="mainButton" :disabled="busy" @click="confirm">It is mine</button>
+      <button type="button" :class="mainButton" :disabled="busy" @click="confirm">
+        {{ t('it_is_mine') }}
+      </button>
     </template>
   </PhoneFrame>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onScopeDispose, ref, watch } from 'vue'
-import { Refusal, sentenceOf } from '@/api/refusal'
+import { Refusal } from '@/api/refusal'
 import type { CodeInfo, Joined } from '@/api/types'
 import { spacedCode } from '@/composables/codes'
 import PhoneFrame from './PhoneFrame.vue'
@@ -8,6 +8,9 @@ import { mainButton } from './recipes'
 import { join, lookUp } from './request'
 import { joinKey, keptSeat } from './seat'
 import { asking, type Who } from './who'
+import { offer } from './ownLanguage'
+import { toldOf } from './told'
+import { t } from './words'
 
 const ClassDoorView = defineAsyncComponent(() => import('./ClassDoorView.vue'))
 const props = defineProps<{ code: string; phrase: string; notice: string }>()
@@ -41,6 +44,7 @@ async function look(): Promise<void> {
     const found = await lookUp(now, joinKey())
     if (wanted.value !== now) return
     info.value = found
+    offer(found.languages)
     errors.value.code = ''
     const kept = STANDING.test(now) && found.asks ? keptSeat(found.code) : null
     if (kept) emit('joined', kept)
@@ -50,7 +54,7 @@ async function look(): Promise<void> {
     if (wanted.value !== now) return
     if (info.value && (!asks.value || asks.value === 'list'))
       lookIn(LOOK_AGAIN) // it waits: a network may come back
-    else errors.value = { code: sentenceOf(error) }
+    else errors.value = { code: toldOf(error) }
   }
 }
 
@@ -70,7 +74,7 @@ async function enter(): Promise<void> {
   errors.value = {}
   if (!WHOLE.test(wanted.value)) {
     errors.value = {
-      code: 'A code is a word and three or four digits, as KELP 427. It stands on the big screen.',
+      code: t('code_wanted'),
     }
     return
   }
@@ -79,7 +83,7 @@ async function enter(): Promise<void> {
     emit('joined', await join(info.value?.code ?? wanted.value, who.value, joinKey()))
   } catch (error) {
     const field = (error instanceof Refusal && error.field) || 'form'
-    errors.value = { [field]: sentenceOf(error) }
+    errors.value = { [field]: toldOf(error) }
     if (field === 'member') void look() // who is taken has changed
   } finally {
     busy.value = false
@@ -94,15 +98,18 @@ async function enter(): Promise<void> {
         {{ notice }}
       </p>
       <h1 v-if="code" class="mt-6 mb-3 text-3xl wrap-anywhere">
-        {{ asks ? `Join “${info!.title}”` : info ? info.class_name : 'Join the session' }}
+        {{ asks ? t('join_title', { title: info!.title }) : info ? info.class_name : t('join_session') }}
       </h1>
-      <h1 v-else class="mt-6 mb-3 text-3xl"><label for="code">Type the code on the screen</label></h1>
+      <h1 v-else class="mt-6 mb-3 text-3xl">
+        <label for="code">{{ t('type_the_code') }}</label>
+      </h1>
       <label v-if="code" for="code" class="mb-1 block font-bold">{{
-        STANDING.test(wanted) ? 'Code of the class' : 'Code on the screen'
+        t(STANDING.test(wanted) ? 'code_of_class' : 'code_on_screen')
       }}</label>
       <input
         id="code"
         v-model="typed"
+        dir="ltr"
         class="w-full rounded border-2 border-ink bg-sheet px-3 py-3 text-center font-display text-3xl font-bold tracking-widest uppercase"
         autocomplete="off"
         autocapitalize="characters"
@@ -113,7 +120,9 @@ async function enter(): Promise<void> {
       />
       <p id="code-note" class="mt-2 min-h-6" :class="errors.code ? 'text-wrong' : 'text-slate'" role="status">
         <template v-if="errors.code">{{ errors.code }}</template>
-        <template v-else-if="asks">{{ code ? '' : `${info!.title}, ` }}with {{ info!.teacher }}</template>
+        <template v-else-if="asks">{{
+          t(code ? 'with_teacher' : 'titled_with_teacher', { title: info!.title, teacher: info!.teacher })
+        }}</template>
       </p>
       <ClassDoorView v-if="info && !asks" :info="info" @choose="typed = spacedCode($event)" />
       <div v-else class="mt-5">
@@ -128,7 +137,7 @@ async function enter(): Promise<void> {
       <p v-if="errors.form" role="alert" class="mt-3 text-wrong">{{ errors.form }}</p>
       <template #foot>
         <button type="submit" :class="mainButton" :disabled="busy || (!!info && !asks)">
-          {{ busy ? 'Joining…' : 'Join' }}
+          {{ t(busy ? 'joining' : 'join') }}
         </button>
       </template>
     </PhoneFrame>

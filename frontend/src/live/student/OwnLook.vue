@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** How it looks on this device: what can be chosen is loaded when it is wanted. */
 import { defineAsyncComponent, ref } from 'vue'
+import { t } from './words'
 
 const OwnLookPanel = defineAsyncComponent(() => import('./OwnLookPanel.vue'))
 const open = ref(false)
@@ -15,7 +16,7 @@ const open = ref(false)
       aria-controls="own-look"
       @click="open = !open"
     >
-      Aa<span class="sr-only">: how it looks on this device</span>
+      Aa<span class="sr-only">: {{ t('look_of_device') }}</span>
     </button>
     <OwnLookPanel v-if="open" id="own-look" />
   </div>

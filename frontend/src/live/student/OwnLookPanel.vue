@@ -1,16 +1,17 @@
 <script setup lang="ts">
 /** Larger text, more contrast, no motion: for whoever holds the device, whether a teacher knows of it or not. */
 import { chosen, SIZES } from './look'
-
-const NAMES = { normal: 'Usual', large: 'Larger', largest: 'Largest' }
+import { language, LANGUAGES, type Language } from '@/words'
+import { pick } from './ownLanguage'
+import { t } from './words'
 </script>
 
 <template>
   <div
-    class="absolute top-full right-0 w-64 space-y-3 rounded border border-slate bg-sheet p-4 text-base text-ink"
+    class="absolute end-0 top-full w-64 space-y-3 rounded border border-slate bg-sheet p-4 text-base text-ink"
   >
     <fieldset>
-      <legend class="font-bold">Text</legend>
+      <legend class="font-bold">{{ t('text') }}</legend>
       <label v-for="size in SIZES" :key="size" class="flex min-h-11 items-center gap-3">
         <input
           v-model="chosen.text"
@@ -18,17 +19,28 @@ const NAMES = { normal: 'Usual', large: 'Larger', largest: 'Largest' }
           name="text-size"
           :value="size"
           class="size-5 accent-tide"
-        />{{ NAMES[size] }}
+        />{{ t(`text_${size}`) }}
       </label>
     </fieldset>
     <label class="flex min-h-11 items-center gap-3"
-      ><input v-model="chosen.contrast" type="checkbox" class="size-5 accent-tide" />More contrast</label
+      ><input v-model="chosen.contrast" type="checkbox" class="size-5 accent-tide" />{{
+        t('more_contrast')
+      }}</label
     >
     <label class="flex min-h-11 items-center gap-3"
-      ><input v-model="chosen.calm" type="checkbox" class="size-5 accent-tide" />No motion</label
+      ><input v-model="chosen.calm" type="checkbox" class="size-5 accent-tide" />{{ t('no_motion') }}</label
     >
     <label class="flex min-h-11 items-center gap-3"
-      ><input v-model="chosen.aloud" type="checkbox" class="size-5 accent-tide" />Read aloud</label
+      ><input v-model="chosen.aloud" type="checkbox" class="size-5 accent-tide" />{{ t('read_aloud') }}</label
     >
+    <label for="page-language" class="block font-bold">{{ t('page_language') }}</label>
+    <select
+      id="page-language"
+      class="min-h-11 w-full rounded border border-edge bg-sheet px-2"
+      :value="language"
+      @change="pick(($event.target as HTMLSelectElement).value as Language)"
+    >
+      <option v-for="(name, one) in LANGUAGES" :key="one" :value="one" :lang="one">{{ name }}</option>
+    </select>
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { ordinal } from '@/composables/format'
 import type { Mine } from '@/api/types'
+import { t } from './words'
 
 defineProps<{ mine: Mine | null }>()
 </script>
@@ -8,12 +8,12 @@ defineProps<{ mine: Mine | null }>()
 <template>
   <div class="pt-8" role="status">
     <template v-if="mine?.place">
-      <h1 class="text-5xl">{{ ordinal(mine.place) }}</h1>
-      <p class="mt-2 text-xl">of {{ mine.people }}, with {{ mine.points }} points</p>
+      <h1 class="text-5xl">{{ t('place', { place: mine.place }) }}</h1>
+      <p class="mt-2 text-xl">{{ t('place_among', { people: mine.people, n: mine.points ?? 0 }) }}</p>
     </template>
     <template v-else>
-      <h1 class="text-3xl">Standings</h1>
-      <p class="mt-2 text-lg">They are on the big screen.</p>
+      <h1 class="text-3xl">{{ t('standings') }}</h1>
+      <p class="mt-2 text-lg">{{ t('on_big_screen') }}</p>
     </template>
   </div>
 </template>

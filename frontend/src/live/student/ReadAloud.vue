@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** Reads the question aloud, part after part, and follows the words on the screen. */
 import { onScopeDispose, ref } from 'vue'
-import { sentenceOf } from '@/api/refusal'
 import type { SpokenPart } from '@/api/types'
 import { follow, unfollow } from './followed'
+import { toldOf } from './told'
+import { t } from './words'
 
-const props = defineProps<{ speak: (part: string) => Promise<SpokenPart> }>()
+const props = defineProps<{ speak: (part: string, start: number) => Promise<SpokenPart> }>()
 const speaking = ref(false)
 const error = ref('')
 let audio: HTMLAudioElement | null = null
@@ -40,13 +41,18 @@ async function toggle(): Promise<void> {
   error.value = ''
   try {
     for (const part of partsHere()) {
-      const spoken = await props.speak(part)
-      if (!speaking.value) return
-      await play(part, spoken)
-      if (!speaking.value) return
+      // A long text comes in stretches.
+      for (let start = 0, of = 1; start < of;) {
+        const spoken = await props.speak(part, start)
+        if (!speaking.value) return
+        await play(part, spoken)
+        if (!speaking.value) return
+        of = spoken.of
+        start += spoken.words.length
+      }
     }
   } catch (failure) {
-    error.value = sentenceOf(failure)
+    error.value = toldOf(failure)
   }
   stop()
 }
@@ -61,7 +67,7 @@ onScopeDispose(stop)
     :aria-pressed="speaking"
     @click="toggle"
   >
-    {{ speaking ? 'Stop reading' : 'Read aloud' }}
+    {{ t(speaking ? 'stop_reading' : 'read_aloud') }}
   </button>
   <p v-if="error" role="alert" class="mb-2 text-wrong">{{ error }}</p>
 </template>

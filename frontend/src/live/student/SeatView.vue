@@ -12,9 +12,10 @@ import PhoneFrame from './PhoneFrame.vue'
 import { mainButton } from './recipes'
 import type { Refusal } from '@/api/refusal'
 import { announcement } from './announce'
-import { guestName } from './guest'
 import { chosen as chosenLook, need } from './look'
 import type { SeatLink } from './useSeat'
+import { needLanguage } from './ownLanguage'
+import { t } from './words'
 
 const EndView = defineAsyncComponent(() => import('./EndView.vue'))
 const OutcomeHead = defineAsyncComponent(() => import('./OutcomeHead.vue'))
@@ -28,7 +29,9 @@ const chosen = ref<StudentAnswer | null>(null)
 
 /** What the server says now: who was erased since has no name any more. */
 const ownName = computed(
-  () => (mine.value ? mine.value.name : props.name) || guestName(mine.value?.seat ?? props.seat ?? 1),
+  () =>
+    (mine.value ? mine.value.name : props.name) ||
+    t('guest', { number: mine.value?.seat ?? props.seat ?? 1 }),
 )
 const phase = computed(() => view.value?.phase)
 const shown = computed(() => view.value?.shown ?? null)
@@ -48,12 +51,15 @@ const sendLabel = computed(() => {
   const item = shown.value?.item
   return item ? registry[item.kind].sendLabel(item, chosen.value) : ''
 })
-const count = computed(() => (shown.value?.number ? `${shown.value.number} of ${view.value!.questions}` : ''))
+const count = computed(() =>
+  shown.value?.number ? t('count_of', { count: shown.value.number, of: view.value!.questions }) : '',
+)
 const detail = computed(() => {
   const item = shown.value?.item
   if (!item || !shown.value?.number) return ''
-  const seconds = isOpen.value && time.seconds.value !== null ? `${time.seconds.value} s` : ''
-  const weight = item.weight === 2 ? 'counts twice' : ''
+  const seconds =
+    isOpen.value && time.seconds.value !== null ? t('seconds', { count: time.seconds.value }) : ''
+  const weight = item.weight === 2 ? t('counts_twice') : ''
   return [registry[item.kind].sort(item), weight, seconds].filter(Boolean).join(' · ')
 })
 const share = computed(() => (isOpen.value && time.seconds.value !== null ? time.share.value : null))
@@ -63,7 +69,14 @@ watch([() => shown.value?.item.id, () => shown.value?.ask], () => {
   chosen.value = null
   scrollTo(0, 0)
 })
-watch(() => mine.value?.needs, need, { immediate: true })
+watch(
+  () => mine.value?.needs,
+  (needs) => {
+    need(needs)
+    needLanguage(needs?.language)
+  },
+  { immediate: true },
+)
 watch(gone, (why) => why && emit('leave', why))
 
 function sendChosen(): void {
@@ -78,21 +91,16 @@ function sendChosen(): void {
       role="status"
       class="mb-4 rounded border border-lamp-ink bg-lamp-wash px-3 py-2 text-lamp-ink"
     >
-      No connection just now.
-      {{
-        state === 'sending'
-          ? 'Your answer is kept and sent when it is back.'
-          : 'You will be back by yourself.'
-      }}
+      {{ t('no_connection') }} {{ t(state === 'sending' ? 'answer_waits' : 'back_by_yourself') }}
     </p>
     <p class="sr-only" role="status" aria-live="polite">{{ spoken }}</p>
 
     <p v-if="!view" class="pt-10 text-lg text-slate" role="status">
-      {{ status === 'offline' ? 'There is no connection to the server. Trying again…' : 'Going in…' }}
+      {{ t(status === 'offline' ? 'no_server' : 'going_in') }}
     </p>
     <div v-else-if="phase === 'lobby'" class="pt-8">
-      <h1 class="text-3xl wrap-anywhere">You are in, {{ ownName }}</h1>
-      <p class="mt-3 text-lg">{{ view.title }} starts when your teacher is ready. Keep this page open.</p>
+      <h1 class="text-3xl wrap-anywhere">{{ t('you_are_in', { name: ownName }) }}</h1>
+      <p class="mt-3 text-lg">{{ t('starts_when_ready', { title: view.title }) }}</p>
     </div>
     <PlaceView v-else-if="phase === 'standings'" :mine="mine" />
     <EndView v-else-if="phase === 'ended'" :view="view" :mine="mine" />
@@ -100,7 +108,7 @@ function sendChosen(): void {
       <OutcomeHead v-if="phase === 'revealed' && shown.item.scored" :mine="mine" :ask="shown.ask" />
       <p v-else-if="detail" class="mb-1.5 text-[15px] text-slate first-letter:uppercase">{{ detail }}</p>
       <ReadAloud
-        v-if="link.speak && isOpen && (chosenLook.aloud || mine?.needs?.read_aloud)"
+        v-if="link.speak && (isOpen || phase === 'page') && (chosenLook.aloud || mine?.needs?.read_aloud)"
         :key="shown.ask ?? ''"
         :speak="link.speak"
       />
@@ -138,7 +146,7 @@ function sendChosen(): void {
         @update="chosen = $event"
       />
       <div v-if="shown.explanation_html || shown.explanation_media" class="mt-5 text-lg">
-        <b>Why</b>
+        <b>{{ t('why') }}</b>
         <div class="prose" dir="auto" v-html="shown.explanation_html" />
         <MediaView v-if="shown.explanation_media" :media="shown.explanation_media" />
       </div>
@@ -157,23 +165,23 @@ function sendChosen(): void {
       </button>
       <p v-else-if="state === 'refused' && !isOver" role="alert" class="py-2">{{ refusal?.sentence }}</p>
       <p v-else-if="isOpen && state === 'sent'" class="py-2">
-        <b>Sent.</b> Your answer is kept. Waiting for the others.
+        <b>{{ t('sent') }}</b> {{ t('waiting_for_others') }}
       </p>
-      <p v-else-if="isOpen && state === 'sending'" class="py-2">Sending…</p>
-      <p v-else-if="isOpen" class="py-2">Time is up.</p>
+      <p v-else-if="isOpen && state === 'sending'" class="py-2">{{ t('sending') }}</p>
+      <p v-else-if="isOpen" class="py-2">{{ t('time_up') }}</p>
       <p v-else-if="isOver && state === 'refused'" class="py-2">{{ refusal?.sentence }}</p>
       <p v-else-if="isOver && !answer" class="py-2 text-slate">
-        You sent no answer this time. The next one will come.
+        {{ t('no_answer_sent') }}
       </p>
       <div v-else class="flex items-center justify-between gap-4 py-2 text-slate">
-        <span>{{ phase === 'ended' ? 'You can close this page.' : 'Waiting for your teacher' }}</span>
+        <span>{{ t(phase === 'ended' ? 'close_page' : 'waiting_for_teacher') }}</span>
         <button
           v-if="phase === 'lobby' || phase === 'ended'"
           type="button"
           class="min-h-11 font-bold text-tide"
           @click="emit('leave')"
         >
-          {{ phase === 'ended' ? 'Join another' : 'Not you?' }}
+          {{ t(phase === 'ended' ? 'join_another' : 'not_you') }}
         </button>
       </div>
     </template>

@@ -3,10 +3,18 @@ import { defineAsyncComponent, shallowRef } from 'vue'
 import type { Refusal } from '@/api/refusal'
 import type { Joined } from '@/api/types'
 import JoinView from './JoinView.vue'
-import LiveSeat from './LiveSeat.vue'
 import { forgetSeat, keepSeat, keptSeat } from './seat'
+import { needLanguage, offer } from './ownLanguage'
+import { told } from './told'
 
 const ConfirmView = defineAsyncComponent(() => import('./ConfirmView.vue'))
+/** Fetched while somebody types their name: who scans a code waits for what asks first. */
+const liveSeat = (): Promise<typeof import('./LiveSeat.vue')> => import('./LiveSeat.vue')
+const LiveSeat = defineAsyncComponent({
+  loader: liveSeat,
+  onError: (_error, retry, _fail, attempts) => setTimeout(retry, Math.min(5000, 500 * attempts)),
+})
+void liveSeat().catch(() => {})
 const ClassView = defineAsyncComponent(() => import('./ClassView.vue'))
 const codeInAddress = (): string => decodeURIComponent(location.pathname.split('/')[2] ?? '').toUpperCase()
 const path = location.pathname.split('/')
@@ -16,19 +24,22 @@ const confirmToken = path[1] === 'confirm' ? decodeURIComponent(path.slice(2).jo
 /** A slip's QR picture brings the phrase along, where no server sees it. */
 const phrase = decodeURIComponent(location.hash.slice(1)).replace(/-/g, ' ')
 const seat = shallowRef<Joined | null>(keptSeat(codeInAddress()))
+if (seat.value) offer(seat.value.languages)
 const notice = shallowRef('')
 
 function enter(joined: Joined): void {
   keepSeat(joined)
   notice.value = ''
   seat.value = joined
+  offer(joined.languages)
   history.replaceState(null, '', `/join/${joined.code}`)
 }
 
 /** Who was taken out is known by the same key when the teacher lets them in again. */
 function leave(why?: Refusal): void {
   forgetSeat(why?.code === 'taken_out')
-  notice.value = why?.sentence ?? ''
+  needLanguage('')
+  notice.value = why ? told(why) : ''
   seat.value = null
 }
 </script>

@@ -3,6 +3,7 @@ import { ref, watch, type ComputedRef, type Ref } from 'vue'
 import type { StudentView } from '@/api/types'
 import { registry } from '@/questions/registry'
 import type { SentState } from './useSeat'
+import { t } from './words'
 
 const AT = [30, 10, 5]
 
@@ -16,10 +17,10 @@ export function announcement(
   watch(seconds, (now, before) => {
     if (now === null || state.value !== 'none') return
     const passed = AT.find((at) => now <= at && (before ?? Infinity) > at)
-    if (passed) spoken.value = `${now} seconds left`
+    if (passed) spoken.value = t('seconds_left', { n: now })
   })
   watch(state, (now) => {
-    if (now === 'sent') spoken.value = 'Your answer is sent.'
+    if (now === 'sent') spoken.value = t('answer_is_sent')
   })
   watch(
     () => view.value?.step,
@@ -27,8 +28,8 @@ export function announcement(
       const { phase, shown } = view.value ?? {}
       if (!shown) return
       const words = registry[shown.item.kind].inWords(shown.item, shown.tally ?? null, shown.key ?? null)
-      if (phase === 'open') spoken.value = `Question ${shown.number} is open.`
-      if (phase === 'closed') spoken.value = `The question is closed. ${words}`
+      if (phase === 'open') spoken.value = t('question_open', { number: shown.number ?? '' })
+      if (phase === 'closed') spoken.value = t('question_closed', { words })
       if (phase === 'revealed') spoken.value = words
     },
   )

@@ -41,7 +41,7 @@ export function unfollow(): void {
 export function follow(part: string, spoken: SpokenPart, now: () => number): () => void {
   const element = document.querySelector(`[data-read="${CSS.escape(part)}"]`)
   const ranges = element ? wordsIn(element) : []
-  const before = spoken.text.split(/\s+/).length - ranges.length
+  const before = spoken.of - ranges.length - spoken.start
   const timer = setInterval(() => {
     const range = ranges[wordAt(spoken.words, now()) - before]
     unfollow()

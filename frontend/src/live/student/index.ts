@@ -1,3 +1,2 @@
-export { default as SeatView } from './SeatView.vue'
+export { followLanguage } from './ownLanguage'
 export { default as StudentApp } from './StudentApp.vue'
-export { refusedBy, type Refused, type SeatLink } from './useSeat'

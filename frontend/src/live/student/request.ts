@@ -47,8 +47,13 @@ export const makeName = (code: string, language: string, key: string): Promise<M
   request(`/api/live/codes/${encodeURIComponent(code)}/made-name?language=${language}`, { 'X-Device': key })
 export const join = (code: string, who: object, key: string): Promise<Joined> =>
   request('/api/live/join', {}, { ...who, code, key })
-export const spokenPart = (token: string, part: string, language: string): Promise<SpokenPart> =>
-  request(`/api/live/student/spoken/${encodeURIComponent(part)}?language=${language}`, {
+export const spokenPart = (
+  token: string,
+  part: string,
+  start: number,
+  language: string,
+): Promise<SpokenPart> =>
+  request(`/api/live/student/spoken/${encodeURIComponent(part)}?start=${start}&language=${language}`, {
     Authorization: `Bearer ${token}`,
   })
 export const confirmAddress = (token: string): Promise<unknown> => request('/api/live/confirm', {}, { token })

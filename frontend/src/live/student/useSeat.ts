@@ -14,9 +14,10 @@ import type {
   StudentView,
 } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
-import { ownLanguage } from './guest'
 import { readingOf, spokenPart } from './request'
 import { keepPending, keptPending, type Pending } from './seat'
+import { language } from '@/words'
+import { told } from './told'
 
 export type SentState = 'none' | 'sending' | 'sent' | 'refused'
 
@@ -27,7 +28,7 @@ export interface Refused {
 }
 
 export const refusedBy = (error: Refusal): Refused => ({
-  sentence: error.sentence,
+  sentence: told(error),
   again: error.family === 'bad_answer',
 })
 
@@ -113,7 +114,8 @@ export function useSeat(seat: Joined) {
   }
 
   const read = (item: string, given: StudentAnswer): Promise<string> => readingOf(seat.token, item, given)
-  const speak = (part: string): Promise<SpokenPart> => spokenPart(seat.token, part, ownLanguage())
+  const speak = (part: string, start: number): Promise<SpokenPart> =>
+    spokenPart(seat.token, part, start, language.value)
   return { speak, view, mine, time, status: line.status, gone: line.gone, answer, state, refusal, send, read }
 }
 

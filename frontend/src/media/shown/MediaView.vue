@@ -3,6 +3,7 @@
 import { computed, onBeforeUnmount, ref } from 'vue'
 import type { Film, Media, Picture, Recording } from '@/api/types'
 import { captionsUrl, fileUrl, pictureSet, pictureUrl } from '@/media/shown/pictures'
+import { t } from './words'
 
 const props = defineProps<{ media: Media; small?: boolean }>()
 const player = ref<HTMLMediaElement>()
@@ -50,13 +51,19 @@ onBeforeUnmount(() => player.value?.pause())
     playsinline
     preload="metadata"
     class="max-h-[45vh] w-full rounded bg-ink"
-    :aria-label="film.description || 'Video'"
+    :aria-label="film.description || t('video')"
     :src="fileUrl(film, 'video')"
     @loadedmetadata="begin"
     @play="begin"
     @timeupdate="watchEnd"
   >
-    <track v-if="film.captions" kind="captions" default label="Captions" :src="captionsUrl(film.captions)" />
+    <track
+      v-if="film.captions"
+      kind="captions"
+      default
+      :label="t('captions')"
+      :src="captionsUrl(film.captions)"
+    />
   </video>
   <div v-else-if="sound" class="w-full min-w-48">
     <audio
@@ -64,7 +71,7 @@ onBeforeUnmount(() => player.value?.pause())
       controls
       preload="metadata"
       class="w-full"
-      aria-label="Sound"
+      :aria-label="t('sound')"
       :src="fileUrl(sound, 'sound')"
       @loadedmetadata="begin"
       @play="begin"
@@ -77,7 +84,7 @@ onBeforeUnmount(() => player.value?.pause())
         :aria-expanded="asText"
         @click="asText = !asText"
       >
-        {{ asText ? 'Hide the text' : 'Read it instead' }}
+        {{ t(asText ? 'hide_text' : 'read_instead') }}
       </button>
       <p v-if="asText" dir="auto">{{ sound.transcript }}</p>
     </template>

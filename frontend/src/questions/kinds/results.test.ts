@@ -137,7 +137,7 @@ describe('gap fill', () => {
   const item = { way: 'typed' as const, stretches, bank: [] }
 
   it('numbers its gaps, then fills them with what is right', async () => {
-    expect((await show('gap_fill', item)).find('p').text()).toContain('gap 1')
+    expect((await show('gap_fill', item)).find('p').text()).toContain('Gap 1')
     const words = [
       { text: 'falls', count: 3, right: false },
       { text: 'rises', count: 2, right: true },

@@ -7,6 +7,7 @@ import { computed } from 'vue'
 import type { Picture } from '@/api/types'
 import { fogOrder, fogParts, type Fog } from './fog'
 import QuestionPicture from './QuestionPicture.vue'
+import { t } from './words'
 
 const props = defineProps<{
   picture: Picture
@@ -24,9 +25,7 @@ const lifted = computed(() => Math.floor((props.gone / grid.value.clearAt) * ord
 const isClear = computed(() => lifted.value >= order.value.length)
 /** What the picture shows comes with the right answer: it would tell what is under the fog. */
 const words = computed(() =>
-  isClear.value
-    ? props.picture.description || 'The picture is clear now. It is described when the right answer is shown.'
-    : 'A picture in the fog. It clears while the question is open.',
+  isClear.value ? props.picture.description || t('picture_clear') : t('picture_in_fog'),
 )
 const shown = computed(() => ({ ...props.picture, description: words.value }))
 </script>

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { PublicLine } from '@/api/types'
 import { LETTERS } from './lines'
+import { t } from './words'
 
 const props = defineProps<{
   rows: readonly PublicLine[]
@@ -61,7 +62,7 @@ const cells = computed(() =>
         <tr v-for="row in cells" :key="row.id">
           <th
             scope="row"
-            class="prose max-w-[14em] pr-[0.5em] text-left font-normal leading-tight"
+            class="prose max-w-[14em] pe-[0.5em] text-start font-normal leading-tight"
             dir="auto"
             v-html="row.html"
           />
@@ -81,21 +82,21 @@ const cells = computed(() =>
             <span
               v-if="cell.right"
               aria-hidden="true"
-              class="absolute top-0 left-[0.2em] text-[max(var(--least,0px),0.7em)] leading-snug font-bold"
+              class="absolute start-[0.2em] top-0 text-[max(var(--least,0px),0.7em)] leading-snug font-bold"
               >✓</span
             >
             <span class="figure relative" :class="cell.mine && 'underline decoration-2 underline-offset-4'"
               ><template v-if="cell.count || (cell.right && cell.count !== null)">{{ cell.count }}</template
               ><template v-else-if="cell.mine && cell.count === null">•</template
-              ><span v-if="cell.right" class="sr-only"> right</span
-              ><span v-if="cell.mine" class="sr-only"> your answer</span></span
+              ><span v-if="cell.right" class="sr-only"> {{ ` ${t('right')}` }}</span
+              ><span v-if="cell.mine" class="sr-only"> {{ ` ${t('own')}` }}</span></span
             >
           </td>
         </tr>
       </tbody>
     </table>
     <p v-if="mine.size" class="mt-[0.4em] text-[max(var(--least,0px),0.85em)] text-soft">
-      What you chose is underlined{{ right.size ? ', what is right lies in the light' : '' }}.
+      {{ t(right.size ? 'underlined_and_lit' : 'underlined') }}
     </p>
   </div>
 </template>

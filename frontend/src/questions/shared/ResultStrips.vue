@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Media } from '@/api/types'
 import LetterBox from './LetterBox.vue'
 import MediaView from '@/media/shown/MediaView.vue'
+import { t } from './words'
 
 export interface Strip {
   id: string
@@ -62,7 +63,7 @@ const pictureHeight = computed(() => {
         "
       >
         <span
-          class="absolute inset-y-0 left-0 transition-[width] duration-200"
+          class="absolute inset-y-0 start-0 transition-[width] duration-200"
           :class="row.right || row.lit ? 'bg-lamp' : 'bg-bar'"
           :style="{ width: `${Math.round(row.share * 1000) / 10}%` }"
         />
@@ -79,16 +80,16 @@ const pictureHeight = computed(() => {
             row.text
           }}</span>
           <span v-if="row.right" class="font-bold whitespace-nowrap"
-            ><span aria-hidden="true">✓</span> right</span
+            ><span aria-hidden="true">✓</span> {{ t('right') }}</span
           >
           <span v-if="row.note" class="text-[max(var(--least,0px),0.8em)]">{{ row.note }}</span>
           <span
             v-if="row.mine"
             class="text-[max(var(--least,0px),0.8em)] whitespace-nowrap underline decoration-2 underline-offset-4"
-            >your answer</span
+            >{{ t('own') }}</span
           >
         </span>
-        <span v-if="row.figure !== null" class="figure relative pl-[0.6em] text-[1.05em]">{{
+        <span v-if="row.figure !== null" class="figure relative ps-[0.6em] text-[1.05em]">{{
           row.figure
         }}</span>
       </li>

@@ -258,8 +258,8 @@ def _remark(item: WordCloudItem, word: str) -> Remark:
     if made_alike(given, item.language) == made_alike(meant, item.language):
         return Remark(code="as_accepted", sentence="As it is accepted.", **said)
     alike = as_counted(given, item.language) == as_counted(meant, item.language)
-    what = "capitals" if alike else "singular or plural"
-    return Remark(code="forgiven", sentence=f"{given} → {meant}, {what} forgiven", **said)
+    what, words = ("capitals", "capitals") if alike else ("plural", "singular or plural")
+    return Remark(code="forgiven", sentence=f"{given} → {meant}, {words} forgiven", forgave=(what,), **said)
 
 
 def _given(*words: str) -> WordCloudAnswer:

@@ -1,18 +1,19 @@
 """A verdict on a typed text in words: what was forgiven, or what would have had to be (docs/kinds.md, T15)."""
 
-from lantern.core.questions.items import Remark
+from lantern.core.questions.items import Forgave, Remark
 from lantern.core.questions.marking import FIRST
-from lantern.core.questions.marking.spelling import SWITCHES, Switches, Wanted, explained, is_accepted
+from lantern.core.questions.marking.spelling import Switches, Wanted, explained, is_accepted
 from lantern.core.sentences import listed
 
-_FORGIVEN = {
+_ORDER: tuple[Forgave, ...] = ("capitals", "accents", "articles", "punctuation", "typos")
+_FORGIVEN: dict[Forgave, str] = {
     "capitals": "capitals",
     "accents": "accents",
     "articles": "the article",
     "punctuation": "punctuation",
     "typos": "a slip",
 }
-_COUNTS = {
+_COUNTS: dict[Forgave, str] = {
     "capitals": "capitals count here",
     "accents": "accents count here",
     "articles": "the article counts here",
@@ -31,8 +32,9 @@ def remark_on(text: str, wanted: Wanted, part: str = "") -> Remark:
     if verdict.right and not verdict.switches:
         return Remark(code="as_accepted", sentence="As it is accepted.", **said)
     if verdict.right:
-        what = listed([_FORGIVEN[name] for name in _in_order(verdict.switches)])
-        return Remark(code="forgiven", sentence=f"{given} → {meant}, {what} forgiven", **said)
+        forgave = tuple(_in_order(verdict.switches))
+        what = listed([_FORGIVEN[name] for name in forgave])
+        return Remark(code="forgiven", sentence=f"{given} → {meant}, {what} forgiven", forgave=forgave, **said)
     if verdict.word:
         sentence = f"Another word: “{verdict.word}” is a word of its own, so it is no slip of “{meant}”."
         return Remark(code="another_word", sentence=sentence, **said)
@@ -53,5 +55,5 @@ def by_first_rules(text: str, part: str, is_right: bool) -> Remark:
     )
 
 
-def _in_order(switches: Switches) -> list[str]:
-    return [name for name in SWITCHES if name in switches]
+def _in_order(switches: Switches) -> list[Forgave]:
+    return [name for name in _ORDER if name in switches]

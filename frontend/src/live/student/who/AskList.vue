@@ -2,6 +2,7 @@
 /** One's own name out of the class list; a taken one shows as taken. */
 import { computed, ref } from 'vue'
 import { input, type Asking, type Who } from './who'
+import { t } from '../words'
 
 const props = defineProps<Asking>()
 const who = defineModel<Who>({ required: true })
@@ -17,18 +18,18 @@ const found = computed(() => {
 
 <template>
   <fieldset>
-    <legend class="mb-2 font-bold">Who are you?</legend>
+    <legend class="mb-2 font-bold">{{ t('who_are_you') }}</legend>
     <input
       v-if="names.length > MANY"
       v-model="wanted"
       type="search"
       :class="input"
       class="mb-2"
-      aria-label="Find your name"
-      placeholder="Find your name"
+      :aria-label="t('find_your_name')"
+      :placeholder="t('find_your_name')"
     />
-    <p v-if="!names.length" class="text-slate">The class list is empty. Tell your teacher.</p>
-    <p v-else-if="!found.length" class="text-slate">Nobody in the list is called so.</p>
+    <p v-if="!names.length" class="text-slate">{{ t('list_empty') }}</p>
+    <p v-else-if="!found.length" class="text-slate">{{ t('nobody_called_so') }}</p>
     <ul class="divide-y divide-rule rounded border border-rule bg-sheet">
       <li v-for="one in found" :key="one.key">
         <label
@@ -45,15 +46,12 @@ const found = computed(() => {
             @change="who = { member: one.key }"
           />
           <span class="grow wrap-anywhere" dir="auto">{{ one.name }}</span>
-          <span v-if="one.taken" class="text-[15px]">taken</span>
+          <span v-if="one.taken" class="text-[15px]">{{ t('taken') }}</span>
         </label>
       </li>
     </ul>
     <p class="mt-2 min-h-6" :class="errors.member ? 'text-wrong' : 'text-slate'" role="status">
-      {{
-        errors.member ??
-        (names.some((one) => one.taken) ? 'Is your name taken? Ask your teacher to free it.' : '')
-      }}
+      {{ errors.member ?? (names.some((one) => one.taken) ? t('taken_hint') : '') }}
     </p>
   </fieldset>
 </template>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** A nickname that is made: one tap for another. */
-import { ref } from 'vue'
-import { sentenceOf } from '@/api/refusal'
-import { ownLanguage } from '../guest'
+import { ref, watch } from 'vue'
 import { makeName } from '../request'
 import { joinKey } from '../seat'
 import type { Asking, Who } from './who'
+import { language } from '@/words'
+import { toldOf } from '../told'
+import { t } from '../words'
 
 const props = defineProps<Asking>()
 const who = defineModel<Who>({ required: true })
@@ -16,19 +17,20 @@ async function another(): Promise<void> {
   busy.value = true
   error.value = ''
   try {
-    who.value = { made: await makeName(props.info.code, ownLanguage(), joinKey()) }
+    who.value = { made: await makeName(props.info.code, language.value, joinKey()) }
   } catch (failure) {
-    error.value = sentenceOf(failure)
+    error.value = toldOf(failure)
   } finally {
     busy.value = false
   }
 }
 
-void another()
+/** A name in another language is another name. */
+watch(language, another, { immediate: true })
 </script>
 
 <template>
-  <p class="font-bold">In this session you are</p>
+  <p class="font-bold">{{ t('in_this_session') }}</p>
   <p class="figure mt-1 text-3xl wrap-anywhere" role="status" dir="auto">{{ who.made?.name ?? '…' }}</p>
   <button
     type="button"
@@ -36,7 +38,7 @@ void another()
     :disabled="busy"
     @click="another"
   >
-    Another name
+    {{ t('another_name') }}
   </button>
   <p role="alert" class="mt-2 text-wrong">{{ errors.name ?? error }}</p>
 </template>

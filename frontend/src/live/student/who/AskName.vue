@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { input, type Asking, type Who } from './who'
+import { t } from '../words'
 
 defineProps<Asking>()
 const who = defineModel<Who>({ required: true })
 </script>
 
 <template>
-  <label for="name" class="mb-1 block font-bold">Name the class will see</label>
+  <label for="name" class="mb-1 block font-bold">{{ t('name_class_sees') }}</label>
   <input
     id="name"
     :value="who.name"

@@ -1,3 +1,7 @@
+<script setup lang="ts">
+import { t } from '../words'
+</script>
+
 <template>
-  <p class="text-slate">Nobody asks for your name here. You get a number.</p>
+  <p class="text-slate">{{ t('nobody_asks') }}</p>
 </template>

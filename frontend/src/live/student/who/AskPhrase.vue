@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { input, type Asking, type Who } from './who'
+import { t } from '../words'
 
 defineProps<Asking>()
 const who = defineModel<Who>({ required: true })
 </script>
 
 <template>
-  <label for="phrase" class="mb-1 block font-bold">Your pass phrase</label>
+  <label for="phrase" class="mb-1 block font-bold">{{ t('your_phrase') }}</label>
   <input
     id="phrase"
     :value="who.phrase"
@@ -15,12 +16,12 @@ const who = defineModel<Who>({ required: true })
     autocapitalize="none"
     spellcheck="false"
     maxlength="100"
-    placeholder="three words"
+    :placeholder="t('three_words')"
     :aria-invalid="!!errors.phrase"
     aria-describedby="phrase-note"
     @input="who = { phrase: ($event.target as HTMLInputElement).value }"
   />
   <p id="phrase-note" class="mt-2 min-h-6" :class="errors.phrase ? 'text-wrong' : 'text-slate'" role="status">
-    {{ errors.phrase ?? 'The three words on your slip. They say who you are.' }}
+    {{ errors.phrase ?? t('phrase_hint') }}
   </p>
 </template>

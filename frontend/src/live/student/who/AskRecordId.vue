@@ -2,13 +2,14 @@
 /** The record ID first, then the name that the others see. */
 import AskName from './AskName.vue'
 import { input, type Asking, type Who } from './who'
+import { t } from '../words'
 
 defineProps<Asking>()
 const who = defineModel<Who>({ required: true })
 </script>
 
 <template>
-  <label for="record" class="mb-1 block font-bold">Your record ID</label>
+  <label for="record" class="mb-1 block font-bold">{{ t('your_record_id') }}</label>
   <input
     id="record"
     :value="who.record_id"
@@ -27,7 +28,7 @@ const who = defineModel<Who>({ required: true })
     :class="errors.record_id ? 'text-wrong' : 'text-slate'"
     role="status"
   >
-    {{ errors.record_id ?? 'Your school’s number or e-mail. Only your teacher’s reports show it.' }}
+    {{ errors.record_id ?? t('record_id_hint') }}
   </p>
   <AskName
     :model-value="who"

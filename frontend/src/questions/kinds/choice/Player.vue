@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { StudentAnswerOf, PublicItemOf } from '@/api/types'
 import MediaView from '@/media/shown/MediaView.vue'
 import LetterBox from '@/questions/shared/LetterBox.vue'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'choice'>
@@ -27,7 +28,7 @@ function toggle(id: string): void {
 
 <template>
   <fieldset :disabled="disabled" class="grid gap-2.5" :class="onlyPictures && 'grid-cols-2'">
-    <legend class="sr-only">{{ item.several ? 'Choose all that are right' : 'Choose one' }}</legend>
+    <legend class="sr-only">{{ t(item.several ? 'sort_several' : 'sort_one') }}</legend>
     <label
       v-for="option in item.options"
       :key="option.id"

@@ -2,12 +2,12 @@ import { newId } from '@/api/ids'
 import type { ItemOf, KeyOf, PublicItemOf, TallyOf } from '@/api/types'
 import { defineKind } from '../../kindViews'
 import { lettersOf } from './letters'
-
-const SORTS = { one: 'choose one', several: 'choose all that are right', true_false: 'true or false' }
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 function sort(item: PublicItemOf<'choice'> | ItemOf<'choice'>): string {
-  if ('several' in item) return item.several ? SORTS.several : SORTS.one
-  return SORTS[item.form ?? 'one']
+  if ('several' in item) return t(item.several ? 'sort_several' : 'sort_one')
+  return t(`sort_${item.form ?? 'one'}`)
 }
 
 function inWords(
@@ -18,7 +18,7 @@ function inWords(
   if (!tally && !key) return ''
   const lines = item.options.map((option) => {
     const count = tally?.counts.find((row) => row.id === option.id)?.count
-    const right = key?.right.includes(option.id) ? ', right' : ''
+    const right = key?.right.includes(option.id) ? `, ${common('right')}` : ''
     return `${option.letter}${count === undefined ? '' : `: ${count}`}${right}`
   })
   return lines.join('; ')
@@ -35,6 +35,6 @@ export const choice = defineKind<'choice'>({
   result: async () => (await import('./Result.vue')).default,
   sort,
   without: (item, ids) => ({ ...item, options: item.options.filter((one) => !ids.includes(one.id)) }),
-  sendLabel: (item, answer) => (answer ? `Send ${lettersOf(item, answer)}` : 'Choose an answer'),
+  sendLabel: (item, answer) => (answer ? common('send', { what: lettersOf(item, answer) }) : t('choose')),
   inWords,
 })

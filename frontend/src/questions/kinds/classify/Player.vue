@@ -21,8 +21,13 @@ function put(member: string, group: string): void {
 
 <template>
   <div class="space-y-4">
-    <fieldset v-for="member in item.members" :key="member.id" :disabled="disabled">
-      <legend class="prose mb-1.5 text-lg leading-snug font-bold" dir="auto" v-html="member.html" />
+    <fieldset v-for="(member, at) in item.members" :key="member.id" :disabled="disabled">
+      <legend
+        :data-read="member.id"
+        class="prose mb-1.5 text-lg leading-snug font-bold"
+        dir="auto"
+        v-html="member.html"
+      />
       <div class="grid gap-2 sm:grid-cols-2" :class="item.groups.length < 4 && 'grid-cols-2'">
         <label
           v-for="group in item.groups"
@@ -37,7 +42,7 @@ function put(member: string, group: string): void {
             :checked="chosen.get(member.id) === group.id"
             @change="put(member.id, group.id)"
           />
-          <span class="prose" dir="auto" v-html="group.html" />
+          <span :data-read="at ? undefined : group.id" class="prose" dir="auto" v-html="group.html" />
         </label>
       </div>
     </fieldset>

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import ResultMatrix from '@/questions/shared/ResultMatrix.vue'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'classify'>
@@ -25,6 +26,6 @@ const counts = computed(() =>
     :right="new Set(answerKey?.placed.map(place))"
     :mine="new Set(mine?.placed.map(place))"
     :n="tally?.n ?? 0"
-    caption="How many put each line into each group"
+    :caption="t('caption')"
   />
 </template>

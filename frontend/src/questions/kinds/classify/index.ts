@@ -1,6 +1,8 @@
 import { newId } from '@/api/ids'
 import { textOf } from '@/questions/shared/lines'
 import { defineKind } from '../../kindViews'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 export const classify = defineKind<'classify'>({
   label: 'Classify',
@@ -15,15 +17,18 @@ export const classify = defineKind<'classify'>({
   chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
-  sort: () => 'put each into a group',
+  sort: () => t('sort'),
   sendLabel: (item, answer) =>
-    answer ? `Send ${answer.placed.length} of ${item.members.length}` : 'Put each into a group',
+    answer ? common('send_of', { count: answer.placed.length, of: item.members.length }) : t('choose'),
   inWords: (item, tally, key) => {
     const name = (id: string) =>
       textOf([...item.members, ...item.groups].find((line) => line.id === id)?.html ?? '')
-    const counts =
-      tally?.cells.map((cell) => `${name(cell.member)} in ${name(cell.group)}: ${cell.count}`) ?? []
-    const right = key?.placed.map((one) => `${name(one.member)} in ${name(one.group)}`) ?? []
-    return [...counts, right.length ? `right: ${right.join(', ')}` : ''].filter(Boolean).join('; ')
+    const put = (one: { member: string; group: string }) =>
+      t('put', { line: name(one.member), group: name(one.group) })
+    const counts = tally?.cells.map((cell) => `${put(cell)}: ${cell.count}`) ?? []
+    const right = key?.placed.map(put) ?? []
+    return [...counts, right.length ? common('right_is', { text: right.join(', ') }) : '']
+      .filter(Boolean)
+      .join('; ')
   },
 })

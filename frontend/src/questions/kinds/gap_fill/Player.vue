@@ -2,6 +2,7 @@
 /** The text with a field, or a list of words, in each gap. */
 import { computed, ref } from 'vue'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'gap_fill'>
@@ -43,7 +44,7 @@ function write(gap: number, text: string): void {
 
 <template>
   <div>
-    <ul v-if="item.bank.length" class="mb-4 flex flex-wrap gap-2" aria-label="Words">
+    <ul v-if="item.bank.length" class="mb-4 flex flex-wrap gap-2" :aria-label="t('words')" data-read="bank">
       <li
         v-for="({ word, taken }, index) in bank"
         :key="index"
@@ -53,7 +54,7 @@ function write(gap: number, text: string): void {
         {{ word }}
       </li>
     </ul>
-    <p class="text-lg leading-[2.9]" dir="auto" :lang="item.language || undefined">
+    <p data-read="text" class="text-lg leading-[2.9]" dir="auto" :lang="item.language || undefined">
       <template v-for="(stretch, index) in item.stretches" :key="index"
         ><span v-html="stretch.html" /><template v-if="stretch.gap !== null && stretch.gap !== undefined"
           ><input
@@ -64,14 +65,14 @@ function write(gap: number, text: string): void {
             autocapitalize="none"
             spellcheck="false"
             maxlength="200"
-            :aria-label="`Gap ${stretch.gap + 1}`"
+            :aria-label="t('gap', { number: stretch.gap + 1 })"
             :value="texts[stretch.gap]"
             :disabled="disabled"
             @input="write(stretch.gap, ($event.target as HTMLInputElement).value)"
           /><select
             v-else
             class="min-h-11 max-w-full rounded border-2 border-ink bg-sheet px-2 text-lg leading-normal disabled:border-rule"
-            :aria-label="`Gap ${stretch.gap + 1}`"
+            :aria-label="t('gap', { number: stretch.gap + 1 })"
             :value="texts[stretch.gap]"
             :disabled="disabled"
             @change="choose(stretch.gap, ($event.target as HTMLSelectElement).value)"

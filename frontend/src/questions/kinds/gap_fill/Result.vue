@@ -2,6 +2,8 @@
 /** The text with numbered gaps, and below it what stood in each. */
 import { computed } from 'vue'
 import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'gap_fill'>
@@ -36,7 +38,8 @@ const hasRows = computed(() => !!props.tally || !!props.mine)
             answerKey.gaps[stretch.gap]?.[0]
           }}</b
           ><span v-else class="rounded border-b-2 border-front px-[0.5em]"
-            ><span class="sr-only">gap </span>{{ stretch.gap + 1 }}</span
+            ><span aria-hidden="true">{{ stretch.gap + 1 }}</span
+            ><span class="sr-only">{{ t('gap', { number: stretch.gap + 1 }) }}</span></span
           ></template
         ></template
       >
@@ -54,11 +57,11 @@ const hasRows = computed(() => !!props.tally || !!props.mine)
             >
             <span class="figure ml-[0.35em]">{{ word.count }}</span>
           </span>
-          <span v-if="tally && !row.words.length" class="text-soft">nothing</span>
+          <span v-if="tally && !row.words.length" class="text-soft">{{ t('nothing') }}</span>
           <span
             v-if="row.mine !== undefined"
             class="text-[max(var(--least,0px),0.85em)] underline decoration-2 underline-offset-4"
-            >yours: {{ row.mine || '–' }}</span
+            >{{ common('yours', { text: row.mine || '–' }) }}</span
           >
         </span>
       </li>

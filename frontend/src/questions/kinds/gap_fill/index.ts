@@ -1,4 +1,6 @@
 import { defineKind } from '../../kindViews'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 export const gap_fill = defineKind<'gap_fill'>({
   label: 'Gap fill',
@@ -10,19 +12,24 @@ export const gap_fill = defineKind<'gap_fill'>({
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
   typedParts: (item) =>
-    item.way === 'typed' ? (item.text?.match(/\[[^[\]]*\]/g) ?? []).map((_, at) => `Gap ${at + 1}`) : [],
-  sort: () => 'fill the gaps',
+    item.way === 'typed'
+      ? (item.text?.match(/\[[^[\]]*\]/g) ?? []).map((_, at) => t('gap', { number: at + 1 }))
+      : [],
+  sort: () => t('sort'),
   sendLabel: (_item, answer) => {
-    if (!answer) return 'Fill the gaps'
-    return `Send ${answer.texts.filter((text) => text.trim()).length} of ${answer.texts.length}`
+    if (!answer) return t('choose')
+    const filled = answer.texts.filter((text) => text.trim()).length
+    return common('send_of', { count: filled, of: answer.texts.length })
   },
   inWords: (_item, tally, key) =>
     [
-      ...(tally?.gaps.map(
-        (words, gap) =>
-          `gap ${gap + 1}: ${words.map((word) => `${word.text} ${word.count}`).join(', ') || 'nothing'}`,
+      ...(tally?.gaps.map((words, gap) =>
+        t('gap_holds', {
+          number: gap + 1,
+          words: words.map((word) => `${word.text} ${word.count}`).join(', ') || t('nothing'),
+        }),
       ) ?? []),
-      key ? `right: ${key.gaps.map((words) => words[0]).join(', ')}` : '',
+      key ? common('right_is', { text: key.gaps.map((words) => words[0]).join(', ') }) : '',
     ]
       .filter(Boolean)
       .join('; '),

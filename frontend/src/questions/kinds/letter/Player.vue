@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { choiceCard, chosenCard } from '@/questions/shared/recipes'
+import { t } from './words'
 
 const ALL = ['A', 'B', 'C', 'D', 'E'] as const
 defineProps<{
@@ -13,7 +14,7 @@ const emit = defineEmits<{ update: [answer: StudentAnswerOf<'letter'> | null] }>
 
 <template>
   <fieldset :disabled="disabled" class="space-y-2.5">
-    <legend class="sr-only">Choose a letter</legend>
+    <legend class="sr-only">{{ t('choose') }}</legend>
     <label
       v-for="letter in ALL.slice(0, item.letters)"
       :key="letter"

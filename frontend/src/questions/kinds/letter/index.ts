@@ -1,4 +1,6 @@
 import { defineKind } from '../../kindViews'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 export const letter = defineKind<'letter'>({
   label: 'Letter',
@@ -8,12 +10,12 @@ export const letter = defineKind<'letter'>({
   chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
-  sort: () => 'choose a letter',
-  sendLabel: (_item, answer) => (answer ? `Send ${answer.letter}` : 'Choose a letter'),
+  sort: () => t('sort'),
+  sendLabel: (_item, answer) => (answer ? common('send', { what: answer.letter }) : t('choose')),
   inWords: (_item, tally, key) =>
     [
       ...(tally?.counts.map((row) => `${row.letter}: ${row.count}`) ?? []),
-      key ? `right: ${key.right.join(', ')}` : '',
+      key ? common('right_is', { text: key.right.join(', ') }) : '',
     ]
       .filter(Boolean)
       .join('; '),

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import ResultMatrix from '@/questions/shared/ResultMatrix.vue'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'match'>
@@ -25,6 +26,6 @@ const counts = computed(() =>
     :right="new Set(answerKey?.matched.map(place))"
     :mine="new Set(mine?.matched.map(place))"
     :n="tally?.n ?? 0"
-    caption="How many put each line on the left to each on the right"
+    :caption="t('caption')"
   />
 </template>

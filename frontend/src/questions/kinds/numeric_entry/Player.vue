@@ -4,6 +4,7 @@ import { onUnmounted, ref } from 'vue'
 import { Refusal } from '@/api/refusal'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { useReading } from '@/questions/shared/reading'
+import { t } from './words'
 
 type Given = StudentAnswerOf<'numeric_entry'>
 
@@ -47,7 +48,7 @@ onUnmounted(() => clearTimeout(timer))
 </script>
 
 <template>
-  <label class="block font-bold" :for="`number-${item.id}`">Your number</label>
+  <label class="block font-bold" :for="`number-${item.id}`">{{ t('your_number') }}</label>
   <div class="mt-1 flex items-center gap-3">
     <input
       :id="`number-${item.id}`"
@@ -71,6 +72,6 @@ onUnmounted(() => clearTimeout(timer))
     :class="said ? 'text-wrong' : 'text-slate'"
     role="status"
   >
-    {{ said || (readAs && `Read as ${readAs}`) }}
+    {{ said || (readAs && t('read_as', { number: readAs })) }}
   </p>
 </template>

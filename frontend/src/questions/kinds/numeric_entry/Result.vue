@@ -4,6 +4,8 @@ import { computed } from 'vue'
 import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import SpreadLine from '@/questions/shared/SpreadLine.vue'
 import { plainNumber, roundNumber } from '@/questions/shared/numbers'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'numeric_entry'>
@@ -23,8 +25,9 @@ const right = computed(() => {
   const { low, high, value } = props.answerKey ?? { low: '0', high: '0', value: null }
   const unit = props.item.unit ? ` ${props.item.unit}` : ''
   if (low === high) return plainNumber(low) + unit
-  const range = `${plainNumber(low)} to ${plainNumber(high)}${unit}`
-  return value === null || value === undefined ? range : `${plainNumber(value)}${unit} (${range} counts)`
+  const range = common('range', { low: plainNumber(low), high: plainNumber(high) }) + unit
+  if (value === null || value === undefined) return range
+  return t('range_counts', { value: plainNumber(value) + unit, range })
 })
 const middle = computed(() => props.tally?.quartiles?.[1])
 </script>
@@ -33,12 +36,14 @@ const middle = computed(() => props.tally?.quartiles?.[1])
   <div>
     <SpreadLine v-if="isDrawn" :values="values" :span="span" :quartiles="tally?.quartiles ?? null" />
     <p v-else class="rounded border border-line bg-strip px-[0.6em] py-[0.5em]">
-      Type a number{{ item.unit ? ` in ${item.unit}` : '' }}.
+      {{ item.unit ? t('type_one_in', { unit: item.unit }) : t('type_one') }}
     </p>
-    <p v-if="answerKey" class="mt-[0.5em]"><span aria-hidden="true">✓</span> <b>right:</b> {{ right }}</p>
+    <p v-if="answerKey" class="mt-[0.5em]">
+      <span aria-hidden="true">✓</span> <b>{{ common('right_head') }}</b> {{ right }}
+    </p>
     <p v-if="middle !== undefined" class="mt-[0.3em] text-soft">
-      The middle answer is {{ roundNumber(middle) }}{{ item.unit ? ` ${item.unit}` : '' }}.
+      {{ common('middle_answer', { value: roundNumber(middle) + (item.unit ? ` ${item.unit}` : '') }) }}
     </p>
-    <p v-if="mine" class="mt-[0.3em]">Your answer: {{ mine.text }}</p>
+    <p v-if="mine" class="mt-[0.3em]">{{ common('your_answer_is', { text: mine.text }) }}</p>
   </div>
 </template>

@@ -2,6 +2,8 @@
 import { ref } from 'vue'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { bigField } from '@/questions/shared/recipes'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'open_response'>
@@ -17,7 +19,7 @@ function write(): void {
 </script>
 
 <template>
-  <label class="block font-bold" :for="`open-${item.id}`">Your answer</label>
+  <label class="block font-bold" :for="`open-${item.id}`">{{ common('your_answer') }}</label>
   <textarea
     :id="`open-${item.id}`"
     v-model="text"
@@ -31,6 +33,6 @@ function write(): void {
     @input="write"
   />
   <p :id="`left-${item.id}`" class="mt-1 text-[15px] text-slate">
-    {{ item.longest - text.length }} of {{ item.longest }} characters left
+    {{ t('characters_left', { left: item.longest - text.length, of: item.longest }) }}
   </p>
 </template>

@@ -2,6 +2,8 @@
 /** The answers as a wall, without names. */
 import type { PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import { note } from '@/questions/shared/recipes'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 defineProps<{
   item: PublicItemOf<'open_response'>
@@ -25,12 +27,12 @@ defineProps<{
         {{ text }}
       </li>
     </ul>
-    <p v-else-if="!mine" :class="note">Write in your own words.</p>
+    <p v-else-if="!mine" :class="note">{{ t('invite') }}</p>
     <p v-if="tally && (tally.n ?? 0) > tally.texts.length" class="text-soft">
-      and {{ (tally.n ?? 0) - tally.texts.length }} more
+      {{ common('count_more', { count: (tally.n ?? 0) - tally.texts.length }) }}
     </p>
     <p v-if="mine" class="mt-[0.3em] wrap-anywhere whitespace-pre-line" dir="auto">
-      <b>Your answer:</b> {{ mine.text }}
+      <b>{{ common('your_answer_head') }}</b> {{ mine.text }}
     </p>
   </div>
 </template>

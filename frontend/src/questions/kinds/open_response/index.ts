@@ -1,4 +1,6 @@
 import { defineKind } from '../../kindViews'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 export const open_response = defineKind<'open_response'>({
   label: 'Open response',
@@ -9,7 +11,8 @@ export const open_response = defineKind<'open_response'>({
   editor: async () => (await import('./Editor.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
-  sort: () => 'write in your own words',
-  sendLabel: (_item, answer) => (answer ? 'Send it' : 'Write your answer'),
-  inWords: (_item, tally) => (tally ? `${tally.n} answers: ${tally.texts.slice(0, 10).join('; ')}` : ''),
+  sort: () => t('sort'),
+  sendLabel: (_item, answer) => (answer ? common('send_it') : t('choose')),
+  inWords: (_item, tally) =>
+    tally ? t('answers', { n: tally.n ?? 0, texts: tally.texts.slice(0, 10).join('; ') }) : '',
 })

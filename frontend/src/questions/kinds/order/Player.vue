@@ -5,6 +5,7 @@ import { VueDraggable } from 'vue-draggable-plus'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { stepButton } from '@/questions/shared/recipes'
 import { textOf } from '@/questions/shared/lines'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'order'>
@@ -26,7 +27,7 @@ async function move(index: number, offset: number): Promise<void> {
   if (to < 0 || to >= lines.value.length) return
   const [line] = lines.value.splice(index, 1)
   lines.value.splice(to, 0, line!)
-  moved.value = `${textOf(line!.html)}: place ${to + 1} of ${lines.value.length}`
+  moved.value = t('moved', { line: textOf(line!.html), place: to + 1, of: lines.value.length })
   tell()
   await nextTick()
   const buttons = list.value?.querySelectorAll<HTMLButtonElement>(`[data-move="${offset}"]`)
@@ -39,7 +40,9 @@ async function move(index: number, offset: number): Promise<void> {
 <template>
   <div ref="list">
     <p class="sr-only" role="status" aria-live="polite">{{ moved }}</p>
-    <p v-if="item.first_label" class="mb-1 text-[15px] text-slate">{{ item.first_label }}</p>
+    <p v-if="item.first_label" data-read="first" class="mb-1 text-[15px] text-slate">
+      {{ item.first_label }}
+    </p>
     <VueDraggable
       v-model="lines"
       tag="ol"
@@ -52,18 +55,18 @@ async function move(index: number, offset: number): Promise<void> {
       <li
         v-for="(line, index) in lines"
         :key="line.id"
-        class="flex min-h-14 items-center gap-2 rounded border border-edge bg-sheet py-1.5 pr-1.5 pl-3 text-lg leading-snug"
+        class="flex min-h-14 items-center gap-2 rounded border border-edge bg-sheet py-1.5 ps-3 pe-1.5 text-lg leading-snug"
         :class="disabled && 'text-slate'"
       >
         <span data-handle class="flex grow cursor-grab touch-none items-center gap-3 py-2">
           <b class="figure w-5 text-center">{{ index + 1 }}</b>
-          <span class="prose" dir="auto" v-html="line.html" />
+          <span :data-read="line.id" class="prose" dir="auto" v-html="line.html" />
         </span>
         <button
           type="button"
           data-move="-1"
           :class="stepButton"
-          :aria-label="`Move ${textOf(line.html)} up`"
+          :aria-label="t('move_up', { line: textOf(line.html) })"
           :disabled="disabled || index === 0"
           @click="move(index, -1)"
         >
@@ -73,7 +76,7 @@ async function move(index: number, offset: number): Promise<void> {
           type="button"
           data-move="1"
           :class="stepButton"
-          :aria-label="`Move ${textOf(line.html)} down`"
+          :aria-label="t('move_down', { line: textOf(line.html) })"
           :disabled="disabled || index === lines.length - 1"
           @click="move(index, 1)"
         >
@@ -81,9 +84,9 @@ async function move(index: number, offset: number): Promise<void> {
         </button>
       </li>
     </VueDraggable>
-    <p v-if="item.last_label" class="mt-1 text-[15px] text-slate">{{ item.last_label }}</p>
+    <p v-if="item.last_label" data-read="last" class="mt-1 text-[15px] text-slate">{{ item.last_label }}</p>
     <button v-if="!answer && !disabled" type="button" class="mt-3 min-h-11 font-bold text-tide" @click="tell">
-      {{ item.scored ? 'It stands right as it is' : 'I like it as it stands' }}
+      {{ t(item.scored ? 'right_as_is' : 'liked_as_is') }}
     </button>
   </div>
 </template>

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import ResultStrips from '@/questions/shared/ResultStrips.vue'
 import { plainNumber } from '@/questions/shared/numbers'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'order'>
@@ -28,7 +29,7 @@ const rows = computed(() => {
       figure: placing ? plainNumber(Number(placing.mean_place.toFixed(1))) : null,
       share: props.answerKey ? hits : placing ? (count - placing.mean_place) / Math.max(1, count - 1) : 0,
       lit: !!props.answerKey && !!placing,
-      note: given ? `yours: place ${given}` : undefined,
+      note: given ? t('your_place', { place: given }) : undefined,
     }
   })
 })
@@ -42,9 +43,9 @@ const rows = computed(() => {
     <ResultStrips :rows="rows" />
     <p v-if="item.last_label" class="text-[max(var(--least,0px),0.85em)] text-soft">{{ item.last_label }}</p>
     <p v-if="answerKey" class="mt-[0.5em]">
-      <span aria-hidden="true">✓</span> This is the <b>right</b> order.
-      <template v-if="tally?.n">Each bar shows how many had the line in its place.</template>
+      <span aria-hidden="true">✓</span> {{ t('right_order') }}
+      <template v-if="tally?.n">{{ t('bars') }}</template>
     </p>
-    <p v-if="tally?.n" class="mt-[0.3em] text-soft">The number at the end is the mean place.</p>
+    <p v-if="tally?.n" class="mt-[0.3em] text-soft">{{ t('mean_at_end') }}</p>
   </div>
 </template>

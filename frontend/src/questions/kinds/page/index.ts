@@ -1,4 +1,5 @@
 import { defineKind } from '../../kindViews'
+import { t } from './words'
 
 export const page = defineKind<'page'>({
   label: 'Information page',
@@ -7,7 +8,7 @@ export const page = defineKind<'page'>({
   editor: async () => (await import('./Editor.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
-  sort: () => 'information',
+  sort: () => t('sort'),
   sendLabel: () => '',
   inWords: () => '',
 })

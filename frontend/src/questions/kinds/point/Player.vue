@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { PublicItemOf, Spot, StudentAnswerOf } from '@/api/types'
 import { choiceCard, chosenCard, stepButton } from '@/questions/shared/recipes'
 import Board from './Board.vue'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'point'>
@@ -12,23 +13,17 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ update: [answer: StudentAnswerOf<'point'> | null] }>()
 
-const MOVES: Record<string, [number, number, string]> = {
-  ArrowLeft: [-1, 0, '←'],
-  ArrowUp: [0, -1, '↑'],
-  ArrowDown: [0, 1, '↓'],
-  ArrowRight: [1, 0, '→'],
-}
-const NAMES: Record<string, string> = {
-  ArrowLeft: 'left',
-  ArrowUp: 'up',
-  ArrowDown: 'down',
-  ArrowRight: 'right',
+const MOVES: Record<string, [number, number, string, 'left' | 'up' | 'down' | 'right']> = {
+  ArrowLeft: [-1, 0, '←', 'left'],
+  ArrowUp: [0, -1, '↑', 'up'],
+  ArrowDown: [0, 1, '↓', 'down'],
+  ArrowRight: [1, 0, '→', 'right'],
 }
 const spot = ref<Spot | null>(props.answer?.spot ?? null)
 const area = ref(props.answer?.area ?? null)
 const where = computed(() =>
   spot.value
-    ? `The mark is ${Math.round(spot.value.x * 100)} % across and ${Math.round(spot.value.y * 100)} % down.`
+    ? t('mark_at', { across: Math.round(spot.value.x * 100), down: Math.round(spot.value.y * 100) })
     : '',
 )
 
@@ -73,7 +68,7 @@ function onKey(event: KeyboardEvent): void {
     <div
       class="mt-2 flex flex-wrap items-center gap-2"
       role="group"
-      aria-label="Move the mark"
+      :aria-label="t('move_mark')"
       @keydown="onKey"
     >
       <button
@@ -81,16 +76,16 @@ function onKey(event: KeyboardEvent): void {
         :key="key"
         type="button"
         :class="stepButton"
-        :aria-label="`Move the mark ${NAMES[key]}`"
+        :aria-label="t(move[3])"
         :disabled="disabled"
         @click="nudge(String(key), false)"
       >
         {{ move[2] }}
       </button>
-      <p class="text-[15px] text-slate" role="status">{{ where || 'Press on the picture.' }}</p>
+      <p class="text-[15px] text-slate" role="status">{{ where || t('press') }}</p>
     </div>
     <fieldset v-if="item.names.length" :disabled="disabled" class="mt-4 space-y-2">
-      <legend class="mb-1 font-bold">Or choose it by its name</legend>
+      <legend class="mb-1 font-bold">{{ t('by_name') }}</legend>
       <label
         v-for="place in item.names"
         :key="place.id"
@@ -103,7 +98,7 @@ function onKey(event: KeyboardEvent): void {
           :name="item.id"
           :checked="area === place.id"
           @change="choose(place.id)"
-        />{{ place.name }}
+        /><span :data-read="place.id" dir="auto">{{ place.name }}</span>
       </label>
     </fieldset>
   </div>

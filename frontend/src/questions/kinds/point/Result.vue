@@ -3,6 +3,8 @@
 import { computed } from 'vue'
 import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import Board from './Board.vue'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'point'>
@@ -28,19 +30,19 @@ const chosenName = computed(() => props.item.names.find((place) => place.id === 
       <span v-for="area in tally.areas" :key="area.id">
         <span :class="area.right && 'rounded bg-lamp px-[0.25em] font-bold text-ink'"
           ><span v-if="area.right" aria-hidden="true">✓ </span>{{ area.name
-          }}<span v-if="area.right" class="sr-only"> (right)</span></span
+          }}<span v-if="area.right" class="sr-only"> ({{ common('right') }})</span></span
         >
         <span class="figure ml-[0.35em]">{{ area.count }}</span>
       </span>
       <span class="text-soft"
-        >elsewhere <span class="figure">{{ tally.strays }}</span></span
+        >{{ t('elsewhere') }} <span class="figure">{{ tally.strays }}</span></span
       >
     </p>
     <p v-else-if="answerKey" class="mt-[0.5em]">
-      <span aria-hidden="true">✓</span> <b>right:</b>
-      {{ named.length ? named.join(', ') : 'the area in the light' }}
+      <span aria-hidden="true">✓</span> <b>{{ common('right_head') }}</b>
+      {{ named.length ? named.join(', ') : t('area_lit') }}
     </p>
-    <p v-else-if="!tally && !mine" class="mt-[0.4em] text-soft">Point at the picture.</p>
-    <p v-if="chosenName" class="mt-[0.3em]">Your answer: {{ chosenName }}</p>
+    <p v-else-if="!tally && !mine" class="mt-[0.4em] text-soft">{{ t('invite') }}</p>
+    <p v-if="chosenName" class="mt-[0.3em]">{{ common('your_answer_is', { text: chosenName }) }}</p>
   </div>
 </template>

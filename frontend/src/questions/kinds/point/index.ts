@@ -1,4 +1,6 @@
 import { defineKind } from '../../kindViews'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 export const point = defineKind<'point'>({
   label: 'Point on a picture',
@@ -10,18 +12,18 @@ export const point = defineKind<'point'>({
   chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
-  sort: () => 'point at the picture',
+  sort: () => t('sort'),
   sendLabel: (item, answer) => {
-    if (!answer) return 'Point at the picture'
+    if (!answer) return t('choose')
     const name = item.names.find((place) => place.id === answer.area)?.name
-    return name ? `Send “${name}”` : 'Send this place'
+    return name ? t('send_named', { name }) : t('send_place')
   },
   inWords: (_item, tally, key) =>
     [
-      tally ? `${tally.n} points` : '',
+      tally ? t('points', { n: tally.n ?? 0 }) : '',
       ...(tally?.areas ?? []).map((area) => `${area.name}: ${area.count}`),
-      tally?.areas?.length ? `elsewhere: ${tally.strays}` : '',
-      key ? `right: ${key.areas.map((area) => area.name || 'an area').join(', ')}` : '',
+      tally?.areas?.length ? `${t('elsewhere')}: ${tally.strays}` : '',
+      key ? common('right_is', { text: key.areas.map((area) => area.name || t('an_area')).join(', ') }) : '',
     ]
       .filter(Boolean)
       .join('; '),

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { stepButton } from '@/questions/shared/recipes'
 import { textOf } from '@/questions/shared/lines'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'point_split'>
@@ -37,7 +38,7 @@ function set(id: string, value: number): void {
 <template>
   <fieldset :disabled="disabled" class="space-y-2.5">
     <legend class="mb-2 text-lg">
-      <b class="figure text-2xl">{{ left }}</b> of {{ item.total }} points left to share out
+      <b class="figure text-2xl">{{ left }}</b> {{ t('left_to_share', { total: item.total }) }}
     </legend>
     <div
       v-for="option in item.options"
@@ -46,6 +47,7 @@ function set(id: string, value: number): void {
     >
       <label
         :for="`split-${option.id}`"
+        :data-read="option.id"
         class="prose min-w-32 flex-1 text-lg leading-snug"
         dir="auto"
         v-html="option.html"
@@ -53,7 +55,7 @@ function set(id: string, value: number): void {
       <button
         type="button"
         :class="stepButton"
-        :aria-label="`Fewer for ${textOf(option.html)}`"
+        :aria-label="t('fewer', { line: textOf(option.html) })"
         :disabled="disabled || !points[option.id]"
         @click="set(option.id, points[option.id]! - step)"
       >
@@ -70,7 +72,7 @@ function set(id: string, value: number): void {
       <button
         type="button"
         :class="stepButton"
-        :aria-label="`More for ${textOf(option.html)}`"
+        :aria-label="t('more', { line: textOf(option.html) })"
         :disabled="disabled || left === 0"
         @click="set(option.id, points[option.id]! + step)"
       >

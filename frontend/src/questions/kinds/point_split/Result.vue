@@ -5,6 +5,8 @@ import type { PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import ResultStrips from '@/questions/shared/ResultStrips.vue'
 import { LETTERS } from '@/questions/shared/lines'
 import { plainNumber } from '@/questions/shared/numbers'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'point_split'>
@@ -21,7 +23,7 @@ const rows = computed(() =>
       letter: LETTERS[index],
       figure: portion ? plainNumber(Number(portion.mean.toFixed(1))) : null,
       share: portion?.share ?? 0,
-      note: own ? `yours: ${own.points}` : undefined,
+      note: own ? common('yours', { text: own.points }) : undefined,
     }
   }),
 )
@@ -31,7 +33,7 @@ const rows = computed(() =>
   <div>
     <ResultStrips :rows="rows" />
     <p class="mt-[0.3em] text-soft">
-      {{ tally ? `Mean points of ${item.total}.` : `Share out ${item.total} points.` }}
+      {{ t(tally ? 'mean_points' : 'invite', { total: item.total }) }}
     </p>
   </div>
 </template>

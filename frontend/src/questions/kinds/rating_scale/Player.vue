@@ -28,8 +28,13 @@ function nameOf(step: number): string {
 
 <template>
   <div class="space-y-5">
-    <fieldset v-for="statement in item.statements" :key="statement.id" :disabled="disabled">
-      <legend class="prose mb-1.5 text-lg leading-snug font-bold" dir="auto" v-html="statement.html" />
+    <fieldset v-for="(statement, at) in item.statements" :key="statement.id" :disabled="disabled">
+      <legend
+        :data-read="statement.id"
+        class="prose mb-1.5 text-lg leading-snug font-bold"
+        dir="auto"
+        v-html="statement.html"
+      />
       <div class="flex flex-wrap gap-1.5">
         <label
           v-for="step in item.steps"
@@ -48,7 +53,11 @@ function nameOf(step: number): string {
         >
       </div>
       <div class="mt-1 flex justify-between gap-4 text-[15px] text-slate" aria-hidden="true">
-        <span>{{ item.low_label }}</span><span>{{ item.high_label }}</span>
+        <span :data-read="at ? undefined : 'low'" dir="auto">{{ item.low_label }}</span><span
+          :data-read="at ? undefined : 'high'"
+          dir="auto"
+          >{{ item.high_label }}</span
+        >
       </div>
     </fieldset>
   </div>

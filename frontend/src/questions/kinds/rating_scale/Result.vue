@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import { plainNumber } from '@/questions/shared/numbers'
+import { t as common } from '@/questions/shared/words'
 
 const props = defineProps<{
   item: PublicItemOf<'rating_scale'>
@@ -56,7 +57,7 @@ const rows = computed(() =>
           v-if="row.mine"
           class="text-[max(var(--least,0px),0.85em)] underline decoration-2 underline-offset-4"
         >
-          yours: {{ row.mine }}
+          {{ common('yours', { text: row.mine }) }}
         </p>
       </li>
     </ul>

@@ -1,6 +1,8 @@
 import { newId } from '@/api/ids'
 import { textOf } from '@/questions/shared/lines'
 import { defineKind } from '../../kindViews'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 export const rating_scale = defineKind<'rating_scale'>({
   label: 'Rating scale',
@@ -15,15 +17,18 @@ export const rating_scale = defineKind<'rating_scale'>({
   chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
-  sort: () => 'rate each statement',
+  sort: () => t('sort'),
   sendLabel: (item, answer) =>
-    answer ? `Send ${answer.ratings.length} of ${item.statements.length}` : 'Rate the statements',
+    answer ? common('send_of', { count: answer.ratings.length, of: item.statements.length }) : t('choose'),
   inWords: (item, tally) =>
     (tally?.statements ?? [])
       .filter((row) => row.n)
       .map((row) => {
         const html = item.statements.find((one) => one.id === row.id)?.html ?? ''
-        return `${textOf(html)}: mean ${row.mean}${row.spread == null ? '' : `, spread ${row.spread}`}, ${row.n} ratings`
+        const said = { line: textOf(html), mean: row.mean ?? '' }
+        return row.spread == null
+          ? t('rated_once', said)
+          : t('rated', { ...said, spread: row.spread, n: row.n })
       })
       .join('; '),
 })

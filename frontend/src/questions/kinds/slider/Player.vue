@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { plainNumber } from '@/questions/shared/numbers'
 import { stepButton } from '@/questions/shared/recipes'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'slider'>
@@ -39,7 +40,7 @@ function move(to: number): void {
       <button
         type="button"
         :class="stepButton"
-        aria-label="One step less"
+        :aria-label="t('less')"
         :disabled="disabled"
         @click="move(value - item.step)"
       >
@@ -53,7 +54,7 @@ function move(to: number): void {
         :max="item.high"
         :step="item.step"
         :value="value"
-        :aria-label="`Your number, from ${item.low} to ${item.high}`"
+        :aria-label="t('your_number', { low: item.low, high: item.high })"
         :aria-valuetext="shown"
         :disabled="disabled"
         @input="move(Number(($event.target as HTMLInputElement).value))"
@@ -62,7 +63,7 @@ function move(to: number): void {
       <button
         type="button"
         :class="stepButton"
-        aria-label="One step more"
+        :aria-label="t('more')"
         :disabled="disabled"
         @click="move(value + item.step)"
       >
@@ -70,8 +71,12 @@ function move(to: number): void {
       </button>
     </div>
     <div class="mt-1 flex justify-between gap-4 text-[15px] text-slate">
-      <span>{{ plainNumber(item.low) }} {{ item.low_label }}</span>
-      <span class="text-end">{{ item.high_label }} {{ plainNumber(item.high) }}</span>
+      <span
+        >{{ plainNumber(item.low) }} <span data-read="low" dir="auto">{{ item.low_label }}</span></span
+      >
+      <span class="text-end"
+        ><span data-read="high" dir="auto">{{ item.high_label }}</span> {{ plainNumber(item.high) }}</span
+      >
     </div>
   </div>
 </template>

@@ -4,6 +4,8 @@ import { computed } from 'vue'
 import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import SpreadLine from '@/questions/shared/SpreadLine.vue'
 import { plainNumber } from '@/questions/shared/numbers'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'slider'>
@@ -15,7 +17,14 @@ const props = defineProps<{
 const unit = computed(() => (props.item.unit ? ` ${props.item.unit}` : ''))
 const right = computed(() => {
   const { low, high } = props.answerKey ?? { low: 0, high: 0 }
-  return (low === high ? plainNumber(low) : `${plainNumber(low)} to ${plainNumber(high)}`) + unit.value
+  const range = { low: plainNumber(low), high: plainNumber(high) }
+  return (low === high ? range.low : common('range', range)) + unit.value
+})
+const spread = computed(() => {
+  const [low, middle, high] = (props.tally?.quartiles ?? []).map(plainNumber)
+  return middle === undefined
+    ? ''
+    : t('middle_half', { low: low!, middle: middle + unit.value, high: high! + unit.value })
 })
 </script>
 
@@ -34,11 +43,14 @@ const right = computed(() => {
     >
       <span>{{ item.low_label }}</span><span>{{ item.high_label }}</span>
     </p>
-    <p v-if="answerKey" class="mt-[0.5em]"><span aria-hidden="true">✓</span> <b>right:</b> {{ right }}</p>
-    <p v-if="tally?.quartiles" class="mt-[0.3em] text-soft">
-      The middle answer is {{ plainNumber(tally.quartiles[1]) }}{{ unit }}; the middle half lies from
-      {{ plainNumber(tally.quartiles[0]) }} to {{ plainNumber(tally.quartiles[2]) }}{{ unit }}.
+    <p v-if="answerKey" class="mt-[0.5em]">
+      <span aria-hidden="true">✓</span> <b>{{ common('right_head') }}</b> {{ right }}
     </p>
-    <p v-if="mine" class="mt-[0.3em]">Your answer: {{ plainNumber(mine.value) }}{{ unit }}</p>
+    <p v-if="spread" class="mt-[0.3em] text-soft">
+      {{ spread }}
+    </p>
+    <p v-if="mine" class="mt-[0.3em]">
+      {{ common('your_answer_is', { text: plainNumber(mine.value) + unit }) }}
+    </p>
   </div>
 </template>

@@ -1,5 +1,7 @@
 import { plainNumber } from '@/questions/shared/numbers'
 import { defineKind } from '../../kindViews'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 export const slider = defineKind<'slider'>({
   label: 'Slider',
@@ -9,13 +11,17 @@ export const slider = defineKind<'slider'>({
   editor: async () => (await import('./Editor.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
-  sort: () => 'move the slider',
+  sort: () => t('sort'),
   sendLabel: (item, answer) =>
-    answer ? `Send ${plainNumber(answer.value)} ${item.unit}`.trim() : 'Move the slider',
+    answer ? common('send', { what: `${plainNumber(answer.value)} ${item.unit}`.trim() }) : t('choose'),
   inWords: (_item, tally, key) =>
     [
       ...(tally?.values.map((row) => `${plainNumber(row.value)}: ${row.count}`) ?? []),
-      key ? `right: ${plainNumber(key.low)} to ${plainNumber(key.high)}` : '',
+      key
+        ? common('right_is', {
+            text: common('range', { low: plainNumber(key.low), high: plainNumber(key.high) }),
+          })
+        : '',
     ]
       .filter(Boolean)
       .join('; '),

@@ -2,6 +2,8 @@
 import { ref } from 'vue'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { bigField } from '@/questions/shared/recipes'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'text_entry'>
@@ -18,7 +20,7 @@ function write(): void {
 
 <template>
   <label class="block font-bold" :for="`text-${item.id}`">{{
-    item.dictation ? 'Write what you hear' : 'Your answer'
+    item.dictation ? t('hear') : common('your_answer')
   }}</label>
   <input
     :id="`text-${item.id}`"

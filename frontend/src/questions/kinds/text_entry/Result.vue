@@ -5,6 +5,8 @@ import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import ResultStrips from '@/questions/shared/ResultStrips.vue'
 import { note } from '@/questions/shared/recipes'
 import { MOST_SHOWN } from './counted'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'text_entry'>
@@ -34,12 +36,13 @@ const unlisted = computed(() => {
   <div>
     <ResultStrips v-if="rows.length" :rows="rows" />
     <p v-else-if="!answerKey" :class="note">
-      {{ item.dictation ? 'Listen, and write what you hear.' : 'Type your answer.' }}
+      {{ t(item.dictation ? 'listen' : 'invite') }}
     </p>
-    <p v-if="unlisted > 0" class="mt-[0.4em] text-soft">and {{ unlisted }} more</p>
+    <p v-if="unlisted > 0" class="mt-[0.4em] text-soft">{{ common('count_more', { count: unlisted }) }}</p>
     <p v-if="answerKey" class="mt-[0.5em]" dir="auto">
-      <span aria-hidden="true">✓</span> <b>right:</b> {{ answerKey.accepts.slice(0, 4).join(' · ') }}
+      <span aria-hidden="true">✓</span> <b>{{ common('right_head') }}</b>
+      {{ answerKey.accepts.slice(0, 4).join(' · ') }}
     </p>
-    <p v-if="mine" class="mt-[0.3em]" dir="auto">Your answer: {{ mine.text }}</p>
+    <p v-if="mine" class="mt-[0.3em]" dir="auto">{{ common('your_answer_is', { text: mine.text }) }}</p>
   </div>
 </template>

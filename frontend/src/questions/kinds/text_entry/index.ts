@@ -1,4 +1,6 @@
 import { defineKind } from '../../kindViews'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 export const text_entry = defineKind<'text_entry'>({
   label: 'Text',
@@ -11,14 +13,12 @@ export const text_entry = defineKind<'text_entry'>({
   result: async () => (await import('./Result.vue')).default,
   typedParts: () => [''],
   sort: (item) =>
-    ('dictation' in item ? item.dictation : item.form === 'dictation')
-      ? 'write what you hear'
-      : 'type a text',
-  sendLabel: (_item, answer) => (answer ? 'Send it' : 'Type your answer'),
+    ('dictation' in item ? item.dictation : item.form === 'dictation') ? t('sort_dictation') : t('sort'),
+  sendLabel: (_item, answer) => (answer ? common('send_it') : t('choose')),
   inWords: (_item, tally, key) =>
     [
       ...(tally?.texts.slice(0, 8).map((row) => `${row.text}: ${row.count}`) ?? []),
-      key ? `right: ${key.accepts[0]}` : '',
+      key ? common('right_is', { text: key.accepts[0] ?? '' }) : '',
     ]
       .filter(Boolean)
       .join('; '),

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { bigField } from '@/questions/shared/recipes'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'word_cloud'>
@@ -19,7 +20,9 @@ function write(): void {
 
 <template>
   <fieldset :disabled="disabled" class="space-y-2.5">
-    <legend class="mb-1 font-bold">{{ item.most === 1 ? 'Your word' : `Up to ${item.most} words` }}</legend>
+    <legend class="mb-1 font-bold">
+      {{ item.most === 1 ? t('your_word') : t('up_to', { most: item.most }) }}
+    </legend>
     <input
       v-for="(_, index) in words"
       :key="index"
@@ -30,7 +33,7 @@ function write(): void {
       autocapitalize="none"
       maxlength="40"
       :class="bigField"
-      :aria-label="`Word ${index + 1}`"
+      :aria-label="t('word', { number: index + 1 })"
       @input="write"
     />
   </fieldset>

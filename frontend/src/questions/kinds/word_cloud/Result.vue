@@ -3,6 +3,8 @@
 import { computed } from 'vue'
 import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import { note } from '@/questions/shared/recipes'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 const props = defineProps<{
   item: PublicItemOf<'word_cloud'>
@@ -21,7 +23,12 @@ const words = computed(() => {
     size: `${0.85 + 1.15 * Math.sqrt(most > 1 ? (word.count - 1) / (most - 1) : 0)}em`,
   }))
 })
-const merged = computed(() => words.value.filter((word) => word.merged.length))
+const merged = computed(() =>
+  words.value
+    .filter((word) => word.merged.length)
+    .map((word) => [word.text, ...word.merged].join(', '))
+    .join('; '),
+)
 </script>
 
 <template>
@@ -39,16 +46,16 @@ const merged = computed(() => words.value.filter((word) => word.merged.length))
         ><span class="ml-[0.25em] text-soft">{{ word.count }}</span>
       </li>
     </ul>
-    <p v-else-if="!mine" :class="note">Send {{ item.most === 1 ? 'a word' : `up to ${item.most} words` }}.</p>
-    <p v-if="merged.length" class="mt-[0.4em] text-[max(var(--least,0px),0.8em)] text-soft">
-      Counted as one:
-      <template v-for="(word, index) in merged" :key="word.text"
-        ><template v-if="index">; </template>{{ [word.text, ...word.merged].join(', ') }}</template
-      >
+    <p v-else-if="!mine" :class="note">
+      {{ item.most === 1 ? t('invite_one') : t('invite_up_to', { most: item.most }) }}
+    </p>
+    <p v-if="merged" class="mt-[0.4em] text-[max(var(--least,0px),0.8em)] text-soft">
+      {{ t('counted_as_one', { words: merged }) }}
     </p>
     <p v-if="answerKey" class="mt-[0.5em]">
-      <span aria-hidden="true">✓</span> <b>right:</b> {{ answerKey.accepts.join(' · ') }}
+      <span aria-hidden="true">✓</span> <b>{{ common('right_head') }}</b>
+      {{ answerKey.accepts.join(' · ') }}
     </p>
-    <p v-if="mine" class="mt-[0.3em]" dir="auto">Your words: {{ mine.words.join(', ') }}</p>
+    <p v-if="mine" class="mt-[0.3em]" dir="auto">{{ t('your_words', { words: mine.words.join(', ') }) }}</p>
   </div>
 </template>

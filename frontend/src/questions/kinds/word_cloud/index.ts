@@ -1,4 +1,6 @@
 import { defineKind } from '../../kindViews'
+import { t as common } from '@/questions/shared/words'
+import { t } from './words'
 
 export const word_cloud = defineKind<'word_cloud'>({
   label: 'Word cloud',
@@ -11,15 +13,14 @@ export const word_cloud = defineKind<'word_cloud'>({
   result: async () => (await import('./Result.vue')).default,
   typedParts: () => [''],
   merged: (tally) => tally.words.filter((word) => word.merged.length),
-  sort: (item) => (item.most === 1 ? 'send a word' : `send up to ${item.most} words`),
+  sort: (item) => (item.most === 1 ? t('sort_one') : t('sort_up_to', { most: item.most ?? 0 })),
   sendLabel: (_item, answer) => {
-    if (!answer) return 'Write a word'
-    return answer.words.length === 1 ? 'Send 1 word' : `Send ${answer.words.length} words`
+    return answer ? t('send', { n: answer.words.length }) : t('choose')
   },
   inWords: (_item, tally, key) =>
     [
       ...(tally?.words.slice(0, 15).map((word) => `${word.text}: ${word.count}`) ?? []),
-      key ? `right: ${key.accepts.join(', ')}` : '',
+      key ? common('right_is', { text: key.accepts.join(', ') }) : '',
     ]
       .filter(Boolean)
       .join('; '),

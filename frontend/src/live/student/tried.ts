@@ -1,0 +1,3 @@
+/** A student's view on the teacher's page: what is tried out before it is run. */
+export { default as SeatView } from './SeatView.vue'
+export { refusedBy, type Refused, type SeatLink } from './useSeat'

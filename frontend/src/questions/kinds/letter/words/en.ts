@@ -1,0 +1,4 @@
+export default {
+  sort: 'choose a letter',
+  choose: 'Choose a letter',
+} as const

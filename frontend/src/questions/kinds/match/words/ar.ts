@@ -1,0 +1,12 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  sort: 'جِد الأزواج',
+  choose: 'جِد الأزواج',
+  put: '{left} مع {right}',
+  partners: 'اختر شريكًا لكل سطر',
+  chosen: 'مختار',
+  choose_one: 'اختر…',
+  caption: 'كم ربط كل سطر من اليمين بكل سطر من اليسار',
+} satisfies Words<typeof en>

@@ -1,0 +1,12 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  sort: 'finde die Paare',
+  choose: 'Finde die Paare',
+  put: '{left} mit {right}',
+  partners: 'Wähle zu jeder Zeile die passende',
+  chosen: 'gewählt',
+  choose_one: 'wählen…',
+  caption: 'Wie viele jede Zeile links mit jeder rechts verbunden haben',
+} satisfies Words<typeof en>

@@ -1,0 +1,12 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  sort: 'trouve les paires',
+  choose: 'Trouve les paires',
+  put: '{left} avec {right}',
+  partners: 'Choisis un partenaire pour chaque ligne',
+  chosen: 'choisi',
+  choose_one: 'choisir…',
+  caption: 'Combien ont associé chaque ligne de gauche à chaque ligne de droite',
+} satisfies Words<typeof en>

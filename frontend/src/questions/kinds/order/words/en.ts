@@ -1,0 +1,16 @@
+export default {
+  sort: 'put in order',
+  sort_rank: 'rank them',
+  choose: 'Put them in order',
+  send: 'Send this order',
+  mean_place: '{line}: mean place {place}',
+  moved: '{line}: place {place} of {of}',
+  move_up: 'Move {line} up',
+  move_down: 'Move {line} down',
+  right_as_is: 'It stands right as it is',
+  liked_as_is: 'I like it as it stands',
+  your_place: 'yours: place {place}',
+  right_order: 'This is the right order.',
+  bars: 'Each bar shows how many had the line in its place.',
+  mean_at_end: 'The number at the end is the mean place.',
+} as const

@@ -1,0 +1,3 @@
+export default {
+  sort: 'information',
+} as const

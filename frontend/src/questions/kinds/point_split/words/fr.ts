@@ -1,0 +1,13 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  sort: 'répartis {total} points',
+  choose: 'Répartis les {total} points',
+  invite: 'Répartis {total} points.',
+  left_to_share: 'points sur {total} restent à répartir',
+  fewer: 'Moins pour {line}',
+  more: 'Plus pour {line}',
+  mean: '{line} : moyenne {mean}',
+  mean_points: 'Points en moyenne, sur {total}.',
+} satisfies Words<typeof en>
