@@ -26,7 +26,7 @@ export function buildOf(app: 'teacher' | 'student', entries: string[]): UserConf
       assetsInlineLimit: 0,
       rolldownOptions: {
         input: entries,
-        output: { codeSplitting: { groups: [{ name: wordsChunk, test: WORDS }] } },
+        output: { codeSplitting: { groups: [{ name: wordsChunk, debugName: 'words', test: WORDS }] } },
       },
     },
   }

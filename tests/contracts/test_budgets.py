@@ -2,7 +2,9 @@
 
 import gzip
 import json
+from typing import get_args
 
+from lantern.core.classes.made_names import Language
 from tools.server import ROOT
 
 DIST = ROOT / "frontend/dist/student"
@@ -14,7 +16,8 @@ def weight(paths):
 
 
 def first_load():
-    """The entry and everything it needs at once; views of kinds come later."""
+    """The entry and everything it needs at once; a seat is fetched while somebody types their name, and views of kinds
+    come later."""
     manifest = json.loads((DIST / "manifest.json").read_text())
     wanted, scripts, styles = ["src/app/student.ts"], set(), set()
     while wanted:
@@ -26,8 +29,12 @@ def first_load():
 
 
 def test_a_students_first_load_stays_small():
+    """In whatever language."""
     scripts, styles = first_load()
-    assert weight(scripts) <= SCRIPTS
+    languages = [path.relative_to(DIST) for path in DIST.glob("assets/words-??-*.js")]
+    assert len(languages) == len(get_args(Language)) - 1
+    for words in languages:
+        assert weight([*scripts, words]) <= SCRIPTS, words
     assert weight(styles) <= STYLES
 
 

@@ -118,3 +118,46 @@ def test_what_the_library_says_of_a_value_is_said_in_our_words():
     assert (told.code, told.params["max_length"]) == ("value_string_too_long", 40)
     assert told.sentence == "This is too long: 40 characters at most."
     assert message_of({"type": "unheard_of", "msg": "Input should be valid"}).sentence == OTHERWISE
+
+
+TOLD = ROOT / "frontend/src/live/student/told"
+OF_STUDENTS = (
+    "core/session/people.py", "core/session/own_pace.py", "core/questions/marking/numbers.py", "core/classes/names.py",
+    "core/classes/record_ids.py", "core/classes/school.py", "server/live/entering.py", "server/live/reading_aloud.py",
+    "server/live/sockets.py", "server/live/store.py", "server/live/writer.py",
+)  # fmt: skip
+"""What a student's device can run into: whatever is said there is said to it."""
+OF_TEACHERS = {
+    "already_moved_on", "not_ready", "unreadable", "bad_media", "bad_picture", "wrong_sign_in", "wrong_old_password",
+    "keepers_only", "nothing_typed_here",
+}  # fmt: skip
+"""Refusals of the tree that no student's device gets."""
+OF_THE_PAGE = {"offline", "server", "page_failed"}
+
+
+def told_codes():
+    return set(re.findall(r"'(\w+)'", (TOLD / "codes.ts").read_text("utf-8")))
+
+
+def bad_answers():
+    for place, call in calls():
+        if name_of(call) == "BadAnswer" and call.args and isinstance(call.args[0], ast.Call):
+            yield place, text_of(call.args[0].args[0])
+
+
+def test_what_a_student_may_be_told_is_said_in_every_language():
+    """That each language has them all is for the compiler (`Told`)."""
+    said_there = {code for place, code, *_ in spoken() if place.split(":")[0].removeprefix("lantern/") in OF_STUDENTS}
+    classes = {refusal.code for refusal in [LanternError, *refusals()] if "sentence" in vars(refusal)}
+    answers = {code for _, code in bad_answers()}
+    assert len(answers) > 12
+    assert (said_there | classes | answers) - OF_TEACHERS - told_codes() == set()
+
+
+def test_no_language_knows_a_code_or_a_parameter_that_is_never_said():
+    known = {code: parameters(sentence) for _, code, sentence, _ in spoken()}
+    assert told_codes() - known.keys() == OF_THE_PAGE
+    for catalogue in sorted((TOLD / "words").glob("*.ts")):
+        found = re.findall(r"^  (\w+):\s+(?:'(.+)'|\"(.+)\"),$", catalogue.read_text("utf-8"), re.M)
+        given = {code: parameters(single or double) for code, single, double in found}
+        assert given == {code: known.get(code, set()) for code in told_codes()}, catalogue.stem

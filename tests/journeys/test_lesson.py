@@ -127,13 +127,13 @@ def test_a_lesson_from_the_first_key_to_the_workbook(server, teacher, browsers):
     type_keys(desk, Keys.SPACE)
     wait_for(fen, "Right")
     wait_for(bo, "Not this time")
-    wait_for(fen, "points. 1st of 3.")
+    wait_for(fen, "points. Place 1 of 3.")
     wait_for(screen, "✓ right")
 
     # The curtain hides the next result from the class, not from the desk.
     type_keys(desk, Keys.SPACE)
     wait_for(screen, "Standings")
-    wait_for(bo, "3rd")
+    wait_for(bo, "Place 3")
     type_keys(desk, Keys.SPACE)
     wait_for(fen, "Choose an answer")
     type_keys(desk, "c")

@@ -16,6 +16,7 @@ import { chosen as chosenLook, need } from './look'
 import type { SeatLink } from './useSeat'
 import { needLanguage } from './ownLanguage'
 import { t } from './words'
+import { runOf } from '@/questions/shared/lines'
 
 const EndView = defineAsyncComponent(() => import('./EndView.vue'))
 const OutcomeHead = defineAsyncComponent(() => import('./OutcomeHead.vue'))
@@ -112,42 +113,45 @@ function sendChosen(): void {
         :key="shown.ask ?? ''"
         :speak="link.speak"
       />
-      <PromptText
-        :item="shown.item"
-        class="mb-4 text-[22px]"
-        :class="phase === 'revealed' && 'text-[18px]!'"
-      />
-      <QuestionMedia
-        :shown="shown"
-        :is-open="isOpen"
-        :now="time.now.value"
-        :without-fog="mine?.fog_lifted"
-        :description="mine?.description"
-        class="mb-4 [--picture-height:30vh]"
-      />
-      <AsyncView
-        v-if="isOver"
-        :kind="shown.item.kind"
-        part="result"
-        :item="shown.item"
-        :tally="shown.tally ?? null"
-        :answer-key="shown.key ?? null"
-        :mine="answer"
-        class="text-[17px]"
-      />
-      <AsyncView
-        v-else
-        :key="shown.ask ?? shown.item.id"
-        :kind="shown.item.kind"
-        part="player"
-        :item="plainer"
-        :answer="answer ?? chosen"
-        :disabled="!mayAnswer"
-        @update="chosen = $event"
-      />
+      <!-- The set's own words are in their own language, and run their own way. -->
+      <div :lang="shown.item.language ?? ''" :dir="runOf(shown.item.prompt_html)">
+        <PromptText
+          :item="shown.item"
+          class="mb-4 text-[22px]"
+          :class="phase === 'revealed' && 'text-[18px]!'"
+        />
+        <QuestionMedia
+          :shown="shown"
+          :is-open="isOpen"
+          :now="time.now.value"
+          :without-fog="mine?.fog_lifted"
+          :description="mine?.description"
+          class="mb-4 [--picture-height:30vh]"
+        />
+        <AsyncView
+          v-if="isOver"
+          :kind="shown.item.kind"
+          part="result"
+          :item="shown.item"
+          :tally="shown.tally ?? null"
+          :answer-key="shown.key ?? null"
+          :mine="answer"
+          class="text-[17px]"
+        />
+        <AsyncView
+          v-else
+          :key="shown.ask ?? shown.item.id"
+          :kind="shown.item.kind"
+          part="player"
+          :item="plainer"
+          :answer="answer ?? chosen"
+          :disabled="!mayAnswer"
+          @update="chosen = $event"
+        />
+      </div>
       <div v-if="shown.explanation_html || shown.explanation_media" class="mt-5 text-lg">
         <b>{{ t('why') }}</b>
-        <div class="prose" dir="auto" v-html="shown.explanation_html" />
+        <div class="prose" dir="auto" :lang="shown.item.language ?? ''" v-html="shown.explanation_html" />
         <MediaView v-if="shown.explanation_media" :media="shown.explanation_media" />
       </div>
     </template>

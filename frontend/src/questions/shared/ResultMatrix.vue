@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { PublicLine } from '@/api/types'
 import { LETTERS } from './lines'
 import { t } from './words'
+import { language } from '@/words'
 
 const props = defineProps<{
   rows: readonly PublicLine[]
@@ -95,7 +96,7 @@ const cells = computed(() =>
         </tr>
       </tbody>
     </table>
-    <p v-if="mine.size" class="mt-[0.4em] text-[max(var(--least,0px),0.85em)] text-soft">
+    <p v-if="mine.size" class="mt-[0.4em] text-[max(var(--least,0px),0.85em)] text-soft" :lang="language">
       {{ t(right.size ? 'underlined_and_lit' : 'underlined') }}
     </p>
   </div>

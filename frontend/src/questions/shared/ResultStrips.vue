@@ -5,6 +5,7 @@ import type { Media } from '@/api/types'
 import LetterBox from './LetterBox.vue'
 import MediaView from '@/media/shown/MediaView.vue'
 import { t } from './words'
+import { language } from '@/words'
 
 export interface Strip {
   id: string
@@ -79,13 +80,14 @@ const pictureHeight = computed(() => {
           <span v-else-if="row.text" class="min-w-0 leading-snug wrap-anywhere" dir="auto">{{
             row.text
           }}</span>
-          <span v-if="row.right" class="font-bold whitespace-nowrap"
+          <span v-if="row.right" class="font-bold whitespace-nowrap" :lang="language"
             ><span aria-hidden="true">✓</span> {{ t('right') }}</span
           >
           <span v-if="row.note" class="text-[max(var(--least,0px),0.8em)]">{{ row.note }}</span>
           <span
             v-if="row.mine"
             class="text-[max(var(--least,0px),0.8em)] whitespace-nowrap underline decoration-2 underline-offset-4"
+            :lang="language"
             >{{ t('own') }}</span
           >
         </span>

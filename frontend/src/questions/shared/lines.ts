@@ -9,3 +9,12 @@ export function textOf(html: string): string {
 
 /** A share of 0..1 as whole percent. */
 export const percent = (share: number): string => `${Math.round(share * 100)} %`
+
+const RIGHT_TO_LEFT = /[\p{Script=Arabic}\p{Script=Hebrew}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}]/u
+
+/** Which way a text runs: as its first letter does. Undefined for one without letters. */
+export function runOf(html: string): 'ltr' | 'rtl' | undefined {
+  const letter = /\p{L}/u.exec(textOf(html))?.[0]
+  if (!letter) return undefined
+  return RIGHT_TO_LEFT.test(letter) ? 'rtl' : 'ltr'
+}

@@ -8,7 +8,7 @@ import StrictnessChip from './StrictnessChip.vue'
 import { FOG_WITHOUT_LIMIT_MS, fogOrder, fogParts, timeGone } from './fog'
 import { lineHtml, watchFormulas } from './formulas'
 import { plainText } from './richtext'
-import { textOf } from './lines'
+import { runOf, textOf } from './lines'
 import { placeDots } from './numbers'
 
 const picture = { media: 'm', width: 100, height: 60, description: 'A lighthouse' }
@@ -49,6 +49,15 @@ describe('fog', () => {
     expect(view.find('img').attributes('alt')).toBe('A lighthouse')
     expect(view.find('[data-fog]').exists()).toBe(false)
   })
+})
+
+it('knows which way a text runs by its first letter', () => {
+  expect(['<b>1.</b> أين؟ Here', 'Where is أين?', '<i>42 – ?</i>', ''].map(runOf)).toEqual([
+    'rtl',
+    'ltr',
+    undefined,
+    undefined,
+  ])
 })
 
 describe('a list of lines', () => {

@@ -4,6 +4,7 @@ import type { StudentAnswerOf, PublicItemOf } from '@/api/types'
 import MediaView from '@/media/shown/MediaView.vue'
 import LetterBox from '@/questions/shared/LetterBox.vue'
 import { t } from './words'
+import { language } from '@/words'
 
 const props = defineProps<{
   item: PublicItemOf<'choice'>
@@ -28,7 +29,7 @@ function toggle(id: string): void {
 
 <template>
   <fieldset :disabled="disabled" class="grid gap-2.5" :class="onlyPictures && 'grid-cols-2'">
-    <legend class="sr-only">{{ t(item.several ? 'sort_several' : 'sort_one') }}</legend>
+    <legend class="sr-only" :lang="language">{{ t(item.several ? 'sort_several' : 'sort_one') }}</legend>
     <label
       v-for="option in item.options"
       :key="option.id"

@@ -2,6 +2,7 @@
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { choiceCard, chosenCard } from '@/questions/shared/recipes'
 import { t } from './words'
+import { language } from '@/words'
 
 const ALL = ['A', 'B', 'C', 'D', 'E'] as const
 defineProps<{
@@ -14,7 +15,7 @@ const emit = defineEmits<{ update: [answer: StudentAnswerOf<'letter'> | null] }>
 
 <template>
   <fieldset :disabled="disabled" class="space-y-2.5">
-    <legend class="sr-only">{{ t('choose') }}</legend>
+    <legend class="sr-only" :lang="language">{{ t('choose') }}</legend>
     <label
       v-for="letter in ALL.slice(0, item.letters)"
       :key="letter"

@@ -5,6 +5,7 @@ import { Refusal } from '@/api/refusal'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { useReading } from '@/questions/shared/reading'
 import { t } from './words'
+import { language } from '@/words'
 
 type Given = StudentAnswerOf<'numeric_entry'>
 
@@ -48,7 +49,7 @@ onUnmounted(() => clearTimeout(timer))
 </script>
 
 <template>
-  <label class="block font-bold" :for="`number-${item.id}`">{{ t('your_number') }}</label>
+  <label class="block font-bold" :for="`number-${item.id}`" :lang="language">{{ t('your_number') }}</label>
   <div class="mt-1 flex items-center gap-3">
     <input
       :id="`number-${item.id}`"

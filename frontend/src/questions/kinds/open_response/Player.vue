@@ -4,6 +4,7 @@ import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { bigField } from '@/questions/shared/recipes'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
+import { language } from '@/words'
 
 const props = defineProps<{
   item: PublicItemOf<'open_response'>
@@ -19,7 +20,7 @@ function write(): void {
 </script>
 
 <template>
-  <label class="block font-bold" :for="`open-${item.id}`">{{ common('your_answer') }}</label>
+  <label class="block font-bold" :for="`open-${item.id}`" :lang="language">{{ common('your_answer') }}</label>
   <textarea
     :id="`open-${item.id}`"
     v-model="text"
@@ -32,7 +33,7 @@ function write(): void {
     :aria-describedby="`left-${item.id}`"
     @input="write"
   />
-  <p :id="`left-${item.id}`" class="mt-1 text-[15px] text-slate">
+  <p :id="`left-${item.id}`" class="mt-1 text-[15px] text-slate" :lang="language">
     {{ t('characters_left', { left: item.longest - text.length, of: item.longest }) }}
   </p>
 </template>

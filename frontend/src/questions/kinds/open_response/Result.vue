@@ -4,6 +4,7 @@ import type { PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import { note } from '@/questions/shared/recipes'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
+import { language } from '@/words'
 
 defineProps<{
   item: PublicItemOf<'open_response'>
@@ -27,12 +28,12 @@ defineProps<{
         {{ text }}
       </li>
     </ul>
-    <p v-else-if="!mine" :class="note">{{ t('invite') }}</p>
-    <p v-if="tally && (tally.n ?? 0) > tally.texts.length" class="text-soft">
+    <p v-else-if="!mine" :class="note" :lang="language">{{ t('invite') }}</p>
+    <p v-if="tally && (tally.n ?? 0) > tally.texts.length" class="text-soft" :lang="language">
       {{ common('count_more', { count: (tally.n ?? 0) - tally.texts.length }) }}
     </p>
     <p v-if="mine" class="mt-[0.3em] wrap-anywhere whitespace-pre-line" dir="auto">
-      <b>{{ common('your_answer_head') }}</b> {{ mine.text }}
+      <b :lang="language">{{ common('your_answer_head') }}</b> {{ mine.text }}
     </p>
   </div>
 </template>

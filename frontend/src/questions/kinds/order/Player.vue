@@ -6,6 +6,7 @@ import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { stepButton } from '@/questions/shared/recipes'
 import { textOf } from '@/questions/shared/lines'
 import { t } from './words'
+import { language } from '@/words'
 
 const props = defineProps<{
   item: PublicItemOf<'order'>
@@ -85,7 +86,13 @@ async function move(index: number, offset: number): Promise<void> {
       </li>
     </VueDraggable>
     <p v-if="item.last_label" data-read="last" class="mt-1 text-[15px] text-slate">{{ item.last_label }}</p>
-    <button v-if="!answer && !disabled" type="button" class="mt-3 min-h-11 font-bold text-tide" @click="tell">
+    <button
+      v-if="!answer && !disabled"
+      type="button"
+      class="mt-3 min-h-11 font-bold text-tide"
+      @click="tell"
+      :lang="language"
+    >
       {{ t(item.scored ? 'right_as_is' : 'liked_as_is') }}
     </button>
   </div>

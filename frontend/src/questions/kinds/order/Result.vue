@@ -5,6 +5,7 @@ import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import ResultStrips from '@/questions/shared/ResultStrips.vue'
 import { plainNumber } from '@/questions/shared/numbers'
 import { t } from './words'
+import { language } from '@/words'
 
 const props = defineProps<{
   item: PublicItemOf<'order'>
@@ -42,10 +43,10 @@ const rows = computed(() => {
     </p>
     <ResultStrips :rows="rows" />
     <p v-if="item.last_label" class="text-[max(var(--least,0px),0.85em)] text-soft">{{ item.last_label }}</p>
-    <p v-if="answerKey" class="mt-[0.5em]">
+    <p v-if="answerKey" class="mt-[0.5em]" :lang="language">
       <span aria-hidden="true">✓</span> {{ t('right_order') }}
       <template v-if="tally?.n">{{ t('bars') }}</template>
     </p>
-    <p v-if="tally?.n" class="mt-[0.3em] text-soft">{{ t('mean_at_end') }}</p>
+    <p v-if="tally?.n" class="mt-[0.3em] text-soft" :lang="language">{{ t('mean_at_end') }}</p>
   </div>
 </template>

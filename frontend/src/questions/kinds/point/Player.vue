@@ -5,6 +5,7 @@ import type { PublicItemOf, Spot, StudentAnswerOf } from '@/api/types'
 import { choiceCard, chosenCard, stepButton } from '@/questions/shared/recipes'
 import Board from './Board.vue'
 import { t } from './words'
+import { language } from '@/words'
 
 const props = defineProps<{
   item: PublicItemOf<'point'>
@@ -68,6 +69,7 @@ function onKey(event: KeyboardEvent): void {
     <div
       class="mt-2 flex flex-wrap items-center gap-2"
       role="group"
+      dir="ltr"
       :aria-label="t('move_mark')"
       @keydown="onKey"
     >
@@ -85,7 +87,7 @@ function onKey(event: KeyboardEvent): void {
       <p class="text-[15px] text-slate" role="status">{{ where || t('press') }}</p>
     </div>
     <fieldset v-if="item.names.length" :disabled="disabled" class="mt-4 space-y-2">
-      <legend class="mb-1 font-bold">{{ t('by_name') }}</legend>
+      <legend class="mb-1 font-bold" :lang="language">{{ t('by_name') }}</legend>
       <label
         v-for="place in item.names"
         :key="place.id"

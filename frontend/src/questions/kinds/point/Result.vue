@@ -5,6 +5,7 @@ import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import Board from './Board.vue'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
+import { language } from '@/words'
 
 const props = defineProps<{
   item: PublicItemOf<'point'>
@@ -34,15 +35,17 @@ const chosenName = computed(() => props.item.names.find((place) => place.id === 
         >
         <span class="figure ml-[0.35em]">{{ area.count }}</span>
       </span>
-      <span class="text-soft"
+      <span class="text-soft" :lang="language"
         >{{ t('elsewhere') }} <span class="figure">{{ tally.strays }}</span></span
       >
     </p>
     <p v-else-if="answerKey" class="mt-[0.5em]">
-      <span aria-hidden="true">✓</span> <b>{{ common('right_head') }}</b>
+      <span aria-hidden="true">✓</span> <b :lang="language">{{ common('right_head') }}</b>
       {{ named.length ? named.join(', ') : t('area_lit') }}
     </p>
-    <p v-else-if="!tally && !mine" class="mt-[0.4em] text-soft">{{ t('invite') }}</p>
-    <p v-if="chosenName" class="mt-[0.3em]">{{ common('your_answer_is', { text: chosenName }) }}</p>
+    <p v-else-if="!tally && !mine" class="mt-[0.4em] text-soft" :lang="language">{{ t('invite') }}</p>
+    <p v-if="chosenName" class="mt-[0.3em]" :lang="language">
+      {{ common('your_answer_is', { text: chosenName }) }}
+    </p>
   </div>
 </template>

@@ -7,6 +7,7 @@ import { LETTERS } from '@/questions/shared/lines'
 import { plainNumber } from '@/questions/shared/numbers'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
+import { language } from '@/words'
 
 const props = defineProps<{
   item: PublicItemOf<'point_split'>
@@ -32,7 +33,7 @@ const rows = computed(() =>
 <template>
   <div>
     <ResultStrips :rows="rows" />
-    <p class="mt-[0.3em] text-soft">
+    <p class="mt-[0.3em] text-soft" :lang="language">
       {{ t(tally ? 'mean_points' : 'invite', { total: item.total }) }}
     </p>
   </div>

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import { plainNumber } from '@/questions/shared/numbers'
 import { t as common } from '@/questions/shared/words'
+import { language } from '@/words'
 
 const props = defineProps<{
   item: PublicItemOf<'rating_scale'>
@@ -56,6 +57,7 @@ const rows = computed(() =>
         <p
           v-if="row.mine"
           class="text-[max(var(--least,0px),0.85em)] underline decoration-2 underline-offset-4"
+          :lang="language"
         >
           {{ common('yours', { text: row.mine }) }}
         </p>

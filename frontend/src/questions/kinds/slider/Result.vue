@@ -6,6 +6,7 @@ import SpreadLine from '@/questions/shared/SpreadLine.vue'
 import { plainNumber } from '@/questions/shared/numbers'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
+import { language } from '@/words'
 
 const props = defineProps<{
   item: PublicItemOf<'slider'>
@@ -44,12 +45,12 @@ const spread = computed(() => {
       <span>{{ item.low_label }}</span><span>{{ item.high_label }}</span>
     </p>
     <p v-if="answerKey" class="mt-[0.5em]">
-      <span aria-hidden="true">✓</span> <b>{{ common('right_head') }}</b> {{ right }}
+      <span aria-hidden="true">✓</span> <b :lang="language">{{ common('right_head') }}</b> {{ right }}
     </p>
     <p v-if="spread" class="mt-[0.3em] text-soft">
       {{ spread }}
     </p>
-    <p v-if="mine" class="mt-[0.3em]">
+    <p v-if="mine" class="mt-[0.3em]" :lang="language">
       {{ common('your_answer_is', { text: plainNumber(mine.value) + unit }) }}
     </p>
   </div>

@@ -7,6 +7,7 @@ import { note } from '@/questions/shared/recipes'
 import { MOST_SHOWN } from './counted'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
+import { language } from '@/words'
 
 const props = defineProps<{
   item: PublicItemOf<'text_entry'>
@@ -35,14 +36,18 @@ const unlisted = computed(() => {
 <template>
   <div>
     <ResultStrips v-if="rows.length" :rows="rows" />
-    <p v-else-if="!answerKey" :class="note">
+    <p v-else-if="!answerKey" :class="note" :lang="language">
       {{ t(item.dictation ? 'listen' : 'invite') }}
     </p>
-    <p v-if="unlisted > 0" class="mt-[0.4em] text-soft">{{ common('count_more', { count: unlisted }) }}</p>
+    <p v-if="unlisted > 0" class="mt-[0.4em] text-soft" :lang="language">
+      {{ common('count_more', { count: unlisted }) }}
+    </p>
     <p v-if="answerKey" class="mt-[0.5em]" dir="auto">
-      <span aria-hidden="true">✓</span> <b>{{ common('right_head') }}</b>
+      <span aria-hidden="true">✓</span> <b :lang="language">{{ common('right_head') }}</b>
       {{ answerKey.accepts.slice(0, 4).join(' · ') }}
     </p>
-    <p v-if="mine" class="mt-[0.3em]" dir="auto">{{ common('your_answer_is', { text: mine.text }) }}</p>
+    <p v-if="mine" class="mt-[0.3em]" dir="auto" :lang="language">
+      {{ common('your_answer_is', { text: mine.text }) }}
+    </p>
   </div>
 </template>

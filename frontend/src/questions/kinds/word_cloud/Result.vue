@@ -5,6 +5,7 @@ import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import { note } from '@/questions/shared/recipes'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
+import { language } from '@/words'
 
 const props = defineProps<{
   item: PublicItemOf<'word_cloud'>
@@ -49,13 +50,15 @@ const merged = computed(() =>
     <p v-else-if="!mine" :class="note">
       {{ item.most === 1 ? t('invite_one') : t('invite_up_to', { most: item.most }) }}
     </p>
-    <p v-if="merged" class="mt-[0.4em] text-[max(var(--least,0px),0.8em)] text-soft">
+    <p v-if="merged" class="mt-[0.4em] text-[max(var(--least,0px),0.8em)] text-soft" :lang="language">
       {{ t('counted_as_one', { words: merged }) }}
     </p>
     <p v-if="answerKey" class="mt-[0.5em]">
-      <span aria-hidden="true">✓</span> <b>{{ common('right_head') }}</b>
+      <span aria-hidden="true">✓</span> <b :lang="language">{{ common('right_head') }}</b>
       {{ answerKey.accepts.join(' · ') }}
     </p>
-    <p v-if="mine" class="mt-[0.3em]" dir="auto">{{ t('your_words', { words: mine.words.join(', ') }) }}</p>
+    <p v-if="mine" class="mt-[0.3em]" dir="auto" :lang="language">
+      {{ t('your_words', { words: mine.words.join(', ') }) }}
+    </p>
   </div>
 </template>

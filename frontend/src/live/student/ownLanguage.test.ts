@@ -1,0 +1,63 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { speak } from '@/words'
+
+/** A page that has just been opened on a device with these languages. */
+async function opened(...device: string[]) {
+  vi.resetModules()
+  vi.stubGlobal('navigator', { ...navigator, languages: device })
+  return import('./ownLanguage')
+}
+
+describe('the language of a device', () => {
+  beforeEach(() => localStorage.clear())
+  afterEach(async () => {
+    vi.unstubAllGlobals()
+    Object.assign(document.documentElement, { lang: 'en', dir: 'ltr' })
+    await speak('en')
+  })
+
+  it('is its own, if there are words in it', async () => {
+    expect((await opened('pt-BR', 'fr-CA', 'de')).ownLanguage()).toBe('fr')
+    expect((await opened('pt-BR')).ownLanguage()).toBe('en')
+  })
+
+  it('is one that the school offers', async () => {
+    const page = await opened('fr', 'uk')
+    page.offer(['de', 'uk'])
+    expect(page.ownLanguage()).toBe('uk')
+    page.offer(['es', 'en'])
+    expect(page.ownLanguage()).toBe('es')
+  })
+
+  it('is what was chosen on it, also the next time', async () => {
+    const page = await opened('fr')
+    page.pick('ar')
+    page.offer(['de'])
+    expect(page.ownLanguage()).toBe('ar')
+    expect((await opened('fr')).ownLanguage()).toBe('ar')
+  })
+
+  it('is what the member needs who sits down, until that one chooses another', async () => {
+    const page = await opened('fr')
+    page.pick('es')
+    page.needLanguage('uk')
+    expect(page.ownLanguage()).toBe('uk')
+    page.pick('de')
+    page.needLanguage('uk')
+    expect(page.ownLanguage()).toBe('de')
+    page.needLanguage('ar')
+    expect(page.ownLanguage()).toBe('ar')
+    page.needLanguage('')
+    expect(page.ownLanguage()).toBe('de')
+  })
+
+  it('is said of the page, with the way it runs', async () => {
+    const page = await opened('ar')
+    await page.followLanguage()
+    expect([document.documentElement.lang, document.documentElement.dir]).toEqual(['ar', 'rtl'])
+    page.pick('de')
+    await vi.waitFor(() =>
+      expect([document.documentElement.lang, document.documentElement.dir]).toEqual(['de', 'ltr']),
+    )
+  })
+})
