@@ -1,5 +1,4 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { speak } from '@/words'
 
 /** A page that has just been opened on a device with these languages. */
 async function opened(...device: string[]) {
@@ -13,7 +12,8 @@ describe('the language of a device', () => {
   afterEach(async () => {
     vi.unstubAllGlobals()
     Object.assign(document.documentElement, { lang: 'en', dir: 'ltr' })
-    await speak('en')
+    await (await import('@/words')).speak('en')
+    vi.resetModules()
   })
 
   it('is its own, if there are words in it', async () => {
