@@ -6,7 +6,7 @@ import httpx
 import pytest
 
 from lantern.server.demo.school import CLASS_8C
-from tests.journeys.pages import choose, fill_area, pick, sign_in, wait_gone
+from tests.journeys.pages import fill_area, pick, sign_in, wait_gone
 from tests.journeys.test_access import check
 from tools.browser import PHONE, body_text, click, find, find_all, press, until, wait_for
 from tools.client import TeacherClient, send_answer
@@ -117,7 +117,7 @@ def test_a_class_of_28_comes_from_a_list_with_doubtful_rows_and_in_by_its_standi
 
 
 def test_a_student_with_more_time_and_plainer_options_and_the_desk_that_waits(server, teacher, browsers, at_desk):
-    needs = {"time": 3.0, "fewer_options": 1, "high_contrast": True, "text": "large"}
+    needs = {"time": 3.0, "fewer_options": 1, "high_contrast": True, "text": "large", "language": "de"}
     of_class = a_class(teacher, "Fen Okoro", needs=needs)
     teacher.call("POST", f"/classes/{of_class['id']}/members", {"name": "Bo Holt"})
     teacher.call("PUT", f"/classes/{of_class['id']}/phrases", {"on": True}, 204)
@@ -131,7 +131,8 @@ def test_a_student_with_more_time_and_plainer_options_and_the_desk_that_waits(se
         phone.get(f"{server.url}/join/{of_class['code']}#{phrases[name]}")
         wait_for(phone, "They say who you are")
         press(phone, "Join")
-        wait_for(phone, f"You are in, {name}")
+    wait_for(fen, "Du bist drin, Fen Okoro")
+    wait_for(bo, "You are in, Bo Holt")
     check(fen, "large text and contrast", (PHONE,))
     press(bo, "Aa")
     click(bo, "//label[contains(., 'Read aloud')]")
@@ -144,15 +145,25 @@ def test_a_student_with_more_time_and_plainer_options_and_the_desk_that_waits(se
     until(bo, lambda: bo.execute_script("return CSS.highlights.has('spoken')"))
     wait_for(bo, "Time is up.")
     wait_for(at_desk, "waiting for 1 with more time")
-    wait_for(fen, "Choose an answer")
+    wait_for(fen, "Wähle eine Antwort")
     assert (len(find_all(fen, "fieldset label")), len(find_all(bo, "fieldset label"))) == (3, 4)
     assert "more time" not in body_text(bo)
-    choose(fen, "B")
-    press(fen, "Send")
-    wait_for(fen, "The question is closed" if "closed" in body_text(fen) else "Which knot holds?")
+    click(fen, "//label[contains(., 'The knot B')]")
+    press(fen, "B senden")
     wait_gone(at_desk, "waiting for 1 with more time")
     view = teacher.view(session["id"])
     assert (view["phase"], view["answered"]) == ("closed", 1)
+
+    # Whoever holds a device chooses its language, and it stays.
+    press(bo, "Aa")
+    click(bo, "//select[@id='page-language']/option[@value='ar']")
+    wait_for(bo, "لم ترسل إجابة هذه المرة")
+    assert bo.execute_script("return [document.dir, getComputedStyle(document.querySelector('h1')).direction]") == [
+        "rtl", "ltr",
+    ]  # fmt: skip
+    check(bo, "a page from right to left", (PHONE,))
+    bo.refresh()
+    wait_for(bo, "لم ترسل إجابة هذه المرة")
 
 
 def test_a_nickname_is_made_and_changed_twice(server, teacher, browsers):
