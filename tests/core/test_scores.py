@@ -137,6 +137,7 @@ def test_what_was_forgiven_is_shown_on_the_phone_in_the_report_and_in_the_raw_sh
         [],
         [],
     ]
+    assert [[remark.forgave for remark in remarks] for remarks in told[:2]] == [[("typos",)], [("capitals",)]]
     assert [(f.sentence, f.count) for f in report_of(results_of(room.state)).questions[0].forgiven] == [
         ("Bowline → bowline, capitals forgiven", 1),
         ("bowlinne → bowline, a slip forgiven", 1),

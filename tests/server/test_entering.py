@@ -56,6 +56,20 @@ def school(server):
     return School(server.url)
 
 
+def test_a_device_is_told_the_languages_of_its_school(school):
+    known = school.teacher.call("GET", "/school")
+    settings = known["settings"] | {"languages": ["uk", "de"]}
+    school.teacher.call("PUT", "/school", {"name": known["name"], "settings": settings}, 204)
+    session = school.run("nobody")
+    assert school.look(session["code"])["languages"] == ["uk", "de"]
+    assert school.join(session["code"])["languages"] == ["uk", "de"]
+    other = school.teacher.call("POST", "/classes", {"name": "9A"})["id"]
+    of_class = school.teacher.call("GET", f"/classes/{other}")
+    assert school.look(of_class["code"])["languages"] == ["uk", "de"]
+    link = of_class["join_url"].rsplit("/", 1)[-1]
+    assert httpx.get(f"{school.url}/api/classes/joining/{link}").json()["languages"] == ["uk", "de"]
+
+
 def test_a_guest_has_a_number_and_no_name(school):
     session = school.run("nobody")
     assert school.look(session["code"])["asks"] == "nobody"
