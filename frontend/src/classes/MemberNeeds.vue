@@ -31,7 +31,7 @@ const text = (event: Event): string => (event.target as HTMLSelectElement).value
     <p class="text-[15px] text-slate">
       They apply by themselves, and only this class’s teachers and the own device are told.
     </p>
-    <div class="mt-2 grid gap-3 sm:grid-cols-3">
+    <div class="mt-2 grid gap-x-6 gap-y-3 sm:grid-cols-2">
       <label class="block"
         ><span class="mb-1 block">Time</span>
         <select v-model="time" :class="field">
@@ -57,18 +57,18 @@ const text = (event: Event): string => (event.target as HTMLSelectElement).value
           <option v-for="(words, size) in TEXTS" :key="size" :value="size">{{ words }}</option>
         </select>
       </label>
+      <label class="block"
+        ><span class="mb-1 block">Language of the page</span>
+        <select
+          :value="needs.language"
+          :class="field"
+          @change="set({ language: text($event) as Needs['language'] })"
+        >
+          <option value="">the device’s</option>
+          <option v-for="(name, one) in LANGUAGES" :key="one" :value="one" :lang="one">{{ name }}</option>
+        </select>
+      </label>
     </div>
-    <label class="mt-3 block sm:w-1/3 sm:pe-2"
-      ><span class="mb-1 block">Language of the page</span>
-      <select
-        :value="needs.language"
-        :class="field"
-        @change="set({ language: text($event) as Needs['language'] })"
-      >
-        <option value="">the device’s</option>
-        <option v-for="(name, one) in LANGUAGES" :key="one" :value="one" :lang="one">{{ name }}</option>
-      </select>
-    </label>
     <div class="grid gap-x-6 sm:grid-cols-2">
       <UiSwitch
         :model-value="needs.no_fog"

@@ -5,7 +5,7 @@
  * loaded when they are spoken. What is missing, too much, or names a figure that is not given, does not compile.
  */
 import { shallowReactive } from 'vue'
-import { figure, language, type Language } from './language'
+import { directionOf, figure, language, type Language } from './language'
 
 /** One form for each plural category that the language has (CLDR); which one it is, `n` says. */
 type Forms = Partial<Record<Intl.LDMLPluralRule, string>> & { other: string }
@@ -43,8 +43,13 @@ export function filled(entry: Entry, given: Record<string, Value>): string {
     typeof entry === 'string'
       ? entry
       : (entry[new Intl.PluralRules(language.value).select(Number(given.n))] ?? entry.other)
-  const shown = (value: Value = ''): string => (typeof value === 'number' ? figure(value) : value)
-  return text.replace(/\{(\w+)\}/g, (_, name: string) => shown(given[name]))
+  return text.replace(/\{(\w+)\}/g, (_, name: string) => shownIn(given[name]))
+}
+
+/** What stands in a sentence from right to left runs its own way, and turns nothing around it. */
+function shownIn(value: Value = ''): string {
+  if (typeof value === 'number') return figure(value)
+  return value && directionOf(language.value) === 'rtl' ? `\u2068${value}\u2069` : value
 }
 
 /** What says a feature's sentences: by key, with what stands in braces. */

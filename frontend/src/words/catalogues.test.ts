@@ -93,6 +93,11 @@ describe('words', () => {
     expect(t('named', { name: '{n} <b>' })).toBe('Hello {n} <b>')
   })
 
+  it('let a name run its own way in a sentence from right to left', async () => {
+    await speak('ar')
+    expect(t('named', { name: 'Fen 2' })).toBe('Hello \u2068Fen 2\u2069')
+  })
+
   it('stay what they were where another language cannot be fetched', async () => {
     await expect(speak('de')).rejects.toThrow('no network')
     expect([language.value, t('plain')]).toEqual(['en', 'Sent.'])

@@ -30,7 +30,7 @@ async function look(): Promise<void> {
     error.value = ''
     offer(to.value.languages)
   } catch (failure) {
-    const isGone = failure instanceof Refusal && failure.code === 'not_found'
+    const isGone = failure instanceof Refusal && failure.family === 'not_found'
     error.value = isGone ? t('link_gone') : toldOf(failure)
     if (isGone) return
   }
