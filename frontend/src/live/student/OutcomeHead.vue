@@ -8,12 +8,17 @@ import { t } from './words'
 
 const props = defineProps<{ mine: Mine | null; ask: string | null }>()
 
+/** A fraction where one is near, else a percentage. */
+function shareOf(mark: number): string {
+  const near = fraction(mark)
+  return /\d/.test(near) ? `${near} %` : near
+}
 const own = computed(() => (props.mine?.ask === props.ask ? props.mine : null))
 const words = computed(() => {
   const mark = own.value?.mark
   if (mark === null || mark === undefined) return t(own.value?.answer ? 'not_marked' : 'no_answer')
   if (mark >= 1) return t('right')
-  return mark > 0 ? t('part_right', { mark: fraction(mark) }) : t('not_this_time')
+  return mark > 0 ? t('part_right', { mark: shareOf(mark) }) : t('not_this_time')
 })
 const gained = computed(() => {
   const { gained: points, bonus, points: total } = own.value ?? {}

@@ -149,7 +149,11 @@ function sendChosen(): void {
           @update="chosen = $event"
         />
       </div>
-      <div v-if="shown.explanation_html || shown.explanation_media" class="mt-5 text-lg">
+      <div
+        v-if="shown.explanation_html || shown.explanation_media"
+        class="mt-5 text-lg"
+        :dir="runOf(shown.explanation_html ?? '')"
+      >
         <b>{{ t('why') }}</b>
         <div class="prose" dir="auto" :lang="shown.item.language ?? ''" v-html="shown.explanation_html" />
         <MediaView v-if="shown.explanation_media" :media="shown.explanation_media" />

@@ -96,7 +96,12 @@ const cells = computed(() =>
         </tr>
       </tbody>
     </table>
-    <p v-if="mine.size" class="mt-[0.4em] text-[max(var(--least,0px),0.85em)] text-soft" :lang="language">
+    <p
+      v-if="mine.size"
+      class="mt-[0.4em] text-[max(var(--least,0px),0.85em)] text-soft"
+      :lang="language"
+      dir="auto"
+    >
       {{ t(right.size ? 'underlined_and_lit' : 'underlined') }}
     </p>
   </div>

@@ -80,7 +80,7 @@ const pictureHeight = computed(() => {
           <span v-else-if="row.text" class="min-w-0 leading-snug wrap-anywhere" dir="auto">{{
             row.text
           }}</span>
-          <span v-if="row.right" class="font-bold whitespace-nowrap" :lang="language"
+          <span v-if="row.right" class="font-bold whitespace-nowrap" :lang="language" dir="auto"
             ><span aria-hidden="true">✓</span> {{ t('right') }}</span
           >
           <span v-if="row.note" class="text-[max(var(--least,0px),0.8em)]">{{ row.note }}</span>
@@ -88,6 +88,7 @@ const pictureHeight = computed(() => {
             v-if="row.mine"
             class="text-[max(var(--least,0px),0.8em)] whitespace-nowrap underline decoration-2 underline-offset-4"
             :lang="language"
+            dir="auto"
             >{{ t('own') }}</span
           >
         </span>

@@ -29,7 +29,9 @@ function toggle(id: string): void {
 
 <template>
   <fieldset :disabled="disabled" class="grid gap-2.5" :class="onlyPictures && 'grid-cols-2'">
-    <legend class="sr-only" :lang="language">{{ t(item.several ? 'sort_several' : 'sort_one') }}</legend>
+    <legend class="sr-only" :lang="language" dir="auto">
+      {{ t(item.several ? 'sort_several' : 'sort_one') }}
+    </legend>
     <label
       v-for="option in item.options"
       :key="option.id"

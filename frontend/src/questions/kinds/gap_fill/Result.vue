@@ -40,7 +40,9 @@ const hasRows = computed(() => !!props.tally || !!props.mine)
           }}</b
           ><span v-else class="rounded border-b-2 border-front px-[0.5em]"
             ><span aria-hidden="true">{{ stretch.gap + 1 }}</span
-            ><span class="sr-only" :lang="language">{{ t('gap', { number: stretch.gap + 1 }) }}</span></span
+            ><span class="sr-only" :lang="language" dir="auto">{{
+              t('gap', { number: stretch.gap + 1 })
+            }}</span></span
           ></template
         ></template
       >
@@ -58,11 +60,14 @@ const hasRows = computed(() => !!props.tally || !!props.mine)
             >
             <span class="figure ml-[0.35em]">{{ word.count }}</span>
           </span>
-          <span v-if="tally && !row.words.length" class="text-soft" :lang="language">{{ t('nothing') }}</span>
+          <span v-if="tally && !row.words.length" class="text-soft" :lang="language" dir="auto">{{
+            t('nothing')
+          }}</span>
           <span
             v-if="row.mine !== undefined"
             class="text-[max(var(--least,0px),0.85em)] underline decoration-2 underline-offset-4"
             :lang="language"
+            dir="auto"
             >{{ common('yours', { text: row.mine || '–' }) }}</span
           >
         </span>

@@ -15,7 +15,7 @@ const emit = defineEmits<{ update: [answer: StudentAnswerOf<'letter'> | null] }>
 
 <template>
   <fieldset :disabled="disabled" class="space-y-2.5">
-    <legend class="sr-only" :lang="language">{{ t('choose') }}</legend>
+    <legend class="sr-only" :lang="language" dir="auto">{{ t('choose') }}</legend>
     <label
       v-for="letter in ALL.slice(0, item.letters)"
       :key="letter"

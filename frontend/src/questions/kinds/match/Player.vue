@@ -30,7 +30,7 @@ function choose(left: string, right: string): void {
 
 <template>
   <fieldset :disabled="disabled" class="space-y-2.5">
-    <legend class="sr-only" :lang="language">{{ t('partners') }}</legend>
+    <legend class="sr-only" :lang="language" dir="auto">{{ t('partners') }}</legend>
     <ol class="mb-4 grid gap-1 rounded border border-rule bg-sheet px-3 py-2">
       <li
         v-for="(line, index) in item.right"
@@ -39,7 +39,9 @@ function choose(left: string, right: string): void {
         :class="takenBy(line.id) && 'text-slate'"
       >
         <b>{{ LETTERS[index] }}</b><span :data-read="line.id" class="prose" dir="auto" v-html="line.html" />
-        <span v-if="takenBy(line.id)" class="ms-auto text-[15px]" :lang="language">{{ t('chosen') }}</span>
+        <span v-if="takenBy(line.id)" class="ms-auto text-[15px]" :lang="language" dir="auto">{{
+          t('chosen')
+        }}</span>
       </li>
     </ol>
     <div v-for="line in item.left" :key="line.id" class="rounded border border-edge bg-sheet px-3 py-2">
@@ -57,7 +59,7 @@ function choose(left: string, right: string): void {
         :value="chosen.get(line.id) ?? ''"
         @change="choose(line.id, ($event.target as HTMLSelectElement).value)"
       >
-        <option value="" :lang="language">{{ t('choose_one') }}</option>
+        <option value="" :lang="language" dir="auto">{{ t('choose_one') }}</option>
         <option v-for="option in options" :key="option.id" :value="option.id">{{ option.name }}</option>
       </select>
     </div>

@@ -49,7 +49,9 @@ onUnmounted(() => clearTimeout(timer))
 </script>
 
 <template>
-  <label class="block font-bold" :for="`number-${item.id}`" :lang="language">{{ t('your_number') }}</label>
+  <label class="block font-bold" :for="`number-${item.id}`" :lang="language" dir="auto">{{
+    t('your_number')
+  }}</label>
   <div class="mt-1 flex items-center gap-3">
     <input
       :id="`number-${item.id}`"

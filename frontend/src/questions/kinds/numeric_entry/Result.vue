@@ -40,11 +40,14 @@ const middle = computed(() => props.tally?.quartiles?.[1])
       {{ item.unit ? t('type_one_in', { unit: item.unit }) : t('type_one') }}
     </p>
     <p v-if="answerKey" class="mt-[0.5em]">
-      <span aria-hidden="true">✓</span> <b :lang="language">{{ common('right_head') }}</b> {{ right }}
+      <span aria-hidden="true">✓</span> <b :lang="language" dir="auto">{{ common('right_head') }}</b>
+      {{ right }}
     </p>
-    <p v-if="middle !== undefined" class="mt-[0.3em] text-soft" :lang="language">
+    <p v-if="middle !== undefined" class="mt-[0.3em] text-soft" :lang="language" dir="auto">
       {{ common('middle_answer', { value: roundNumber(middle) + (item.unit ? ` ${item.unit}` : '') }) }}
     </p>
-    <p v-if="mine" class="mt-[0.3em]" :lang="language">{{ common('your_answer_is', { text: mine.text }) }}</p>
+    <p v-if="mine" class="mt-[0.3em]" :lang="language" dir="auto">
+      {{ common('your_answer_is', { text: mine.text }) }}
+    </p>
   </div>
 </template>

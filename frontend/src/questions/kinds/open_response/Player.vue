@@ -20,7 +20,9 @@ function write(): void {
 </script>
 
 <template>
-  <label class="block font-bold" :for="`open-${item.id}`" :lang="language">{{ common('your_answer') }}</label>
+  <label class="block font-bold" :for="`open-${item.id}`" :lang="language" dir="auto">{{
+    common('your_answer')
+  }}</label>
   <textarea
     :id="`open-${item.id}`"
     v-model="text"
@@ -33,7 +35,7 @@ function write(): void {
     :aria-describedby="`left-${item.id}`"
     @input="write"
   />
-  <p :id="`left-${item.id}`" class="mt-1 text-[15px] text-slate" :lang="language">
+  <p :id="`left-${item.id}`" class="mt-1 text-[15px] text-slate" :lang="language" dir="auto">
     {{ t('characters_left', { left: item.longest - text.length, of: item.longest }) }}
   </p>
 </template>

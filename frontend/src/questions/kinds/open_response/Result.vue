@@ -28,12 +28,12 @@ defineProps<{
         {{ text }}
       </li>
     </ul>
-    <p v-else-if="!mine" :class="note" :lang="language">{{ t('invite') }}</p>
-    <p v-if="tally && (tally.n ?? 0) > tally.texts.length" class="text-soft" :lang="language">
+    <p v-else-if="!mine" :class="note" :lang="language" dir="auto">{{ t('invite') }}</p>
+    <p v-if="tally && (tally.n ?? 0) > tally.texts.length" class="text-soft" :lang="language" dir="auto">
       {{ common('count_more', { count: (tally.n ?? 0) - tally.texts.length }) }}
     </p>
     <p v-if="mine" class="mt-[0.3em] wrap-anywhere whitespace-pre-line" dir="auto">
-      <b :lang="language">{{ common('your_answer_head') }}</b> {{ mine.text }}
+      <b :lang="language" dir="auto">{{ common('your_answer_head') }}</b> {{ mine.text }}
     </p>
   </div>
 </template>

@@ -92,6 +92,7 @@ async function move(index: number, offset: number): Promise<void> {
       class="mt-3 min-h-11 font-bold text-tide"
       @click="tell"
       :lang="language"
+      dir="auto"
     >
       {{ t(item.scored ? 'right_as_is' : 'liked_as_is') }}
     </button>

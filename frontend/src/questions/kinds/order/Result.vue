@@ -43,10 +43,10 @@ const rows = computed(() => {
     </p>
     <ResultStrips :rows="rows" />
     <p v-if="item.last_label" class="text-[max(var(--least,0px),0.85em)] text-soft">{{ item.last_label }}</p>
-    <p v-if="answerKey" class="mt-[0.5em]" :lang="language">
+    <p v-if="answerKey" class="mt-[0.5em]" :lang="language" dir="auto">
       <span aria-hidden="true">✓</span> {{ t('right_order') }}
       <template v-if="tally?.n">{{ t('bars') }}</template>
     </p>
-    <p v-if="tally?.n" class="mt-[0.3em] text-soft" :lang="language">{{ t('mean_at_end') }}</p>
+    <p v-if="tally?.n" class="mt-[0.3em] text-soft" :lang="language" dir="auto">{{ t('mean_at_end') }}</p>
   </div>
 </template>

@@ -87,7 +87,7 @@ function onKey(event: KeyboardEvent): void {
       <p class="text-[15px] text-slate" role="status">{{ where || t('press') }}</p>
     </div>
     <fieldset v-if="item.names.length" :disabled="disabled" class="mt-4 space-y-2">
-      <legend class="mb-1 font-bold" :lang="language">{{ t('by_name') }}</legend>
+      <legend class="mb-1 font-bold" :lang="language" dir="auto">{{ t('by_name') }}</legend>
       <label
         v-for="place in item.names"
         :key="place.id"

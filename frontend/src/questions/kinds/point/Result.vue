@@ -35,16 +35,18 @@ const chosenName = computed(() => props.item.names.find((place) => place.id === 
         >
         <span class="figure ml-[0.35em]">{{ area.count }}</span>
       </span>
-      <span class="text-soft" :lang="language"
+      <span class="text-soft" :lang="language" dir="auto"
         >{{ t('elsewhere') }} <span class="figure">{{ tally.strays }}</span></span
       >
     </p>
     <p v-else-if="answerKey" class="mt-[0.5em]">
-      <span aria-hidden="true">✓</span> <b :lang="language">{{ common('right_head') }}</b>
+      <span aria-hidden="true">✓</span> <b :lang="language" dir="auto">{{ common('right_head') }}</b>
       {{ named.length ? named.join(', ') : t('area_lit') }}
     </p>
-    <p v-else-if="!tally && !mine" class="mt-[0.4em] text-soft" :lang="language">{{ t('invite') }}</p>
-    <p v-if="chosenName" class="mt-[0.3em]" :lang="language">
+    <p v-else-if="!tally && !mine" class="mt-[0.4em] text-soft" :lang="language" dir="auto">
+      {{ t('invite') }}
+    </p>
+    <p v-if="chosenName" class="mt-[0.3em]" :lang="language" dir="auto">
       {{ common('your_answer_is', { text: chosenName }) }}
     </p>
   </div>

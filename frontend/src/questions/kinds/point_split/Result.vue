@@ -33,7 +33,7 @@ const rows = computed(() =>
 <template>
   <div>
     <ResultStrips :rows="rows" />
-    <p class="mt-[0.3em] text-soft" :lang="language">
+    <p class="mt-[0.3em] text-soft" :lang="language" dir="auto">
       {{ t(tally ? 'mean_points' : 'invite', { total: item.total }) }}
     </p>
   </div>

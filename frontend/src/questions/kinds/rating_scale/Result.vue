@@ -58,6 +58,7 @@ const rows = computed(() =>
           v-if="row.mine"
           class="text-[max(var(--least,0px),0.85em)] underline decoration-2 underline-offset-4"
           :lang="language"
+          dir="auto"
         >
           {{ common('yours', { text: row.mine }) }}
         </p>

@@ -45,12 +45,13 @@ const spread = computed(() => {
       <span>{{ item.low_label }}</span><span>{{ item.high_label }}</span>
     </p>
     <p v-if="answerKey" class="mt-[0.5em]">
-      <span aria-hidden="true">✓</span> <b :lang="language">{{ common('right_head') }}</b> {{ right }}
+      <span aria-hidden="true">✓</span> <b :lang="language" dir="auto">{{ common('right_head') }}</b>
+      {{ right }}
     </p>
     <p v-if="spread" class="mt-[0.3em] text-soft">
       {{ spread }}
     </p>
-    <p v-if="mine" class="mt-[0.3em]" :lang="language">
+    <p v-if="mine" class="mt-[0.3em]" :lang="language" dir="auto">
       {{ common('your_answer_is', { text: plainNumber(mine.value) + unit }) }}
     </p>
   </div>

@@ -36,14 +36,14 @@ const unlisted = computed(() => {
 <template>
   <div>
     <ResultStrips v-if="rows.length" :rows="rows" />
-    <p v-else-if="!answerKey" :class="note" :lang="language">
+    <p v-else-if="!answerKey" :class="note" :lang="language" dir="auto">
       {{ t(item.dictation ? 'listen' : 'invite') }}
     </p>
-    <p v-if="unlisted > 0" class="mt-[0.4em] text-soft" :lang="language">
+    <p v-if="unlisted > 0" class="mt-[0.4em] text-soft" :lang="language" dir="auto">
       {{ common('count_more', { count: unlisted }) }}
     </p>
     <p v-if="answerKey" class="mt-[0.5em]" dir="auto">
-      <span aria-hidden="true">✓</span> <b :lang="language">{{ common('right_head') }}</b>
+      <span aria-hidden="true">✓</span> <b :lang="language" dir="auto">{{ common('right_head') }}</b>
       {{ answerKey.accepts.slice(0, 4).join(' · ') }}
     </p>
     <p v-if="mine" class="mt-[0.3em]" dir="auto" :lang="language">

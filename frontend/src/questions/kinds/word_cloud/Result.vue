@@ -50,11 +50,16 @@ const merged = computed(() =>
     <p v-else-if="!mine" :class="note">
       {{ item.most === 1 ? t('invite_one') : t('invite_up_to', { most: item.most }) }}
     </p>
-    <p v-if="merged" class="mt-[0.4em] text-[max(var(--least,0px),0.8em)] text-soft" :lang="language">
+    <p
+      v-if="merged"
+      class="mt-[0.4em] text-[max(var(--least,0px),0.8em)] text-soft"
+      :lang="language"
+      dir="auto"
+    >
       {{ t('counted_as_one', { words: merged }) }}
     </p>
     <p v-if="answerKey" class="mt-[0.5em]">
-      <span aria-hidden="true">✓</span> <b :lang="language">{{ common('right_head') }}</b>
+      <span aria-hidden="true">✓</span> <b :lang="language" dir="auto">{{ common('right_head') }}</b>
       {{ answerKey.accepts.join(' · ') }}
     </p>
     <p v-if="mine" class="mt-[0.3em]" dir="auto" :lang="language">

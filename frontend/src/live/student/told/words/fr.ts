@@ -9,9 +9,9 @@ export default {
   bad_name: 'Tape un nom de 1 à 40 caractères.',
   elsewhere: 'Cette place est ouverte sur plusieurs autres appareils. Ferme-les, puis recharge cette page.',
   faulty_session:
-    'Cette session a un défaut et ne peut pas continuer ici. C’est noté ; toutes les réponses jusqu’ici sont gardées.',
+    'Cette session a un défaut et ne peut pas continuer ici. C’est noté\u00a0; toutes les réponses jusqu’ici sont gardées.',
   gone_on: 'Tu as continué sur un autre appareil. Participe à nouveau ici pour revenir à celui-ci.',
-  handed_in: 'Ce travail a été rendu ; on ne peut plus rien y changer.',
+  handed_in: 'Ce travail a été rendu\u00a0; on ne peut plus rien y changer.',
   name_taken:
     'Quelqu’un a déjà pris ce nom. Si c’est le tien, demande à ton enseignant de le libérer, puis participe à nouveau.',
   not_open: 'Cette question est fermée, ta réponse n’a donc pas été comptée.',
@@ -30,7 +30,7 @@ export default {
   not_there: 'Cela n’existe pas, ou c’est à quelqu’un d’autre.',
   record_id_too_long: 'Un identifiant a au plus {most} caractères.',
   record_id_no_address: 'Ici, un identifiant est une adresse e-mail complète, comme anna@school.example.',
-  record_id_no_fit: 'Ici, un identifiant ressemble à {pattern} : # est un chiffre, ? une lettre.',
+  record_id_no_fit: 'Ici, un identifiant ressemble à {pattern}\u00a0: # est un chiffre,\u00a0? une lettre.',
   name_unfit: 'Ce nom ne convient pas en classe. Choisis-en un autre.',
   name_was_taken_out:
     'Quelqu’un de ce nom a été retiré de cette session. Demande à ton enseignant de t’accepter, ou prends le nom sous lequel la classe te connaît.',
@@ -50,7 +50,7 @@ export default {
   no_such_session: 'Cette session n’existe pas.',
   went_wrong: 'Quelque chose s’est mal passé ici. Réessaie.',
   stands_at_event:
-    'Cette session ne peut pas continuer : elle est arrêtée à son événement numéro {seq}. Toutes les réponses sont gardées.',
+    'Cette session ne peut pas continuer\u00a0: elle est arrêtée à son événement numéro {seq}. Toutes les réponses sont gardées.',
   not_on_your_paper: 'Cette question n’est pas dans ton travail.',
   not_begun: 'Tu n’as pas encore commencé.',
   one_group_each: 'Mets chaque ligne dans un groupe.',
@@ -73,10 +73,10 @@ export default {
   divided_by_zero: 'On ne peut pas diviser par 0.',
   mixed_number_wanted: 'Écris un nombre entier et une fraction inférieure à 1, par exemple 1 1/2.',
   power_too_high: 'Ici, une puissance de dix va jusqu’à {most}.',
-  unit_unknown: 'Tape le nombre seul : « {behind} » n’a pas pu être lu.',
-  unit_of_something_else: 'On répond en {unit} ; « {behind} » est autre chose.',
+  unit_unknown: 'Tape le nombre seul\u00a0: «\u00a0{behind}\u00a0» n’a pas pu être lu.',
+  unit_of_something_else: 'On répond en {unit}\u00a0; «\u00a0{behind}\u00a0» est autre chose.',
   other_unit_wanted: 'Donne-le en {unit}, pas en {behind}.',
   value_does_not_fit: 'Cette valeur ne convient pas ici.',
-  value_string_too_long: 'C’est trop long : au plus {max_length} caractères.',
-  value_string_too_short: 'C’est trop court : au moins {min_length} caractères.',
+  value_string_too_long: 'C’est trop long\u00a0: au plus {max_length} caractères.',
+  value_string_too_short: 'C’est trop court\u00a0: au moins {min_length} caractères.',
 } satisfies Told

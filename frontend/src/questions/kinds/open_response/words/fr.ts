@@ -7,8 +7,8 @@ export default {
   invite: 'Écris avec tes propres mots.',
   characters_left: 'encore {left} caractères sur {of}',
   answers: {
-    one: '{n} réponse : {texts}',
-    many: '{n} de réponses : {texts}',
-    other: '{n} réponses : {texts}',
+    one: '{n} réponse\u00a0: {texts}',
+    many: '{n} de réponses\u00a0: {texts}',
+    other: '{n} réponses\u00a0: {texts}',
   },
 } satisfies Words<typeof en>

@@ -5,7 +5,7 @@ export default {
   sort: 'montre sur l’image',
   choose: 'Montre sur l’image',
   invite: 'Montre sur l’image.',
-  send_named: 'Envoyer « {name} »',
+  send_named: 'Envoyer «\u00a0{name}\u00a0»',
   send_place: 'Envoyer cet endroit',
   points: { one: '{n} point', many: '{n} de points', other: '{n} points' },
   elsewhere: 'ailleurs',

@@ -8,6 +8,6 @@ export default {
   left_to_share: 'points sur {total} restent à répartir',
   fewer: 'Moins pour {line}',
   more: 'Plus pour {line}',
-  mean: '{line} : moyenne {mean}',
+  mean: '{line}\u00a0: moyenne {mean}',
   mean_points: 'Points en moyenne, sur {total}.',
 } satisfies Words<typeof en>

@@ -5,9 +5,9 @@ export default {
   sort: 'note chaque affirmation',
   choose: 'Note les affirmations',
   rated: {
-    one: '{line} : moyenne {mean}, dispersion {spread}, {n} note',
-    many: '{line} : moyenne {mean}, dispersion {spread}, {n} de notes',
-    other: '{line} : moyenne {mean}, dispersion {spread}, {n} notes',
+    one: '{line}\u00a0: moyenne {mean}, dispersion {spread}, {n} note',
+    many: '{line}\u00a0: moyenne {mean}, dispersion {spread}, {n} de notes',
+    other: '{line}\u00a0: moyenne {mean}, dispersion {spread}, {n} notes',
   },
-  rated_once: '{line} : {mean}, une note',
+  rated_once: '{line}\u00a0: {mean}, une note',
 } satisfies Words<typeof en>

@@ -11,6 +11,6 @@ export default {
   word: 'Mot {number}',
   invite_one: 'Envoie un mot.',
   invite_up_to: 'Envoie jusqu’à {most} mots.',
-  counted_as_one: 'Comptés comme un seul : {words}',
-  your_words: 'Tes mots : {words}',
+  counted_as_one: 'Comptés comme un seul\u00a0: {words}',
+  your_words: 'Tes mots\u00a0: {words}',
 } satisfies Words<typeof en>
