@@ -59,16 +59,15 @@ def texts_to_read(value, *, is_text=False):
         for inner in value:
             yield from texts_to_read(inner, is_text=is_text)
     elif is_text and isinstance(value, str):
-        yield words_of(value)
+        yield from words_of(value)
 
 
 @all_samples
 def test_all_that_a_student_has_to_read_is_read_aloud(kind, sample):
     public = kind.public(sample.item, "s")
     parts = parts_read(public)
-    read = " ".join(parts.values())
-    assert [text for text in texts_to_read(public.model_dump()) if text not in read] == []
-    assert all(len(part) <= 60 and text == " ".join(text.split()) for part, text in parts.items())
+    read = {word.strip("…,") for words in parts.values() for word in words}
+    assert [word for word in texts_to_read(public.model_dump()) if word.strip("…,") not in read] == []
 
 
 @all_samples

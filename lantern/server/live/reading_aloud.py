@@ -1,7 +1,9 @@
 """A question read aloud to one student, with the moment of each word, so that a device can follow them."""
 
 from base64 import b64encode
+from collections.abc import Iterator, Sequence
 from functools import lru_cache
+from itertools import accumulate
 
 from django.http import Http404
 
@@ -24,17 +26,27 @@ def spoken_part(state: State, part: str, start: int, language: str) -> SpokenPar
     if item is None:
         raise NotPossible(said("nothing_to_read_aloud", "There is nothing to read aloud just now."))
     public = kind_of(item).public(item, state.seed)
-    text = parts_read(public).get(part)
-    stretch = stretch_of(text or "", start, LONGEST)
-    if text is None or not stretch:
+    words = parts_read(public).get(part, ())
+    stretch = stretch_of(words, start, LONGEST)
+    if not stretch:
         raise Http404
+    text = " ".join(stretch)
     try:
-        spoken = _spoken(stretch, voice_for(public.language or language))
+        spoken = _spoken(text, voice_for(public.language or language))
     except SpeechFailed as failure:
         raise NotPossible(failure.message) from failure
     return SpokenPart(
-        text=stretch, wav=b64encode(spoken.wav).decode(), words=spoken.words, start=start, of=len(text.split())
+        text=text,
+        wav=b64encode(spoken.wav).decode(),
+        words=tuple(spoken.words[at] for at in _begins(stretch)),
+        start=start,
+        of=len(words),
     )
+
+
+def _begins(words: Sequence[str]) -> Iterator[int]:
+    """Where each begins among what stands between spaces: a formula is said in several words."""
+    return accumulate((len(word.split()) for word in words[:-1]), initial=0)
 
 
 @lru_cache(maxsize=128)

@@ -5,11 +5,32 @@ const NAME = 'spoken'
 /** Written here: what packs the styles does not know of highlights yet. */
 const LOOK = `::highlight(${NAME}) { background-color: var(--color-lamp); color: #000000; }`
 
+/** What stands between the words and is not read with them; and what is one word, however much stands in it. */
+const APART = 'select, input, button'
+const WHOLE = '.formula'
+
+/** As `words_of` of the core: a text as its words, a formula as one. */
+const walked: NodeFilter = {
+  acceptNode(node) {
+    if (node instanceof Text) return NodeFilter.FILTER_ACCEPT
+    const element = node as Element
+    if (element.matches(APART)) return NodeFilter.FILTER_REJECT
+    return element.matches(WHOLE) ? NodeFilter.FILTER_ACCEPT : NodeFilter.FILTER_SKIP
+  },
+}
+
 /** A range for each word of an element, in the order of its text. */
 export function wordsIn(element: Element): Range[] {
   const found: Range[] = []
-  const walker = document.createTreeWalker(element, NodeFilter.SHOW_TEXT)
+  const walker = document.createTreeWalker(element, NodeFilter.SHOW_TEXT | NodeFilter.SHOW_ELEMENT, walked)
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+    if (node instanceof Element) {
+      const whole = document.createRange()
+      whole.selectNodeContents(node)
+      found.push(whole)
+      continue
+    }
+    if (node.parentElement?.closest(WHOLE)) continue
     for (const word of node.textContent!.matchAll(/\S+/g)) {
       const range = document.createRange()
       range.setStart(node, word.index)

@@ -17,7 +17,6 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions import read_out
 from lantern.core.questions.companions import Drawn, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -83,10 +82,12 @@ class PublicGapFill(PublicItem):
     def read_out(self) -> Iterator[tuple[str, str]]:
         """A gap is a pause in the text, and no word of its own."""
         yield "bank", escape(", ".join(self.bank))
-        spoken = [
-            (read_out.words_of(stretch.html), "" if stretch.gap is None else _PAUSE) for stretch in self.stretches
-        ]
-        yield "text", escape(" ".join(words + pause for words, pause in spoken if words))
+        yield "text", " ".join(_before_a_gap(one.html) if one.gap is not None else one.html for one in self.stretches)
+
+
+def _before_a_gap(source: str) -> str:
+    """The pause hangs on the word before it, inside of whatever formats it."""
+    return re.sub(r"(\S)(\s*(?:<[^>]*>\s*)*)$", rf"\1{_PAUSE}\2", source)
 
 
 class GapFillAnswer(Answer):
