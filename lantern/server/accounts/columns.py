@@ -10,6 +10,8 @@ def uses_for(teacher: Teacher, of: str, headings: Sequence[str], chosen: Mapping
     """From a column's number (as text, from 0) to its use: what was chosen now, which is kept; else what was chosen
     before; else nothing. `of` tells lists of other things apart. Where there are no headings it goes by how many
     columns there are."""
+    if not headings:
+        return {}
     chosen = {number: use for number, use in chosen.items() if number.isdecimal()}
     digest = sha256((of + "\n".join(headings)).encode()).hexdigest()
     if chosen:

@@ -1,17 +1,24 @@
 <script setup lang="ts">
-import { defineAsyncComponent, shallowRef } from 'vue'
+import { defineAsyncComponent, h, shallowRef, watchEffect } from 'vue'
 import type { Refusal } from '@/api/refusal'
 import type { Joined } from '@/api/types'
 import JoinView from './JoinView.vue'
+import PhoneFrame from './PhoneFrame.vue'
 import { forgetSeat, keepSeat, keptSeat } from './seat'
 import { needLanguage, offer } from './ownLanguage'
 import { told } from './told'
+import { t } from './words'
 
 const ConfirmView = defineAsyncComponent(() => import('./ConfirmView.vue'))
 /** Fetched while somebody types their name: who scans a code waits for what asks first. */
 const liveSeat = (): Promise<typeof import('./LiveSeat.vue')> => import('./LiveSeat.vue')
+const GoingIn = () =>
+  h(PhoneFrame, { left: 'Tall Lantern' }, () =>
+    h('p', { class: 'pt-10 text-lg text-slate', role: 'status' }, t('going_in')),
+  )
 const LiveSeat = defineAsyncComponent({
   loader: liveSeat,
+  loadingComponent: GoingIn,
   onError: (_error, retry, _fail, attempts) => setTimeout(retry, Math.min(5000, 500 * attempts)),
 })
 void liveSeat().catch(() => {})
@@ -26,6 +33,8 @@ const phrase = decodeURIComponent(location.hash.slice(1)).replace(/-/g, ' ')
 const seat = shallowRef<Joined | null>(keptSeat(codeInAddress()))
 if (seat.value) offer(seat.value.languages)
 const notice = shallowRef('')
+
+watchEffect(() => (document.title = `${t('join')} · Tall Lantern`))
 
 function enter(joined: Joined): void {
   keepSeat(joined)
