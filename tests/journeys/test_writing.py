@@ -250,8 +250,15 @@ def test_a_set_is_tried_on_a_phone_and_a_tablet_and_nothing_is_kept(teacher, edi
     press(driver, "Send B")
     wait_for(driver, "It holds.")
     wait_for(driver, "Right")
+    press(driver, "Aa")
+    click(driver, "//select[@id='page-language']/option[@value='de']")
+    click(driver, "//input[@name='text-size' and @value='largest']")
+    wait_for(driver, "Richtig")
+    until(driver, lambda: driver.execute_script("return getComputedStyle(document.body).zoom") == "1.5")
     press(driver, "Next →")
     wait_for(driver, "And which is none?")
+    kept = "return ['language', 'own-look'].filter((one) => localStorage[`lantern.${one}`])"
+    assert driver.execute_script(kept) == []
     driver.switch_to.default_content()
     assert teacher.call("GET", "/sessions")["rows"] == []
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Larger text, more contrast, no motion: for whoever holds the device, whether a teacher knows of it or not. */
-import { chosen, SIZES } from './look'
+import { chosen, offers, SIZES } from './look'
 import { language, LANGUAGES, type Language } from '@/words'
 import { pick } from './ownLanguage'
 import { t } from './words'
@@ -8,7 +8,7 @@ import { t } from './words'
 
 <template>
   <div
-    class="absolute end-0 top-full w-64 space-y-3 rounded border border-slate bg-sheet p-4 text-base text-ink"
+    class="on-light absolute end-0 top-full w-64 space-y-3 rounded border border-slate bg-sheet p-4 text-base text-ink"
   >
     <fieldset>
       <legend class="font-bold">{{ t('text') }}</legend>
@@ -30,7 +30,7 @@ import { t } from './words'
     <label class="flex min-h-11 items-center gap-3"
       ><input v-model="chosen.calm" type="checkbox" class="size-5 accent-tide" />{{ t('no_motion') }}</label
     >
-    <label class="flex min-h-11 items-center gap-3"
+    <label v-if="offers.aloud" class="flex min-h-11 items-center gap-3"
       ><input v-model="chosen.aloud" type="checkbox" class="size-5 accent-tide" />{{ t('read_aloud') }}</label
     >
     <label for="page-language" class="block font-bold">{{ t('page_language') }}</label>

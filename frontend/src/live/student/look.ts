@@ -34,7 +34,6 @@ export const chosen = reactive<Chosen>({
   contrast: false,
   calm: false,
   aloud: false,
-  ...kept(),
 })
 /** What the member that sits here needs. */
 const needed = reactive<OwnLook>({ text: 'normal', contrast: false, calm: false })
@@ -55,15 +54,22 @@ function shown(): OwnLook {
   }
 }
 
-watchEffect(() => {
-  const { text, contrast, calm } = shown()
-  Object.assign(document.documentElement.dataset, { text, contrast: String(contrast), calm: String(calm) })
-})
+/** Whether questions can be read aloud here: not where a set is only tried. */
+export const offers = reactive({ aloud: true })
 
-watchEffect(() => {
-  try {
-    localStorage.setItem(KEPT, JSON.stringify(chosen))
-  } catch {
-    // Private windows may refuse: it then lasts as long as the page.
-  }
-})
+/** From now on the page looks so. Unless it `remembers`, what was chosen lasts as long as the page. */
+export function followLook(remembers = true): void {
+  if (remembers) Object.assign(chosen, kept())
+  watchEffect(() => {
+    const { text, contrast, calm } = shown()
+    Object.assign(document.documentElement.dataset, { text, contrast: String(contrast), calm: String(calm) })
+  })
+  watchEffect(() => {
+    const text = JSON.stringify(chosen)
+    try {
+      if (remembers) localStorage.setItem(KEPT, text)
+    } catch {
+      // Private windows may refuse: it then lasts as long as the page.
+    }
+  })
+}

@@ -31,10 +31,20 @@ describe('the language of a device', () => {
 
   it('is what was chosen on it, also the next time', async () => {
     const page = await opened('fr')
+    await page.followLanguage()
     page.pick('ar')
     page.offer(['de'])
     expect(page.ownLanguage()).toBe('ar')
-    expect((await opened('fr')).ownLanguage()).toBe('ar')
+    const next = await opened('fr')
+    await next.followLanguage()
+    expect(next.ownLanguage()).toBe('ar')
+  })
+
+  it('is chosen for as long as the page lasts, where nothing is kept', async () => {
+    const page = await opened('fr')
+    await page.followLanguage(false)
+    page.pick('ar')
+    expect([page.ownLanguage(), localStorage.length]).toEqual(['ar', 0])
   })
 
   it('is what the member needs who sits down, until that one chooses another', async () => {

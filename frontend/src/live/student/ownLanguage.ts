@@ -21,15 +21,17 @@ function kept(): Language | '' {
 const wishes = shallowReactive({
   picked: '' as Language | '',
   needed: '' as Language | '',
-  kept: kept(),
+  kept: '' as Language | '',
   offered: [] as readonly Language[],
 })
+
+let remembers = false
 
 /** The student chooses, for now and for the next time. */
 export function pick(wanted: Language): void {
   wishes.picked = wishes.kept = wanted
   try {
-    localStorage.setItem(KEPT, wanted)
+    if (remembers) localStorage.setItem(KEPT, wanted)
   } catch {
     // Private windows may refuse: it then lasts as long as the page.
   }
@@ -62,8 +64,11 @@ async function say(wanted: Language): Promise<void> {
   }
 }
 
-/** From now on the page speaks so. Resolves when it does, or when the words could not be fetched at once. */
-export function followLanguage(): Promise<void> {
+/** From now on the page speaks so. Resolves when it does, or when the words could not be fetched at once. Unless it is
+ * `toRemember`, what is chosen lasts as long as the page. */
+export function followLanguage(toRemember = true): Promise<void> {
+  remembers = toRemember
+  if (remembers) wishes.kept = kept()
   watch(language, (now) => Object.assign(document.documentElement, { lang: now, dir: directionOf(now) }), {
     immediate: true,
   })
