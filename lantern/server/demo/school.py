@@ -103,6 +103,7 @@ NEEDS_8C = {
     "Fen Okoro": Needs(time=1.5, fewer_options=1),
     "Mara Devi": Needs(text="large", high_contrast=True),
     "Leif Osei": Needs(no_motion=True, no_fog=True),
+    "Viggo Amadi": Needs(language="fr", read_aloud=True),
 }
 CLASSES = (
     DemoClass(
