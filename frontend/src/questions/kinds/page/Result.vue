@@ -6,5 +6,5 @@ defineProps<{ item: PublicItemOf<'page'> }>()
 </script>
 
 <template>
-  <div data-read="body" class="prose text-[1.05em]" dir="auto" v-html="item.body_html" />
+  <div class="prose text-[1.05em]" dir="auto" v-html="item.body_html" />
 </template>
