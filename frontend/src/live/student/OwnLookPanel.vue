@@ -8,7 +8,7 @@ import { t } from './words'
 
 <template>
   <div
-    class="on-light absolute end-0 top-full w-64 space-y-3 rounded border border-slate bg-sheet p-4 text-base text-ink"
+    class="on-light absolute end-0 top-full max-h-[calc(100dvh/var(--zoom,1)-3.5rem)] w-64 max-w-[calc(100vw/var(--zoom,1)-2rem)] space-y-3 overflow-y-auto rounded border border-slate bg-sheet p-4 text-base text-ink"
   >
     <fieldset>
       <legend class="font-bold">{{ t('text') }}</legend>
