@@ -8,16 +8,17 @@ import sys
 import tempfile
 import time
 from pathlib import Path
+from random import Random
 from typing import Any
 
 from bench.reports import a_large_session, cpu
-from lantern.core.questions import KINDS
+from lantern.core.questions import KINDS, kind_of
 from lantern.core.questions.content import SetContent
 from lantern.core.session import Actor, Course, Recorded, Role, Sent, Settings, decide, new_session
 from lantern.core.session import commands as c
 from lantern.core.session.actors import NEWCOMER
 from lantern.core.session.desk_view import DeskMemo, desk_text
-from lantern.core.session.paper import PaperRules
+from lantern.core.session.model import ask_id
 from tools.server import ROOT, RealServer
 
 PEOPLE = 1000
@@ -34,9 +35,9 @@ def measure_loading() -> dict[str, Any]:
 
 
 def _desk_view() -> float:
-    """Seconds for the desk's text where everybody is at work; the second one, as it is made once a second."""
+    """Seconds for the desk's text once everybody has answered since the one before: all lines are others."""
     items = tuple(kind.samples()[0].item for kind in KINDS)
-    course = Course(new_session(SetContent(title="Own pace", items=items), Settings(paper=PaperRules()), "seed"))
+    course = Course(new_session(SetContent(title="Own pace", items=items), Settings(manner="own_pace"), "seed"))
 
     def do(command: c.Command, by: Actor) -> None:
         sent = Sent(by, 1, 0)
@@ -50,6 +51,10 @@ def _desk_view() -> float:
         do(c.BeginPaper(seat), Actor(Role.SEAT, seat))
     memo, present = DeskMemo(), frozenset(range(1, PEOPLE + 1))
     desk_text(course.state, "KELP427", present, memo)
+    for seat in range(1, PEOPLE + 1):
+        item = items[0]
+        given = kind_of(item).imagine(item, 0.5, Random(seat))
+        do(c.GiveAnswer(seat, ask_id(item.id, 1), given, moves_on=True), Actor(Role.SEAT, seat))
     return cpu(lambda: desk_text(course.state, "KELP427", present, memo))
 
 

@@ -6,11 +6,9 @@ as long as Tall Lantern's messages are on average.
 
 import asyncio
 import json
-import sqlite3
 import statistics
 import time
-from pathlib import Path
-from typing import Any
+from typing import Any, ClassVar
 
 from bench.load import PATIENCE, connect_all, percentile
 from bench.questions import answers, questions
@@ -20,18 +18,20 @@ from tools.client import answering
 
 QUESTIONS = 30
 ROUNDS = 15
-RULES = {"own_order": True, "answers": "changeable", "tell": "handed_in", "draw": None, "limit": None}
 
 
 class OwnPaceTarget(LanternTarget):
-    """A session at own pace, with a desk and a big screen connected."""
+    """A session at own pace, with a desk and a big screen connected. Everybody has another order of the questions, and
+    of the options."""
 
-    async def tokens(self, count: int) -> list[str]:
-        # No screen asks for own pace yet, so it is written where a screen would have it written.
-        with sqlite3.connect(Path(self.folder.name) / "lantern.sqlite3") as database:
-            paper = json.dumps(RULES)
-            database.execute("UPDATE live_livesession SET settings = json_set(settings, '$.paper', json(?))", [paper])
-        return await super().tokens(count)
+    settings: ClassVar[dict[str, Any]] = {
+        "manner": "own_pace",
+        "answers": "changeable",
+        "feedback": "handed_in",
+        "time": {"of": "none"},
+        "mix_questions": True,
+        "mix_options": True,
+    }
 
     async def start_control(self) -> None:
         await super().start_control()

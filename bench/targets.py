@@ -8,7 +8,7 @@ import sys
 import tempfile
 import time
 from pathlib import Path
-from typing import Protocol
+from typing import Any, ClassVar, Protocol
 
 import httpx
 import psutil
@@ -41,6 +41,7 @@ class LanternTarget:
     """Tall Lantern with a desk and a big screen connected, as in a lesson."""
 
     path = "/live/student"
+    settings: ClassVar[dict[str, Any]] = {"close_when_all_answered": False}
 
     def __init__(self, items: list[Item]) -> None:
         self.items = items
@@ -51,7 +52,7 @@ class LanternTarget:
         self.teacher = TeacherClient(self.server.url)
         self.teacher.sign_up()
         set_id = self.teacher.make_set("Bench", [item.model_dump(mode="json") for item in items])
-        self.session = self.teacher.start(set_id, close_when_all_answered=False)
+        self.session = self.teacher.start(set_id, **self.settings)
         self.step = 0
 
     def start_servers(self, folder: Path) -> list[RealServer]:

@@ -8,6 +8,7 @@ LanternError
 │   ├── TooLate          an answer after the time ran out
 │   ├── AlreadyAnswered  a second answer where the first is final
 │   ├── HandedIn         an answer on a paper that was handed in
+│   ├── Paused           what has to wait until the session goes on
 │   └── SessionEnded     anything after the end
 ├── BadAnswer            an answer that does not fit its question
 ├── BadName              a name that cannot be shown
@@ -73,6 +74,11 @@ class AlreadyAnswered(NotPossible):
 class HandedIn(NotPossible):
     code = "handed_in"
     sentence = "This paper has been handed in, so nothing in it can be changed any more."
+
+
+class Paused(NotPossible):
+    code = "session_paused"
+    sentence = "This session is paused. Wait until it goes on."
 
 
 class SessionEnded(NotPossible):

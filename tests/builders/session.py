@@ -22,13 +22,15 @@ from lantern.core.session import (
 )
 from lantern.core.session import commands as c
 from lantern.core.session.actors import CLOCK, NEWCOMER, ROOM
+from lantern.core.session.settings import Timing
 
 EARLY = PointsSettings(early_bonus=True)
 """A little more for early answers."""
 START = 1_800_000_000_000
 DESK = Actor(Role.DESK, 7, "a-page")
-ACTORS = {c.Join: NEWCOMER, c.TimeUp: CLOCK, c.PaperTimeUp: CLOCK, c.CloseIfAllAnswered: ROOM}
-OF_A_SEAT = (c.BeginPaper, c.GoToPlace, c.GiveAnswer, c.ClearAnswer, c.HandIn)
+ACTORS = {c.Join: NEWCOMER, c.TimeUp: CLOCK, c.PaperTimeUp: CLOCK, c.GoOn: CLOCK, c.CloseIfAllAnswered: ROOM}
+OF_A_SEAT = (c.BeginPaper, c.GoToPlace, c.GiveAnswer, c.ClearAnswer, c.Flag, c.HandIn)
+NO_LIMIT = Timing(of="none")
 
 
 def actor_of(command: Command) -> Actor:
@@ -91,6 +93,12 @@ def a_session(content: SetContent, *names: str, **settings: Any) -> Room:
     room = Room(content, Settings(**{"close_when_all_answered": False, "mix_options": False, **settings}))
     room.join(*names)
     return room
+
+
+def at_own_pace(content: SetContent, *names: str, **settings: Any) -> Room:
+    """The same, at own pace: answers may be changed, nothing is over by the clock, unless it is said otherwise."""
+    chosen = {"manner": "own_pace", "answers": "changeable", "feedback": "handed_in", "time": NO_LIMIT, **settings}
+    return a_session(content, *names, **chosen)
 
 
 def asked(item: Item, *answers: Any, **settings: Any) -> Room:

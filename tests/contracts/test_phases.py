@@ -12,9 +12,9 @@ from lantern.core.session.desk_view import desk_view
 from lantern.core.session.effects import EVENTS
 from lantern.core.session.events import Event
 from lantern.core.session.model import ask_id
-from lantern.core.session.paper import PaperRules
+from lantern.core.session.settings import Timing
 from lantern.core.session.views import Places, mine, screen_view, student_view
-from tests.builders import a_session, a_set, choice, joins, page
+from tests.builders import a_session, a_set, at_own_pace, choice, joins, page
 
 ALL_COMMANDS = get_args(Command)
 
@@ -35,7 +35,8 @@ def room_in(phase: Phase, manner: str = "led"):
 
 def own_pace_in(phase: Phase):
     """The student has begun, where the session has."""
-    room = a_session(a_set(choice(id="q1"), page(id="p1"), choice(id="q2")), "Fen", paper=PaperRules(limit=60))
+    content = a_set(choice(id="q1"), page(id="p1"), choice(id="q2"))
+    room = at_own_pace(content, "Fen", time=Timing(of="whole", whole=60), feedback="opened")
     if phase is not Phase.LOBBY:
         room.do(c.Advance(0))
         room.do(c.BeginPaper(1))
@@ -74,6 +75,15 @@ def an_example(command: type, room):
         c.GoToPlace: lambda: c.GoToPlace(1, "q2"),
         c.ClearAnswer: lambda: c.ClearAnswer(1, ask),
         c.HandIn: lambda: c.HandIn(1),
+        c.Flag: lambda: c.Flag(1, "q2", True),
+        c.Pause: c.Pause,
+        c.OpenFeedback: c.OpenFeedback,
+        c.HandInFor: lambda: c.HandInFor(1),
+        c.GiveTime: lambda: c.GiveTime(60),
+        c.ReopenPaper: lambda: c.ReopenPaper(1),
+        c.Write: lambda: c.Write("Look at the chart", 1),
+        c.OpenAgain: c.OpenAgain,
+        c.GoOn: lambda: c.GoOn(step),
         c.PaperTimeUp: lambda: c.PaperTimeUp(1, 1),
         c.TimeUp: lambda: c.TimeUp(ask, 1),
         c.CloseIfAllAnswered: lambda: c.CloseIfAllAnswered(ask, frozenset({1})),
@@ -94,6 +104,10 @@ ANYWHERE = {
     c.TimeUp: "",
     c.PaperTimeUp: "",
     c.CloseIfAllAnswered: "",
+    c.GoOn: "",
+    c.Write: "Wrote",
+    c.Pause: "Paused",
+    c.Resume: "",
 }
 CORRECTED = {c.TakeBack: "", c.MarkAnew: ""}
 OVER = CORRECTED | {
@@ -142,18 +156,28 @@ LEADS_TO = {
         c.TimeUp: "",
         c.PaperTimeUp: "",
         c.CloseIfAllAnswered: "",
+        c.GoOn: "",
+        c.Write: "Wrote",
+        c.OpenAgain: "OpenedAgain",
     },
 }
 """Written by hand, not read from the engine: the events that each example leads to. What is missing is refused."""
 
 
 _PEOPLE = {command: ANYWHERE[command] for command in (c.Rename, c.Remove, c.Restore, c.Release, c.Erase, c.LiftFog)}
-_PEOPLE |= {c.TimeUp: "", c.PaperTimeUp: "", c.CloseIfAllAnswered: ""}
+_PEOPLE |= {c.TimeUp: "", c.PaperTimeUp: "", c.CloseIfAllAnswered: "", c.GoOn: "", c.Write: "Wrote"}
+_RUNNING = _PEOPLE | {c.Join: "Named Joined", c.Pause: "Paused", c.Resume: ""}
 AT_OWN_PACE = {
-    Phase.LOBBY: _PEOPLE | {c.Join: "Named Joined", c.Advance: "Started", c.End: "Ended"},
-    Phase.WORKING: _PEOPLE
+    Phase.LOBBY: _RUNNING | {c.Advance: "Started", c.End: "Ended"},
+    Phase.WORKING: _RUNNING
     | {
-        c.Join: "Named Joined",
+        c.Advance: "Collected HandedIn",
+        c.Collect: "Collected HandedIn",
+        c.HandInFor: "HandedIn",
+        c.GiveTime: "TimeGiven",
+        c.ReopenPaper: "",  # it has not been handed in
+        c.OpenFeedback: "FeedbackOpened",
+        c.Flag: "Flagged",
         c.BeginPaper: "",  # the student has begun
         c.GoToPlace: "WentTo",
         c.GiveAnswer: "Answered",
@@ -168,8 +192,30 @@ AT_OWN_PACE = {
         c.GiveFullMarks: "FullMarksGiven",
         c.Drop: "Dropped",
         c.GiveMark: "MarkGiven",
+        c.OpenFeedback: "FeedbackOpened",
+        c.OpenAgain: "OpenedAgain",
     },
 }
+PAUSED = {
+    "led": {
+        **{command: ANYWHERE[command] for command in ANYWHERE if command not in (c.Pause, c.Resume)},
+        c.Pause: "",
+        c.Resume: "Resumed",
+        c.Advance: "Resumed",
+        c.End: "Withdrawn Ended",
+        c.TakeBack: "",
+        c.MarkAnew: "",
+    },
+    "own_pace": {
+        **_PEOPLE,
+        c.Join: "Named Joined",
+        c.Pause: "",
+        c.Resume: "Resumed",
+        c.Advance: "Resumed",
+        c.End: "Ended",
+    },
+}
+"""What is legal while it is paused, with a question open or papers out; all else is refused."""
 MANNERS = {"led": (LEADS_TO, led.COMMANDS), "own_pace": (AT_OWN_PACE, own_pace.COMMANDS)}
 PHASES = [(manner, phase) for manner, (leads_to, _) in MANNERS.items() for phase in leads_to]
 
@@ -187,6 +233,21 @@ def test_each_command_in_each_phase(manner, phase, command):
         room.do(an_example(command, room))
     assert room.state is before
     assert refusal.value.sentence.endswith(".")
+
+
+@pytest.mark.parametrize("manner", PAUSED)
+@pytest.mark.parametrize("command", ALL_COMMANDS, ids=lambda command: command.__name__)
+def test_each_command_while_it_is_paused(manner, command):
+    room = room_in(Phase.OPEN if manner == "led" else Phase.WORKING, manner)
+    room.do(c.Pause())
+    before = room.state
+    if command in PAUSED[manner]:
+        events = room.do(an_example(command, room))
+        assert " ".join(type(event).__name__ for event in events) == PAUSED[manner][command]
+        return
+    with pytest.raises(LanternError):
+        room.do(an_example(command, room))
+    assert room.state is before
 
 
 def test_the_tables_name_every_phase_and_every_command():

@@ -11,9 +11,9 @@ from lantern.core.session import Phase, next_due
 from lantern.core.session import commands as c
 from lantern.core.session.allowing import left_out, own_deadline
 from lantern.core.session.desk_view import DeskMemo, desk_text, desk_view
-from lantern.core.session.paper import PaperRules
+from lantern.core.session.settings import Timing
 from lantern.core.session.views import Places, mine, screen_view, student_view
-from tests.builders import a_session, a_set, choice
+from tests.builders import a_session, a_set, at_own_pace, choice
 
 MORE = Needs(time=1.5)
 EVERYTHING = Needs(
@@ -121,7 +121,7 @@ def test_an_early_answer_earns_by_the_own_time():
 
 @pytest.mark.parametrize(("needs", "seconds"), [(NONE, 600), (MORE, 900), (Needs(no_limit=True), None)])
 def test_a_paper_has_the_time_of_whose_it_is(needs, seconds):
-    room = a_session(a_set(choice("B")), paper=PaperRules(limit=600))
+    room = at_own_pace(a_set(choice("B")), time=Timing(of="whole", whole=600))
     room.do(joins(needs))
     room.advance()
     room.do(c.BeginPaper(1))

@@ -12,34 +12,41 @@ from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
 from lantern.core.questions import kind_of
 from lantern.core.questions.kinds.choice import ChoiceAnswer
-from lantern.core.session import Course, Phase, Recorded, Sent, decide, next_due, replay
+from lantern.core.session import Course, Phase, Recorded, Sent, decide, new_session, next_due, replay
 from lantern.core.session import commands as c
 from lantern.core.session.asking import is_over, may_change, told
 from lantern.core.session.desk_view import DeskMemo, desk_text, desk_view
+from lantern.core.session.drawing import drawn_for, order_for
 from lantern.core.session.engine import evolve
 from lantern.core.session.model import ask_id
-from lantern.core.session.own_views import Fragments, mine_at_own_pace, mine_text, place_of, view_text
-from lantern.core.session.paper import PaperRules, drawn
-from lantern.core.session.views import Places, StudentView, mine
-from tests.builders import a_session, a_set, choice, page
-from tests.builders.session import Room, actor_of
+from lantern.core.session.own_views import Fragments, Place, mine_at_own_pace, mine_text, place_of, view_text
+from lantern.core.session.settings import Chosen, Settings, Timing
+from lantern.core.session.views import Places, StudentView, mine, reviewed
+from tests.builders import a_set, at_own_pace, choice, page
+from tests.builders.session import NO_LIMIT, Room, actor_of
 
+TWO_EACH = Chosen(pick="each", count=2)
 QUESTIONS = [f"q{n}" for n in range(1, 7)]
 ITEMS = [choice("B", id=id) for id in QUESTIONS[:3]] + [page(id="p1")] + [choice("B", id=id) for id in QUESTIONS[3:]]
 A, B = (ChoiceAnswer(chosen=(letter,)) for letter in "AB")
-rules = st.builds(
-    PaperRules,
-    draw=st.none() | st.integers(1, 8),
-    own_order=st.booleans(),
-    answers=st.sampled_from(("final", "changeable")),
-    limit=st.none() | st.just(60),
-    tell=st.sampled_from(("each", "handed_in", "end")),
+ONE_MINUTE = Timing(of="whole", whole=60)
+FEEDBACK = ("each", "handed_in", "end", "opened", "never")
+rules = st.fixed_dictionaries(
+    {
+        "questions": st.builds(Chosen, pick=st.sampled_from(("all", "first", "same", "each")), count=st.integers(1, 8)),
+        "mix_questions": st.booleans(),
+        "mix_options": st.booleans(),
+        "answers": st.sampled_from(("final", "changeable")),
+        "time": st.sampled_from((NO_LIMIT, ONE_MINUTE, Timing(of="question", each=30))),
+        "feedback": st.sampled_from(FEEDBACK),
+        "marks": st.booleans(),
+    }
 )
 
 
-def at_work(chosen: PaperRules | None = None, *names: str) -> Room:
+def at_work(*names: str, **settings) -> Room:
     """Everybody has begun."""
-    room = a_session(a_set(*ITEMS), *(names or ("Fen", "Bo")), paper=chosen or PaperRules())
+    room = at_own_pace(a_set(*ITEMS), *(names or ("Fen", "Bo")), **settings)
     room.do(c.Advance(0))
     for seat in room.state.seats:
         room.do(c.BeginPaper(seat))
@@ -60,23 +67,30 @@ def given_answer(room, seat, item):
 
 @given(rules, st.text(max_size=8), st.integers(1, 2000))
 def test_a_paper_has_what_its_rules_say_and_is_drawn_the_same_again(chosen, seed, seat):
-    paper = drawn(ITEMS, chosen, seed, seat)
-    assert paper == drawn(ITEMS, chosen, seed, seat)
-    asked = [item for item in paper if item != "p1"]
-    assert len(asked) == len(set(asked)) == min(chosen.draw or len(QUESTIONS), len(QUESTIONS))
+    settings = Settings(manner="own_pace", **chosen)
+    items = new_session(a_set(*ITEMS), settings, seed).content.items
+    paper = drawn_for(items, settings, seed, seat)
+    assert paper == drawn_for(items, settings, seed, seat)
+    asked, wanted = [item for item in paper if item != "p1"], settings.questions
+    assert len(asked) == len(set(asked)) == (6 if wanted.pick == "all" else min(wanted.count, 6))
     assert paper.count("p1") == 1
-    if not chosen.own_order:
+    if not settings.mix_questions:
         assert asked == [item for item in QUESTIONS if item in asked]
+    if wanted.pick == "first":
+        assert set(asked) == set(QUESTIONS[: wanted.count])
+    assert (order_for(settings, seed, seat) > 0) == settings.mix_options
 
 
 def test_seats_get_different_papers():
-    papers = {drawn(ITEMS, PaperRules(draw=3, own_order=True), "seed", seat) for seat in range(1, 40)}
-    assert len(papers) > 20
-    assert {drawn(ITEMS, PaperRules(), "seed", seat) for seat in range(1, 40)} == {tuple(i.id for i in ITEMS)}
+    settings = Settings(manner="own_pace", questions=Chosen(pick="each", count=3), mix_questions=True)
+    assert len({drawn_for(ITEMS, settings, "seed", seat) for seat in range(1, 40)}) > 20
+    assert len({order_for(settings, "seed", seat) for seat in range(1, 100)}) == 12
+    plain = Settings(manner="own_pace")
+    assert {drawn_for(ITEMS, plain, "seed", seat) for seat in range(1, 40)} == {tuple(i.id for i in ITEMS)}
 
 
 def test_a_paper_is_kept_as_it_was_drawn():
-    room = at_work(PaperRules(draw=2, own_order=True))
+    room = at_work(questions=TWO_EACH, mix_questions=True)
     before = room.state.papers[1].items
     assert room.do(c.BeginPaper(1)) == []
     assert reduce(evolve, room.history, room.first).papers[1].items == before
@@ -101,7 +115,7 @@ def test_each_answers_their_own_questions_in_their_own_time():
 
 
 def test_what_is_not_on_the_paper_is_not_answered():
-    room = at_work(PaperRules(draw=1))
+    room = at_work(questions=Chosen(pick="each", count=1))
     others = [item for item in QUESTIONS if item not in room.state.papers[1].items]
     with pytest.raises(errors.NotOpen):
         give(room, 1, others[0], B)
@@ -125,9 +139,9 @@ def test_a_changeable_answer_is_changed_and_cleared_and_late_copies_stay_away():
         give(room, 1, "q1", B, 4)
 
 
-@pytest.mark.parametrize("chosen", [PaperRules(answers="final"), PaperRules(answers="changeable", tell="each")])
+@pytest.mark.parametrize("chosen", [{"answers": "final"}, {"answers": "changeable", "feedback": "each"}])
 def test_a_final_answer_stays(chosen):
-    room = at_work(chosen)
+    room = at_work(**chosen)
     give(room, 1, "q1", A, 1)
     assert give(room, 1, "q1", A, 1) == []
     with pytest.raises(errors.AlreadyAnswered):
@@ -174,7 +188,7 @@ def test_what_was_handed_in_is_changed_no_more_but_a_copy_is_acknowledged():
 
 
 def test_the_time_of_one_is_up_for_that_one_alone():
-    room = a_session(a_set(*ITEMS), "Fen", "Bo", paper=PaperRules(limit=60))
+    room = at_own_pace(a_set(*ITEMS), "Fen", "Bo", time=ONE_MINUTE)
     room.do(c.Advance(0))
     room.do(c.BeginPaper(2))
     room.now += 20_000
@@ -205,10 +219,22 @@ def test_the_end_hands_in_what_is_out():
 # --- what everything asks ------------------------------------------------------------------------
 
 
+BY_THE_DESK = {
+    "collect": lambda state, seat: c.Collect(state.step),
+    "hand_in_for": lambda state, seat: c.HandInFor(seat),
+    "reopen": lambda state, seat: c.ReopenPaper(seat),
+    "reopen_all": lambda state, seat: c.ReopenPaper(),
+    "more_time": lambda state, seat: c.GiveTime(60),
+    "pause": lambda state, seat: c.Pause(),
+    "resume": lambda state, seat: c.Resume(state.step),
+    "open_feedback": lambda state, seat: c.OpenFeedback(),
+    "end": lambda state, seat: c.End(),
+    "open_again": lambda state, seat: c.OpenAgain(),
+}
 actions = st.lists(
     st.tuples(
         st.integers(1, 2),
-        st.sampled_from(("answer", "answer", "clear", "hand_in", "go", "time", "wait")),
+        st.sampled_from(("answer", "answer", "clear", "hand_in", "go", "flag", "time", "wait", *BY_THE_DESK)),
         st.sampled_from(QUESTIONS),
         st.sampled_from((A, B)),
     ),
@@ -219,16 +245,26 @@ actions = st.lists(
 def acted(state, step, now):
     """The state after one step; the same where it is refused."""
     seat, what, item, answer = step
-    numbers = [r.number for r in state.ask_of(item).responses.values()] + list(state.papers[seat].cleared.values())
+    asked = [ask for ask in state.asks.values() if ask.item_id == item]
+    numbers = [r.number for ask in asked for r in ask.responses.values()] + list(state.papers[seat].cleared.values())
+    number = max(numbers, default=0) + 1
+    if what in BY_THE_DESK:
+        command = BY_THE_DESK[what](state, seat)
+        number = max(state.done.values(), default=0) + 1
+        return replayed(state, command, Sent(actor_of(command), number, now))
     command = {
         "answer": c.GiveAnswer(seat, ask_id(item, 1), answer),
+        "flag": c.Flag(seat, item, True),
         "clear": c.ClearAnswer(seat, ask_id(item, 1)),
         "hand_in": c.HandIn(seat),
         "go": c.GoToPlace(seat, item),
         "time": c.PaperTimeUp(seat, state.papers[seat].deadline or 0),
         "wait": c.HandIn(99),
     }[what]
-    sent = Sent(actor_of(command), max(numbers, default=0) + 1, now)
+    return replayed(state, command, Sent(actor_of(command), number, now))
+
+
+def replayed(state, command, sent):
     try:
         return replay(state, [Recorded(sent, event) for event in decide(state, command, sent)])
     except errors.LanternError:
@@ -237,19 +273,21 @@ def acted(state, step, now):
 
 @given(rules, actions)
 def test_no_mark_is_told_while_its_answer_could_still_be_changed(chosen, steps):
-    room = at_work(chosen)
+    room = at_work(**chosen)
     state, now = room.state, room.now
     for step in steps:
         now += 20_000 if step[1] == "wait" else 500
         before, state = state, acted(state, step, now)
         for ask in state.asks.values():
             for seat in (1, 2):
+                if before.is_paused:
+                    assert ask.responses.get(seat) == before.asks[ask.id].responses.get(seat)
                 if told(before, seat, before.asks[ask.id]):
                     assert told(state, seat, ask)
                     assert ask.responses.get(seat) == before.asks[ask.id].responses.get(seat)
                 if told(state, seat, ask):
                     assert not may_change(state, seat, ask)
-                if is_over(before, seat, before.asks[ask.id]):
+                if is_over(before, seat, before.asks[ask.id]) and is_over(state, seat, ask):
                     assert ask.responses.get(seat) == before.asks[ask.id].responses.get(seat)
     assert all(seen.items == room.state.papers[seat].items for seat, seen in state.papers.items())
 
@@ -260,7 +298,7 @@ def test_when_a_mark_is_told():
         ("handed_in", [False, True, True]),
         ("end", [False, False, True]),
     ):
-        room = at_work(PaperRules(tell=tell))
+        room = at_work(feedback=tell)
         give(room, 1, "q1", B)
         found = []
         for step in (None, c.HandIn(1), c.End()):
@@ -272,7 +310,7 @@ def test_when_a_mark_is_told():
 
 
 def test_a_report_is_out_of_what_was_on_ones_paper():
-    room = at_work(PaperRules(draw=2, own_order=True), "Fen", "Bo", "Ines")
+    room = at_work("Fen", "Bo", "Ines", questions=TWO_EACH, mix_questions=True)
     for item in room.state.papers[1].items:
         if kind_of(room.state.item(item)).is_asked:
             give(room, 1, item, B)
@@ -292,34 +330,34 @@ def test_a_report_is_out_of_what_was_on_ones_paper():
 
 @given(rules, actions)
 def test_the_texts_that_are_written_hold_what_the_models_say(chosen, steps):
-    room = at_work(chosen, "Fen “F.” O'Hara \\", "Bo")
+    room = at_work("Fen “F.” O'Hara \\", "Bo", **chosen)
     room.do(c.LiftFog(2, True))
     state, fragments = reduce(lambda state, step: acted(state, step, room.now), steps, room.state), Fragments()
     for number, seat in state.seats.items():
         place = place_of(state, number)
         assert json.loads(mine_text(state, seat, place)) == mine_at_own_pace(state, seat).model_dump(mode="json")
         view = StudentView.model_validate_json(view_text(state, place, fragments))
-        assert view.shown.item.id == state.papers[number].at
+        assert view.shown is None if place is None else view.shown.item.id == state.papers[number].at
     present = frozenset({1})
     text = desk_text(state, "KELP427", present, DeskMemo())
     assert json.loads(text) == desk_view(state, "KELP427", present).model_dump(mode="json")
 
 
 def test_a_fragment_is_made_once_and_again_when_its_question_changes():
-    room = at_work(PaperRules(tell="end"))
+    room = at_work(feedback="end")
     fragments = Fragments()
-    first = fragments.text(room.state, "q1", "asked")
-    assert fragments.text(room.state, "q1", "asked") is first
+    first = fragments.text(room.state, Place("q1", "asked"))
+    assert fragments.text(room.state, Place("q1", "asked")) is first
     room.do(c.End())
-    assert '"right":["B"]' in fragments.text(room.state, "q1", "told")
+    assert '"right":["B"]' in fragments.text(room.state, Place("q1", "told"))
     room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))
-    assert fragments.text(room.state, "q1", "asked") == first  # nothing of the key is in it
-    assert '"right":["C"]' in fragments.text(room.state, "q1", "told")
+    assert fragments.text(room.state, Place("q1", "asked")) == first  # nothing of the key is in it
+    assert '"right":["C"]' in fragments.text(room.state, Place("q1", "told"))
 
 
 @pytest.mark.parametrize("tell", ["each", "handed_in", "end"])
 def test_no_device_is_sent_a_key_before_its_mark_is_told(tell):
-    room = at_work(PaperRules(tell=tell))
+    room = at_work(feedback=tell)
     fragments = Fragments()
 
     def seen():
@@ -330,11 +368,13 @@ def test_no_device_is_sent_a_key_before_its_mark_is_told(tell):
     give(room, 1, "q1", B)
     assert ('"key":null' in seen()) == (tell != "each")
     room.do(c.HandIn(1))
-    assert ('"key":null' in seen()) == (tell == "end")
+    assert '"key"' not in seen()  # what was right is asked for by itself
+    assert bool(reviewed(room.state, 1)) == (tell != "end")
+    assert reviewed(room.state, 2) == ()
 
 
 def test_a_course_of_papers_comes_to_the_states_that_evolve_gives():
-    room = at_work(PaperRules(own_order=True))
+    room = at_work(mix_questions=True)
     for seat in (1, 2):
         for place in room.state.papers[seat].items[:3]:
             if place != "p1":

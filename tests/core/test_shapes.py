@@ -8,7 +8,7 @@ import pytest
 
 from lantern.core.questions import KINDS, stored
 from lantern.core.session.events import Named, StoredEvent
-from lantern.core.session.model import Settings
+from lantern.core.session.settings import Chosen, Settings, Timing
 from lantern.core.session.stored import EVENT, SETTINGS, read_event, read_settings, write_event
 from lantern.core.shapes import Shape
 
@@ -77,3 +77,12 @@ def test_a_name_is_no_stored_event():
 def test_points_became_a_game_of_the_settings():
     before = samples("settings", 2)
     assert [read_settings(2, one).game.early_bonus for one in before] == [one["early_bonus"] for one in before]
+
+
+def test_rules_of_papers_became_settings_of_both_manners():
+    led, own = (read_settings(4, one) for one in samples("settings", 4))
+    assert (led.manner, led.answers, led.feedback, led.time) == ("led", "final", "each", Timing())
+    assert (own.manner, own.answers, own.feedback, own.mix_questions) == ("own_pace", "final", "each", True)
+    assert (own.questions, own.time) == (Chosen(pick="each", count=5), Timing(of="whole", whole=600))
+    (drawn,) = [read_event(2, json.dumps(one)) for one in samples("event", 2) if one["type"] == "paper_drawn"]
+    assert drawn.order == 0

@@ -82,7 +82,7 @@ def test_every_figure_and_every_name_is_as_it_was(school, number):
     assert [[str(cell) for cell in row][:11] for row in raw_table(results_of(loaded.state)).rows] == before["raw"]
     desk = desk_view(loaded.state, loaded.code, ()).model_dump(mode="json")
     early = before["desk"]["settings"].pop("early_bonus")  # the game's now
-    assert desk["settings"]["game"] == {"game": "points", "early_bonus": early}
+    assert desk["settings"]["game"] == {"game": "points", "early_bonus": early, "run_bonus": False}
     asked = before["desk"]["settings"].pop("ask_names")  # one way of several now
     assert desk["settings"]["known"] == ("nickname" if asked else "nobody")
     assert known(before["desk"], desk) == without(before["desk"])

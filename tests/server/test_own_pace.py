@@ -7,7 +7,7 @@ import pytest
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Actor, Role, Settings
 from lantern.core.session import commands as c
-from lantern.core.session.paper import PaperRules
+from lantern.core.session.settings import Timing
 from lantern.server.live import hub as hub_module
 from lantern.server.live import store
 from lantern.server.live.actions import start_session
@@ -29,7 +29,7 @@ def _quickly(monkeypatch):
 
 @pytest.fixture
 def session(odile, knots):
-    return start_session(odile, knots, Settings(mix_options=False, paper=PaperRules(tell="each")))
+    return start_session(odile, knots, Settings(manner="own_pace", mix_options=False, time=Timing(of="none")))
 
 
 async def started(hub, session):

@@ -1208,6 +1208,121 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live/sets/{set_id}/run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Run Offer
+         * @description How this set may be run, and how it was run last.
+         */
+        get: operations["lantern_server_live_router_read_run_offer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Plan
+         * @description What a session would be, run so; nothing is kept.
+         */
+        post: operations["lantern_server_live_router_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live/presets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save Preset */
+        put: operations["lantern_server_live_router_save_preset"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live/presets/{preset_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forget Preset */
+        delete: operations["lantern_server_live_router_forget_preset"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live/sessions/{session_id}/prepared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Prepare Otherwise
+         * @description How a session that is prepared shall be run instead.
+         */
+        put: operations["lantern_server_live_router_prepare_otherwise"];
+        post?: never;
+        /** Throw Away */
+        delete: operations["lantern_server_live_router_throw_away"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live/sessions/{session_id}/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Open Session
+         * @description The doors of a session that is prepared.
+         */
+        post: operations["lantern_server_live_router_open_session"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live/sessions/{session_id}": {
         parameters: {
             query?: never;
@@ -1456,6 +1571,26 @@ export interface paths {
          * @description How an answer to the question that is open would be understood; nothing is kept here. Raises BadAnswer.
          */
         post: operations["lantern_server_live_router_read_answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live/student/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Review
+         * @description What was right in what this student was asked; nothing as long as it may not be seen.
+         */
+        get: operations["lantern_server_live_router_review"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -4734,79 +4869,54 @@ export interface components {
             /** Left Out */
             left_out: string[];
         };
-        /** SessionInfo */
-        SessionInfo: {
-            /** Id */
-            id: number;
-            /** Code */
-            code: string;
-            /** Title */
-            title: string;
-            /** Class Name */
-            class_name: string;
-            /** Set */
-            set: number;
-            /** Join Url */
-            join_url: string;
-            /** Ended At */
-            ended_at: string | null;
-        };
         /**
-         * LedSettings
-         * @description What the teacher chose in the run dialog, for a session that the desk leads.
+         * Chosen
+         * @description Which questions of the set are asked; pages are for everybody.
+         *
+         *     `pick`: all; the first `count`; `count` drawn, the same for everybody; or `count` drawn for each one, which needs
+         *     own pace and is the same for everybody where a session is led. `topics`: questions with one of these alone, or of
+         *     any topic where none is named. `per_topic`: `count` of each topic, a question counting as of the first topic it has.
          */
-        LedSettings: {
+        Chosen: {
             /**
-             * Known
-             * @default nickname
+             * Pick
+             * @default all
              * @enum {string}
              */
-            known?: "nobody" | "nickname" | "made_up" | "list" | "record_id";
+            pick?: "all" | "first" | "same" | "each";
             /**
-             * Mix Options
-             * @default true
+             * Count
+             * @default 10
              */
-            mix_options?: boolean;
+            count?: number;
             /**
-             * Show Standings
-             * @default true
+             * Topics
+             * @default []
              */
-            show_standings?: boolean;
+            topics?: string[];
             /**
-             * Close When All Answered
-             * @default true
+             * Per Topic
+             * @default false
              */
-            close_when_all_answered?: boolean;
-            /**
-             * @default {
-             *       "game": "points",
-             *       "early_bonus": false
-             *     }
-             */
-            game?: components["schemas"]["PointsSettings"];
+            per_topic?: boolean;
         };
         /**
-         * NewSession
-         * @description `of_class` is the class it is for, None where it is for whoever has the code.
+         * ClosingWords
+         * @description What somebody sees in the end: the score as marks, as a percentage, both or not, and words of the teacher's
+         *     own.
          */
-        NewSession: {
-            /** Set */
-            set: number;
-            /** Of Class */
-            of_class?: number | null;
+        ClosingWords: {
             /**
-             * @default {
-             *       "known": "nickname",
-             *       "mix_options": true,
-             *       "show_standings": true,
-             *       "close_when_all_answered": true,
-             *       "game": {
-             *         "early_bonus": false,
-             *         "game": "points"
-             *       }
-             *     }
+             * Score
+             * @default marks
+             * @enum {string}
              */
-            settings?: components["schemas"]["LedSettings"];
+            score?: "none" | "marks" | "percent" | "both";
+            /**
+             * Words
+             * @default
+             */
+            words?: string;
         };
         /** PointsSettings */
         PointsSettings: {
@@ -4821,6 +4931,319 @@ export interface components {
              * @default false
              */
             early_bonus?: boolean;
+            /**
+             * Run Bonus
+             * @default false
+             */
+            run_bonus?: boolean;
+        };
+        /**
+         * SessionInfo
+         * @description `opened_at` is absent as long as it is prepared.
+         */
+        SessionInfo: {
+            /** Id */
+            id: number;
+            /** Code */
+            code: string;
+            /** Title */
+            title: string;
+            /** Class Name */
+            class_name: string;
+            /** Set */
+            set: number;
+            /** Join Url */
+            join_url: string;
+            /** Opened At */
+            opened_at: string | null;
+            /** Ended At */
+            ended_at: string | null;
+            settings: components["schemas"]["Settings"];
+            /** Of Class */
+            of_class: number | null;
+        };
+        /**
+         * Settings
+         * @description `explanations`, `marks` and `points` say what feedback holds, `names_on_screen` whether the big screen names
+         *     anybody. `goes_on_after`: a session that is led goes on by itself so many seconds after each close; None: by hand.
+         */
+        Settings: {
+            /**
+             * Manner
+             * @default led
+             * @enum {string}
+             */
+            manner?: "led" | "own_pace";
+            /**
+             * Answers
+             * @default final
+             * @enum {string}
+             */
+            answers?: "final" | "changeable";
+            /**
+             * Feedback
+             * @default each
+             * @enum {string}
+             */
+            feedback?: "each" | "handed_in" | "end" | "opened" | "never";
+            /**
+             * Known
+             * @default nickname
+             * @enum {string}
+             */
+            known?: "nobody" | "nickname" | "made_up" | "list" | "record_id";
+            /**
+             * Mix Questions
+             * @default false
+             */
+            mix_questions?: boolean;
+            /**
+             * Mix Options
+             * @default true
+             */
+            mix_options?: boolean;
+            /**
+             * @default {
+             *       "pick": "all",
+             *       "count": 10,
+             *       "topics": [],
+             *       "per_topic": false
+             *     }
+             */
+            questions?: components["schemas"]["Chosen"];
+            /**
+             * @default {
+             *       "of": "question",
+             *       "each": null,
+             *       "whole": 1200,
+             *       "until": null
+             *     }
+             */
+            time?: components["schemas"]["Timing"];
+            /**
+             * Explanations
+             * @default true
+             */
+            explanations?: boolean;
+            /**
+             * Marks
+             * @default true
+             */
+            marks?: boolean;
+            /**
+             * Points
+             * @default true
+             */
+            points?: boolean;
+            /**
+             * Show Standings
+             * @default true
+             */
+            show_standings?: boolean;
+            /**
+             * Names On Screen
+             * @default true
+             */
+            names_on_screen?: boolean;
+            /**
+             * Close When All Answered
+             * @default true
+             */
+            close_when_all_answered?: boolean;
+            /**
+             * Goes On After
+             * @default null
+             */
+            goes_on_after?: number | null;
+            /**
+             * @default {
+             *       "score": "marks",
+             *       "words": ""
+             *     }
+             */
+            closing?: components["schemas"]["ClosingWords"];
+            /**
+             * @default {
+             *       "game": "points",
+             *       "early_bonus": false,
+             *       "run_bonus": false
+             *     }
+             */
+            game?: components["schemas"]["PointsSettings"];
+        };
+        /**
+         * Timing
+         * @description What time there is. `of` a question: its own as the set says, or `each` seconds for every one. Of all: `whole`
+         *     seconds for all that one has to answer. Until a `clock` time: `until`. The last two are for own pace.
+         */
+        Timing: {
+            /**
+             * Of
+             * @default question
+             * @enum {string}
+             */
+            of?: "question" | "whole" | "clock" | "none";
+            /**
+             * Each
+             * @default null
+             */
+            each?: number | null;
+            /**
+             * Whole
+             * @default 1200
+             */
+            whole?: number;
+            /**
+             * Until
+             * @default null
+             */
+            until?: number | null;
+        };
+        /**
+         * NewSession
+         * @description `of_class` is the class it is for, None where it is for whoever has the code. `later`: it is prepared, and its
+         *     doors stay closed until they are opened.
+         */
+        NewSession: {
+            /** Set */
+            set: number;
+            /** Of Class */
+            of_class?: number | null;
+            /**
+             * @default {
+             *       "manner": "led",
+             *       "answers": "final",
+             *       "feedback": "each",
+             *       "known": "nickname",
+             *       "mix_questions": false,
+             *       "mix_options": true,
+             *       "questions": {
+             *         "count": 10,
+             *         "per_topic": false,
+             *         "pick": "all",
+             *         "topics": []
+             *       },
+             *       "time": {
+             *         "each": null,
+             *         "of": "question",
+             *         "until": null,
+             *         "whole": 1200
+             *       },
+             *       "explanations": true,
+             *       "marks": true,
+             *       "points": true,
+             *       "show_standings": true,
+             *       "names_on_screen": true,
+             *       "close_when_all_answered": true,
+             *       "goes_on_after": null,
+             *       "closing": {
+             *         "score": "marks",
+             *         "words": ""
+             *       },
+             *       "game": {
+             *         "early_bonus": false,
+             *         "game": "points",
+             *         "run_bonus": false
+             *       }
+             *     }
+             */
+            settings?: components["schemas"]["Settings"];
+            /**
+             * Later
+             * @default false
+             */
+            later?: boolean;
+        };
+        /** PresetInfo */
+        PresetInfo: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            settings: components["schemas"]["Settings"];
+        };
+        /**
+         * RunOffer
+         * @description What the run dialog begins with. `last` is how this set was run last, None where it was not; `topics` are those
+         *     of its questions, with how many have each.
+         */
+        RunOffer: {
+            start: components["schemas"]["Settings"];
+            last: components["schemas"]["Settings"] | null;
+            /** Last Class */
+            last_class: number | null;
+            /** Switched */
+            switched: components["schemas"]["Switched"][];
+            /** Presets */
+            presets: components["schemas"]["PresetInfo"][];
+            /** Topics */
+            topics: components["schemas"]["TopicCount"][];
+            /** Questions */
+            questions: number;
+        };
+        /**
+         * Switched
+         * @description The two switches, and the settings that go with them.
+         */
+        Switched: {
+            /**
+             * Manner
+             * @enum {string}
+             */
+            manner: "led" | "own_pace";
+            /**
+             * Answers
+             * @enum {string}
+             */
+            answers: "final" | "changeable";
+            settings: components["schemas"]["Settings"];
+        };
+        /** TopicCount */
+        TopicCount: {
+            /** Topic */
+            topic: string;
+            /** Questions */
+            questions: number;
+        };
+        /**
+         * Planned
+         * @description What a session would be: how many questions each one gets, roughly how many minutes of answering that is, and
+         *     what its settings come to.
+         */
+        Planned: {
+            /** Questions */
+            questions: number;
+            /** Minutes */
+            minutes: number;
+            /** Sentences */
+            sentences: components["schemas"]["Message"][];
+        };
+        /**
+         * Plan
+         * @description Of which set somebody asks what it would be, run so.
+         */
+        Plan: {
+            /** Set */
+            set: number;
+            settings: components["schemas"]["Settings"];
+        };
+        /**
+         * PresetForm
+         * @description Saved under a name that is there already, it takes the other's place.
+         */
+        PresetForm: {
+            /** Name */
+            name: string;
+            settings: components["schemas"]["Settings"];
+        };
+        /**
+         * PreparedSession
+         * @description How a session that is prepared shall be run instead.
+         */
+        PreparedSession: {
+            /** Of Class */
+            of_class?: number | null;
+            settings: components["schemas"]["Settings"];
         };
         /**
          * Ack
@@ -4933,6 +5356,19 @@ export interface components {
             do: "close";
         };
         /**
+         * Collect
+         * @description At own pace: every paper is handed in as it is, and nobody begins any more.
+         */
+        Collect: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "collect";
+        };
+        /**
          * CountAsRight
          * @description One more answer is right. `part` names what of it, as a remark does, where an answer has several parts.
          */
@@ -5017,6 +5453,24 @@ export interface components {
             do: "give_mark";
         };
         /**
+         * GiveTime
+         * @description At own pace: more time for one paper, or for everybody's: for those who begin later, too.
+         */
+        GiveTime: {
+            /** Seconds */
+            seconds: number;
+            /**
+             * Seat
+             * @default null
+             */
+            seat?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "give_time";
+        };
+        /**
          * GoTo
          * @description Go to any item. One that was never shown is opened; one that was is shown as it was left.
          */
@@ -5030,6 +5484,19 @@ export interface components {
              * @enum {string}
              */
             do: "go_to";
+        };
+        /**
+         * HandInFor
+         * @description At own pace: one paper is handed in as it is.
+         */
+        HandInFor: {
+            /** Seat */
+            seat: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "hand_in_for";
         };
         /**
          * KeepApart
@@ -5071,6 +5538,44 @@ export interface components {
              * @enum {string}
              */
             do: "mark_anew";
+        };
+        /**
+         * OpenAgain
+         * @description A session that has ended goes on, where it was.
+         */
+        OpenAgain: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "open_again";
+        };
+        /**
+         * OpenFeedback
+         * @description What is right is told, where that waits for the desk: at own pace to everybody who has handed in.
+         */
+        OpenFeedback: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "open_feedback";
+        };
+        /**
+         * Pause
+         * @description Nothing goes on and every clock stands, for a while or until another day.
+         */
+        Pause: {
+            /**
+             * For Today
+             * @default false
+             */
+            for_today?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "pause";
         };
         /**
          * Release
@@ -5124,6 +5629,28 @@ export interface components {
             do: "reopen";
         };
         /**
+         * ReopenPaper
+         * @description At own pace: a paper is given back, or all that were not handed in by hand; with so much time at least, where
+         *     there is a limit.
+         */
+        ReopenPaper: {
+            /**
+             * Seat
+             * @default null
+             */
+            seat?: number | null;
+            /**
+             * Seconds
+             * @default 300
+             */
+            seconds?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "reopen_paper";
+        };
+        /**
          * Restore
          * @description Undo a removal.
          */
@@ -5135,6 +5662,16 @@ export interface components {
              * @enum {string}
              */
             do: "restore";
+        };
+        /** Resume */
+        Resume: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "resume";
         };
         /**
          * Reveal
@@ -5212,7 +5749,25 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["End"];
+            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
+        };
+        /**
+         * Write
+         * @description A few words to one student, or to everybody; none: what was written before is taken away.
+         */
+        Write: {
+            /** Text */
+            text: string;
+            /**
+             * Seat
+             * @default null
+             */
+            seat?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "write";
         };
         /**
          * AreaCount
@@ -5304,6 +5859,9 @@ export interface components {
         /**
          * DeskView
          * @description `waiting_for` is how many of those with more time have not answered the open question yet; who is not said.
+         *
+         *     At own pace: `holds_up` is the question that most have come to without an answer, where it is more than one;
+         *     `ends_at` is when the class's time is over.
          */
         DeskView: {
             /** Title */
@@ -5348,6 +5906,26 @@ export interface components {
             waiting_for: number;
             /** Taken Out */
             taken_out: components["schemas"]["OutSeat"][];
+            /**
+             * Stopped
+             * @enum {string}
+             */
+            stopped: "" | "paused" | "today";
+            /** Told */
+            told: boolean;
+            /** Collected */
+            collected: boolean;
+            /** Begun */
+            begun: number;
+            /** Handed In */
+            handed_in: number;
+            /** Holds Up */
+            holds_up: string | null;
+            /** Ends At */
+            ends_at: number | null;
+            /** Goes On At */
+            goes_on_at: number | null;
+            word: components["schemas"]["Told"] | null;
         };
         /**
          * GapFillKey
@@ -5485,7 +6063,7 @@ export interface components {
          * Move
          * @enum {string}
          */
-        Move: "next" | "close" | "reveal" | "standings" | "end";
+        Move: "next" | "close" | "reveal" | "standings" | "resume" | "collect" | "open_feedback" | "end";
         /** NamedPlace */
         NamedPlace: {
             /** Id */
@@ -5604,44 +6182,6 @@ export interface components {
             name: string;
         };
         /**
-         * PaperRules
-         * @description How a session at own pace is worked through.
-         *
-         *     `draw` is how many questions each one gets (None: all); pages are for everybody. `own_order` mixes them for each.
-         *     `answers` says whether an answer is final or may be changed until the paper is handed in. `limit` is the time for
-         *     the whole paper, in seconds. `tell` says when marks are told: after each answer (then answers are final whatever
-         *     `answers` says), once the paper was handed in, or after the end.
-         */
-        PaperRules: {
-            /**
-             * Draw
-             * @default null
-             */
-            draw?: number | null;
-            /**
-             * Own Order
-             * @default false
-             */
-            own_order?: boolean;
-            /**
-             * Answers
-             * @default changeable
-             * @enum {string}
-             */
-            answers?: "final" | "changeable";
-            /**
-             * Limit
-             * @default null
-             */
-            limit?: number | null;
-            /**
-             * Tell
-             * @default handed_in
-             * @enum {string}
-             */
-            tell?: "each" | "handed_in" | "end";
-        };
-        /**
          * Person
          * @description A line of the grid.
          */
@@ -5750,7 +6290,9 @@ export interface components {
         };
         /**
          * Progress
-         * @description A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; `at` is an item.
+         * @description A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; `at` is an item, where
+         *     they are since `since`. `last` is when they did anything. `right` is the sum of their marks over `marked` answers.
+         *     `panes` has a sign for each question of the session (`pane_sign`).
          */
         Progress: {
             /** Seat */
@@ -5768,14 +6310,26 @@ export interface components {
             claim: "" | "held" | "free";
             /** At */
             at: string | null;
+            /** Since */
+            since: number;
+            /** Last */
+            last: number;
             /** Answered */
             answered: number;
             /** Of */
             of: number;
+            /** Flagged */
+            flagged: number;
+            /** Right */
+            right: number;
+            /** Marked */
+            marked: number;
+            /** Panes */
+            panes: string;
             /** Deadline */
             deadline: number | null;
             /** Handed In */
-            handed_in: ("hand" | "time" | "end") | null;
+            handed_in: ("hand" | "time" | "desk" | "end") | null;
         };
         /** PublicChoice */
         PublicChoice: {
@@ -6561,7 +7115,8 @@ export interface components {
          * RunItem
          * @description A line of the run order. `share` is the mean mark, 0..1, once it was asked and is scored.
          *
-         *     `by` is who wrote it, where that is not the set's owner.
+         *     `by` is who wrote it, where that is not the set's owner. At own pace `answered` and `without` are how many have come
+         *     to the question and given an answer, or none (yet).
          */
         RunItem: {
             /** Id */
@@ -6578,42 +7133,16 @@ export interface components {
             share: number | null;
             /** By */
             by: string;
-        };
-        /**
-         * Settings
-         * @description How a session is run. With rules for papers everybody works at their own pace.
-         */
-        Settings: {
             /**
-             * Known
-             * @default nickname
-             * @enum {string}
+             * Answered
+             * @default 0
              */
-            known?: "nobody" | "nickname" | "made_up" | "list" | "record_id";
+            answered?: number;
             /**
-             * Mix Options
-             * @default true
+             * Without
+             * @default 0
              */
-            mix_options?: boolean;
-            /**
-             * Show Standings
-             * @default true
-             */
-            show_standings?: boolean;
-            /**
-             * Close When All Answered
-             * @default true
-             */
-            close_when_all_answered?: boolean;
-            /**
-             * @default {
-             *       "game": "points",
-             *       "early_bonus": false
-             *     }
-             */
-            game?: components["schemas"]["PointsSettings"];
-            /** @default null */
-            paper?: components["schemas"]["PaperRules"] | null;
+            without?: number;
         };
         /**
          * Shown
@@ -6755,6 +7284,16 @@ export interface components {
             right?: string[];
         };
         /**
+         * Told
+         * @description What the desk wrote. `number` tells it from what it wrote before.
+         */
+        Told: {
+            /** Number */
+            number: number;
+            /** Text */
+            text: string;
+        };
+        /**
          * Typed
          * @description Answers that count as the same text. `text` is the spelling most of them used.
          */
@@ -6811,6 +7350,20 @@ export interface components {
              */
             right?: string[];
         };
+        /**
+         * Papers
+         * @description At own pace: how many have begun and handed in, and the class's time, which began at `since`.
+         */
+        Papers: {
+            /** Begun */
+            begun: number;
+            /** Handed In */
+            handed_in: number;
+            /** Since */
+            since: number;
+            /** Deadline */
+            deadline: number | null;
+        };
         /** Place */
         Place: {
             /** Name */
@@ -6830,7 +7383,7 @@ export interface components {
         };
         /**
          * ScreenView
-         * @description `right_share` is the mean mark, 0..1, once the class sees what is right.
+         * @description `right_share` is the mean mark, 0..1, once the class sees what is right. Without `named` nobody is named.
          */
         ScreenView: {
             /** Title */
@@ -6853,6 +7406,19 @@ export interface components {
             names: string[];
             /** Standings */
             standings: components["schemas"]["Place"][];
+            /**
+             * Named
+             * @default true
+             */
+            named?: boolean;
+            /**
+             * Stopped
+             * @default
+             * @enum {string}
+             */
+            stopped?: "" | "paused" | "today";
+            /** @default null */
+            papers?: components["schemas"]["Papers"] | null;
         };
         /**
          * Fault
@@ -6890,7 +7456,8 @@ export interface components {
          * CodeInfo
          * @description What a device is told about a code before it joins. A class's standing code leads to what is running there:
          *     `code` is that session's then. Where nothing runs, or several, there is no session (`asks` is null): `running` are
-         *     those to choose from. `languages` are those of the school, none for all that there are.
+         *     those to choose from. So it is with a session that is `prepared`, as long as its doors are closed. `languages` are
+         *     those of the school, none for all that there are.
          */
         CodeInfo: {
             /** Code */
@@ -6916,6 +7483,11 @@ export interface components {
              * @default []
              */
             running?: components["schemas"]["Running"][];
+            /**
+             * Prepared
+             * @default false
+             */
+            prepared?: boolean;
             /**
              * Languages
              * @default []
@@ -7021,6 +7593,19 @@ export interface components {
             token: string;
         };
         /**
+         * Closing
+         * @description What somebody is told in the end: which form of the score, and the teacher's own words.
+         */
+        Closing: {
+            /**
+             * Score
+             * @enum {string}
+             */
+            score: "none" | "marks" | "percent" | "both";
+            /** Words */
+            words: string;
+        };
+        /**
          * Mine
          * @description One student's own part. `name` is empty for a guest, who is called by the seat's number.
          *
@@ -7028,7 +7613,8 @@ export interface components {
          *
          *     `needs` are absent where there are none; `left_out` are parts of the current question that are not shown here.
          *     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
-         *     `description` is the current picture's, for a student who sees pictures without fog.
+         *     `description` is the current picture's, for a student who sees pictures without fog. `word` is what the desk wrote
+         *     to this one. `closing` is there once it is over for them; `review`: they may look at what was right.
          */
         Mine: {
             /** Seat */
@@ -7051,6 +7637,8 @@ export interface components {
             gained: number | null;
             /** Bonus */
             bonus: number | null;
+            /** For Run */
+            for_run: number | null;
             /** Points */
             points: number | null;
             /** Place */
@@ -7070,22 +7658,43 @@ export interface components {
              * @default []
              */
             left_out?: string[];
+            /** @default null */
+            word?: components["schemas"]["Told"] | null;
+            /** @default null */
+            closing?: components["schemas"]["Closing"] | null;
+            /**
+             * Review
+             * @default false
+             */
+            review?: boolean;
         };
         /**
          * MyPaper
-         * @description One student's paper. `answered` are those of its `items` that have an answer; `at` is where they are.
+         * @description One student's paper. `pages` are those of its `items` that ask nothing, `answered` those that have an answer,
+         *     `flagged` those to come back to; `at` is where they are. `reached_at` is when they came there first, and `due` when
+         *     the time of that question is over, where it has one.
          */
         MyPaper: {
             /** Items */
             items: string[];
+            /** Pages */
+            pages: string[];
             /** At */
             at: string;
             /** Answered */
             answered: string[];
+            /** Flagged */
+            flagged: string[];
+            /** Began At */
+            began_at: number;
             /** Deadline */
             deadline: number | null;
+            /** Reached At */
+            reached_at: number;
+            /** Due */
+            due: number | null;
             /** Handed In */
-            handed_in: ("hand" | "time" | "end") | null;
+            handed_in: ("hand" | "time" | "desk" | "end") | null;
         };
         /**
          * Remark
@@ -7135,7 +7744,11 @@ export interface components {
             /** @default null */
             mine?: components["schemas"]["Mine"] | null;
         };
-        /** StudentView */
+        /**
+         * StudentView
+         * @description `changeable`: an answer may be changed until its question is closed. `word` is what the desk wrote to
+         *     everybody.
+         */
         StudentView: {
             /** Title */
             title: string;
@@ -7145,6 +7758,45 @@ export interface components {
             /** Questions */
             questions: number;
             shown: components["schemas"]["Shown"] | null;
+            /**
+             * Stopped
+             * @default
+             * @enum {string}
+             */
+            stopped?: "" | "paused" | "today";
+            /**
+             * Changeable
+             * @default false
+             */
+            changeable?: boolean;
+            /** @default null */
+            work?: components["schemas"]["Work"] | null;
+            /** @default null */
+            word?: components["schemas"]["Told"] | null;
+        };
+        /**
+         * Work
+         * @description At own pace, what somebody has to know before they begin. `limit` is in seconds, for the whole of it; `until` is
+         *     a moment. `timed`: questions have a time of their own. `collected`: it can be begun no more.
+         */
+        Work: {
+            /** Questions */
+            questions: number;
+            /** Changeable */
+            changeable: boolean;
+            /**
+             * Feedback
+             * @enum {string}
+             */
+            feedback: "each" | "handed_in" | "end" | "opened" | "never";
+            /** Limit */
+            limit: number | null;
+            /** Until */
+            until: number | null;
+            /** Timed */
+            timed: boolean;
+            /** Collected */
+            collected: boolean;
         };
         /**
          * Answering
@@ -7190,6 +7842,21 @@ export interface components {
             /** Ask */
             ask: string;
         };
+        /**
+         * Flagging
+         * @description One wants to come back to this item of one's paper, or does not any more.
+         */
+        Flagging: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "flag";
+            /** Item */
+            item: string;
+            /** Flagged */
+            flagged: boolean;
+        };
         /** GoingTo */
         GoingTo: {
             /**
@@ -7219,7 +7886,7 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Answering"] | components["schemas"]["Beginning"] | components["schemas"]["GoingTo"] | components["schemas"]["Clearing"] | components["schemas"]["HandingIn"];
+            command: components["schemas"]["Answering"] | components["schemas"]["Beginning"] | components["schemas"]["GoingTo"] | components["schemas"]["Clearing"] | components["schemas"]["Flagging"] | components["schemas"]["HandingIn"];
         };
         /**
          * SpokenPart
@@ -7255,6 +7922,27 @@ export interface components {
             item: string;
             /** Answer */
             answer: components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"];
+        };
+        /**
+         * Review
+         * @description What was right in what one was asked, once it may be seen.
+         */
+        Review: {
+            /** Questions */
+            questions: components["schemas"]["Reviewed"][];
+        };
+        /**
+         * Reviewed
+         * @description A question that is over, as one student may look at it again.
+         */
+        Reviewed: {
+            shown: components["schemas"]["Shown"];
+            /** Answer */
+            answer: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"]) | null;
+            /** Mark */
+            mark: number | null;
+            /** Forgiven */
+            forgiven: components["schemas"]["Remark"][];
         };
         /** Tried */
         Tried: {
@@ -9658,6 +10346,164 @@ export interface operations {
             };
         };
     };
+    lantern_server_live_router_read_run_offer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                set_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunOffer"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Plan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Planned"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_save_preset: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PresetForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PresetInfo"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_forget_preset: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                preset_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_live_router_prepare_otherwise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreparedSession"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionInfo"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_throw_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_live_router_open_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionInfo"];
+                };
+            };
+        };
+    };
     lantern_server_live_router_read_session: {
         parameters: {
             query?: never;
@@ -10003,6 +10849,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Reading"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_review: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Review"];
                 };
             };
         };

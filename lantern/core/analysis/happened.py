@@ -154,6 +154,33 @@ def _mark_given(telling: Telling, event: e.MarkGiven) -> Message:
     return said("mark_given", "{name} was given {mark} for {question}.", name=name, mark=mark, question=question)
 
 
+HANDED_IN = {
+    "hand": ("paper_handed_in", "{name} handed in."),
+    "time": ("paper_time_was_up", "{name}’s time was up."),
+    "desk": ("paper_taken", "The paper of {name} was handed in at the desk."),
+}
+
+
+def _handed_in(telling: Telling, event: e.HandedIn) -> Message:
+    return said(*HANDED_IN[event.why], name=telling.name(event.seat))
+
+
+def _time_given(telling: Telling, event: e.TimeGiven) -> Message:
+    minutes = f"{event.span / 60_000:g}"
+    if event.seat is None:
+        return said("time_given", "Everybody was given {minutes} more minutes.", minutes=minutes)
+    name = telling.name(event.seat)
+    return said("time_given_to_one", "{name} was given {minutes} more minutes.", name=name, minutes=minutes)
+
+
+def _wrote(telling: Telling, event: e.Wrote) -> Message:
+    if not event.text:
+        return said("words_taken_away", "Words that had been written were taken away.")
+    if event.seat is None:
+        return said("wrote_to_all", "Written to everybody: “{text}”", text=event.text)
+    return said("wrote_to_one", "Written to {name}: “{text}”", name=telling.name(event.seat), text=event.text)
+
+
 CORRECTIONS = {
     "counts": ("counts_now", "“{text}” counts from now on in {question}."),
     "apart": ("counted_apart", "“{text}” is counted apart in {question}."),
@@ -219,13 +246,22 @@ SAYINGS: dict[type, Callable[..., Message]] = {
         else said("curtain_lifted", "The curtain was lifted.")
     ),
     e.Started: _plain("started", "Everybody could begin."),
-    e.HandedIn: lambda telling, event: (
-        said("paper_handed_in", "{name} handed in.", name=telling.name(event.seat))
-        if event.why == "hand"
-        else said("paper_time_was_up", "{name}’s time was up.", name=telling.name(event.seat))
+    e.HandedIn: _handed_in,
+    e.Collected: _plain("collected", "All papers were collected."),
+    e.TimeGiven: _time_given,
+    e.PaperReopened: _of_seat("paper_reopened", "{name} was given the paper back."),
+    e.BeginningOpened: _plain("beginning_opened", "Whoever had not begun could begin again."),
+    e.Paused: lambda telling, event: (
+        said("paused_for_today", "It was closed until another day.")
+        if event.for_today
+        else said("paused", "It was paused.")
     ),
+    e.Resumed: _plain("resumed", "It went on."),
+    e.FeedbackOpened: _plain("feedback_opened", "What was right could be seen from then on."),
+    e.Wrote: _wrote,
+    e.OpenedAgain: _plain("opened_again", "The session was opened again."),
     e.StandingsShown: _plain("standings_shown", "The standings were shown."),
     e.Ended: _plain("ended", "The session ended."),
 }
-UNTOLD = (e.Answered, e.AnswerCleared, e.PaperDrawn, e.WentTo)
+UNTOLD = (e.Answered, e.AnswerCleared, e.PaperDrawn, e.WentTo, e.Flagged)
 """What one person did with their own paper. Every other stored event has a line; a test holds it to that."""

@@ -18,19 +18,22 @@ class GameSettings(Value):
 
 
 class Play(NamedTuple):
-    """An answer as a game is told of it: its mark 0..1, what its question counts, and the share of the time that was
-    left for it, 0..1, or None where there is no limit."""
+    """An answer as a game is told of it: its mark 0..1, what its question counts, the share of the time that was
+    left for it, 0..1, or None where there is no limit, and how many right ones in a row came before it."""
 
     mark: float
     weight: int
     left: float | None
+    run: int = 0
 
 
 class Gain(NamedTuple):
-    """What an answer earns: `points` in all, of which `bonus`."""
+    """What an answer earns: `points` in all, of which `bonus` for being early, and `for_run` for right ones in a
+    row."""
 
     points: int
     bonus: int
+    for_run: int = 0
 
 
 NOTHING = Gain(0, 0)
@@ -48,6 +51,9 @@ class Game(Protocol, Generic[Chosen]):
 
     def wants_time(self, chosen: Chosen) -> bool:
         """Whether it looks at the time that was left."""
+
+    def wants_runs(self, chosen: Chosen) -> bool:
+        """Whether it looks at right answers in a row."""
 
     def gain(self, chosen: Chosen, play: Play) -> Gain:
         """What this answer earns."""

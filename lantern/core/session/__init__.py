@@ -14,7 +14,8 @@ from lantern.core.session.course import Course, replay
 from lantern.core.session.due import Due, next_due
 from lantern.core.session.engine import decide, evolve
 from lantern.core.session.events import Event
-from lantern.core.session.model import Phase, Settings, State, new_session
+from lantern.core.session.model import Phase, State, new_session
+from lantern.core.session.settings import Settings
 
 __all__ = [
     "Actor",

@@ -6,7 +6,7 @@ from random import Random
 
 from lantern.core.classes.needs import NONE, Needs
 from lantern.core.questions import kind_of
-from lantern.core.questions.items import Item
+from lantern.core.questions.items import Item, Question
 from lantern.core.session.model import Ask, Phase, Seat, State
 from lantern.core.values import Milliseconds
 
@@ -24,9 +24,46 @@ def time_factor(state: State, seat: Seat) -> float:
     return NO_LIMIT_IS if needs.no_limit else needs.time
 
 
+def limit_of(state: State, item: Item) -> Milliseconds | None:
+    """The time that there is for a question; None for no limit."""
+    time = state.settings.time
+    if time.of != "question" or not isinstance(item, Question):
+        return None
+    seconds = time.each or item.time_limit
+    return seconds * 1000 if seconds else None
+
+
+def paper_deadline(state: State, seat: Seat, now: Milliseconds) -> Milliseconds | None:
+    """When the time of a paper is over that is begun now; None for never."""
+    time, needs = state.settings.time, needs_of(state, seat)
+    if needs.no_limit:
+        return None
+    if time.of == "whole":
+        return now + round((time.whole * 1000 + state.time_given) * needs.time)
+    if time.of == "clock" and (ends := class_deadline(state)) is not None:
+        return now + round((ends - now) * needs.time)
+    return None
+
+
+def class_deadline(state: State) -> Milliseconds | None:
+    """At own pace: when the class's time is over, which began when everybody could begin."""
+    time = state.settings.time
+    if time.of == "whole":
+        return state.started_at + time.whole * 1000 + state.time_given
+    if time.of == "clock" and time.until is not None:
+        return time.until + state.time_given + state.stood
+    return None
+
+
 def own_deadline(state: State, seat: Seat, ask: Ask) -> Milliseconds | None:
     """When this person's time for the question is over; None for never."""
     needs = needs_of(state, seat)
+    if state.is_own_pace:
+        paper, limit = state.papers.get(seat.number), limit_of(state, state.item(ask.item_id))
+        reached = paper.reached.get(ask.item_id) if paper else None
+        if limit is None or reached is None or needs.no_limit:
+            return None
+        return reached + round(limit * needs.time)
     if ask.deadline is None or needs.no_limit:
         return None
     return ask.opened_at + round((ask.deadline - ask.opened_at) * needs.time)

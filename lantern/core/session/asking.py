@@ -7,29 +7,55 @@ and reports ask here, and nowhere else.
 
 from collections.abc import Iterator
 
+from lantern.core.questions.items import Item
+from lantern.core.session.drawing import in_order
 from lantern.core.session.model import Ask, Phase, Seat, State
 
 
 def told(state: State, seat: int, ask: Ask) -> bool:
     """Whether the mark that this person has in this ask may be told to them.
 
-    Led: showing the right answer or the standings tells it to the class, and closes the ask for good. At own pace the
-    rules of the paper say when. The end tells all.
+    Led: showing the right answer or the standings tells it to the class, and closes the ask for good. At own pace, and
+    in the end, `Settings.feedback` says when.
     """
-    if state.phase is Phase.ENDED:
+    if ask.told:
         return True
-    rules = state.settings.paper
-    if rules is None:
-        return ask.told
+    if state.phase is Phase.ENDED:
+        return tells_in_the_end(state)
     paper = state.papers.get(seat)
-    if paper is None or rules.tell == "end":
+    if paper is None:
         return False
-    return paper.is_over or (rules.tell == "each" and seat in ask.responses)
+    feedback = state.settings.feedback
+    if paper.is_over:
+        return paper.told or feedback in ("each", "handed_in") or (feedback == "opened" and state.told)
+    return feedback == "each" and seat in ask.responses
+
+
+def tells_in_the_end(state: State) -> bool:
+    """Whether the end of the session tells its marks."""
+    feedback = state.settings.feedback
+    return state.told if feedback == "opened" else feedback != "never"
 
 
 def told_to_all(state: State, ask: Ask) -> bool:
     """Whether marks of this ask may be told to the class, as standings tell them."""
-    return ask.told or state.phase is Phase.ENDED
+    return ask.told or (state.phase is Phase.ENDED and tells_in_the_end(state))
+
+
+def score_told(state: State, seat: int) -> bool:
+    """Whether this person may be told their score. It can be, in the end, also where marks of single questions never
+    are."""
+    if state.settings.closing.score == "none":
+        return False
+    feedback = state.settings.feedback
+    if state.phase is Phase.ENDED:
+        return feedback != "opened" or state.told
+    if not state.is_own_pace:
+        return True  # of what was told so far
+    paper = state.papers.get(seat)
+    if paper is None or not paper.is_over:
+        return False
+    return state.told if feedback == "opened" else feedback != "end"
 
 
 def told_asks(state: State) -> Iterator[Ask]:
@@ -39,9 +65,7 @@ def told_asks(state: State) -> Iterator[Ask]:
 
 def may_change(state: State, seat: int, ask: Ask) -> bool:
     """Whether this person may change the answer that they gave."""
-    if not state.is_own_pace:
-        return False  # the first one counts
-    return not state.paper_rules.is_final and not is_over(state, seat, ask)
+    return not state.settings.is_final and not ask.told and not is_over(state, seat, ask)
 
 
 def is_over(state: State, seat: int, ask: Ask) -> bool:
@@ -52,6 +76,16 @@ def is_over(state: State, seat: int, ask: Ask) -> bool:
         return not ask.is_open
     paper = state.papers.get(seat)
     return paper is not None and paper.is_over
+
+
+def item_before(state: State, seat: int) -> Item | None:
+    """The item that is before this person now, in the order of the options that they see."""
+    if not state.is_own_pace:
+        return None if state.is_paused else state.current
+    paper = state.papers.get(seat)
+    if paper is None or paper.is_over or state.is_paused or state.phase is Phase.ENDED:
+        return None
+    return in_order(state.item(paper.at), state.seed, paper.order) if paper.at in state.items else None
 
 
 def was_asked(state: State, seat: Seat, ask: Ask) -> bool:

@@ -229,6 +229,78 @@ class MarkAnew(_Strict):
 
 
 @dataclass(frozen=True)
+class Pause(_Strict):
+    """Nothing goes on and every clock stands, for a while or until another day."""
+
+    for_today: bool = False
+    do: Literal["pause"] = "pause"
+
+
+@dataclass(frozen=True)
+class Resume(_Strict):
+    step: int
+    do: Literal["resume"] = "resume"
+
+
+@dataclass(frozen=True)
+class OpenFeedback(_Strict):
+    """What is right is told, where that waits for the desk: at own pace to everybody who has handed in."""
+
+    do: Literal["open_feedback"] = "open_feedback"
+
+
+@dataclass(frozen=True)
+class Collect(_Strict):
+    """At own pace: every paper is handed in as it is, and nobody begins any more."""
+
+    step: int
+    do: Literal["collect"] = "collect"
+
+
+@dataclass(frozen=True)
+class HandInFor(_Strict):
+    """At own pace: one paper is handed in as it is."""
+
+    seat: int
+    do: Literal["hand_in_for"] = "hand_in_for"
+
+
+@dataclass(frozen=True)
+class GiveTime(_Strict):
+    """At own pace: more time for one paper, or for everybody's: for those who begin later, too."""
+
+    seconds: Annotated[int, Field(ge=30, le=3600)]
+    seat: int | None = None
+    do: Literal["give_time"] = "give_time"
+
+
+@dataclass(frozen=True)
+class ReopenPaper(_Strict):
+    """At own pace: a paper is given back, or all that were not handed in by hand; with so much time at least, where
+    there is a limit."""
+
+    seat: int | None = None
+    seconds: Annotated[int, Field(ge=30, le=3600)] = 300
+    do: Literal["reopen_paper"] = "reopen_paper"
+
+
+@dataclass(frozen=True)
+class Write(_Strict):
+    """A few words to one student, or to everybody; none: what was written before is taken away."""
+
+    text: Annotated[str, Field(max_length=300)]
+    seat: int | None = None
+    do: Literal["write"] = "write"
+
+
+@dataclass(frozen=True)
+class OpenAgain(_Strict):
+    """A session that has ended goes on, where it was."""
+
+    do: Literal["open_again"] = "open_again"
+
+
+@dataclass(frozen=True)
 class End(_Strict):
     do: Literal["end"] = "end"
 
@@ -284,6 +356,15 @@ class ClearAnswer:
 
 
 @dataclass(frozen=True)
+class Flag:
+    """The student wants to come back to this item of the own paper, or does not any more."""
+
+    seat: int
+    item: str
+    flagged: bool
+
+
+@dataclass(frozen=True)
 class HandIn:
     seat: int
 
@@ -302,6 +383,13 @@ class TimeUp:
 
     ask: str
     deadline: Milliseconds
+
+
+@dataclass(frozen=True)
+class GoOn:
+    """The clock of the server says that a session which goes on by itself has stood long enough at this step."""
+
+    at_step: int
 
 
 @dataclass(frozen=True)
@@ -338,6 +426,15 @@ OfTheDesk = (
     | GiveMark
     | TakeBack
     | MarkAnew
+    | Pause
+    | Resume
+    | OpenFeedback
+    | Collect
+    | HandInFor
+    | GiveTime
+    | ReopenPaper
+    | Write
+    | OpenAgain
     | End
 )
 
@@ -350,8 +447,10 @@ Command = (
     | GoToPlace
     | GiveAnswer
     | ClearAnswer
+    | Flag
     | HandIn
     | PaperTimeUp
     | TimeUp
+    | GoOn
     | CloseIfAllAnswered
 )

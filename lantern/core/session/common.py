@@ -1,10 +1,10 @@
-"""Commands that every manner has alike: people, and what is put right afterwards."""
+"""Commands that every manner has alike: people, a pause, and what is put right afterwards."""
 
 from collections.abc import Callable, Sequence
 from typing import Any
 
 from lantern.core.session import commands as c
-from lantern.core.session import corrections, people
+from lantern.core.session import corrections, pausing, people
 from lantern.core.session import events as e
 from lantern.core.session.actors import Sent
 from lantern.core.session.model import State
@@ -24,10 +24,14 @@ ALWAYS: Handlers = {
     c.Release: people.release,
     c.Erase: people.erase,
     c.LiftFog: people.lift_fog,
+    c.Write: pausing.write,
     c.TimeUp: nothing,
     c.PaperTimeUp: nothing,
     c.CloseIfAllAnswered: nothing,
+    c.GoOn: nothing,
 }
+RUNNING: Handlers = ALWAYS | {c.Join: people.join, c.Pause: pausing.pause, c.Resume: pausing.resume}
+"""As long as the session has not ended."""
 CORRECTED: Handlers = {
     c.SetKey: corrections.set_key,
     c.CountAsRight: corrections.count_as_right,
@@ -38,3 +42,7 @@ CORRECTED: Handlers = {
     c.TakeBack: corrections.take_back,
     c.MarkAnew: corrections.mark_anew,
 }
+ENDED: Handlers = ALWAYS | CORRECTED | {c.OpenFeedback: pausing.open_feedback, c.OpenAgain: pausing.open_again}
+WHILE_PAUSED = frozenset(RUNNING) | frozenset(CORRECTED) | {c.Advance, c.SetCurtain, c.GiveAnswer, c.End}
+"""What is legal while a session is paused, where it is legal otherwise. An answer that was acknowledged may be sent
+again then, too: it must be told so."""

@@ -187,8 +187,8 @@ def _marked(state: State, ask: Ask, response: Response, judging: Judging) -> Res
     """The response with the mark and points that the item gives now."""
     _, mark, short = judging.of(response.answer)
     mark = mark_by_hand(state, ask, response.seat, mark)
-    points, bonus = judging.gain(state, mark, response.left)
-    return response._replace(mark=mark, points=points, bonus=bonus, short=short)
+    points, bonus, for_run = judging.gain(state, mark, response.left, response.run)
+    return response._replace(mark=mark, points=points, bonus=bonus, for_run=for_run, short=short)
 
 
 def _corrected(item: Item, what: Literal["counts", "apart"], text: str) -> e.Corrected:

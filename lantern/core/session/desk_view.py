@@ -5,6 +5,7 @@ model for each costs seven times what writing the line does, and the desk's view
 written here. A test holds the text to the model.
 """
 
+from collections import Counter
 from collections.abc import Collection, Iterable, Mapping
 from dataclasses import dataclass
 from functools import cached_property
@@ -15,14 +16,15 @@ from typing import Literal
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, is_scored, title_of
 from lantern.core.questions.marking import LATEST
-from lantern.core.session.allowing import waited_for
+from lantern.core.session.allowing import class_deadline, waited_for
 from lantern.core.session.asking import told_asks
 from lantern.core.session.engine import commands_of
-from lantern.core.session.model import Ask, Phase, Seat, Settings, State
-from lantern.core.session.moves import Move, neighbour, next_move
+from lantern.core.session.model import Ask, Phase, Seat, State
+from lantern.core.session.moves import Move, goes_on_at, neighbour, next_move
 from lantern.core.session.paper import HandedInBy, Paper
+from lantern.core.session.settings import Settings
 from lantern.core.session.standings import total_points
-from lantern.core.session.views import Shown, as_json, mean_mark, shown
+from lantern.core.session.views import Shown, Stopped, Told, as_json, mean_mark, shown, stopped, words_to
 from lantern.core.values import Milliseconds, Value
 
 OF_A_QUESTION = (
@@ -42,7 +44,8 @@ OF_A_QUESTION = (
 class RunItem(Value):
     """A line of the run order. `share` is the mean mark, 0..1, once it was asked and is scored.
 
-    `by` is who wrote it, where that is not the set's owner.
+    `by` is who wrote it, where that is not the set's owner. At own pace `answered` and `without` are how many have come
+    to the question and given an answer, or none (yet).
     """
 
     id: str
@@ -52,6 +55,8 @@ class RunItem(Value):
     status: str
     share: float | None
     by: str
+    answered: int = 0
+    without: int = 0
 
 
 Pane = float | str | None
@@ -75,7 +80,9 @@ class Person(Value):
 
 
 class Progress(Value):
-    """A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; `at` is an item."""
+    """A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; `at` is an item, where
+    they are since `since`. `last` is when they did anything. `right` is the sum of their marks over `marked` answers.
+    `panes` has a sign for each question of the session (`pane_sign`)."""
 
     seat: int
     name: str
@@ -83,8 +90,14 @@ class Progress(Value):
     fog_lifted: bool
     claim: Claim
     at: str | None
+    since: Milliseconds
+    last: Milliseconds
     answered: int
     of: int
+    flagged: int
+    right: float
+    marked: int
+    panes: str
     deadline: Milliseconds | None
     handed_in: HandedInBy | None
 
@@ -97,7 +110,11 @@ class OutSeat(Value):
 
 
 class DeskView(Value):
-    """`waiting_for` is how many of those with more time have not answered the open question yet; who is not said."""
+    """`waiting_for` is how many of those with more time have not answered the open question yet; who is not said.
+
+    At own pace: `holds_up` is the question that most have come to without an answer, where it is more than one;
+    `ends_at` is when the class's time is over.
+    """
 
     title: str
     code: str
@@ -122,6 +139,15 @@ class DeskView(Value):
     allowed: tuple[str, ...]
     waiting_for: int
     taken_out: tuple[OutSeat, ...]
+    stopped: Stopped
+    told: bool
+    collected: bool
+    begun: int
+    handed_in: int
+    holds_up: str | None
+    ends_at: Milliseconds | None
+    goes_on_at: Milliseconds | None
+    word: Told | None
 
 
 @dataclass(frozen=True)
@@ -139,10 +165,36 @@ class Column:
         return [as_json(self.panes.get(seat)) for seat in self.seats]
 
 
+ON_NO_PAPER, NO_ANSWER, UNMARKED = "-", ".", "a"
+MARKS = "0123456789R"
+"""Signs of marks, in tenths. Only a whole mark has the last one, and only none at all the first."""
+
+
+def pane_sign(mark: float | None) -> str:
+    """An answer in one character, for a line of many."""
+    if mark is None:
+        return UNMARKED
+    return MARKS[min(9, max(1, round(10 * mark)))] if 0 < mark < 1 else MARKS[10 * (mark >= 1)]
+
+
+@dataclass(frozen=True, slots=True)
+class Line:
+    """What a paper says of how somebody is, as long as none of `made_of` changes. `without` are the questions that they
+    have come to and not answered."""
+
+    made_of: tuple[object, ...]
+    right: float
+    marked: int
+    panes: str
+    without: tuple[str, ...]
+    middle: str
+
+
 class DeskMemo:
-    """What one desk view leaves for the next: in a large room only a few columns change between two."""
+    """What one desk view leaves for the next: in a large room only a few columns change between two, and few papers."""
 
     def __init__(self) -> None:
+        self._lines: dict[int, Line] = {}
         self._columns: dict[str, Column] = {}
         self._over: list[Ask] = []
         self._seats: object = None
@@ -164,19 +216,58 @@ class DeskMemo:
         column = self._columns[item_id] = Column(ask, state.seats, panes, share)
         return column
 
+    def line(self, state: State, seat: int, paper: Paper) -> Line:
+        made_of = paper, state.corrections, state.hand_marks, state.rules
+        known = self._lines.get(seat)
+        if known is None or any(a is not b for a, b in zip(known.made_of, made_of, strict=True)):
+            known = self._lines[seat] = _line_of(state, seat, paper, made_of)
+        return known
+
     def points(self, state: State) -> Mapping[int, int]:
-        over = list(told_asks(state))
+        over = list(told_asks(state) if state.settings.feedback == "each" else _closed_asks(state))
         same = len(over) == len(self._over) and all(a is b for a, b in zip(over, self._over, strict=True))
         if not same or self._seats is not state.seats:
             self._over, self._seats, self._points = over, state.seats, total_points(state, over)
         return self._points
 
 
+def _closed_asks(state: State) -> Iterable[Ask]:
+    """Where marks are told late or not, the desk counts what is over."""
+    return (ask for ask in state.standing_asks() if not ask.is_open)
+
+
+def _line_of(state: State, seat: int, paper: Paper, made_of: tuple[object, ...]) -> Line:
+    right, marked, panes, on_paper = 0.0, 0, list[str](), frozenset(paper.items)
+    for item in state.items:
+        if item in state.pages:
+            continue
+        if item not in on_paper:
+            panes.append(ON_NO_PAPER)
+            continue
+        response = state.asks[state.standing[item]].responses.get(seat) if item in paper.answered else None
+        if response is None:
+            panes.append(NO_ANSWER)
+            continue
+        panes.append(pane_sign(response.mark))
+        if response.mark is not None:
+            right, marked = right + response.mark, marked + 1
+    without = tuple(item for item in paper.reached if item not in paper.answered and item not in state.pages)
+    deadline = "null" if paper.deadline is None else paper.deadline
+    middle = (
+        f'"at":{as_json(paper.at)},"since":{paper.since},"last":{paper.last},"answered":{len(paper.answered)},'
+        f'"of":{paper.questions},"flagged":{len(paper.flagged)},"right":{as_json(right)},"marked":{marked},'
+        f'"panes":"{"".join(panes)}","deadline":{deadline},"handed_in":{as_json(paper.handed_in_by)}}}'
+    )
+    return Line(made_of, right, marked, "".join(panes), () if paper.is_over else without, middle)
+
+
 def desk_view(state: State, code: str, present: Collection[int], memo: DeskMemo | None = None) -> DeskView:
     """`present` are the seats with a device connected. The same `memo` makes the next view cheaper."""
     memo = memo or DeskMemo()
     if state.is_own_pace:
-        return desk_frame(state, code, present, memo).model_copy(update={"progress": progress_lines(state, present)})
+        return desk_frame(state, code, present, memo).model_copy(
+            update={"progress": progress_lines(state, present, memo)}
+        )
     panes = [column.panes for column in memo.columns(state).values()]
     points = memo.points(state)
     people = tuple(
@@ -194,13 +285,14 @@ def desk_view(state: State, code: str, present: Collection[int], memo: DeskMemo 
     return desk_frame(state, code, present, memo).model_copy(update={"people": people})
 
 
-def progress_lines(state: State, present: Collection[int]) -> tuple[Progress, ...]:
+def progress_lines(state: State, present: Collection[int], memo: DeskMemo) -> tuple[Progress, ...]:
     """A line for everybody, in the order in which they came."""
-    return tuple(_progress(state, seat, seat.number in present) for seat in state.people())
+    return tuple(_progress(state, seat, seat.number in present, memo) for seat in state.people())
 
 
-def _progress(state: State, seat: Seat, here: bool) -> Progress:
+def _progress(state: State, seat: Seat, here: bool, memo: DeskMemo) -> Progress:
     paper = state.papers.get(seat.number)
+    line = memo.line(state, seat.number, paper) if paper else None
     return Progress(
         seat=seat.number,
         name=state.name(seat),
@@ -208,8 +300,14 @@ def _progress(state: State, seat: Seat, here: bool) -> Progress:
         fog_lifted=seat.fog_lifted,
         claim=claim_of(state, seat),
         at=paper.at if paper else None,
+        since=paper.since if paper else 0,
+        last=paper.last if paper else 0,
         answered=len(paper.answered) if paper else 0,
         of=paper.questions if paper else 0,
+        flagged=len(paper.flagged) if paper else 0,
+        right=line.right if line else 0.0,
+        marked=line.marked if line else 0,
+        panes=line.panes if line else "",
         deadline=paper.deadline if paper else None,
         handed_in=paper.handed_in_by if paper else None,
     )
@@ -227,6 +325,8 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
     numbers = state.content.question_numbers()
     responses = state.responses(state.cursor) if state.cursor else []
     columns = {} if state.is_own_pace else memo.columns(state)
+    papers = {seat.number: state.papers[seat.number] for seat in state.people() if seat.number in state.papers}
+    without = Counter(item for seat, paper in papers.items() for item in memo.line(state, seat, paper).without)
     return DeskView(
         title=state.content.title,
         code=code,
@@ -235,7 +335,10 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
         curtain=state.curtain,
         settings=state.settings,
         questions=len(numbers),
-        run=tuple(_run_item(state, item, numbers.get(item.id), columns.get(item.id)) for item in state.content.items),
+        run=tuple(
+            _run_item(state, item, numbers.get(item.id), columns.get(item.id), without[item.id])
+            for item in state.content.items
+        ),
         columns=tuple(numbers[item_id] for item_id in columns),
         shown=shown(state, desk=True),
         revealed=state.ask is not None and state.ask.revealed,
@@ -251,10 +354,25 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
         allowed=tuple(sorted(_allowed(state))),
         taken_out=tuple(OutSeat(seat=s.number, name=state.name(s)) for s in state.seats.values() if s.removed),
         waiting_for=len(waited_for(state, state.ask, present)) if state.ask else 0,
+        stopped=stopped(state),
+        told=state.told,
+        collected=state.collected,
+        begun=len(papers),
+        handed_in=sum(paper.is_over for paper in papers.values()),
+        holds_up=_holds_up(without) if state.phase is Phase.WORKING else None,
+        ends_at=class_deadline(state) if state.phase is Phase.WORKING else None,
+        goes_on_at=goes_on_at(state),
+        word=words_to(state, None),
     )
 
 
-def _run_item(state: State, item: Item, number: int | None, column: Column | None) -> RunItem:
+def _holds_up(without: Counter[str]) -> str | None:
+    item, count = next(iter(without.most_common(1)), ("", 0))
+    return item if count > 1 else None
+
+
+def _run_item(state: State, item: Item, number: int | None, column: Column | None, without: int) -> RunItem:
+    ask = state.ask_of(item.id) if state.is_own_pace else None
     return RunItem(
         id=item.id,
         kind=item.kind,
@@ -263,6 +381,8 @@ def _run_item(state: State, item: Item, number: int | None, column: Column | Non
         status=_status(state, item, column.ask if column else None),
         share=column.share if column else None,
         by=item.by,
+        answered=len(ask.responses) if ask else 0,
+        without=without,
     )
 
 
@@ -288,6 +408,11 @@ def _useless(state: State) -> set[str]:
         names.add("bring_back")
     if state.rules == LATEST:
         names.add("mark_anew")
+    names.add("pause" if state.is_paused else "resume")
+    if state.phase is Phase.WORKING and state.settings.time.of not in ("whole", "clock"):
+        names.add("give_time")
+    if state.settings.feedback != "opened" or state.told:
+        names.add("open_feedback")
     return names
 
 
@@ -317,7 +442,7 @@ def desk_text(state: State, code: str, present: Collection[int], memo: DeskMemo)
     # Inside a JSON string a quotation mark is escaped, so no text of a set can look like this.
     before, after = frame.split(NOBODY)
     if state.is_own_pace:
-        return f'{before}"people":[],"progress":[{",".join(_progress_lines(state, present))}]{after}'
+        return f'{before}"people":[],"progress":[{",".join(_progress_lines(state, present, memo))}]{after}'
     return f'{before}"people":[{",".join(_lines(state, present, memo))}],"progress":[]{after}'
 
 
@@ -334,28 +459,27 @@ def _lines(state: State, present: Collection[int], memo: DeskMemo) -> list[str]:
     ]
 
 
-def _progress_lines(state: State, present: Collection[int]) -> list[str]:
+def _progress_lines(state: State, present: Collection[int], memo: DeskMemo) -> list[str]:
     papers = state.papers
     return [
-        _progress_line(state, seat, papers.get(number), number in present)
+        _progress_line(state, seat, papers.get(number), number in present, memo)
         for number, seat in state.seats.items()
         if not seat.removed
     ]
 
 
-def _progress_line(state: State, seat: Seat, paper: Paper | None, here: bool) -> str:
+def _progress_line(state: State, seat: Seat, paper: Paper | None, here: bool, memo: DeskMemo) -> str:
     head = (
         f'{{"seat":{seat.number},"name":{as_json(state.name(seat))},"here":{_BOOL[here]},'
         f'"fog_lifted":{_BOOL[seat.fog_lifted]},"claim":"{claim_of(state, seat)}",'
     )
     if paper is None:
-        return f'{head}"at":null,"answered":0,"of":0,"deadline":null,"handed_in":null}}'
-    deadline = "null" if paper.deadline is None else paper.deadline
-    handed_in = as_json(paper.handed_in_by)
-    return (
-        f'{head}"at":{as_json(paper.at)},"answered":{len(paper.answered)},"of":{paper.questions},'
-        f'"deadline":{deadline},"handed_in":{handed_in}}}'
-    )
+        return f"{head}{NOT_BEGUN}"
+    return head + memo.line(state, seat.number, paper).middle
 
 
+NOT_BEGUN = (
+    '"at":null,"since":0,"last":0,"answered":0,"of":0,"flagged":0,"right":0.0,"marked":0,"panes":"",'
+    '"deadline":null,"handed_in":null}'
+)
 _BOOL = {False: "false", True: "true"}

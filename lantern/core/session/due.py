@@ -5,8 +5,9 @@ from dataclasses import dataclass
 
 from lantern.core.session.actors import CLOCK, ROOM, Actor
 from lantern.core.session.allowing import closes_at
-from lantern.core.session.commands import CloseIfAllAnswered, PaperTimeUp, TimeUp
+from lantern.core.session.commands import CloseIfAllAnswered, GoOn, PaperTimeUp, TimeUp
 from lantern.core.session.model import Phase, State
+from lantern.core.session.moves import goes_on_at
 from lantern.core.values import Milliseconds
 
 
@@ -16,7 +17,7 @@ class Due:
 
     at: Milliseconds
     by: Actor
-    command: TimeUp | PaperTimeUp | CloseIfAllAnswered
+    command: TimeUp | PaperTimeUp | CloseIfAllAnswered | GoOn
 
 
 def next_due(state: State, present: Callable[[], Collection[int]]) -> Due | None:
@@ -24,8 +25,13 @@ def next_due(state: State, present: Callable[[], Collection[int]]) -> Due | None
 
     Whoever holds the timer asks again after every change of the state, and of who is there.
     """
+    if state.is_paused:
+        return None
     if state.phase is Phase.WORKING:
         return _next_paper(state)
+    goes_on = goes_on_at(state)
+    if goes_on is not None:
+        return Due(goes_on, CLOCK, GoOn(state.step))
     ask = state.ask
     if state.phase is not Phase.OPEN or ask is None:
         return None
@@ -41,7 +47,7 @@ def next_due(state: State, present: Callable[[], Collection[int]]) -> Due | None
 
 def _next_paper(state: State) -> Due | None:
     """The paper whose time is up first."""
-    if state.paper_rules.limit is None:
+    if state.settings.time.of not in ("whole", "clock"):
         return None
     out = ((p.deadline, seat) for seat, p in state.papers.items() if p.deadline is not None and not p.is_over)
     first = min(out, default=None)

@@ -5,15 +5,16 @@ from dataclasses import replace
 from typing import Any
 
 from lantern.core.questions import kind_of
-from lantern.core.session import corrections, rounds
+from lantern.core.session import corrections, pausing, rounds
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
+from lantern.core.session.allowing import time_factor
 from lantern.core.session.changed import changed
 from lantern.core.session.judging import Judging
 from lantern.core.session.marks import mark_by_hand
 from lantern.core.session.model import Ask, Phase, Response, Seat, State, ask_id, parts_of
 from lantern.core.session.paper import HandedInBy, Paper
-from lantern.core.session.play import time_left
+from lantern.core.session.play import run_before, time_left
 from lantern.core.session.roster import Person
 from lantern.core.session.rounds import settled, with_asks
 from lantern.core.values import Milliseconds
@@ -105,7 +106,8 @@ def response_to(state: State, ask: Ask, recorded: Recorded, judging: Judging) ->
     answer, mark, short = judging.of(event.answer)
     if state.corrections or state.hand_marks:
         mark = mark_by_hand(state, ask, seat, mark)
-    points, bonus = judging.gain(state, mark, left)
+    run = run_before(state, ask, seat)
+    points, bonus, for_run = judging.gain(state, mark, left, run)
     return Response(
         seat=seat,
         answer=answer,
@@ -117,6 +119,8 @@ def response_to(state: State, ask: Ask, recorded: Recorded, judging: Judging) ->
         points=points,
         bonus=bonus,
         short=short,
+        run=run,
+        for_run=for_run,
     )
 
 
@@ -157,6 +161,7 @@ def _on_started(state: State, at: Milliseconds) -> State:
     """Every question is one ask for all, open until the end."""
     asked = [item for item in state.content.items if kind_of(item).is_asked]
     asks = [Ask(ask_id(item.id, 1), item.id, 1, at, None, began_at=at) for item in asked]
+    state = changed(state, started_at=at)
     return _moved(settled(with_asks(state, *asks)), Phase.WORKING, None)
 
 
@@ -169,15 +174,24 @@ def _on_paper_drawn(state: State, recorded: Recorded) -> State:
     assert isinstance(event, e.PaperDrawn)
     first = event.items[0] if event.items else ""
     asked = sum(kind_of(state.item(item)).is_asked for item in event.items)
-    return _with_paper(state, seat, Paper(event.items, at, event.deadline, first, asked, {first: at}))
+    paper = Paper(event.items, at, event.deadline, first, asked, event.order, since=at, last=at, reached={first: at})
+    return _with_paper(state, seat, paper)
 
 
 def _on_went_to(state: State, recorded: Recorded) -> State:
     event, seat = recorded.event, _seat_of(recorded)
     assert isinstance(event, e.WentTo)
+    paper = state.papers[seat].gone_to(event.item, recorded.at)
+    return _with_paper(state, seat, changed(paper, went=recorded.sent.number))
+
+
+def _on_flagged(state: State, recorded: Recorded) -> State:
+    event, seat = recorded.event, _seat_of(recorded)
+    assert isinstance(event, e.Flagged)
     paper = state.papers[seat]
-    reached = {event.item: recorded.at, **paper.reached}
-    return _with_paper(state, seat, changed(paper, at=event.item, reached=reached, went=recorded.sent.number))
+    flagged = paper.flagged | {event.item} if event.flagged else paper.flagged - {event.item}
+    marked = {**paper.marked, event.item: recorded.sent.number}
+    return _with_paper(state, seat, changed(paper, flagged=flagged, marked=marked, last=recorded.at))
 
 
 def _on_answer_cleared(state: State, recorded: Recorded) -> State:
@@ -186,7 +200,7 @@ def _on_answer_cleared(state: State, recorded: Recorded) -> State:
     ask, paper = state.asks[event.ask], state.papers[seat]
     kept = {number: response for number, response in ask.responses.items() if number != seat}
     cleared = {**paper.cleared, ask.id: recorded.sent.number}
-    paper = changed(paper, cleared=cleared, answered=paper.answered - {ask.item_id})
+    paper = changed(paper, cleared=cleared, answered=paper.answered - {ask.item_id}, last=recorded.at)
     return _with_paper(_with_ask(state, ask.id, responses=kept), seat, paper)
 
 
@@ -199,12 +213,35 @@ def _on_handed_in(state: State, recorded: Recorded) -> State:
     return _handed_in(state, recorded.event.seat, recorded.at, recorded.event.why)
 
 
+def _on_time_given(state: State, event: e.TimeGiven) -> State:
+    """For everybody: each has more of it, as each has more time in all."""
+    if event.seat is not None:
+        return _with_paper(state, event.seat, _with_time(state.papers[event.seat], event.span))
+    papers = {
+        seat: _with_time(paper, round(event.span * time_factor(state, state.seats[seat])))
+        for seat, paper in state.papers.items()
+    }
+    return changed(state, papers=papers, time_given=state.time_given + event.span)
+
+
+def _with_time(paper: Paper, span: Milliseconds) -> Paper:
+    if paper.deadline is None or paper.is_over:
+        return paper
+    return changed(paper, deadline=paper.deadline + span)
+
+
+def _on_paper_reopened(state: State, event: e.PaperReopened) -> State:
+    paper = changed(state.papers[event.seat], handed_in_at=None, handed_in_by=None, deadline=event.deadline)
+    return _with_paper(state, event.seat, paper)
+
+
 def _on_ended(state: State, at: Milliseconds) -> State:
     for seat, paper in state.papers.items():
         if not paper.is_over:
             state = _handed_in(state, seat, at, "end")
     if state.is_own_pace:
         state = with_asks(state, *(changed(ask, is_open=False) for ask in state.asks.values()))
+    state = changed(state, paused_at=None, for_today=False)
     return changed(_moved(state, Phase.ENDED, state.cursor), ended_at=at)
 
 
@@ -251,10 +288,20 @@ EVENTS: dict[type, Evolver] = {
     e.Revisited: _of(_on_revisited),
     e.CurtainSet: _of(lambda s, ev: changed(s, curtain=ev.drawn)),
     e.StandingsShown: lambda s, r: _on_standings_shown(s),
+    e.Paused: pausing.on_paused,
+    e.Resumed: pausing.on_resumed,
+    e.FeedbackOpened: lambda s, r: pausing.on_feedback_opened(s),
+    e.Wrote: _of(pausing.on_wrote),
     e.Started: lambda s, r: _on_started(s, r.at),
     e.PaperDrawn: _on_paper_drawn,
     e.WentTo: _on_went_to,
     e.AnswerCleared: _on_answer_cleared,
+    e.Flagged: _on_flagged,
     e.HandedIn: _on_handed_in,
+    e.Collected: lambda s, r: changed(s, collected=True, step=s.step + 1),
+    e.TimeGiven: _of(_on_time_given),
+    e.PaperReopened: _of(_on_paper_reopened),
+    e.BeginningOpened: lambda s, r: changed(s, collected=False, step=s.step + 1),
+    e.OpenedAgain: lambda s, r: pausing.on_opened_again(s),
     e.Ended: lambda s, r: _on_ended(s, r.at),
 }

@@ -5,7 +5,8 @@
 3. A command that is missing from a phase's row in its manner's table is illegal there (`led`, `own_pace`).
 4. A command that was handled once leads to no events when it comes again (`actors`).
 5. A question takes an answer again only as long as no mark of it has been told (`asking.told`).
-6. Marks and points are computed in `evolve`, from the frozen set and the kept answer, so a replay
+6. While a session is paused, nothing but what `common.WHILE_PAUSED` lists is legal; its clocks stand.
+7. Marks and points are computed in `evolve`, from the frozen set and the kept answer, so a replay
    with a corrected set, or a key that was set afterwards, gives corrected marks.
 """
 
@@ -17,7 +18,7 @@ from lantern.core.session import events as e
 from lantern.core.session import led, own_pace
 from lantern.core.session.actors import Recorded, Role, Sent
 from lantern.core.session.changed import changed
-from lantern.core.session.common import Handlers
+from lantern.core.session.common import WHILE_PAUSED, Handlers
 from lantern.core.session.effects import EVENTS
 from lantern.core.session.model import Phase, State
 
@@ -37,13 +38,18 @@ def decide(state: State, command: c.Command, sent: Sent) -> Sequence[e.Event]:
 
 def commands_of(state: State) -> Handlers:
     """What is legal now: the manners' tables stand beside each other."""
-    return (own_pace if state.is_own_pace else led).COMMANDS[state.phase]
+    table = (own_pace if state.is_own_pace else led).COMMANDS[state.phase]
+    if not state.is_paused or state.phase is Phase.ENDED:
+        return table
+    return {command: handler for command, handler in table.items() if command in WHILE_PAUSED}
 
 
 def evolve(state: State, recorded: Recorded) -> State:
     """The state after the event."""
+    before, sent = state.step, recorded.sent
     state = EVENTS[type(recorded.event)](state, recorded)
-    sent = recorded.sent
+    if state.step != before:
+        state = changed(state, moved_at=sent.at)
     if sent.by.role is Role.DESK and sent.number > state.done.get(sent.by, 0):
         state = changed(state, done={**state.done, sent.by: sent.number})
     return state
@@ -51,7 +57,9 @@ def evolve(state: State, recorded: Recorded) -> State:
 
 def _refusal(state: State, command: c.Command) -> errors.NotPossible:
     if isinstance(command, c.GiveAnswer) and state.phase is not Phase.ENDED:
-        return errors.NotOpen()
+        return errors.Paused() if state.is_paused else errors.NotOpen()
+    if state.is_paused and state.phase is not Phase.ENDED:
+        return errors.Paused()
     if state.phase is Phase.ENDED:
         return errors.SessionEnded()
     return errors.NotPossible()

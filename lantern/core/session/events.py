@@ -235,6 +235,35 @@ class StandingsShown:
 
 
 @dataclass(frozen=True, slots=True)
+class Paused:
+    """Every clock stands from now on. `for_today`: until another day."""
+
+    for_today: bool
+    type: Literal["paused"] = "paused"
+
+
+@dataclass(frozen=True, slots=True)
+class Resumed:
+    type: Literal["resumed"] = "resumed"
+
+
+@dataclass(frozen=True, slots=True)
+class FeedbackOpened:
+    """What is right may be told, where that waited for the desk."""
+
+    type: Literal["feedback_opened"] = "feedback_opened"
+
+
+@dataclass(frozen=True, slots=True)
+class Wrote:
+    """Words of the desk to a seat, or to everybody."""
+
+    seat: int | None
+    text: str
+    type: Literal["wrote"] = "wrote"
+
+
+@dataclass(frozen=True, slots=True)
 class Started:
     """A session at own pace takes answers, to every question."""
 
@@ -243,10 +272,11 @@ class Started:
 
 @dataclass(frozen=True, slots=True)
 class PaperDrawn:
-    """The seat that did it has these items on its paper, in this order."""
+    """The seat that did it has these items on its paper, in this order; `order` is which order of their options."""
 
     items: tuple[str, ...]
     deadline: Milliseconds | None
+    order: int = 0
     type: Literal["paper_drawn"] = "paper_drawn"
 
 
@@ -267,12 +297,60 @@ class AnswerCleared:
 
 
 @dataclass(frozen=True, slots=True)
+class Flagged:
+    """The seat that did it wants to come back to this item of its paper, or does not any more."""
+
+    item: str
+    flagged: bool
+    type: Literal["flagged"] = "flagged"
+
+
+@dataclass(frozen=True, slots=True)
 class HandedIn:
     """Of a paper: this seat has done with it."""
 
     seat: int
-    why: Literal["hand", "time"]
+    why: Literal["hand", "time", "desk"]
     type: Literal["handed_in"] = "handed_in"
+
+
+@dataclass(frozen=True, slots=True)
+class Collected:
+    """The desk has all papers; nobody begins any more."""
+
+    type: Literal["collected"] = "collected"
+
+
+@dataclass(frozen=True, slots=True)
+class TimeGiven:
+    """More time, in milliseconds: for one seat's paper, or for everybody, who began and who did not."""
+
+    span: Milliseconds
+    seat: int | None
+    type: Literal["time_given"] = "time_given"
+
+
+@dataclass(frozen=True, slots=True)
+class PaperReopened:
+    """This seat may work on its paper again, until the new deadline if there is one."""
+
+    seat: int
+    deadline: Milliseconds | None
+    type: Literal["paper_reopened"] = "paper_reopened"
+
+
+@dataclass(frozen=True, slots=True)
+class BeginningOpened:
+    """Whoever has not begun may begin again, after the papers were collected."""
+
+    type: Literal["beginning_opened"] = "beginning_opened"
+
+
+@dataclass(frozen=True, slots=True)
+class OpenedAgain:
+    """The session had ended, and goes on."""
+
+    type: Literal["opened_again"] = "opened_again"
 
 
 @dataclass(frozen=True, slots=True)
@@ -320,11 +398,21 @@ StoredEvent = (
     | Revisited
     | CurtainSet
     | StandingsShown
+    | Paused
+    | Resumed
+    | FeedbackOpened
+    | Wrote
     | Started
     | PaperDrawn
     | WentTo
     | AnswerCleared
+    | Flagged
     | HandedIn
+    | Collected
+    | TimeGiven
+    | PaperReopened
+    | BeginningOpened
+    | OpenedAgain
     | Ended
 )
 

@@ -27,7 +27,7 @@ class Judging:
     def __init__(self, item: Item) -> None:
         self.item = item
         self._judged: dict[Answer, Judged] = {}
-        self._gains: dict[tuple[float | None, float | None], Gain] = {}
+        self._gains: dict[tuple[float | None, float | None, int], Gain] = {}
 
     def of(self, answer: Answer) -> Judged:
         found = self._judged.get(answer)
@@ -38,13 +38,13 @@ class Judging:
                 self._judged[answer] = found
         return found
 
-    def gain(self, state: State, mark: float | None, left: float | None) -> Gain:
-        """What an answer with this mark earns, given with this share of the time left."""
-        found = self._gains.get((mark, left))
+    def gain(self, state: State, mark: float | None, left: float | None, run: int) -> Gain:
+        """What an answer with this mark earns, given with this share of the time left, after so many right ones."""
+        found = self._gains.get((mark, left, run))
         if found is None:
-            found = gained(state, self.item, mark, left)
+            found = gained(state, self.item, mark, left, run)
             if len(self._gains) < MOST_KEPT:
-                self._gains[mark, left] = found
+                self._gains[mark, left, run] = found
         return found
 
 

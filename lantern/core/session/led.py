@@ -7,12 +7,12 @@ from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session import people, rounds
+from lantern.core.session import pausing, rounds
 from lantern.core.session.actors import Sent
 from lantern.core.session.allowing import own_deadline
-from lantern.core.session.common import ALWAYS, CORRECTED, Handlers
+from lantern.core.session.common import CORRECTED, ENDED, RUNNING, Handlers
 from lantern.core.session.model import Phase, State
-from lantern.core.session.moves import Move, item_after, next_move
+from lantern.core.session.moves import Move, goes_on_at, item_after, next_move
 from lantern.core.session.people import own_seat
 from lantern.core.session.rounds import leave, opening
 from lantern.core.values import Milliseconds
@@ -28,12 +28,19 @@ def _advance(state: State, command: c.Advance, sent: Sent) -> Events:
         assert following is not None
         return _show(state, following, sent)
     simple: dict[Move, Callable[[], Events]] = {
+        Move.RESUME: lambda: pausing.resume(state, command, sent),
         Move.CLOSE: lambda: _close(state, command, sent),
         Move.REVEAL: lambda: _reveal(state, command, sent),
         Move.STANDINGS: lambda: [e.StandingsShown()],
         Move.END: lambda: [e.Ended()],
     }
     return simple[move]()
+
+
+def _go_on(state: State, command: c.GoOn, sent: Sent) -> Events:
+    due = goes_on_at(state)
+    is_due = due is not None and command.at_step == state.step and sent.at >= due
+    return _advance(state, c.Advance(state.step), sent) if is_due else []
 
 
 def _go_to(state: State, command: c.GoTo, sent: Sent) -> Events:
@@ -102,9 +109,14 @@ def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
     if given is not None:
         if sent.number < given.number or (sent.number == given.number and command.answer == given.answer):
             return ()
-        raise errors.AlreadyAnswered
+        if state.settings.is_final:
+            raise errors.AlreadyAnswered
     if ask is None or ask is not state.ask or not ask.is_open:
-        raise errors.NotOpen
+        raise errors.AlreadyAnswered if given else errors.NotOpen
+    if state.is_paused:
+        raise errors.Paused
+    if given and sent.number == given.number:  # another device of this seat gave this number to something else
+        raise errors.AlreadyMovedOn
     deadline = own_deadline(state, seat, ask)
     if deadline is not None and sent.at > deadline + LATE_BY:
         raise errors.TooLate
@@ -129,13 +141,13 @@ def _close_if_all(state: State, command: c.CloseIfAllAnswered, sent: Sent) -> Ev
     return [e.Closed(command.ask, "all_answered")] if here <= ask.responses.keys() else []
 
 
-_ANYWHERE: Handlers = ALWAYS | {
-    c.Join: people.join,
+_ANYWHERE: Handlers = RUNNING | {
     c.SetCurtain: _set_curtain,
     c.GoTo: _go_to,
     c.Advance: _advance,
     c.BringBack: rounds.bring_back,
     c.End: _end,
+    c.GoOn: _go_on,
 }
 # An answer that was acknowledged may be sent again after the question closed: it must be told so.
 _ASKED: Handlers = _ANYWHERE | CORRECTED | {c.GiveAnswer: _give_answer, c.ClearAnswers: rounds.clear_answers}
@@ -154,5 +166,5 @@ COMMANDS: dict[Phase, Handlers] = {
     Phase.CLOSED: _OVER | {c.Reopen: _reopen, c.Reveal: _reveal, c.ShowStandings: _show_standings},
     Phase.REVEALED: _OVER | {c.ShowStandings: _show_standings},
     Phase.STANDINGS: _OVER,
-    Phase.ENDED: ALWAYS | CORRECTED,
+    Phase.ENDED: ENDED,
 }

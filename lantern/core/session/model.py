@@ -6,17 +6,17 @@ from enum import StrEnum
 from random import Random
 from typing import NamedTuple
 
-from lantern.core.classes.known import Known
-from lantern.core.games import PLAIN, AnyGame
 from lantern.core.questions import kind_of
 from lantern.core.questions.companions import CorrectedWhat
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.items import Answer, Item, counts
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.actors import Actor
-from lantern.core.session.paper import Paper, PaperRules
+from lantern.core.session.drawing import asked_of_all
+from lantern.core.session.paper import Paper
 from lantern.core.session.roster import Roster
-from lantern.core.values import Milliseconds, Value
+from lantern.core.session.settings import Settings
+from lantern.core.values import Milliseconds
 
 
 class Phase(StrEnum):
@@ -28,22 +28,6 @@ class Phase(StrEnum):
     STANDINGS = "standings"
     WORKING = "working"  # everybody works at their own pace
     ENDED = "ended"
-
-
-class LedSettings(Value):
-    """What the teacher chose in the run dialog, for a session that the desk leads."""
-
-    known: Known = "nickname"
-    mix_options: bool = True
-    show_standings: bool = True
-    close_when_all_answered: bool = True
-    game: AnyGame = PLAIN
-
-
-class Settings(LedSettings):
-    """How a session is run. With rules for papers everybody works at their own pace."""
-
-    paper: PaperRules | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -68,7 +52,8 @@ class Response(NamedTuple):
 
     `number` is the seat's own, of the command that gave it. `left` is the share of the time that was left when it was
     given, 0..1, where that is rewarded: it is the answer's, whatever becomes of the question afterwards
-    (`play.time_left`). `short` is the answer in a few characters, as a pane of the grid shows it.
+    (`play.time_left`). `run` is how many right ones in a row came before it, as it was then. `short` is the answer in a
+    few characters, as a pane of the grid shows it.
     """
 
     seat: int
@@ -81,6 +66,8 @@ class Response(NamedTuple):
     points: int
     bonus: int
     short: str
+    run: int = 0
+    for_run: int = 0
 
 
 @dataclass(frozen=True)
@@ -145,6 +132,14 @@ class Laid:
     pages_shown: frozenset[str] = frozenset()
 
 
+@dataclass(frozen=True, slots=True)
+class Word:
+    """What the desk wrote to somebody, or to everybody. `number` tells it from the one before."""
+
+    number: int
+    text: str
+
+
 @dataclass(frozen=True)
 class State:
     """`step` counts the moves of the desk, so that a command made on an older view can be refused.
@@ -152,8 +147,17 @@ class State:
     `seed` decides every order that is drawn; it never leaves the server. `rules` is the version of the rules of
     marking, `openings` how often a question was opened, `corrections` what stands corrected, the latest last.
     `asks` are all there ever were, by id; `standing` has, for each question, the one that counts: its last round that
-    was not set aside. `laid` is what can be brought back, the latest last. `hand_marks` are marks by hand, by ask and
-    seat. `papers` are those of a session at own pace, by seat. `done` is the last number of each page of a desk.
+    was not set aside. `pages` are the items that ask nothing. `laid` is what can be brought back, the latest last.
+    `hand_marks` are marks by hand, by ask and seat. `papers` are those of a session at own pace, by seat. `done` is the
+    last number of each page of a desk.
+
+    `moved_at` is when the last step was. `paused_at` is when the session was paused, None while it goes on;
+    `for_today`: it was closed until another day. `told` once the desk has opened the feedback, where it waits for that.
+    `words` are the last ones written to each seat, and under None to everybody; `said` counts them.
+
+    At own pace: `started_at` is when everybody could begin, `time_given` what was added to everybody's time since,
+    `stood` how long the session has been paused since. `collected`: the desk has all papers, and nobody begins any
+    more.
     """
 
     content: SetContent
@@ -170,6 +174,7 @@ class State:
     asks: Mapping[str, Ask] = field(default_factory=dict)
     standing: Mapping[str, str] = field(default_factory=dict)
     laid: tuple[Laid, ...] = ()
+    pages: frozenset[str] = frozenset()
     pages_shown: frozenset[str] = frozenset()
     done: Mapping[Actor, int] = field(default_factory=dict)
     ended_at: Milliseconds | None = None
@@ -178,15 +183,24 @@ class State:
     openings: int = 0
     corrections: tuple[Correction, ...] = ()
     hand_marks: Mapping[tuple[str, int], float] = field(default_factory=dict)
+    moved_at: Milliseconds = 0
+    paused_at: Milliseconds | None = None
+    for_today: bool = False
+    told: bool = False
+    words: Mapping[int | None, Word] = field(default_factory=dict)
+    said: int = 0
+    started_at: Milliseconds = 0
+    time_given: Milliseconds = 0
+    stood: Milliseconds = 0
+    collected: bool = False
 
     @property
     def is_own_pace(self) -> bool:
-        return self.settings.paper is not None
+        return self.settings.is_own_pace
 
     @property
-    def paper_rules(self) -> PaperRules:
-        assert self.settings.paper is not None
-        return self.settings.paper
+    def is_paused(self) -> bool:
+        return self.paused_at is not None
 
     @property
     def ids(self) -> list[str]:
@@ -256,10 +270,15 @@ def new_session(
     `rules` is the version of the rules of marking that it is kept by; `roster` says who its people are.
     """
     content = content.as_run(rules)
+    chosen: Iterable[Item] = asked_of_all(content.items, settings, seed)
     if settings.mix_options:
-        content = content.model_copy(update={"items": tuple(_mixed(content.items, seed))})
+        chosen = _mixed(chosen, seed)
+    content = content.model_copy(update={"items": tuple(chosen)})
     items = {item.id: item for item in content.items}
-    return State(content=content, settings=settings, items=items, seed=seed, rules=rules, roster=roster or {})
+    pages = frozenset(item.id for item in content.items if not kind_of(item).is_asked)
+    return State(
+        content=content, settings=settings, items=items, seed=seed, rules=rules, roster=roster or {}, pages=pages
+    )
 
 
 def _mixed(items: Iterable[Item], seed: str) -> Iterator[Item]:

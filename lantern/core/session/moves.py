@@ -5,6 +5,7 @@ from enum import StrEnum
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, Question, explanation_html, is_scored
 from lantern.core.session.model import Phase, State
+from lantern.core.values import Milliseconds
 
 
 class Move(StrEnum):
@@ -12,22 +13,45 @@ class Move(StrEnum):
     CLOSE = "close"
     REVEAL = "reveal"
     STANDINGS = "standings"
+    RESUME = "resume"
+    COLLECT = "collect"
+    OPEN_FEEDBACK = "open_feedback"
     END = "end"
 
 
 def next_move(state: State) -> Move:
     """The next sensible thing. After the end it stays END."""
     item = state.current
+    if state.is_paused and state.phase is not Phase.ENDED:
+        return Move.RESUME
     if state.phase is Phase.WORKING:
-        return Move.END
+        return _next_at_own_pace(state)
     if state.phase is Phase.OPEN:
         return Move.CLOSE
-    if state.phase is Phase.CLOSED and item and _has_something_to_reveal(item):
+    tells = state.settings.feedback == "each"
+    if state.phase is Phase.CLOSED and tells and item and _has_something_to_reveal(item):
         return Move.REVEAL
-    wants_standings = state.phase is Phase.REVEALED and state.settings.show_standings
+    wants_standings = state.phase is Phase.REVEALED and state.settings.shows_standings
     if wants_standings and item and is_scored(item) and _weight(item):
         return Move.STANDINGS
     return Move.NEXT if state.phase is not Phase.ENDED and item_after(state) else Move.END
+
+
+def _next_at_own_pace(state: State) -> Move:
+    """The desk takes the papers, tells what is right where that waits for it, and ends the session."""
+    if not state.collected:
+        return Move.COLLECT
+    waits = state.settings.feedback == "opened" and not state.told
+    return Move.OPEN_FEEDBACK if waits else Move.END
+
+
+def goes_on_at(state: State) -> Milliseconds | None:
+    """When a session that is led goes on by itself from where it stands; None where it waits for the desk."""
+    after = state.settings.goes_on_after
+    stands = state.phase in (Phase.CLOSED, Phase.REVEALED, Phase.STANDINGS)
+    if after is None or not stands or state.is_paused or state.is_own_pace or next_move(state) is Move.END:
+        return None
+    return state.moved_at + after * 1000
 
 
 def item_after(state: State) -> str | None:

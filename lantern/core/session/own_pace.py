@@ -1,7 +1,7 @@
 """A session in which everybody works at their own pace: what each command leads to, in each phase.
 
-The desk starts it and ends it; in between, each seat has a paper (`paper.py`). Every question is one ask for all, so
-what is counted and reported is counted and reported as in a led session.
+The desk starts it, takes the papers and ends it; in between, each seat has a paper (`paper.py`). Every question is one
+ask for all, so what is counted and reported is counted and reported as in a led session.
 """
 
 from collections.abc import Sequence
@@ -11,20 +11,30 @@ from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session import people
+from lantern.core.session import papers, pausing
 from lantern.core.session.actors import Sent
-from lantern.core.session.allowing import needs_of
+from lantern.core.session.allowing import own_deadline, paper_deadline
 from lantern.core.session.asking import may_change
-from lantern.core.session.common import ALWAYS, CORRECTED, Handlers
+from lantern.core.session.common import ENDED, RUNNING, Handlers
+from lantern.core.session.drawing import drawn_for, order_for
 from lantern.core.session.model import Ask, Phase, State
-from lantern.core.session.paper import Paper, drawn
+from lantern.core.session.moves import Move, next_move
+from lantern.core.session.paper import Paper
 from lantern.core.session.people import own_seat
 
 Events = Sequence[e.Event]
+NOT_ON_PAPER = said("not_on_your_paper", "This question is not on your paper.")
 
 
-def _start(state: State, command: c.Advance, sent: Sent) -> Events:
-    return [e.Started()]
+def _advance(state: State, command: c.Advance, sent: Sent) -> Events:
+    if state.is_paused:
+        return pausing.resume(state, command, sent)
+    if state.phase is Phase.LOBBY:
+        return [e.Started()]
+    move = next_move(state)
+    if move is Move.COLLECT:
+        return papers.collect(state, command, sent)
+    return [e.FeedbackOpened()] if move is Move.OPEN_FEEDBACK else [e.Ended()]
 
 
 def _end(state: State, command: c.End, sent: Sent) -> Events:
@@ -36,18 +46,28 @@ def _begin(state: State, command: c.BeginPaper, sent: Sent) -> Events:
     seat = own_seat(state, command.seat, sent)
     if seat.number in state.papers:
         return []
-    rules, needs = state.paper_rules, needs_of(state, seat)
-    items = drawn(state.content.items, rules, state.seed, seat.number)
-    has_limit = rules.limit is not None and not needs.no_limit
-    return [e.PaperDrawn(items, sent.at + round((rules.limit or 0) * 1000 * needs.time) if has_limit else None)]
+    deadline = paper_deadline(state, seat, sent.at)
+    if state.collected or (deadline is not None and deadline <= sent.at):
+        raise errors.NotPossible(said("too_late_to_begin", "The time is over, so it cannot be begun any more."))
+    items = drawn_for(state.content.items, state.settings, state.seed, seat.number)
+    return [e.PaperDrawn(items, deadline, order_for(state.settings, state.seed, seat.number))]
 
 
 def _go_to(state: State, command: c.GoToPlace, sent: Sent) -> Events:
     paper = _paper(state, command.seat, sent)
     if command.item not in paper.items:
-        raise errors.NotPossible(said("not_on_your_paper", "This question is not on your paper."))
+        raise errors.NotPossible(NOT_ON_PAPER)
     is_late = sent.number <= paper.went
     return [] if is_late or paper.at == command.item else [e.WentTo(command.item)]
+
+
+def _flag(state: State, command: c.Flag, sent: Sent) -> Events:
+    paper = _paper(state, command.seat, sent)
+    if command.item not in paper.items:
+        raise errors.NotPossible(NOT_ON_PAPER)
+    is_late = sent.number <= paper.marked.get(command.item, 0)
+    already = (command.item in paper.flagged) == command.flagged
+    return [] if is_late or already else [e.Flagged(command.item, command.flagged)]
 
 
 def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
@@ -60,7 +80,9 @@ def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
         raise errors.AlreadyAnswered
     if sent.number == latest:  # another device of this seat gave this number to something else
         raise errors.AlreadyMovedOn
-    _in_time(paper, sent)
+    if state.is_paused:
+        raise errors.Paused
+    _in_time(state, command.seat, ask, paper, sent)
     item = state.item(ask.item_id)
     if command.answer.kind != item.kind:
         raise errors.BadAnswer
@@ -75,7 +97,7 @@ def _clear_answer(state: State, command: c.ClearAnswer, sent: Sent) -> Events:
         return []
     if not may_change(state, command.seat, ask):
         raise errors.AlreadyAnswered
-    _in_time(paper, sent)
+    _in_time(state, command.seat, ask, paper, sent)
     return [e.AnswerCleared(ask.id)]
 
 
@@ -115,24 +137,30 @@ def _asked(state: State, number: int, ask_id: str, sent: Sent) -> tuple[Ask, Pap
     return ask, paper
 
 
-def _in_time(paper: Paper, sent: Sent) -> None:
-    if paper.deadline is not None and sent.at > paper.deadline:
-        raise errors.TooLate
+def _in_time(state: State, seat: int, ask: Ask, paper: Paper, sent: Sent) -> None:
+    for deadline in (paper.deadline, own_deadline(state, state.seats[seat], ask)):
+        if deadline is not None and sent.at > deadline:
+            raise errors.TooLate
 
-
-_PEOPLE: Handlers = {**ALWAYS, c.Join: people.join}
 
 COMMANDS: dict[Phase, Handlers] = {
-    Phase.LOBBY: _PEOPLE | {c.Advance: _start, c.End: _end},
-    Phase.WORKING: _PEOPLE
+    Phase.LOBBY: RUNNING | {c.Advance: _advance, c.End: _end},
+    Phase.WORKING: RUNNING
     | {
+        c.Advance: _advance,
+        c.Collect: papers.collect,
+        c.HandInFor: papers.hand_in_for,
+        c.GiveTime: papers.give_time,
+        c.ReopenPaper: papers.reopen,
+        c.OpenFeedback: pausing.open_feedback,
         c.BeginPaper: _begin,
         c.GoToPlace: _go_to,
         c.GiveAnswer: _give_answer,
         c.ClearAnswer: _clear_answer,
+        c.Flag: _flag,
         c.HandIn: _hand_in,
         c.PaperTimeUp: _paper_time_up,
         c.End: _end,
     },
-    Phase.ENDED: ALWAYS | CORRECTED,
+    Phase.ENDED: ENDED,
 }

@@ -5,23 +5,26 @@ and a fragment for each item at each stage. Only a student's own part is made fo
 """
 
 from functools import lru_cache
-from typing import Literal
+from typing import Literal, NamedTuple
 
 from lantern.core.classes.needs import NONE
 from lantern.core.questions.items import Item
 from lantern.core.session.allowing import needs_of
-from lantern.core.session.asking import told
+from lantern.core.session.asking import score_told, told, was_asked
 from lantern.core.session.model import Seat, State
 from lantern.core.session.views import (
     Mine,
-    MyPaper,
     as_json,
+    may_review,
     own_answer,
+    own_closing,
     own_left_out,
     own_needs,
+    own_paper,
     own_remarks,
     shown_item,
     student_view,
+    words_to,
 )
 
 Stage = Literal["asked", "told"]
@@ -34,33 +37,38 @@ class Fragments:
     same."""
 
     def __init__(self) -> None:
-        self._texts: dict[tuple[str, Stage], tuple[Item, str]] = {}
-        self._frame: tuple[int, tuple[str, str]] = (-1, ("", ""))
+        self._texts: dict[Place, tuple[Item, str]] = {}
+        self._frame: tuple[object, tuple[str, str]] = (None, ("", ""))
 
     def frame(self, state: State) -> tuple[str, str]:
         """The view of a student before whom nothing is, in two parts: what is shown comes in between."""
-        if self._frame[0] != state.step:
+        now = state.step, state.said, state.time_given
+        if self._frame[0] != now:
             # Inside a JSON string a quotation mark is escaped, so no title can look like this.
             before, after = student_view(state).model_dump_json().split(NOTHING_SHOWN)
-            self._frame = state.step, (f'{before}"shown":', after)
+            self._frame = now, (f'{before}"shown":', after)
         return self._frame[1]
 
-    def text(self, state: State, item_id: str, stage: Stage) -> str:
-        item, known = state.item(item_id), self._texts.get((item_id, stage))
+    def text(self, state: State, place: "Place") -> str:
+        item, known = state.item(place.item), self._texts.get(place)
         if known is None or known[0] is not item:
-            text = shown_item(state, item, with_key=stage == "told").model_dump_json()
-            known = self._texts[item_id, stage] = item, text
+            shown = shown_item(state, item, with_key=place.stage == "told", order=place.order)
+            known = self._texts[place] = item, shown.model_dump_json()
         return known[1]
 
 
-Place = tuple[str, Stage]
-"""The item that somebody is at, and how far they are with it."""
+class Place(NamedTuple):
+    """The item that somebody is at, how far they are with it, and in which order they see its options."""
+
+    item: str
+    stage: Stage
+    order: int = 0
 
 
 def view_text(state: State, place: Place | None, fragments: Fragments) -> str:
     """What a student at this place sees, as JSON; their own part apart."""
     before, after = fragments.frame(state)
-    return f"{before}{fragments.text(state, *place) if place else 'null'}{after}"
+    return f"{before}{fragments.text(state, place) if place else 'null'}{after}"
 
 
 def mine_text(state: State, seat: Seat, place: Place | None) -> str:
@@ -68,37 +76,45 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
     by one. A test holds the text to the model. `place` is `place_of` this seat."""
     number = seat.number
     paper = state.papers.get(number)
-    ask = state.ask_of(place[0]) if place else None
+    ask = state.ask_of(place.item) if place else None
     response = ask.responses.get(number) if ask else None
-    if paper is None or response is not None or seat.fog_lifted or needs_of(state, seat) != NONE:
+    is_plain = paper is not None and place is not None and response is None and not seat.fog_lifted
+    if not is_plain or number in state.words or state.settings.time.of == "question" or needs_of(state, seat) != NONE:
         return mine_at_own_pace(state, seat).model_dump_json()
     # Ids are short and plain (`ShortId`): nothing in them has to be escaped.
     asked = f'"{ask.id}"' if ask else "null"
-    items, quoted = _items_text(paper.items)
+    assert paper is not None
+    items, quoted, pages = _ids_text(paper.items, state.pages)
     answered = ",".join([quoted[item] for item in filter(paper.answered.__contains__, paper.items)])
+    flagged = ",".join([quoted[item] for item in filter(paper.flagged.__contains__, paper.items)])
     deadline = "null" if paper.deadline is None else paper.deadline
     return (
         f'{{"seat":{number},"name":{as_json(state.own_name(seat))},"fog_lifted":false,"description":"","ask":{asked},'
-        '"answer":null,"mark":null,"forgiven":[],"gained":null,"bonus":null,"points":null,"place":null,"people":0,'
-        f'"right":0.0,"scored":0,"paper":{{"items":{items},"at":"{paper.at}",'
-        f'"answered":[{answered}],"deadline":{deadline},"handed_in":{as_json(paper.handed_in_by)}}},"needs":null,"left_out":[]}}'
+        '"answer":null,"mark":null,"forgiven":[],"gained":null,"bonus":null,"for_run":null,"points":null,"place":null,"people":0,'
+        f'"right":0.0,"scored":0,"paper":{{"items":{items},"pages":{pages},"at":"{paper.at}",'
+        f'"answered":[{answered}],"flagged":[{flagged}],"began_at":{paper.began_at},"deadline":{deadline},'
+        f'"reached_at":{paper.reached.get(paper.at, paper.began_at)},"due":null,"handed_in":null}},'
+        '"needs":null,"left_out":[],"word":null,"closing":null,"review":false}'
     )
 
 
 @lru_cache(maxsize=4096)
-def _items_text(items: tuple[str, ...]) -> tuple[str, dict[str, str]]:
-    """These ids as JSON, all together, and each by itself."""
+def _ids_text(items: tuple[str, ...], pages: frozenset[str]) -> tuple[str, dict[str, str], str]:
+    """These ids as JSON, all together, and each by itself; and those of pages."""
     quoted = {item: as_json(item) for item in items}
-    return f"[{','.join(quoted.values())}]", quoted
+    of_pages = [quoted[item] for item in items if item in pages]
+    return f"[{','.join(quoted.values())}]", quoted, f"[{','.join(of_pages)}]"
 
 
 def mine_at_own_pace(state: State, seat: Seat) -> Mine:
     """A student's own part, without points and places: these are told to the class, at the end."""
     number, place = seat.number, place_of(state, seat.number)
-    ask = state.ask_of(place[0]) if place else None
+    ask = state.ask_of(place.item) if place else None
     response = ask.responses.get(number) if ask else None
-    marked = response if place and place[1] == "told" else None
+    marked = response if place and place.stage == "told" else None
+    marks = state.settings.marks
     item = state.item(ask.item_id) if ask else None
+    right, scored = _score(state, seat)
     return Mine(
         seat=number,
         name=state.own_name(seat),
@@ -106,37 +122,40 @@ def mine_at_own_pace(state: State, seat: Seat) -> Mine:
         description=item.picture.description if item and item.picture and seat.fog_lifted else "",
         ask=ask.id if ask else None,
         answer=own_answer(item, response, is_told=marked is not None) if item and response else None,
-        mark=marked.mark if marked else None,
-        forgiven=own_remarks(item, marked) if item and marked else (),
+        mark=marked.mark if marked and marks else None,
+        forgiven=own_remarks(item, marked) if item and marked and marks else (),
         gained=None,
         bonus=None,
+        for_run=None,
         points=None,
         place=None,
         people=0,
-        right=0.0,
-        scored=0,
-        paper=_my_paper(state, number),
+        right=right,
+        scored=scored,
+        paper=own_paper(state, number),
         needs=own_needs(state, seat),
-        left_out=() if place is None or place[1] == "told" else own_left_out(state, seat, item),
+        left_out=() if place is None or place.stage == "told" else own_left_out(state, seat, item),
+        word=words_to(state, number),
+        closing=own_closing(state, number),
+        review=may_review(state, number),
     )
+
+
+def _score(state: State, seat: Seat) -> tuple[float, int]:
+    """The sum of marks, and of how many questions, once it may be told."""
+    if not score_told(state, seat.number):
+        return 0.0, 0
+    asks = [
+        ask for ask in state.standing_asks() if state.counts(state.item(ask.item_id)) and was_asked(state, seat, ask)
+    ]
+    given = (ask.responses.get(seat.number) for ask in asks)
+    return sum((response.mark or 0.0 for response in given if response), 0.0), len(asks)
 
 
 def place_of(state: State, seat: int) -> Place | None:
+    """Nothing before it was begun, once it was handed in, and while the session is paused."""
     paper = state.papers.get(seat)
-    if paper is None or paper.at not in state.items:
+    if paper is None or paper.is_over or state.is_paused or paper.at not in state.items:
         return None
     ask = state.ask_of(paper.at)
-    return paper.at, "told" if ask and told(state, seat, ask) else "asked"
-
-
-def _my_paper(state: State, seat: int) -> MyPaper | None:
-    paper = state.papers.get(seat)
-    if paper is None:
-        return None
-    return MyPaper(
-        items=paper.items,
-        at=paper.at,
-        answered=tuple(item for item in paper.items if item in paper.answered),
-        deadline=paper.deadline,
-        handed_in=paper.handed_in_by,
-    )
+    return Place(paper.at, "told" if ask and told(state, seat, ask) else "asked", paper.order)

@@ -5,19 +5,38 @@ had then: time that is added, and an opening after that one, give nobody more of
 """
 
 from lantern.core.games import NOTHING, Gain, Play, game_of
-from lantern.core.questions.items import Item, Question
+from lantern.core.questions.items import Item, Question, is_scored
 from lantern.core.questions.marking import FIRST
 from lantern.core.session.allowing import time_factor
 from lantern.core.session.model import Ask, Seat, State
 from lantern.core.values import Milliseconds
 
 
-def gained(state: State, item: Item, mark: float | None, left: float | None) -> Gain:
-    """What an answer with this mark earns, given with this share of the time left."""
+def gained(state: State, item: Item, mark: float | None, left: float | None, run: int = 0) -> Gain:
+    """What an answer with this mark earns, given with this share of the time left, after so many right ones in a
+    row."""
     if mark is None or not isinstance(item, Question):
         return NOTHING
     chosen = state.settings.game
-    return game_of(chosen).gain(chosen, Play(mark, item.weight, left))
+    return game_of(chosen).gain(chosen, Play(mark, item.weight, left, run))
+
+
+def run_before(state: State, ask: Ask, seat: int) -> int:
+    """How many right answers in a row this person gave to the questions that were asked before this one; 0 where the
+    game does not look at it. A question that is not scored neither makes a run longer nor ends it."""
+    chosen = state.settings.game
+    if not game_of(chosen).wants_runs(chosen):
+        return 0
+    run = 0
+    before = sorted((one for one in state.standing_asks() if one.opening < ask.opening), key=lambda one: -one.opening)
+    for one in before:
+        if not is_scored(state.item(one.item_id)):
+            continue
+        response = one.responses.get(seat)
+        if response is None or response.mark is None or response.mark < 1:
+            break
+        run += 1
+    return run
 
 
 def time_left(state: State, ask: Ask, seat: Seat, at: Milliseconds) -> float | None:

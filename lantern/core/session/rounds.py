@@ -10,10 +10,10 @@ from collections.abc import Sequence
 
 from lantern.core import errors
 from lantern.core.messages import said
-from lantern.core.questions.items import Item, Question
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Sent
+from lantern.core.session.allowing import limit_of
 from lantern.core.session.changed import changed
 from lantern.core.session.model import Ask, Laid, Phase, State, ask_id, parts_of
 from lantern.core.values import Milliseconds
@@ -61,12 +61,12 @@ def bring_back(state: State, command: c.BringBack, sent: Sent) -> Events:
 def opening(state: State, item_id: str, now: Milliseconds) -> e.Opened:
     """The question's first round, or its last one opened once more."""
     ask = state.ask_of(item_id)
-    return e.Opened(ask.id, _deadline(state.item(item_id), now)) if ask else new_round(state, item_id, now)
+    return e.Opened(ask.id, _deadline(state, item_id, now)) if ask else new_round(state, item_id, now)
 
 
 def new_round(state: State, item_id: str, now: Milliseconds) -> e.Opened:
     latest = max((ask.round for ask in state.rounds(item_id)), default=0)
-    return e.Opened(ask_id(item_id, latest + 1), _deadline(state.item(item_id), now))
+    return e.Opened(ask_id(item_id, latest + 1), _deadline(state, item_id, now))
 
 
 def leave(state: State) -> list[e.Event]:
@@ -127,6 +127,6 @@ def _but_withdrawn(state: State, asks: Sequence[str]) -> tuple[str, ...]:
     return tuple(one for one in asks if one != gone)
 
 
-def _deadline(item: Item, now: Milliseconds) -> Milliseconds | None:
-    limit = item.time_limit if isinstance(item, Question) else None
-    return now + limit * 1000 if limit else None
+def _deadline(state: State, item_id: str, now: Milliseconds) -> Milliseconds | None:
+    limit = limit_of(state, state.item(item_id))
+    return None if limit is None else now + limit

@@ -8,7 +8,8 @@ from pydantic import TypeAdapter
 from pydantic_core import from_json
 
 from lantern.core.session.events import AnyStoredEvent, StoredEvent
-from lantern.core.session.model import Settings, ask_id
+from lantern.core.session.model import ask_id
+from lantern.core.session.settings import Settings
 from lantern.core.shapes import Json, Shape
 
 _READER: TypeAdapter[StoredEvent] = TypeAdapter(AnyStoredEvent)
@@ -70,8 +71,29 @@ def _with_how_they_are_known(settings: Json) -> Json:
     return {**_without("ask_names")(settings), "known": "nickname" if settings["ask_names"] else "nobody"}
 
 
-EVENT = Shape((_people_and_rounds,))
-SETTINGS = Shape((_with_papers, _with_a_game, _with_how_they_are_known))
+def _with_two_switches(settings: Json) -> Json:
+    """Version 5: the manner is one of the settings, and each says one thing for both manners."""
+    paper = settings["paper"]
+    kept = {**_without("paper")(settings), "manner": "own_pace" if paper else "led"}
+    if paper is None:
+        return kept
+    return {
+        **kept,
+        "answers": paper["answers"],
+        "feedback": paper["tell"],
+        "mix_questions": paper["own_order"],
+        "questions": {"pick": "each", "count": paper["draw"]} if paper["draw"] else {"pick": "all"},
+        "time": {"of": "whole", "whole": paper["limit"]} if paper["limit"] else {"of": "none"},
+    }
+
+
+def _with_an_order(event: Json) -> Json:
+    """Version 3: a paper has an order of the options. Before, everybody had the session's."""
+    return {**event, "order": 0} if event["type"] == "paper_drawn" else event
+
+
+EVENT = Shape((_people_and_rounds, _with_an_order))
+SETTINGS = Shape((_with_papers, _with_a_game, _with_how_they_are_known, _with_two_switches))
 
 
 def write_event(event: StoredEvent) -> str:

@@ -6,7 +6,8 @@ from lantern.core.session import commands as c
 from lantern.core.session.actors import Actor, Recorded, Role, Sent
 from lantern.core.session.course import replay
 from lantern.core.session.engine import decide
-from lantern.core.session.model import Settings, State, ask_id, new_session
+from lantern.core.session.model import State, ask_id, new_session
+from lantern.core.session.settings import Settings
 from lantern.core.session.views import Mine, Places, StudentView, mine, student_view
 from lantern.core.values import Milliseconds
 

@@ -8,14 +8,17 @@
 
 import json
 from functools import lru_cache
+from typing import Literal
 
 from lantern.core.classes.needs import NONE, Needs
 from lantern.core.questions import AnyAnswer, AnyKey, AnyPublicItem, AnyTally, kind_of
 from lantern.core.questions.items import Answer, Item, Media, Question, Remark, explanation_html
-from lantern.core.session.allowing import left_out, needs_of
-from lantern.core.session.asking import told, told_asks, was_asked
-from lantern.core.session.model import Phase, Response, Seat, State
+from lantern.core.session.allowing import class_deadline, left_out, limit_of, needs_of, own_deadline
+from lantern.core.session.asking import score_told, told, told_asks, was_asked
+from lantern.core.session.drawing import drawn_for, in_order
+from lantern.core.session.model import Ask, Phase, Response, Seat, State
 from lantern.core.session.paper import HandedInBy
+from lantern.core.session.settings import Feedback, FinalScore
 from lantern.core.session.standings import Standing, standings
 from lantern.core.values import Milliseconds, Value
 
@@ -38,22 +41,67 @@ class Shown(Value):
     explanation_media: Media | None = None
 
 
+Stopped = Literal["", "paused", "today"]
+"""Whether the session goes on, is paused, or is closed until another day."""
+
+
+class Work(Value):
+    """At own pace, what somebody has to know before they begin. `limit` is in seconds, for the whole of it; `until` is
+    a moment. `timed`: questions have a time of their own. `collected`: it can be begun no more."""
+
+    questions: int
+    changeable: bool
+    feedback: Feedback
+    limit: int | None
+    until: Milliseconds | None
+    timed: bool
+    collected: bool
+
+
+class Told(Value):
+    """What the desk wrote. `number` tells it from what it wrote before."""
+
+    number: int
+    text: str
+
+
 class StudentView(Value):
+    """`changeable`: an answer may be changed until its question is closed. `word` is what the desk wrote to
+    everybody."""
+
     title: str
     phase: Phase
     step: int
     questions: int
     shown: Shown | None
+    stopped: Stopped = ""
+    changeable: bool = False
+    work: Work | None = None
+    word: Told | None = None
 
 
 class MyPaper(Value):
-    """One student's paper. `answered` are those of its `items` that have an answer; `at` is where they are."""
+    """One student's paper. `pages` are those of its `items` that ask nothing, `answered` those that have an answer,
+    `flagged` those to come back to; `at` is where they are. `reached_at` is when they came there first, and `due` when
+    the time of that question is over, where it has one."""
 
     items: tuple[str, ...]
+    pages: tuple[str, ...]
     at: str
     answered: tuple[str, ...]
+    flagged: tuple[str, ...]
+    began_at: Milliseconds
     deadline: Milliseconds | None
+    reached_at: Milliseconds
+    due: Milliseconds | None
     handed_in: HandedInBy | None
+
+
+class Closing(Value):
+    """What somebody is told in the end: which form of the score, and the teacher's own words."""
+
+    score: FinalScore
+    words: str
 
 
 class Mine(Value):
@@ -63,7 +111,8 @@ class Mine(Value):
 
     `needs` are absent where there are none; `left_out` are parts of the current question that are not shown here.
     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
-    `description` is the current picture's, for a student who sees pictures without fog.
+    `description` is the current picture's, for a student who sees pictures without fog. `word` is what the desk wrote
+    to this one. `closing` is there once it is over for them; `review`: they may look at what was right.
     """
 
     seat: int
@@ -76,6 +125,7 @@ class Mine(Value):
     forgiven: tuple[Remark, ...]
     gained: int | None
     bonus: int | None
+    for_run: int | None
     points: int | None
     place: int | None
     people: int
@@ -84,6 +134,9 @@ class Mine(Value):
     paper: MyPaper | None = None
     needs: Needs | None = None
     left_out: tuple[str, ...] = ()
+    word: Told | None = None
+    closing: Closing | None = None
+    review: bool = False
 
 
 class Place(Value):
@@ -92,8 +145,17 @@ class Place(Value):
     place: int
 
 
+class Papers(Value):
+    """At own pace: how many have begun and handed in, and the class's time, which began at `since`."""
+
+    begun: int
+    handed_in: int
+    since: Milliseconds
+    deadline: Milliseconds | None
+
+
 class ScreenView(Value):
-    """`right_share` is the mean mark, 0..1, once the class sees what is right."""
+    """`right_share` is the mean mark, 0..1, once the class sees what is right. Without `named` nobody is named."""
 
     title: str
     code: str
@@ -106,6 +168,9 @@ class ScreenView(Value):
     people: int
     names: tuple[str, ...]
     standings: tuple[Place, ...]
+    named: bool = True
+    stopped: Stopped = ""
+    papers: Papers | None = None
 
 
 def student_view(state: State) -> StudentView:
@@ -114,27 +179,70 @@ def student_view(state: State) -> StudentView:
         phase=state.phase,
         step=state.step,
         questions=len(state.content.question_numbers()),
-        shown=shown(state),
+        shown=None if state.is_paused else shown(state),
+        stopped=stopped(state),
+        changeable=not state.is_own_pace and not state.settings.is_final,
+        work=_work(state) if state.is_own_pace and state.phase is not Phase.ENDED else None,
+        word=words_to(state, None),
+    )
+
+
+def stopped(state: State) -> Stopped:
+    if not state.is_paused:
+        return ""
+    return "today" if state.for_today else "paused"
+
+
+def words_to(state: State, seat: int | None) -> Told | None:
+    """What the desk wrote last to a seat, or (None) to everybody; None once it was taken away."""
+    word = state.words.get(seat)
+    return Told(number=word.number, text=word.text) if word and word.text else None
+
+
+def _work(state: State) -> Work:
+    settings = state.settings
+    limit = settings.time.whole + state.time_given // 1000 if settings.time.of == "whole" else None
+    asked = [item for item in state.content.items if kind_of(item).is_asked]
+    drawn = drawn_for(state.content.items, settings, state.seed, 0) if settings.questions.pick == "each" else None
+    return Work(
+        questions=len(asked) if drawn is None else sum(item.id in drawn for item in asked),
+        changeable=not settings.is_final,
+        feedback=settings.feedback,
+        limit=limit,
+        until=class_deadline(state) if settings.time.of == "clock" else None,
+        timed=any(limit_of(state, item) is not None for item in asked),
+        collected=state.collected,
     )
 
 
 def screen_view(state: State, code: str) -> ScreenView:
     answers = state.responses(state.cursor) if state.cursor else []
-    people = list(state.people())
-    show_places = state.phase is Phase.STANDINGS or (state.phase is Phase.ENDED and state.settings.show_standings)
+    people, named = list(state.people()), state.settings.names_on_screen
+    ended = state.phase is Phase.ENDED and state.settings.shows_standings
     return ScreenView(
         title=state.content.title,
         code=code,
         phase=state.phase,
         step=state.step,
         questions=len(state.content.question_numbers()),
-        shown=shown(state),
+        shown=None if state.is_paused else shown(state),
         answered=len(answers),
         right_share=mean_mark(answers) if state.phase is Phase.REVEALED and not state.curtain else None,
         people=len(people),
-        names=tuple(state.name(seat) for seat in people) if state.phase is Phase.LOBBY else (),
-        standings=tuple(_place(row) for row in standings(state)[:TOP_PLACES]) if show_places else (),
+        names=tuple(state.name(seat) for seat in people) if named and state.phase is Phase.LOBBY else (),
+        standings=tuple(_place(row, named) for row in standings(state)[:TOP_PLACES])
+        if ended or state.phase is Phase.STANDINGS
+        else (),
+        named=named,
+        stopped=stopped(state),
+        papers=_papers(state) if state.phase is Phase.WORKING else None,
     )
+
+
+def _papers(state: State) -> Papers:
+    papers = [state.papers[seat.number] for seat in state.people() if seat.number in state.papers]
+    handed_in = sum(paper.is_over for paper in papers)
+    return Papers(begun=len(papers), handed_in=handed_in, since=state.started_at, deadline=class_deadline(state))
 
 
 def mine(state: State, places: "Places", seat_number: int) -> Mine:
@@ -143,7 +251,8 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
     ask = state.ask
     response = ask.responses.get(seat_number) if ask else None
     marked = response if ask and response and told(state, seat_number, ask) else None
-    standing = places.by_seat.get(seat_number) if state.settings.show_standings else None
+    settings, has_score = state.settings, score_told(state, seat_number)
+    standing = places.by_seat.get(seat_number) if settings.shows_standings and settings.points else None
     return Mine(
         seat=seat.number,
         name=state.own_name(seat),
@@ -151,17 +260,90 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
         description=_description(state) if seat.fog_lifted else "",
         ask=ask.id if ask else None,
         answer=own_answer(state.item(ask.item_id), response, is_told=marked is not None) if ask and response else None,
-        mark=marked.mark if marked else None,
-        forgiven=own_remarks(state.item(ask.item_id), marked) if ask and marked else (),
-        gained=marked.points if marked else None,
-        bonus=marked.bonus if marked else None,
+        mark=marked.mark if marked and settings.marks else None,
+        forgiven=own_remarks(state.item(ask.item_id), marked) if ask and marked and settings.marks else (),
+        gained=marked.points if marked and settings.points else None,
+        bonus=marked.bonus if marked and settings.points else None,
+        for_run=marked.for_run if marked and settings.points else None,
         points=standing.points if standing else None,
         place=standing.place if standing else None,
         people=places.people,
-        right=places.marks.get(seat_number, 0.0),
-        scored=places.scored(seat),
+        right=places.marks.get(seat_number, 0.0) if has_score else 0.0,
+        scored=places.scored(seat) if has_score else 0,
+        paper=own_paper(state, seat_number),
         needs=own_needs(state, seat),
         left_out=own_left_out(state, seat, state.current),
+        word=words_to(state, seat_number),
+        closing=own_closing(state, seat_number),
+        review=may_review(state, seat_number),
+    )
+
+
+def own_paper(state: State, seat: int) -> MyPaper | None:
+    paper = state.papers.get(seat)
+    if paper is None:
+        return None
+    ask = state.ask_of(paper.at)
+    return MyPaper(
+        items=paper.items,
+        pages=tuple(item for item in paper.items if item in state.pages),
+        at=paper.at,
+        answered=tuple(item for item in paper.items if item in paper.answered),
+        flagged=tuple(item for item in paper.items if item in paper.flagged),
+        began_at=paper.began_at,
+        deadline=paper.deadline,
+        reached_at=paper.reached.get(paper.at, paper.began_at),
+        due=own_deadline(state, state.seats[seat], ask) if ask else None,
+        handed_in=paper.handed_in_by,
+    )
+
+
+def own_closing(state: State, seat: int) -> Closing | None:
+    """Nothing as long as it is not over for this person."""
+    paper = state.papers.get(seat)
+    if state.phase is not Phase.ENDED and (paper is None or not paper.is_over):
+        return None
+    closing = state.settings.closing
+    return Closing(score=closing.score if score_told(state, seat) else "none", words=closing.words)
+
+
+def may_review(state: State, seat: int) -> bool:
+    """Whether this person may look at what was right in what they were asked, once it is over for them."""
+    paper = state.papers.get(seat)
+    if state.phase is not Phase.ENDED and (paper is None or not paper.is_over):
+        return False
+    return any(told(state, seat, ask) and was_asked(state, state.seats[seat], ask) for ask in state.standing_asks())
+
+
+class Reviewed(Value):
+    """A question that is over, as one student may look at it again."""
+
+    shown: Shown
+    answer: AnyAnswer | None
+    mark: float | None
+    forgiven: tuple[Remark, ...]
+
+
+def reviewed(state: State, seat_number: int) -> tuple[Reviewed, ...]:
+    """What this person may look at again, in the order in which they had it."""
+    seat, paper = state.seats[seat_number], state.papers.get(seat_number)
+    if not may_review(state, seat_number):
+        return ()
+    asks = [state.ask_of(item) for item in (paper.items if paper else state.ids)]
+    return tuple(
+        _reviewed(state, seat, ask, paper.order if paper else 0)
+        for ask in asks
+        if ask and told(state, seat_number, ask) and was_asked(state, seat, ask)
+    )
+
+
+def _reviewed(state: State, seat: Seat, ask: Ask, order: int) -> Reviewed:
+    item, response, marks = state.item(ask.item_id), ask.responses.get(seat.number), state.settings.marks
+    return Reviewed(
+        shown=shown_item(state, item, with_key=True, order=order),
+        answer=own_answer(item, response, is_told=True) if response else None,
+        mark=response.mark if response and marks else None,
+        forgiven=own_remarks(item, response) if response and marks else (),
     )
 
 
@@ -198,7 +380,8 @@ class Places:
         self._state = state
         self.by_seat = {row.seat: row for row in standings(state)}
         self.people = len(self.by_seat)
-        self._over = [ask for ask in told_asks(state) if state.counts(state.item(ask.item_id))]
+        over = state.standing_asks() if state.phase is Phase.ENDED else told_asks(state)
+        self._over = [ask for ask in over if state.counts(state.item(ask.item_id))]
         self.marks: dict[int, float] = {}
         for ask in self._over:
             for response in ask.responses.values():
@@ -224,7 +407,8 @@ def shown(state: State, *, desk: bool = False) -> Shown | None:
         counted_as = item if with_key else _keyless(item)
         counted = kind.tally(counted_as, [r.answer for r in state.responses(item.id)])
         tally = kind.told(counted_as, counted, desk=desk, with_key=with_key)
-    shown = shown_item(state, item, with_key=with_key)
+    explains = desk or state.settings.explanations
+    shown = shown_item(state, item, with_key=with_key, explains=explains)
     return shown.model_copy(
         update={
             "opened_at": ask.opened_at if ask and ask.is_open else None,
@@ -234,18 +418,20 @@ def shown(state: State, *, desk: bool = False) -> Shown | None:
     )
 
 
-def shown_item(state: State, item: Item, *, with_key: bool) -> Shown:
-    """An item without its time and its tally; `with_key` with what is right and why."""
+def shown_item(state: State, item: Item, *, with_key: bool, order: int = 0, explains: bool | None = None) -> Shown:
+    """An item without its time and its tally; `with_key` with what is right and (where it `explains`, as the session
+    does) why. `order` is the order of its options, at own pace."""
     kind, ask = kind_of(item), state.ask_of(item.id)
-    public = kind.public(item, state.seed)
+    with_why = with_key and (state.settings.explanations if explains is None else explains)
+    public = kind.public(in_order(item, state.seed, order), f"{state.seed}:{order}" if order else state.seed)
     return Shown(
         item=public.model_copy(update={"picture": item.picture}) if with_key else public,
         ask=ask.id if ask else None,
         round=ask.round if ask else 1,
         number=state.content.question_numbers().get(item.id),
         key=kind.key(item) if with_key else None,
-        explanation_html=explanation_html(item) if with_key else "",
-        explanation_media=item.explanation_media if with_key and isinstance(item, Question) else None,
+        explanation_html=explanation_html(item) if with_why else "",
+        explanation_media=item.explanation_media if with_why and isinstance(item, Question) else None,
     )
 
 
@@ -253,8 +439,8 @@ def _keyless(item: Item) -> Item:
     return item.model_copy(update={"scored": False}) if isinstance(item, Question) else item
 
 
-def _place(row: Standing) -> Place:
-    return Place(name=row.name, points=row.points, place=row.place)
+def _place(row: Standing, named: bool) -> Place:
+    return Place(name=row.name if named else "", points=row.points, place=row.place)
 
 
 def mean_mark(responses: list[Response]) -> float | None:

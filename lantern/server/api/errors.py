@@ -39,6 +39,11 @@ class UnknownCode(core.LanternError):
     sentence = "No session has this code just now. Check the code on the big screen."
 
 
+class NotOpenYet(UnknownCode):
+    code = "not_open_yet"
+    sentence = "The doors of this session are still closed. Wait until your teacher opens them."
+
+
 class UnknownSession(core.LanternError):
     """Another's session and one that is not there are refused in the same words."""
 

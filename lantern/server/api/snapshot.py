@@ -34,7 +34,7 @@ def defaults_of(snapshot: str) -> str:
     kinds: dict[str, str] = schemas["PutItem"]["properties"]["item"]["discriminator"]["mapping"]
     defaults = {
         "items": {kind: _defaults(schemas[ref.rpartition("/")[2]]) for kind, ref in kinds.items()},
-        "settings": _defaults(schemas["LedSettings"]),
+        "settings": _defaults(schemas["Settings"]),
         "needs": _defaults(schemas["Needs"]),
     }
     return json.dumps(defaults, indent=2, ensure_ascii=False) + "\n"

@@ -10,13 +10,14 @@ from django.utils import timezone
 
 from lantern.core.classes.join_codes import make_code
 from lantern.core.classes.made_names import Language, free_number, made_name
+from lantern.core.errors import NotPossible
 from lantern.core.messages import said
 from lantern.core.questions.marking import LATEST
 from lantern.core.session import Sent, Settings
 from lantern.core.session.actors import NEWCOMER
+from lantern.core.session.stored import SETTINGS, read_settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.api import limits
-from lantern.server.api.errors import BadForm
 from lantern.server.classes.models import SchoolClass
 from lantern.server.library.actions import freeze
 from lantern.server.library.models import QuestionSet
@@ -25,8 +26,9 @@ from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import WhoJoins, asks, listed_names, who_joins
 from lantern.server.live.faults import faulty_rows
 from lantern.server.live.hub import hub, raise_refusal
-from lantern.server.live.models import LiveSession
-from lantern.server.live.queries import class_info, code_info, running_session, session_or_class
+from lantern.server.live.models import LiveSession, Preset
+from lantern.server.live.offers import check_settings
+from lantern.server.live.queries import class_info, code_info, prepared_info, running_session, session_or_class
 from lantern.server.live.rules import may_lead
 from lantern.server.live.schemas import CodeInfo, Joined, JoinForm, MadeName
 from lantern.server.live.tokens import make_token
@@ -37,15 +39,17 @@ CODE_TRIES = 20
 
 @transaction.atomic
 def start_session(
-    teacher: Teacher, question_set: QuestionSet, settings: Settings, of_class: SchoolClass | None = None
+    teacher: Teacher,
+    question_set: QuestionSet,
+    settings: Settings,
+    of_class: SchoolClass | None = None,
+    *,
+    later: bool = False,
 ) -> LiveSession:
-    """Freeze the set and open the doors. Raises NotReady while the set cannot run, BadForm where names shall be picked
-    from the list of no class."""
-    if settings.known == "list" and of_class is None:
-        raise BadForm(
-            said("list_of_no_class", "Choose a class, so that there is a list to pick from."), field="of_class"
-        )
-    revision = freeze(teacher, question_set)
+    """Freeze the set and open the doors, or prepare to. Raises NotReady while the set cannot run, BadForm for what
+    cannot be run so."""
+    check_settings(question_set, settings, of_class)
+    revision, now = freeze(teacher, question_set), timezone.now()
     for attempt in range(CODE_TRIES):
         try:
             with transaction.atomic():
@@ -58,12 +62,58 @@ def start_session(
                     settings=settings.model_dump(mode="json"),
                     seed=secrets.token_hex(16),
                     rules=LATEST,
-                    created_at=timezone.now(),
+                    created_at=now,
+                    opened_at=None if later else now,
                 )
         except IntegrityError:  # the code is in use; draw another
             if attempt == CODE_TRIES - 1:
                 raise
     raise AssertionError("unreachable")
+
+
+@transaction.atomic
+def prepare_otherwise(
+    teacher: Teacher, session: LiveSession, settings: Settings, of_class: SchoolClass | None
+) -> LiveSession:
+    """How a session that is prepared shall be run instead. Raises BadForm, and NotPossible once it was opened."""
+    _require_prepared(teacher, session)
+    check_settings(session.revision.set, settings, of_class)
+    session.settings, session.settings_shape = settings.model_dump(mode="json"), SETTINGS.latest
+    session.of_class = of_class
+    session.save(update_fields=["settings", "settings_shape", "of_class"])
+    return session
+
+
+@transaction.atomic
+def open_session(teacher: Teacher, session: LiveSession) -> LiveSession:
+    """Open the doors of a session that is prepared, with its set as it stands now. Raises NotReady, BadForm;
+    NotPossible once it was opened."""
+    _require_prepared(teacher, session)
+    check_settings(session.revision.set, read_settings(session.settings_shape, session.settings), session.of_class)
+    session.revision = freeze(teacher, session.revision.set)
+    session.title, session.opened_at = session.revision.content["title"], timezone.now()
+    session.rules = LATEST
+    session.save(update_fields=["revision", "title", "opened_at", "rules"])
+    return session
+
+
+def throw_away(teacher: Teacher, session: LiveSession) -> None:
+    """Nothing has happened in a session that is prepared. Raises NotPossible once it was opened."""
+    _require_prepared(teacher, session)
+    session.delete()
+
+
+def _require_prepared(teacher: Teacher, session: LiveSession) -> None:
+    if not may_lead(teacher, session):
+        raise PermissionDenied
+    if session.opened_at is not None:
+        raise NotPossible(said("opened_already", "The doors of this session have been opened already."))
+
+
+def save_preset(teacher: Teacher, name: str, settings: Settings) -> Preset:
+    kept = {"settings": settings.model_dump(mode="json"), "shape": SETTINGS.latest}
+    preset, _ = Preset.objects.update_or_create(owner=teacher, name=" ".join(name.split()), defaults=kept)
+    return preset
 
 
 def rename_session(teacher: Teacher, session: LiveSession, title: str) -> None:
@@ -88,6 +138,8 @@ async def look_up(code: str, device: str, address: str) -> CodeInfo:
     found = await sync_to_async(session_or_class)(code, device, address)
     if isinstance(found, SchoolClass):
         return await sync_to_async(class_info)(found)
+    if found.opened_at is None:
+        return await sync_to_async(prepared_info)(found)
     if await sync_to_async(asks)(found) != "list":
         return await sync_to_async(code_info)(found)
     room = await hub().room(found.pk)

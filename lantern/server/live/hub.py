@@ -26,6 +26,7 @@ from lantern.core.session.events import (
     Answered,
     Claimed,
     Erased,
+    Flagged,
     FogLifted,
     HandedIn,
     Joined,
@@ -64,7 +65,7 @@ THE_END = object()
 EMPTY_LASTS = 60.0
 LOOK_EVERY = 60.0
 """Seconds between two looks for rooms in which nothing happens."""
-QUIET = (Joined, Named, Answered, PaperDrawn, WentTo, AnswerCleared, HandedIn)
+QUIET = (Joined, Named, Answered, PaperDrawn, WentTo, AnswerCleared, Flagged, HandedIn)
 OF_ONE_SEAT = (Joined, Renamed, Erased, Removed, Restored, Claimed, FogLifted)
 
 

@@ -23,7 +23,8 @@ class LiveSession(models.Model):
     with: they do not change under a session.
 
     `of_class` is the class that it is for, if it is for one. `seq` is the number of its last event. `summary` is
-    written at the end, for the list of sessions.
+    written at the end, for the list of sessions. `opened_at` is when its doors were opened: before, it is prepared, and
+    nobody can come in.
     """
 
     owner = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="sessions")
@@ -37,6 +38,7 @@ class LiveSession(models.Model):
     rules = models.PositiveSmallIntegerField(default=FIRST)
     seq = models.PositiveIntegerField(default=0)
     created_at = models.DateTimeField()
+    opened_at = models.DateTimeField(null=True, blank=True)
     ended_at = models.DateTimeField(null=True, blank=True)
     summary = models.JSONField(null=True, blank=True)
 
@@ -47,6 +49,19 @@ class LiveSession(models.Model):
                 fields=["code"], condition=models.Q(ended_at=None), name="one_running_session_a_code"
             ),
         )
+
+
+class Preset(models.Model):
+    """Settings that a teacher keeps under a name, in the version `shape`."""
+
+    owner = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="presets")
+    name = models.CharField(max_length=60)
+    settings = models.JSONField()
+    shape = models.PositiveSmallIntegerField(default=settings_shape)
+
+    class Meta:
+        ordering = ("name",)
+        constraints = (models.UniqueConstraint(fields=["owner", "name"], name="one_preset_a_name"),)
 
 
 class SessionEvent(models.Model):

@@ -19,7 +19,8 @@ from lantern.server.live.tokens import read_token
 from lantern.server.media.models import StoredMedia
 
 COOKIE = "lantern_seats"
-A_DAY = 86_400
+A_MONTH = 30 * 86_400
+"""Seconds. A session may be closed for today, and go on another day."""
 BETWEEN, MOST = "~", 4
 """A browser may hold several seats, one in each tab."""
 
@@ -31,7 +32,7 @@ def remember_seat(request: HttpRequest, response: HttpResponse, token: str) -> N
     response.set_cookie(
         COOKIE,
         BETWEEN.join(tokens),
-        max_age=A_DAY,
+        max_age=A_MONTH,
         secure=settings.SESSION_COOKIE_SECURE,
         httponly=True,
         samesite="Lax",

@@ -10,11 +10,13 @@ from lantern.core.errors import BadAnswer, NotOpen
 from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.items import Item
 from lantern.core.session import Phase, State
+from lantern.core.session.asking import item_before
+from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import owned
 from lantern.server.api import limits
 from lantern.server.api.addresses import public_url
-from lantern.server.api.errors import UnknownCode
+from lantern.server.api.errors import NotOpenYet, UnknownCode
 from lantern.server.classes.models import SchoolClass
 from lantern.server.classes.queries import school_of, teachers_of
 from lantern.server.live.entering import asks
@@ -40,30 +42,43 @@ def refuse_code(typed: str, device: str, address: str) -> None:
 
 
 def running_session(typed: str, device: str, address: str) -> LiveSession:
-    """The session with this code. Raises what `refuse_code` raises."""
+    """The session with this code. Raises what `refuse_code` raises, and NotOpenYet where it is prepared."""
+    session = _with_code(typed, device, address)
+    if session.opened_at is None:
+        raise NotOpenYet(field="code")
+    return session
+
+
+def _with_code(typed: str, device: str, address: str) -> LiveSession:
+    """Also where its doors are still closed."""
     refuse_code(typed, device, address)
-    running = _running().filter(code=read_code(typed)).first()
-    if running is None:  # it has just ended
+    session = _not_ended().filter(code=read_code(typed)).first()
+    if session is None:  # it has just ended
         raise UnknownCode(field="code")
-    return running
+    return session
 
 
 def session_or_class(typed: str, device: str, address: str) -> LiveSession | SchoolClass:
-    """What a code leads to: a session; or the class whose standing code it is, where not just one is running.
+    """What a code leads to: a session, perhaps one that is prepared; or the class whose standing code it is, where not
+    just one is running.
 
     Raises what `refuse_code` raises.
     """
     code = read_code(typed) or ""
     if not is_standing(code):
-        return running_session(typed, device, address)
+        return _with_code(typed, device, address)
     refuse_code(typed, device, address)
     of_class = get_object_or_404(SchoolClass, code=code, archived_at=None)
     running = list(_running().filter(of_class=of_class)[:2])
     return running[0] if len(running) == 1 else of_class
 
 
-def _running() -> QuerySet[LiveSession]:
+def _not_ended() -> QuerySet[LiveSession]:
     return LiveSession.objects.select_related("owner__school", "of_class").filter(ended_at=None)
+
+
+def _running() -> QuerySet[LiveSession]:
+    return _not_ended().filter(opened_at__isnull=False)
 
 
 def _is_standing(code: str) -> bool:
@@ -88,10 +103,10 @@ def own_session(teacher: Teacher, session_id: int) -> LiveSession:
     return owned(LiveSession.objects.select_related("revision", "of_class"), teacher, session_id)
 
 
-def reading_of(state: State, asked: AnswerToRead) -> Reading:
-    """Raises NotOpen for a question that is not the open one, BadAnswer for what cannot be read."""
-    item = state.current
-    if item is None or item.id != asked.item or state.phase is not Phase.OPEN:
+def reading_of(state: State, seat: int, asked: AnswerToRead) -> Reading:
+    """Raises NotOpen for a question that is not open before this seat, BadAnswer for what cannot be read."""
+    item = item_before(state, seat)
+    if item is None or item.id != asked.item or state.phase not in (Phase.OPEN, Phase.WORKING):
         raise NotOpen
     return read_as(item, asked.answer)
 
@@ -113,6 +128,11 @@ def code_info(session: LiveSession, names: tuple[ListedName, ...] = ()) -> CodeI
         names=names,
         languages=session.owner.school.chosen.languages,
     )
+
+
+def prepared_info(session: LiveSession) -> CodeInfo:
+    """Of a session whose doors are still closed."""
+    return code_info(session).model_copy(update={"asks": None, "prepared": True})
 
 
 def class_info(of_class: SchoolClass) -> CodeInfo:
@@ -137,7 +157,10 @@ def session_info(request: HttpRequest, session: LiveSession) -> SessionInfo:
         class_name=session.of_class.name if session.of_class else "",
         set=session.revision.set_id,
         join_url=join_url(request, session),
+        opened_at=session.opened_at,
         ended_at=session.ended_at,
+        settings=read_settings(session.settings_shape, session.settings),
+        of_class=session.of_class_id,
     )
 
 

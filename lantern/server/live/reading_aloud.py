@@ -12,6 +12,7 @@ from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.questions.read_out import parts_read, stretch_of
 from lantern.core.session import State
+from lantern.core.session.asking import item_before
 from lantern.server.live.schemas import SpokenPart
 from lantern.server.services.speech import speech
 from lantern.server.services.speech.port import LONGEST, USUAL, SpeechFailed, Spoken
@@ -19,10 +20,10 @@ from lantern.server.services.speech.port import LONGEST, USUAL, SpeechFailed, Sp
 USUAL_LANGUAGE = "en"
 
 
-def spoken_part(state: State, part: str, start: int, language: str) -> SpokenPart:
-    """A part of the question that is on, from its word `start` (from 0) on, as much of it as is spoken at once. Raises
-    NotPossible, or Http404 for what is not in it."""
-    item = state.current
+def spoken_part(state: State, seat: int, part: str, start: int, language: str) -> SpokenPart:
+    """A part of the question that is before this seat, from its word `start` (from 0) on, as much of it as is spoken at
+    once. Raises NotPossible, or Http404 for what is not in it."""
+    item = item_before(state, seat)
     if item is None:
         raise NotPossible(said("nothing_to_read_aloud", "There is nothing to read aloud just now."))
     public = kind_of(item).public(item, state.seed)

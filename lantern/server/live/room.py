@@ -183,18 +183,21 @@ class Room:
     def update(self, loaded: Loaded) -> set[int]:
         """Take over a newer state; an older one (batches of two processes may cross) is left aside.
 
-        Returns the seats with devices here that are at another place of their papers, or have answered there.
+        Returns the seats with devices here whose own part has changed: they are at another place of their papers, have
+        answered there, or the desk wrote to them.
         """
         if loaded.seq < self.seq:
             return set()
-        is_news, before = loaded.seq > self.seq, None if self.sleeps else self.state.papers
+        is_news, before = loaded.seq > self.seq, None if self.sleeps else self.state
         self._loaded, self.seq, self._snapshot = loaded, loaded.seq, None
-        papers = loaded.state.papers
-        if before is None:  # whose place has changed is not known any more
-            return set(self.devices) if is_news and papers else set()
-        if papers is before:
-            return set()
-        return {seat for seat in self.devices if papers.get(seat) is not before.get(seat)}
+        after = loaded.state
+        if before is None:  # what has changed for whom is not known any more
+            return set(self.devices) if is_news and (after.papers or after.words) else set()
+        moved: set[int] = set()
+        for then, now in ((before.papers, after.papers), (before.words, after.words)):
+            if now is not then:
+                moved |= {seat for seat in self.devices if now.get(seat) is not then.get(seat)}
+        return moved
 
     def snapshot(self) -> Snapshot:
         if self._snapshot is None or self._snapshot.state is not self.state:

@@ -12,8 +12,9 @@ from ninja import Query, Router, Status
 from ninja.security import HttpBearer
 
 from lantern.core.classes.made_names import Language
-from lantern.core.session import Settings
-from lantern.server.accounts.requests import TeacherRequest
+from lantern.core.session.manners import Planned
+from lantern.core.session.views import reviewed
+from lantern.server.accounts.requests import TeacherRequest, owned
 from lantern.server.api import limits
 from lantern.server.api.addresses import public_url
 from lantern.server.api.auth import teacher, teacher_async
@@ -27,6 +28,8 @@ from lantern.server.live.connections import Audience, Connection, Waiting
 from lantern.server.live.faults import Fault, fault_of
 from lantern.server.live.hub import hub, raise_refusal
 from lantern.server.live.logins import login_of
+from lantern.server.live.models import Preset
+from lantern.server.live.offers import plan_of, preset_info, run_offer
 from lantern.server.live.private_media import remember_seat
 from lantern.server.live.queries import join_url, own_session, reading_of, running_session, session_info
 from lantern.server.live.reading_aloud import spoken_part
@@ -41,7 +44,13 @@ from lantern.server.live.schemas import (
     JoinForm,
     MadeName,
     NewSession,
+    Plan,
+    PreparedSession,
+    PresetForm,
+    PresetInfo,
     Reading,
+    Review,
+    RunOffer,
     ScreenMessage,
     SessionInfo,
     SpokenPart,
@@ -76,10 +85,53 @@ class SeatToken(HttpBearer):
 
 @router.post("/sessions", response=SessionInfo, auth=teacher)
 def start_session(request: TeacherRequest, form: NewSession) -> SessionInfo:
-    settings = Settings(**form.settings.model_dump())
     of_class = None if form.of_class is None else own_class(request.auth, form.of_class)
-    session = actions.start_session(request.auth, own_set(request.auth, form.set), settings, of_class)
+    question_set = own_set(request.auth, form.set)
+    session = actions.start_session(request.auth, question_set, form.settings, of_class, later=form.later)
     return session_info(request, session)
+
+
+@router.get("/sets/{set_id}/run", response=RunOffer, auth=teacher)
+def read_run_offer(request: TeacherRequest, set_id: int) -> RunOffer:
+    """How this set may be run, and how it was run last."""
+    return run_offer(request.auth, own_set(request.auth, set_id))
+
+
+@router.post("/plan", response=Planned, auth=teacher)
+def plan(request: TeacherRequest, form: Plan) -> Planned:
+    """What a session would be, run so; nothing is kept."""
+    return plan_of(own_set(request.auth, form.set), form.settings)
+
+
+@router.put("/presets", response=PresetInfo, auth=teacher)
+def save_preset(request: TeacherRequest, form: PresetForm) -> PresetInfo:
+    return preset_info(actions.save_preset(request.auth, form.name, form.settings))
+
+
+@router.delete("/presets/{preset_id}", response={204: None}, auth=teacher)
+def forget_preset(request: TeacherRequest, preset_id: int) -> Status[None]:
+    owned(Preset.objects.all(), request.auth, preset_id).delete()
+    return Status(204, None)
+
+
+@router.put("/sessions/{session_id}/prepared", response=SessionInfo, auth=teacher)
+def prepare_otherwise(request: TeacherRequest, session_id: int, form: PreparedSession) -> SessionInfo:
+    """How a session that is prepared shall be run instead."""
+    session = own_session(request.auth, session_id)
+    of_class = None if form.of_class is None else own_class(request.auth, form.of_class)
+    return session_info(request, actions.prepare_otherwise(request.auth, session, form.settings, of_class))
+
+
+@router.post("/sessions/{session_id}/open", response=SessionInfo, auth=teacher)
+def open_session(request: TeacherRequest, session_id: int) -> SessionInfo:
+    """The doors of a session that is prepared."""
+    return session_info(request, actions.open_session(request.auth, own_session(request.auth, session_id)))
+
+
+@router.delete("/sessions/{session_id}/prepared", response={204: None}, auth=teacher)
+def throw_away(request: TeacherRequest, session_id: int) -> Status[None]:
+    actions.throw_away(request.auth, own_session(request.auth, session_id))
+    return Status(204, None)
 
 
 @router.get("/sessions/{session_id}", response=SessionInfo, auth=teacher)
@@ -172,15 +224,22 @@ async def read_aloud(
     request: SeatRequest, part: str, language: Language = "en", start: Annotated[int, Query(ge=0)] = 0
 ) -> SpokenPart:
     """A part of the question that is on, read aloud from its word `start` on."""
-    _, room = request.auth
-    return await sync_to_async(spoken_part)(room.state, part, start, language)
+    seat, room = request.auth
+    return await sync_to_async(spoken_part)(room.state, seat.seat, part, start, language)
 
 
 @router.post("/student/reading", response=Reading, auth=SeatToken())
 async def read_answer(request: SeatRequest, asked: AnswerToRead) -> Reading:
     """How an answer to the question that is open would be understood; nothing is kept here. Raises BadAnswer."""
-    _, room = request.auth
-    return reading_of(room.state, asked)
+    seat, room = request.auth
+    return reading_of(room.state, seat.seat, asked)
+
+
+@router.get("/student/review", response=Review, auth=SeatToken())
+async def review(request: SeatRequest) -> Review:
+    """What was right in what this student was asked; nothing as long as it may not be seen."""
+    seat, room = request.auth
+    return Review(questions=reviewed(room.state, seat.seat))
 
 
 async def _next_of_teacher(request: TeacherRequest, session_id: int, role: Audience, after: str) -> HttpResponse:

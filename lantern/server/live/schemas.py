@@ -10,28 +10,88 @@ from lantern.core.questions import AnyAnswer
 from lantern.core.session import DeskCommand
 from lantern.core.session.commands import AskId
 from lantern.core.session.desk_view import DeskView
-from lantern.core.session.model import LedSettings
-from lantern.core.session.views import Mine, ScreenView, StudentView
+from lantern.core.session.settings import Answers, Manner, Settings
+from lantern.core.session.views import Mine, Reviewed, ScreenView, StudentView
 from lantern.core.values import Milliseconds, RowNumber, ShortId, Value
 from lantern.server.api.errors import ErrorReply, Gone
 
 
 class NewSession(Value):
-    """`of_class` is the class it is for, None where it is for whoever has the code."""
+    """`of_class` is the class it is for, None where it is for whoever has the code. `later`: it is prepared, and its
+    doors stay closed until they are opened."""
 
     set: int
     of_class: RowNumber | None = None
-    settings: LedSettings = LedSettings()
+    settings: Settings = Settings()
+    later: bool = False
+
+
+class PreparedSession(Value):
+    """How a session that is prepared shall be run instead."""
+
+    of_class: RowNumber | None = None
+    settings: Settings
+
+
+class TopicCount(Value):
+    topic: str
+    questions: int
+
+
+class Plan(Value):
+    """Of which set somebody asks what it would be, run so."""
+
+    set: int
+    settings: Settings
+
+
+class Switched(Value):
+    """The two switches, and the settings that go with them."""
+
+    manner: Manner
+    answers: Answers
+    settings: Settings
+
+
+class PresetForm(Value):
+    """Saved under a name that is there already, it takes the other's place."""
+
+    name: Annotated[str, Field(min_length=1, max_length=60)]
+    settings: Settings
+
+
+class PresetInfo(Value):
+    id: int
+    name: str
+    settings: Settings
+
+
+class RunOffer(Value):
+    """What the run dialog begins with. `last` is how this set was run last, None where it was not; `topics` are those
+    of its questions, with how many have each."""
+
+    start: Settings
+    last: Settings | None
+    last_class: int | None
+    switched: tuple[Switched, ...]
+    presets: tuple[PresetInfo, ...]
+    topics: tuple[TopicCount, ...]
+    questions: int
 
 
 class SessionInfo(Value):
+    """`opened_at` is absent as long as it is prepared."""
+
     id: int
     code: str
     title: str
     class_name: str
     set: int
     join_url: str
+    opened_at: datetime | None
     ended_at: datetime | None
+    settings: Settings
+    of_class: int | None
 
 
 class StoodEvent(Value):
@@ -62,7 +122,8 @@ class Running(Value):
 class CodeInfo(Value):
     """What a device is told about a code before it joins. A class's standing code leads to what is running there:
     `code` is that session's then. Where nothing runs, or several, there is no session (`asks` is null): `running` are
-    those to choose from. `languages` are those of the school, none for all that there are."""
+    those to choose from. So it is with a session that is `prepared`, as long as its doors are closed. `languages` are
+    those of the school, none for all that there are."""
 
     code: str
     title: str
@@ -71,6 +132,7 @@ class CodeInfo(Value):
     class_name: str = ""
     names: tuple[ListedName, ...] = ()
     running: tuple[Running, ...] = ()
+    prepared: bool = False
     languages: tuple[Language, ...] = ()
 
 
@@ -151,11 +213,19 @@ class Clearing(Value):
     ask: AskId
 
 
+class Flagging(Value):
+    """One wants to come back to this item of one's paper, or does not any more."""
+
+    do: Literal["flag"]
+    item: ShortId
+    flagged: bool
+
+
 class HandingIn(Value):
     do: Literal["hand_in"]
 
 
-FromAStudent = Annotated[Answering | Beginning | GoingTo | Clearing | HandingIn, Field(discriminator="do")]
+FromAStudent = Annotated[Answering | Beginning | GoingTo | Clearing | Flagging | HandingIn, Field(discriminator="do")]
 
 
 class StudentCommand(Value):
@@ -165,6 +235,12 @@ class StudentCommand(Value):
     id: ShortId
     number: CommandNumber
     command: FromAStudent
+
+
+class Review(Value):
+    """What was right in what one was asked, once it may be seen."""
+
+    questions: tuple[Reviewed, ...]
 
 
 class AnswerToRead(Value):

@@ -6,6 +6,7 @@ from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import UTC, datetime
 from functools import lru_cache
+from random import SystemRandom
 from typing import Any
 
 from django.db import connection
@@ -13,6 +14,7 @@ from django.db.backends.utils import CursorWrapper
 
 from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
+from lantern.core.classes.join_codes import make_code
 from lantern.core.classes.needs import NONE, needs_from
 from lantern.core.classes.record_ids import record_key
 from lantern.core.messages import said
@@ -30,6 +32,7 @@ from lantern.server.api.errors import FaultySession
 from lantern.server.live.models import LiveSession, Person, SessionEvent
 
 log = logging.getLogger(__name__)
+_random = SystemRandom()
 # Plain SQL in Django's transaction: these run for every commit of a lesson.
 TABLE = LiveSession._meta.db_table
 MOVE_ON = f"UPDATE {TABLE} SET seq = %s WHERE id = %s AND seq = %s"  # noqa: S608 - no input in it
@@ -104,7 +107,7 @@ def before_its_first_event(session_id: int) -> Loaded:
 
 def catch_up(loaded: Loaded) -> Loaded:
     """The same session with the events that came since. Raises FaultyEvent."""
-    course, last, names_changed = Course(loaded.state, loaded.judgements), loaded.seq, False
+    course, last, happened = Course(loaded.state, loaded.judgements), loaded.seq, set[type]()
     for row in rows_after(loaded.session_id, loaded.seq):
         last = seq = row[0]
         if is_aside(row):
@@ -115,11 +118,14 @@ def catch_up(loaded: Loaded) -> Loaded:
         except Exception as error:
             log.exception("session %d stands at its event %d", loaded.session_id, seq)
             raise FaultyEvent(loaded.session_id, seq) from error
-        names_changed = names_changed or isinstance(recorded.event, OF_THE_ROSTER)
+        happened.add(type(recorded.event))
     if last == loaded.seq:
         return loaded
     state = course.state
-    if names_changed:
+    if e.OpenedAgain in happened:
+        code = LiveSession.objects.values_list("code", flat=True).get(pk=loaded.session_id)
+        loaded = replace(loaded, code=code)
+    if not happened.isdisjoint(OF_THE_ROSTER):
         state = changed(state, roster=roster_of(loaded.session_id))
     return replace(loaded, seq=last, state=state)
 
@@ -209,7 +215,17 @@ def append(before: Loaded, after: State, recorded: Sequence[Recorded]) -> Loaded
         ended_at = datetime.fromtimestamp(after.ended_at / 1000, UTC)
         summary = _summary_or_none(before.session_id, after)
         LiveSession.objects.filter(pk=before.session_id).update(ended_at=ended_at, summary=summary)
+    if any(isinstance(record.event, e.OpenedAgain) for record in recorded):
+        return replace(before, seq=seq, state=after, code=_open_again(before.session_id, before.code))
     return replace(before, seq=seq, state=after)
+
+
+def _open_again(session_id: int, code: str) -> str:
+    """The code by which it is joined from now on: its own, or another where somebody has that meanwhile."""
+    while LiveSession.objects.filter(code=code, ended_at=None).exclude(pk=session_id).exists():
+        code = make_code(_random)
+    LiveSession.objects.filter(pk=session_id).update(ended_at=None, summary=None, code=code)
+    return code
 
 
 def _add_events(cursor: CursorWrapper, rows: Sequence[tuple[Any, ...]]) -> None:

@@ -1,0 +1,87 @@
+"""Which questions are asked, of whom, and in which order. All of it comes from the session's seed.
+
+1. What is the same for everybody is decided as the session is made: topics, the first so many, those drawn for all.
+2. What is drawn for one is decided once, and kept as an event (`events.PaperDrawn`): it never changes.
+3. The same seed draws the same, and another seat gets another paper.
+4. Pages are for everybody, and stay where they are.
+"""
+
+from collections.abc import Iterable, Sequence
+from random import Random
+
+from lantern.core.questions import kind_of
+from lantern.core.questions.items import Item
+from lantern.core.session.settings import Chosen, Settings
+
+ORDERS = 12
+"""Orders of the options that students at own pace are spread over: a class of neighbours rarely shares one, and what
+many share is encoded once."""
+
+
+def asked_of_all(items: Sequence[Item], settings: Settings, seed: str) -> tuple[Item, ...]:
+    """The items of a session, as they are the same for everybody."""
+    chosen = settings.questions
+    asked = [item for item in items if _is_asked(item) and _is_of(item, chosen.topics)]
+    if chosen.pick == "first":
+        asked = [item for group in _groups(asked, chosen) for item in group[: chosen.count]]
+    elif chosen.pick == "same" or (chosen.pick == "each" and not settings.is_own_pace):
+        asked = _sample(asked, chosen, Random(f"{seed}:same"))
+    if settings.mix_questions and not settings.is_own_pace:
+        return _put(items, asked, Random(f"{seed}:order"))
+    return _put(items, asked)
+
+
+def drawn_for(items: Sequence[Item], settings: Settings, seed: str, seat: int) -> tuple[str, ...]:
+    """The ids of the items that this seat gets, in its order; `items` are those of the session."""
+    rng = Random(f"{seed}:paper:{seat}")
+    asked = [item for item in items if _is_asked(item)]
+    if settings.questions.pick == "each":
+        asked = _sample(asked, settings.questions, rng)
+    return tuple(item.id for item in _put(items, asked, rng if settings.mix_questions else None))
+
+
+def order_for(settings: Settings, seed: str, seat: int) -> int:
+    """Which of the ORDERS of the options this seat sees, from 1; 0 is the one that the session has."""
+    if not (settings.mix_options and settings.is_own_pace):
+        return 0
+    return Random(f"{seed}:options:{seat}").randint(1, ORDERS)
+
+
+def in_order(item: Item, seed: str, order: int) -> Item:
+    """The item with its options in one of the ORDERS."""
+    return kind_of(item).mixed(item, Random(f"{seed}:{item.id}:{order}")) if order else item
+
+
+def _is_asked(item: Item) -> bool:
+    return kind_of(item).is_asked
+
+
+def _is_of(item: Item, topics: Sequence[str]) -> bool:
+    return not topics or any(tag in topics for tag in item.tags)
+
+
+def _groups(asked: Sequence[Item], chosen: Chosen) -> list[list[Item]]:
+    """Those that `count` is meant of: all together, or each topic by itself. One without a topic is a group with others
+    of none."""
+    if not chosen.per_topic:
+        return [list(asked)]
+    groups: dict[str, list[Item]] = {}
+    for item in asked:
+        tags = [tag for tag in item.tags if not chosen.topics or tag in chosen.topics]
+        groups.setdefault(tags[0] if tags else "", []).append(item)
+    return list(groups.values())
+
+
+def _sample(asked: Sequence[Item], chosen: Chosen, rng: Random) -> list[Item]:
+    return [item for group in _groups(asked, chosen) for item in rng.sample(group, min(chosen.count, len(group)))]
+
+
+def _put(items: Sequence[Item], chosen: Iterable[Item], rng: Random | None = None) -> tuple[Item, ...]:
+    """The pages, and those of the others that were chosen, in the order of the set, or (with `rng`) mixed among their
+    places."""
+    ids = {item.id for item in chosen}
+    kept = [item for item in items if item.id in ids or not _is_asked(item)]
+    if rng is None:
+        return tuple(kept)
+    mixed = iter(rng.sample([item for item in kept if item.id in ids], len(ids)))
+    return tuple(next(mixed) if item.id in ids else item for item in kept)

@@ -1,0 +1,143 @@
+"""The two switches, and what goes with them: sensible settings for the rest, and what they come to in sentences.
+
+A teacher says who leads and whether an answer is final. The rest follows, and each of it can be set otherwise; the
+sentences are made from what is set, so they stay true (docs/manners.md).
+"""
+
+from collections.abc import Sequence
+
+from lantern.core.messages import Message, said
+from lantern.core.questions import kind_of
+from lantern.core.questions.items import Item, Question
+from lantern.core.session.drawing import asked_of_all, drawn_for
+from lantern.core.session.settings import Answers, Manner, Settings, Timing
+from lantern.core.values import Value
+
+SWITCHES: tuple[tuple[Manner, Answers], ...] = (
+    ("led", "final"),
+    ("led", "changeable"),
+    ("own_pace", "final"),
+    ("own_pace", "changeable"),
+)
+SHOWN_IN_THE_END = said("plan_shows_end", "Devices tell what was right when the session ends.")
+ROUGHLY = 45
+"""Seconds that a question without a time limit is taken to need."""
+
+
+class Planned(Value):
+    """What a session would be: how many questions each one gets, roughly how many minutes of answering that is, and
+    what its settings come to."""
+
+    questions: int
+    minutes: int
+    sentences: tuple[Message, ...]
+
+
+def settings_for(manner: Manner, answers: Answers, kept: Settings | None = None) -> Settings:
+    """What goes with the two switches. How students are known is `kept`, and which game is played."""
+    is_led, is_final = manner == "led", answers == "final"
+    settings = Settings(
+        manner=manner,
+        answers=answers,
+        feedback="each" if is_led or is_final else "handed_in",
+        mix_questions=False,
+        time=Timing(of="question" if is_led else "none"),
+        points=is_led,
+        show_standings=is_led,
+        close_when_all_answered=is_led and is_final,
+    )
+    return settings if kept is None else settings.model_copy(update={"known": kept.known, "game": kept.game})
+
+
+def planned(items: Sequence[Item], settings: Settings) -> Planned:
+    """`items` are those of the set."""
+    asked = asked_of_all(items, settings, "a plan")
+    drawn = set(drawn_for(asked, settings, "a plan", 1)) if settings.is_own_pace else {item.id for item in asked}
+    questions = [item for item in asked if item.id in drawn and kind_of(item).is_asked]
+    seconds = sum(_seconds(item, settings) for item in questions)
+    return Planned(questions=len(questions), minutes=max(1, round(seconds / 60)), sentences=in_sentences(settings))
+
+
+def _seconds(item: Item, settings: Settings) -> int:
+    limit = item.time_limit if isinstance(item, Question) and settings.time.of == "question" else None
+    return (settings.time.each if settings.time.of == "question" else None) or limit or ROUGHLY
+
+
+def in_sentences(settings: Settings) -> tuple[Message, ...]:
+    """Who leads, what becomes of answers, when marks are told, what time there is, what goes on by itself."""
+    parts = (_who_leads(settings), _feedback(settings), _time(settings), *_by_itself(settings), *_drawn(settings))
+    return tuple(part for part in parts if part)
+
+
+def _who_leads(settings: Settings) -> Message:
+    if settings.is_own_pace:
+        if settings.is_final:
+            return said(
+                "plan_own_final",
+                "Everyone works through it alone, and an answer that was sent stays; nobody sees another’s answers, "
+                "and you close it.",
+            )
+        return said(
+            "plan_own_changeable",
+            "Everyone works through it alone, and may change answers until handing in; nobody sees another’s answers, "
+            "and you close it.",
+        )
+    if settings.is_final:
+        return said(
+            "plan_led_final",
+            "You lead: everyone sees the same question, the first answer counts, and you decide when it goes on.",
+        )
+    return said(
+        "plan_led_changeable",
+        "You lead: everyone sees the same question, and may change the answer until the question is closed.",
+    )
+
+
+def _feedback(settings: Settings) -> Message:
+    if settings.is_own_pace:
+        return {
+            "each": said("plan_tells_each", "What was right is told after each answer."),
+            "handed_in": said("plan_tells_handed_in", "What was right is told to each one who has handed in."),
+            "end": said("plan_tells_end", "What was right is told to everyone when you end the session."),
+            "opened": said("plan_tells_opened", "What was right is told once you open it."),
+            "never": said("plan_tells_never", "What was right is told to nobody."),
+        }[settings.feedback]
+    return {
+        "each": said("plan_shows_each", "You show what was right after each question."),
+        "handed_in": SHOWN_IN_THE_END,
+        "end": SHOWN_IN_THE_END,
+        "opened": said("plan_shows_opened", "Devices tell what was right once you open it, after the end."),
+        "never": said("plan_shows_never", "Devices never tell what was right."),
+    }[settings.feedback]
+
+
+def _time(settings: Settings) -> Message | None:
+    time = settings.time
+    if time.of == "question" and time.each:
+        return said("plan_time_each", "Each question has {seconds} seconds.", seconds=time.each)
+    if time.of == "question":
+        return said("plan_time_set", "Each question has the time that the set gives it.")
+    if settings.is_own_pace and time.of == "whole":
+        return said("plan_time_whole", "There are {minutes} minutes for all of it.", minutes=round(time.whole / 60))
+    if settings.is_own_pace and time.of == "clock":
+        return said("plan_time_clock", "It is over at a time of the clock.")
+    return said("plan_time_none", "Nothing is over by the clock.")
+
+
+def _by_itself(settings: Settings) -> list[Message]:
+    if settings.is_own_pace:
+        return []
+    found = []
+    if settings.close_when_all_answered:
+        found.append(said("plan_closes", "A question closes once all have answered."))
+    if settings.goes_on_after:
+        found.append(
+            said("plan_goes_on", "It goes on by itself {seconds} seconds after that.", seconds=settings.goes_on_after)
+        )
+    return found
+
+
+def _drawn(settings: Settings) -> list[Message]:
+    if settings.questions.pick == "each" and settings.is_own_pace:
+        return [said("plan_drawn_each", "Each one gets questions of their own.")]
+    return []

@@ -1,0 +1,60 @@
+"""What the run dialog is told: how a set may be run, how it was run last, and what would come of it."""
+
+from collections import Counter
+
+from django.utils import timezone
+
+from lantern.core.messages import said
+from lantern.core.questions import kind_of
+from lantern.core.session.manners import SWITCHES, Planned, planned, settings_for
+from lantern.core.session.settings import Settings
+from lantern.core.session.stored import read_settings
+from lantern.server.accounts.models import Teacher
+from lantern.server.api.errors import BadForm
+from lantern.server.classes.models import SchoolClass
+from lantern.server.library.models import QuestionSet
+from lantern.server.library.queries import content_of
+from lantern.server.live.models import LiveSession, Preset
+from lantern.server.live.schemas import PresetInfo, RunOffer, Switched, TopicCount
+
+
+def run_offer(teacher: Teacher, question_set: QuestionSet) -> RunOffer:
+    last = LiveSession.objects.filter(owner=teacher, revision__set=question_set).first()  # the newest
+    asked = [item for item in content_of(question_set).items if kind_of(item).is_asked]
+    topics = Counter(tag for item in asked for tag in dict.fromkeys(item.tags))
+    start = Settings(known=teacher.school.chosen.known)
+    return RunOffer(
+        start=start,
+        last=read_settings(last.settings_shape, last.settings) if last else None,
+        last_class=last.of_class_id if last else None,
+        switched=tuple(
+            Switched(manner=manner, answers=answers, settings=settings_for(manner, answers, start))
+            for manner, answers in SWITCHES
+        ),
+        presets=tuple(preset_info(preset) for preset in Preset.objects.filter(owner=teacher)),
+        topics=tuple(TopicCount(topic=topic, questions=count) for topic, count in sorted(topics.items())),
+        questions=len(asked),
+    )
+
+
+def preset_info(preset: Preset) -> PresetInfo:
+    return PresetInfo(id=preset.pk, name=preset.name, settings=read_settings(preset.shape, preset.settings))
+
+
+def plan_of(question_set: QuestionSet, settings: Settings) -> Planned:
+    return planned(content_of(question_set).items, settings)
+
+
+def check_settings(question_set: QuestionSet, settings: Settings, of_class: SchoolClass | None) -> None:
+    """Raises BadForm, at its place, for what cannot be run so."""
+    if settings.known == "list" and of_class is None:
+        raise BadForm(
+            said("list_of_no_class", "Choose a class, so that there is a list to pick from."), field="of_class"
+        )
+    items = content_of(question_set).items
+    if any(kind_of(item).is_asked for item in items) and not planned(items, settings).questions:
+        raise BadForm(said("no_question_chosen", "No question of this set is of these topics."), field="topics")
+    if settings.is_own_pace and settings.time.of == "clock":
+        until = settings.time.until
+        if until is None or until <= timezone.now().timestamp() * 1000:
+            raise BadForm(said("time_is_past", "Choose a time that is still to come."), field="until")
