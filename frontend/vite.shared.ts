@@ -3,11 +3,14 @@ import tailwindcss from '@tailwindcss/vite'
 import { fileURLToPath } from 'node:url'
 import type { UserConfig } from 'vite'
 
-/** A language is one file to fetch, whatever features its words are of. English comes with what says it. */
-const WORDS = /\/words\/(?!en|index)(\w\w)\.ts$/
+/**
+ * A language is one file to fetch, whatever features its words are of; those that are said once somebody sits
+ * are another. English comes with what says it.
+ */
+const WORDS = /(\/own|\/seated)?\/words\/(?!en|index)(\w\w)\.ts$/
 const wordsChunk = (module: string): string | null => {
   const found = WORDS.exec(module)
-  return found && `words-${found[1]}`
+  return found && `${found[1] ? 'later-' : ''}words-${found[2]}`
 }
 
 /** One build each for teachers and students: a shared one would nearly double what a phone loads. */

@@ -126,6 +126,7 @@ MAY = {
     "GET /api/exchange/sets/{set_id}": OWNER,
     "GET /api/exchange/sets/{set_id}/{format}": OWNER,
     "POST /api/live/sessions": OWNER,
+    "GET /api/live/prepared": TEACHERS,
     "GET /api/live/sets/{set_id}/run": OWNER,
     "POST /api/live/plan": OWNER,
     "PUT /api/live/presets": TEACHERS,

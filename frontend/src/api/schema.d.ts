@@ -1208,6 +1208,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live/prepared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Prepared
+         * @description Sessions whose doors are still closed, the newest first.
+         */
+        get: operations["lantern_server_live_router_list_prepared"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live/sets/{set_id}/run": {
         parameters: {
             query?: never;
@@ -7609,7 +7629,8 @@ export interface components {
          * Mine
          * @description One student's own part. `name` is empty for a guest, who is called by the seat's number.
          *
-         *     `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to.
+         *     `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to, and `number` (of the last command that
+         *     said something to it): what a device says next has a higher one.
          *
          *     `needs` are absent where there are none; `left_out` are parts of the current question that are not shown here.
          *     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
@@ -7627,6 +7648,8 @@ export interface components {
             description: string;
             /** Ask */
             ask: string | null;
+            /** Number */
+            number: number;
             /** Answer */
             answer: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"]) | null;
             /** Mark */
@@ -7672,7 +7695,7 @@ export interface components {
          * MyPaper
          * @description One student's paper. `pages` are those of its `items` that ask nothing, `answered` those that have an answer,
          *     `flagged` those to come back to; `at` is where they are. `reached_at` is when they came there first, and `due` when
-         *     the time of that question is over, where it has one.
+         *     the time of that question is over, where it has one. `went` is the highest number of a going or a flag.
          */
         MyPaper: {
             /** Items */
@@ -7693,6 +7716,8 @@ export interface components {
             reached_at: number;
             /** Due */
             due: number | null;
+            /** Went */
+            went: number;
             /** Handed In */
             handed_in: ("hand" | "time" | "desk" | "end") | null;
         };
@@ -7746,8 +7771,8 @@ export interface components {
         };
         /**
          * StudentView
-         * @description `changeable`: an answer may be changed until its question is closed. `word` is what the desk wrote to
-         *     everybody.
+         * @description `changeable`: an answer may be changed until its question is closed. `marks`: devices say whether it was right.
+         *     `word` is what the desk wrote to everybody.
          */
         StudentView: {
             /** Title */
@@ -7769,6 +7794,11 @@ export interface components {
              * @default false
              */
             changeable?: boolean;
+            /**
+             * Marks
+             * @default true
+             */
+            marks?: boolean;
             /** @default null */
             work?: components["schemas"]["Work"] | null;
             /** @default null */
@@ -7961,7 +7991,8 @@ export interface components {
         };
         /**
          * SessionRow
-         * @description A line of the list of sessions. Figures stand once the session has ended.
+         * @description A line of the list of sessions. Figures stand once the session has ended. `stopped`: it is paused, or closed
+         *     until another day.
          */
         SessionRow: {
             /** Id */
@@ -7977,6 +8008,8 @@ export interface components {
              * Format: date-time
              */
             created_at: string;
+            /** Stopped */
+            stopped: string;
             /** Ended At */
             ended_at: string | null;
             /** Took Part */
@@ -10342,6 +10375,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionInfo"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_list_prepared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionInfo"][];
                 };
             };
         };

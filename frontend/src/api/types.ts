@@ -31,8 +31,16 @@ export type Saved = Schemas['Saved']
 export type Conflict = Schemas['Conflict']
 
 /** A game with what was chosen for it. */
-export type GameChosen = Required<NonNullable<Schemas['LedSettings']['game']>>
-export type Settings = Required<Schemas['LedSettings']> & { game: GameChosen }
+export type GameChosen = Required<NonNullable<Schemas['Settings']['game']>>
+export type Settings = Required<Schemas['Settings']> & {
+  game: GameChosen
+  questions: Required<Schemas['Chosen']>
+  time: Required<Schemas['Timing']>
+  closing: Required<Schemas['ClosingWords']>
+}
+export type RunOffer = Schemas['RunOffer']
+export type PresetInfo = Schemas['PresetInfo']
+export type Planned = Schemas['Planned']
 export type GameName = GameChosen['game']
 export type GameOf<N extends GameName> = Extract<GameChosen, { game: N }>
 export type SessionInfo = Schemas['SessionInfo']
@@ -45,6 +53,11 @@ export type MadeName = Schemas['MadeName']
 export type Phase = Schemas['Phase']
 export type Shown = Schemas['Shown']
 export type Mine = Schemas['Mine']
+export type MyPaper = Schemas['MyPaper']
+export type Work = Schemas['Work']
+export type Told = Schemas['Told']
+export type Reviewed = Schemas['Reviewed']
+export type Progress = Schemas['Progress']
 export type StudentView = Schemas['StudentView']
 export type ScreenView = Schemas['ScreenView']
 export type DeskView = Schemas['DeskView']

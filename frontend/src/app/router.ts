@@ -5,7 +5,8 @@ import { BringListPage, ClassesPage, ClassPage } from '@/classes'
 import { ImportPage } from '@/exchange'
 import { DeskPage } from '@/live/desk'
 import { ShelfPage } from '@/media'
-import { SessionPage, SessionsPage } from '@/reports'
+import { SessionPage } from '@/reports'
+import SessionsView from './SessionsView.vue'
 import MissingPage from './MissingPage.vue'
 
 declare module 'vue-router' {
@@ -44,7 +45,7 @@ export const router = createRouter({
     { path: '/classes', component: ClassesPage, meta: { title: 'Classes' } },
     { path: '/classes/bring-in', component: BringListPage, meta: { title: 'Bring class lists in' } },
     { path: '/classes/:id(\\d+)', component: ClassPage, meta: { title: 'Class' } },
-    { path: '/sessions', component: SessionsPage, meta: { title: 'Sessions' } },
+    { path: '/sessions', component: SessionsView, meta: { title: 'Sessions' } },
     { path: '/sessions/:id(\\d+)', component: SessionPage, meta: { title: 'Session' } },
     { path: '/desk/:id(\\d+)', component: DeskPage, meta: { title: 'Desk', bare: true } },
     { path: '/:rest(.*)', component: MissingPage, meta: { title: 'Not found', open: true } },

@@ -1,12 +1,17 @@
 <script setup lang="ts">
 import { useInfiniteQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
+import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
+import { createOrders } from '@/api/live'
 import { sentenceOf } from '@/api/refusal'
 import { dayAndTime, percent } from '@/composables/format'
+import { useToasts } from '@/composables/useToasts'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
 
+const router = useRouter()
+const { show } = useToasts()
 const {
   data: pages,
   error,
@@ -21,6 +26,18 @@ const {
   getNextPageParam: (last, _pages, page) => (last.more ? page + 1 : undefined),
 })
 const sessions = computed(() => pages.value?.pages.flatMap((page) => page.rows) ?? [])
+/** One that was ended too early goes on, where it was. */
+const order = createOrders()
+async function openAgain(session: number): Promise<void> {
+  try {
+    const params = { path: { session_id: session } }
+    const body = order({ do: 'open_again' })
+    await api.POST('/api/live/sessions/{session_id}/commands', { params, body })
+    await router.push(`/desk/${session}`)
+  } catch (failure) {
+    show(sentenceOf(failure))
+  }
+}
 const cell = 'px-3 py-3 whitespace-nowrap'
 </script>
 
@@ -64,9 +81,27 @@ const cell = 'px-3 py-3 whitespace-nowrap'
               {{ row.mean_share === null ? '' : percent(row.mean_share) }}
             </td>
             <td :class="cell" class="text-right">
-              <RouterLink v-if="!row.ended_at" :to="`/desk/${row.id}`" class="font-bold text-tide underline"
-                >Running: {{ row.code }}, to the desk</RouterLink
+              <RouterLink
+                v-if="!row.ended_at"
+                :to="`/desk/${row.id}`"
+                class="font-bold text-tide underline"
+                >{{
+                  row.stopped
+                    ? row.stopped === 'today'
+                      ? 'Closed for today: go on'
+                      : 'Paused: go on'
+                    : `Running: ${row.code}, to the desk`
+                }}</RouterLink
               >
+              <button
+                v-else
+                type="button"
+                class="font-bold text-tide hover:underline"
+                :aria-label="`Open “${row.title || 'Untitled set'}” again`"
+                @click="openAgain(row.id)"
+              >
+                Open again
+              </button>
             </td>
           </tr>
         </tbody>

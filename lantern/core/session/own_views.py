@@ -11,7 +11,7 @@ from lantern.core.classes.needs import NONE
 from lantern.core.questions.items import Item
 from lantern.core.session.allowing import needs_of
 from lantern.core.session.asking import score_told, told, was_asked
-from lantern.core.session.model import Seat, State
+from lantern.core.session.model import Ask, Response, Seat, State
 from lantern.core.session.views import (
     Mine,
     as_json,
@@ -81,20 +81,21 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
     is_plain = paper is not None and place is not None and response is None and not seat.fog_lifted
     if not is_plain or number in state.words or state.settings.time.of == "question" or needs_of(state, seat) != NONE:
         return mine_at_own_pace(state, seat).model_dump_json()
-    # Ids are short and plain (`ShortId`): nothing in them has to be escaped.
-    asked = f'"{ask.id}"' if ask else "null"
     assert paper is not None
+    # Ids are short and plain (`ShortId`): nothing in them has to be escaped.
+    asked, said = (f'"{ask.id}"', paper.cleared.get(ask.id, 0)) if ask else ("null", 0)
     items, quoted, pages = _ids_text(paper.items, state.pages)
     answered = ",".join([quoted[item] for item in filter(paper.answered.__contains__, paper.items)])
     flagged = ",".join([quoted[item] for item in filter(paper.flagged.__contains__, paper.items)])
     deadline = "null" if paper.deadline is None else paper.deadline
+    at, reached = paper.at, paper.reached.get(paper.at, paper.began_at)
     return (
         f'{{"seat":{number},"name":{as_json(state.own_name(seat))},"fog_lifted":false,"description":"","ask":{asked},'
-        '"answer":null,"mark":null,"forgiven":[],"gained":null,"bonus":null,"for_run":null,"points":null,"place":null,"people":0,'
-        f'"right":0.0,"scored":0,"paper":{{"items":{items},"pages":{pages},"at":"{paper.at}",'
-        f'"answered":[{answered}],"flagged":[{flagged}],"began_at":{paper.began_at},"deadline":{deadline},'
-        f'"reached_at":{paper.reached.get(paper.at, paper.began_at)},"due":null,"handed_in":null}},'
-        '"needs":null,"left_out":[],"word":null,"closing":null,"review":false}'
+        f'"number":{said},"answer":null,"mark":null,"forgiven":[],"gained":null,"bonus":null,"for_run":null,'
+        '"points":null,"place":null,"people":0,"right":0.0,"scored":0,'
+        f'"paper":{{"items":{items},"pages":{pages},"at":"{at}","answered":[{answered}],"flagged":[{flagged}],'
+        f'"began_at":{paper.began_at},"deadline":{deadline},"reached_at":{reached},"due":null,"went":{paper.latest},'
+        '"handed_in":null},"needs":null,"left_out":[],"word":null,"closing":null,"review":false}'
     )
 
 
@@ -121,6 +122,7 @@ def mine_at_own_pace(state: State, seat: Seat) -> Mine:
         fog_lifted=seat.fog_lifted,
         description=item.picture.description if item and item.picture and seat.fog_lifted else "",
         ask=ask.id if ask else None,
+        number=_number(state, seat, ask, response),
         answer=own_answer(item, response, is_told=marked is not None) if item and response else None,
         mark=marked.mark if marked and marks else None,
         forgiven=own_remarks(item, marked) if item and marked and marks else (),
@@ -139,6 +141,11 @@ def mine_at_own_pace(state: State, seat: Seat) -> Mine:
         closing=own_closing(state, number),
         review=may_review(state, number),
     )
+
+
+def _number(state: State, seat: Seat, ask: Ask | None, response: Response | None) -> int:
+    paper = state.papers.get(seat.number)
+    return response.number if response else paper.cleared.get(ask.id, 0) if paper and ask else 0
 
 
 def _score(state: State, seat: Seat) -> tuple[float, int]:

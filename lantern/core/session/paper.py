@@ -48,6 +48,11 @@ class Paper:
     def is_over(self) -> bool:
         return self.handed_in_at is not None
 
+    @property
+    def latest(self) -> int:
+        """The highest number of a going to a place, or of a flag."""
+        return max(self.went, *self.marked.values()) if self.marked else self.went
+
     def with_answer(self, item: str, at: Milliseconds, *, moves_on: bool) -> "Paper":
         answered = self.answered | {item}
         place = self.items.index(item) + 1 if moves_on else len(self.items)
@@ -64,6 +69,7 @@ class Paper:
             return self
         return changed(
             self,
+            began_at=self.began_at + span,
             deadline=None if self.deadline is None else self.deadline + span,
             since=self.since + span,
             last=self.last + span,

@@ -13,7 +13,7 @@ from lantern.core.values import Milliseconds
 
 SEAT = 1
 WHO = Actor(Role.SEAT, SEAT)
-TRIAL = Settings(mix_options=False, show_standings=False, close_when_all_answered=False)
+TRIAL = Settings(mix_options=False, points=False, show_standings=False, close_when_all_answered=False)
 
 
 def tried(content: SetContent, item: str, answer: Answer | None, now: Milliseconds) -> tuple[StudentView, Mine]:

@@ -66,8 +66,8 @@ class Told(Value):
 
 
 class StudentView(Value):
-    """`changeable`: an answer may be changed until its question is closed. `word` is what the desk wrote to
-    everybody."""
+    """`changeable`: an answer may be changed until its question is closed. `marks`: devices say whether it was right.
+    `word` is what the desk wrote to everybody."""
 
     title: str
     phase: Phase
@@ -76,6 +76,7 @@ class StudentView(Value):
     shown: Shown | None
     stopped: Stopped = ""
     changeable: bool = False
+    marks: bool = True
     work: Work | None = None
     word: Told | None = None
 
@@ -83,7 +84,7 @@ class StudentView(Value):
 class MyPaper(Value):
     """One student's paper. `pages` are those of its `items` that ask nothing, `answered` those that have an answer,
     `flagged` those to come back to; `at` is where they are. `reached_at` is when they came there first, and `due` when
-    the time of that question is over, where it has one."""
+    the time of that question is over, where it has one. `went` is the highest number of a going or a flag."""
 
     items: tuple[str, ...]
     pages: tuple[str, ...]
@@ -94,6 +95,7 @@ class MyPaper(Value):
     deadline: Milliseconds | None
     reached_at: Milliseconds
     due: Milliseconds | None
+    went: int
     handed_in: HandedInBy | None
 
 
@@ -107,7 +109,8 @@ class Closing(Value):
 class Mine(Value):
     """One student's own part. `name` is empty for a guest, who is called by the seat's number.
 
-    `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to.
+    `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to, and `number` (of the last command that
+    said something to it): what a device says next has a higher one.
 
     `needs` are absent where there are none; `left_out` are parts of the current question that are not shown here.
     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
@@ -120,6 +123,7 @@ class Mine(Value):
     fog_lifted: bool
     description: str
     ask: str | None
+    number: int
     answer: AnyAnswer | None
     mark: float | None
     forgiven: tuple[Remark, ...]
@@ -182,6 +186,7 @@ def student_view(state: State) -> StudentView:
         shown=None if state.is_paused else shown(state),
         stopped=stopped(state),
         changeable=not state.is_own_pace and not state.settings.is_final,
+        marks=state.settings.marks,
         work=_work(state) if state.is_own_pace and state.phase is not Phase.ENDED else None,
         word=words_to(state, None),
     )
@@ -259,6 +264,7 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
         fog_lifted=seat.fog_lifted,
         description=_description(state) if seat.fog_lifted else "",
         ask=ask.id if ask else None,
+        number=response.number if response else 0,
         answer=own_answer(state.item(ask.item_id), response, is_told=marked is not None) if ask and response else None,
         mark=marked.mark if marked and settings.marks else None,
         forgiven=own_remarks(state.item(ask.item_id), marked) if ask and marked and settings.marks else (),
@@ -294,6 +300,7 @@ def own_paper(state: State, seat: int) -> MyPaper | None:
         deadline=paper.deadline,
         reached_at=paper.reached.get(paper.at, paper.began_at),
         due=own_deadline(state, state.seats[seat], ask) if ask else None,
+        went=paper.latest,
         handed_in=paper.handed_in_by,
     )
 

@@ -23,8 +23,8 @@ class LiveSession(models.Model):
     with: they do not change under a session.
 
     `of_class` is the class that it is for, if it is for one. `seq` is the number of its last event. `summary` is
-    written at the end, for the list of sessions. `opened_at` is when its doors were opened: before, it is prepared, and
-    nobody can come in.
+    written at the end, for the list of sessions, and so is `stopped`: whether it is paused. `opened_at` is when its
+    doors were opened: before, it is prepared, and nobody can come in.
     """
 
     owner = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="sessions")
@@ -39,6 +39,7 @@ class LiveSession(models.Model):
     seq = models.PositiveIntegerField(default=0)
     created_at = models.DateTimeField()
     opened_at = models.DateTimeField(null=True, blank=True)
+    stopped = models.CharField(max_length=8, blank=True)
     ended_at = models.DateTimeField(null=True, blank=True)
     summary = models.JSONField(null=True, blank=True)
 

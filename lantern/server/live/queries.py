@@ -103,6 +103,10 @@ def own_session(teacher: Teacher, session_id: int) -> LiveSession:
     return owned(LiveSession.objects.select_related("revision", "of_class"), teacher, session_id)
 
 
+def prepared_sessions(teacher: Teacher) -> QuerySet[LiveSession]:
+    return LiveSession.objects.filter(owner=teacher, opened_at=None).select_related("revision", "of_class")
+
+
 def reading_of(state: State, seat: int, asked: AnswerToRead) -> Reading:
     """Raises NotOpen for a question that is not open before this seat, BadAnswer for what cannot be read."""
     item = item_before(state, seat)

@@ -31,7 +31,14 @@ from lantern.server.live.logins import login_of
 from lantern.server.live.models import Preset
 from lantern.server.live.offers import plan_of, preset_info, run_offer
 from lantern.server.live.private_media import remember_seat
-from lantern.server.live.queries import join_url, own_session, reading_of, running_session, session_info
+from lantern.server.live.queries import (
+    join_url,
+    own_session,
+    prepared_sessions,
+    reading_of,
+    running_session,
+    session_info,
+)
 from lantern.server.live.reading_aloud import spoken_part
 from lantern.server.live.room import Room
 from lantern.server.live.schemas import (
@@ -89,6 +96,12 @@ def start_session(request: TeacherRequest, form: NewSession) -> SessionInfo:
     question_set = own_set(request.auth, form.set)
     session = actions.start_session(request.auth, question_set, form.settings, of_class, later=form.later)
     return session_info(request, session)
+
+
+@router.get("/prepared", response=list[SessionInfo], auth=teacher)
+def list_prepared(request: TeacherRequest) -> list[SessionInfo]:
+    """Sessions whose doors are still closed, the newest first."""
+    return [session_info(request, session) for session in prepared_sessions(request.auth)]
 
 
 @router.get("/sets/{set_id}/run", response=RunOffer, auth=teacher)

@@ -27,6 +27,7 @@ from lantern.core.session.judging import Judgements
 from lantern.core.session.roster import Person as PersonInRoster
 from lantern.core.session.roster import Roster
 from lantern.core.session.stored import EVENT, read_event, read_settings, write_event
+from lantern.core.session.views import stopped
 from lantern.core.values import Milliseconds
 from lantern.server.api.errors import FaultySession
 from lantern.server.live.models import LiveSession, Person, SessionEvent
@@ -56,6 +57,7 @@ LOCK = f"SELECT seq FROM {TABLE} WHERE id = %s" + (  # noqa: S608 - no input in 
 )
 SWEPT_WITHIN: Milliseconds = 200
 OF_THE_ROSTER = (e.Joined, e.Renamed, e.Erased)
+OF_A_PAUSE = (e.Paused, e.Resumed, e.Ended)
 
 
 @dataclass(frozen=True, slots=True)
@@ -215,6 +217,8 @@ def append(before: Loaded, after: State, recorded: Sequence[Recorded]) -> Loaded
         ended_at = datetime.fromtimestamp(after.ended_at / 1000, UTC)
         summary = _summary_or_none(before.session_id, after)
         LiveSession.objects.filter(pk=before.session_id).update(ended_at=ended_at, summary=summary)
+    if any(isinstance(record.event, OF_A_PAUSE) for record in recorded):
+        LiveSession.objects.filter(pk=before.session_id).update(stopped=stopped(after))
     if any(isinstance(record.event, e.OpenedAgain) for record in recorded):
         return replace(before, seq=seq, state=after, code=_open_again(before.session_id, before.code))
     return replace(before, seq=seq, state=after)

@@ -30,6 +30,7 @@ def row_of(session: LiveSession) -> SessionRow:
         code=session.code,
         class_name=session.of_class.name if session.of_class else "",
         created_at=session.created_at,
+        stopped=session.stopped,
         ended_at=session.ended_at,
         took_part=summary.get("took_part"),
         mean_share=summary.get("mean_share"),
@@ -37,8 +38,8 @@ def row_of(session: LiveSession) -> SessionRow:
 
 
 def session_rows(teacher: Teacher, page: int, of_class: int | None = None) -> SessionRows:
-    """A page that is not there is the last one. `of_class`: those of one class alone."""
-    rows = LiveSession.objects.filter(owner=teacher).select_related("of_class")
+    """A page that is not there is the last one. `of_class`: those of one class alone. What is only prepared is none."""
+    rows = LiveSession.objects.filter(owner=teacher, opened_at__isnull=False).select_related("of_class")
     if of_class is not None:
         rows = rows.filter(of_class=own_class(teacher, of_class))
     found = Paginator(rows, ON_A_PAGE).get_page(page)

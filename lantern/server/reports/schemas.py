@@ -10,13 +10,15 @@ from lantern.server.live.faults import StoodAt
 
 
 class SessionRow(Value):
-    """A line of the list of sessions. Figures stand once the session has ended."""
+    """A line of the list of sessions. Figures stand once the session has ended. `stopped`: it is paused, or closed
+    until another day."""
 
     id: int
     title: str
     code: str
     class_name: str
     created_at: datetime
+    stopped: str
     ended_at: datetime | None
     took_part: int | None
     mean_share: float | None

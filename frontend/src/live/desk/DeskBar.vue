@@ -4,27 +4,40 @@ import { computed } from 'vue'
 import type { DeskView } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import DeskAnswers from './DeskAnswers.vue'
+import DeskMore from './DeskMore.vue'
 import type { Desk } from './useDesk'
 
-const props = defineProps<{ view: DeskView; desk: Desk }>()
-const emit = defineEmits<{ next: []; end: []; keys: [] }>()
+const props = defineProps<{ view: DeskView; desk: Desk; now: number }>()
+const emit = defineEmits<{ next: []; end: []; keys: []; write: [] }>()
 
 const MOVES: Record<DeskView['next'], string> = {
   next: 'Next',
   close: 'Close the question',
   reveal: 'Show the right answer',
   standings: 'Show the standings',
+  resume: 'Go on',
+  collect: 'Take all papers in…',
+  open_feedback: 'Let them see what was right',
   end: 'End the session…',
 }
 
 const label = computed(() => {
   const { view } = props
   if (view.phase === 'ended') return 'See the results'
+  if (view.stopped) return MOVES.resume
   if (view.phase === 'lobby') return 'Start'
   if (view.next === 'reveal' && !view.shown?.item.scored) return 'Show the explanation'
   return MOVES[view.next]
 })
-const isRunning = computed(() => !['lobby', 'ended'].includes(props.view.phase))
+const isWorking = computed(() => props.view.phase === 'working')
+const isRunning = computed(
+  () => !isWorking.value && !props.view.stopped && !['lobby', 'ended'].includes(props.view.phase),
+)
+/** By itself, unless somebody is quicker: said beside the button. */
+const goesOn = computed(() => {
+  const at = props.view.goes_on_at
+  return at ? Math.max(0, Math.ceil((at - props.now) / 1000)) : null
+})
 </script>
 
 <template>
@@ -41,6 +54,7 @@ const isRunning = computed(() => !['lobby', 'ended'].includes(props.view.phase))
       @click="emit('next')"
       >{{ label }}</UiButton
     >
+    <p v-if="goesOn !== null" class="text-slate tabular-nums">by itself in {{ goesOn }} s</p>
     <template v-if="isRunning">
       <UiButton hint="C" :aria-pressed="view.curtain" @click="desk.toggleCurtain()">{{
         view.curtain ? 'Lift the curtain' : 'Curtain'
@@ -48,7 +62,10 @@ const isRunning = computed(() => !['lobby', 'ended'].includes(props.view.phase))
       <UiButton v-if="desk.can('add_time')" @click="desk.addTime(15)">+15 s</UiButton>
       <UiButton v-if="desk.can('reopen')" @click="desk.reopen()">Open again</UiButton>
       <DeskAnswers :desk="desk" :is-asked="!!view.shown?.ask" />
-      <UiButton v-if="view.phase === 'closed' && view.next === 'reveal'" @click="desk.standings()"
+      <DeskMore :view="view" :desk="desk" @write="emit('write')" />
+      <UiButton
+        v-if="view.phase === 'closed' && view.next === 'reveal' && view.settings.show_standings"
+        @click="desk.standings()"
         >Standings</UiButton
       >
       <span class="grow" />
@@ -56,7 +73,8 @@ const isRunning = computed(() => !['lobby', 'ended'].includes(props.view.phase))
       <UiButton :disabled="!view.following" @click="desk.goTo(view.following!)">Skip</UiButton>
     </template>
     <template v-else>
-      <DeskAnswers v-if="view.phase === 'lobby'" :desk="desk" :is-asked="false" />
+      <DeskAnswers v-if="view.phase === 'lobby' && !view.stopped" :desk="desk" :is-asked="false" />
+      <DeskMore v-if="view.phase !== 'ended'" :view="view" :desk="desk" @write="emit('write')" />
       <span class="grow" />
     </template>
     <UiButton look="quiet" aria-label="The list of keys" @click="emit('keys')">?</UiButton>

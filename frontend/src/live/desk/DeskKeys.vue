@@ -9,6 +9,7 @@ const KEYS = [
   ['C', 'Draw or lift the curtain'],
   ['←', 'Back to the item before'],
   ['→', 'Skip to the next item'],
+  ['H', 'Hide names and answers, or show them'],
   ['?', 'This list'],
 ]
 </script>

@@ -16,7 +16,7 @@ onMounted(async () => {
 </script>
 
 <template>
-  <h1 class="mb-4 text-3xl">The doors are open</h1>
+  <h1 class="mb-4 text-3xl">{{ view.stopped ? 'Closed for today' : 'The doors are open' }}</h1>
   <ol class="list-decimal space-y-2 pl-5 text-lg">
     <li>Open the big screen and move that window to the projector. It shows the code and a QR picture.</li>
     <li>
@@ -25,7 +25,12 @@ onMounted(async () => {
         info?.class_name ? `, or the standing code of ${info.class_name}` : ''
       }}.
     </li>
-    <li>When your class is here, press <b>Start</b> below, or Space.</li>
+    <li v-if="view.settings.manner === 'led'">
+      When your class is here, press <b>Start</b> below, or Space.
+    </li>
+    <li v-else>
+      Press <b>Start</b> below, or Space: from then on each can begin on the own device, also who comes later.
+    </li>
   </ol>
   <p v-if="info" class="mt-5 text-[15px] text-slate">
     For a message or a chat: <a :href="info.join_url" class="text-tide underline">{{ info.join_url }}</a>

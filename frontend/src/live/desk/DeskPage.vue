@@ -12,16 +12,24 @@ import DeskHead from './DeskHead.vue'
 import DeskKeys from './DeskKeys.vue'
 import DeskLobby from './DeskLobby.vue'
 import DeskPeople from './DeskPeople.vue'
+import DeskProgress from './DeskProgress.vue'
 import DeskQuestion from './DeskQuestion.vue'
 import DeskRun from './DeskRun.vue'
+import DeskWork from './DeskWork.vue'
+import { hideOrShow } from './hiding'
 import { openBigScreen } from './screenWindow'
 import { useDesk } from './useDesk'
+import WriteDialog, { type WrittenTo } from './WriteDialog.vue'
 
 const router = useRouter()
 const sessionId = Number(useRoute().params.id)
 const desk = useDesk(sessionId)
 const { view, status, gone } = desk
-const asking = ref<'end' | 'keys' | null>(null)
+const asking = ref<'end' | 'collect' | 'keys' | null>(null)
+const writing = ref<WrittenTo | null>(null)
+const everybody = { seat: null, name: 'everybody' }
+const isOwnPace = computed(() => view.value?.settings.manner === 'own_pace')
+const works = computed(() => isOwnPace.value && view.value?.phase === 'working')
 
 useTitle(computed(() => `Desk: ${view.value?.title ?? '…'} · Tall Lantern`))
 
@@ -29,6 +37,7 @@ function next(): void {
   if (desk.pending.value) return
   if (view.value?.phase === 'ended') void router.push(`/sessions/${sessionId}`)
   else if (view.value?.next === 'end') asking.value = 'end'
+  else if (view.value?.next === 'collect') asking.value = 'collect'
   else void desk.advance()
 }
 
@@ -37,13 +46,19 @@ async function end(): Promise<void> {
   await desk.end()
 }
 
+async function collect(): Promise<void> {
+  asking.value = null
+  await desk.collect()
+}
+
 const goTo = (item: string | null | undefined): void => void (item && desk.goTo(item))
 
 useKeys({
   ' ': next,
-  c: () => void desk.toggleCurtain(),
+  c: () => void (desk.can('set_curtain') && desk.toggleCurtain()),
   ArrowLeft: () => goTo(view.value?.previous),
   ArrowRight: () => goTo(view.value?.following),
+  h: hideOrShow,
   '?': () => (asking.value = 'keys'),
 })
 </script>
@@ -67,16 +82,36 @@ useKeys({
     class="grid min-h-screen grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] lg:h-screen"
   >
     <DeskHead :view="view" :status="status" @screen="openBigScreen(sessionId)" />
-    <div class="grid min-h-0 lg:grid-cols-[14.5rem_minmax(0,1fr)_minmax(24rem,31%)]">
+    <div v-if="works" class="grid min-h-0 lg:grid-cols-[14.5rem_minmax(0,1fr)]">
+      <DeskRun :view="view" />
+      <div class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l">
+        <DeskWork :view="view" :now="desk.time.now.value" />
+        <DeskProgress
+          :view="view"
+          :desk="desk"
+          :now="desk.time.now.value"
+          class="grow"
+          @write="writing = $event"
+        />
+      </div>
+    </div>
+    <div v-else class="grid min-h-0 lg:grid-cols-[14.5rem_minmax(0,1fr)_minmax(24rem,31%)]">
       <DeskRun :view="view" @go="goTo" />
       <section aria-label="What is on now" class="min-h-0 overflow-y-auto border-rule px-6 py-5 lg:border-x">
         <DeskLobby v-if="view.phase === 'lobby'" :view="view" :session="sessionId" />
         <div v-else-if="view.phase === 'ended'" class="text-lg">
           <h1 class="mb-2 text-3xl">The session has ended</h1>
           <p>Everything is kept. Students see that it is over.</p>
-          <UiButton look="main" size="large" class="mt-5" @click="router.push(`/sessions/${sessionId}`)"
-            >See the results</UiButton
-          >
+          <p v-if="desk.can('open_feedback')" class="mt-3">They do not see yet what was right.</p>
+          <div class="mt-5 flex flex-wrap gap-3">
+            <UiButton look="main" size="large" @click="router.push(`/sessions/${sessionId}`)"
+              >See the results</UiButton
+            >
+            <UiButton v-if="desk.can('open_feedback')" size="large" @click="desk.openFeedback()"
+              >Let them see what was right</UiButton
+            >
+            <UiButton size="large" @click="desk.openAgain()">It was a mistake: go on</UiButton>
+          </div>
         </div>
         <DeskQuestion
           v-else
@@ -87,9 +122,33 @@ useKeys({
           @undo="desk.takeBack(view.shown!.item.id)"
         />
       </section>
-      <DeskPeople :view="view" :desk="desk" />
+      <DeskProgress
+        v-if="isOwnPace && view.phase === 'ended'"
+        :view="view"
+        :desk="desk"
+        :now="desk.time.now.value"
+        @write="writing = $event"
+      />
+      <DeskPeople v-else :view="view" :desk="desk" @write="writing = $event" />
     </div>
-    <DeskBar :view="view" :desk="desk" @next="next" @end="asking = 'end'" @keys="asking = 'keys'" />
+    <DeskBar
+      :view="view"
+      :desk="desk"
+      :now="desk.time.now.value"
+      @next="next"
+      @end="asking = 'end'"
+      @keys="asking = 'keys'"
+      @write="writing = everybody"
+    />
+    <WriteDialog :to="writing" :desk="desk" @close="writing = null" />
+    <UiDialog :open="asking === 'collect'" title="Take all papers in?" @close="asking = null">
+      <p>Every paper is handed in as it is, and nobody can begin any more.</p>
+      <p class="mt-2 text-slate">{{ view.begun - view.handed_in }} still work on theirs.</p>
+      <div class="mt-5 flex gap-3">
+        <UiButton look="main" @click="collect">Take them in</UiButton>
+        <UiButton @click="asking = null">Let them go on</UiButton>
+      </div>
+    </UiDialog>
     <UiDialog :open="asking === 'end'" title="End this session?" @close="asking = null">
       <p>Students see the end, and the code stops working. Answers and results are kept.</p>
       <div class="mt-5 flex gap-3">

@@ -1,14 +1,18 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { percent } from '@/composables/format'
 import type { DeskView } from '@/api/types'
 import LineText from '@/questions/shared/LineText.vue'
 
-defineProps<{ view: DeskView }>()
+const props = defineProps<{ view: DeskView }>()
 const emit = defineEmits<{ go: [item: string] }>()
 
 type Row = DeskView['run'][number]
 
+const works = computed(() => props.view.phase === 'working')
+
 function state(row: Row): string {
+  if (works.value) return row.number === null ? 'page' : String(row.answered || '')
   if (row.status === 'open') return 'open'
   if (row.share !== null) return percent(row.share)
   if (row.number === null) return 'page'
@@ -18,6 +22,7 @@ function state(row: Row): string {
 
 <template>
   <nav aria-label="Run order" @mousedown.prevent class="min-h-0 overflow-y-auto px-3 py-4">
+    <p v-if="works" class="px-2 pb-1 text-right text-sm text-slate">answered</p>
     <ol class="space-y-0.5">
       <li v-for="row in view.run" :key="row.id">
         <button
@@ -27,7 +32,7 @@ function state(row: Row): string {
             ['open', 'current'].includes(row.status) ? 'bg-hull text-foam' : 'hover:enabled:bg-tide-wash'
           "
           :aria-current="['open', 'current'].includes(row.status) || undefined"
-          :disabled="view.phase === 'ended'"
+          :disabled="view.phase === 'ended' || works"
           @click="emit('go', row.id)"
         >
           <span class="w-4 shrink-0 font-bold">{{ row.number ?? '–' }}</span>

@@ -65,6 +65,14 @@ export function useDesk(sessionId: number) {
     setKey: (item: string, answer: StudentAnswer) => command({ do: 'set_key', item, answer }),
     keepApart: (item: string, text: string) => command({ do: 'keep_apart', item, text }),
     takeBack: (item: string) => command({ do: 'take_back', item }),
+    pause: (forToday: boolean) => command({ do: 'pause', for_today: forToday }),
+    collect: () => command({ do: 'collect', step: step() }),
+    handInFor: (seat: number) => command({ do: 'hand_in_for', seat }),
+    giveTime: (seconds: number, seat: number | null) => command({ do: 'give_time', seconds, seat }),
+    reopenPaper: (seat: number | null) => command({ do: 'reopen_paper', seat }),
+    write: (text: string, seat: number | null) => command({ do: 'write', text, seat }),
+    openFeedback: () => command({ do: 'open_feedback' }),
+    openAgain: () => command({ do: 'open_again' }),
     end: () => command({ do: 'end' }),
   }
 }

@@ -1,29 +1,24 @@
-/** How sessions are run, as it was chosen last time on this device. */
+/** The settings of a session while they are chosen: what a set begins with, and what goes with the two switches. */
 import { useLocalStorage, type RemovableRef } from '@vueuse/core'
-import defaults from '@/api/defaults.json'
-import type { GameChosen, Settings } from '@/api/types'
-import { games } from '@/games/registry'
-import { KNOWN } from '@/composables/known'
+import type { RunOffer, Settings } from '@/api/types'
 
-const START = defaults.settings as Settings
+/** How this set was run last; a set that never was begins with what goes for everybody. */
+export const beginning = (offer: RunOffer): Settings => (offer.last ?? offer.start) as Settings
 
-/** What was kept, where it still is a choice: the settings of an older version may have other names. */
-export function stillChoices(kept: Record<string, unknown>): Settings {
-  const chosen: Record<string, unknown> = { ...START }
-  for (const [name, start] of Object.entries(START))
-    if (typeof start === 'boolean' && typeof kept[name] === 'boolean') chosen[name] = kept[name]
-  if (String(kept.known) in KNOWN) chosen.known = kept.known
-  const game = kept.game as GameChosen | undefined
-  return { ...(chosen as Settings), game: game && game.game in games ? game : START.game }
+/** What goes with the two switches. Who takes part, what is played and the own words stay. */
+export function switched(
+  offer: RunOffer,
+  now: Settings,
+  manner: Settings['manner'],
+  answers: Settings['answers'],
+): Settings {
+  const found = offer.switched.find((one) => one.manner === manner && one.answers === answers)!
+  const { known, game } = now
+  const closing = { ...(found.settings as Settings).closing, words: now.closing.words }
+  return { ...(found.settings as Settings), known, game, closing }
 }
 
-export function useChosen(): RemovableRef<Settings> {
-  return useLocalStorage<Settings>('lantern.run-settings', START, {
-    mergeDefaults: (kept) => stillChoices({ ...kept }),
-  })
-}
-
-/** The class that a session was run for last. */
+/** The class that a session was run for last, on this device. */
 export const useChosenClass = (): RemovableRef<number | null> =>
   useLocalStorage<number | null>('lantern.run-class', null, {
     serializer: { read: (text) => Number(text) || null, write: String },

@@ -1,1 +1,2 @@
+export { default as PreparedSessions } from './PreparedSessions.vue'
 export { default as RunDialog } from './RunDialog.vue'

@@ -11,6 +11,8 @@ import ScreenFoot from './ScreenFoot.vue'
 import ScreenLobby from './ScreenLobby.vue'
 import ScreenQuestion from './ScreenQuestion.vue'
 import ScreenStandings from './ScreenStandings.vue'
+import ScreenStopped from './ScreenStopped.vue'
+import ScreenWork from './ScreenWork.vue'
 
 const props = defineProps<{ session: number }>()
 const line = openLine<ScreenMessage>({
@@ -18,7 +20,10 @@ const line = openLine<ScreenMessage>({
   poll: `/api/live/sessions/${props.session}/screen`,
 })
 const view = computed(() => (line.gone.value ? null : (line.message.value?.view ?? null)))
-const time = useTimeLeft(() => view.value?.shown, line.offset)
+const time = useTimeLeft(() => {
+  const papers = view.value?.papers
+  return papers ? { opened_at: papers.since, deadline: papers.deadline } : view.value?.shown
+}, line.offset)
 const info = ref<SessionInfo | null>(null)
 const room = useLocalStorage<'night' | 'day'>('lantern.screen-room', 'night')
 
@@ -28,9 +33,12 @@ useTitle(computed(() => `${view.value?.title ?? 'Big screen'} · Tall Lantern`))
 watchEffect(() => (document.body.className = `${room.value} bg-ground`))
 
 const isAsked = computed(() => !!view.value?.shown?.number)
-const lit = computed(() => view.value?.phase === 'open' || view.value?.phase === 'lobby')
+const lit = computed(
+  () => !view.value?.stopped && ['open', 'lobby', 'working'].includes(view.value?.phase ?? ''),
+)
 const count = computed(() => {
   if (!view.value) return ''
+  if (view.value.papers) return `${view.value.papers.handed_in}/${view.value.people}`
   return isAsked.value ? `${view.value.answered}/${view.value.people}` : String(view.value.people)
 })
 
@@ -63,6 +71,8 @@ onMounted(async () => {
     >
       <p v-if="line.gone.value" role="alert" class="text-[1.6em]">{{ line.gone.value.sentence }}</p>
       <p v-else-if="!view" role="status" class="text-soft">Connecting…</p>
+      <ScreenStopped v-else-if="view.stopped" :title="view.title" :for-today="view.stopped === 'today'" />
+      <ScreenWork v-else-if="view.papers" :view="view" :seconds="time.seconds.value" />
       <ScreenLobby v-else-if="view.phase === 'lobby'" :view="view" :info="info" :session="session" />
       <ScreenStandings v-else-if="view.phase === 'standings' || view.phase === 'ended'" :view="view" />
       <ScreenQuestion v-else :view="view" :now="time.now.value" />

@@ -46,6 +46,7 @@ const others = computed(() => props.view.names.length - names.value.length)
       }}
     </p>
     <ul
+      v-if="view.named"
       class="flex max-h-[28vh] flex-wrap gap-x-[1.2em] gap-y-[0.2em] overflow-hidden"
       :class="view.people > 60 ? 'text-[18px]' : 'text-[0.85em]'"
     >

@@ -12,9 +12,13 @@ const ended = computed(() => props.view.phase === 'ended')
     <p class="mb-[1.2vh] text-[max(18px,0.7em)] text-soft">{{ view.title }}</p>
     <h1 class="text-[1.8em]">{{ ended ? 'That was it. Thank you!' : 'Standings' }}</h1>
     <ol v-if="view.standings.length" class="mt-[3vh] space-y-[0.9vh]">
-      <li v-for="row in view.standings" :key="row.name" class="flex items-center gap-[0.8em] text-[0.9em]">
+      <li
+        v-for="(row, index) in view.standings"
+        :key="row.name || index"
+        class="flex items-center gap-[0.8em] text-[0.9em]"
+      >
         <span class="figure w-[1.6em] text-right text-soft">{{ row.place }}</span>
-        <span class="w-[32%] truncate">{{ row.name }}</span>
+        <span v-if="view.named" class="w-[32%] truncate">{{ row.name }}</span>
         <span class="h-[1.1em] grow">
           <span
             class="block h-full transition-[width] duration-200"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A standing code where not just one session is running: to choose one, or to wait for it. */
+/** A standing code where not just one session is running, or a code whose doors are closed: to choose, or to wait. */
 import type { CodeInfo } from '@/api/types'
 import { t } from './words'
 
@@ -23,6 +23,10 @@ const emit = defineEmits<{ choose: [code: string] }>()
     </ul>
   </div>
   <p v-else class="mt-4 text-lg" role="status">
-    {{ t('nothing_running', { name: info.class_name ?? '' }) }}
+    {{
+      info.prepared
+        ? t('not_open_yet', { title: info.title || t('untitled') })
+        : t('nothing_running', { name: info.class_name ?? '' })
+    }}
   </p>
 </template>

@@ -98,7 +98,13 @@ async function enter(): Promise<void> {
         {{ notice }}
       </p>
       <h1 v-if="code" class="mt-6 mb-3 text-3xl wrap-anywhere">
-        {{ asks ? t('join_title', { title: info!.title }) : info ? info.class_name : t('join_session') }}
+        {{
+          asks
+            ? t('join_title', { title: info!.title })
+            : info
+              ? info.class_name || info.title
+              : t('join_session')
+        }}
       </h1>
       <h1 v-else class="mt-6 mb-3 text-3xl">
         <label for="code">{{ t('type_the_code') }}</label>

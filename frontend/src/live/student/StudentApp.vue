@@ -11,7 +11,7 @@ import { t } from './words'
 
 const ConfirmView = defineAsyncComponent(() => import('./ConfirmView.vue'))
 /** Fetched while somebody types their name: who scans a code waits for what asks first. */
-const liveSeat = (): Promise<typeof import('./LiveSeat.vue')> => import('./LiveSeat.vue')
+const liveSeat = (): Promise<typeof import('./seated/LiveSeat.vue')> => import('./seated/LiveSeat.vue')
 const GoingIn = () =>
   h(PhoneFrame, { left: 'Tall Lantern' }, () =>
     h('p', { class: 'pt-10 text-lg text-slate', role: 'status' }, t('going_in')),

@@ -1,6 +1,6 @@
 /** The few requests a student's page makes, without the teacher's client: every kilobyte counts here. */
 import { OFFLINE, refusalFrom } from '@/api/refusal'
-import type { CodeInfo, Joined, MadeName, SpokenPart, StudentAnswer, ToJoin } from '@/api/types'
+import type { CodeInfo, Joined, MadeName, Reviewed, SpokenPart, StudentAnswer, ToJoin } from '@/api/types'
 
 /** A request that got no answer is made again: both may be asked twice, a join by its key. */
 const AGAIN_AFTER = [200, 600]
@@ -56,6 +56,9 @@ export const spokenPart = (
   request(`/api/live/student/spoken/${encodeURIComponent(part)}?start=${start}&language=${language}`, {
     Authorization: `Bearer ${token}`,
   })
+export const reviewOf = async (token: string): Promise<Reviewed[]> =>
+  (await request<{ questions: Reviewed[] }>('/api/live/student/review', { Authorization: `Bearer ${token}` }))
+    .questions
 export const confirmAddress = (token: string): Promise<unknown> => request('/api/live/confirm', {}, { token })
 export const lookAtClass = (link: string, key: string): Promise<ToJoin> =>
   request(`/api/classes/joining/${encodeURIComponent(link)}`, { 'X-Device': key })

@@ -64,6 +64,11 @@ export function keepPending(seat: Joined, pending: Record<string, Pending>): voi
   else localStorage.removeItem(pendingName(seat))
 }
 
+/** The last words of the teacher that were read on this device: by seat, the number of each. */
+const readName = (token: string): string => `lantern.read.${token}`
+export const keptRead = (token: string): number => read<number>(localStorage, readName(token)) ?? 0
+export const keepRead = (token: string, number: number): void => write(localStorage, readName(token), number)
+
 const classKeyName = (link: string): string => `lantern.class.${link}`
 /** The id by which a class's link knows this device again, also tomorrow. */
 export function classKey(link: string): string {

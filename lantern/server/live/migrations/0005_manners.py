@@ -24,6 +24,11 @@ class Migration(migrations.Migration):
             name='opened_at',
             field=models.DateTimeField(blank=True, null=True),
         ),
+        migrations.AddField(
+            model_name='livesession',
+            name='stopped',
+            field=models.CharField(blank=True, max_length=8),
+        ),
         migrations.RunPython(open_the_doors, migrations.RunPython.noop),
         migrations.CreateModel(
             name='Preset',

@@ -54,6 +54,9 @@ export default {
   went_wrong: 'Hier ist etwas schiefgegangen. Versuch es noch einmal.',
   stands_at_event:
     'Diese Runde kann nicht weitergehen: Sie steht bei ihrem Ereignis Nummer {seq}. Alle Antworten sind aufgehoben.',
+  session_paused: 'Diese Runde macht gerade Pause. Warte, bis es weitergeht.',
+  too_late_to_begin: 'Die Zeit ist um, anfangen geht nicht mehr.',
+  not_open_yet: 'Diese Runde ist noch nicht offen. Warte, bis deine Lehrkraft sie öffnet.',
   not_on_your_paper: 'Diese Frage steht nicht in deiner Arbeit.',
   not_begun: 'Du hast noch nicht angefangen.',
   one_group_each: 'Ordne jede Zeile einer Gruppe zu.',

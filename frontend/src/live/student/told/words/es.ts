@@ -52,6 +52,9 @@ export default {
   went_wrong: 'Algo ha fallado aquí. Inténtalo otra vez.',
   stands_at_event:
     'Esta sesión no puede seguir: está en su evento número {seq}. Se guardan todas las respuestas.',
+  session_paused: 'Esta sesión está en pausa. Espera a que siga.',
+  too_late_to_begin: 'El tiempo ha terminado; ya no se puede empezar.',
+  not_open_yet: 'Esta sesión aún no está abierta. Espera a que tu docente la abra.',
   not_on_your_paper: 'Esta pregunta no está en tu trabajo.',
   not_begun: 'Todavía no has empezado.',
   one_group_each: 'Pon cada línea en un grupo.',

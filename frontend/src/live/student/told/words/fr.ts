@@ -51,6 +51,9 @@ export default {
   went_wrong: 'Quelque chose s’est mal passé ici. Réessaie.',
   stands_at_event:
     'Cette session ne peut pas continuer\u00a0: elle est arrêtée à son événement numéro {seq}. Toutes les réponses sont gardées.',
+  session_paused: 'Cette session est en pause. Attends qu’elle reprenne.',
+  too_late_to_begin: 'Le temps est écoulé, on ne peut plus commencer.',
+  not_open_yet: 'Cette session n’est pas encore ouverte. Attends que ton enseignant l’ouvre.',
   not_on_your_paper: 'Cette question n’est pas dans ton travail.',
   not_begun: 'Tu n’as pas encore commencé.',
   one_group_each: 'Mets chaque ligne dans un groupe.',

@@ -3,8 +3,9 @@
 import { onScopeDispose, ref } from 'vue'
 import type { SpokenPart } from '@/api/types'
 import { follow, unfollow } from './followed'
-import { toldOf } from './told'
+import { toldOf } from '../told'
 import { t } from './words'
+import { t as atTheDoor } from '../words'
 
 const props = defineProps<{ speak: (part: string, start: number) => Promise<SpokenPart> }>()
 const speaking = ref(false)
@@ -67,7 +68,7 @@ onScopeDispose(stop)
     :aria-pressed="speaking"
     @click="toggle"
   >
-    {{ t(speaking ? 'stop_reading' : 'read_aloud') }}
+    {{ speaking ? t('stop_reading') : atTheDoor('read_aloud') }}
   </button>
   <p v-if="error" role="alert" class="mb-2 text-wrong">{{ error }}</p>
 </template>

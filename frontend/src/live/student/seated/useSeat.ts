@@ -1,25 +1,29 @@
 /** A student's line to the session: the present view, the own part, and answers that are never lost. */
-import { computed, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { newId } from '@/api/ids'
 import { openLine } from '@/api/live'
 import { Refusal } from '@/api/refusal'
 import type {
   Joined,
   Mine,
+  MyPaper,
   Needs,
   Shown,
   SpokenPart,
   StudentAnswer,
+  StudentCommand,
   StudentMessage,
   StudentView,
 } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
-import { readingOf, spokenPart } from './request'
-import { keepPending, keptPending, type Pending } from './seat'
+import { readingOf, reviewOf, spokenPart } from '../request'
+import { keepPending, keptPending, type Pending } from '../seat'
 import { language } from '@/words'
-import { told } from './told'
+import { told } from '../told'
 
 export type SentState = 'none' | 'sending' | 'sent' | 'refused'
+
+type Order = Exclude<StudentCommand['command'], { do?: 'answer' }>
 
 /** Why an answer was not taken. `again`: it may be put right and sent once more. */
 export interface Refused {
@@ -29,7 +33,7 @@ export interface Refused {
 
 export const refusedBy = (error: Refusal): Refused => ({
   sentence: told(error),
-  again: error.family === 'bad_answer',
+  again: error.family === 'bad_answer' || error.code === 'session_paused',
 })
 
 /** The time of a question as this student has it. */
@@ -38,6 +42,13 @@ export function ownTime(shown: Shown | null | undefined, needs: Partial<Needs> |
   if (!shown || !needs || !opened || !deadline) return shown
   const more = opened + Math.round((deadline - opened) * (needs.time ?? 1))
   return { opened_at: opened, deadline: needs.no_limit ? null : more }
+}
+
+/** At own pace: of the question where one is, or of all of it, whichever is over first. The server has added what one needs. */
+export function paperTime({ began_at, deadline, reached_at, due }: MyPaper) {
+  return due && (!deadline || due < deadline)
+    ? { opened_at: reached_at, deadline: due }
+    : { opened_at: began_at, deadline }
 }
 
 export function useSeat(seat: Joined) {
@@ -54,11 +65,19 @@ export function useSeat(seat: Joined) {
   const pending = shallowRef<Record<string, Pending>>(keptPending(seat))
   const sent = shallowRef<Record<string, StudentAnswer>>({})
   const refusals = shallowRef<Record<string, Refused>>({})
-  const time = useTimeLeft(() => ownTime(view.value?.shown, mine.value?.needs), line.offset)
+  const paper = computed(() => mine.value?.paper ?? null)
+  const time = useTimeLeft(
+    () => (paper.value ? paperTime(paper.value) : ownTime(view.value?.shown, mine.value?.needs)),
+    line.offset,
+  )
   const numbers = new Map<string, number>()
 
   watch(line.message, (message) => {
-    if (message?.mine) mine.value = message.mine
+    if (!message?.mine) return
+    mine.value = message.mine
+    // What the server has is what stands, also where another device of this seat has said it.
+    const asked = message.mine.ask
+    if (asked && sent.value[asked]) sent.value = without(sent.value, asked)
   })
 
   const ask = computed(() => view.value?.shown?.ask ?? '')
@@ -98,12 +117,24 @@ export function useSeat(seat: Joined) {
     if (pending.value[asked]?.id === given.id) setPending(without(pending.value, asked))
   }
 
-  function send(_item: string, given: StudentAnswer): void {
+  /** The next number for an ask, or for going through the paper: higher than any that the server knows of this seat. */
+  function numberFor(what: string, known = 0): number {
+    const number = Math.max(numbers.get(what) ?? 0, known) + 1
+    numbers.set(what, number)
+    return number
+  }
+  const saidThere = (asked: string): number => (mine.value?.ask === asked ? mine.value.number : 0)
+
+  /** `movesOn`: at own pace, to what comes next in the same step. */
+  function send(_item: string, given: StudentAnswer, movesOn = false): void {
     const asked = ask.value
-    const number = (numbers.get(asked) ?? 0) + 1
-    numbers.set(asked, number)
+    const number = numberFor(asked, saidThere(asked))
     refusals.value = without(refusals.value, asked)
-    const command: Pending = { id: newId(), number, command: { do: 'answer', ask: asked, answer: given } }
+    const command: Pending = {
+      id: newId(),
+      number,
+      command: { do: 'answer', ask: asked, answer: given, moves_on: movesOn },
+    }
     setPending({ ...pending.value, [asked]: command })
     void deliver(command)
   }
@@ -113,12 +144,47 @@ export function useSeat(seat: Joined) {
     void deliver(kept)
   }
 
+  /** At own pace: what one does with one's paper. What is refused says why in `notice`. */
+  const going = ref(0)
+  const notice = ref('')
+  async function order(number: number, command: Order): Promise<boolean> {
+    going.value += 1
+    notice.value = ''
+    try {
+      await line.send({ id: newId(), number, command } as { id: string })
+      return true
+    } catch (error) {
+      if (error instanceof Refusal && error.code !== 'offline') notice.value = told(error)
+      return false
+    } finally {
+      going.value -= 1
+    }
+  }
+  const onPaper = (): number => numberFor('paper', paper.value?.went)
+  const own = {
+    paper,
+    going,
+    notice,
+    begin: () => order(1, { do: 'begin' }),
+    go: (item: string) => order(onPaper(), { do: 'go_to', item }),
+    flag: (item: string, flagged: boolean) => order(onPaper(), { do: 'flag', item, flagged }),
+    handIn: () => order(1, { do: 'hand_in' }),
+    clear: () => {
+      const asked = ask.value
+      return order(numberFor(asked, saidThere(asked)), { do: 'clear', ask: asked })
+    },
+    review: () => reviewOf(seat.token),
+  }
+
   const read = (item: string, given: StudentAnswer): Promise<string> => readingOf(seat.token, item, given)
   const speak = (part: string, start: number): Promise<SpokenPart> =>
     spokenPart(seat.token, part, start, language.value)
-  return { speak, view, mine, time, status: line.status, gone: line.gone, answer, state, refusal, send, read }
+  const { status, gone } = line
+  return { speak, view, mine, time, status, gone, answer, state, refusal, send, read, own }
 }
 
 /** What a student's view needs to know and to do: a seat in a session, or one that is tried out. */
-export type SeatLink = Omit<ReturnType<typeof useSeat>, 'speak'> &
-  Partial<Pick<ReturnType<typeof useSeat>, 'speak'>>
+export type SeatLink = Omit<ReturnType<typeof useSeat>, 'speak' | 'own'> &
+  Partial<Pick<ReturnType<typeof useSeat>, 'speak' | 'own'>>
+/** One that is at own pace. */
+export type PaperLink = ReturnType<typeof useSeat>

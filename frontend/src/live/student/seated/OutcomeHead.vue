@@ -21,9 +21,12 @@ const words = computed(() => {
   return mark > 0 ? t('part_right', { mark: shareOf(mark) }) : t('not_this_time')
 })
 const gained = computed(() => {
-  const { gained: points, bonus, points: total } = own.value ?? {}
-  if (!points || total === null || total === undefined) return ''
-  return bonus ? t('gained_early', { points: points - bonus, bonus }) : `\u200e+ ${points}`
+  const { gained: all, bonus: early, for_run: run } = own.value ?? {}
+  if (!all) return ''
+  const points = all - (early ?? 0) - (run ?? 0)
+  if (early && run) return t('gained_both', { points, early, run })
+  if (run) return t('gained_run', { points, bonus: run })
+  return early ? t('gained_early', { points, bonus: early }) : `\u200e+ ${points}`
 })
 const place = computed(() => {
   const { points, place: at, people } = own.value ?? {}

@@ -1,0 +1,172 @@
+<script setup lang="ts">
+/** Own pace: how far everybody is, as it comes. Of a crowd, only what is in sight is drawn. */
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import type { DeskView, Progress } from '@/api/types'
+import { duration } from '@/composables/format'
+import { useLinesInSight } from '@/composables/useLinesInSight'
+import { useToasts } from '@/composables/useToasts'
+import EraseDialog from '@/ui/EraseDialog.vue'
+import GridPane from '@/ui/GridPane.vue'
+import UiMenuAction from '@/ui/UiMenuAction.vue'
+import { answersShown } from './hiding'
+import HidingSwitches from './HidingSwitches.vue'
+import PersonName from './PersonName.vue'
+import { idleSaid, paneOf, shareSaid, sorted, type By } from './progress'
+import TakenOut from './TakenOut.vue'
+import type { Desk } from './useDesk'
+import type { WrittenTo } from './WriteDialog.vue'
+
+const props = defineProps<{ view: DeskView; desk: Desk; now: number }>()
+const emit = defineEmits<{ write: [to: WrittenTo] }>()
+const { show } = useToasts()
+const by = useLocalStorage<By>('lantern.desk-order', 'name')
+const erasing = ref<Progress | null>(null)
+const lines = computed(() => sorted(props.view.progress, by.value))
+const { lines: inSight, frame, holder, lineStyle } = useLinesInSight(lines)
+const questions = computed(() => props.view.run.filter((row) => row.number !== null))
+const numbers = computed(() => new Map(props.view.run.map((row) => [row.id, row.number])))
+const isTimed = computed(() => props.view.progress.some((line) => line.deadline))
+
+const HANDED_IN = { hand: 'handed in', time: 'time was up', desk: 'taken in', end: 'taken in' }
+function where(line: Progress): string {
+  if (line.handed_in) return HANDED_IN[line.handed_in]
+  if (!line.at) return 'not begun'
+  const number = numbers.value.get(line.at)
+  return number ? `question ${number}` : 'a page'
+}
+function left(line: Progress): string {
+  if (!line.deadline || line.handed_in || props.view.stopped) return ''
+  return duration(Math.max(0, Math.ceil((line.deadline - props.now) / 1000)))
+}
+
+async function erase(): Promise<void> {
+  const person = erasing.value!
+  erasing.value = null
+  await props.desk.erase(person.seat)
+}
+async function handIn(line: Progress): Promise<void> {
+  if (!(await props.desk.handInFor(line.seat))) return
+  const run = (): void => void props.desk.reopenPaper(line.seat)
+  show(`The paper of ${line.name} is taken in.`, { label: 'Undo', run })
+}
+async function moreTime(line: Progress): Promise<void> {
+  if (await props.desk.giveTime(300, line.seat)) show(`${line.name} has five minutes more.`)
+}
+const ORDERS: [By, string][] = [
+  ['name', 'name'],
+  ['progress', 'progress'],
+  ['share', 'share right'],
+]
+const head = 'sticky top-0 z-10 bg-sheet px-2 font-normal'
+const cell = 'border-t border-rule px-2 whitespace-nowrap'
+</script>
+
+<template>
+  <section aria-label="People" class="flex min-h-0 flex-col bg-sheet">
+    <div class="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1 px-4 pt-3 pb-2">
+      <p class="text-sm text-slate">
+        by
+        <template v-for="([one, words], index) in ORDERS" :key="one"
+          ><template v-if="index"> · </template
+          ><button
+            type="button"
+            class="rounded px-0.5 underline-offset-2"
+            :class="by === one ? 'font-bold text-ink' : 'underline'"
+            :aria-pressed="by === one"
+            @click="by = one"
+          >
+            {{ words }}
+          </button></template
+        >
+      </p>
+      <HidingSwitches v-if="lines.length" />
+    </div>
+    <p v-if="!lines.length" class="px-4 pb-4 text-slate">Nobody has joined yet.</p>
+    <div v-show="lines.length" v-bind="frame" class="relative min-h-0 overflow-auto pr-4 pb-4">
+      <div :style="holder">
+        <table
+          :aria-rowcount="lines.length + 1"
+          class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]"
+        >
+          <thead>
+            <tr class="text-sm text-slate">
+              <th
+                scope="col"
+                class="sticky top-0 left-0 z-20 bg-sheet py-1.5 pl-4 text-left font-normal whitespace-nowrap"
+              >
+                Name
+              </th>
+              <th scope="col" :class="head" class="text-left">Is at</th>
+              <th scope="col" :class="head" class="text-right">Answered</th>
+              <th scope="col" :class="head" class="text-right">Right</th>
+              <th scope="col" :class="head" class="text-right">Idle</th>
+              <th v-if="isTimed" scope="col" :class="head" class="text-right">Left</th>
+              <th
+                v-for="row in questions"
+                :key="row.id"
+                scope="col"
+                class="sticky top-0 z-10 min-w-7 bg-sheet font-bold"
+                :class="row.id === view.holds_up && 'text-lamp-ink'"
+              >
+                {{ row.number }}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr
+              v-for="{ data: line, index } in inSight"
+              :key="line.seat"
+              :aria-rowindex="index + 2"
+              :style="lineStyle"
+              :class="line.handed_in && 'text-slate'"
+            >
+              <th
+                scope="row"
+                class="sticky left-0 max-w-44 min-w-32 border-t border-r border-rule bg-sheet py-0 pr-1 pl-4 text-left font-normal has-[[role=menu]]:z-20"
+              >
+                <PersonName
+                  :person="line"
+                  :desk="desk"
+                  @write="emit('write', { seat: line.seat, name: line.name })"
+                  @erase="erasing = line"
+                >
+                  <UiMenuAction
+                    v-if="desk.can('give_time') && line.deadline && !line.handed_in"
+                    @act="moreTime(line)"
+                    >Five minutes more</UiMenuAction
+                  >
+                  <UiMenuAction
+                    v-if="line.handed_in && desk.can('reopen_paper')"
+                    @act="desk.reopenPaper(line.seat)"
+                    >Give the paper back</UiMenuAction
+                  >
+                  <UiMenuAction v-else-if="line.at && desk.can('hand_in_for')" @act="handIn(line)"
+                    >Take the paper in</UiMenuAction
+                  >
+                </PersonName>
+              </th>
+              <td :class="cell">{{ where(line) }}</td>
+              <td :class="cell" class="text-right tabular-nums">
+                <template v-if="line.of">{{ line.answered }} / {{ line.of }}</template>
+              </td>
+              <td :class="cell" class="text-right tabular-nums">{{ answersShown ? shareSaid(line) : '' }}</td>
+              <td :class="cell" class="text-right tabular-nums">{{ idleSaid(line, now) }}</td>
+              <td v-if="isTimed" :class="cell" class="text-right tabular-nums">{{ left(line) }}</td>
+              <td v-for="(row, at) in questions" :key="row.id" class="border-t border-rule p-0">
+                <GridPane
+                  v-if="paneOf(line.panes[at] ?? '.') !== undefined"
+                  :value="paneOf(line.panes[at] ?? '.')!"
+                  :hidden="!answersShown"
+                />
+                <span v-else class="sr-only">not on this paper</span>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </div>
+    <TakenOut :view="view" :desk="desk" />
+    <EraseDialog :name="erasing?.name ?? null" @erase="erase" @close="erasing = null" />
+  </section>
+</template>

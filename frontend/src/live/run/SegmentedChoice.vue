@@ -1,0 +1,28 @@
+<script setup lang="ts" generic="T extends string">
+/** One of a few, side by side. */
+import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
+
+defineProps<{ label: string; options: readonly { value: T; words: string }[] }>()
+const chosen = defineModel<T>({ required: true })
+</script>
+
+<template>
+  <RadioGroup v-model="chosen">
+    <RadioGroupLabel class="mb-1 block font-bold">{{ label }}</RadioGroupLabel>
+    <div class="flex">
+      <RadioGroupOption
+        v-for="one in options"
+        :key="one.value"
+        v-slot="{ checked }"
+        :value="one.value"
+        class="-ml-px flex-1 cursor-pointer first:ml-0"
+      >
+        <span
+          class="flex min-h-11 items-center justify-center border px-2 text-center text-[15px] leading-tight"
+          :class="checked ? 'relative border-ink bg-ink font-bold text-sheet' : 'border-edge bg-sheet'"
+          >{{ one.words }}</span
+        >
+      </RadioGroupOption>
+    </div>
+  </RadioGroup>
+</template>

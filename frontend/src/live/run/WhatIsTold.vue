@@ -1,0 +1,100 @@
+<script setup lang="ts">
+/** What students see of it, when, and what the big screen shows. */
+import { computed } from 'vue'
+import type { Settings } from '@/api/types'
+import { smallField } from '@/ui/recipes'
+import UiSwitch from '@/ui/UiSwitch.vue'
+
+const settings = defineModel<Settings>({ required: true })
+const isLed = computed(() => settings.value.manner === 'led')
+type Feedback = Settings['feedback']
+
+const LED: [Feedback, string][] = [
+  ['each', 'after each question'],
+  ['end', 'at the end'],
+  ['opened', 'after you open it'],
+  ['never', 'never'],
+]
+const OWN: [Feedback, string][] = [
+  ['each', 'after each answer'],
+  ['handed_in', 'once one has handed in'],
+  ['end', 'when you end the session'],
+  ['opened', 'after you open it'],
+  ['never', 'never'],
+]
+const feedback = computed(() =>
+  isLed.value && settings.value.feedback === 'handed_in' ? 'end' : settings.value.feedback,
+)
+const SCORES: [Settings['closing']['score'], string][] = [
+  ['none', 'not shown'],
+  ['marks', 'as “7 of 9”'],
+  ['percent', 'as “78 %”'],
+  ['both', 'as both'],
+]
+const close = (change: Partial<Settings['closing']>): void => {
+  settings.value = { ...settings.value, closing: { ...settings.value.closing, ...change } }
+}
+</script>
+
+<template>
+  <div class="divide-y divide-rule">
+    <label class="flex flex-wrap items-center gap-2 py-3"
+      ><span class="font-bold">What was right is told</span>
+      <select
+        :class="smallField"
+        :value="feedback"
+        @change="settings.feedback = ($event.target as HTMLSelectElement).value as Feedback"
+      >
+        <option v-for="[value, words] in isLed ? LED : OWN" :key="value" :value="value">{{ words }}</option>
+      </select>
+    </label>
+    <UiSwitch
+      v-model="settings.marks"
+      label="Tell each one how their answer went"
+      hint="Else devices show what was right, and say no more."
+    />
+    <UiSwitch v-model="settings.explanations" label="Show the explanations" hint="With what was right." />
+    <UiSwitch
+      v-if="isLed"
+      v-model="settings.points"
+      label="Show points on the devices"
+      hint="What each answer earned. Grades never read points."
+    />
+    <UiSwitch
+      v-if="isLed && feedback === 'each'"
+      v-model="settings.show_standings"
+      label="Show standings"
+      hint="Points and places after each scored question."
+    />
+    <UiSwitch
+      v-model="settings.names_on_screen"
+      label="Names on the big screen"
+      hint="Who has come in, and who is ahead. Else it says how many."
+    />
+    <div class="space-y-2 py-3">
+      <label class="flex flex-wrap items-center gap-2"
+        ><span class="font-bold">The own score, in the end,</span>
+        <select
+          :class="smallField"
+          :value="settings.closing.score"
+          @change="
+            close({ score: ($event.target as HTMLSelectElement).value as Settings['closing']['score'] })
+          "
+        >
+          <option v-for="[value, words] in SCORES" :key="value" :value="value">{{ words }}</option>
+        </select>
+      </label>
+      <label class="block"
+        ><span class="mb-1 block">Words of your own for the end</span>
+        <textarea
+          rows="2"
+          maxlength="500"
+          :class="smallField"
+          class="w-full"
+          :value="settings.closing.words"
+          @input="close({ words: ($event.target as HTMLTextAreaElement).value })"
+        />
+      </label>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+/** Own pace: the time that is left and how many have handed in, and nothing of anybody's answers. */
+import { computed } from 'vue'
+import type { ScreenView } from '@/api/types'
+import { timeOfDay } from '@/composables/format'
+
+const props = defineProps<{ view: ScreenView; seconds: number | null }>()
+const papers = computed(() => props.view.papers!)
+const clock = computed(() => {
+  const { seconds } = props
+  return seconds === null ? '' : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+})
+</script>
+
+<template>
+  <div class="flex min-h-0 flex-col">
+    <h1 class="text-[1.62em] wrap-anywhere">{{ view.title || 'Untitled set' }}</h1>
+    <p class="mt-[1vh] text-soft">Everybody works at their own pace.</p>
+    <div class="flex grow flex-wrap content-center items-end gap-x-[6vw] gap-y-[4vh]">
+      <p v-if="clock" role="timer">
+        <span class="figure block text-[5em] leading-none text-light tabular-nums">{{ clock }}</span>
+        <span class="text-soft">left, until {{ timeOfDay(papers.deadline!).slice(0, 5) }}</span>
+      </p>
+      <p role="status">
+        <span class="figure block text-[5em] leading-none tabular-nums"
+          >{{ papers.handed_in }}<span class="text-[0.5em] text-soft"> of {{ view.people }}</span></span
+        >
+        <span class="text-soft">have handed in</span>
+      </p>
+    </div>
+    <p v-if="papers.begun < view.people" class="text-soft">{{ papers.begun }} have begun.</p>
+  </div>
+</template>

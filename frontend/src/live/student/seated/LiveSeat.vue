@@ -1,0 +1,41 @@
+<script setup lang="ts">
+/** A seat in a running session. */
+import { computed, defineAsyncComponent, watch } from 'vue'
+import type { Refusal } from '@/api/refusal'
+import type { Joined } from '@/api/types'
+import { need } from '../look'
+import { needLanguage } from '../ownLanguage'
+import SeatView from './SeatView.vue'
+import { useSeat } from './useSeat'
+
+const PaperView = defineAsyncComponent({
+  loader: () => import('./own/PaperView.vue'),
+  onError: (_error, retry, _fail, attempts) => setTimeout(retry, Math.min(5000, 500 * attempts)),
+})
+const props = defineProps<{ seat: Joined }>()
+const emit = defineEmits<{ leave: [why?: Refusal] }>()
+const link = useSeat(props.seat)
+const works = computed(() => link.view.value?.phase === 'working')
+
+watch(
+  () => link.mine.value?.needs,
+  (needs) => {
+    need(needs)
+    needLanguage(needs?.language)
+  },
+  { immediate: true },
+)
+watch(link.gone, (why) => why && emit('leave', why))
+</script>
+
+<template>
+  <PaperView v-if="works" :link="link" :name="seat.name" :seat="seat.seat" :token="seat.token" />
+  <SeatView
+    v-else
+    :link="link"
+    :name="seat.name"
+    :seat="seat.seat"
+    :token="seat.token"
+    @leave="emit('leave', $event)"
+  />
+</template>
