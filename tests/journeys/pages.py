@@ -126,3 +126,15 @@ def fill_area(driver: webdriver.Chrome, path: str, text: str) -> None:
     """Puts a long text into a text area at once, as pasting does."""
     put = "arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input'))"
     until(driver, lambda: [driver.execute_script(put, find_all(driver, path)[0], text)])
+
+
+def choose_in(driver: webdriver.Chrome, letter: str) -> None:
+    """Chooses an option by what it stands for in its set ("A" is the first one), in whatever order it is shown."""
+    pick(driver, f"//fieldset//label[.//input[@value='{letter}']]")
+
+
+def join_from_list(driver: webdriver.Chrome, name: str) -> None:
+    """Takes a name of the class list, once the page offers it."""
+    click(driver, f"//label[contains(., '{name}')]")
+    press(driver, "Join")
+    until(driver, lambda: "Find your name" not in body_text(driver))

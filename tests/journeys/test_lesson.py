@@ -86,6 +86,8 @@ def test_a_lesson_from_the_first_key_to_the_workbook(server, teacher, browsers):
     tab_to(desk, "Run it…")
     type_keys(desk, Keys.ENTER)
     wait_for(desk, "Open the doors")
+    tab_to(desk, "What is asked")
+    type_keys(desk, Keys.ENTER)
     tab_to(desk, "Mix the options")  # they are, unless she wants them as she wrote them
     type_keys(desk, Keys.SPACE)
     tab_to(desk, "Open the doors")

@@ -52,3 +52,7 @@ export function fraction(mark: number): string {
 
 /** A sum of marks without a tail of digits. */
 export const score = (sum: number): string => String(Math.round(sum * 100) / 100)
+
+/** Seconds as a clock that runs down shows them: "14:05". */
+export const clockTime = (seconds: number): string =>
+  `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { useInfiniteQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
 import { createOrders } from '@/api/live'
 import { sentenceOf } from '@/api/refusal'
+import type { SessionRow } from '@/api/types'
 import { dayAndTime, percent } from '@/composables/format'
 import { useToasts } from '@/composables/useToasts'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
+import UiDialog from '@/ui/UiDialog.vue'
 
 const router = useRouter()
 const { show } = useToasts()
@@ -28,7 +30,9 @@ const {
 const sessions = computed(() => pages.value?.pages.flatMap((page) => page.rows) ?? [])
 /** One that was ended too early goes on, where it was. */
 const order = createOrders()
+const asking = ref<SessionRow | null>(null)
 async function openAgain(session: number): Promise<void> {
+  asking.value = null
   try {
     const params = { path: { session_id: session } }
     const body = order({ do: 'open_again' })
@@ -98,7 +102,7 @@ const cell = 'px-3 py-3 whitespace-nowrap'
                 type="button"
                 class="font-bold text-tide hover:underline"
                 :aria-label="`Open “${row.title || 'Untitled set'}” again`"
-                @click="openAgain(row.id)"
+                @click="asking = row"
               >
                 Open again
               </button>
@@ -109,6 +113,20 @@ const cell = 'px-3 py-3 whitespace-nowrap'
       <UiButton v-if="hasNextPage" class="mt-4" :disabled="isFetchingNextPage" @click="fetchNextPage()"
         >Show older sessions</UiButton
       >
+      <UiDialog
+        :open="!!asking"
+        :title="`Open “${asking?.title || 'Untitled set'}” again?`"
+        @close="asking = null"
+      >
+        <p>It goes on where it was, with the same people and their answers.</p>
+        <p class="mt-2 text-slate">
+          Questions whose right answers have been told stay closed. It may get another code.
+        </p>
+        <div class="mt-5 flex gap-3">
+          <UiButton look="main" @click="openAgain(asking!.id)">Open it again</UiButton>
+          <UiButton @click="asking = null">Leave it</UiButton>
+        </div>
+      </UiDialog>
     </template>
   </div>
 </template>

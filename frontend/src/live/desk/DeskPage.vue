@@ -116,7 +116,7 @@ useKeys({
         <DeskQuestion
           v-else
           :view="view"
-          :seconds="desk.time.seconds.value"
+          :seconds="view.stopped ? null : desk.time.seconds.value"
           @key="desk.setKey(view.shown!.item.id, $event)"
           @part="desk.keepApart(view.shown!.item.id, $event)"
           @undo="desk.takeBack(view.shown!.item.id)"

@@ -3,7 +3,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { DeskView, Progress } from '@/api/types'
-import { duration } from '@/composables/format'
+import { clockTime } from '@/composables/format'
 import { useLinesInSight } from '@/composables/useLinesInSight'
 import { useToasts } from '@/composables/useToasts'
 import EraseDialog from '@/ui/EraseDialog.vue'
@@ -37,7 +37,7 @@ function where(line: Progress): string {
 }
 function left(line: Progress): string {
   if (!line.deadline || line.handed_in || props.view.stopped) return ''
-  return duration(Math.max(0, Math.ceil((line.deadline - props.now) / 1000)))
+  return clockTime(Math.max(0, Math.ceil((line.deadline - props.now) / 1000)))
 }
 
 async function erase(): Promise<void> {

@@ -36,7 +36,8 @@ const head = computed(() => {
   if (number) parts.push(viewsOf(item).sort(item))
   if (item.weight === 2) parts.push('counts twice')
   if (number && !item.scored) parts.push('opinion')
-  if (props.seconds !== null) parts.push(`${duration(props.seconds)} left`)
+  if (props.view.stopped) parts.push(props.view.stopped === 'today' ? 'closed for today' : 'paused')
+  else if (props.seconds !== null) parts.push(`${duration(props.seconds)} left`)
   if (props.seconds === 0 && props.view.waiting_for)
     parts.push(`waiting for ${props.view.waiting_for} with more time`)
   const writer = props.view.run.find((row) => row.id === item.id)?.by

@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/api/refusal'
 import type { SessionInfo } from '@/api/types'
+import { spacedCode } from '@/composables/codes'
 import { useToasts } from '@/composables/useToasts'
 import UiButton from '@/ui/UiButton.vue'
 import RunDialog from './RunDialog.vue'
@@ -59,7 +60,7 @@ const bringBack = (session: SessionInfo): Promise<void> =>
           <span class="text-lg font-bold wrap-anywhere">{{ session.title || 'Untitled set' }}</span>
           <span class="block text-[15px] text-slate">
             {{ session.settings.manner === 'led' ? 'You lead' : 'Own pace' }} ·
-            {{ session.class_name || 'whoever has the code' }} · {{ session.code }}
+            {{ session.class_name || 'whoever has the code' }} · {{ spacedCode(session.code) }}
           </span>
         </p>
         <div class="flex flex-wrap gap-2">

@@ -61,7 +61,7 @@ watch(settings, () => (failure.value = null), { deep: true })
 
 const MANNERS = [
   { value: 'led', words: 'You lead' },
-  { value: 'own_pace', words: 'Each at their own pace' },
+  { value: 'own_pace', words: 'Own pace' },
 ] as const
 const ANSWERS = [
   { value: 'final', words: 'Final once sent' },
@@ -133,7 +133,7 @@ const prepare = (): Promise<void> =>
         <SegmentedChoice v-model="answers" label="An answer is" :options="ANSWERS" />
       </div>
       <p class="mt-3" role="status">
-        <template v-for="one in plan?.sentences ?? []" :key="one.code">{{ one.sentence }} </template>
+        {{ plan?.sentences.map((one) => one.sentence).join(' ') }}
         <span class="text-slate">{{ extent }}</span>
       </p>
       <div class="my-3 divide-y divide-rule border-y border-rule">

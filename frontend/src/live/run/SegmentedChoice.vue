@@ -8,7 +8,7 @@ const chosen = defineModel<T>({ required: true })
 
 <template>
   <RadioGroup v-model="chosen">
-    <RadioGroupLabel class="mb-1 block font-bold">{{ label }}</RadioGroupLabel>
+    <RadioGroupLabel as="p" class="mb-1 block font-bold">{{ label }}</RadioGroupLabel>
     <div class="flex">
       <RadioGroupOption
         v-for="one in options"

@@ -73,7 +73,7 @@ const close = (change: Partial<Settings['closing']>): void => {
     />
     <div class="space-y-2 py-3">
       <label class="flex flex-wrap items-center gap-2"
-        ><span class="font-bold">The own score, in the end,</span>
+        ><span class="font-bold">Their own score, in the end</span>
         <select
           :class="smallField"
           :value="settings.closing.score"

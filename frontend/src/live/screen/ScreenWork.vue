@@ -2,14 +2,11 @@
 /** Own pace: the time that is left and how many have handed in, and nothing of anybody's answers. */
 import { computed } from 'vue'
 import type { ScreenView } from '@/api/types'
-import { timeOfDay } from '@/composables/format'
+import { clockTime, timeOfDay } from '@/composables/format'
 
 const props = defineProps<{ view: ScreenView; seconds: number | null }>()
 const papers = computed(() => props.view.papers!)
-const clock = computed(() => {
-  const { seconds } = props
-  return seconds === null ? '' : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
-})
+const clock = computed(() => (props.seconds === null ? '' : clockTime(props.seconds)))
 </script>
 
 <template>

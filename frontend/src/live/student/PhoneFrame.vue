@@ -11,7 +11,7 @@ defineProps<{
 </script>
 
 <template>
-  <div class="mx-auto grid min-h-dvh max-w-xl grid-rows-[auto_1fr_auto] bg-fog">
+  <div class="mx-auto grid min-h-dvh max-w-xl grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-fog">
     <header class="on-dark sticky top-0 z-10 bg-hull text-foam">
       <div class="flex min-h-10 items-center justify-between gap-4 px-4 text-[15px]">
         <span class="truncate">{{ left }}</span>

@@ -2,7 +2,9 @@
 
 import asyncio
 import json
+from collections.abc import Callable, Coroutine
 from dataclasses import dataclass
+from itertools import count
 from random import Random
 from typing import Any
 
@@ -21,6 +23,7 @@ from lantern.server.demo.school import CLASS_8C
 from lantern.server.live.entering import asks
 from lantern.server.live.models import LiveSession
 
+Act = Callable[[websockets.ClientConnection], Coroutine[Any, Any, None]]
 ARRIVING, MOST_A_SECOND = 8.0, 50
 """Seconds in which a class comes in; a crowd takes longer."""
 
@@ -34,7 +37,9 @@ class Command(BaseCommand):
         parser.add_argument("--url", default="http://127.0.0.1:8000", help="where the server is")
 
     def handle(self, *args: Any, code: str, n: int, url: str, **options: Any) -> None:
-        running = LiveSession.objects.filter(ended_at=None).select_related("revision", "of_class")
+        running = LiveSession.objects.filter(ended_at=None, opened_at__isnull=False).select_related(
+            "revision", "of_class"
+        )
         session = running.filter(Q(code=read_code(code)) | Q(of_class__code=read_code(code))).first()
         if session is None:
             raise CommandError(f"No session with the code {code} is running. Start one at {url} first.")
@@ -56,7 +61,7 @@ class Person:
     says: dict[str, str]
 
 
-def people_for(session: LiveSession, count: int) -> list[Person]:
+def people_for(session: LiveSession, how_many: int) -> list[Person]:
     """Members of the session's class where it asks for them, and otherwise names of the demo school."""
     asked = asks(session)
     if asked in {"list", "phrase", "record_id"} and session.of_class:
@@ -65,9 +70,9 @@ def people_for(session: LiveSession, count: int) -> list[Person]:
             "phrase": lambda one: {"phrase": one.phrase},
             "record_id": lambda one: {"record_id": one.record_id or one.person, "name": one.name},
         }
-        members = session.of_class.members.filter(left_at=None).order_by("pk")[:count]
+        members = session.of_class.members.filter(left_at=None).order_by("pk")[:how_many]
         return [Person(one.name, ways[asked](one)) for one in members]
-    names = [CLASS_8C[i % len(CLASS_8C)] for i in range(count)]
+    names = [CLASS_8C[i % len(CLASS_8C)] for i in range(how_many)]
     return [Person(name, {"name": name, "record_id": f"demo-{at}"}) for at, name in enumerate(names)]
 
 
@@ -80,14 +85,16 @@ async def _class(url: str, code: str, content: SetContent, people: list[Person])
 
 
 class Student:
-    """Joins within `arriving` seconds, and answers each question once, after a while. What it knows is its ability,
-    not the key."""
+    """Joins within `arriving` seconds, and answers each question once, after a while; at its own pace it goes through
+    its paper and hands it in. What it knows is its ability, not the key."""
 
     def __init__(self, url: str, code: str, content: SetContent, who: Person, index: int, arriving: float) -> None:
         self.url, self.code, self.name, self.says, self.arriving = url, code, who.name, who.says, arriving
         self.items = {item.id: item for item in content.items}
         self.rng = Random(f"{code}:{index}")
         self.answered: set[str] = set()
+        self.sent: dict[str, str] = {}
+        self.numbers = count(1)
 
     async def take_part(self, client: httpx.AsyncClient) -> None:
         await asyncio.sleep(self.rng.uniform(0.2, self.arriving))
@@ -113,17 +120,51 @@ class Student:
             view = message.get("view")
             if "gone" in message or (view and view["phase"] == "ended"):
                 return True
-            if view and view["phase"] == "open" and view["shown"]["ask"] not in self.answered:
-                self.answered.add(view["shown"]["ask"])
-                task = asyncio.create_task(self._answer(socket, view["shown"]["item"]["id"], view["shown"]["ask"]))
+            if message.get("error"):  # it was paused, or closed meanwhile: what is still open is answered once more
+                self.answered.discard(self.sent.get(message["ack"], ""))
+            act = self._next(view, message.get("mine")) if view else None
+            if act:
+                task = asyncio.create_task(act(socket))
                 waiting.add(task)
                 task.add_done_callback(waiting.discard)
         return False
 
-    async def _answer(self, socket: websockets.ClientConnection, item_id: str, ask: str) -> None:
+    def _next(self, view: dict[str, Any], mine: dict[str, Any] | None) -> Act | None:
+        """What there is to do now that has not been done."""
+        paper, shown = (mine or {}).get("paper"), view["shown"]
+        if view["phase"] == "working" and mine and paper is None:
+            return None if view["work"]["collected"] else self._once("begin", {"do": "begin"})
+        if view["phase"] not in ("open", "working") or shown is None:
+            return None
+        item, ask = shown["item"]["id"], shown["ask"]
+        following = paper["items"][paper["items"].index(item) + 1 :] if paper else []
+        if ask is None:
+            return self._once(item, {"do": "go_to", "item": following[0]} if following else {"do": "hand_in"})
+        if ask in self.answered:
+            return self._once("hand_in", {"do": "hand_in"}) if paper and not following else None
+        self.answered.add(ask)
+        return lambda socket: self._answer(socket, item, ask, moves_on=bool(following))
+
+    def _once(self, what: str, command: dict[str, Any]) -> Act | None:
+        if what in self.answered:
+            return None
+        self.answered.add(what)
+
+        async def act(socket: websockets.ClientConnection) -> None:
+            await asyncio.sleep(self.rng.uniform(0.5, 4))
+            await self._send(socket, what, command)
+
+        return act
+
+    async def _answer(self, socket: websockets.ClientConnection, item_id: str, ask: str, *, moves_on: bool) -> None:
         item = self.items[item_id]
         await asyncio.sleep(delay(item.time_limit if isinstance(item, Question) else None, self.rng))
         ability = chance(ability_of(self.name, self.code), difficulty_of(item, self.code))
         answer = kind_of(item).imagine(item, ability, self.rng)
-        command = {"do": "answer", "ask": ask, "answer": answer.model_dump(mode="json")}
-        await socket.send(json.dumps({"id": f"{self.rng.getrandbits(64):x}", "number": 1, "command": command}))
+        command = {"do": "answer", "ask": ask, "answer": answer.model_dump(mode="json"), "moves_on": moves_on}
+        await self._send(socket, ask, command)
+
+    async def _send(self, socket: websockets.ClientConnection, what: str, command: dict[str, Any]) -> None:
+        message_id = f"{self.rng.getrandbits(64):x}"
+        self.sent[message_id] = what
+        await socket.send(json.dumps({"id": message_id, "number": next(self.numbers), "command": command}))

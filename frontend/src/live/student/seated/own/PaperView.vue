@@ -2,6 +2,7 @@
 /** A student at work on their own paper: begin, go through it, look it over, hand it in. */
 import { computed, ref, watch } from 'vue'
 import type { StudentAnswer } from '@/api/types'
+import { clockTime } from '@/composables/format'
 import { registry } from '@/questions/registry'
 import { provideReading } from '@/questions/shared/reading'
 import PhoneFrame from '../../PhoneFrame.vue'
@@ -14,7 +15,7 @@ import { t as common } from '../words'
 import BeginView from './BeginView.vue'
 import HandedIn from './HandedIn.vue'
 import LookOver from './LookOver.vue'
-import { clock, placesOf } from './papers'
+import { placesOf } from './papers'
 import PaperStrip from './PaperStrip.vue'
 import ReviewView from './ReviewView.vue'
 import { same } from './same'
@@ -60,7 +61,7 @@ const count = computed(() =>
     : '',
 )
 const left = computed(() =>
-  time.seconds.value === null || isOver.value ? '' : t('time_left', { time: clock(time.seconds.value) }),
+  time.seconds.value === null || isOver.value ? '' : t('time_left', { time: clockTime(time.seconds.value) }),
 )
 const share = computed(() =>
   time.seconds.value === null || isOver.value || view.value?.stopped ? null : time.share.value,

@@ -20,7 +20,3 @@ export function placesOf(paper: MyPaper): Place[] {
     here: paper.at === item,
   }))
 }
-
-/** Minutes and seconds as a clock shows them. */
-export const clock = (seconds: number): string =>
-  `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
