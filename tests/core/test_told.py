@@ -58,9 +58,9 @@ def moved(state, command):
 
 
 def seen(state):
-    """What the class's devices are sent."""
+    """What the class's devices are sent, but for the numbers of their own commands."""
     places = Places(state)
-    own = [mine(state, places, seat).model_dump() for seat in state.seats]
+    own = [mine(state, places, seat).model_dump(exclude={"number"}) for seat in state.seats]
     return own, student_view(state).model_dump(), screen_view(state, "KELP427").model_dump()
 
 

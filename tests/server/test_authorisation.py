@@ -29,7 +29,7 @@ def allowed(thing):
 
 OWNER = allowed("a set, a session")
 TAUGHT = allowed("a class:")
-TEACHERS = allowed("own lists")
+TEACHERS = allowed("own lists and presets")
 KEEPERS = allowed("what a school decides")
 KEEPER_HERE = allowed("roles of colleagues")
 STUDENT = allowed("a seat")

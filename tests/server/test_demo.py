@@ -62,7 +62,7 @@ def test_two_sets_use_every_kind_with_pictures_and_a_spoken_word(demo):
 
 
 def test_twenty_seven_students_took_part_and_answered_like_a_class(demo):
-    session = LiveSession.objects.get()
+    session = LiveSession.objects.get(ended_at__isnull=False)
     assert session.summary["took_part"] == 27
     assert 0.45 < session.summary["mean_share"] < 0.85
     assert session.ended_at > session.created_at
@@ -71,7 +71,7 @@ def test_twenty_seven_students_took_part_and_answered_like_a_class(demo):
 def test_loading_twice_loads_once(demo):
     call_command("load_demo")
     assert Teacher.objects.count() == 3
-    assert LiveSession.objects.count() == 1
+    assert LiveSession.objects.count() == 2
 
 
 def test_every_scored_demo_question_says_which_answer_is_right_and_most_say_why(demo):

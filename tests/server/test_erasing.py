@@ -25,6 +25,7 @@ def test_a_name_that_is_erased_is_gone_from_disk_views_workbook_and_csv(own_serv
     number = session["id"]
     tokens = [join(own_server.url, session["code"], name) for name in (NAME, "Fen")]
     teacher.command(number, "rename", seat=1, name=f"{NAME} O.")
+    teacher.command(number, "write", seat=1, text=f"{NAME}, look at the splice.")
     teacher.command(number, "advance")
     for token, letter in zip(tokens, "BC", strict=True):
         send_answer(own_server.url, token, "q1", {"kind": "choice", "chosen": [letter]})

@@ -101,7 +101,7 @@ const cell = 'px-3 py-3 whitespace-nowrap'
                 v-else
                 type="button"
                 class="font-bold text-tide hover:underline"
-                :aria-label="`Open “${row.title || 'Untitled set'}” again`"
+                :aria-label="`Open again: ${row.title || 'Untitled set'}`"
                 @click="asking = row"
               >
                 Open again

@@ -47,8 +47,11 @@ def _on_claimed(state: State, event: e.Claimed) -> State:
 
 
 def _on_erased(state: State, event: e.Erased) -> State:
+    """With the name goes what the desk wrote to who had it."""
     gone = state.seats[event.seat].person
-    return changed(state, roster={id_: person for id_, person in state.roster.items() if id_ != gone})
+    roster = {id_: person for id_, person in state.roster.items() if id_ != gone}
+    words = {seat: word for seat, word in state.words.items() if seat != event.seat}
+    return changed(state, roster=roster, words=words if len(words) < len(state.words) else state.words)
 
 
 def _with_seat(state: State, number: int, **changes: Any) -> State:

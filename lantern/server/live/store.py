@@ -258,6 +258,17 @@ def _keep_roster(session_id: int, recorded: Iterable[Recorded], after: State) ->
     if erased:
         gone = [after.seats[seat].person for seat in erased]
         Person.objects.filter(session_id=session_id, key__in=gone).delete()
+        _take_back_words(session_id, erased)
+
+
+def _take_back_words(session_id: int, seats: Sequence[int]) -> None:
+    """What the desk wrote to who is erased may well hold their name: it is the one text among the events, and goes with
+    it."""
+    for row in SessionEvent.objects.filter(session_id=session_id, payload__contains='"type":"wrote"'):
+        event = read_event(row.shape, row.payload)
+        if isinstance(event, e.Wrote) and event.seat in seats and event.text:
+            row.payload = write_event(replace(event, text=""))
+            row.save(update_fields=["payload"])
 
 
 def _row_of(session_id: int, person: PersonInRoster) -> Person:

@@ -28,4 +28,4 @@ DEMO_SETS: tuple[SetContent, ...] = (
 )
 """In the order in which they were written: the last is the newest."""
 
-HARBOUR_LIGHTS = lights.SET
+HARBOUR_LIGHTS, TIDES = lights.SET, tides.SET

@@ -1,4 +1,4 @@
-from lantern.server.demo.sets.writing import a_set, choice, opinion, page, several, statement
+from lantern.server.demo.sets.writing import a_set, choice, on_topics, opinion, page, several, statement
 
 SET = a_set(
     "Reading the harbour lights",
@@ -105,4 +105,11 @@ SET = a_set(
         "Not yet",
         time_limit=None,
     ),
+)
+
+SET = on_topics(
+    SET,
+    ("light characters", (1, 2, 4, 6)),
+    ("marks", (3, 9, 10)),
+    ("what a chart tells", (5, 7, 8)),
 )

@@ -155,3 +155,14 @@ def _own_id(prompt: str, text: str) -> str:
 
 def _slug(text: str) -> str:
     return re.sub(r"[^a-z0-9]+", "-", text.lower()).strip("-")[:38]
+
+
+def on_topics(content: SetContent, *topics: tuple[str, tuple[int, ...]]) -> SetContent:
+    """The set with these topics on the questions of these numbers."""
+    numbers = content.question_numbers()
+    of = {number: topic for topic, of_topic in topics for number in of_topic}
+    items = tuple(
+        item.model_copy(update={"tags": (of[numbers[item.id]],)}) if numbers.get(item.id) in of else item
+        for item in content.items
+    )
+    return content.model_copy(update={"items": items})

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, type EffectScope } from 'vue'
 import type { Joined, Shown, StudentAnswer } from '@/api/types'
-import { ownTime, useSeat, type SeatLink } from './useSeat'
+import { ownTime, useSeat, type PaperLink, type SeatLink } from './useSeat'
 
 interface Sent {
   id: string
@@ -123,6 +123,47 @@ describe('a seat', () => {
     link.send('q1', B)
     expect(socket.commands.map((one) => one.number)).toEqual([1, 2])
     expect(link.state.value).toBe('sending')
+  })
+
+  it('goes on from the numbers that the server knows, after a reload or on another device', () => {
+    const link = open()
+    const mine = { ask: 'q1.1', number: 7, answer: A, paper: { went: 4 } }
+    socket.say({ now: 0, version: 'x', view: { phase: 'working', shown: { ask: 'q1.1' } }, mine })
+    link.send('q1', B)
+    socket.say({ ack: socket.commands[0]!.id })
+    expect(socket.commands[0]).toMatchObject({ number: 8, command: { answer: B, moves_on: false } })
+  })
+
+  it('numbers its goings and flags in one row, and says why one was refused', async () => {
+    const { own } = open() as PaperLink
+    const mine = { ask: 'q1.1', number: 0, answer: null, paper: { went: 4 } }
+    socket.say({ now: 0, version: 'x', view: { phase: 'working', shown: { ask: 'q1.1' } }, mine })
+    const went = own.go('q2')
+    socket.say({ ack: socket.commands[0]!.id })
+    expect(await went).toBe(true)
+    const flagged = own.flag('q2', true)
+    expect(socket.commands.map((one) => one.number)).toEqual([5, 6])
+    const error = { code: 'handed_in', family: 'not_possible', sentence: 'Handed in.' }
+    socket.say({ ack: socket.commands[1]!.id, error })
+    expect([await flagged, own.notice.value]).toEqual([false, 'Handed in.'])
+  })
+
+  it('takes what the server has for what stands, over what was sent from here before', async () => {
+    const link = open()
+    show('q1.1')
+    link.send('q1', A)
+    socket.say({ ack: socket.commands[0]!.id })
+    await vi.advanceTimersByTimeAsync(0)
+    expect(link.answer.value).toEqual(A)
+    const mine = { ask: 'q1.1', number: 9, answer: B }
+    socket.say({
+      now: 0,
+      version: 'y',
+      view: { phase: 'open', shown: { ask: 'q1.1', item: { id: 'q1' } } },
+      mine,
+    })
+    await nextTick()
+    expect(link.answer.value).toEqual(B)
   })
 
   it('leaves aside what an older page kept in another form', () => {

@@ -21,6 +21,9 @@ import { keepPending, keptPending, type Pending } from '../seat'
 import { language } from '@/words'
 import { told } from '../told'
 
+/** The own part and the view are of one message: neither is seen without the other. */
+const IN_STEP = { flush: 'sync' } as const
+
 export type SentState = 'none' | 'sending' | 'sent' | 'refused'
 
 type Order = Exclude<StudentCommand['command'], { do?: 'answer' }>
@@ -72,13 +75,17 @@ export function useSeat(seat: Joined) {
   )
   const numbers = new Map<string, number>()
 
-  watch(line.message, (message) => {
-    if (!message?.mine) return
-    mine.value = message.mine
-    // What the server has is what stands, also where another device of this seat has said it.
-    const asked = message.mine.ask
-    if (asked && sent.value[asked]) sent.value = without(sent.value, asked)
-  })
+  watch(
+    line.message,
+    (message) => {
+      if (!message?.mine) return
+      mine.value = message.mine
+      // What the server has is what stands, also where another device of this seat has said it.
+      const asked = message.mine.ask
+      if (asked && sent.value[asked]) sent.value = without(sent.value, asked)
+    },
+    IN_STEP,
+  )
 
   const ask = computed(() => view.value?.shown?.ask ?? '')
 

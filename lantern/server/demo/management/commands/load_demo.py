@@ -12,6 +12,8 @@ from lantern.core.classes.needs import NONE
 from lantern.core.games.points import PointsSettings
 from lantern.core.questions.content import SetContent
 from lantern.core.session import Settings
+from lantern.core.session.manners import settings_for
+from lantern.core.session.settings import ClosingWords, Timing
 from lantern.server.accounts.models import School, Teacher
 from lantern.server.api.addresses import is_this_machine
 from lantern.server.classes.actions import keep_lists, set_phrases
@@ -20,13 +22,22 @@ from lantern.server.classes.schemas import KeptClass, KeptRow
 from lantern.server.demo.props import with_media
 from lantern.server.demo.rehearsal import Rehearsal, Student
 from lantern.server.demo.school import CLASSES, NAME, ODILE, RAVI, SUNNIVA, DemoClass, DemoTeacher
-from lantern.server.demo.sets import DEMO_SETS, HARBOUR_LIGHTS
+from lantern.server.demo.sets import DEMO_SETS, HARBOUR_LIGHTS, TIDES
 from lantern.server.library.actions import make_set
 from lantern.server.library.models import QuestionSet
-from lantern.server.live.actions import start_session
+from lantern.server.live.actions import save_preset, start_session
 
 SEED = "gullmark"
 SIX_DAYS = timedelta(days=6)
+FRIDAY_TEST = settings_for("own_pace", "changeable").model_copy(
+    update={
+        "known": "list",
+        "mix_questions": True,
+        "feedback": "opened",
+        "time": Timing(of="whole", whole=20 * 60),
+        "closing": ClosingWords(score="both", words="Put the tide tables back, please."),
+    }
+)
 
 
 class Command(BaseCommand):
@@ -72,8 +83,12 @@ class Command(BaseCommand):
         sets = [_load(odile, content, age) for age, content in enumerate(reversed(DEMO_SETS))]
         lights = next(one for one in sets if one.title == HARBOUR_LIGHTS.title)
         _finished_session(odile, lights, class_8c)
+        tides = next(one for one in sets if one.title == TIDES.title)
+        start_session(odile, tides, FRIDAY_TEST, class_8c, later=True)
+        save_preset(odile, "Friday test", FRIDAY_TEST)
         self.stdout.write(
-            f"The demo school is loaded: {len(sets)} sets, {len(CLASSES)} classes and a finished session."
+            f"The demo school is loaded: {len(sets)} sets, {len(CLASSES)} classes, "
+            "a finished session and one that is prepared."
         )
 
 
