@@ -6,12 +6,12 @@ written here. A test holds the text to the model.
 """
 
 from collections import Counter
-from collections.abc import Collection, Iterable, Mapping
+from collections.abc import Collection, Iterable, Mapping, Set
 from dataclasses import dataclass
-from functools import cached_property
+from functools import cached_property, lru_cache
 from itertools import repeat
 from statistics import median
-from typing import Literal
+from typing import Literal, NamedTuple
 
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, is_scored, title_of
@@ -19,7 +19,7 @@ from lantern.core.questions.marking import LATEST
 from lantern.core.session.allowing import class_deadline, waited_for
 from lantern.core.session.asking import told_asks
 from lantern.core.session.engine import commands_of
-from lantern.core.session.model import Ask, Phase, Seat, State
+from lantern.core.session.model import Ask, Phase, Response, Seat, State
 from lantern.core.session.moves import Move, goes_on_at, neighbour, next_move
 from lantern.core.session.paper import HandedInBy, Paper
 from lantern.core.session.settings import Settings
@@ -170,6 +170,7 @@ MARKS = "0123456789R"
 """Signs of marks, in tenths. Only a whole mark has the last one, and only none at all the first."""
 
 
+@lru_cache(maxsize=1024)
 def pane_sign(mark: float | None) -> str:
     """An answer in one character, for a line of many."""
     if mark is None:
@@ -177,16 +178,15 @@ def pane_sign(mark: float | None) -> str:
     return MARKS[min(9, max(1, round(10 * mark)))] if 0 < mark < 1 else MARKS[10 * (mark >= 1)]
 
 
-@dataclass(frozen=True, slots=True)
-class Line:
-    """What a paper says of how somebody is, as long as none of `made_of` changes. `without` are the questions that they
-    have come to and not answered."""
+class Line(NamedTuple):
+    """What a paper says of how somebody is, as long as it is that paper. `without` are the questions that they have
+    come to and not answered."""
 
-    made_of: tuple[object, ...]
+    paper: Paper
     right: float
     marked: int
     panes: str
-    without: tuple[str, ...]
+    without: Set[str]
     middle: str
 
 
@@ -194,7 +194,8 @@ class DeskMemo:
     """What one desk view leaves for the next: in a large room only a few columns change between two, and few papers."""
 
     def __init__(self) -> None:
-        self._lines: dict[int, Line] = {}
+        self._lines: Mapping[int, Line] = {}
+        self._marked_by: tuple[object, ...] = (None, None, None)
         self._columns: dict[str, Column] = {}
         self._over: list[Ask] = []
         self._seats: object = None
@@ -216,12 +217,17 @@ class DeskMemo:
         column = self._columns[item_id] = Column(ask, state.seats, panes, share)
         return column
 
-    def line(self, state: State, seat: int, paper: Paper) -> Line:
-        made_of = paper, state.corrections, state.hand_marks, state.rules
-        known = self._lines.get(seat)
-        if known is None or any(a is not b for a, b in zip(known.made_of, made_of, strict=True)):
-            known = self._lines[seat] = _line_of(state, seat, paper, made_of)
-        return known
+    def lines(self, state: State) -> Mapping[int, Line]:
+        """Of everybody who has begun."""
+        marked_by = state.corrections, state.hand_marks, state.rules
+        if any(a is not b for a, b in zip(marked_by, self._marked_by, strict=True)):
+            self._lines, self._marked_by = {}, marked_by
+        known, columns = self._lines, _columns_of(state)
+        self._lines = {
+            seat: line if (line := known.get(seat)) and line.paper is paper else _line_of(state, seat, paper, columns)
+            for seat, paper in state.papers.items()
+        }
+        return self._lines
 
     def points(self, state: State) -> Mapping[int, int]:
         over = list(told_asks(state) if state.settings.feedback == "each" else _closed_asks(state))
@@ -236,29 +242,39 @@ def _closed_asks(state: State) -> Iterable[Ask]:
     return (ask for ask in state.standing_asks() if not ask.is_open)
 
 
-def _line_of(state: State, seat: int, paper: Paper, made_of: tuple[object, ...]) -> Line:
-    right, marked, panes, on_paper = 0.0, 0, list[str](), frozenset(paper.items)
-    for item in state.items:
-        if item in state.pages:
-            continue
-        if item not in on_paper:
-            panes.append(ON_NO_PAPER)
-            continue
-        response = state.asks[state.standing[item]].responses.get(seat) if item in paper.answered else None
-        if response is None:
-            panes.append(NO_ANSWER)
-            continue
-        panes.append(pane_sign(response.mark))
-        if response.mark is not None:
-            right, marked = right + response.mark, marked + 1
-    without = tuple(item for item in paper.reached if item not in paper.answered and item not in state.pages)
+Columns = Mapping[str, tuple[int, Mapping[int, Response]]]
+"""Of each question that is asked: its place in the line, and its responses."""
+
+
+def _columns_of(state: State) -> Columns:
+    asked = [item for item in state.items if item in state.standing]
+    return {item: (place, state.asks[state.standing[item]].responses) for place, item in enumerate(asked)}
+
+
+def _line_of(state: State, seat: int, paper: Paper, columns: Columns) -> Line:
+    right, marked, panes = 0.0, 0, list(_empty_panes(paper.items, tuple(columns)))
+    for item in paper.answered:
+        place, responses = columns[item]
+        if response := responses.get(seat):
+            mark = response.mark
+            panes[place] = pane_sign(mark)
+            if mark is not None:
+                right, marked = right + mark, marked + 1
+    signs = "".join(panes)
     deadline = "null" if paper.deadline is None else paper.deadline
     middle = (
         f'"at":{as_json(paper.at)},"since":{paper.since},"last":{paper.last},"answered":{len(paper.answered)},'
-        f'"of":{paper.questions},"flagged":{len(paper.flagged)},"right":{as_json(right)},"marked":{marked},'
-        f'"panes":"{"".join(panes)}","deadline":{deadline},"handed_in":{as_json(paper.handed_in_by)}}}'
+        f'"of":{paper.questions},"flagged":{len(paper.flagged)},"right":{right!r},"marked":{marked},'
+        f'"panes":"{signs}","deadline":{deadline},"handed_in":{as_json(paper.handed_in_by)}}}'
     )
-    return Line(made_of, right, marked, "".join(panes), () if paper.is_over else without, middle)
+    without = frozenset[str]() if paper.is_over else paper.reached.keys() - paper.answered - state.pages
+    return Line(paper, right, marked, signs, without, middle)
+
+
+@lru_cache(maxsize=4096)
+def _empty_panes(items: tuple[str, ...], asked: tuple[str, ...]) -> str:
+    on_paper = frozenset(items)
+    return "".join(NO_ANSWER if item in on_paper else ON_NO_PAPER for item in asked)
 
 
 def desk_view(state: State, code: str, present: Collection[int], memo: DeskMemo | None = None) -> DeskView:
@@ -287,12 +303,12 @@ def desk_view(state: State, code: str, present: Collection[int], memo: DeskMemo 
 
 def progress_lines(state: State, present: Collection[int], memo: DeskMemo) -> tuple[Progress, ...]:
     """A line for everybody, in the order in which they came."""
-    return tuple(_progress(state, seat, seat.number in present, memo) for seat in state.people())
+    lines = memo.lines(state)
+    return tuple(_progress(state, seat, seat.number in present, lines) for seat in state.people())
 
 
-def _progress(state: State, seat: Seat, here: bool, memo: DeskMemo) -> Progress:
-    paper = state.papers.get(seat.number)
-    line = memo.line(state, seat.number, paper) if paper else None
+def _progress(state: State, seat: Seat, here: bool, lines: Mapping[int, Line]) -> Progress:
+    paper, line = state.papers.get(seat.number), lines.get(seat.number)
     return Progress(
         seat=seat.number,
         name=state.name(seat),
@@ -326,7 +342,8 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
     responses = state.responses(state.cursor) if state.cursor else []
     columns = {} if state.is_own_pace else memo.columns(state)
     papers = {seat.number: state.papers[seat.number] for seat in state.people() if seat.number in state.papers}
-    without = Counter(item for seat, paper in papers.items() for item in memo.line(state, seat, paper).without)
+    lines = memo.lines(state) if papers else {}
+    without = Counter(item for seat in papers for item in lines[seat].without)
     return DeskView(
         title=state.content.title,
         code=code,
@@ -460,22 +477,19 @@ def _lines(state: State, present: Collection[int], memo: DeskMemo) -> list[str]:
 
 
 def _progress_lines(state: State, present: Collection[int], memo: DeskMemo) -> list[str]:
-    papers = state.papers
+    lines = memo.lines(state)
     return [
-        _progress_line(state, seat, papers.get(number), number in present, memo)
+        _head(state, seat, number in present) + (lines[number].middle if number in lines else NOT_BEGUN)
         for number, seat in state.seats.items()
         if not seat.removed
     ]
 
 
-def _progress_line(state: State, seat: Seat, paper: Paper | None, here: bool, memo: DeskMemo) -> str:
-    head = (
+def _head(state: State, seat: Seat, here: bool) -> str:
+    return (
         f'{{"seat":{seat.number},"name":{as_json(state.name(seat))},"here":{_BOOL[here]},'
         f'"fog_lifted":{_BOOL[seat.fog_lifted]},"claim":"{claim_of(state, seat)}",'
     )
-    if paper is None:
-        return f"{head}{NOT_BEGUN}"
-    return head + memo.line(state, seat.number, paper).middle
 
 
 NOT_BEGUN = (
