@@ -28,7 +28,8 @@ EARLY = PointsSettings(early_bonus=True)
 """A little more for early answers."""
 START = 1_800_000_000_000
 DESK = Actor(Role.DESK, 7, "a-page")
-ACTORS = {c.Join: NEWCOMER, c.TimeUp: CLOCK, c.PaperTimeUp: CLOCK, c.GoOn: CLOCK, c.CloseIfAllAnswered: ROOM}
+ACTORS = dict.fromkeys((c.TimeUp, c.PaperTimeUp, c.GoOn, c.TalkOver), CLOCK)
+ACTORS |= {c.Join: NEWCOMER, c.CloseIfAllAnswered: ROOM}
 OF_A_SEAT = (c.BeginPaper, c.GoToPlace, c.GiveAnswer, c.ClearAnswer, c.Flag, c.HandIn)
 NO_LIMIT = Timing(of="none")
 

@@ -27,6 +27,9 @@ def room_in(phase: Phase, manner: str = "led"):
     steps = {Phase.LOBBY: 0, Phase.OPEN: 1, Phase.CLOSED: 2, Phase.REVEALED: 3, Phase.STANDINGS: 4, Phase.PAGE: 5}
     if phase is Phase.ENDED:
         room.do(c.End())
+    elif phase is Phase.TALK:
+        room.advance(2)
+        room.do(c.Talk(room.state.step))
     else:
         room.advance(steps[phase])
     assert room.state.phase is phase
@@ -77,6 +80,8 @@ def an_example(command: type, room):
         c.HandIn: lambda: c.HandIn(1),
         c.Flag: lambda: c.Flag(1, "q2", True),
         c.Pause: c.Pause,
+        c.Lock: lambda: c.Lock(True),
+        c.TalkOver: lambda: c.TalkOver(ask, 1),
         c.OpenFeedback: c.OpenFeedback,
         c.HandInFor: lambda: c.HandInFor(1),
         c.GiveTime: lambda: c.GiveTime(60),
@@ -108,6 +113,8 @@ ANYWHERE = {
     c.Write: "Wrote",
     c.Pause: "Paused",
     c.Resume: "",
+    c.Lock: "Locked",
+    c.TalkOver: "",
 }
 CORRECTED = {c.TakeBack: "", c.MarkAnew: ""}
 OVER = CORRECTED | {
@@ -140,6 +147,15 @@ LEADS_TO = {
         c.Reopen: "Opened",
         c.Reveal: "Revealed",
         c.ShowStandings: "StandingsShown",
+        c.Talk: "TalkStarted",
+    },
+    Phase.TALK: ANYWHERE
+    | OVER
+    | {
+        c.Advance: "Opened",
+        c.GoTo: "Opened",
+        c.AddTime: "TalkMoved",
+        c.Reveal: "Revealed",
     },
     Phase.REVEALED: ANYWHERE
     | OVER
@@ -157,6 +173,7 @@ LEADS_TO = {
         c.PaperTimeUp: "",
         c.CloseIfAllAnswered: "",
         c.GoOn: "",
+        c.TalkOver: "",
         c.Write: "Wrote",
         c.OpenAgain: "OpenedAgain",
     },
@@ -165,8 +182,8 @@ LEADS_TO = {
 
 
 _PEOPLE = {command: ANYWHERE[command] for command in (c.Rename, c.Remove, c.Restore, c.Release, c.Erase, c.LiftFog)}
-_PEOPLE |= {c.TimeUp: "", c.PaperTimeUp: "", c.CloseIfAllAnswered: "", c.GoOn: "", c.Write: "Wrote"}
-_RUNNING = _PEOPLE | {c.Join: "Named Joined", c.Pause: "Paused", c.Resume: ""}
+_PEOPLE |= {c.TimeUp: "", c.PaperTimeUp: "", c.CloseIfAllAnswered: "", c.GoOn: "", c.TalkOver: "", c.Write: "Wrote"}
+_RUNNING = _PEOPLE | {c.Join: "Named Joined", c.Pause: "Paused", c.Resume: "", c.Lock: "Locked"}
 AT_OWN_PACE = {
     Phase.LOBBY: _RUNNING | {c.Advance: "Started", c.End: "Ended"},
     Phase.WORKING: _RUNNING
@@ -209,6 +226,7 @@ PAUSED = {
     "own_pace": {
         **_PEOPLE,
         c.Join: "Named Joined",
+        c.Lock: "Locked",
         c.Pause: "",
         c.Resume: "Resumed",
         c.Advance: "Resumed",

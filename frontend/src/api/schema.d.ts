@@ -5549,6 +5549,19 @@ export interface components {
             do: "lift_fog";
         };
         /**
+         * Lock
+         * @description Nobody new comes in any more, or they may again. Whoever is in comes back at any time.
+         */
+        Lock: {
+            /** Locked */
+            locked: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "lock";
+        };
+        /**
          * MarkAnew
          * @description Mark every answer by the rules of today.
          */
@@ -5758,6 +5771,24 @@ export interface components {
             do: "take_back";
         };
         /**
+         * Talk
+         * @description Students talk about the question that is closed, and vote again when the time is over.
+         */
+        Talk: {
+            /** Step */
+            step: number;
+            /**
+             * Seconds
+             * @default 120
+             */
+            seconds?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "talk";
+        };
+        /**
          * TeacherCommand
          * @description `page` is made by the page that sends it: each page of an account numbers its own commands.
          */
@@ -5769,7 +5800,7 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
+            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
         };
         /**
          * Write
@@ -5946,6 +5977,21 @@ export interface components {
             /** Goes On At */
             goes_on_at: number | null;
             word: components["schemas"]["Told"] | null;
+            /** Locked */
+            locked: boolean;
+            suggestion: components["schemas"]["Message"] | null;
+        };
+        /**
+         * Flow
+         * @description How many went from one answer to another; each is the answer in a few characters.
+         */
+        Flow: {
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /** Count */
+            count: number;
         };
         /**
          * GapFillKey
@@ -6083,7 +6129,7 @@ export interface components {
          * Move
          * @enum {string}
          */
-        Move: "next" | "close" | "reveal" | "standings" | "resume" | "collect" | "open_feedback" | "end";
+        Move: "next" | "close" | "reveal" | "standings" | "vote_again" | "resume" | "collect" | "open_feedback" | "end";
         /** NamedPlace */
         NamedPlace: {
             /** Id */
@@ -6228,7 +6274,7 @@ export interface components {
          * Phase
          * @enum {string}
          */
-        Phase: "lobby" | "page" | "open" | "closed" | "revealed" | "standings" | "working" | "ended";
+        Phase: "lobby" | "page" | "open" | "closed" | "revealed" | "talk" | "standings" | "working" | "ended";
         /** PlacedCount */
         PlacedCount: {
             /** Member */
@@ -7166,7 +7212,9 @@ export interface components {
         };
         /**
          * Shown
-         * @description The current item as students and the big screen see it. Times are the server's. An answer is for the `ask`.
+         * @description The current item as students and the big screen see it. Times are the server's: of the question, or of a talk
+         *     about it. An answer is for the `ask`. After a second vote `before` is the tally of the one before, and `votes`
+         *     compares them.
          */
         Shown: {
             /** Item */
@@ -7192,6 +7240,13 @@ export interface components {
              * @default null
              */
             tally?: (components["schemas"]["ChoiceTally"] | components["schemas"]["TextEntryTally"] | components["schemas"]["NumericEntryTally"] | components["schemas"]["SliderTally"] | components["schemas"]["OrderTally"] | components["schemas"]["MatchTally"] | components["schemas"]["ClassifyTally"] | components["schemas"]["PointTally"] | components["schemas"]["GapFillTally"] | components["schemas"]["OpenResponseTally"] | components["schemas"]["WordCloudTally"] | components["schemas"]["RatingScaleTally"] | components["schemas"]["PointSplitTally"] | components["schemas"]["LetterTally"]) | null;
+            /**
+             * Before
+             * @default null
+             */
+            before?: (components["schemas"]["ChoiceTally"] | components["schemas"]["TextEntryTally"] | components["schemas"]["NumericEntryTally"] | components["schemas"]["SliderTally"] | components["schemas"]["OrderTally"] | components["schemas"]["MatchTally"] | components["schemas"]["ClassifyTally"] | components["schemas"]["PointTally"] | components["schemas"]["GapFillTally"] | components["schemas"]["OpenResponseTally"] | components["schemas"]["WordCloudTally"] | components["schemas"]["RatingScaleTally"] | components["schemas"]["PointSplitTally"] | components["schemas"]["LetterTally"]) | null;
+            /** @default null */
+            votes?: components["schemas"]["Votes"] | null;
             /**
              * Key
              * @default null
@@ -7333,6 +7388,25 @@ export interface components {
             /** Count */
             count: number;
         };
+        /**
+         * Votes
+         * @description Two votes compared over the `both` who gave an answer in each. Shares are mean marks, 0..1; `gain` is the
+         *     normalised gain. They are None where nothing is scored or may be told yet. `flows` are the changes, most first.
+         */
+        Votes: {
+            /** Both */
+            both: number;
+            /** Changed */
+            changed: number;
+            /** Flows */
+            flows: components["schemas"]["Flow"][];
+            /** Share Before */
+            share_before: number | null;
+            /** Share After */
+            share_after: number | null;
+            /** Gain */
+            gain: number | null;
+        };
         /** WordCloudKey */
         WordCloudKey: {
             /**
@@ -7437,6 +7511,11 @@ export interface components {
              * @enum {string}
              */
             stopped?: "" | "paused" | "today";
+            /**
+             * Locked
+             * @default false
+             */
+            locked?: boolean;
             /** @default null */
             papers?: components["schemas"]["Papers"] | null;
         };

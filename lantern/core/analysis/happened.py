@@ -251,6 +251,11 @@ SAYINGS: dict[type, Callable[..., Message]] = {
     e.TimeGiven: _time_given,
     e.PaperReopened: _of_seat("paper_reopened", "{name} was given the paper back."),
     e.BeginningOpened: _plain("beginning_opened", "Whoever had not begun could begin again."),
+    e.Locked: lambda telling, event: (
+        said("locked", "The doors were locked.") if event.locked else said("unlocked", "The doors were opened again.")
+    ),
+    e.TalkStarted: _of_ask("talk_started", "Students talked it over: {question}."),
+    e.TalkMoved: _plain("talk_moved", "There was more time to talk."),
     e.Paused: lambda telling, event: (
         said("paused_for_today", "It was closed until another day.")
         if event.for_today

@@ -30,6 +30,8 @@ class Kind(Generic[I, A, T], TypedAnswers[I, A], Corrections[I, A], Recasting[I]
     tally_model: type[T] | None = None
     text_fields: ClassVar[tuple[str, ...]] = ()
     """The fields that `to_lines` writes; all others stand in the text form as settings."""
+    is_chosen: ClassVar[bool] = False
+    """Whether an answer is chosen among what is shown, and nothing is typed: in short it may be told to the class."""
 
     @property
     def is_asked(self) -> bool:

@@ -229,6 +229,23 @@ class MarkAnew(_Strict):
 
 
 @dataclass(frozen=True)
+class Lock(_Strict):
+    """Nobody new comes in any more, or they may again. Whoever is in comes back at any time."""
+
+    locked: bool
+    do: Literal["lock"] = "lock"
+
+
+@dataclass(frozen=True)
+class Talk(_Strict):
+    """Students talk about the question that is closed, and vote again when the time is over."""
+
+    step: int
+    seconds: Annotated[int, Field(ge=10, le=900)] = 120
+    do: Literal["talk"] = "talk"
+
+
+@dataclass(frozen=True)
 class Pause(_Strict):
     """Nothing goes on and every clock stands, for a while or until another day."""
 
@@ -386,6 +403,14 @@ class TimeUp:
 
 
 @dataclass(frozen=True)
+class TalkOver:
+    """The clock of the server reached the end of the talk about this ask."""
+
+    ask: str
+    until: Milliseconds
+
+
+@dataclass(frozen=True)
 class GoOn:
     """The clock of the server says that a session which goes on by itself has stood long enough at this step."""
 
@@ -426,6 +451,8 @@ OfTheDesk = (
     | GiveMark
     | TakeBack
     | MarkAnew
+    | Lock
+    | Talk
     | Pause
     | Resume
     | OpenFeedback
@@ -451,6 +478,7 @@ Command = (
     | HandIn
     | PaperTimeUp
     | TimeUp
+    | TalkOver
     | GoOn
     | CloseIfAllAnswered
 )

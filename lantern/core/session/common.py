@@ -29,8 +29,14 @@ ALWAYS: Handlers = {
     c.PaperTimeUp: nothing,
     c.CloseIfAllAnswered: nothing,
     c.GoOn: nothing,
+    c.TalkOver: nothing,
 }
-RUNNING: Handlers = ALWAYS | {c.Join: people.join, c.Pause: pausing.pause, c.Resume: pausing.resume}
+RUNNING: Handlers = ALWAYS | {
+    c.Join: people.join,
+    c.Lock: people.lock,
+    c.Pause: pausing.pause,
+    c.Resume: pausing.resume,
+}
 """As long as the session has not ended."""
 CORRECTED: Handlers = {
     c.SetKey: corrections.set_key,

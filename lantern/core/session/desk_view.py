@@ -13,6 +13,7 @@ from itertools import repeat
 from statistics import median
 from typing import Literal, NamedTuple
 
+from lantern.core.messages import Message
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, is_scored, title_of
 from lantern.core.questions.marking import LATEST
@@ -25,6 +26,7 @@ from lantern.core.session.paper import HandedInBy, Paper
 from lantern.core.session.settings import Settings
 from lantern.core.session.standings import total_points
 from lantern.core.session.views import Shown, Stopped, Told, as_json, mean_mark, shown, stopped, words_to
+from lantern.core.session.votes import suggested
 from lantern.core.values import Milliseconds, Value
 
 OF_A_QUESTION = (
@@ -36,6 +38,7 @@ OF_A_QUESTION = (
     "give_full_marks",
     "give_mark",
     "drop",
+    "talk",
     "take_back",
 )
 """Commands that want a question that has been asked."""
@@ -148,6 +151,8 @@ class DeskView(Value):
     ends_at: Milliseconds | None
     goes_on_at: Milliseconds | None
     word: Told | None
+    locked: bool
+    suggestion: Message | None
 
 
 @dataclass(frozen=True)
@@ -380,6 +385,8 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
         ends_at=class_deadline(state) if state.phase is Phase.WORKING else None,
         goes_on_at=goes_on_at(state),
         word=words_to(state, None),
+        locked=state.locked,
+        suggestion=suggested(state),
     )
 
 
@@ -438,7 +445,7 @@ def _useful(state: State, item: Item | None, ask: Ask | None) -> dict[str, bool]
         return dict.fromkeys(OF_A_QUESTION, False)
     kind, is_closed = kind_of(item), not ask.is_open
     return {
-        "add_time": ask.deadline is not None,
+        "add_time": ask.deadline is not None or state.phase is Phase.TALK,
         "reopen": not ask.told,
         "set_key": is_closed and bool(kind.possible_keys(item)),
         "count_as_right": is_closed and bool(kind.typed_parts(item)),
@@ -446,6 +453,7 @@ def _useful(state: State, item: Item | None, ask: Ask | None) -> dict[str, bool]
         "give_full_marks": is_closed and is_scored(item),
         "give_mark": is_closed and is_scored(item),
         "drop": is_closed,
+        "talk": not ask.told,
         "take_back": any(one.item == item.id for one in state.corrections),
     }
 

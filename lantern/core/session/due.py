@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from lantern.core.session.actors import CLOCK, ROOM, Actor
 from lantern.core.session.allowing import closes_at
-from lantern.core.session.commands import CloseIfAllAnswered, GoOn, PaperTimeUp, TimeUp
+from lantern.core.session.commands import CloseIfAllAnswered, GoOn, PaperTimeUp, TalkOver, TimeUp
 from lantern.core.session.model import Phase, State
 from lantern.core.session.moves import goes_on_at
 from lantern.core.values import Milliseconds
@@ -17,7 +17,7 @@ class Due:
 
     at: Milliseconds
     by: Actor
-    command: TimeUp | PaperTimeUp | CloseIfAllAnswered | GoOn
+    command: TimeUp | TalkOver | PaperTimeUp | CloseIfAllAnswered | GoOn
 
 
 def next_due(state: State, present: Callable[[], Collection[int]]) -> Due | None:
@@ -29,6 +29,8 @@ def next_due(state: State, present: Callable[[], Collection[int]]) -> Due | None
         return None
     if state.phase is Phase.WORKING:
         return _next_paper(state)
+    if state.phase is Phase.TALK and state.ask and state.talk_until is not None:
+        return Due(state.talk_until, CLOCK, TalkOver(state.ask.id, state.talk_until))
     goes_on = goes_on_at(state)
     if goes_on is not None:
         return Due(goes_on, CLOCK, GoOn(state.step))

@@ -5,7 +5,7 @@ from dataclasses import replace
 from typing import Any
 
 from lantern.core.questions import kind_of
-from lantern.core.session import corrections, pausing, rounds
+from lantern.core.session import corrections, pausing, rounds, votes
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.allowing import time_factor
@@ -291,6 +291,9 @@ EVENTS: dict[type, Evolver] = {
     e.Revisited: _of(_on_revisited),
     e.CurtainSet: _of(lambda s, ev: changed(s, curtain=ev.drawn)),
     e.StandingsShown: lambda s, r: _on_standings_shown(s),
+    e.Locked: _of(lambda s, ev: changed(s, locked=ev.locked)),
+    e.TalkStarted: votes.on_talk_started,
+    e.TalkMoved: _of(lambda s, ev: changed(s, talk_until=ev.until)),
     e.Paused: pausing.on_paused,
     e.Resumed: pausing.on_resumed,
     e.FeedbackOpened: lambda s, r: pausing.on_feedback_opened(s),

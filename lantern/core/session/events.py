@@ -235,6 +235,31 @@ class StandingsShown:
 
 
 @dataclass(frozen=True, slots=True)
+class Locked:
+    """Nobody new comes in any more, or they may again."""
+
+    locked: bool
+    type: Literal["locked"] = "locked"
+
+
+@dataclass(frozen=True, slots=True)
+class TalkStarted:
+    """Students talk about this question, and vote again at `until`."""
+
+    ask: str
+    until: Milliseconds
+    type: Literal["talk_started"] = "talk_started"
+
+
+@dataclass(frozen=True, slots=True)
+class TalkMoved:
+    """The talk goes on until then."""
+
+    until: Milliseconds
+    type: Literal["talk_moved"] = "talk_moved"
+
+
+@dataclass(frozen=True, slots=True)
 class Paused:
     """Every clock stands from now on. `for_today`: until another day."""
 
@@ -398,6 +423,9 @@ StoredEvent = (
     | Revisited
     | CurtainSet
     | StandingsShown
+    | Locked
+    | TalkStarted
+    | TalkMoved
     | Paused
     | Resumed
     | FeedbackOpened

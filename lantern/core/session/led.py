@@ -7,7 +7,7 @@ from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session import pausing, rounds
+from lantern.core.session import pausing, rounds, votes
 from lantern.core.session.actors import Sent
 from lantern.core.session.allowing import own_deadline
 from lantern.core.session.common import CORRECTED, ENDED, RUNNING, Handlers
@@ -28,6 +28,7 @@ def _advance(state: State, command: c.Advance, sent: Sent) -> Events:
         assert following is not None
         return _show(state, following, sent)
     simple: dict[Move, Callable[[], Events]] = {
+        Move.VOTE_AGAIN: lambda: votes.vote_again(state, sent),
         Move.RESUME: lambda: pausing.resume(state, command, sent),
         Move.CLOSE: lambda: _close(state, command, sent),
         Move.REVEAL: lambda: _reveal(state, command, sent),
@@ -78,6 +79,8 @@ def _reopen(state: State, command: c.Reopen, sent: Sent) -> Events:
 
 def _add_time(state: State, command: c.AddTime, sent: Sent) -> Events:
     assert state.ask
+    if state.phase is Phase.TALK and state.talk_until is not None:
+        return [e.TalkMoved(max(sent.at, state.talk_until) + command.seconds * 1000)]
     if state.ask.deadline is None:
         raise errors.NotPossible(
             said("no_time_limit", "This question has no time limit, so there is nothing to add to.")
@@ -163,7 +166,8 @@ COMMANDS: dict[Phase, Handlers] = {
         c.TimeUp: _time_up,
         c.CloseIfAllAnswered: _close_if_all,
     },
-    Phase.CLOSED: _OVER | {c.Reopen: _reopen, c.Reveal: _reveal, c.ShowStandings: _show_standings},
+    Phase.CLOSED: _OVER | {c.Reopen: _reopen, c.Reveal: _reveal, c.ShowStandings: _show_standings, c.Talk: votes.talk},
+    Phase.TALK: _OVER | {c.AddTime: _add_time, c.Reveal: _reveal, c.TalkOver: votes.talk_over},
     Phase.REVEALED: _OVER | {c.ShowStandings: _show_standings},
     Phase.STANDINGS: _OVER,
     Phase.ENDED: ENDED,

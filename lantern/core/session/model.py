@@ -25,6 +25,7 @@ class Phase(StrEnum):
     OPEN = "open"  # a question takes answers
     CLOSED = "closed"  # it takes none any more
     REVEALED = "revealed"  # the right answer and why are shown
+    TALK = "talk"  # students talk about a question that is closed, and vote again afterwards
     STANDINGS = "standings"
     WORKING = "working"  # everybody works at their own pace
     ENDED = "ended"
@@ -151,9 +152,10 @@ class State:
     `hand_marks` are marks by hand, by ask and seat. `papers` are those of a session at own pace, by seat. `done` is the
     last number of each page of a desk.
 
-    `moved_at` is when the last step was. `paused_at` is when the session was paused, None while it goes on;
-    `for_today`: it was closed until another day. `told` once the desk has opened the feedback, where it waits for that.
-    `words` are the last ones written to each seat, and under None to everybody; `said` counts them.
+    `locked`: nobody new comes in. `talk_until` is when a talk is over. `moved_at` is when the last step was.
+    `paused_at` is when the session was paused, None while it goes on; `for_today`: it was closed until another day.
+    `told` once the desk has opened the feedback, where it waits for that. `words` are the last ones written to each
+    seat, and under None to everybody; `said` counts them.
 
     At own pace: `started_at` is when everybody could begin, `time_given` what was added to everybody's time since,
     `stood` how long the session has been paused since. `collected`: the desk has all papers, and nobody begins any
@@ -184,6 +186,8 @@ class State:
     corrections: tuple[Correction, ...] = ()
     hand_marks: Mapping[tuple[str, int], float] = field(default_factory=dict)
     moved_at: Milliseconds = 0
+    locked: bool = False
+    talk_until: Milliseconds | None = None
     paused_at: Milliseconds | None = None
     for_today: bool = False
     told: bool = False

@@ -13,6 +13,7 @@ class Move(StrEnum):
     CLOSE = "close"
     REVEAL = "reveal"
     STANDINGS = "standings"
+    VOTE_AGAIN = "vote_again"
     RESUME = "resume"
     COLLECT = "collect"
     OPEN_FEEDBACK = "open_feedback"
@@ -28,6 +29,8 @@ def next_move(state: State) -> Move:
         return _next_at_own_pace(state)
     if state.phase is Phase.OPEN:
         return Move.CLOSE
+    if state.phase is Phase.TALK:
+        return Move.VOTE_AGAIN
     tells = state.settings.feedback == "each"
     if state.phase is Phase.CLOSED and tells and item and _has_something_to_reveal(item):
         return Move.REVEAL

@@ -69,6 +69,8 @@ def on_resumed(state: State, recorded: Recorded) -> State:
         state = changed(state, stood=state.stood + span * has_begun, started_at=state.started_at + span * has_begun)
         papers = {seat: paper.later_by(span) for seat, paper in state.papers.items()}
         return changed(state, papers=papers)
+    if state.phase is Phase.TALK and state.talk_until is not None:
+        return changed(state, talk_until=state.talk_until + span, moved_at=state.moved_at + span)
     ask = state.ask
     return with_asks(state, _later(ask, span)) if ask and ask.is_open else state
 

@@ -22,6 +22,8 @@ def join(state: State, command: c.Join, sent: Sent) -> Events:
     held = _seat_held(state, command)
     if held is not None:
         return _claimed(held, command)
+    if state.locked:
+        raise errors.NotPossible(said("doors_locked", "The doors are locked. Ask your teacher to let you in."))
     joined = e.Joined(len(state.seats) + 1, command.person, command.key)
     if state.settings.known == "nobody":
         return [joined]
@@ -67,6 +69,10 @@ def _claimed(seat: Seat, command: c.Join) -> Events:
     if not (command.proven or seat.free):
         raise errors.NameTaken(field="record_id" if command.record_id else "member")
     return [e.Claimed(seat.number, command.key)]
+
+
+def lock(state: State, command: c.Lock, sent: Sent) -> Events:
+    return [] if state.locked == command.locked else [e.Locked(command.locked)]
 
 
 def rename(state: State, command: c.Rename, sent: Sent) -> Events:

@@ -12,7 +12,7 @@ from typing import Literal
 
 from lantern.core.classes.needs import NONE, Needs
 from lantern.core.questions import AnyAnswer, AnyKey, AnyPublicItem, AnyTally, kind_of
-from lantern.core.questions.items import Answer, Item, Media, Question, Remark, explanation_html
+from lantern.core.questions.items import Answer, Item, Media, Question, Remark, Tally, explanation_html
 from lantern.core.session.allowing import class_deadline, left_out, limit_of, needs_of, own_deadline
 from lantern.core.session.asking import score_told, told, told_asks, was_asked
 from lantern.core.session.drawing import drawn_for, in_order
@@ -20,6 +20,7 @@ from lantern.core.session.model import Ask, Phase, Response, Seat, State
 from lantern.core.session.paper import HandedInBy
 from lantern.core.session.settings import Feedback, FinalScore
 from lantern.core.session.standings import Standing, standings
+from lantern.core.session.votes import Votes, vote_before, votes_of
 from lantern.core.values import Milliseconds, Value
 
 TOP_PLACES = 10
@@ -27,7 +28,10 @@ RESULT_PHASES = (Phase.CLOSED, Phase.REVEALED)
 
 
 class Shown(Value):
-    """The current item as students and the big screen see it. Times are the server's. An answer is for the `ask`."""
+    """The current item as students and the big screen see it. Times are the server's: of the question, or of a talk
+    about it. An answer is for the `ask`. After a second vote `before` is the tally of the one before, and `votes`
+    compares them.
+    """
 
     item: AnyPublicItem
     ask: str | None
@@ -36,6 +40,8 @@ class Shown(Value):
     opened_at: Milliseconds | None = None
     deadline: Milliseconds | None = None
     tally: AnyTally | None = None
+    before: AnyTally | None = None
+    votes: Votes | None = None
     key: AnyKey | None = None
     explanation_html: str = ""
     explanation_media: Media | None = None
@@ -174,6 +180,7 @@ class ScreenView(Value):
     standings: tuple[Place, ...]
     named: bool = True
     stopped: Stopped = ""
+    locked: bool = False
     papers: Papers | None = None
 
 
@@ -240,6 +247,7 @@ def screen_view(state: State, code: str) -> ScreenView:
         else (),
         named=named,
         stopped=stopped(state),
+        locked=state.locked,
         papers=_papers(state) if state.phase is Phase.WORKING else None,
     )
 
@@ -408,19 +416,28 @@ def shown(state: State, *, desk: bool = False) -> Shown | None:
     kind, ask = kind_of(item), state.ask
     with_tally = ask is not None and (desk or (state.phase in RESULT_PHASES and not state.curtain))
     with_key = ask is not None and (desk or state.phase is Phase.REVEALED)
-    tally = None
-    if with_tally:
+    first = vote_before(state, ask) if ask and with_tally else None
+
+    def counted(of: Ask | None) -> Tally | None:
         # Before the class sees the key, what it is told is counted as if there were none.
+        if of is None or not with_tally:
+            return None
         counted_as = item if with_key else _keyless(item)
-        counted = kind.tally(counted_as, [r.answer for r in state.responses(item.id)])
-        tally = kind.told(counted_as, counted, desk=desk, with_key=with_key)
+        found = kind.tally(counted_as, [r.answer for r in state.responses_to(of)])
+        return kind.told(counted_as, found, desk=desk, with_key=with_key)
+
+    opened_at, deadline = (ask.opened_at, ask.deadline) if ask and ask.is_open else (None, None)
+    if state.phase is Phase.TALK:
+        opened_at, deadline = state.moved_at, state.talk_until
     explains = desk or state.settings.explanations
     shown = shown_item(state, item, with_key=with_key, explains=explains)
     return shown.model_copy(
         update={
-            "opened_at": ask.opened_at if ask and ask.is_open else None,
-            "deadline": ask.deadline if ask and ask.is_open else None,
-            "tally": tally,
+            "opened_at": opened_at,
+            "deadline": deadline,
+            "tally": counted(ask),
+            "before": counted(first),
+            "votes": votes_of(state, ask, with_marks=with_key, desk=desk) if ask and first else None,
         }
     )
 

@@ -15,6 +15,7 @@ const MOVES: Record<DeskView['next'], string> = {
   close: 'Close the question',
   reveal: 'Show the right answer',
   standings: 'Show the standings',
+  vote_again: 'Vote again',
   resume: 'Go on',
   collect: 'Take all papers in…',
   open_feedback: 'Let them see what was right',
@@ -60,6 +61,7 @@ const goesOn = computed(() => {
         view.curtain ? 'Lift the curtain' : 'Curtain'
       }}</UiButton>
       <UiButton v-if="desk.can('add_time')" @click="desk.addTime(15)">+15 s</UiButton>
+      <UiButton v-if="desk.can('talk')" hint="V" @click="desk.talk(120)">Talk, vote again</UiButton>
       <UiButton v-if="desk.can('reopen')" @click="desk.reopen()">Open again</UiButton>
       <DeskAnswers :desk="desk" :is-asked="!!view.shown?.ask" />
       <DeskMore :view="view" :desk="desk" @write="emit('write')" />

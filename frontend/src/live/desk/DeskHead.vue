@@ -16,7 +16,8 @@ const emit = defineEmits<{ screen: [] }>()
     <p role="status" :class="status !== 'online' && 'rounded bg-lamp px-2 font-bold text-ink'">
       {{ status === 'online' ? '' : status === 'offline' ? 'No connection. Trying again…' : 'Connecting…' }}
     </p>
-    <p v-if="view.phase !== 'ended'">
+    <p v-if="view.locked && view.phase !== 'ended'" class="font-bold text-beam">Doors locked</p>
+    <p v-else-if="view.phase !== 'ended'">
       Join code <span class="figure ml-2 text-xl tracking-wider text-beam">{{ spacedCode(view.code) }}</span>
     </p>
     <p>{{ view.here }} here</p>

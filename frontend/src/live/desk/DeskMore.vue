@@ -35,6 +35,13 @@ async function giveBack(): Promise<void> {
         >Let them see what was right</UiMenuAction
       >
       <UiMenuAction v-if="mayGiveBack" @act="giveBack">Give papers back</UiMenuAction>
+      <template v-if="desk.can('talk')">
+        <UiMenuAction @act="desk.talk(60)">Talk for a minute, then vote again</UiMenuAction>
+        <UiMenuAction @act="desk.talk(300)">Talk for five minutes, then vote again</UiMenuAction>
+      </template>
+      <UiMenuAction @act="desk.lock(!view.locked)">{{
+        view.locked ? 'Unlock the doors' : 'Lock the doors: nobody new comes in'
+      }}</UiMenuAction>
       <UiMenuAction @act="emit('write')">Write to everybody…</UiMenuAction>
       <UiMenuAction v-if="view.word" @act="desk.write('', null)">Take back what you wrote</UiMenuAction>
       <template v-if="!view.stopped">

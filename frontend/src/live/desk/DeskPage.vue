@@ -59,6 +59,10 @@ useKeys({
   ArrowLeft: () => goTo(view.value?.previous),
   ArrowRight: () => goTo(view.value?.following),
   h: hideOrShow,
+  v: () => {
+    if (desk.can('talk')) void desk.talk(120)
+    else if (view.value?.phase === 'talk') void desk.advance()
+  },
   '?': () => (asking.value = 'keys'),
 })
 </script>

@@ -9,6 +9,7 @@ import MediaView from '@/media/shown/MediaView.vue'
 import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
 import UiButton from '@/ui/UiButton.vue'
+import VotesBeside from '../votes/VotesBeside.vue'
 import MergedWords from './MergedWords.vue'
 
 const props = defineProps<{ view: DeskView; seconds: number | null }>()
@@ -25,6 +26,7 @@ watch(
 )
 const PHASES: Partial<Record<DeskView['phase'], string>> = {
   closed: 'closed',
+  talk: 'they talk it over',
   revealed: 'the right answer is shown',
   standings: 'standings are shown',
 }
@@ -64,7 +66,10 @@ const curtain = computed(() => {
     class="mt-3 max-w-md [--picture-height:22vh]"
     sizes="30rem"
   />
+  <p v-if="view.suggestion" class="mt-3 border-l-4 border-lamp pl-3">{{ view.suggestion.sentence }}</p>
+  <VotesBeside v-if="shown.votes" :shown="shown" class="mt-4" />
   <AsyncView
+    v-else
     :kind="shown.item.kind"
     part="result"
     :item="shown.item"

@@ -65,6 +65,8 @@ export function useDesk(sessionId: number) {
     setKey: (item: string, answer: StudentAnswer) => command({ do: 'set_key', item, answer }),
     keepApart: (item: string, text: string) => command({ do: 'keep_apart', item, text }),
     takeBack: (item: string) => command({ do: 'take_back', item }),
+    lock: (locked: boolean) => command({ do: 'lock', locked }),
+    talk: (seconds: number) => command({ do: 'talk', step: step(), seconds }),
     pause: (forToday: boolean) => command({ do: 'pause', for_today: forToday }),
     collect: () => command({ do: 'collect', step: step() }),
     handInFor: (seat: number) => command({ do: 'hand_in_for', seat }),

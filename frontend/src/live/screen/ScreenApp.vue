@@ -34,7 +34,7 @@ watchEffect(() => (document.body.className = `${room.value} bg-ground`))
 
 const isAsked = computed(() => !!view.value?.shown?.number)
 const lit = computed(
-  () => !view.value?.stopped && ['open', 'lobby', 'working'].includes(view.value?.phase ?? ''),
+  () => !view.value?.stopped && ['open', 'lobby', 'working', 'talk'].includes(view.value?.phase ?? ''),
 )
 const count = computed(() => {
   if (!view.value) return ''

@@ -20,6 +20,7 @@ const quiet =
 <template>
   <footer class="flex flex-wrap items-baseline gap-x-[1em] gap-y-2 pt-[2vh] text-[max(18px,0.7em)] text-soft">
     <p v-if="offline" role="alert" class="font-bold text-light">No connection. Trying again…</p>
+    <p v-else-if="view.locked && view.phase !== 'ended'">The doors are locked.</p>
     <p v-else-if="showsCode">
       Join at <b class="font-display text-[1.25em] text-light">{{ address }}</b> with
       <b class="figure text-[1.25em] tracking-wider whitespace-nowrap text-light">{{

@@ -23,11 +23,13 @@ const others = computed(() => props.view.names.length - names.value.length)
     <h1 class="text-[0.9em]">{{ view.title || 'Untitled set' }}</h1>
     <div class="mt-[3vh] flex flex-wrap items-start gap-[3vw]">
       <img
+        v-if="!view.locked"
         :src="`/api/live/sessions/${session}/qr.svg`"
         alt="QR picture with the link to join"
         class="size-[clamp(11rem,34vh,26rem)] rounded"
       />
-      <div>
+      <p v-if="view.locked" class="text-[1.5em] text-light">The doors are locked.</p>
+      <div v-else>
         <p>Go to</p>
         <p class="figure text-[1.5em] wrap-anywhere text-light">{{ address }}</p>
         <p class="mt-[2vh]">and type</p>

@@ -8,6 +8,7 @@ import AsyncView from '@/questions/shared/AsyncView.vue'
 import MediaView from '@/media/shown/MediaView.vue'
 import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
+import VotesBeside from '../votes/VotesBeside.vue'
 
 const props = defineProps<{ view: ScreenView; now: number }>()
 const shown = computed(() => props.view.shown!)
@@ -20,6 +21,7 @@ const head = computed(() => {
   const parts = [`Question ${number} of ${props.view.questions}`, viewsOf(item).sort(item)]
   if (item.weight === 2) parts.push('counts twice')
   if (props.view.phase === 'closed') parts.push('closed')
+  if (shown.value.votes) parts.push('second vote')
   return parts.join(' · ')
 })
 const rightShare = computed(() => props.view.right_share)
@@ -50,12 +52,18 @@ const words = computed(() =>
         · <b class="text-front">{{ percent(rightShare) }} right</b></template
       >
     </p>
+    <p v-if="view.phase === 'talk'" role="status" class="mb-[0.5em] border-l-6 border-light-bar pl-[0.5em]">
+      <b class="text-[1.4em]">Talk it over.</b> Find out why your neighbours think what they think. Then you
+      vote again.
+    </p>
     <PromptText :item="shown.item" class="text-[1.62em]" />
     <div
       class="mt-[1em] grid items-start gap-[1em]"
       :class="hasMedia && 'grid-cols-[minmax(0,1fr)_minmax(0,40%)]'"
     >
+      <VotesBeside v-if="shown.votes" :shown="shown" />
       <AsyncView
+        v-else
         :kind="shown.item.kind"
         part="result"
         :item="shown.item"

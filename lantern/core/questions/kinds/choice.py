@@ -104,6 +104,7 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
     key_model = ChoiceKey
     tally_model = ChoiceTally
     text_fields = ("options",)
+    is_chosen = True
 
     def check(self, item: ChoiceItem) -> list[Problem]:
         return [*common_problems(item), *_option_problems(item), *_key_problems(item)]

@@ -76,6 +76,7 @@ class LetterKind(Kind[LetterItem, LetterAnswer, LetterTally]):
     answer = LetterAnswer
     key_model = LetterKey
     tally_model = LetterTally
+    is_chosen = True
 
     def check(self, item: LetterItem) -> list[Problem]:
         problems = common_problems(item)

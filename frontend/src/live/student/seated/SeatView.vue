@@ -34,6 +34,7 @@ const ownName = computed(
 const phase = computed(() => view.value?.phase)
 const shown = computed(() => view.value?.shown ?? null)
 const isOpen = computed(() => phase.value === 'open')
+const talks = computed(() => phase.value === 'talk')
 const isOver = computed(() => phase.value === 'closed' || phase.value === 'revealed')
 const stage = computed(() =>
   phase.value === 'revealed' ? 'told' : phase.value === 'closed' ? 'closed' : 'open',
@@ -51,9 +52,13 @@ const count = computed(() =>
   shown.value?.number ? t('count_of', { count: shown.value.number, of: view.value!.questions }) : '',
 )
 const left = computed(() =>
-  isOpen.value && time.seconds.value !== null ? t('seconds', { count: time.seconds.value }) : '',
+  (isOpen.value || talks.value) && time.seconds.value !== null
+    ? t('seconds', { count: time.seconds.value })
+    : '',
 )
-const share = computed(() => (isOpen.value && time.seconds.value !== null ? time.share.value : null))
+const share = computed(() =>
+  (isOpen.value || talks.value) && time.seconds.value !== null ? time.share.value : null,
+)
 const spoken = announcement(view, state, time.seconds)
 
 watch([() => shown.value?.item.id, () => shown.value?.ask], () => {
@@ -96,6 +101,21 @@ function change(): void {
     </div>
     <PlaceView v-else-if="phase === 'standings'" :mine="mine" />
     <EndView v-else-if="phase === 'ended'" :view="view" :mine="mine" :own="link.own" />
+    <template v-else-if="talks && shown">
+      <div class="mb-5 border-s-6 border-lamp ps-3" role="status">
+        <h1 class="text-3xl">{{ t('talk') }}</h1>
+        <p class="mt-1 text-lg">{{ t('talk_how') }}</p>
+      </div>
+      <QuestionBody
+        :shown="shown"
+        :mine="mine"
+        :answer="answer"
+        stage="open"
+        disabled
+        :now="time.now.value"
+        :left="left"
+      />
+    </template>
     <QuestionBody
       v-else-if="shown"
       :shown="shown"
@@ -111,7 +131,9 @@ function change(): void {
     />
 
     <template #foot>
-      <p v-if="view?.stopped" class="py-2 text-slate">{{ t('waiting_for_teacher') }}</p>
+      <p v-if="view?.stopped || talks" class="py-2 text-slate">
+        {{ t(talks && !view?.stopped ? 'second_vote' : 'waiting_for_teacher') }}
+      </p>
       <template v-else-if="mayAnswer && shown">
         <p v-if="refusal?.again" role="alert" class="pb-2 text-wrong">{{ refusal.sentence }}</p>
         <button type="button" :class="mainButton" :disabled="!chosen" @click="sendChosen">

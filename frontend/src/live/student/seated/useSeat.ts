@@ -69,10 +69,11 @@ export function useSeat(seat: Joined) {
   const sent = shallowRef<Record<string, StudentAnswer>>({})
   const refusals = shallowRef<Record<string, Refused>>({})
   const paper = computed(() => mine.value?.paper ?? null)
-  const time = useTimeLeft(
-    () => (paper.value ? paperTime(paper.value) : ownTime(view.value?.shown, mine.value?.needs)),
-    line.offset,
-  )
+  const time = useTimeLeft(() => {
+    if (paper.value) return paperTime(paper.value)
+    const shown = view.value?.shown
+    return view.value?.phase === 'talk' ? shown : ownTime(shown, mine.value?.needs)
+  }, line.offset)
   const numbers = new Map<string, number>()
 
   watch(

@@ -46,6 +46,7 @@ export const CODES = [
   'went_wrong',
   'stands_at_event',
   'session_paused',
+  'doors_locked',
   'too_late_to_begin',
   'not_open_yet',
   'not_on_your_paper',

@@ -82,4 +82,7 @@ export default {
   see_right: 'انظر ما كان صحيحًا',
   sent: 'أُرسلت.',
   sending: 'جارٍ الإرسال…',
+  talk: 'تحدثوا عنه',
+  talk_how: 'اعرفوا لماذا يفكر الآخرون هكذا. ثم تصوّتون من جديد.',
+  second_vote: 'تصوّتون مرة أخرى.',
 } satisfies Words<typeof en>

@@ -64,4 +64,7 @@ export default {
   see_right: 'Sehen, was richtig war',
   sent: 'Gesendet.',
   sending: 'Wird gesendet…',
+  talk: 'Sprecht darüber',
+  talk_how: 'Findet heraus, warum die anderen so denken. Danach stimmt ihr noch einmal ab.',
+  second_vote: 'Ihr stimmt noch einmal ab.',
 } satisfies Words<typeof en>

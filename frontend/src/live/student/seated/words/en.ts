@@ -61,4 +61,7 @@ export default {
   see_right: 'See what was right',
   sent: 'Sent.',
   sending: 'Sending…',
+  talk: 'Talk about it',
+  talk_how: 'Find out why your neighbours think what they think. Then you vote again.',
+  second_vote: 'You vote once more.',
 } as const

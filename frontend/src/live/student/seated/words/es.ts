@@ -69,4 +69,7 @@ export default {
   see_right: 'Ver qué era correcto',
   sent: 'Enviado.',
   sending: 'Enviando…',
+  talk: 'Habladlo',
+  talk_how: 'Averiguad por qué los demás piensan así. Después votáis otra vez.',
+  second_vote: 'Votáis una vez más.',
 } satisfies Words<typeof en>

@@ -69,4 +69,7 @@ export default {
   see_right: 'Voir ce qui était juste',
   sent: 'Envoyé.',
   sending: 'Envoi…',
+  talk: 'Parlez-en',
+  talk_how: 'Cherchez pourquoi les autres pensent ainsi. Ensuite vous votez de nouveau.',
+  second_vote: 'Vous votez encore une fois.',
 } satisfies Words<typeof en>

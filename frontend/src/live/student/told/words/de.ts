@@ -54,6 +54,7 @@ export default {
   went_wrong: 'Hier ist etwas schiefgegangen. Versuch es noch einmal.',
   stands_at_event:
     'Diese Runde kann nicht weitergehen: Sie steht bei ihrem Ereignis Nummer {seq}. Alle Antworten sind aufgehoben.',
+  doors_locked: 'Die Türen sind zu. Bitte deine Lehrkraft, dich hereinzulassen.',
   session_paused: 'Diese Runde macht gerade Pause. Warte, bis es weitergeht.',
   too_late_to_begin: 'Die Zeit ist um, anfangen geht nicht mehr.',
   not_open_yet: 'Diese Runde ist noch nicht offen. Warte, bis deine Lehrkraft sie öffnet.',

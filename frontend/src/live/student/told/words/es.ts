@@ -52,6 +52,7 @@ export default {
   went_wrong: 'Algo ha fallado aquí. Inténtalo otra vez.',
   stands_at_event:
     'Esta sesión no puede seguir: está en su evento número {seq}. Se guardan todas las respuestas.',
+  doors_locked: 'Las puertas están cerradas. Pide a tu docente que te deje entrar.',
   session_paused: 'Esta sesión está en pausa. Espera a que siga.',
   too_late_to_begin: 'El tiempo ha terminado; ya no se puede empezar.',
   not_open_yet: 'Esta sesión aún no está abierta. Espera a que tu docente la abra.',

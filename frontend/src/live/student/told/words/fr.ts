@@ -51,6 +51,7 @@ export default {
   went_wrong: 'Quelque chose s’est mal passé ici. Réessaie.',
   stands_at_event:
     'Cette session ne peut pas continuer\u00a0: elle est arrêtée à son événement numéro {seq}. Toutes les réponses sont gardées.',
+  doors_locked: 'Les portes sont fermées. Demande à ton enseignant de te laisser entrer.',
   session_paused: 'Cette session est en pause. Attends qu’elle reprenne.',
   too_late_to_begin: 'Le temps est écoulé, on ne peut plus commencer.',
   not_open_yet: 'Cette session n’est pas encore ouverte. Attends que ton enseignant l’ouvre.',
