@@ -80,6 +80,8 @@ def an_example(command: type, room):
         c.HandIn: lambda: c.HandIn(1),
         c.Flag: lambda: c.Flag(1, "q2", True),
         c.Pause: c.Pause,
+        c.WriteNote: lambda: c.WriteNote(1, "What is an isobar?"),
+        c.NoteDone: lambda: c.NoteDone(1),
         c.Lock: lambda: c.Lock(True),
         c.TalkOver: lambda: c.TalkOver(ask, 1),
         c.OpenFeedback: c.OpenFeedback,
@@ -115,6 +117,8 @@ ANYWHERE = {
     c.Resume: "",
     c.Lock: "Locked",
     c.TalkOver: "",
+    c.WriteNote: "Noted",
+    c.NoteDone: "",
 }
 CORRECTED = {c.TakeBack: "", c.MarkAnew: ""}
 OVER = CORRECTED | {
@@ -175,6 +179,7 @@ LEADS_TO = {
         c.GoOn: "",
         c.TalkOver: "",
         c.Write: "Wrote",
+        c.NoteDone: "",
         c.OpenAgain: "OpenedAgain",
     },
 }
@@ -182,8 +187,16 @@ LEADS_TO = {
 
 
 _PEOPLE = {command: ANYWHERE[command] for command in (c.Rename, c.Remove, c.Restore, c.Release, c.Erase, c.LiftFog)}
-_PEOPLE |= {c.TimeUp: "", c.PaperTimeUp: "", c.CloseIfAllAnswered: "", c.GoOn: "", c.TalkOver: "", c.Write: "Wrote"}
-_RUNNING = _PEOPLE | {c.Join: "Named Joined", c.Pause: "Paused", c.Resume: "", c.Lock: "Locked"}
+_PEOPLE |= {
+    c.TimeUp: "",
+    c.PaperTimeUp: "",
+    c.CloseIfAllAnswered: "",
+    c.GoOn: "",
+    c.TalkOver: "",
+    c.Write: "Wrote",
+    c.NoteDone: "",
+}
+_RUNNING = _PEOPLE | {c.Join: "Named Joined", c.Pause: "Paused", c.Resume: "", c.Lock: "Locked", c.WriteNote: "Noted"}
 AT_OWN_PACE = {
     Phase.LOBBY: _RUNNING | {c.Advance: "Started", c.End: "Ended"},
     Phase.WORKING: _RUNNING
@@ -226,6 +239,7 @@ PAUSED = {
     "own_pace": {
         **_PEOPLE,
         c.Join: "Named Joined",
+        c.WriteNote: "Noted",
         c.Lock: "Locked",
         c.Pause: "",
         c.Resume: "Resumed",

@@ -467,3 +467,49 @@ def test_a_led_session_that_was_ended_goes_on_where_it_was():
         room.do(c.Reopen(room.state.step))
     room.advance(3)
     assert (room.state.phase, room.state.cursor) == (Phase.OPEN, "q2")
+
+
+# --- notes to the teacher ------------------------------------------------------------------------
+
+
+def test_a_note_reaches_the_desk_alone_and_is_done_once():
+    room = a_session(a_set(choice("B")), "Fen", "Bo")
+    room.advance()
+    room.do(c.WriteNote(1, "  What is an isobar? "), 1)
+    assert room.do(c.WriteNote(1, "What is an isobar?"), 1) == []  # a late copy
+    (note,) = desk_view(room.state, "KELP427", ()).notes
+    assert (note.name, note.text, note.at) == ("Fen", "What is an isobar?", room.now)
+    views = [student_view(room.state), screen_view(room.state, "KELP427"), mine(room.state, Places(room.state), 2)]
+    assert not [view for view in views if "isobar" in view.model_dump_json()]
+    own = mine(room.state, Places(room.state), 1).notes
+    assert (own.open, own.number) == (1, 1)
+    room.do(c.NoteDone(note.id))
+    assert room.do(c.NoteDone(note.id)) == []
+    assert desk_view(room.state, "KELP427", ()).notes == ()
+    assert mine(room.state, Places(room.state), 1).notes.open == 0
+
+
+def test_notes_are_limited_and_can_be_switched_off():
+    room = a_session(a_set(choice("B")), "Fen", "Bo")
+    for number in range(1, 4):
+        room.do(c.WriteNote(1, f"Help {number}"), number)
+    with pytest.raises(errors.NotPossible):
+        room.do(c.WriteNote(1, "Help"), 4)
+    room.do(c.WriteNote(2, "Me, too"), 1)
+    room.do(c.NoteDone(1))
+    room.do(c.WriteNote(1, "Help"), 4)
+    for text in ("", "   ", "x" * 301):
+        with pytest.raises(errors.BadAnswer):
+            room.do(c.WriteNote(2, text), 9)
+    silent = a_session(a_set(choice("B")), "Fen", notes=False)
+    assert not student_view(silent.state).notes
+    with pytest.raises(errors.NotPossible):
+        silent.do(c.WriteNote(1, "Help"), 1)
+
+
+def test_with_a_name_go_the_words_to_it_and_its_notes():
+    room = a_session(a_set(choice("B")), "Fen", "Bo")
+    room.do(c.Write("Fen, look again.", 1))
+    room.do(c.WriteNote(1, "It is Fen here"), 1)
+    room.do(c.Erase(1))
+    assert (desk_view(room.state, "KELP427", ()).notes, mine(room.state, Places(room.state), 1).word) == ((), None)

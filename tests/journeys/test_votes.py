@@ -5,7 +5,7 @@ import httpx
 from tests.builders import choice
 from tests.journeys.pages import answer, choose, join_as, sign_in, type_keys, use_session_of, wait_gone
 from tests.journeys.test_access import check
-from tools.browser import DESKTOP, PHONE, press, wait_for
+from tools.browser import DESKTOP, PHONE, find, press, wait_for
 from tools.client import answering, join
 from tools.client import send_answer as vote
 
@@ -34,6 +34,21 @@ def test_a_talk_and_a_second_vote(server, teacher, browsers):
     late.find_element("id", "name").send_keys("Bo")
     press(late, "Join")
     wait_for(late, "The doors are locked. Ask your teacher to let you in.")
+
+    # A student writes to the teacher, who answers that one alone.
+    press(phone, "Write to your teacher")
+    phone.find_element("id", "note").send_keys("Is it about ropes?")
+    check(phone, "phone: a note", (PHONE,))
+    press(phone, "Send the note")
+    wait_for(phone, "Your note is with your teacher.")
+    press(desk, "1 note")
+    wait_for(desk, "Is it about ropes?")
+    check(desk, "desk: notes", (DESKTOP, PHONE))
+    find(desk, "[role=dialog] input").send_keys("About loops.")
+    press(desk, "Reply")
+    wait_for(phone, "About loops.")
+    press(phone, "I have read it")
+    press(desk, "Close")
 
     press(desk, "Start")
     answer(phone, "A")

@@ -4984,8 +4984,9 @@ export interface components {
         };
         /**
          * Settings
-         * @description `explanations`, `marks` and `points` say what feedback holds, `names_on_screen` whether the big screen names
-         *     anybody. `goes_on_after`: a session that is led goes on by itself so many seconds after each close; None: by hand.
+         * @description `explanations`, `marks` and `points` say what feedback holds, `notes` whether students may write to the teacher,
+         *     `names_on_screen` whether the big screen names anybody. `goes_on_after`: a session that is led goes on by itself so
+         *     many seconds after each close; None: by hand.
          */
         Settings: {
             /**
@@ -5065,6 +5066,11 @@ export interface components {
              * @default true
              */
             names_on_screen?: boolean;
+            /**
+             * Notes
+             * @default true
+             */
+            notes?: boolean;
             /**
              * Close When All Answered
              * @default true
@@ -5154,6 +5160,7 @@ export interface components {
              *       "points": true,
              *       "show_standings": true,
              *       "names_on_screen": true,
+             *       "notes": true,
              *       "close_when_all_answered": true,
              *       "goes_on_after": null,
              *       "closing": {
@@ -5573,6 +5580,19 @@ export interface components {
             do: "mark_anew";
         };
         /**
+         * NoteDone
+         * @description A student's note has been dealt with.
+         */
+        NoteDone: {
+            /** Note */
+            note: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "note_done";
+        };
+        /**
          * OpenAgain
          * @description A session that has ended goes on, where it was.
          */
@@ -5800,7 +5820,7 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
+            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
         };
         /**
          * Write
@@ -5980,6 +6000,8 @@ export interface components {
             /** Locked */
             locked: boolean;
             suggestion: components["schemas"]["Message"] | null;
+            /** Notes */
+            notes: components["schemas"]["NoteLine"][];
         };
         /**
          * Flow
@@ -6136,6 +6158,22 @@ export interface components {
             id: string;
             /** Name */
             name: string;
+        };
+        /**
+         * NoteLine
+         * @description What a student wrote to the teacher.
+         */
+        NoteLine: {
+            /** Id */
+            id: number;
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+            /** At */
+            at: number;
+            /** Text */
+            text: string;
         };
         /**
          * NumericEntryKey
@@ -7769,6 +7807,18 @@ export interface components {
              * @default false
              */
             review?: boolean;
+            /** @default null */
+            notes?: components["schemas"]["MyNotes"] | null;
+        };
+        /**
+         * MyNotes
+         * @description Of one's own notes to the teacher: how many are not done yet, and the number of the last.
+         */
+        MyNotes: {
+            /** Open */
+            open: number;
+            /** Number */
+            number: number;
         };
         /**
          * MyPaper
@@ -7851,7 +7901,7 @@ export interface components {
         /**
          * StudentView
          * @description `changeable`: an answer may be changed until its question is closed. `marks`: devices say whether it was right.
-         *     `word` is what the desk wrote to everybody.
+         *     `notes`: one may write to the teacher. `word` is what the desk wrote to everybody.
          */
         StudentView: {
             /** Title */
@@ -7878,6 +7928,11 @@ export interface components {
              * @default true
              */
             marks?: boolean;
+            /**
+             * Notes
+             * @default false
+             */
+            notes?: boolean;
             /** @default null */
             work?: components["schemas"]["Work"] | null;
             /** @default null */
@@ -7985,6 +8040,19 @@ export interface components {
             do: "hand_in";
         };
         /**
+         * Noting
+         * @description A few words to the teacher.
+         */
+        Noting: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "note";
+            /** Text */
+            text: string;
+        };
+        /**
          * StudentCommand
          * @description What a student's device wants. `id` comes back with the acknowledgement; `number` makes sending it twice count
          *     once.
@@ -7995,7 +8063,7 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Answering"] | components["schemas"]["Beginning"] | components["schemas"]["GoingTo"] | components["schemas"]["Clearing"] | components["schemas"]["Flagging"] | components["schemas"]["HandingIn"];
+            command: components["schemas"]["Answering"] | components["schemas"]["Beginning"] | components["schemas"]["GoingTo"] | components["schemas"]["Clearing"] | components["schemas"]["Flagging"] | components["schemas"]["Noting"] | components["schemas"]["HandingIn"];
         };
         /**
          * SpokenPart

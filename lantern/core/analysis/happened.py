@@ -264,9 +264,10 @@ SAYINGS: dict[type, Callable[..., Message]] = {
     e.Resumed: _plain("resumed", "It went on."),
     e.FeedbackOpened: _plain("feedback_opened", "What was right could be seen from then on."),
     e.Wrote: _wrote,
+    e.NoteDone: _plain("note_done", "A note was dealt with."),
     e.OpenedAgain: _plain("opened_again", "The session was opened again."),
     e.StandingsShown: _plain("standings_shown", "The standings were shown."),
     e.Ended: _plain("ended", "The session ended."),
 }
-UNTOLD = (e.Answered, e.AnswerCleared, e.PaperDrawn, e.WentTo, e.Flagged)
+UNTOLD = (e.Answered, e.AnswerCleared, e.PaperDrawn, e.WentTo, e.Flagged, e.Noted)
 """What one person did with their own paper. Every other stored event has a line; a test holds it to that."""

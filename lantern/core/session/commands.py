@@ -311,6 +311,14 @@ class Write(_Strict):
 
 
 @dataclass(frozen=True)
+class NoteDone(_Strict):
+    """A student's note has been dealt with."""
+
+    note: Annotated[int, Field(ge=1)]
+    do: Literal["note_done"] = "note_done"
+
+
+@dataclass(frozen=True)
 class OpenAgain(_Strict):
     """A session that has ended goes on, where it was."""
 
@@ -370,6 +378,14 @@ class ClearAnswer:
 
     seat: int
     ask: str
+
+
+@dataclass(frozen=True)
+class WriteNote:
+    """A student writes to the teacher."""
+
+    seat: int
+    text: str
 
 
 @dataclass(frozen=True)
@@ -461,6 +477,7 @@ OfTheDesk = (
     | GiveTime
     | ReopenPaper
     | Write
+    | NoteDone
     | OpenAgain
     | End
 )
@@ -474,6 +491,7 @@ Command = (
     | GoToPlace
     | GiveAnswer
     | ClearAnswer
+    | WriteNote
     | Flag
     | HandIn
     | PaperTimeUp

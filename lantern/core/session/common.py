@@ -4,7 +4,7 @@ from collections.abc import Callable, Sequence
 from typing import Any
 
 from lantern.core.session import commands as c
-from lantern.core.session import corrections, pausing, people
+from lantern.core.session import corrections, notes, pausing, people
 from lantern.core.session import events as e
 from lantern.core.session.actors import Sent
 from lantern.core.session.model import State
@@ -25,6 +25,7 @@ ALWAYS: Handlers = {
     c.Erase: people.erase,
     c.LiftFog: people.lift_fog,
     c.Write: pausing.write,
+    c.NoteDone: notes.note_done,
     c.TimeUp: nothing,
     c.PaperTimeUp: nothing,
     c.CloseIfAllAnswered: nothing,
@@ -33,6 +34,7 @@ ALWAYS: Handlers = {
 }
 RUNNING: Handlers = ALWAYS | {
     c.Join: people.join,
+    c.WriteNote: notes.write_note,
     c.Lock: people.lock,
     c.Pause: pausing.pause,
     c.Resume: pausing.resume,

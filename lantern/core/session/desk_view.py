@@ -112,6 +112,16 @@ class OutSeat(Value):
     name: str
 
 
+class NoteLine(Value):
+    """What a student wrote to the teacher."""
+
+    id: int
+    seat: int
+    name: str
+    at: Milliseconds
+    text: str
+
+
 class DeskView(Value):
     """`waiting_for` is how many of those with more time have not answered the open question yet; who is not said.
 
@@ -153,6 +163,7 @@ class DeskView(Value):
     word: Told | None
     locked: bool
     suggestion: Message | None
+    notes: tuple[NoteLine, ...]
 
 
 @dataclass(frozen=True)
@@ -387,6 +398,11 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
         word=words_to(state, None),
         locked=state.locked,
         suggestion=suggested(state),
+        notes=tuple(
+            NoteLine(id=note.id, seat=note.seat, name=state.name(seat), at=note.at, text=note.text)
+            for note in state.notes
+            if not (seat := state.seats[note.seat]).removed
+        ),
     )
 
 

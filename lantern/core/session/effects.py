@@ -5,7 +5,7 @@ from dataclasses import replace
 from typing import Any
 
 from lantern.core.questions import kind_of
-from lantern.core.session import corrections, pausing, rounds, votes
+from lantern.core.session import corrections, notes, pausing, rounds, votes
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.allowing import time_factor
@@ -47,11 +47,12 @@ def _on_claimed(state: State, event: e.Claimed) -> State:
 
 
 def _on_erased(state: State, event: e.Erased) -> State:
-    """With the name goes what the desk wrote to who had it."""
+    """With the name goes what the desk wrote to who had it, and what they wrote to the desk."""
     gone = state.seats[event.seat].person
     roster = {id_: person for id_, person in state.roster.items() if id_ != gone}
     words = {seat: word for seat, word in state.words.items() if seat != event.seat}
-    return changed(state, roster=roster, words=words if len(words) < len(state.words) else state.words)
+    written = tuple(note for note in state.notes if note.seat != event.seat)
+    return changed(state, roster=roster, words=words if len(words) < len(state.words) else state.words, notes=written)
 
 
 def _with_seat(state: State, number: int, **changes: Any) -> State:
@@ -298,6 +299,8 @@ EVENTS: dict[type, Evolver] = {
     e.Resumed: pausing.on_resumed,
     e.FeedbackOpened: lambda s, r: pausing.on_feedback_opened(s),
     e.Wrote: _of(pausing.on_wrote),
+    e.Noted: notes.on_noted,
+    e.NoteDone: _of(notes.on_note_done),
     e.Started: lambda s, r: _on_started(s, r.at),
     e.PaperDrawn: _on_paper_drawn,
     e.WentTo: _on_went_to,

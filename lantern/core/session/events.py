@@ -289,6 +289,22 @@ class Wrote:
 
 
 @dataclass(frozen=True, slots=True)
+class Noted:
+    """The seat that did it wrote this to the teacher."""
+
+    text: str
+    type: Literal["noted"] = "noted"
+
+
+@dataclass(frozen=True, slots=True)
+class NoteDone:
+    """A student's note, by its number, has been dealt with."""
+
+    note: int
+    type: Literal["note_done"] = "note_done"
+
+
+@dataclass(frozen=True, slots=True)
 class Started:
     """A session at own pace takes answers, to every question."""
 
@@ -430,6 +446,8 @@ StoredEvent = (
     | Resumed
     | FeedbackOpened
     | Wrote
+    | Noted
+    | NoteDone
     | Started
     | PaperDrawn
     | WentTo

@@ -141,6 +141,18 @@ class Word:
     text: str
 
 
+@dataclass(frozen=True, slots=True)
+class Note:
+    """What a student wrote to the teacher, and nobody has dealt with yet. `id` counts the notes of the session,
+    `number` is that of the seat's command."""
+
+    id: int
+    seat: int
+    number: int
+    at: Milliseconds
+    text: str
+
+
 @dataclass(frozen=True)
 class State:
     """`step` counts the moves of the desk, so that a command made on an older view can be refused.
@@ -156,6 +168,8 @@ class State:
     `paused_at` is when the session was paused, None while it goes on; `for_today`: it was closed until another day.
     `told` once the desk has opened the feedback, where it waits for that. `words` are the last ones written to each
     seat, and under None to everybody; `said` counts them.
+    `notes` are those of students that are not done, `written` counts all there were; `noted` is the last number of each
+    seat.
 
     At own pace: `started_at` is when everybody could begin, `time_given` what was added to everybody's time since,
     `stood` how long the session has been paused since. `collected`: the desk has all papers, and nobody begins any
@@ -193,6 +207,9 @@ class State:
     told: bool = False
     words: Mapping[int | None, Word] = field(default_factory=dict)
     said: int = 0
+    notes: tuple[Note, ...] = ()
+    noted: Mapping[int, int] = field(default_factory=dict)
+    written: int = 0
     started_at: Milliseconds = 0
     time_given: Milliseconds = 0
     stood: Milliseconds = 0

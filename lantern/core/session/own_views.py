@@ -20,6 +20,7 @@ from lantern.core.session.views import (
     own_closing,
     own_left_out,
     own_needs,
+    own_notes,
     own_paper,
     own_remarks,
     shown_item,
@@ -79,7 +80,8 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
     ask = state.ask_of(place.item) if place else None
     response = ask.responses.get(number) if ask else None
     is_plain = paper is not None and place is not None and response is None and not seat.fog_lifted
-    if not is_plain or number in state.words or state.settings.time.of == "question" or needs_of(state, seat) != NONE:
+    has_more = number in state.words or number in state.noted or state.settings.time.of == "question"
+    if not is_plain or has_more or needs_of(state, seat) != NONE:
         return mine_at_own_pace(state, seat).model_dump_json()
     assert paper is not None
     # Ids are short and plain (`ShortId`): nothing in them has to be escaped.
@@ -95,7 +97,7 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
         '"points":null,"place":null,"people":0,"right":0.0,"scored":0,'
         f'"paper":{{"items":{items},"pages":{pages},"at":"{at}","answered":[{answered}],"flagged":[{flagged}],'
         f'"began_at":{paper.began_at},"deadline":{deadline},"reached_at":{reached},"due":null,"went":{paper.latest},'
-        '"handed_in":null},"needs":null,"left_out":[],"word":null,"closing":null,"review":false}'
+        '"handed_in":null},"needs":null,"left_out":[],"word":null,"closing":null,"review":false,"notes":null}'
     )
 
 
@@ -140,6 +142,7 @@ def mine_at_own_pace(state: State, seat: Seat) -> Mine:
         word=words_to(state, number),
         closing=own_closing(state, number),
         review=may_review(state, number),
+        notes=own_notes(state, number),
     )
 
 

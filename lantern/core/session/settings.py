@@ -53,8 +53,9 @@ class ClosingWords(Written):
 
 
 class Settings(Value):
-    """`explanations`, `marks` and `points` say what feedback holds, `names_on_screen` whether the big screen names
-    anybody. `goes_on_after`: a session that is led goes on by itself so many seconds after each close; None: by hand.
+    """`explanations`, `marks` and `points` say what feedback holds, `notes` whether students may write to the teacher,
+    `names_on_screen` whether the big screen names anybody. `goes_on_after`: a session that is led goes on by itself so
+    many seconds after each close; None: by hand.
     """
 
     manner: Manner = "led"
@@ -70,6 +71,7 @@ class Settings(Value):
     points: bool = True
     show_standings: bool = True
     names_on_screen: bool = True
+    notes: bool = True
     close_when_all_answered: bool = True
     goes_on_after: Annotated[int, Field(ge=3, le=120)] | None = None
     closing: ClosingWords = ClosingWords()

@@ -73,7 +73,7 @@ class Told(Value):
 
 class StudentView(Value):
     """`changeable`: an answer may be changed until its question is closed. `marks`: devices say whether it was right.
-    `word` is what the desk wrote to everybody."""
+    `notes`: one may write to the teacher. `word` is what the desk wrote to everybody."""
 
     title: str
     phase: Phase
@@ -83,6 +83,7 @@ class StudentView(Value):
     stopped: Stopped = ""
     changeable: bool = False
     marks: bool = True
+    notes: bool = False
     work: Work | None = None
     word: Told | None = None
 
@@ -110,6 +111,13 @@ class Closing(Value):
 
     score: FinalScore
     words: str
+
+
+class MyNotes(Value):
+    """Of one's own notes to the teacher: how many are not done yet, and the number of the last."""
+
+    open: int
+    number: int
 
 
 class Mine(Value):
@@ -147,6 +155,7 @@ class Mine(Value):
     word: Told | None = None
     closing: Closing | None = None
     review: bool = False
+    notes: MyNotes | None = None
 
 
 class Place(Value):
@@ -194,6 +203,7 @@ def student_view(state: State) -> StudentView:
         stopped=stopped(state),
         changeable=not state.is_own_pace and not state.settings.is_final,
         marks=state.settings.marks,
+        notes=state.settings.notes and state.phase is not Phase.ENDED,
         work=_work(state) if state.is_own_pace and state.phase is not Phase.ENDED else None,
         word=words_to(state, None),
     )
@@ -290,7 +300,15 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
         word=words_to(state, seat_number),
         closing=own_closing(state, seat_number),
         review=may_review(state, seat_number),
+        notes=own_notes(state, seat_number),
     )
+
+
+def own_notes(state: State, seat: int) -> MyNotes | None:
+    """None where none was ever written."""
+    if seat not in state.noted:
+        return None
+    return MyNotes(open=sum(note.seat == seat for note in state.notes), number=state.noted[seat])
 
 
 def own_paper(state: State, seat: int) -> MyPaper | None:

@@ -192,9 +192,10 @@ class Room:
         self._loaded, self.seq, self._snapshot = loaded, loaded.seq, None
         after = loaded.state
         if before is None:  # what has changed for whom is not known any more
-            return set(self.devices) if is_news and (after.papers or after.words) else set()
+            return set(self.devices) if is_news and (after.papers or after.words or after.noted) else set()
         moved: set[int] = set()
-        for then, now in ((before.papers, after.papers), (before.words, after.words)):
+        own = ((before.papers, after.papers), (before.words, after.words), (before.noted, after.noted))
+        for then, now in own:
             if now is not then:
                 moved |= {seat for seat in self.devices if now.get(seat) is not then.get(seat)}
         return moved

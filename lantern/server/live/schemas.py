@@ -221,11 +221,21 @@ class Flagging(Value):
     flagged: bool
 
 
+class Noting(Value):
+    """A few words to the teacher."""
+
+    do: Literal["note"]
+    text: Annotated[str, Field(max_length=1000)]
+
+
 class HandingIn(Value):
     do: Literal["hand_in"]
 
 
-FromAStudent = Annotated[Answering | Beginning | GoingTo | Clearing | Flagging | HandingIn, Field(discriminator="do")]
+FromAStudent = Annotated[
+    Answering | Beginning | GoingTo | Clearing | Flagging | Noting | HandingIn,
+    Field(discriminator="do"),
+]
 
 
 class StudentCommand(Value):

@@ -22,7 +22,7 @@ from pydantic import Field, TypeAdapter, ValidationError
 from lantern.core.errors import LanternError, TakenOut, UnknownSeat
 from lantern.core.messages import said
 from lantern.core.session import Actor, Command, Role, Sent
-from lantern.core.session.commands import BeginPaper, ClearAnswer, Flag, GiveAnswer, GoToPlace, HandIn
+from lantern.core.session.commands import BeginPaper, ClearAnswer, Flag, GiveAnswer, GoToPlace, HandIn, WriteNote
 from lantern.core.values import Value
 from lantern.server.api.errors import TooFast, UnknownSession, farewell, replied, reply_to
 from lantern.server.doors.budget import Budget
@@ -43,6 +43,7 @@ from lantern.server.live.schemas import (
     GoingTo,
     HandingIn,
     Hello,
+    Noting,
     Ping,
     Pong,
     StudentCommand,
@@ -202,6 +203,7 @@ MEANT: dict[type[Value], Callable[[int, Any], Command]] = {
     GoingTo: lambda seat, said: GoToPlace(seat, said.item),
     Beginning: lambda seat, said: BeginPaper(seat),
     Flagging: lambda seat, said: Flag(seat, said.item, said.flagged),
+    Noting: lambda seat, said: WriteNote(seat, said.text),
     HandingIn: lambda seat, said: HandIn(seat),
 }
 

@@ -11,6 +11,7 @@ from typing import Any
 
 from django.db import connection
 from django.db.backends.utils import CursorWrapper
+from django.db.models import Q
 
 from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
@@ -262,11 +263,13 @@ def _keep_roster(session_id: int, recorded: Iterable[Recorded], after: State) ->
 
 
 def _take_back_words(session_id: int, seats: Sequence[int]) -> None:
-    """What the desk wrote to who is erased may well hold their name: it is the one text among the events, and goes with
+    """What was written to who is erased, or by them to the teacher, may well hold their name: these texts go with
     it."""
-    for row in SessionEvent.objects.filter(session_id=session_id, payload__contains='"type":"wrote"'):
+    rows = SessionEvent.objects.filter(session_id=session_id)
+    for row in rows.filter(Q(payload__contains='"type":"wrote"') | Q(payload__contains='"type":"noted"')):
         event = read_event(row.shape, row.payload)
-        if isinstance(event, e.Wrote) and event.seat in seats and event.text:
+        of = event.seat if isinstance(event, e.Wrote) else row.who if row.role == Role.SEAT else None
+        if of in seats and isinstance(event, e.Wrote | e.Noted):
             row.payload = write_event(replace(event, text=""))
             row.save(update_fields=["payload"])
 

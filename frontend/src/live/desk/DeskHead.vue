@@ -2,11 +2,12 @@
 import type { LineStatus } from '@/api/live'
 import type { DeskView } from '@/api/types'
 import { spacedCode } from '@/composables/codes'
+import { counted } from '@/composables/format'
 import LanternMark from '@/ui/LanternMark.vue'
 import UiButton from '@/ui/UiButton.vue'
 
 defineProps<{ view: DeskView; status: LineStatus }>()
-const emit = defineEmits<{ screen: [] }>()
+const emit = defineEmits<{ screen: []; notes: [] }>()
 </script>
 
 <template>
@@ -20,6 +21,15 @@ const emit = defineEmits<{ screen: [] }>()
     <p v-else-if="view.phase !== 'ended'">
       Join code <span class="figure ml-2 text-xl tracking-wider text-beam">{{ spacedCode(view.code) }}</span>
     </p>
+    <button
+      v-if="view.notes.length"
+      type="button"
+      class="rounded bg-lamp px-2.5 py-1 font-bold text-ink"
+      @mousedown.prevent
+      @click="emit('notes')"
+    >
+      {{ counted(view.notes.length, 'note') }}
+    </button>
     <p>{{ view.here }} here</p>
     <UiButton look="dark" @mousedown.prevent @click="emit('screen')">Open the big screen</UiButton>
   </header>

@@ -11,6 +11,7 @@ import DeskFault from './DeskFault.vue'
 import DeskHead from './DeskHead.vue'
 import DeskKeys from './DeskKeys.vue'
 import DeskLobby from './DeskLobby.vue'
+import DeskNotes from './DeskNotes.vue'
 import DeskPeople from './DeskPeople.vue'
 import DeskProgress from './DeskProgress.vue'
 import DeskQuestion from './DeskQuestion.vue'
@@ -25,7 +26,7 @@ const router = useRouter()
 const sessionId = Number(useRoute().params.id)
 const desk = useDesk(sessionId)
 const { view, status, gone } = desk
-const asking = ref<'end' | 'collect' | 'keys' | null>(null)
+const asking = ref<'end' | 'collect' | 'keys' | 'notes' | null>(null)
 const writing = ref<WrittenTo | null>(null)
 const everybody = { seat: null, name: 'everybody' }
 const isOwnPace = computed(() => view.value?.settings.manner === 'own_pace')
@@ -85,7 +86,7 @@ useKeys({
     v-else-if="view"
     class="grid min-h-screen grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] lg:h-screen"
   >
-    <DeskHead :view="view" :status="status" @screen="openBigScreen(sessionId)" />
+    <DeskHead :view="view" :status="status" @screen="openBigScreen(sessionId)" @notes="asking = 'notes'" />
     <div v-if="works" class="grid min-h-0 lg:grid-cols-[14.5rem_minmax(0,1fr)]">
       <DeskRun :view="view" />
       <div class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l">
@@ -144,6 +145,7 @@ useKeys({
       @keys="asking = 'keys'"
       @write="writing = everybody"
     />
+    <DeskNotes :open="asking === 'notes'" :view="view" :desk="desk" @close="asking = null" />
     <WriteDialog :to="writing" :desk="desk" @close="writing = null" />
     <UiDialog :open="asking === 'collect'" title="Take all papers in?" @close="asking = null">
       <p>Every paper is handed in as it is, and nobody can begin any more.</p>

@@ -73,6 +73,7 @@ export function useDesk(sessionId: number) {
     giveTime: (seconds: number, seat: number | null) => command({ do: 'give_time', seconds, seat }),
     reopenPaper: (seat: number | null) => command({ do: 'reopen_paper', seat }),
     write: (text: string, seat: number | null) => command({ do: 'write', text, seat }),
+    noteDone: (note: number) => command({ do: 'note_done', note }),
     openFeedback: () => command({ do: 'open_feedback' }),
     openAgain: () => command({ do: 'open_again' }),
     end: () => command({ do: 'end' }),

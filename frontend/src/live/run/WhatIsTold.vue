@@ -71,6 +71,11 @@ const close = (change: Partial<Settings['closing']>): void => {
       label="Names on the big screen"
       hint="Who has come in, and who is ahead. Else it says how many."
     />
+    <UiSwitch
+      v-model="settings.notes"
+      label="Students may write to you"
+      hint="A few words that only your desk shows. You can reply to each."
+    />
     <div class="space-y-2 py-3">
       <label class="flex flex-wrap items-center gap-2"
         ><span class="font-bold">Their own score, in the end</span>

@@ -16,6 +16,7 @@ import { t } from './words'
 import { t as atTheDoor } from '../words'
 
 const EndView = defineAsyncComponent(() => import('./EndView.vue'))
+const NoteToTeacher = defineAsyncComponent(() => import('./NoteToTeacher.vue'))
 const PlaceView = defineAsyncComponent(() => import('./PlaceView.vue'))
 const props = defineProps<{ link: SeatLink; name: string; seat?: number; token?: string }>()
 const emit = defineEmits<{ leave: [why?: Refusal] }>()
@@ -129,6 +130,7 @@ function change(): void {
       :speak="link.speak"
       @update="chosen = $event"
     />
+    <NoteToTeacher v-if="view?.notes && link.own" :own="link.own" :mine="mine" />
 
     <template #foot>
       <p v-if="view?.stopped || talks" class="py-2 text-slate">

@@ -182,6 +182,11 @@ export function useSeat(seat: Joined) {
       return order(numberFor(asked, saidThere(asked)), { do: 'clear', ask: asked })
     },
     review: () => reviewOf(seat.token),
+    /** To the teacher; returns why it was refused, or nothing. */
+    note: async (text: string): Promise<string> => {
+      const number = numberFor('notes', mine.value?.notes?.number)
+      return (await order(number, { do: 'note', text })) ? '' : notice.value
+    },
   }
 
   const read = (item: string, given: StudentAnswer): Promise<string> => readingOf(seat.token, item, given)

@@ -12,6 +12,7 @@ import StoppedView from '../StoppedView.vue'
 import TeacherWords from '../TeacherWords.vue'
 import type { PaperLink } from '../useSeat'
 import { t as common } from '../words'
+import NoteToTeacher from '../NoteToTeacher.vue'
 import BeginView from './BeginView.vue'
 import HandedIn from './HandedIn.vue'
 import LookOver from './LookOver.vue'
@@ -160,6 +161,7 @@ const quiet = 'min-h-11 px-2 font-bold text-tide disabled:text-slate'
         @update="chosen = $event"
       />
     </template>
+    <NoteToTeacher v-if="view?.notes && !looking" :own="own" :mine="mine" />
 
     <template #foot>
       <p v-if="notice" role="alert" class="pb-2 text-wrong">{{ notice }}</p>

@@ -85,4 +85,9 @@ export default {
   talk: 'تحدثوا عنه',
   talk_how: 'اعرفوا لماذا يفكر الآخرون هكذا. ثم تصوّتون من جديد.',
   second_vote: 'تصوّتون مرة أخرى.',
+  write_note: 'اكتب إلى معلّمك',
+  note_private: 'لا يقرؤها إلا معلّمك.',
+  send_note: 'أرسل الرسالة',
+  note_sent: 'رسالتك عند معلّمك.',
+  not_now: 'ليس الآن',
 } satisfies Words<typeof en>

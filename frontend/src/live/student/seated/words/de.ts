@@ -67,4 +67,9 @@ export default {
   talk: 'Sprecht darüber',
   talk_how: 'Findet heraus, warum die anderen so denken. Danach stimmt ihr noch einmal ab.',
   second_vote: 'Ihr stimmt noch einmal ab.',
+  write_note: 'Deiner Lehrkraft schreiben',
+  note_private: 'Nur deine Lehrkraft liest es.',
+  send_note: 'Nachricht senden',
+  note_sent: 'Deine Nachricht ist bei deiner Lehrkraft.',
+  not_now: 'Jetzt nicht',
 } satisfies Words<typeof en>

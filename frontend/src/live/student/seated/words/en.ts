@@ -64,4 +64,9 @@ export default {
   talk: 'Talk about it',
   talk_how: 'Find out why your neighbours think what they think. Then you vote again.',
   second_vote: 'You vote once more.',
+  write_note: 'Write to your teacher',
+  note_private: 'Only your teacher reads it.',
+  send_note: 'Send the note',
+  note_sent: 'Your note is with your teacher.',
+  not_now: 'Not now',
 } as const

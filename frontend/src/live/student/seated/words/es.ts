@@ -72,4 +72,9 @@ export default {
   talk: 'Habladlo',
   talk_how: 'Averiguad por qué los demás piensan así. Después votáis otra vez.',
   second_vote: 'Votáis una vez más.',
+  write_note: 'Escribir a tu docente',
+  note_private: 'Solo lo lee tu docente.',
+  send_note: 'Mandar la nota',
+  note_sent: 'Tu docente tiene tu nota.',
+  not_now: 'Ahora no',
 } satisfies Words<typeof en>

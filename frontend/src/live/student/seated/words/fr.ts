@@ -72,4 +72,9 @@ export default {
   talk: 'Parlez-en',
   talk_how: 'Cherchez pourquoi les autres pensent ainsi. Ensuite vous votez de nouveau.',
   second_vote: 'Vous votez encore une fois.',
+  write_note: 'Écrire à ton enseignant',
+  note_private: 'Seul ton enseignant le lit.',
+  send_note: 'Envoyer le mot',
+  note_sent: 'Ton mot est chez ton enseignant.',
+  not_now: 'Pas maintenant',
 } satisfies Words<typeof en>

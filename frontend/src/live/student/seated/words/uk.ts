@@ -79,4 +79,9 @@ export default {
   talk: 'Поговоріть про це',
   talk_how: 'З’ясуйте, чому інші думають саме так. Потім проголосуєте ще раз.',
   second_vote: 'Голосуєте ще раз.',
+  write_note: 'Написати вчителю',
+  note_private: 'Це читає лише вчитель.',
+  send_note: 'Надіслати записку',
+  note_sent: 'Твоя записка в учителя.',
+  not_now: 'Не зараз',
 } satisfies Words<typeof en>

@@ -55,6 +55,10 @@ export default {
   stands_at_event:
     'Diese Runde kann nicht weitergehen: Sie steht bei ihrem Ereignis Nummer {seq}. Alle Antworten sind aufgehoben.',
   doors_locked: 'Die Türen sind zu. Bitte deine Lehrkraft, dich hereinzulassen.',
+  notes_are_off: 'Nachrichten an die Lehrkraft sind hier ausgeschaltet.',
+  note_too_long: 'Schreib 1 bis {longest} Zeichen.',
+  notes_wait:
+    'Deine Nachrichten liegen bei deiner Lehrkraft. Warte, bis sie gelesen sind, dann schreib wieder.',
   session_paused: 'Diese Runde macht gerade Pause. Warte, bis es weitergeht.',
   too_late_to_begin: 'Die Zeit ist um, anfangen geht nicht mehr.',
   not_open_yet: 'Diese Runde ist noch nicht offen. Warte, bis deine Lehrkraft sie öffnet.',

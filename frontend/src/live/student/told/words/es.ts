@@ -53,6 +53,9 @@ export default {
   stands_at_event:
     'Esta sesión no puede seguir: está en su evento número {seq}. Se guardan todas las respuestas.',
   doors_locked: 'Las puertas están cerradas. Pide a tu docente que te deje entrar.',
+  notes_are_off: 'Aquí no se pueden mandar notas al docente.',
+  note_too_long: 'Escribe de 1 a {longest} caracteres.',
+  notes_wait: 'Tus notas las tiene tu docente. Espera a que las lea y escribe otra vez.',
   session_paused: 'Esta sesión está en pausa. Espera a que siga.',
   too_late_to_begin: 'El tiempo ha terminado; ya no se puede empezar.',
   not_open_yet: 'Esta sesión aún no está abierta. Espera a que tu docente la abra.',

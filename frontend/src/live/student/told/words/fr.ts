@@ -52,6 +52,9 @@ export default {
   stands_at_event:
     'Cette session ne peut pas continuer\u00a0: elle est arrêtée à son événement numéro {seq}. Toutes les réponses sont gardées.',
   doors_locked: 'Les portes sont fermées. Demande à ton enseignant de te laisser entrer.',
+  notes_are_off: 'Les mots à l’enseignant sont désactivés ici.',
+  note_too_long: 'Écris de 1 à {longest} caractères.',
+  notes_wait: 'Tes mots sont chez ton enseignant. Attends qu’ils soient lus, puis écris de nouveau.',
   session_paused: 'Cette session est en pause. Attends qu’elle reprenne.',
   too_late_to_begin: 'Le temps est écoulé, on ne peut plus commencer.',
   not_open_yet: 'Cette session n’est pas encore ouverte. Attends que ton enseignant l’ouvre.',

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+/** What students wrote: read, answered, done. */
+import { ref } from 'vue'
+import type { DeskView } from '@/api/types'
+import { timeOfDay } from '@/composables/format'
+import { smallField } from '@/ui/recipes'
+import UiButton from '@/ui/UiButton.vue'
+import UiDialog from '@/ui/UiDialog.vue'
+import { namesShown } from './hiding'
+import type { Desk } from './useDesk'
+
+const props = defineProps<{ open: boolean; view: DeskView; desk: Desk }>()
+const emit = defineEmits<{ close: [] }>()
+const replies = ref<Record<number, string>>({})
+
+async function reply(note: DeskView['notes'][number]): Promise<void> {
+  const text = replies.value[note.id]?.trim()
+  if (text && (await props.desk.write(text, note.seat))) await props.desk.noteDone(note.id)
+}
+</script>
+
+<template>
+  <UiDialog :open="open" wide title="Notes from students" @close="emit('close')">
+    <p v-if="!view.notes.length" class="text-slate">There is no note just now.</p>
+    <ul class="max-h-[60vh] divide-y divide-rule overflow-y-auto">
+      <li v-for="note in view.notes" :key="note.id" class="py-3">
+        <p class="text-[15px] text-slate">
+          {{ namesShown ? note.name : `Seat ${note.seat}` }} · {{ timeOfDay(note.at).slice(0, 5) }}
+        </p>
+        <p class="text-lg wrap-anywhere whitespace-pre-line" dir="auto">{{ note.text }}</p>
+        <form class="mt-2 flex flex-wrap gap-2" @submit.prevent="reply(note)">
+          <input
+            v-model="replies[note.id]"
+            :class="smallField"
+            class="min-w-40 grow"
+            maxlength="300"
+            :aria-label="`Reply to ${namesShown ? note.name : `seat ${note.seat}`}`"
+          />
+          <UiButton size="small" type="submit" :disabled="!replies[note.id]?.trim()">Reply</UiButton>
+          <UiButton size="small" look="quiet" @click="desk.noteDone(note.id)">Done</UiButton>
+        </form>
+      </li>
+    </ul>
+    <UiButton class="mt-4" @click="emit('close')">Close</UiButton>
+  </UiDialog>
+</template>
