@@ -10,7 +10,7 @@ from selenium import webdriver
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 
-from tools.browser import DESKTOP, PHONE, find, open_browser, picture, press, resize, wait_for
+from tools.browser import DESKTOP, PHONE, click, find, open_browser, picture, press, resize, wait_for
 from tools.client import TeacherClient
 from tools.server import ROOT, RealServer
 
@@ -65,7 +65,7 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
     press(desk, "Run it…")
     wait_for(desk, "Open the doors")
     shoot(desk, "run-dialog")
-    desk.find_elements(By.CSS_SELECTOR, "[role=dialog] button[role=switch]")[2].click()
+    click(desk, "//select/option[normalize-space(.)='whoever has the code']")
     press(desk, "Open the doors")
     wait_for(desk, "The doors are open")
     session = int(desk.current_url.rsplit("/", 1)[1])
@@ -90,6 +90,7 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
         lead(teacher, session, desk, screen, phone)
     finally:
         students.kill()
+    take_own_pace(server, teacher, desk, phone)
     past = teacher.call("GET", "/sessions")["rows"][-1]
     desk.get(f"{url}/sessions")
     wait_for(desk, "Took part")
@@ -145,26 +146,13 @@ def take_import(url: str, desk: webdriver.Chrome) -> None:
     shoot(desk, "bring-in")
 
 
-LISTED = (
-    "Name\tRecord ID\nAlva Renner\tGB-0101\nCyrus Adeyemy\t\nNils Abara\tGB-0114\nMira Falk\tGB-0200\nPia Castelan\t"
-)
-
-
 def take_classes(url: str, desk: webdriver.Chrome) -> None:
-    """A class, and a list beside it."""
     desk.get(f"{url}/classes")
     wait_for(desk, "Standing code")
     press(desk, "8C")
     wait_for(desk, "28 members")
     wait_for(desk, "took part")
     shoot(desk, "class")
-    press(desk, "Bring a list in…")
-    wait_for(desk, "Type or paste names")
-    put = "const a = document.querySelector('textarea'); a.value = arguments[0]; a.dispatchEvent(new Event('input'))"
-    desk.execute_script(put, LISTED)
-    press(desk, "Read it")
-    wait_for(desk, "doubtful")
-    shoot(desk, "class-list")
 
 
 def lead(
@@ -196,10 +184,41 @@ def lead(
     until_answered(teacher, session, 23)
     teacher.command(session, "close") if teacher.view(session)["phase"] == "open" else None
     go_on_until(teacher, session, "standings")
-    wait_for(phone, "points")
-    shoot(phone, "phone-standings")
     teacher.command(session, "end")
     resize(desk, DESKTOP)
+
+
+def take_own_pace(server: RealServer, teacher: TeacherClient, desk: webdriver.Chrome, phone: webdriver.Chrome) -> None:
+    """A class at work, some minutes into it."""
+    url, lights = server.url, next(row["id"] for row in teacher.call("GET", "/sets") if "harbour" in row["title"])
+    settings = {"manner": "own_pace", "answers": "changeable", "feedback": "handed_in", "time": {"of": "whole"}}
+    session = teacher.call("POST", "/live/sessions", {"set": lights, "settings": settings})
+    command = [sys.executable, "manage.py", "students", session["code"], "-n", "26", "--url", url]
+    students = subprocess.Popen(command, cwd=ROOT, env=server.environment)
+    try:
+        phone.get(f"{url}/join/{session['code']}")
+        wait_for(phone, "with Odile Brandt")
+        phone.find_element(By.ID, "name").send_keys("Cyrus A.")
+        press(phone, "Join")
+        desk.get(f"{url}/desk/{session['id']}")
+        wait_for(desk, "27 here", 30)
+        teacher.command(session["id"], "advance")
+        press(phone, "Begin")
+        for question in ("1 of 11", "2 of 11"):
+            wait_for(phone, question)
+            click(phone, "(//fieldset//label)[2]")
+            press(phone, "Keep and go on")
+        wait_for(phone, "How to time a light")
+        press(phone, "Next")
+        wait_for(phone, "3 of 11")
+        press(phone, "Flag for later")
+        click(phone, "(//fieldset//label)[1]")
+        wait_for(desk, "4 / 11", 60)
+        shoot(phone, "phone-paper")
+        shoot(desk, "desk-own-pace")
+    finally:
+        students.kill()
+    teacher.command(session["id"], "end")
 
 
 def go_on_until(teacher: TeacherClient, session: int, phase: str) -> None:

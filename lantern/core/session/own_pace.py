@@ -138,7 +138,10 @@ def _asked(state: State, number: int, ask_id: str, sent: Sent) -> tuple[Ask, Pap
 
 
 def _in_time(state: State, seat: int, ask: Ask, paper: Paper, sent: Sent) -> None:
-    for deadline in (paper.deadline, own_deadline(state, state.seats[seat], ask)):
+    if paper.deadline is not None and sent.at > paper.deadline:
+        raise errors.TooLate
+    if state.settings.time.of == "question":
+        deadline = own_deadline(state, state.seats[seat], ask)
         if deadline is not None and sent.at > deadline:
             raise errors.TooLate
 

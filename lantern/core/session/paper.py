@@ -58,7 +58,9 @@ class Paper:
         place = self.items.index(item) + 1 if moves_on else len(self.items)
         if place == len(self.items):
             return changed(self, answered=answered, last=at)
-        return changed(self, answered=answered).gone_to(self.items[place], at)
+        following = self.items[place]
+        reached = {following: at, **self.reached}
+        return changed(self, answered=answered, at=following, since=at, last=at, reached=reached)
 
     def gone_to(self, item: str, at: Milliseconds) -> "Paper":
         return changed(self, at=item, since=at, last=at, reached={item: at, **self.reached})

@@ -77,8 +77,8 @@ const mainLabel = computed(() => {
 const AT = [300, 60, 30, 10]
 const spoken = ref('')
 watch(time.seconds, (now, before) => {
-  if (now === null || isOver.value) return
-  const passed = AT.find((at) => now <= at && (before ?? Infinity) > at)
+  if (now === null || before === null || before === undefined || isOver.value) return
+  const passed = AT.find((at) => now <= at && before > at)
   if (passed)
     spoken.value =
       now > 59 ? t('minutes_left', { n: Math.round(now / 60) }) : common('seconds_left', { n: now })
