@@ -11,8 +11,9 @@ from lantern.core.questions.kinds import match
 from lantern.core.session import Phase
 from lantern.core.session import commands as c
 from lantern.core.session.desk_view import desk_view
-from lantern.core.session.views import Places, mine, screen_view, student_view
-from tests.builders import a_session, a_set
+from lantern.core.session.own_views import Fragments, mine_text, place_of, view_text
+from lantern.core.session.views import Places, mine, reviewed, screen_view, student_view
+from tests.builders import a_session, a_set, at_own_pace
 
 SCORED = [(kind, s.item) for kind in KINDS for s in kind.samples() if is_scored(s.item)]
 WHY = "Because the harbour master says so."
@@ -45,6 +46,43 @@ def inside(value):
     elif isinstance(value, list):
         for inner in value:
             yield from inside(inner)
+
+
+@pytest.mark.parametrize("feedback", ["each", "handed_in", "end", "opened", "never"])
+@scored_items
+def test_at_own_pace_nobody_is_told_what_is_right_before_their_own_mark_may_be(kind, item, feedback):
+    """Over every kind, stage and time of telling: what each one's device, and the big screen, are sent."""
+    asked = item.model_copy(update={"explanation": WHY})
+    room = at_own_pace(a_set(asked), "Fen", "Bo", feedback=feedback, mix_options=True)
+    room.do(c.Advance(0))
+    fragments, rng = Fragments(), Random(item.id)
+
+    def is_told(seat):
+        place = place_of(room.state, seat)
+        own = mine_text(room.state, room.state.seats[seat], place)
+        views = [json.loads(text) for text in (view_text(room.state, place, fragments), own)]
+        views += [one.model_dump(mode="json") for one in reviewed(room.state, seat)]
+        screen = json.loads(screen_view(room.state, "KELP427").model_dump_json())
+        assert not tells(screen)
+        return any(map(tells, views))
+
+    def tells(view):
+        return WHY in json.dumps(view) or any(
+            value is not None for name, value in inside(view) if name in ("key", "mark")
+        )
+
+    answer = kind.imagine(asked, 0.5, rng)
+    steps = [c.BeginPaper(1), c.GiveAnswer(1, f"{item.id}.1", answer), c.BeginPaper(2), c.HandIn(1)]
+    steps += [c.OpenFeedback()] if feedback == "opened" else []
+    told = []
+    for step in steps:
+        room.do(step)
+        told.append(is_told(1))
+        assert not is_told(2)
+    expected = {"each": [0, 1, 1, 1], "handed_in": [0, 0, 0, 1], "opened": [0, 0, 0, 0, 1]}
+    assert told == expected.get(feedback, [0, 0, 0, 0])
+    room.do(c.End())
+    assert [bool(reviewed(room.state, seat)) for seat in (1, 2)] == [feedback != "never"] * 2
 
 
 ANIMALS = ((1, "dog"), (2, "cat"))
