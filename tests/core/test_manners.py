@@ -11,10 +11,11 @@ from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Phase, Settings, new_session, next_due
 from lantern.core.session import commands as c
 from lantern.core.session.allowing import class_deadline, own_deadline
-from lantern.core.session.asking import told
+from lantern.core.session.asking import item_before, told
 from lantern.core.session.desk_view import DeskMemo, desk_view, pane_sign
 from lantern.core.session.manners import SWITCHES, in_sentences, planned, settings_for
 from lantern.core.session.moves import Move, next_move
+from lantern.core.session.own_views import mine_at_own_pace, place_of
 from lantern.core.session.settings import Chosen, ClosingWords, Timing
 from lantern.core.session.views import Places, mine, reviewed, screen_view, student_view
 from tests.builders import a_session, a_set, at_own_pace, choice, page
@@ -513,3 +514,71 @@ def test_with_a_name_go_the_words_to_it_and_its_notes():
     room.do(c.WriteNote(1, "It is Fen here"), 1)
     room.do(c.Erase(1))
     assert (desk_view(room.state, "KELP427", ()).notes, mine(room.state, Places(room.state), 1).word) == ((), None)
+
+
+# --- found by changing the code and seeing no test fail ------------------------------------------
+
+
+@pytest.mark.parametrize(("feedback", "early"), [("end", 0), ("opened", 0), ("never", 5), ("handed_in", 5)])
+def test_the_score_is_told_when_that_may_be(feedback, early):
+    room = at_work(feedback=feedback)
+    answer(room, 1, "q1")
+    room.do(c.HandIn(1))
+    assert mine_at_own_pace(room.state, room.state.seats[1]).scored == early
+    if feedback == "opened":
+        room.do(c.OpenFeedback())
+        assert mine_at_own_pace(room.state, room.state.seats[1]).right == 1
+    room.do(c.End())
+    assert mine(room.state, Places(room.state), 1).scored == 5
+
+
+def test_a_pause_moves_a_time_of_the_clock_too_and_more_time_lengthens_it():
+    end = 1_800_000_600_000
+    room = at_own_pace(a_set(*TAGGED), "Bo", time=Timing(of="clock", until=end))
+    room.do(c.Join("Fen", "k", "p", member="m", needs=Needs(time=1.5)))
+    room.do(c.Advance(0))
+    room.do(c.BeginPaper(2))
+    assert room.state.papers[2].deadline == room.now + 900_000
+    room.do(c.Pause())
+    room.now += 100_000
+    room.do(c.Resume(room.state.step))
+    assert class_deadline(room.state) == end + 100_000
+    room.do(c.BeginPaper(1))
+    assert room.state.papers[1].deadline == end + 100_000
+
+
+def test_what_was_handed_in_by_hand_is_given_back_to_that_one_alone():
+    room = at_work(feedback="end")
+    room.do(c.BeginPaper(2))
+    room.do(c.HandIn(1))
+    room.do(c.Collect(room.state.step))
+    room.do(c.ReopenPaper())
+    assert [room.state.papers[seat].handed_in_by for seat in (1, 2)] == ["hand", None]
+    room.do(c.ReopenPaper(1))
+    assert room.state.papers[1].handed_in_by is None
+
+
+def test_where_marks_are_not_told_what_was_right_is_seen_without_them():
+    room = at_work(marks=False)
+    answer(room, 1, "q1")
+    room.do(c.HandIn(1))
+    seen = reviewed(room.state, 1)
+    assert [one.mark for one in seen] == [None] * 5
+    assert seen[0].shown.key.right == ("B",)
+
+
+def test_a_key_that_is_put_right_changes_the_lines_of_the_desk():
+    room, memo = at_work(feedback="end"), DeskMemo()
+    answer(room, 1, "q1", A)
+    room.do(c.End())
+    assert desk_view(room.state, "KELP427", {1}, memo).progress[0].panes[0] == "0"
+    room.do(c.SetKey("q1", A))
+    after = desk_view(room.state, "KELP427", {1}, memo).progress[0]
+    assert (after.panes[0], after.right) == ("R", 1)
+
+
+def test_nobody_sees_a_question_while_it_is_paused():
+    room = at_work()
+    room.do(c.Pause())
+    assert place_of(room.state, 1) is None
+    assert item_before(room.state, 1) is None
