@@ -9,8 +9,8 @@ import { mainButton } from '../recipes'
 import type { Refusal } from '@/api/refusal'
 import { announcement } from './announce'
 import QuestionBody from './QuestionBody.vue'
+import SeatHead from './SeatHead.vue'
 import StoppedView from './StoppedView.vue'
-import TeacherWords from './TeacherWords.vue'
 import type { SeatLink } from './useSeat'
 import { t } from './words'
 import { t as atTheDoor } from '../words'
@@ -82,15 +82,13 @@ function change(): void {
 
 <template>
   <PhoneFrame :left="ownName" :right="count" :share="share">
-    <p
-      v-if="status !== 'online' && view"
-      role="status"
-      class="mb-4 rounded border border-lamp-ink bg-lamp-wash px-3 py-2 text-lamp-ink"
-    >
-      {{ t('no_connection') }} {{ t(state === 'sending' ? 'answer_waits' : 'back_by_yourself') }}
-    </p>
-    <TeacherWords v-if="token && phase !== 'ended'" :words="[view?.word, mine?.word]" :token="token" />
-    <p class="sr-only" role="status" aria-live="polite">{{ spoken }}</p>
+    <SeatHead
+      :status="view ? status : 'online'"
+      :state="state"
+      :words="phase === 'ended' ? [] : [view?.word, mine?.word]"
+      :spoken="spoken"
+      :token="token"
+    />
 
     <p v-if="!view" class="pt-10 text-lg text-slate" role="status">
       {{ status === 'offline' ? t('no_server') : atTheDoor('going_in') }}

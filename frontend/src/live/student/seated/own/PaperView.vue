@@ -7,9 +7,9 @@ import { registry } from '@/questions/registry'
 import { provideReading } from '@/questions/shared/reading'
 import PhoneFrame from '../../PhoneFrame.vue'
 import QuestionBody from '../QuestionBody.vue'
+import SeatHead from '../SeatHead.vue'
 import { mainButton } from '../../recipes'
 import StoppedView from '../StoppedView.vue'
-import TeacherWords from '../TeacherWords.vue'
 import type { PaperLink } from '../useSeat'
 import { t as common } from '../words'
 import NoteToTeacher from '../NoteToTeacher.vue'
@@ -126,15 +126,13 @@ const quiet = 'min-h-11 px-2 font-bold text-tide disabled:text-slate'
 
 <template>
   <PhoneFrame :left="ownName" :right="count" :share="share">
-    <p
-      v-if="status !== 'online'"
-      role="status"
-      class="mb-4 rounded border border-lamp-ink bg-lamp-wash px-3 py-2 text-lamp-ink"
-    >
-      {{ common('no_connection') }} {{ common(state === 'sending' ? 'answer_waits' : 'back_by_yourself') }}
-    </p>
-    <TeacherWords :words="[view?.word, mine?.word]" :token="token" />
-    <p class="sr-only" role="status" aria-live="polite">{{ spoken }}</p>
+    <SeatHead
+      :status="status"
+      :state="state"
+      :words="[view?.word, mine?.word]"
+      :spoken="spoken"
+      :token="token"
+    />
 
     <StoppedView v-if="view?.stopped" :for-today="view.stopped === 'today'" />
     <ReviewView v-else-if="isOver && reviewing" :own="own" :mine="mine" :marks="!!view!.marks" />
