@@ -65,6 +65,7 @@ def test_a_plan_says_what_it_comes_to_and_keeps_nothing(as_odile, knots):
 
 
 def test_presets_are_kept_under_a_name_and_are_ones_own(as_odile, as_ravi, knots):
+    assert as_odile("PUT", "/live/presets", {"name": "  ", "settings": OWN}, status=422)["field"] == "name"
     kept = as_odile("PUT", "/live/presets", {"name": "  Friday   test ", "settings": OWN})
     assert kept["name"] == "Friday test"
     again = as_odile("PUT", "/live/presets", {"name": "Friday test", "settings": {"feedback": "never"}})

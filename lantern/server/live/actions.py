@@ -18,6 +18,7 @@ from lantern.core.session.actors import NEWCOMER
 from lantern.core.session.stored import SETTINGS, read_settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.api import limits
+from lantern.server.api.errors import BadForm
 from lantern.server.classes.models import SchoolClass
 from lantern.server.library.actions import freeze
 from lantern.server.library.models import QuestionSet
@@ -111,6 +112,9 @@ def _require_prepared(teacher: Teacher, session: LiveSession) -> None:
 
 
 def save_preset(teacher: Teacher, name: str, settings: Settings) -> Preset:
+    """Raises BadForm for a name that says nothing."""
+    if not name.strip():
+        raise BadForm(said("preset_name_wanted", "Give these settings a name."), field="name")
     kept = {"settings": settings.model_dump(mode="json"), "shape": SETTINGS.latest}
     preset, _ = Preset.objects.update_or_create(owner=teacher, name=" ".join(name.split()), defaults=kept)
     return preset

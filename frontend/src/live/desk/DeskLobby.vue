@@ -16,7 +16,9 @@ onMounted(async () => {
 </script>
 
 <template>
-  <h1 class="mb-4 text-3xl">{{ view.stopped ? 'Closed for today' : 'The doors are open' }}</h1>
+  <h1 class="mb-4 text-3xl">
+    {{ view.stopped === 'today' ? 'Closed for today' : view.stopped ? 'Paused' : 'The doors are open' }}
+  </h1>
   <ol class="list-decimal space-y-2 pl-5 text-lg">
     <li>Open the big screen and move that window to the projector. It shows the code and a QR picture.</li>
     <li>

@@ -87,8 +87,11 @@ watch(time.seconds, (now, before) => {
 })
 watch(state, (now) => now === 'sent' && (spoken.value = t('kept')))
 
-watch([() => shown.value?.ask, () => paper.value?.at], () => {
-  chosen.value = null
+/** What was chosen and would be final once sent: it is there again when one comes back. */
+const drafts = new Map<string, StudentAnswer>()
+watch([() => shown.value?.ask, () => paper.value?.at], ([ask], [before]) => {
+  if (before && chosen.value && !changeable.value) drafts.set(before, chosen.value)
+  chosen.value = (ask && drafts.get(ask)) || null
   scrollTo(0, 0)
 })
 watch(isOver, (now) => !now && (reviewing.value = false))
