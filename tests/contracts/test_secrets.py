@@ -12,7 +12,8 @@ from lantern.core.session import Phase
 from lantern.core.session import commands as c
 from lantern.core.session.desk_view import desk_view
 from lantern.core.session.own_views import Fragments, mine_text, place_of, view_text
-from lantern.core.session.views import Places, mine, reviewed, screen_view, student_view
+from lantern.core.session.review import reviewed
+from lantern.core.session.views import Places, mine, screen_view, student_view
 from tests.builders import a_session, a_set, at_own_pace
 
 SCORED = [(kind, s.item) for kind in KINDS for s in kind.samples() if is_scored(s.item)]

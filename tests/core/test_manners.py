@@ -12,12 +12,14 @@ from lantern.core.session import Phase, Settings, new_session, next_due
 from lantern.core.session import commands as c
 from lantern.core.session.allowing import class_deadline, own_deadline
 from lantern.core.session.asking import item_before, told
-from lantern.core.session.desk_view import DeskMemo, desk_view, pane_sign
+from lantern.core.session.desk_view import DeskMemo, desk_view
 from lantern.core.session.manners import SWITCHES, in_sentences, planned, settings_for
 from lantern.core.session.moves import Move, next_move
 from lantern.core.session.own_views import mine_at_own_pace, place_of
+from lantern.core.session.progress import pane_sign
+from lantern.core.session.review import reviewed
 from lantern.core.session.settings import Chosen, ClosingWords, Timing
-from lantern.core.session.views import Places, mine, reviewed, screen_view, student_view
+from lantern.core.session.views import Places, mine, screen_view, student_view
 from tests.builders import a_session, a_set, at_own_pace, choice, page
 
 A, B = (ChoiceAnswer(chosen=(letter,)) for letter in "AB")

@@ -20,8 +20,9 @@ from lantern.core.session.drawing import drawn_for, order_for
 from lantern.core.session.engine import evolve
 from lantern.core.session.model import ask_id
 from lantern.core.session.own_views import Fragments, Place, mine_at_own_pace, mine_text, place_of, view_text
+from lantern.core.session.review import reviewed
 from lantern.core.session.settings import Chosen, Settings, Timing
-from lantern.core.session.views import Places, StudentView, mine, reviewed
+from lantern.core.session.views import Places, StudentView, mine
 from tests.builders import a_set, at_own_pace, choice, page
 from tests.builders.session import NO_LIMIT, Room, actor_of
 

@@ -94,3 +94,11 @@ def was_asked(state: State, seat: Seat, ask: Ask) -> bool:
         paper = state.papers.get(seat.number)
         return paper is not None and ask.item_id in paper.items
     return ask.opening > seat.since or seat.number in ask.responses
+
+
+def may_review(state: State, seat: int) -> bool:
+    """Whether this person may look at what was right in what they were asked, once it is over for them."""
+    paper = state.papers.get(seat)
+    if state.phase is not Phase.ENDED and (paper is None or not paper.is_over):
+        return False
+    return any(told(state, seat, ask) and was_asked(state, state.seats[seat], ask) for ask in state.standing_asks())

@@ -6,12 +6,11 @@ written here. A test holds the text to the model.
 """
 
 from collections import Counter
-from collections.abc import Collection, Iterable, Mapping, Set
+from collections.abc import Collection, Iterable, Mapping
 from dataclasses import dataclass
-from functools import cached_property, lru_cache
+from functools import cached_property
 from itertools import repeat
 from statistics import median
-from typing import Literal, NamedTuple
 
 from lantern.core.messages import Message
 from lantern.core.questions import kind_of
@@ -20,9 +19,18 @@ from lantern.core.questions.marking import LATEST
 from lantern.core.session.allowing import class_deadline, waited_for
 from lantern.core.session.asking import told_asks
 from lantern.core.session.engine import commands_of
-from lantern.core.session.model import Ask, Phase, Response, Seat, State
+from lantern.core.session.model import Ask, Phase, Seat, State
 from lantern.core.session.moves import Move, goes_on_at, neighbour, next_move
-from lantern.core.session.paper import HandedInBy, Paper
+from lantern.core.session.progress import (
+    Claim,
+    Progress,
+    ProgressMemo,
+    claim_of,
+    holds_up,
+    line_head,
+    progress_lines,
+    progress_texts,
+)
 from lantern.core.session.settings import Settings
 from lantern.core.session.standings import total_points
 from lantern.core.session.views import Shown, Stopped, Told, as_json, mean_mark, shown, stopped, words_to
@@ -66,10 +74,6 @@ Pane = float | str | None
 """One answer in the grid: a mark (0..1), a short text where nothing is marked (yet), None for no answer."""
 
 
-Claim = Literal["", "held", "free"]
-"""Whether the seat could be taken over by saying who one is: "" for who is of no list and has no record ID."""
-
-
 class Person(Value):
     """A line of the grid."""
 
@@ -80,29 +84,6 @@ class Person(Value):
     claim: Claim
     panes: tuple[Pane, ...]
     points: int
-
-
-class Progress(Value):
-    """A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; `at` is an item, where
-    they are since `since`. `last` is when they did anything. `right` is the sum of their marks over `marked` answers.
-    `panes` has a sign for each question of the session (`pane_sign`)."""
-
-    seat: int
-    name: str
-    here: bool
-    fog_lifted: bool
-    claim: Claim
-    at: str | None
-    since: Milliseconds
-    last: Milliseconds
-    answered: int
-    of: int
-    flagged: int
-    right: float
-    marked: int
-    panes: str
-    deadline: Milliseconds | None
-    handed_in: HandedInBy | None
 
 
 class OutSeat(Value):
@@ -181,37 +162,11 @@ class Column:
         return [as_json(self.panes.get(seat)) for seat in self.seats]
 
 
-ON_NO_PAPER, NO_ANSWER, UNMARKED = "-", ".", "a"
-MARKS = "0123456789R"
-"""Signs of marks, in tenths. Only a whole mark has the last one, and only none at all the first."""
-
-
-@lru_cache(maxsize=1024)
-def pane_sign(mark: float | None) -> str:
-    """An answer in one character, for a line of many."""
-    if mark is None:
-        return UNMARKED
-    return MARKS[min(9, max(1, round(10 * mark)))] if 0 < mark < 1 else MARKS[10 * (mark >= 1)]
-
-
-class Line(NamedTuple):
-    """What a paper says of how somebody is, as long as it is that paper. `without` are the questions that they have
-    come to and not answered."""
-
-    paper: Paper
-    right: float
-    marked: int
-    panes: str
-    without: Set[str]
-    middle: str
-
-
 class DeskMemo:
     """What one desk view leaves for the next: in a large room only a few columns change between two, and few papers."""
 
     def __init__(self) -> None:
-        self._lines: Mapping[int, Line] = {}
-        self._marked_by: tuple[object, ...] = (None, None, None)
+        self.progress = ProgressMemo()
         self._columns: dict[str, Column] = {}
         self._over: list[Ask] = []
         self._seats: object = None
@@ -233,18 +188,6 @@ class DeskMemo:
         column = self._columns[item_id] = Column(ask, state.seats, panes, share)
         return column
 
-    def lines(self, state: State) -> Mapping[int, Line]:
-        """Of everybody who has begun."""
-        marked_by = state.corrections, state.hand_marks, state.rules
-        if any(a is not b for a, b in zip(marked_by, self._marked_by, strict=True)):
-            self._lines, self._marked_by = {}, marked_by
-        known, columns = self._lines, _columns_of(state)
-        self._lines = {
-            seat: line if (line := known.get(seat)) and line.paper is paper else _line_of(state, seat, paper, columns)
-            for seat, paper in state.papers.items()
-        }
-        return self._lines
-
     def points(self, state: State) -> Mapping[int, int]:
         over = list(told_asks(state) if state.settings.feedback == "each" else _closed_asks(state))
         same = len(over) == len(self._over) and all(a is b for a, b in zip(over, self._over, strict=True))
@@ -258,47 +201,12 @@ def _closed_asks(state: State) -> Iterable[Ask]:
     return (ask for ask in state.standing_asks() if not ask.is_open)
 
 
-Columns = Mapping[str, tuple[int, Mapping[int, Response]]]
-"""Of each question that is asked: its place in the line, and its responses."""
-
-
-def _columns_of(state: State) -> Columns:
-    asked = [item for item in state.items if item in state.standing]
-    return {item: (place, state.asks[state.standing[item]].responses) for place, item in enumerate(asked)}
-
-
-def _line_of(state: State, seat: int, paper: Paper, columns: Columns) -> Line:
-    right, marked, panes = 0.0, 0, list(_empty_panes(paper.items, tuple(columns)))
-    for item in paper.answered:
-        place, responses = columns[item]
-        if response := responses.get(seat):
-            mark = response.mark
-            panes[place] = pane_sign(mark)
-            if mark is not None:
-                right, marked = right + mark, marked + 1
-    signs = "".join(panes)
-    deadline = "null" if paper.deadline is None else paper.deadline
-    middle = (
-        f'"at":{as_json(paper.at)},"since":{paper.since},"last":{paper.last},"answered":{len(paper.answered)},'
-        f'"of":{paper.questions},"flagged":{len(paper.flagged)},"right":{right!r},"marked":{marked},'
-        f'"panes":"{signs}","deadline":{deadline},"handed_in":{as_json(paper.handed_in_by)}}}'
-    )
-    without = frozenset[str]() if paper.is_over else paper.reached.keys() - paper.answered - state.pages
-    return Line(paper, right, marked, signs, without, middle)
-
-
-@lru_cache(maxsize=4096)
-def _empty_panes(items: tuple[str, ...], asked: tuple[str, ...]) -> str:
-    on_paper = frozenset(items)
-    return "".join(NO_ANSWER if item in on_paper else ON_NO_PAPER for item in asked)
-
-
 def desk_view(state: State, code: str, present: Collection[int], memo: DeskMemo | None = None) -> DeskView:
     """`present` are the seats with a device connected. The same `memo` makes the next view cheaper."""
     memo = memo or DeskMemo()
     if state.is_own_pace:
         return desk_frame(state, code, present, memo).model_copy(
-            update={"progress": progress_lines(state, present, memo)}
+            update={"progress": progress_lines(state, present, memo.progress)}
         )
     panes = [column.panes for column in memo.columns(state).values()]
     points = memo.points(state)
@@ -317,48 +225,13 @@ def desk_view(state: State, code: str, present: Collection[int], memo: DeskMemo 
     return desk_frame(state, code, present, memo).model_copy(update={"people": people})
 
 
-def progress_lines(state: State, present: Collection[int], memo: DeskMemo) -> tuple[Progress, ...]:
-    """A line for everybody, in the order in which they came."""
-    lines = memo.lines(state)
-    return tuple(_progress(state, seat, seat.number in present, lines) for seat in state.people())
-
-
-def _progress(state: State, seat: Seat, here: bool, lines: Mapping[int, Line]) -> Progress:
-    paper, line = state.papers.get(seat.number), lines.get(seat.number)
-    return Progress(
-        seat=seat.number,
-        name=state.name(seat),
-        here=here,
-        fog_lifted=seat.fog_lifted,
-        claim=claim_of(state, seat),
-        at=paper.at if paper else None,
-        since=paper.since if paper else 0,
-        last=paper.last if paper else 0,
-        answered=len(paper.answered) if paper else 0,
-        of=paper.questions if paper else 0,
-        flagged=len(paper.flagged) if paper else 0,
-        right=line.right if line else 0.0,
-        marked=line.marked if line else 0,
-        panes=line.panes if line else "",
-        deadline=paper.deadline if paper else None,
-        handed_in=paper.handed_in_by if paper else None,
-    )
-
-
-def claim_of(state: State, seat: Seat) -> Claim:
-    person = state.roster.get(seat.person)
-    if person is None or not (person.member or person.record_id):
-        return ""
-    return "free" if seat.free else "held"
-
-
 def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo) -> DeskView:
     """The desk's view but for the lines of its people."""
     numbers = state.content.question_numbers()
     responses = state.responses(state.cursor) if state.cursor else []
     columns = {} if state.is_own_pace else memo.columns(state)
     papers = {seat.number: state.papers[seat.number] for seat in state.people() if seat.number in state.papers}
-    lines = memo.lines(state) if papers else {}
+    lines = memo.progress.lines(state) if papers else {}
     without = Counter(item for seat in papers for item in lines[seat].without)
     return DeskView(
         title=state.content.title,
@@ -392,7 +265,7 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
         collected=state.collected,
         begun=len(papers),
         handed_in=sum(paper.is_over for paper in papers.values()),
-        holds_up=_holds_up(without) if state.phase is Phase.WORKING else None,
+        holds_up=holds_up(without) if state.phase is Phase.WORKING else None,
         ends_at=class_deadline(state) if state.phase is Phase.WORKING else None,
         goes_on_at=goes_on_at(state),
         word=words_to(state, None),
@@ -404,11 +277,6 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
             if not (seat := state.seats[note.seat]).removed
         ),
     )
-
-
-def _holds_up(without: Counter[str]) -> str | None:
-    item, count = next(iter(without.most_common(1)), ("", 0))
-    return item if count > 1 else None
 
 
 def _run_item(state: State, item: Item, number: int | None, column: Column | None, without: int) -> RunItem:
@@ -483,7 +351,7 @@ def desk_text(state: State, code: str, present: Collection[int], memo: DeskMemo)
     # Inside a JSON string a quotation mark is escaped, so no text of a set can look like this.
     before, after = frame.split(NOBODY)
     if state.is_own_pace:
-        return f'{before}"people":[],"progress":[{",".join(_progress_lines(state, present, memo))}]{after}'
+        return f'{before}"people":[],"progress":[{",".join(progress_texts(state, present, memo.progress))}]{after}'
     return f'{before}"people":[{",".join(_lines(state, present, memo))}],"progress":[]{after}'
 
 
@@ -492,32 +360,7 @@ def _lines(state: State, present: Collection[int], memo: DeskMemo) -> list[str]:
     columns = [column.texts for column in memo.columns(state).values()]
     rows: Iterable[tuple[str, ...]] = zip(*columns, strict=True) if columns else repeat(())
     return [
-        f'{{"seat":{number},"name":{as_json(state.name(seat))},"here":{_BOOL[number in present]},'
-        f'"fog_lifted":{_BOOL[seat.fog_lifted]},"claim":"{claim_of(state, seat)}",'
-        f'"panes":[{",".join(panes)}],"points":{points.get(number, 0)}}}'
+        f'{line_head(state, seat, number in present)}"panes":[{",".join(panes)}],"points":{points.get(number, 0)}}}'
         for (number, seat), panes in zip(state.seats.items(), rows, strict=False)
         if not seat.removed
     ]
-
-
-def _progress_lines(state: State, present: Collection[int], memo: DeskMemo) -> list[str]:
-    lines = memo.lines(state)
-    return [
-        _head(state, seat, number in present) + (lines[number].middle if number in lines else NOT_BEGUN)
-        for number, seat in state.seats.items()
-        if not seat.removed
-    ]
-
-
-def _head(state: State, seat: Seat, here: bool) -> str:
-    return (
-        f'{{"seat":{seat.number},"name":{as_json(state.name(seat))},"here":{_BOOL[here]},'
-        f'"fog_lifted":{_BOOL[seat.fog_lifted]},"claim":"{claim_of(state, seat)}",'
-    )
-
-
-NOT_BEGUN = (
-    '"at":null,"since":0,"last":0,"answered":0,"of":0,"flagged":0,"right":0.0,"marked":0,"panes":"",'
-    '"deadline":null,"handed_in":null}'
-)
-_BOOL = {False: "false", True: "true"}

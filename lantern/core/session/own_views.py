@@ -10,12 +10,11 @@ from typing import Literal, NamedTuple
 from lantern.core.classes.needs import NONE
 from lantern.core.questions.items import Item
 from lantern.core.session.allowing import needs_of
-from lantern.core.session.asking import score_told, told, was_asked
+from lantern.core.session.asking import may_review, score_told, told, was_asked
 from lantern.core.session.model import Ask, Response, Seat, State
 from lantern.core.session.views import (
     Mine,
     as_json,
-    may_review,
     own_answer,
     own_closing,
     own_left_out,

@@ -14,7 +14,7 @@ from lantern.core.classes.needs import NONE, Needs
 from lantern.core.questions import AnyAnswer, AnyKey, AnyPublicItem, AnyTally, kind_of
 from lantern.core.questions.items import Answer, Item, Media, Question, Remark, Tally, explanation_html
 from lantern.core.session.allowing import class_deadline, left_out, limit_of, needs_of, own_deadline
-from lantern.core.session.asking import score_told, told, told_asks, was_asked
+from lantern.core.session.asking import may_review, score_told, told, told_asks, was_asked
 from lantern.core.session.drawing import drawn_for, in_order
 from lantern.core.session.model import Ask, Phase, Response, Seat, State
 from lantern.core.session.paper import HandedInBy
@@ -338,46 +338,6 @@ def own_closing(state: State, seat: int) -> Closing | None:
         return None
     closing = state.settings.closing
     return Closing(score=closing.score if score_told(state, seat) else "none", words=closing.words)
-
-
-def may_review(state: State, seat: int) -> bool:
-    """Whether this person may look at what was right in what they were asked, once it is over for them."""
-    paper = state.papers.get(seat)
-    if state.phase is not Phase.ENDED and (paper is None or not paper.is_over):
-        return False
-    return any(told(state, seat, ask) and was_asked(state, state.seats[seat], ask) for ask in state.standing_asks())
-
-
-class Reviewed(Value):
-    """A question that is over, as one student may look at it again."""
-
-    shown: Shown
-    answer: AnyAnswer | None
-    mark: float | None
-    forgiven: tuple[Remark, ...]
-
-
-def reviewed(state: State, seat_number: int) -> tuple[Reviewed, ...]:
-    """What this person may look at again, in the order in which they had it."""
-    seat, paper = state.seats[seat_number], state.papers.get(seat_number)
-    if not may_review(state, seat_number):
-        return ()
-    asks = [state.ask_of(item) for item in (paper.items if paper else state.ids)]
-    return tuple(
-        _reviewed(state, seat, ask, paper.order if paper else 0)
-        for ask in asks
-        if ask and told(state, seat_number, ask) and was_asked(state, seat, ask)
-    )
-
-
-def _reviewed(state: State, seat: Seat, ask: Ask, order: int) -> Reviewed:
-    item, response, marks = state.item(ask.item_id), ask.responses.get(seat.number), state.settings.marks
-    return Reviewed(
-        shown=shown_item(state, item, with_key=True, order=order),
-        answer=own_answer(item, response, is_told=True) if response else None,
-        mark=response.mark if response and marks else None,
-        forgiven=own_remarks(item, response) if response and marks else (),
-    )
 
 
 def own_needs(state: State, seat: Seat) -> Needs | None:

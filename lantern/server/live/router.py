@@ -13,7 +13,7 @@ from ninja.security import HttpBearer
 
 from lantern.core.classes.made_names import Language
 from lantern.core.session.manners import Planned
-from lantern.core.session.views import reviewed
+from lantern.core.session.review import reviewed
 from lantern.server.accounts.requests import TeacherRequest, owned
 from lantern.server.api import limits
 from lantern.server.api.addresses import public_url

@@ -10,8 +10,9 @@ from lantern.core.questions import AnyAnswer
 from lantern.core.session import DeskCommand
 from lantern.core.session.commands import AskId
 from lantern.core.session.desk_view import DeskView
+from lantern.core.session.review import Reviewed
 from lantern.core.session.settings import Answers, Manner, Settings
-from lantern.core.session.views import Mine, Reviewed, ScreenView, StudentView
+from lantern.core.session.views import Mine, ScreenView, StudentView
 from lantern.core.values import Milliseconds, RowNumber, ShortId, Value
 from lantern.server.api.errors import ErrorReply, Gone
 
