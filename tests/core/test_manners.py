@@ -21,6 +21,7 @@ from lantern.core.session.review import reviewed
 from lantern.core.session.settings import Chosen, ClosingWords, Timing
 from lantern.core.session.views import Places, mine, screen_view, student_view
 from tests.builders import a_session, a_set, at_own_pace, choice, page
+from tests.builders.session import START
 
 A, B = (ChoiceAnswer(chosen=(letter,)) for letter in "AB")
 TIDES, LIGHTS = ("tides",), ("lights",)
@@ -457,6 +458,23 @@ def test_a_session_that_was_ended_by_mistake_goes_on_but_what_was_told_stays(fee
     with pytest.raises(errors.NotPossible):
         room.do(c.ReopenPaper(1))
     room.do(c.BeginPaper(2))  # who had seen nothing works on
+
+
+@pytest.mark.parametrize("paused", [False, True])
+@pytest.mark.parametrize("of", ["whole", "clock"])
+def test_a_paper_given_back_has_as_much_time_as_when_the_session_ended(of, paused):
+    until = START + 600_000
+    room = at_work(feedback="never", time=Timing(of=of, whole=600, until=until if of == "clock" else None))
+    room.now += 200_000
+    if paused:
+        room.do(c.Pause())
+        room.now += 300_000
+    room.do(c.End())
+    room.now += 86_400_000
+    room.do(c.OpenAgain())
+    assert room.state.papers[1].deadline - room.now == 400_000
+    assert class_deadline(room.state) - room.now == 400_000
+    assert next_due(room.state, set).at == room.now + 400_000
 
 
 def test_a_led_session_that_was_ended_goes_on_where_it_was():

@@ -84,6 +84,14 @@ def test_a_result_comes_with_each_students_own_part(stage):
     assert {message["mine"]["seat"]: message["mine"]["mark"] for _, message in messages} == {1: 1, 2: None}
 
 
+def test_who_wrote_a_note_is_told_that_it_was_read_and_nobody_else(stage):
+    for seat in (1, 2):
+        stage.connect(Audience.STUDENT, seat)
+    stage.do(c.WriteNote(2, "I cannot hear you."))
+    stage.session.do(c.NoteDone(1))
+    assert stage.room.update(loaded_from(stage.session, stage.seq + 1)) == {2}
+
+
 def test_who_comes_late_gets_the_whole_view_and_the_own_part(stage):
     stage.do(c.Advance(0))
     late = stage.connect(Audience.STUDENT, 2)

@@ -240,12 +240,12 @@ def _on_paper_reopened(state: State, event: e.PaperReopened) -> State:
 
 
 def _on_ended(state: State, at: Milliseconds) -> State:
+    state = pausing.gone_on(state, at)
     for seat, paper in state.papers.items():
         if not paper.is_over:
             state = _handed_in(state, seat, at, "end")
     if state.is_own_pace:
         state = with_asks(state, *(changed(ask, is_open=False) for ask in state.asks.values()))
-    state = changed(state, paused_at=None, for_today=False)
     return changed(_moved(state, Phase.ENDED, state.cursor), ended_at=at)
 
 
@@ -311,6 +311,6 @@ EVENTS: dict[type, Evolver] = {
     e.TimeGiven: _of(_on_time_given),
     e.PaperReopened: _of(_on_paper_reopened),
     e.BeginningOpened: lambda s, r: changed(s, collected=False, step=s.step + 1),
-    e.OpenedAgain: lambda s, r: pausing.on_opened_again(s),
+    e.OpenedAgain: lambda s, r: pausing.on_opened_again(s, r.at),
     e.Ended: lambda s, r: _on_ended(s, r.at),
 }

@@ -3,8 +3,8 @@ session that had ended.
 
 1. While a session is paused its clocks stand: once it goes on, everything that had a time has as much of it left.
 2. Nothing that somebody does on a question or a paper counts while it is paused.
-3. A session that is opened again after its end is where it was. What was told by the end stays told: those questions
-   take no answers any more, and papers whose marks were told stay handed in.
+3. A session that is opened again after its end is where it was, its clocks as after a pause. What was told by the end
+   stays told: those questions take no answers any more, and papers whose marks were told stay handed in.
 """
 
 from collections.abc import Sequence
@@ -19,7 +19,7 @@ from lantern.core.session.changed import changed
 from lantern.core.session.model import Ask, Phase, State, Word
 from lantern.core.session.people import seat_of
 from lantern.core.session.rounds import with_asks
-from lantern.core.values import readable
+from lantern.core.values import Milliseconds, readable
 
 Events = Sequence[e.Event]
 
@@ -60,19 +60,27 @@ def on_paused(state: State, recorded: Recorded) -> State:
 
 
 def on_resumed(state: State, recorded: Recorded) -> State:
+    return gone_on(state, recorded.at)
+
+
+def gone_on(state: State, at: Milliseconds) -> State:
+    """The state with its clocks running, as from `at`."""
     if state.paused_at is None:
         return state
-    span = max(0, recorded.at - state.paused_at)
+    span = max(0, at - state.paused_at)
     state = changed(state, paused_at=None, for_today=False, step=state.step + 1)
     if state.is_own_pace:
-        has_begun = state.phase is Phase.WORKING
-        state = changed(state, stood=state.stood + span * has_begun, started_at=state.started_at + span * has_begun)
-        papers = {seat: paper.later_by(span) for seat, paper in state.papers.items()}
-        return changed(state, papers=papers)
+        return _after_standing(state, span) if state.phase is Phase.WORKING else state
     if state.phase is Phase.TALK and state.talk_until is not None:
         return changed(state, talk_until=state.talk_until + span, moved_at=state.moved_at + span)
     ask = state.ask
     return with_asks(state, _later(ask, span)) if ask and ask.is_open else state
+
+
+def _after_standing(state: State, span: Milliseconds) -> State:
+    """At own pace, after all clocks stood for so long."""
+    papers = {seat: paper.later_by(span) for seat, paper in state.papers.items()}
+    return changed(state, stood=state.stood + span, started_at=state.started_at + span, papers=papers)
 
 
 def _later(ask: Ask, span: int) -> Ask:
@@ -89,11 +97,11 @@ def on_feedback_opened(state: State) -> State:
     return changed(state, told=True, step=state.step + 1)
 
 
-def on_opened_again(state: State) -> State:
+def on_opened_again(state: State, at: Milliseconds) -> State:
     """Where it was: in a session that is led, at the question that was on last."""
     was_told = tells_in_the_end(state)
     if state.is_own_pace:
-        return _papers_again(state, was_told)
+        return _papers_again(state, was_told, span=max(0, at - (state.ended_at or at)))
     asks = [changed(ask, told=ask.told or was_told) for ask in state.asks.values()]
     state = changed(with_asks(state, *asks), ended_at=None, step=state.step + 1)
     ask = state.ask
@@ -102,7 +110,7 @@ def on_opened_again(state: State) -> State:
     return changed(state, phase=Phase.PAGE if state.cursor in state.pages_shown else Phase.LOBBY)
 
 
-def _papers_again(state: State, was_told: bool) -> State:
+def _papers_again(state: State, was_told: bool, span: Milliseconds) -> State:
     """Before the first paper could be begun it was in the lobby."""
     if not state.started_at:
         return changed(state, phase=Phase.LOBBY, ended_at=None, step=state.step + 1)
@@ -113,5 +121,5 @@ def _papers_again(state: State, was_told: bool) -> State:
     }
     papers = {seat: changed(paper, told=was_told) for seat, paper in state.papers.items()}
     asks = [changed(ask, is_open=True) for ask in state.asks.values()]
-    state = changed(with_asks(state, *asks), papers={**papers, **given_back})
+    state = _after_standing(changed(with_asks(state, *asks), papers={**papers, **given_back}), span)
     return changed(state, phase=Phase.WORKING, ended_at=None, step=state.step + 1)

@@ -184,7 +184,7 @@ class Room:
         """Take over a newer state; an older one (batches of two processes may cross) is left aside.
 
         Returns the seats with devices here whose own part has changed: they are at another place of their papers, have
-        answered there, or the desk wrote to them.
+        answered there, the desk wrote to them, or a note of theirs was read.
         """
         if loaded.seq < self.seq:
             return set()
@@ -198,7 +198,8 @@ class Room:
         for then, now in own:
             if now is not then:
                 moved |= {seat for seat in self.devices if now.get(seat) is not then.get(seat)}
-        return moved
+        read = {note.seat for note in before.notes if note not in after.notes}
+        return moved | (read & self.devices.keys())
 
     def snapshot(self) -> Snapshot:
         if self._snapshot is None or self._snapshot.state is not self.state:
