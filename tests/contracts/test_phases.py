@@ -6,6 +6,7 @@ import pytest
 
 from lantern.core.errors import LanternError
 from lantern.core.questions.kinds.choice import ChoiceAnswer
+from lantern.core.questions.kinds.letter import LetterItem
 from lantern.core.session import Command, Phase, led, own_pace
 from lantern.core.session import commands as c
 from lantern.core.session.desk_view import desk_view
@@ -55,6 +56,7 @@ def an_example(command: type, room):
     ask = room.state.ask.id if room.state.ask else ask_id(item, 1)
     examples = {
         c.GoTo: lambda: c.GoTo(step, "q2"),
+        c.AskNow: lambda: c.AskNow(step, LetterItem(id="now")),
         c.AddTime: lambda: c.AddTime(15),
         c.SetCurtain: lambda: c.SetCurtain(True),
         c.Rename: lambda: c.Rename(1, "Bo"),
@@ -129,14 +131,16 @@ OVER = CORRECTED | {
     c.Drop: "Dropped",
     c.GiveMark: "MarkGiven",
 }
+NOW = {c.AskNow: "ItemAdded Opened"}
 LEADS_TO = {
-    Phase.LOBBY: ANYWHERE | {c.Advance: "Opened", c.GoTo: "Opened"},
-    Phase.PAGE: ANYWHERE | CORRECTED | {c.Advance: "Opened", c.GoTo: "Opened"},
+    Phase.LOBBY: ANYWHERE | NOW | {c.Advance: "Opened", c.GoTo: "Opened"},
+    Phase.PAGE: ANYWHERE | CORRECTED | NOW | {c.Advance: "Opened", c.GoTo: "Opened"},
     Phase.OPEN: ANYWHERE
     | CORRECTED
     | {
         c.Advance: "Closed",
         c.GoTo: "Withdrawn Opened",
+        c.AskNow: "Withdrawn ItemAdded Opened",
         c.Close: "Closed",
         c.ClearAnswers: "",
         c.AddTime: "TimeAdded",
@@ -145,6 +149,7 @@ LEADS_TO = {
     },
     Phase.CLOSED: ANYWHERE
     | OVER
+    | NOW
     | {
         c.Advance: "Revealed",
         c.GoTo: "Opened",
@@ -155,6 +160,7 @@ LEADS_TO = {
     },
     Phase.TALK: ANYWHERE
     | OVER
+    | NOW
     | {
         c.Advance: "Opened",
         c.GoTo: "Opened",
@@ -163,8 +169,9 @@ LEADS_TO = {
     },
     Phase.REVEALED: ANYWHERE
     | OVER
+    | NOW
     | {c.Advance: "StandingsShown", c.GoTo: "Opened", c.ShowStandings: "StandingsShown"},
-    Phase.STANDINGS: ANYWHERE | OVER | {c.Advance: "PageShown", c.GoTo: "Opened"},
+    Phase.STANDINGS: ANYWHERE | OVER | NOW | {c.Advance: "PageShown", c.GoTo: "Opened"},
     Phase.ENDED: CORRECTED
     | {
         c.Rename: "Named Renamed",

@@ -9,7 +9,8 @@ from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.questions.kinds.letter import LetterAnswer, LetterItem
-from lantern.core.questions.kinds.text_entry import TextEntryAnswer, TextEntryItem
+from lantern.core.questions.kinds.order import OrderAnswer, OrderItem
+from lantern.core.questions.parts import Line
 from lantern.core.session import Phase, Recorded
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
@@ -22,6 +23,8 @@ from lantern.core.session.moves import Move, next_move
 from lantern.core.session.stored import EVENT, read_event, write_event
 from lantern.core.session.views import student_view
 from tests.builders import EARLY, a_session, a_set, choice, joins, opinion, page
+
+LINES = (Line(id="a", text="breeze"), Line(id="b", text="gale"))
 
 
 def test_the_large_button_leads_through_the_whole_set():
@@ -380,11 +383,14 @@ def test_a_key_that_is_set_afterwards_marks_every_answer_anew():
 
 
 def test_where_the_set_says_what_is_right_the_desk_does_not():
-    room = a_session(a_set(TextEntryItem(id="t1", prompt="Which knot?", accepts=("bowline",))), "Fen")
+    room = a_session(
+        a_set(OrderItem(id="t1", prompt="From light to strong", lines=LINES)),
+        "Fen",
+    )
     room.advance(2)
     assert "set_key" not in desk_view(room.state, "KELP427", ()).allowed
     with pytest.raises(errors.NotPossible, match="written in its set"):
-        room.do(c.SetKey("t1", TextEntryAnswer(text="hitch")))
+        room.do(c.SetKey("t1", OrderAnswer(order=("b", "a"))))
 
 
 def test_another_option_can_be_set_as_right_and_taken_back():

@@ -2698,6 +2698,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -2705,7 +2706,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -2727,7 +2730,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -2780,6 +2786,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -2787,7 +2794,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -2809,7 +2818,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -2915,6 +2927,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -2922,7 +2935,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -2944,7 +2959,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -3002,7 +3020,7 @@ export interface components {
         };
         /**
          * LetterItem
-         * @description `letters` is how many of A to E are offered; any of `right` is right.
+         * @description `letters` is how many of A to H are offered; any of `right` is right.
          *
          *     Asked on the spot, what is right may be set afterwards: until then no answer has a mark.
          */
@@ -3019,6 +3037,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -3026,7 +3045,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -3048,7 +3069,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -3075,7 +3099,7 @@ export interface components {
              * Right
              * @default []
              */
-            right?: ("A" | "B" | "C" | "D" | "E")[];
+            right?: ("A" | "B" | "C" | "D" | "E" | "F" | "G" | "H")[];
         };
         /**
          * Line
@@ -3107,6 +3131,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -3114,7 +3139,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -3136,7 +3163,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -3182,7 +3212,10 @@ export interface components {
              * @default
              */
             text?: string;
-            /** Group */
+            /**
+             * Group
+             * @default null
+             */
             group?: string | null;
         };
         /**
@@ -3209,6 +3242,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -3216,7 +3250,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -3238,7 +3274,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -3262,7 +3301,10 @@ export interface components {
              * @enum {string}
              */
             accepts?: "exact" | "absolute" | "percent" | "range";
-            /** Value */
+            /**
+             * Value
+             * @default null
+             */
             value?: string | null;
             /**
              * Tolerance
@@ -3270,9 +3312,15 @@ export interface components {
              * @default 0
              */
             tolerance?: string;
-            /** Low */
+            /**
+             * Low
+             * @default null
+             */
             low?: string | null;
-            /** High */
+            /**
+             * High
+             * @default null
+             */
             high?: string | null;
             /**
              * Unit
@@ -3302,6 +3350,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -3309,7 +3358,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -3331,7 +3382,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -3368,7 +3422,10 @@ export interface components {
              * @default
              */
             text?: string;
-            /** Media */
+            /**
+             * Media
+             * @default null
+             */
             media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Right
@@ -3397,6 +3454,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -3404,7 +3462,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -3426,7 +3486,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -3483,6 +3546,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -3490,7 +3554,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -3552,6 +3618,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -3559,7 +3626,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -3581,7 +3650,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -3633,6 +3705,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -3640,7 +3713,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -3662,7 +3737,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -3736,6 +3814,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -3743,7 +3822,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -3765,7 +3846,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -3896,6 +3980,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -3903,7 +3988,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -3925,7 +4012,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -3958,9 +4048,15 @@ export interface components {
              * @default 1
              */
             step?: number;
-            /** Right Low */
+            /**
+             * Right Low
+             * @default null
+             */
             right_low?: number | null;
-            /** Right High */
+            /**
+             * Right High
+             * @default null
+             */
             right_high?: number | null;
             /**
              * Unit
@@ -4033,6 +4129,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -4040,7 +4137,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -4062,7 +4161,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -4129,6 +4231,7 @@ export interface components {
              * @default
              */
             prompt?: string;
+            /** @default null */
             picture?: components["schemas"]["Picture"] | null;
             /**
              * Fog
@@ -4136,7 +4239,9 @@ export interface components {
              * @enum {string}
              */
             fog?: "none" | "light" | "medium" | "dense";
+            /** @default null */
             sound?: components["schemas"]["Recording"] | null;
+            /** @default null */
             video?: components["schemas"]["Film"] | null;
             /**
              * Language
@@ -4158,7 +4263,10 @@ export interface components {
              * @default
              */
             explanation?: string;
-            /** Explanation Media */
+            /**
+             * Explanation Media
+             * @default null
+             */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /**
              * Time Limit
@@ -4525,7 +4633,7 @@ export interface components {
              * Letter
              * @enum {string}
              */
-            letter: "A" | "B" | "C" | "D" | "E";
+            letter: "A" | "B" | "C" | "D" | "E" | "F" | "G" | "H";
         };
         /** MatchAnswer */
         MatchAnswer: {
@@ -5340,6 +5448,21 @@ export interface components {
             do: "ask_again";
         };
         /**
+         * AskNow
+         * @description A question that was not prepared is asked. `item` has an id of its own; what is right may be said afterwards.
+         */
+        AskNow: {
+            /** Step */
+            step: number;
+            /** Item */
+            item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextEntryItem"] | components["schemas"]["NumericEntryItem"] | components["schemas"]["SliderItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ClassifyItem"] | components["schemas"]["PointItem"] | components["schemas"]["GapFillItem"] | components["schemas"]["OpenResponseItem"] | components["schemas"]["WordCloudItem"] | components["schemas"]["RatingScaleItem"] | components["schemas"]["PointSplitItem"] | components["schemas"]["LetterItem"] | components["schemas"]["PageItem"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "ask_now";
+        };
+        /**
          * BringBack
          * @description Undo the last clearing, or the last asking again.
          */
@@ -5820,7 +5943,7 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
+            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["AskNow"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
         };
         /**
          * Write
@@ -6067,7 +6190,7 @@ export interface components {
              * Letter
              * @enum {string}
              */
-            letter: "A" | "B" | "C" | "D" | "E";
+            letter: "A" | "B" | "C" | "D" | "E" | "F" | "G" | "H";
             /** Count */
             count: number;
         };
@@ -6079,7 +6202,7 @@ export interface components {
              */
             kind: "letter";
             /** Right */
-            right: ("A" | "B" | "C" | "D" | "E")[];
+            right: ("A" | "B" | "C" | "D" | "E" | "F" | "G" | "H")[];
         };
         /** LetterTally */
         LetterTally: {
@@ -6151,7 +6274,7 @@ export interface components {
          * Move
          * @enum {string}
          */
-        Move: "next" | "close" | "reveal" | "standings" | "vote_again" | "resume" | "collect" | "open_feedback" | "end";
+        Move: "next" | "close" | "reveal" | "standings" | "vote_again" | "resume" | "collect" | "open_feedback" | "ask_now" | "end";
         /** NamedPlace */
         NamedPlace: {
             /** Id */
@@ -7219,8 +7342,8 @@ export interface components {
          * RunItem
          * @description A line of the run order. `share` is the mean mark, 0..1, once it was asked and is scored.
          *
-         *     `by` is who wrote it, where that is not the set's owner. At own pace `answered` and `without` are how many have come
-         *     to the question and given an answer, or none (yet).
+         *     `by` is who wrote it, where that is not the set's owner; `asked_now`: it was not prepared. At own pace `answered` and
+         *     `without` are how many have come to the question and given an answer, or none (yet).
          */
         RunItem: {
             /** Id */
@@ -7238,6 +7361,11 @@ export interface components {
             /** By */
             by: string;
             /**
+             * Asked Now
+             * @default false
+             */
+            asked_now?: boolean;
+            /**
              * Answered
              * @default 0
              */
@@ -7251,8 +7379,8 @@ export interface components {
         /**
          * Shown
          * @description The current item as students and the big screen see it. Times are the server's: of the question, or of a talk
-         *     about it. An answer is for the `ask`. After a second vote `before` is the tally of the one before, and `votes`
-         *     compares them.
+         *     about it; where it was `asked_now`, on the spot, they count up. An answer is for the `ask`. After a second vote
+         *     `before` is the tally of the one before, and `votes` compares them.
          */
         Shown: {
             /** Item */
@@ -7263,6 +7391,11 @@ export interface components {
             round: number;
             /** Number */
             number: number | null;
+            /**
+             * Asked Now
+             * @default false
+             */
+            asked_now?: boolean;
             /**
              * Opened At
              * @default null

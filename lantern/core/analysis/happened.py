@@ -44,6 +44,8 @@ class Telling:
         )
 
     def item(self, item_id: str) -> Message:
+        if item_id not in self.state.items:
+            return said("question_left", "a question asked on the spot")
         number = self.state.content.question_numbers().get(item_id)
         return said("question_of_number", "question {number}", number=number) if number else said("a_page", "a page")
 
@@ -196,6 +198,10 @@ def _of_item(code: str, sentence: str) -> Callable[[Telling, e.PageShown | e.Key
     return lambda telling, event: said(code, sentence, question=telling.item(event.item))
 
 
+def _of_item_itself(code: str, sentence: str) -> Callable[[Telling, e.ItemAdded], Message]:
+    return lambda telling, event: said(code, sentence, question=telling.item(event.item.id))
+
+
 def _of_ask(code: str, sentence: str) -> Callable[[Telling, e.Withdrawn | e.Revealed | e.Revisited], Message]:
     return lambda telling, event: said(code, sentence, question=telling.question(event.ask))
 
@@ -234,6 +240,7 @@ SAYINGS: dict[type, Callable[..., Message]] = {
     e.PageShown: _plain("page_shown", "A page was shown."),
     e.Opened: _opened,
     e.SetAside: _set_aside,
+    e.ItemAdded: _of_item_itself("asked_now", "Asked on the spot: {question}."),
     e.BroughtBack: _brought_back,
     e.TimeAdded: _time_added,
     e.Closed: _closed,

@@ -116,12 +116,17 @@ class Corrections(Generic[I, A]):
     """What may be put right once the question has been asked."""
 
     def possible_keys(self, item: I) -> tuple[A, ...]:
-        """The answers of which one may be set as right once the question has been asked; none where what is right can
-        only be written in the set."""
+        """The answers of which one may be set as right once the question has been asked, where they are few enough to
+        be listed."""
         return ()
 
+    def takes_key(self, item: I) -> bool:
+        """Whether what is right may be said by an answer that is right, once the question has been asked: so it can be
+        asked before anything is right in it."""
+        return bool(self.possible_keys(item))
+
     def with_key(self, item: I, answer: A) -> I:
-        """The item with this answer as the right one; for kinds that have `possible_keys`."""
+        """The item with this answer as the right one; for kinds that take a key."""
         raise NotImplementedError
 
     def accepting(self, item: I, answer: A, part: str) -> I | None:

@@ -51,9 +51,7 @@ class SetContent(Value):
         `version` is that of the rules of marking.
         """
         rules = Rules(version, self.words())
-        return self.model_copy(
-            update={"items": tuple(_as_run(item, self.about.language, rules) for item in self.items)}
-        )
+        return self.model_copy(update={"items": tuple(as_run(item, self.about.language, rules) for item in self.items)})
 
     def words(self) -> frozenset[str]:
         """The words that its answers and options are made of, in small letters."""
@@ -87,7 +85,8 @@ def _pattern_problems(content: SetContent) -> list[ItemProblem]:
     return [ItemProblem(item=placed[0][0], problem=unwise(pattern, "options"))] if pattern else []
 
 
-def _as_run(item: Item, language: str, rules: Rules) -> Item:
+def as_run(item: Item, language: str, rules: Rules) -> Item:
+    """The item with its set's language, where it has none of its own, and the rules that it is marked by."""
     return (item if item.language else item.model_copy(update={"language": language})).under(rules)
 
 

@@ -27,7 +27,7 @@ def time_factor(state: State, seat: Seat) -> float:
 def limit_of(state: State, item: Item) -> Milliseconds | None:
     """The time that there is for a question; None for no limit."""
     time = state.settings.time
-    if time.of != "question" or not isinstance(item, Question):
+    if time.of != "question" or not isinstance(item, Question) or item.id in state.asked_now:
         return None
     seconds = time.each or item.time_limit
     return seconds * 1000 if seconds else None

@@ -11,7 +11,7 @@ from typing import Annotated, ClassVar, Literal
 from pydantic import ConfigDict, Field
 
 from lantern.core.classes.needs import NONE, Needs
-from lantern.core.questions import AnyAnswer
+from lantern.core.questions import AnyAnswer, AnyItem
 from lantern.core.questions.items import Answer as AnswerValue
 from lantern.core.values import Milliseconds, ShortId
 
@@ -63,6 +63,15 @@ class AskAgain(_Strict):
 
     step: int
     do: Literal["ask_again"] = "ask_again"
+
+
+@dataclass(frozen=True)
+class AskNow(_Strict):
+    """A question that was not prepared is asked. `item` has an id of its own; what is right may be said afterwards."""
+
+    step: int
+    item: AnyItem
+    do: Literal["ask_now"] = "ask_now"
 
 
 @dataclass(frozen=True)
@@ -447,6 +456,7 @@ OfTheDesk = (
     | Close
     | Reopen
     | AskAgain
+    | AskNow
     | ClearAnswers
     | BringBack
     | AddTime

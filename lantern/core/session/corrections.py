@@ -30,7 +30,7 @@ NOT_HERE = said("what_counts_is_in_set", "This cannot be corrected here: what co
 def set_key(state: State, command: c.SetKey, sent: Sent) -> list[e.Event]:
     item = _closed(state, command.item)
     kind = kind_of(item)
-    if not kind.possible_keys(item) or command.answer.kind != item.kind:
+    if not kind.takes_key(item) or command.answer.kind != item.kind:
         raise errors.NotPossible(said("key_is_in_set", "What is right in this question is written in its set."))
     kind.accept(item, command.answer)
     is_right_already = kind.with_key(item, command.answer) == item

@@ -55,8 +55,8 @@ OF_A_QUESTION = (
 class RunItem(Value):
     """A line of the run order. `share` is the mean mark, 0..1, once it was asked and is scored.
 
-    `by` is who wrote it, where that is not the set's owner. At own pace `answered` and `without` are how many have come
-    to the question and given an answer, or none (yet).
+    `by` is who wrote it, where that is not the set's owner; `asked_now`: it was not prepared. At own pace `answered`
+    and `without` are how many have come to the question and given an answer, or none (yet).
     """
 
     id: str
@@ -66,6 +66,7 @@ class RunItem(Value):
     status: str
     share: float | None
     by: str
+    asked_now: bool = False
     answered: int = 0
     without: int = 0
 
@@ -289,6 +290,7 @@ def _run_item(state: State, item: Item, number: int | None, column: Column | Non
         status=_status(state, item, column.ask if column else None),
         share=column.share if column else None,
         by=item.by,
+        asked_now=item.id in state.asked_now,
         answered=len(ask.responses) if ask else 0,
         without=without,
     )
@@ -331,7 +333,7 @@ def _useful(state: State, item: Item | None, ask: Ask | None) -> dict[str, bool]
     return {
         "add_time": ask.deadline is not None or state.phase is Phase.TALK,
         "reopen": not ask.told,
-        "set_key": is_closed and bool(kind.possible_keys(item)),
+        "set_key": is_closed and kind.takes_key(item),
         "count_as_right": is_closed and bool(kind.typed_parts(item)),
         "keep_apart": kind.kept_apart(item, "a") is not None,
         "give_full_marks": is_closed and is_scored(item),

@@ -5,7 +5,7 @@ from dataclasses import replace
 from typing import Any
 
 from lantern.core.questions import kind_of
-from lantern.core.session import corrections, notes, pausing, rounds, votes
+from lantern.core.session import corrections, impromptu, notes, pausing, rounds, votes
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.allowing import time_factor
@@ -142,7 +142,8 @@ def _on_withdrawn(state: State, event: e.Withdrawn) -> State:
     """With it goes its place among what can be brought back."""
     asks = {ask_id: ask for ask_id, ask in state.asks.items() if ask_id != event.ask}
     laid = tuple(one for one in state.laid if not (one.again and event.ask in one.asks))
-    return settled(changed(state, asks=asks, laid=laid))
+    state = settled(changed(state, asks=asks, laid=laid))
+    return impromptu.without_unasked(state, parts_of(event.ask)[0])
 
 
 def _on_revealed(state: State, event: e.Revealed) -> State:
@@ -287,6 +288,7 @@ EVENTS: dict[type, Evolver] = {
     e.TakenBack: _of(corrections.on_taken_back),
     e.MarkedAnew: _of(corrections.on_marked_anew),
     e.Closed: _of(_on_closed),
+    e.ItemAdded: _of(impromptu.on_item_added),
     e.Withdrawn: _of(_on_withdrawn),
     e.Revealed: _of(_on_revealed),
     e.Revisited: _of(_on_revisited),

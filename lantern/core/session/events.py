@@ -202,6 +202,14 @@ class Closed:
 
 
 @dataclass(frozen=True, slots=True)
+class ItemAdded:
+    """A question that was not prepared stands after the one that was on; it is opened next."""
+
+    item: AnyItem
+    type: Literal["item_added"] = "item_added"
+
+
+@dataclass(frozen=True, slots=True)
 class Withdrawn:
     """A question was left before anybody answered: it counts as never asked."""
 
@@ -434,6 +442,7 @@ StoredEvent = (
     | TimeAdded
     | Answered
     | Closed
+    | ItemAdded
     | Withdrawn
     | Revealed
     | Revisited

@@ -7,7 +7,7 @@ from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session import pausing, rounds, votes
+from lantern.core.session import impromptu, pausing, rounds, votes
 from lantern.core.session.actors import Sent
 from lantern.core.session.allowing import own_deadline
 from lantern.core.session.common import CORRECTED, ENDED, RUNNING, Handlers
@@ -33,6 +33,7 @@ def _advance(state: State, command: c.Advance, sent: Sent) -> Events:
         Move.CLOSE: lambda: _close(state, command, sent),
         Move.REVEAL: lambda: _reveal(state, command, sent),
         Move.STANDINGS: lambda: [e.StandingsShown()],
+        Move.ASK_NOW: lambda: [],  # the desk says what
         Move.END: lambda: [e.Ended()],
     }
     return simple[move]()
@@ -148,6 +149,7 @@ _ANYWHERE: Handlers = RUNNING | {
     c.SetCurtain: _set_curtain,
     c.GoTo: _go_to,
     c.Advance: _advance,
+    c.AskNow: impromptu.ask_now,
     c.BringBack: rounds.bring_back,
     c.End: _end,
     c.GoOn: _go_on,

@@ -171,6 +171,8 @@ class State:
     `notes` are those of students that are not done, `written` counts all there were; `noted` is the last number of each
     seat.
 
+    `asked_now` are the questions that were put in and opened on the spot (`impromptu`).
+
     At own pace: `started_at` is when everybody could begin, `time_given` what was added to everybody's time since,
     `stood` how long the session has been paused since. `collected`: the desk has all papers, and nobody begins any
     more.
@@ -214,6 +216,7 @@ class State:
     time_given: Milliseconds = 0
     stood: Milliseconds = 0
     collected: bool = False
+    asked_now: frozenset[str] = frozenset()
 
     @property
     def is_own_pace(self) -> bool:
@@ -222,6 +225,11 @@ class State:
     @property
     def is_paused(self) -> bool:
         return self.paused_at is not None
+
+    @property
+    def is_unprepared(self) -> bool:
+        """Whether it began with nothing: what it asks is asked on the spot."""
+        return self.asked_now == self.items.keys() and not self.is_own_pace
 
     @property
     def ids(self) -> list[str]:

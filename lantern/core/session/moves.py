@@ -17,7 +17,11 @@ class Move(StrEnum):
     RESUME = "resume"
     COLLECT = "collect"
     OPEN_FEEDBACK = "open_feedback"
+    ASK_NOW = "ask_now"
     END = "end"
+
+
+_LAST = (Move.ASK_NOW, Move.END)
 
 
 def next_move(state: State) -> Move:
@@ -37,7 +41,11 @@ def next_move(state: State) -> Move:
     wants_standings = state.phase is Phase.REVEALED and state.settings.shows_standings
     if wants_standings and item and is_scored(item) and _weight(item):
         return Move.STANDINGS
-    return Move.NEXT if state.phase is not Phase.ENDED and item_after(state) else Move.END
+    if state.phase is Phase.ENDED:
+        return Move.END
+    if item_after(state):
+        return Move.NEXT
+    return Move.ASK_NOW if state.is_unprepared else Move.END
 
 
 def _next_at_own_pace(state: State) -> Move:
@@ -52,7 +60,7 @@ def goes_on_at(state: State) -> Milliseconds | None:
     """When a session that is led goes on by itself from where it stands; None where it waits for the desk."""
     after = state.settings.goes_on_after
     stands = state.phase in (Phase.CLOSED, Phase.REVEALED, Phase.STANDINGS)
-    if after is None or not stands or state.is_paused or state.is_own_pace or next_move(state) is Move.END:
+    if after is None or not stands or state.is_paused or state.is_own_pace or next_move(state) in _LAST:
         return None
     return state.moved_at + after * 1000
 

@@ -29,14 +29,15 @@ RESULT_PHASES = (Phase.CLOSED, Phase.REVEALED)
 
 class Shown(Value):
     """The current item as students and the big screen see it. Times are the server's: of the question, or of a talk
-    about it. An answer is for the `ask`. After a second vote `before` is the tally of the one before, and `votes`
-    compares them.
+    about it; where it was `asked_now`, on the spot, they count up. An answer is for the `ask`. After a second vote
+    `before` is the tally of the one before, and `votes` compares them.
     """
 
     item: AnyPublicItem
     ask: str | None
     round: int
     number: int | None
+    asked_now: bool = False
     opened_at: Milliseconds | None = None
     deadline: Milliseconds | None = None
     tally: AnyTally | None = None
@@ -431,6 +432,7 @@ def shown_item(state: State, item: Item, *, with_key: bool, order: int = 0, expl
         ask=ask.id if ask else None,
         round=ask.round if ask else 1,
         number=state.content.question_numbers().get(item.id),
+        asked_now=item.id in state.asked_now,
         key=kind.key(item) if with_key else None,
         explanation_html=explanation_html(item) if with_why else "",
         explanation_media=item.explanation_media if with_why and isinstance(item, Question) else None,

@@ -62,6 +62,10 @@ class ChoiceItem(Question):
     options: Annotated[tuple[Option, ...], Field(max_length=MAX_OPTIONS)] = ()
     marking: Literal["all_or_nothing", "right_minus_wrong"] = "all_or_nothing"
 
+    @property
+    def is_marked(self) -> bool:
+        return self.scored and any(option.right for option in self.options)
+
 
 class PublicOption(Value):
     id: ShortId
@@ -131,10 +135,10 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
         return item.model_copy(update={"options": tuple(options)})
 
     def spare(self, item: ChoiceItem) -> tuple[str, ...]:
-        return tuple(option.id for option in item.options if not option.right) if item.scored else ()
+        return tuple(option.id for option in item.options if not option.right) if item.is_marked else ()
 
     def key(self, item: ChoiceItem) -> ChoiceKey | None:
-        return ChoiceKey(right=tuple(sorted(_right(item)))) if item.scored else None
+        return ChoiceKey(right=tuple(sorted(_right(item)))) if item.is_marked else None
 
     def with_key(self, item: ChoiceItem, answer: ChoiceAnswer) -> ChoiceItem:
         options = tuple(o.model_copy(update={"right": o.id in answer.chosen}) for o in item.options)
@@ -162,12 +166,12 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
                 raise BadAnswer
 
     def score(self, item: ChoiceItem, answer: ChoiceAnswer) -> float | None:
-        if not item.scored:
+        if not item.is_marked:
             return None
         right, chosen = _right(item), set(answer.chosen)
         if item.form == "several" and item.marking == "right_minus_wrong":
-            return max(0.0, (len(chosen & right) - len(chosen - right)) / len(right)) if right else 0.0
-        return float(bool(right) and chosen == right)
+            return max(0.0, (len(chosen & right) - len(chosen - right)) / len(right))
+        return float(chosen == right)
 
     def tally(self, item: ChoiceItem, answers: Iterable[ChoiceAnswer]) -> ChoiceTally:
         given = [answer.chosen for answer in answers]
@@ -186,12 +190,12 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
     def count_rows(self, item: ChoiceItem, tally: ChoiceTally) -> list[CountRow]:
         counts = {row.id: row.count for row in tally.counts}
         return [
-            CountRow(LETTERS[i], _name(o), counts.get(o.id, 0), o.right if item.scored else None)
+            CountRow(LETTERS[i], _name(o), counts.get(o.id, 0), o.right if item.is_marked else None)
             for i, o in enumerate(item.options)
         ]
 
     def substance(self, item: ChoiceItem) -> Substance:
-        told = tuple(Told(o.text, o.right if item.scored else None) for o in item.options)
+        told = tuple(Told(o.text, o.right if item.is_marked else None) for o in item.options)
         return Substance(choices=told, pairs=_as_pair(item))
 
     def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:

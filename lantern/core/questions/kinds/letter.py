@@ -25,19 +25,19 @@ from lantern.core.questions.items import (
 )
 from lantern.core.values import Value
 
-LETTERS = "ABCDE"
-Letter = Literal["A", "B", "C", "D", "E"]
+LETTERS = "ABCDEFGH"
+Letter = Literal["A", "B", "C", "D", "E", "F", "G", "H"]
 
 
 class LetterItem(Question):
-    """`letters` is how many of A to E are offered; any of `right` is right.
+    """`letters` is how many of A to H are offered; any of `right` is right.
 
     Asked on the spot, what is right may be set afterwards: until then no answer has a mark.
     """
 
     kind: Literal["letter"] = "letter"
-    letters: Annotated[int, Field(ge=2, le=5)] = 4
-    right: Annotated[tuple[Letter, ...], Field(max_length=5)] = ()
+    letters: Annotated[int, Field(ge=2, le=8)] = 4
+    right: Annotated[tuple[Letter, ...], Field(max_length=8)] = ()
 
     @property
     def is_marked(self) -> bool:
@@ -98,7 +98,7 @@ class LetterKind(Kind[LetterItem, LetterAnswer, LetterTally]):
         return [item.prompt, item.explanation]
 
     def key(self, item: LetterItem) -> LetterKey | None:
-        return LetterKey(right=tuple(x for x in _offered(item) if x in item.right)) if item.scored else None
+        return LetterKey(right=tuple(x for x in _offered(item) if x in item.right)) if item.is_marked else None
 
     def with_key(self, item: LetterItem, answer: LetterAnswer) -> LetterItem:
         return item.model_copy(update={"right": (answer.letter,), "scored": True})

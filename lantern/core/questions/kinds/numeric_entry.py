@@ -67,6 +67,10 @@ class NumericEntryItem(Question):
     unit: Annotated[str, Field(max_length=20)] = ""
     converts: bool = False
 
+    @property
+    def is_marked(self) -> bool:
+        return self.scored and _span(self) is not None
+
 
 class PublicNumericEntry(PublicItem):
     kind: Literal["numeric_entry"] = "numeric_entry"
@@ -133,7 +137,7 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
 
     def key(self, item: NumericEntryItem) -> NumericEntryKey | None:
         span = _span(item)
-        if not item.scored or span is None:
+        if not item.is_marked or span is None:
             return None
         return NumericEntryKey(value=None if item.accepts == "range" else item.value, low=span[0], high=span[1])
 
@@ -144,20 +148,29 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
             raise BadAnswer(error.message) from error
 
     def score(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> float | None:
-        if not item.scored:
+        if not item.is_marked:
             return None
         return float(any(_is_right(item, value) for value in _readings(item, answer.text)))
 
     def remarks(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> tuple[Remark, ...]:
         """How the number was read, and whether it counts."""
-        return (_remark(item, answer.text),) if item.scored else ()
+        return (_remark(item, answer.text),) if item.is_marked else ()
 
     def forgiven(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> tuple[Remark, ...]:
         """Nothing: a number is within what is right, or it is not."""
         return ()
 
     def typed_parts(self, item: NumericEntryItem) -> tuple[str, ...]:
-        return ("",) if item.scored else ()
+        return ("",) if item.is_marked else ()
+
+    def takes_key(self, item: NumericEntryItem) -> bool:
+        return item.scored
+
+    def with_key(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> NumericEntryItem:
+        """As exact as the question was; instead of a range, this number alone."""
+        right = {"value": read_number(answer.text, _asked(item)), "low": None, "high": None}
+        exact = {"accepts": "exact"} if item.accepts == "range" else {}
+        return item.model_copy(update={**right, **exact})
 
     def of_text(self, item: NumericEntryItem, text: str, part: str) -> NumericEntryAnswer:
         return NumericEntryAnswer(text=text[:LONGEST])
@@ -201,7 +214,7 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
                 written(row.value),
                 item.unit,
                 row.count,
-                _is_right(item, row.value) if item.scored else None,
+                _is_right(item, row.value) if item.is_marked else None,
                 given=str(row.value),  # as a fraction: in some language "1.234" would be a thousand
             )
             for row in sorted(frequent, key=lambda row: row.value)
@@ -229,7 +242,7 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
         sheet.build.make("text-entry-interaction", line, response_identifier=RESPONSE).tail = (
             f" {item.unit}" if item.unit else None
         )
-        if not item.scored:
+        if not item.is_marked:
             return True
         build = sheet.build
         condition = sheet.condition()

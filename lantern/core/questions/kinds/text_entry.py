@@ -49,6 +49,10 @@ class TextEntryItem(Question):
     accepts: Annotated[tuple[Spelling, ...], Field(max_length=MOST_ACCEPTED)] = ()
     strictness: Strictness = Strictness()
 
+    @property
+    def is_marked(self) -> bool:
+        return self.scored and any(spelling.strip() for spelling in self.accepts)
+
 
 class PublicTextEntry(PublicItem):
     kind: Literal["text_entry"] = "text_entry"
@@ -129,7 +133,7 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
         return [item.prompt, *item.accepts, item.explanation]
 
     def key(self, item: TextEntryItem) -> TextEntryKey | None:
-        return TextEntryKey(accepts=tuple(s for s in item.accepts if s.strip())) if item.scored else None
+        return TextEntryKey(accepts=tuple(s for s in item.accepts if s.strip())) if item.is_marked else None
 
     def accept(self, item: TextEntryItem, answer: TextEntryAnswer) -> None:
         if not answer.text.strip():
@@ -140,13 +144,19 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
             words_of(item.language)
 
     def score(self, item: TextEntryItem, answer: TextEntryAnswer) -> float | None:
-        return float(_is_right(item, answer.text)) if item.scored else None
+        return float(_is_right(item, answer.text)) if item.is_marked else None
 
     def remarks(self, item: TextEntryItem, answer: TextEntryAnswer) -> tuple[Remark, ...]:
-        return (remark_on(answer.text, _wanted(item, item.accepts)),) if item.scored else ()
+        return (remark_on(answer.text, _wanted(item, item.accepts)),) if item.is_marked else ()
 
     def typed_parts(self, item: TextEntryItem) -> tuple[str, ...]:
-        return ("",) if item.scored else ()
+        return ("",) if item.is_marked else ()
+
+    def takes_key(self, item: TextEntryItem) -> bool:
+        return item.scored
+
+    def with_key(self, item: TextEntryItem, answer: TextEntryAnswer) -> TextEntryItem:
+        return item.model_copy(update={"accepts": (" ".join(answer.text.split()),)})
 
     def of_text(self, item: TextEntryItem, text: str, part: str) -> TextEntryAnswer:
         return TextEntryAnswer(text=text[:LONGEST])
@@ -187,7 +197,7 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
     def count_rows(self, item: TextEntryItem, tally: TextEntryTally) -> list[CountRow]:
         """Right spellings first, then the most common wrong ones."""
         rows = [
-            CountRow("", row.text, row.count, _is_right(item, row.text) if item.scored else None, given=row.text)
+            CountRow("", row.text, row.count, _is_right(item, row.text) if item.is_marked else None, given=row.text)
             for row in tally.texts
         ]
         rows.sort(key=lambda row: (not row.right, -row.count))

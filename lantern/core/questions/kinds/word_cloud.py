@@ -53,6 +53,10 @@ class WordCloudItem(Question):
     accepts: Annotated[tuple[Word, ...], Field(max_length=MOST_ACCEPTED)] = ()
     apart: Annotated[tuple[Word, ...], Field(max_length=MOST_ACCEPTED)] = ()
 
+    @property
+    def is_marked(self) -> bool:
+        return self.scored and any(word.strip() for word in self.accepts)
+
 
 class PublicWordCloud(PublicItem):
     kind: Literal["word_cloud"] = "word_cloud"
@@ -113,7 +117,7 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
         return [item.prompt, *item.accepts, item.explanation]
 
     def key(self, item: WordCloudItem) -> WordCloudKey | None:
-        return WordCloudKey(accepts=tuple(word for word in item.accepts if word.strip())) if item.scored else None
+        return WordCloudKey(accepts=tuple(word for word in item.accepts if word.strip())) if item.is_marked else None
 
     def accept(self, item: WordCloudItem, answer: WordCloudAnswer) -> None:
         if not any(word.strip() for word in answer.words):
@@ -122,18 +126,24 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
             raise BadAnswer(said("too_many_words", "At most {most} words, please.", most=item.most))
 
     def score(self, item: WordCloudItem, answer: WordCloudAnswer) -> float | None:
-        if not item.scored:
+        if not item.is_marked:
             return None
         accepted = _accepted(item)
         given = {_merged(item, word) for word in answer.words if word.strip()}
-        possible = min(item.most, len(accepted))
-        return min(1.0, len(given & accepted) / possible) if possible else 0.0
+        return min(1.0, len(given & accepted) / min(item.most, len(accepted)))
 
     def remarks(self, item: WordCloudItem, answer: WordCloudAnswer) -> tuple[Remark, ...]:
-        return tuple(_remark(item, word) for word in answer.words if word.strip()) if item.scored else ()
+        return tuple(_remark(item, word) for word in answer.words if word.strip()) if item.is_marked else ()
 
     def typed_parts(self, item: WordCloudItem) -> tuple[str, ...]:
-        return ("",) if item.scored else ()
+        return ("",) if item.is_marked else ()
+
+    def takes_key(self, item: WordCloudItem) -> bool:
+        return item.scored
+
+    def with_key(self, item: WordCloudItem, answer: WordCloudAnswer) -> WordCloudItem:
+        words = (" ".join(word.split()) for word in answer.words if word.strip())
+        return item.model_copy(update={"accepts": tuple(dict.fromkeys(words))})
 
     def of_text(self, item: WordCloudItem, text: str, part: str) -> WordCloudAnswer:
         return _given(text[:LONGEST])
@@ -194,7 +204,7 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
                 word.text,
                 f"also: {', '.join(word.merged)}" if word.merged else "",
                 word.count,
-                _merged(item, word.text) in accepted if item.scored else None,
+                _merged(item, word.text) in accepted if item.is_marked else None,
             )
             for word in tally.words
         ]
