@@ -129,6 +129,9 @@ MAY = {
     "GET /api/live/prepared": TEACHERS,
     "GET /api/live/sets/{set_id}/run": OWNER,
     "POST /api/live/plan": OWNER,
+    "GET /api/live/unprepared": TEACHERS,
+    "GET /api/live/sessions/{session_id}/asked-now": OWNER,
+    "POST /api/live/sessions/{session_id}/asked-now": OWNER,
     "PUT /api/live/presets": TEACHERS,
     "DELETE /api/live/presets/{preset_id}": OWNER,
     "PUT /api/live/sessions/{session_id}/prepared": OWNER,
@@ -252,6 +255,7 @@ class School:
             "POST /api/live/plan": {"set": self.set, "settings": {}},
             "PUT /api/live/presets": {"name": "Test", "settings": {}},
             "PUT /api/live/sessions/{session_id}/prepared": {"settings": {}},
+            "POST /api/live/sessions/{session_id}/asked-now": {"title": "Asked in the fog"},
             "POST /api/live/sessions/{session_id}/commands": {
                 "id": "c1",
                 "page": "p",

@@ -1248,6 +1248,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live/unprepared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Unprepared
+         * @description How a session with nothing prepared begins.
+         */
+        get: operations["lantern_server_live_router_read_unprepared"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live/plan": {
         parameters: {
             query?: never;
@@ -1354,6 +1374,30 @@ export interface paths {
         get: operations["lantern_server_live_router_read_session"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live/sessions/{session_id}/asked-now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Asked Now
+         * @description What was asked on the spot, and whether it is in the library.
+         */
+        get: operations["lantern_server_live_router_read_asked_now"];
+        put?: never;
+        /**
+         * Keep Asked
+         * @description The library keeps what was asked on the spot.
+         */
+        post: operations["lantern_server_live_router_keep_asked"];
         delete?: never;
         options?: never;
         head?: never;
@@ -5067,7 +5111,7 @@ export interface components {
         };
         /**
          * SessionInfo
-         * @description `opened_at` is absent as long as it is prepared.
+         * @description `opened_at` is absent as long as it is prepared, `set` where it began with nothing.
          */
         SessionInfo: {
             /** Id */
@@ -5079,7 +5123,7 @@ export interface components {
             /** Class Name */
             class_name: string;
             /** Set */
-            set: number;
+            set: number | null;
             /** Join Url */
             join_url: string;
             /** Opened At */
@@ -5235,12 +5279,18 @@ export interface components {
         };
         /**
          * NewSession
-         * @description `of_class` is the class it is for, None where it is for whoever has the code. `later`: it is prepared, and its
-         *     doors stay closed until they are opened.
+         * @description `set` is what is run; None: nothing is prepared, and the session is called `title`. `of_class` is the class it is
+         *     for, None where it is for whoever has the code. `later`: it is prepared, and its doors stay closed until they are
+         *     opened.
          */
         NewSession: {
             /** Set */
-            set: number;
+            set: number | null;
+            /**
+             * Title
+             * @default
+             */
+            title?: string;
             /** Of Class */
             of_class?: number | null;
             /**
@@ -5341,6 +5391,15 @@ export interface components {
             questions: number;
         };
         /**
+         * Unprepared
+         * @description How a session with nothing prepared begins, unless it is said otherwise: as the last one.
+         */
+        Unprepared: {
+            settings: components["schemas"]["Settings"];
+            /** Of Class */
+            of_class: number | null;
+        };
+        /**
          * Planned
          * @description What a session would be: how many questions each one gets, roughly how many minutes of answering that is, and
          *     what its settings come to.
@@ -5379,6 +5438,35 @@ export interface components {
             /** Of Class */
             of_class?: number | null;
             settings: components["schemas"]["Settings"];
+        };
+        /**
+         * AskedNow
+         * @description How many questions were asked on the spot, how many of them the library has, and in which `set` the last is.
+         */
+        AskedNow: {
+            /** Questions */
+            questions: number;
+            /** Kept */
+            kept: number;
+            /** Set */
+            set: number | null;
+        };
+        /**
+         * KeepAsked
+         * @description The questions that were asked on the spot go into the library: to the set that was run (`add`), or as a set of
+         *     their own.
+         */
+        KeepAsked: {
+            /**
+             * Title
+             * @default
+             */
+            title?: string;
+            /**
+             * Add
+             * @default false
+             */
+            add?: boolean;
         };
         /**
          * Ack
@@ -7342,8 +7430,8 @@ export interface components {
          * RunItem
          * @description A line of the run order. `share` is the mean mark, 0..1, once it was asked and is scored.
          *
-         *     `by` is who wrote it, where that is not the set's owner; `asked_now`: it was not prepared. At own pace `answered` and
-         *     `without` are how many have come to the question and given an answer, or none (yet).
+         *     `by` is who wrote it, where that is not the set's owner; `asked_now`: it was not prepared. At own pace `answered`
+         *     and `without` are how many have come to the question and given an answer, or none (yet).
          */
         RunItem: {
             /** Id */
@@ -8515,7 +8603,7 @@ export interface components {
             /** Id */
             id: number;
             /** Set */
-            set: number;
+            set: number | null;
             /**
              * Created At
              * Format: date-time
@@ -10701,6 +10789,26 @@ export interface operations {
             };
         };
     };
+    lantern_server_live_router_read_unprepared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Unprepared"];
+                };
+            };
+        };
+    };
     lantern_server_live_router_plan: {
         parameters: {
             query?: never;
@@ -10855,6 +10963,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionInfo"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_read_asked_now: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AskedNow"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_keep_asked: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AskedNow"];
                 };
             };
         };

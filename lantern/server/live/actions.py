@@ -20,18 +20,28 @@ from lantern.server.accounts.models import Teacher
 from lantern.server.api import limits
 from lantern.server.api.errors import BadForm
 from lantern.server.classes.models import SchoolClass
-from lantern.server.library.actions import freeze
+from lantern.server.library.actions import change_set, freeze, make_set
 from lantern.server.library.models import QuestionSet
+from lantern.server.library.schemas import Changes, PutItem
 from lantern.server.live.addresses import ask_to_confirm
 from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import WhoJoins, asks, listed_names, who_joins
 from lantern.server.live.faults import faulty_rows
 from lantern.server.live.hub import hub, raise_refusal
 from lantern.server.live.models import LiveSession, Preset
-from lantern.server.live.offers import check_settings
-from lantern.server.live.queries import class_info, code_info, prepared_info, running_session, session_or_class
+from lantern.server.live.offers import check_settings, check_unprepared
+from lantern.server.live.queries import (
+    asked_now,
+    asked_now_info,
+    class_info,
+    code_info,
+    keys_kept,
+    prepared_info,
+    running_session,
+    session_or_class,
+)
 from lantern.server.live.rules import may_lead
-from lantern.server.live.schemas import CodeInfo, Joined, JoinForm, MadeName
+from lantern.server.live.schemas import AskedNow, CodeInfo, Joined, JoinForm, KeepAsked, MadeName
 from lantern.server.live.tokens import make_token
 
 _random = SystemRandom()
@@ -41,16 +51,23 @@ CODE_TRIES = 20
 @transaction.atomic
 def start_session(
     teacher: Teacher,
-    question_set: QuestionSet,
+    question_set: QuestionSet | None,
     settings: Settings,
     of_class: SchoolClass | None = None,
     *,
+    title: str = "",
     later: bool = False,
 ) -> LiveSession:
-    """Freeze the set and open the doors, or prepare to. Raises NotReady while the set cannot run, BadForm for what
-    cannot be run so."""
-    check_settings(question_set, settings, of_class)
-    revision, now = freeze(teacher, question_set), timezone.now()
+    """Freeze the set and open the doors, or prepare to. Without a set everything is asked on the spot. Raises NotReady
+    while the set cannot run, BadForm for what cannot be run so."""
+    now = timezone.now()
+    if question_set is None:
+        check_unprepared(title, settings, of_class, later=later)
+        revision = None
+    else:
+        check_settings(question_set, settings, of_class)
+        revision = freeze(teacher, question_set)
+        title = revision.content["title"]
     for attempt in range(CODE_TRIES):
         try:
             with transaction.atomic():
@@ -58,7 +75,7 @@ def start_session(
                     owner=teacher,
                     of_class=of_class,
                     revision=revision,
-                    title=revision.content["title"],
+                    title=title.strip(),
                     code=make_code(_random),
                     settings=settings.model_dump(mode="json"),
                     seed=secrets.token_hex(16),
@@ -78,6 +95,7 @@ def prepare_otherwise(
 ) -> LiveSession:
     """How a session that is prepared shall be run instead. Raises BadForm, and NotPossible once it was opened."""
     _require_prepared(teacher, session)
+    assert session.revision
     check_settings(session.revision.set, settings, of_class)
     session.settings, session.settings_shape = settings.model_dump(mode="json"), SETTINGS.latest
     session.of_class = of_class
@@ -90,6 +108,7 @@ def open_session(teacher: Teacher, session: LiveSession) -> LiveSession:
     """Open the doors of a session that is prepared, with its set as it stands now. Raises NotReady, BadForm;
     NotPossible once it was opened."""
     _require_prepared(teacher, session)
+    assert session.revision
     check_settings(session.revision.set, read_settings(session.settings_shape, session.settings), session.of_class)
     session.revision = freeze(teacher, session.revision.set)
     session.title, session.opened_at = session.revision.content["title"], timezone.now()
@@ -125,6 +144,24 @@ def rename_session(teacher: Teacher, session: LiveSession, title: str) -> None:
         raise PermissionDenied
     session.title = title
     session.save(update_fields=["title"])
+
+
+@transaction.atomic
+def keep_asked(teacher: Teacher, session: LiveSession, form: KeepAsked) -> AskedNow:
+    """What was asked on the spot, as it stands now, goes into the library; what is there already stays as it is. Raises
+    BadForm for a set of its own without a title."""
+    if not may_lead(teacher, session):
+        raise PermissionDenied
+    kept = keys_kept(teacher, items := asked_now(session))
+    fresh = tuple(item for item in items if item.id not in kept)
+    if fresh and form.add and session.revision:
+        put = tuple(PutItem(base=0, item=item) for item in fresh)
+        change_set(teacher, session.revision.set_id, Changes(put=put))
+    elif fresh:
+        if not form.title.strip():
+            raise BadForm(said("title_wanted", "Give the set a title."), field="title")
+        make_set(teacher, form.title, fresh)
+    return asked_now_info(teacher, session)
 
 
 @transaction.atomic

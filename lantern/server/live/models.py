@@ -22,6 +22,8 @@ class LiveSession(models.Model):
     `settings` are stored in the version `settings_shape`. `rules` is the version of the rules of marking that it began
     with: they do not change under a session.
 
+    `revision` is None where nothing was prepared: what it asks was asked on the spot, and stands in its events.
+
     `of_class` is the class that it is for, if it is for one. `seq` is the number of its last event. `summary` is
     written at the end, for the list of sessions, and so is `stopped`: whether it is paused. `opened_at` is when its
     doors were opened: before, it is prepared, and nobody can come in.
@@ -29,7 +31,7 @@ class LiveSession(models.Model):
 
     owner = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="sessions")
     of_class = models.ForeignKey(SchoolClass, on_delete=models.SET_NULL, null=True, blank=True, related_name="sessions")
-    revision = models.ForeignKey(Revision, on_delete=models.PROTECT, related_name="sessions")
+    revision = models.ForeignKey(Revision, on_delete=models.PROTECT, null=True, related_name="sessions")
     title = models.CharField(max_length=200)
     code = models.CharField(max_length=16)
     settings = models.JSONField()

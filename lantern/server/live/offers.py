@@ -15,7 +15,7 @@ from lantern.server.classes.models import SchoolClass
 from lantern.server.library.models import QuestionSet
 from lantern.server.library.queries import content_of
 from lantern.server.live.models import LiveSession, Preset
-from lantern.server.live.schemas import PresetInfo, RunOffer, Switched, TopicCount
+from lantern.server.live.schemas import PresetInfo, RunOffer, Switched, TopicCount, Unprepared
 
 
 def run_offer(teacher: Teacher, question_set: QuestionSet) -> RunOffer:
@@ -47,10 +47,7 @@ def plan_of(question_set: QuestionSet, settings: Settings) -> Planned:
 
 def check_settings(question_set: QuestionSet, settings: Settings, of_class: SchoolClass | None) -> None:
     """Raises BadForm, at its place, for what cannot be run so."""
-    if settings.known == "list" and of_class is None:
-        raise BadForm(
-            said("list_of_no_class", "Choose a class, so that there is a list to pick from."), field="of_class"
-        )
+    _check_known(settings, of_class)
     items = content_of(question_set).items
     if any(kind_of(item).is_asked for item in items) and not planned(items, settings).questions:
         raise BadForm(said("no_question_chosen", "No question of this set is of these topics."), field="topics")
@@ -58,3 +55,30 @@ def check_settings(question_set: QuestionSet, settings: Settings, of_class: Scho
         until = settings.time.until
         if until is None or until <= timezone.now().timestamp() * 1000:
             raise BadForm(said("time_is_past", "Choose a time that is still to come."), field="until")
+
+
+def unprepared_offer(teacher: Teacher) -> Unprepared:
+    """How a session with nothing prepared begins: as the teacher's last one, or as a teacher leads usually."""
+    last = LiveSession.objects.filter(owner=teacher, revision=None).first()
+    if last:
+        return Unprepared(settings=read_settings(last.settings_shape, last.settings), of_class=last.of_class_id)
+    usual = settings_for("led", "final", Settings(known=teacher.school.chosen.known))
+    return Unprepared(settings=usual, of_class=None)
+
+
+def check_unprepared(title: str, settings: Settings, of_class: SchoolClass | None, *, later: bool) -> None:
+    """Raises BadForm, at its place, for what cannot be begun with nothing prepared."""
+    if not title.strip():
+        raise BadForm(said("session_title_wanted", "Give the session a title."), field="title")
+    if settings.is_own_pace or later:
+        raise BadForm(
+            said("nothing_to_work_on", "With nothing prepared you lead, and ask as you go."), field="settings"
+        )
+    _check_known(settings, of_class)
+
+
+def _check_known(settings: Settings, of_class: SchoolClass | None) -> None:
+    if settings.known == "list" and of_class is None:
+        raise BadForm(
+            said("list_of_no_class", "Choose a class, so that there is a list to pick from."), field="of_class"
+        )

@@ -1,5 +1,7 @@
 """Reading sessions."""
 
+from collections.abc import Iterable
+
 from django.db import connection
 from django.db.models import QuerySet
 from django.http import HttpRequest
@@ -19,10 +21,12 @@ from lantern.server.api.addresses import public_url
 from lantern.server.api.errors import NotOpenYet, UnknownCode
 from lantern.server.classes.models import SchoolClass
 from lantern.server.classes.queries import school_of, teachers_of
+from lantern.server.library.models import SetItem
+from lantern.server.live import store
 from lantern.server.live.entering import asks
 from lantern.server.live.models import LiveSession
 from lantern.server.live.rules import may_lead
-from lantern.server.live.schemas import AnswerToRead, CodeInfo, ListedName, Reading, Running, SessionInfo
+from lantern.server.live.schemas import AnswerToRead, AskedNow, CodeInfo, ListedName, Reading, Running, SessionInfo
 
 MOST_RUNNING = 20
 RUNNING = f"SELECT 1 FROM {LiveSession._meta.db_table} WHERE code = %s AND ended_at IS NULL"  # noqa: S608 - no input in it
@@ -153,13 +157,31 @@ def class_info(of_class: SchoolClass) -> CodeInfo:
     )
 
 
+def asked_now(session: LiveSession) -> tuple[Item, ...]:
+    """The questions that were asked on the spot, as they stand now, in their order."""
+    state = store.load(session.pk).state
+    return tuple(item for item in state.content.items if item.id in state.asked_now)
+
+
+def keys_kept(teacher: Teacher, items: Iterable[Item]) -> dict[str, int]:
+    """Of the items, those that are in the teacher's library, each with the set that has it."""
+    rows = SetItem.objects.filter(set__owner=teacher, set__deleted_at=None, key__in=[item.id for item in items])
+    return dict(rows.values_list("key", "set"))
+
+
+def asked_now_info(teacher: Teacher, session: LiveSession) -> AskedNow:
+    kept = keys_kept(teacher, items := asked_now(session))
+    last = next((kept[item.id] for item in reversed(items) if item.id in kept), None)
+    return AskedNow(questions=len(items), kept=len(kept), set=last)
+
+
 def session_info(request: HttpRequest, session: LiveSession) -> SessionInfo:
     return SessionInfo(
         id=session.pk,
         code=session.code,
         title=session.title,
         class_name=session.of_class.name if session.of_class else "",
-        set=session.revision.set_id,
+        set=session.revision.set_id if session.revision else None,
         join_url=join_url(request, session),
         opened_at=session.opened_at,
         ended_at=session.ended_at,

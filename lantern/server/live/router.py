@@ -29,9 +29,10 @@ from lantern.server.live.faults import Fault, fault_of
 from lantern.server.live.hub import hub, raise_refusal
 from lantern.server.live.logins import login_of
 from lantern.server.live.models import Preset
-from lantern.server.live.offers import plan_of, preset_info, run_offer
+from lantern.server.live.offers import plan_of, preset_info, run_offer, unprepared_offer
 from lantern.server.live.private_media import remember_seat
 from lantern.server.live.queries import (
+    asked_now_info,
     join_url,
     own_session,
     prepared_sessions,
@@ -44,11 +45,13 @@ from lantern.server.live.room import Room
 from lantern.server.live.schemas import (
     Ack,
     AnswerToRead,
+    AskedNow,
     CodeInfo,
     ConfirmForm,
     DeskMessage,
     Joined,
     JoinForm,
+    KeepAsked,
     MadeName,
     NewSession,
     Plan,
@@ -65,6 +68,7 @@ from lantern.server.live.schemas import (
     StudentCommand,
     StudentMessage,
     TeacherCommand,
+    Unprepared,
 )
 from lantern.server.live.tokens import SeatPass
 
@@ -93,8 +97,10 @@ class SeatToken(HttpBearer):
 @router.post("/sessions", response=SessionInfo, auth=teacher)
 def start_session(request: TeacherRequest, form: NewSession) -> SessionInfo:
     of_class = None if form.of_class is None else own_class(request.auth, form.of_class)
-    question_set = own_set(request.auth, form.set)
-    session = actions.start_session(request.auth, question_set, form.settings, of_class, later=form.later)
+    question_set = None if form.set is None else own_set(request.auth, form.set)
+    session = actions.start_session(
+        request.auth, question_set, form.settings, of_class, title=form.title, later=form.later
+    )
     return session_info(request, session)
 
 
@@ -108,6 +114,12 @@ def list_prepared(request: TeacherRequest) -> list[SessionInfo]:
 def read_run_offer(request: TeacherRequest, set_id: int) -> RunOffer:
     """How this set may be run, and how it was run last."""
     return run_offer(request.auth, own_set(request.auth, set_id))
+
+
+@router.get("/unprepared", response=Unprepared, auth=teacher)
+def read_unprepared(request: TeacherRequest) -> Unprepared:
+    """How a session with nothing prepared begins."""
+    return unprepared_offer(request.auth)
 
 
 @router.post("/plan", response=Planned, auth=teacher)
@@ -150,6 +162,18 @@ def throw_away(request: TeacherRequest, session_id: int) -> Status[None]:
 @router.get("/sessions/{session_id}", response=SessionInfo, auth=teacher)
 def read_session(request: TeacherRequest, session_id: int) -> SessionInfo:
     return session_info(request, own_session(request.auth, session_id))
+
+
+@router.get("/sessions/{session_id}/asked-now", response=AskedNow, auth=teacher)
+def read_asked_now(request: TeacherRequest, session_id: int) -> AskedNow:
+    """What was asked on the spot, and whether it is in the library."""
+    return asked_now_info(request.auth, own_session(request.auth, session_id))
+
+
+@router.post("/sessions/{session_id}/asked-now", response=AskedNow, auth=teacher)
+def keep_asked(request: TeacherRequest, session_id: int, form: KeepAsked) -> AskedNow:
+    """The library keeps what was asked on the spot."""
+    return actions.keep_asked(request.auth, own_session(request.auth, session_id), form)
 
 
 @router.get("/sessions/{session_id}/qr.svg", auth=teacher)

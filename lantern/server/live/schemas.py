@@ -7,6 +7,7 @@ from pydantic import Field
 
 from lantern.core.classes.made_names import Language
 from lantern.core.questions import AnyAnswer
+from lantern.core.questions.content import Title
 from lantern.core.session import DeskCommand
 from lantern.core.session.commands import AskId
 from lantern.core.session.desk_view import DeskView
@@ -18,10 +19,12 @@ from lantern.server.api.errors import ErrorReply, Gone
 
 
 class NewSession(Value):
-    """`of_class` is the class it is for, None where it is for whoever has the code. `later`: it is prepared, and its
-    doors stay closed until they are opened."""
+    """`set` is what is run; None: nothing is prepared, and the session is called `title`. `of_class` is the class it is
+    for, None where it is for whoever has the code. `later`: it is prepared, and its doors stay closed until they are
+    opened."""
 
-    set: int
+    set: RowNumber | None
+    title: Title = ""
     of_class: RowNumber | None = None
     settings: Settings = Settings()
     later: bool = False
@@ -81,18 +84,41 @@ class RunOffer(Value):
 
 
 class SessionInfo(Value):
-    """`opened_at` is absent as long as it is prepared."""
+    """`opened_at` is absent as long as it is prepared, `set` where it began with nothing."""
 
     id: int
     code: str
     title: str
     class_name: str
-    set: int
+    set: int | None
     join_url: str
     opened_at: datetime | None
     ended_at: datetime | None
     settings: Settings
     of_class: int | None
+
+
+class Unprepared(Value):
+    """How a session with nothing prepared begins, unless it is said otherwise: as the last one."""
+
+    settings: Settings
+    of_class: int | None
+
+
+class KeepAsked(Value):
+    """The questions that were asked on the spot go into the library: to the set that was run (`add`), or as a set of
+    their own."""
+
+    title: Title = ""
+    add: bool = False
+
+
+class AskedNow(Value):
+    """How many questions were asked on the spot, how many of them the library has, and in which `set` the last is."""
+
+    questions: int
+    kept: int
+    set: int | None
 
 
 class StoodEvent(Value):

@@ -20,6 +20,7 @@ from lantern.core.classes.needs import NONE, needs_from
 from lantern.core.classes.record_ids import record_key
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
+from lantern.core.questions.content import SetContent
 from lantern.core.questions.stored import content_of
 from lantern.core.session import Actor, Course, Recorded, Role, Sent, State, new_session
 from lantern.core.session import events as e
@@ -92,12 +93,19 @@ def load(session_id: int) -> Loaded:
     return catch_up(before_its_first_event(session_id))
 
 
+def prepared_content(row: LiveSession) -> SetContent:
+    """What the session began with."""
+    if row.revision is None:
+        return SetContent(title=row.title)
+    return content_of(row.revision.shape, row.revision.content)
+
+
 def before_its_first_event(session_id: int) -> Loaded:
     """Raises LiveSession.DoesNotExist, FaultySession."""
     row = LiveSession.objects.select_related("revision").get(pk=session_id)
     roster = roster_of(session_id)
     try:
-        content = content_of(row.revision.shape, row.revision.content)
+        content = prepared_content(row)
         chosen = read_settings(row.settings_shape, row.settings)
         state = new_session(content, chosen, row.seed, row.rules, roster)
         for item in state.items.values():

@@ -52,7 +52,7 @@ def session_report(session: LiveSession, counting: Counting = "since_joined") ->
     report = report_of(results, counting).model_copy(update={"title": session.title})
     return SessionReport(
         id=session.pk,
-        set=session.revision.set_id,
+        set=session.revision.set_id if session.revision else None,
         created_at=session.created_at,
         ended_at=session.ended_at,
         hardest=[question.item for question in hardest_first(report.questions)],

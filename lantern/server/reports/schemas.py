@@ -38,7 +38,7 @@ class SessionReport(Value):
     """`set_aside` are events that could be read no more, and that the session went on without."""
 
     id: int
-    set: int
+    set: int | None
     created_at: datetime
     ended_at: datetime | None
     hardest: list[str]

@@ -2,7 +2,7 @@
 
 import asyncio
 import json
-from collections.abc import Callable, Coroutine
+from collections.abc import Callable, Coroutine, Mapping
 from dataclasses import dataclass
 from itertools import count
 from random import Random
@@ -10,18 +10,18 @@ from typing import Any
 
 import httpx
 import websockets
+from asgiref.sync import sync_to_async
 from django.core.management.base import BaseCommand, CommandError, CommandParser
 from django.db.models import Q
 
 from lantern.core.classes.join_codes import read_code
 from lantern.core.questions import kind_of
-from lantern.core.questions.content import SetContent
-from lantern.core.questions.items import Question
-from lantern.core.questions.stored import content_of
+from lantern.core.questions.items import Item, Question
 from lantern.server.demo.ability import ability_of, chance, delay, difficulty_of
 from lantern.server.demo.school import CLASS_8C
 from lantern.server.live.entering import asks
 from lantern.server.live.models import LiveSession
+from lantern.server.live.store import load
 
 Act = Callable[[websockets.ClientConnection], Coroutine[Any, Any, None]]
 ARRIVING, MOST_A_SECOND = 8.0, 50
@@ -37,16 +37,13 @@ class Command(BaseCommand):
         parser.add_argument("--url", default="http://127.0.0.1:8000", help="where the server is")
 
     def handle(self, *args: Any, code: str, n: int, url: str, **options: Any) -> None:
-        running = LiveSession.objects.filter(ended_at=None, opened_at__isnull=False).select_related(
-            "revision", "of_class"
-        )
+        running = LiveSession.objects.filter(ended_at=None, opened_at__isnull=False).select_related("of_class")
         session = running.filter(Q(code=read_code(code)) | Q(of_class__code=read_code(code))).first()
         if session is None:
             raise CommandError(f"No session with the code {code} is running. Start one at {url} first.")
-        content = content_of(session.revision.shape, session.revision.content)
         people = people_for(session, n)
         try:
-            asyncio.run(_class(url, session.code, content, people))
+            asyncio.run(_class(url, session.code, Questions(session.pk), people))
         except httpx.HTTPError as error:
             raise CommandError(f"The server at {url} does not answer. Is it running there?") from error
         except KeyboardInterrupt:
@@ -76,11 +73,26 @@ def people_for(session: LiveSession, how_many: int) -> list[Person]:
     return [Person(name, {"name": name, "record_id": f"demo-{at}"}) for at, name in enumerate(names)]
 
 
-async def _class(url: str, code: str, content: SetContent, people: list[Person]) -> None:
+class Questions:
+    """The session's questions, read anew for one that was not there before: it was asked on the spot."""
+
+    def __init__(self, session_id: int) -> None:
+        self._session_id = session_id
+        self._items: Mapping[str, Item] = {}
+        self._reading = asyncio.Lock()
+
+    async def get(self, item_id: str) -> Item:
+        async with self._reading:
+            if item_id not in self._items:
+                self._items = (await sync_to_async(load)(self._session_id)).state.items
+        return self._items[item_id]
+
+
+async def _class(url: str, code: str, questions: Questions, people: list[Person]) -> None:
     arriving = max(ARRIVING, len(people) / MOST_A_SECOND)
     # A crowd waits for its turn: only a server that is not there is an error.
     async with httpx.AsyncClient(base_url=url, timeout=httpx.Timeout(60, pool=None)) as client:
-        students = [Student(url, code, content, who, index, arriving) for index, who in enumerate(people)]
+        students = [Student(url, code, questions, who, index, arriving) for index, who in enumerate(people)]
         await asyncio.gather(*(student.take_part(client) for student in students))
 
 
@@ -88,9 +100,9 @@ class Student:
     """Joins within `arriving` seconds, and answers each question once, after a while; at its own pace it goes through
     its paper and hands it in. What it knows is its ability, not the key."""
 
-    def __init__(self, url: str, code: str, content: SetContent, who: Person, index: int, arriving: float) -> None:
+    def __init__(self, url: str, code: str, questions: Questions, who: Person, index: int, arriving: float) -> None:
         self.url, self.code, self.name, self.says, self.arriving = url, code, who.name, who.says, arriving
-        self.items = {item.id: item for item in content.items}
+        self.questions = questions
         self.rng = Random(f"{code}:{index}")
         self.answered: set[str] = set()
         self.sent: dict[str, str] = {}
@@ -157,7 +169,7 @@ class Student:
         return act
 
     async def _answer(self, socket: websockets.ClientConnection, item_id: str, ask: str, *, moves_on: bool) -> None:
-        item = self.items[item_id]
+        item = await self.questions.get(item_id)
         await asyncio.sleep(delay(item.time_limit if isinstance(item, Question) else None, self.rng))
         ability = chance(ability_of(self.name, self.code), difficulty_of(item, self.code))
         answer = kind_of(item).imagine(item, ability, self.rng)
