@@ -3,12 +3,13 @@
 import pytest
 from asgiref.sync import sync_to_async
 
-from lantern.core.questions.kinds.choice import ChoiceItem, Option
+from lantern.core.questions.kinds.choice import ChoiceAnswer, ChoiceItem, Option
 from lantern.core.questions.kinds.letter import LetterAnswer, LetterItem
-from lantern.core.session import Phase, Settings
+from lantern.core.session import Actor, Phase, Recorded, Role, Sent, Settings, decide, replay
 from lantern.core.session import commands as c
 from lantern.server.library.models import QuestionSet
 from lantern.server.library.queries import content_of
+from lantern.server.live import store
 from lantern.server.live.actions import keep_asked, start_session
 from lantern.server.live.schemas import KeepAsked
 from tests.builders import joins
@@ -17,9 +18,9 @@ from tests.builders.hubs import do
 pytestmark = pytest.mark.django_db(transaction=True)
 NOTHING = {"set": None, "title": "Asked on Friday"}
 TIDE = LetterItem(id="tide", letters=6)
-CHOSEN = ChoiceItem(
-    id="flow", prompt="Which comes first?", options=(Option(id="a", text="Ebb"), Option(id="b", text="Flow"))
-)
+EBB_OR_FLOW = (Option(id="a", text="Ebb"), Option(id="b", text="Flow"))
+CHOSEN = ChoiceItem(id="flow", prompt="Which comes first?", options=EBB_OR_FLOW)
+ANSWERS = {"letter": LetterAnswer(letter="C"), "choice": ChoiceAnswer(chosen=("a",))}
 
 
 async def step(hub, session):
@@ -27,14 +28,10 @@ async def step(hub, session):
 
 
 async def asked(hub, session, *items):
-    """Asked one after the other; Fen answers each that takes a letter."""
+    """Asked one after the other; Fen answers each."""
     for item in items:
         await do(hub, session, c.AskNow(await step(hub, session), item))
-        answer = LetterAnswer(letter="C") if item.kind == "letter" else CHOSEN_A
-        await do(hub, session, c.GiveAnswer(1, f"{item.id}.1", answer))
-
-
-CHOSEN_A = __import__("lantern.core.questions.kinds.choice", fromlist=["ChoiceAnswer"]).ChoiceAnswer(chosen=("a",))
+        await do(hub, session, c.GiveAnswer(1, f"{item.id}.1", ANSWERS[item.kind]))
 
 
 def test_a_session_begins_with_nothing_and_is_led(as_odile):
@@ -121,10 +118,6 @@ def test_a_set_of_its_own_wants_a_title(as_odile, odile, asked_session):
 
 @pytest.fixture
 def asked_session(odile):
-    from lantern.core.session import Actor, Role, Sent, decide, replay
-    from lantern.core.session.actors import Recorded
-    from lantern.server.live import store
-
     session = start_session(odile, None, Settings(), title="Asked on Friday")
     loaded = store.load(session.pk)
     sent = Sent(Actor(Role.DESK, odile.pk, "p"), 1, 1_800_000_000_000)

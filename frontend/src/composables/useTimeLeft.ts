@@ -5,6 +5,8 @@ export interface TimeLeft {
   seconds: ComputedRef<number | null>
   /** Share of the whole time that is left, 0..1; 1 without a limit. */
   share: ComputedRef<number>
+  /** Whole seconds that have passed since the beginning. */
+  passed: ComputedRef<number>
   /** The server's time, in milliseconds. */
   now: ComputedRef<number>
 }
@@ -30,5 +32,9 @@ export function useTimeLeft(span: () => Span | null | undefined, offset: Ref<num
     if (left.value === null || !opened || !deadline) return 1
     return Math.min(1, left.value / Math.max(1, deadline - opened))
   })
-  return { seconds, share, now: computed(() => now.value + offset.value) }
+  const passed = computed(() => {
+    const opened = span()?.opened_at
+    return opened ? Math.max(0, Math.floor((now.value + offset.value - opened) / 1000)) : 0
+  })
+  return { seconds, share, passed, now: computed(() => now.value + offset.value) }
 }

@@ -6,7 +6,7 @@ import { sentenceOf } from '@/api/refusal'
 import type { SetRow } from '@/api/types'
 import { counted } from '@/composables/format'
 import { ExportDialog } from '@/exchange'
-import { RunDialog } from '@/live/run'
+import { RunDialog, UnpreparedDialog } from '@/live/run'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { field, smallField } from '@/ui/recipes'
@@ -22,6 +22,7 @@ const { sets, error, isPending, create, rename, copy, variant, moveTo, remove } 
   refDebounced(search, 200),
 )
 const running = ref<SetRow | null>(null)
+const isUnprepared = ref(false)
 const leaving = ref<SetRow | null>(null)
 const folder = ref<number | null>(null)
 const tag = ref('')
@@ -67,6 +68,7 @@ async function makeVariant(row: SetRow): Promise<void> {
         <span class="sr-only">Search titles and questions</span>
         <input v-model="search" type="search" :class="field" placeholder="Search titles and questions" />
       </label>
+      <UiButton @click="isUnprepared = true">Start without a set…</UiButton>
       <UiButton @click="router.push('/bring-in')">Bring in…</UiButton>
       <UiButton @click="router.push('/pick')">Pick questions…</UiButton>
       <UiButton look="main" @click="startNew">New set</UiButton>
@@ -153,6 +155,7 @@ async function makeVariant(row: SetRow): Promise<void> {
         </table>
       </div>
     </div>
+    <UnpreparedDialog v-if="isUnprepared" @close="isUnprepared = false" />
     <ExportDialog v-if="leaving" :set="leaving.id" :title="leaving.title" @close="leaving = null" />
     <RunDialog v-if="running" :set="running.id" :title="running.title" @close="running = null" />
   </div>

@@ -8,7 +8,7 @@ import DeskMore from './DeskMore.vue'
 import type { Desk } from './useDesk'
 
 const props = defineProps<{ view: DeskView; desk: Desk; now: number }>()
-const emit = defineEmits<{ next: []; end: []; keys: []; write: [] }>()
+const emit = defineEmits<{ next: []; ask: []; end: []; keys: []; write: [] }>()
 
 const MOVES: Record<DeskView['next'], string> = {
   next: 'Next',
@@ -19,6 +19,7 @@ const MOVES: Record<DeskView['next'], string> = {
   resume: 'Go on',
   collect: 'Take all papers in…',
   open_feedback: 'Let them see what was right',
+  ask_now: 'Ask now…',
   end: 'End the session…',
 }
 
@@ -26,7 +27,7 @@ const label = computed(() => {
   const { view } = props
   if (view.phase === 'ended') return 'See the results'
   if (view.stopped) return MOVES.resume
-  if (view.phase === 'lobby') return 'Start'
+  if (view.phase === 'lobby' && view.next !== 'ask_now') return 'Start'
   if (view.next === 'reveal' && !view.shown?.item.scored) return 'Show the explanation'
   return MOVES[view.next]
 })
@@ -34,6 +35,8 @@ const isWorking = computed(() => props.view.phase === 'working')
 const isRunning = computed(
   () => !isWorking.value && !props.view.stopped && !['lobby', 'ended'].includes(props.view.phase),
 )
+/** Where the large button does not say it already. */
+const mayAsk = computed(() => props.desk.can('ask_now') && props.view.next !== 'ask_now')
 /** By itself, unless somebody is quicker: said beside the button. */
 const goesOn = computed(() => {
   const at = props.view.goes_on_at
@@ -57,6 +60,7 @@ const goesOn = computed(() => {
     >
     <p v-if="goesOn !== null" class="text-slate tabular-nums">by itself in {{ goesOn }} s</p>
     <template v-if="isRunning">
+      <UiButton v-if="mayAsk" hint="N" @click="emit('ask')">Ask now</UiButton>
       <UiButton hint="C" :aria-pressed="view.curtain" @click="desk.toggleCurtain()">{{
         view.curtain ? 'Lift the curtain' : 'Curtain'
       }}</UiButton>
@@ -75,6 +79,7 @@ const goesOn = computed(() => {
       <UiButton :disabled="!view.following" @click="desk.goTo(view.following!)">Skip</UiButton>
     </template>
     <template v-else>
+      <UiButton v-if="mayAsk" hint="N" @click="emit('ask')">Ask now</UiButton>
       <DeskAnswers v-if="view.phase === 'lobby' && !view.stopped" :desk="desk" :is-asked="false" />
       <DeskMore v-if="view.phase !== 'ended'" :view="view" :desk="desk" @write="emit('write')" />
       <span class="grow" />

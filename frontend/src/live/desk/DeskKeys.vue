@@ -8,6 +8,7 @@ const KEYS = [
   ['Space', 'The next sensible thing'],
   ['C', 'Draw or lift the curtain'],
   ['V', 'Let them talk for two minutes, then vote again; while they talk: vote now'],
+  ['N', 'Ask something now that was not prepared'],
   ['←', 'Back to the item before'],
   ['→', 'Skip to the next item'],
   ['H', 'Hide names and answers, or show them'],

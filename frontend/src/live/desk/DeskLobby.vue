@@ -27,7 +27,11 @@ onMounted(async () => {
         info?.class_name ? `, or the standing code of ${info.class_name}` : ''
       }}.
     </li>
-    <li v-if="view.settings.manner === 'led'">
+    <li v-if="view.next === 'ask_now'">
+      Nothing is prepared: press <b>Ask now</b> below, or Space, and choose what you ask. Each question is
+      kept.
+    </li>
+    <li v-else-if="view.settings.manner === 'led'">
       When your class is here, press <b>Start</b> below, or Space.
     </li>
     <li v-else>

@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useKeys } from '@/composables/useKeys'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
+import AskNow from './AskNow.vue'
 import DeskBar from './DeskBar.vue'
 import DeskFault from './DeskFault.vue'
 import DeskHead from './DeskHead.vue'
@@ -18,6 +19,7 @@ import DeskQuestion from './DeskQuestion.vue'
 import DeskRun from './DeskRun.vue'
 import DeskWork from './DeskWork.vue'
 import { hideOrShow } from './hiding'
+import KeepAsked from './KeepAsked.vue'
 import { openBigScreen } from './screenWindow'
 import { useDesk } from './useDesk'
 import WriteDialog, { type WrittenTo } from './WriteDialog.vue'
@@ -26,7 +28,7 @@ const router = useRouter()
 const sessionId = Number(useRoute().params.id)
 const desk = useDesk(sessionId)
 const { view, status, gone } = desk
-const asking = ref<'end' | 'collect' | 'keys' | 'notes' | null>(null)
+const asking = ref<'end' | 'collect' | 'keys' | 'notes' | 'now' | null>(null)
 const writing = ref<WrittenTo | null>(null)
 const everybody = { seat: null, name: 'everybody' }
 const isOwnPace = computed(() => view.value?.settings.manner === 'own_pace')
@@ -37,6 +39,7 @@ useTitle(computed(() => `Desk: ${view.value?.title ?? '…'} · Tall Lantern`))
 function next(): void {
   if (desk.pending.value) return
   if (view.value?.phase === 'ended') void router.push(`/sessions/${sessionId}`)
+  else if (view.value?.next === 'ask_now') asking.value = 'now'
   else if (view.value?.next === 'end') asking.value = 'end'
   else if (view.value?.next === 'collect') asking.value = 'collect'
   else void desk.advance()
@@ -60,6 +63,7 @@ useKeys({
   ArrowLeft: () => goTo(view.value?.previous),
   ArrowRight: () => goTo(view.value?.following),
   h: hideOrShow,
+  n: () => void (desk.can('ask_now') && (asking.value = 'now')),
   v: () => {
     if (desk.can('talk')) void desk.talk(120)
     else if (view.value?.phase === 'talk') void desk.advance()
@@ -107,6 +111,7 @@ useKeys({
         <div v-else-if="view.phase === 'ended'" class="text-lg">
           <h1 class="mb-2 text-3xl">The session has ended</h1>
           <p>Everything is kept. Students see that it is over.</p>
+          <KeepAsked :view="view" :session="sessionId" class="mt-4" />
           <p v-if="desk.can('open_feedback')" class="mt-3">They do not see yet what was right.</p>
           <div class="mt-5 flex flex-wrap gap-3">
             <UiButton look="main" size="large" @click="router.push(`/sessions/${sessionId}`)"
@@ -122,6 +127,7 @@ useKeys({
           v-else
           :view="view"
           :seconds="view.stopped ? null : desk.time.seconds.value"
+          :passed="desk.time.passed.value"
           @key="desk.setKey(view.shown!.item.id, $event)"
           @part="desk.keepApart(view.shown!.item.id, $event)"
           @undo="desk.takeBack(view.shown!.item.id)"
@@ -141,10 +147,12 @@ useKeys({
       :desk="desk"
       :now="desk.time.now.value"
       @next="next"
+      @ask="asking = 'now'"
       @end="asking = 'end'"
       @keys="asking = 'keys'"
       @write="writing = everybody"
     />
+    <AskNow v-if="asking === 'now'" :desk="desk" @close="asking = null" />
     <DeskNotes :open="asking === 'notes'" :view="view" :desk="desk" @close="asking = null" />
     <WriteDialog :to="writing" :desk="desk" @close="writing = null" />
     <UiDialog :open="asking === 'collect'" title="Take all papers in?" @close="asking = null">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The current item with its live result. */
 import { computed, shallowRef, watch } from 'vue'
-import { duration, percent } from '@/composables/format'
+import { clockTime, duration, percent } from '@/composables/format'
 import type { DeskView, StudentAnswer } from '@/api/types'
 import { viewsOf } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
@@ -12,7 +12,12 @@ import UiButton from '@/ui/UiButton.vue'
 import VotesBeside from '../votes/VotesBeside.vue'
 import MergedWords from './MergedWords.vue'
 
-const props = defineProps<{ view: DeskView; seconds: number | null }>()
+const props = defineProps<{
+  view: DeskView
+  seconds: number | null
+  /** Seconds since it was opened. */
+  passed: number
+}>()
 const emit = defineEmits<{ key: [answer: StudentAnswer]; part: [text: string]; undo: [] }>()
 const right = shallowRef<StudentAnswer | null>(null)
 
@@ -40,6 +45,7 @@ const head = computed(() => {
   if (number && !item.scored) parts.push('opinion')
   if (props.view.stopped) parts.push(props.view.stopped === 'today' ? 'closed for today' : 'paused')
   else if (props.seconds !== null) parts.push(`${duration(props.seconds)} left`)
+  else if (shown.value.asked_now && props.view.phase === 'open') parts.push(clockTime(props.passed))
   if (props.seconds === 0 && props.view.waiting_for)
     parts.push(`waiting for ${props.view.waiting_for} with more time`)
   const writer = props.view.run.find((row) => row.id === item.id)?.by

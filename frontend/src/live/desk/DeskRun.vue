@@ -36,7 +36,10 @@ function state(row: Row): string {
           @click="emit('go', row.id)"
         >
           <span class="w-4 shrink-0 font-bold">{{ row.number ?? '–' }}</span>
-          <LineText class="line-clamp-2 grow wrap-anywhere" :text="row.title || 'Untitled'" />
+          <LineText
+            class="line-clamp-2 grow wrap-anywhere"
+            :text="row.title || (row.asked_now ? 'Asked aloud' : 'Untitled')"
+          />
           <span
             class="shrink-0 text-sm"
             :class="['open', 'current'].includes(row.status) ? 'text-beam' : 'text-slate'"

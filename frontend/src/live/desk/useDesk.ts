@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { csrfToken } from '@/api/http'
 import { createOrders, openLine } from '@/api/live'
 import { sentenceOf } from '@/api/refusal'
-import type { StudentAnswer, DeskCommand, DeskMessage, DeskView } from '@/api/types'
+import type { Item, StudentAnswer, DeskCommand, DeskMessage, DeskView } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
 import { useToasts } from '@/composables/useToasts'
 
@@ -51,6 +51,7 @@ export function useDesk(sessionId: number) {
     reopen: () => command({ do: 'reopen', step: step() }),
     reveal: () => command({ do: 'reveal', step: step() }),
     standings: () => command({ do: 'show_standings', step: step() }),
+    askNow: (item: Item) => command({ do: 'ask_now', step: step(), item }),
     askAgain: () => command({ do: 'ask_again', step: step() }),
     clearAnswers: (of: 'question' | 'all') => command({ do: 'clear_answers', step: step(), of }),
     bringBack: () => command({ do: 'bring_back', step: step() }),

@@ -72,7 +72,7 @@ const bringBack = (session: SessionInfo): Promise<void> =>
     </ul>
     <RunDialog
       v-if="changing"
-      :set="changing.set"
+      :set="changing.set!"
       :title="changing.title"
       :prepared="changing"
       @prepared="again"

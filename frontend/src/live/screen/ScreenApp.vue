@@ -75,7 +75,7 @@ onMounted(async () => {
       <ScreenWork v-else-if="view.papers" :view="view" :seconds="time.seconds.value" />
       <ScreenLobby v-else-if="view.phase === 'lobby'" :view="view" :info="info" :session="session" />
       <ScreenStandings v-else-if="view.phase === 'standings' || view.phase === 'ended'" :view="view" />
-      <ScreenQuestion v-else :view="view" :now="time.now.value" />
+      <ScreenQuestion v-else :view="view" :now="time.now.value" :passed="time.passed.value" />
       <ScreenFoot
         v-if="view"
         :view="view"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { ScreenView } from '@/api/types'
-import { percent } from '@/composables/format'
+import { clockTime, percent } from '@/composables/format'
 import { useFit } from '@/composables/useFit'
 import { viewsOf } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
@@ -10,7 +10,12 @@ import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
 import VotesBeside from '../votes/VotesBeside.vue'
 
-const props = defineProps<{ view: ScreenView; now: number }>()
+const props = defineProps<{
+  view: ScreenView
+  now: number
+  /** Seconds since it was opened. */
+  passed: number
+}>()
 const shown = computed(() => props.view.shown!)
 const frame = ref<HTMLElement>()
 const scale = useFit(frame, () => [shown.value.item.id, props.view.phase, !!shown.value.tally])
@@ -22,6 +27,7 @@ const head = computed(() => {
   if (item.weight === 2) parts.push('counts twice')
   if (props.view.phase === 'closed') parts.push('closed')
   if (shown.value.votes) parts.push('second vote')
+  if (shown.value.asked_now && props.view.phase === 'open') parts.push(clockTime(props.passed))
   return parts.join(' · ')
 })
 const rightShare = computed(() => props.view.right_share)

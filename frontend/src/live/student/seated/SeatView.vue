@@ -2,6 +2,7 @@
 /** What a student sees once in: always the present view of the session. */
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import type { StudentAnswer } from '@/api/types'
+import { clockTime } from '@/composables/format'
 import { registry } from '@/questions/registry'
 import { provideReading } from '@/questions/shared/reading'
 import PhoneFrame from '../PhoneFrame.vue'
@@ -52,11 +53,11 @@ const sendLabel = computed(() => {
 const count = computed(() =>
   shown.value?.number ? t('count_of', { count: shown.value.number, of: view.value!.questions }) : '',
 )
-const left = computed(() =>
-  (isOpen.value || talks.value) && time.seconds.value !== null
-    ? t('seconds', { count: time.seconds.value })
-    : '',
-)
+const left = computed(() => {
+  if (shown.value?.asked_now && isOpen.value) return clockTime(time.passed.value)
+  const runs = (isOpen.value || talks.value) && time.seconds.value !== null
+  return runs ? t('seconds', { count: time.seconds.value! }) : ''
+})
 const share = computed(() =>
   (isOpen.value || talks.value) && time.seconds.value !== null ? time.share.value : null,
 )

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { ItemOf } from '@/api/types'
 import ChipMenu from '@/ui/ChipMenu.vue'
+import { ALL } from './letters'
 
 defineProps<{ item: ItemOf<'letter'> }>()
 const emit = defineEmits<{ update: [item: ItemOf<'letter'>] }>()
-const COUNTS = [2, 3, 4, 5].map((value) => ({ value, label: `A to ${'ABCDE'[value - 1]}` }))
+const COUNTS = ALL.slice(1).map((last, at) => ({ value: at + 2, label: `A to ${last}` }))
 </script>
 
 <template>

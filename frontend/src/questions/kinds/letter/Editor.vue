@@ -2,9 +2,9 @@
 /** How many letters are offered, and which are right. */
 import { computed } from 'vue'
 import type { ItemOf } from '@/api/types'
+import { ALL } from './letters'
 
 type Letter = ItemOf<'letter'>
-const ALL = ['A', 'B', 'C', 'D', 'E'] as const
 const props = defineProps<{ item: Letter }>()
 const emit = defineEmits<{ update: [item: Letter] }>()
 

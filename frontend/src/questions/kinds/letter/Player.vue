@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { choiceCard, chosenCard } from '@/questions/shared/recipes'
+import { ALL } from './letters'
 import { t } from './words'
 import { language } from '@/words'
 
-const ALL = ['A', 'B', 'C', 'D', 'E'] as const
 defineProps<{
   item: PublicItemOf<'letter'>
   answer: StudentAnswerOf<'letter'> | null

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import ResultStrips from '@/questions/shared/ResultStrips.vue'
+import { ALL } from './letters'
 
-const ALL = ['A', 'B', 'C', 'D', 'E'] as const
 const props = defineProps<{
   item: PublicItemOf<'letter'>
   tally?: TallyOf<'letter'> | null

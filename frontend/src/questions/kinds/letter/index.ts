@@ -4,7 +4,7 @@ import { t } from './words'
 
 export const letter = defineKind<'letter'>({
   label: 'Letter',
-  hint: 'asked aloud, answered with A to E',
+  hint: 'asked aloud, answered with a letter',
   isAsked: true,
   editor: async () => (await import('./Editor.vue')).default,
   chips: async () => (await import('./Chips.vue')).default,

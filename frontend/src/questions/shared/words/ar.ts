@@ -26,6 +26,7 @@ export default {
   },
   picture_clear: 'الصورة واضحة الآن. توصف عند عرض الإجابة الصحيحة.',
   picture_in_fog: 'صورة في الضباب. تتضح ما دام السؤال مفتوحًا.',
+  asked_aloud: 'يُطرح السؤال شفهيًا',
   right_head: 'الصحيح:',
   your_answer_head: 'إجابتك:',
 } satisfies Words<typeof en>

@@ -22,6 +22,7 @@ export default {
   },
   picture_clear: 'Das Bild ist jetzt klar. Beschrieben wird es, wenn die richtige Antwort gezeigt wird.',
   picture_in_fog: 'Ein Bild im Nebel. Es klart auf, solange die Frage offen ist.',
+  asked_aloud: 'Mündlich gefragt',
   right_head: 'richtig:',
   your_answer_head: 'Deine Antwort:',
 } satisfies Words<typeof en>

@@ -19,6 +19,7 @@ export default {
   },
   picture_clear: 'The picture is clear now. It is described when the right answer is shown.',
   picture_in_fog: 'A picture in the fog. It clears while the question is open.',
+  asked_aloud: 'Asked aloud',
   right_head: 'right:',
   your_answer_head: 'Your answer:',
 } as const

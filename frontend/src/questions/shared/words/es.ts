@@ -23,6 +23,7 @@ export default {
   },
   picture_clear: 'La imagen ya se ve clara. Se describe cuando se muestra la respuesta correcta.',
   picture_in_fog: 'Una imagen en la niebla. Se aclara mientras la pregunta está abierta.',
+  asked_aloud: 'Se pregunta en voz alta',
   right_head: 'correcto:',
   your_answer_head: 'Tu respuesta:',
 } satisfies Words<typeof en>

@@ -23,6 +23,7 @@ export default {
   },
   picture_clear: 'L’image est nette maintenant. Elle sera décrite avec la bonne réponse.',
   picture_in_fog: 'Une image dans la brume. Elle s’éclaircit tant que la question est ouverte.',
+  asked_aloud: 'Posée à voix haute',
   right_head: 'juste\u00a0:',
   your_answer_head: 'Ta réponse\u00a0:',
 } satisfies Words<typeof en>

@@ -24,6 +24,7 @@ export default {
   },
   picture_clear: 'Картинка вже чітка. Її опишуть, коли покажуть правильну відповідь.',
   picture_in_fog: 'Картинка в тумані. Вона прояснюється, поки питання відкрите.',
+  asked_aloud: 'Запитання вголос',
   right_head: 'правильно:',
   your_answer_head: 'Твоя відповідь:',
 } satisfies Words<typeof en>

@@ -1,0 +1,34 @@
+/** Questions that are asked on the spot: what the teacher's few signs become. */
+import { newId } from '@/api/ids'
+import type { Item } from '@/api/types'
+import { blankItem } from '@/questions/blank'
+
+export type QuickForm = 'letters' | 'yes_no' | 'number' | 'word' | 'text'
+
+export const FORMS: readonly { value: QuickForm | 'typed'; words: string }[] = [
+  { value: 'letters', words: 'Letters' },
+  { value: 'yes_no', words: 'Yes or no' },
+  { value: 'number', words: 'A number' },
+  { value: 'word', words: 'A word' },
+  { value: 'text', words: 'A text' },
+  { value: 'typed', words: 'Typed' },
+]
+
+/** What is right in it can be said afterwards. `letters` is how many are offered. */
+export function quickItem(form: QuickForm, prompt: string, letters: number): Item {
+  const asked = { prompt: prompt.trim() }
+  switch (form) {
+    case 'letters':
+      return { ...blankItem('letter', newId()), ...asked, letters } as Item
+    case 'yes_no': {
+      const options = ['Yes', 'No'].map((text) => ({ id: newId(), text, right: false }))
+      return { ...blankItem('choice', newId()), ...asked, form: 'true_false', options } as Item
+    }
+    case 'number':
+      return { ...blankItem('numeric_entry', newId()), ...asked } as Item
+    case 'word':
+      return { ...blankItem('word_cloud', newId()), ...asked, scored: true, most: 1 } as Item
+    case 'text':
+      return { ...blankItem('open_response', newId()), ...asked } as Item
+  }
+}

@@ -1,0 +1,2 @@
+/** The letters that there are. */
+export const ALL = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'] as const
