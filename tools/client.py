@@ -75,6 +75,7 @@ STEPPED = {
     "reveal",
     "show_standings",
     "ask_again",
+    "ask_now",
     "clear_answers",
     "bring_back",
 }

@@ -1,27 +1,51 @@
-"""A question with a talk and a second vote: on the desk, the big screen and a phone."""
+"""A lecture of sixty with nothing prepared: a letter asked on the spot, its key said afterwards, a talk and a second
+vote; on the desk, the big screen and a phone."""
+
+from concurrent.futures import ThreadPoolExecutor
 
 import httpx
+from selenium.webdriver.common.keys import Keys
 
-from tests.builders import choice
-from tests.journeys.pages import answer, choose, join_as, sign_in, type_keys, use_session_of, wait_gone
+from tests.journeys.pages import join_as, pick, sign_in, type_keys, use_session_of, wait_gone
 from tests.journeys.test_access import check
 from tools.browser import DESKTOP, PHONE, find, press, wait_for
 from tools.client import answering, join
-from tools.client import send_answer as vote
 
-OTHERS = "ABBBA"
+FIRST = "B" * 29 + "A" * 24 + "H" * 6
+"""What the sixty answer at first, but for the one on the phone, who says A."""
 
 
-def test_a_talk_and_a_second_vote(server, teacher, browsers):
-    item = choice("B", id="q1", prompt="Which knot makes a loop?").model_dump(mode="json")
-    session = teacher.start(teacher.make_set("Knots that hold", [item]), close_when_all_answered=False)
-    number, code = session["id"], session["code"]
+def everyone(url, tokens, ask, letters):
+    with ThreadPoolExecutor(8) as pool:
+        votes = [pool.submit(vote, url, token, ask, letter) for token, letter in zip(tokens, letters, strict=True)]
+        for one in votes:
+            one.result()
+
+
+def vote(url, token, ask, letter):
+    headers = {"Authorization": f"Bearer {token}"}
+    body = answering(ask, {"kind": "letter", "letter": letter})
+    httpx.post(f"{url}/api/live/student/commands", json=body, headers=headers, timeout=30).raise_for_status()
+
+
+def choose_letter(driver, letter):
+    pick(driver, f"//fieldset//label[normalize-space(.)='{letter}']")
+
+
+def test_a_lecture_with_nothing_prepared(server, teacher, browsers):
     desk, screen, phone = browsers(), browsers(), browsers(PHONE)
     sign_in(desk, server.url, teacher.call("GET", "/accounts/me")["email"])
-    desk.get(f"{server.url}/desk/{number}")
+    press(desk, "Start without a set…")
+    wait_for(desk, "You ask as you go")
+    check(desk, "start without a set", (DESKTOP, PHONE))
+    press(desk, "Open the doors")
+    wait_for(desk, "Nothing is prepared")
+    number = int(desk.current_url.rsplit("/", 1)[1])
+    code = teacher.view(number)["code"]
     use_session_of(screen, desk, server.url)
     screen.get(f"{server.url}/screen/{number}")
-    tokens = [join(server.url, code, f"Student {n}") for n, _ in enumerate(OTHERS)]
+    with ThreadPoolExecutor(8) as pool:
+        tokens = list(pool.map(lambda n: join(server.url, code, f"Student {n}"), range(len(FIRST))))
     join_as(phone, server.url, code, "Fen")
 
     # Nobody new comes in once the doors are locked.
@@ -50,13 +74,25 @@ def test_a_talk_and_a_second_vote(server, teacher, browsers):
     press(phone, "I have read it")
     press(desk, "Close")
 
-    press(desk, "Start")
-    answer(phone, "A")
-    for token, letter in zip(tokens, OTHERS, strict=True):
-        vote(server.url, token, "q1", {"kind": "choice", "chosen": [letter]})
-    wait_for(desk, "6 / 6")
-    press(desk, "Close the question")
-    wait_for(desk, "50 % were right: let them talk it over, then vote again.")
+    # N and Enter ask with letters; the clock counts up, and nothing is right yet.
+    type_keys(desk, "n")
+    wait_for(desk, "Answered with")
+    check(desk, "desk: ask now", (DESKTOP, PHONE))
+    find(desk, "form select").send_keys("A to H")
+    field = find(desk, "form input[maxlength]")
+    field.send_keys("Which light is this?" + Keys.ENTER)
+    wait_for(screen, "Which light is this?")
+    wait_for(screen, "choose a letter · ")
+    everyone(server.url, tokens, teacher.view(number)["shown"]["ask"], FIRST)
+    wait_for(desk, "59 / 60")
+    choose_letter(phone, "A")
+    press(phone, "Send A")  # the last of those who are there, so the question closes
+    wait_for(desk, "Say what is right")
+    assert teacher.view(number)["right_share"] is None
+    choose_letter(desk, "B")
+    press(desk, "This is right")
+    assert "right" not in screen.find_element("tag name", "body").text
+    wait_for(desk, "48 % were right: let them talk it over, then vote again.")
     type_keys(desk, "v")
     wait_for(phone, "Talk about it")
     wait_for(screen, "Talk it over.")
@@ -66,24 +102,28 @@ def test_a_talk_and_a_second_vote(server, teacher, browsers):
 
     # The second vote opens empty, and both stand side by side.
     wait_gone(phone, "Talk about it")
-    choose(phone, "B")
+    everyone(server.url, tokens, teacher.view(number)["shown"]["ask"], FIRST.replace("A", "B"))
+    wait_for(desk, "59 / 60")
+    choose_letter(phone, "B")
     press(phone, "Send B")
-    wait_for(phone, "Sent.")
-    again = answering("q1.2", {"kind": "choice", "chosen": ["B"]})
-    _say(server.url, tokens[0], again)
-    wait_for(desk, "2 / 6")
-    press(desk, "Close the question")
     for window in (desk, screen):
         wait_for(window, "First vote")
-        wait_for(window, "2 of 2 students who voted twice changed their answer.")
+        wait_for(window, "25 of 60 students who voted twice changed their answer.")
     assert "right before" not in screen.find_element("tag name", "body").text
     press(desk, "Show the right answer")
-    wait_for(screen, "0 % right before, 100 % after. Gained of what could be: 100 %.")
+    wait_for(screen, "48 % right before, 90 % after. Gained of what could be: 81 %.")
     check(screen, "big screen: both votes", (DESKTOP,))
     check(desk, "desk: both votes", (DESKTOP, PHONE))
     wait_for(phone, "Right")
 
-
-def _say(url, token, body):
-    headers = {"Authorization": f"Bearer {token}"}
-    httpx.post(f"{url}/api/live/student/commands", json=body, headers=headers).raise_for_status()
+    # At the end it is offered to the library, with its key.
+    press(desk, "End session…")
+    press(desk, "End the session")
+    wait_for(desk, "You asked 1 question on the spot.")
+    check(desk, "desk: what was asked is offered", (DESKTOP, PHONE))
+    press(desk, "Keep as a set")
+    wait_for(desk, "1 question that you asked on the spot is in your library")
+    (kept,) = teacher.call("GET", "/sets")
+    (item,) = teacher.call("GET", f"/sets/{kept['id']}")["items"]
+    item = item["item"]
+    assert (item["prompt"], item["letters"], item["right"]) == ("Which light is this?", 8, ["B"])

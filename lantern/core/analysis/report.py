@@ -15,7 +15,7 @@ from lantern.core.messages import Message, said
 from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.companions import CorrectedWhat
 from lantern.core.questions.contract import Kind
-from lantern.core.questions.items import CountRow, Item, Question, is_scored, title_of
+from lantern.core.questions.items import ASKED_ALOUD, CountRow, Item, Question, is_scored, title_of
 from lantern.core.values import Milliseconds, Value
 
 Counting = Literal["since_joined", "everything"]
@@ -204,7 +204,7 @@ def _question(ask: Asked, earlier: Sequence[Asked]) -> QuestionReport:
         item=item.id,
         number=ask.number,
         kind=item.kind,
-        title=title_of(item),
+        title=title_of(item) or ASKED_ALOUD.sentence,
         by=item.by,
         scored=is_scored(item),
         answered=len(responses),

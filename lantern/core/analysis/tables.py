@@ -8,7 +8,7 @@ from lantern.core.analysis.results import Results
 from lantern.core.formats.table import Cell, Table
 from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
-from lantern.core.questions.items import title_of
+from lantern.core.questions.items import ASKED_ALOUD, title_of
 
 QUESTION = said("heading_question", "Question")
 QUESTION_TEXT = said("heading_question_text", "Question text")
@@ -140,7 +140,7 @@ def _raw_rows(results: Results) -> Iterator[tuple[Cell, ...]]:
     names = {person.number: person.name for person in results.people}
     for ask in results.asks:
         item = ask.item
-        kind, title = kind_of(item), title_of(item)
+        kind, title = kind_of(item), title_of(item) or ASKED_ALOUD.sentence
         for r in sorted(ask.responses.values(), key=lambda r: (r.at, r.seat)):
             yield (
                 ask.number,

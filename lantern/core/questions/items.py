@@ -218,8 +218,11 @@ def counts(item: Item) -> bool:
     return isinstance(item, Question) and item.is_marked and item.weight > 0
 
 
+ASKED_ALOUD = said("asked_aloud", "Asked aloud")
+
+
 def title_of(item: Item) -> str:
-    """The item in one line, for lists."""
+    """The item in one line, for lists; empty where it has no words."""
     return plain(item.prompt.split("\n", 1)[0])
 
 

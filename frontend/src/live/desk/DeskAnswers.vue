@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Asking the question anew, clearing answers, and bringing back what was cleared. */
+/** Opening the question again, asking it anew, clearing answers, and bringing back what was cleared. */
 import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
 import { computed } from 'vue'
 import { useToasts } from '@/composables/useToasts'
@@ -11,7 +11,7 @@ const props = defineProps<{ desk: Desk; isAsked: boolean }>()
 const { show } = useToasts()
 
 const isUseful = computed(() =>
-  (['ask_again', 'clear_answers', 'bring_back'] as const).some((name) => props.desk.can(name)),
+  (['reopen', 'ask_again', 'clear_answers', 'bring_back'] as const).some((name) => props.desk.can(name)),
 )
 const undo = { label: 'Undo', run: () => void props.desk.bringBack() }
 
@@ -31,6 +31,9 @@ async function clear(of: 'question' | 'all'): Promise<void> {
     <MenuItems
       class="absolute bottom-full left-0 z-30 mb-1 w-72 rounded border border-slate bg-sheet py-1 focus:outline-none"
     >
+      <UiMenuAction v-if="desk.can('reopen')" @act="desk.reopen()"
+        >Open it again: answers given stay</UiMenuAction
+      >
       <UiMenuAction v-if="desk.can('ask_again')" @act="askAgain">Ask this question again</UiMenuAction>
       <UiMenuAction v-if="isAsked && desk.can('clear_answers')" @act="clear('question')"
         >Clear its answers and ask anew</UiMenuAction

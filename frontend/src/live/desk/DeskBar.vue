@@ -46,7 +46,7 @@ const goesOn = computed(() => {
 
 <template>
   <footer
-    class="sticky bottom-0 flex flex-wrap items-center gap-2.5 border-t border-ink bg-sheet px-4.5 py-3"
+    class="sticky bottom-0 flex flex-wrap items-center gap-2 border-t border-ink bg-sheet px-4.5 py-3"
     @mousedown.prevent
   >
     <UiButton
@@ -65,15 +65,9 @@ const goesOn = computed(() => {
         view.curtain ? 'Lift the curtain' : 'Curtain'
       }}</UiButton>
       <UiButton v-if="desk.can('add_time')" @click="desk.addTime(15)">+15 s</UiButton>
-      <UiButton v-if="desk.can('talk')" hint="V" @click="desk.talk(120)">Talk, vote again</UiButton>
-      <UiButton v-if="desk.can('reopen')" @click="desk.reopen()">Open again</UiButton>
+      <UiButton v-if="desk.can('talk')" hint="V" @click="desk.talk(120)">Talk it over</UiButton>
       <DeskAnswers :desk="desk" :is-asked="!!view.shown?.ask" />
       <DeskMore :view="view" :desk="desk" @write="emit('write')" />
-      <UiButton
-        v-if="view.phase === 'closed' && view.next === 'reveal' && view.settings.show_standings"
-        @click="desk.standings()"
-        >Standings</UiButton
-      >
       <span class="grow" />
       <UiButton :disabled="!view.previous" @click="desk.goTo(view.previous!)">Back</UiButton>
       <UiButton :disabled="!view.following" @click="desk.goTo(view.following!)">Skip</UiButton>
@@ -84,7 +78,9 @@ const goesOn = computed(() => {
       <DeskMore v-if="view.phase !== 'ended'" :view="view" :desk="desk" @write="emit('write')" />
       <span class="grow" />
     </template>
-    <UiButton look="quiet" aria-label="The list of keys" @click="emit('keys')">?</UiButton>
-    <UiButton v-if="view.phase !== 'ended'" look="quiet" @click="emit('end')">End session…</UiButton>
+    <UiButton look="quiet" class="px-2!" aria-label="The list of keys" @click="emit('keys')">?</UiButton>
+    <UiButton v-if="view.phase !== 'ended'" look="quiet" class="px-2!" @click="emit('end')"
+      >End session…</UiButton
+    >
   </footer>
 </template>

@@ -35,6 +35,11 @@ async function giveBack(): Promise<void> {
         >Let them see what was right</UiMenuAction
       >
       <UiMenuAction v-if="mayGiveBack" @act="giveBack">Give papers back</UiMenuAction>
+      <UiMenuAction
+        v-if="desk.can('show_standings') && view.next === 'reveal' && view.settings.show_standings"
+        @act="desk.standings()"
+        >Standings, without the right answer</UiMenuAction
+      >
       <template v-if="desk.can('talk')">
         <UiMenuAction @act="desk.talk(60)">Talk for a minute, then vote again</UiMenuAction>
         <UiMenuAction @act="desk.talk(300)">Talk for five minutes, then vote again</UiMenuAction>

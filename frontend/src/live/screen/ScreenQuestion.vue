@@ -23,7 +23,8 @@ const scale = useFit(frame, () => [shown.value.item.id, props.view.phase, !!show
 const head = computed(() => {
   const { item, number } = shown.value
   if (!number) return ''
-  const parts = [`Question ${number} of ${props.view.questions}`, viewsOf(item).sort(item)]
+  const of = shown.value.asked_now ? '' : ` of ${props.view.questions}`
+  const parts = [`Question ${number}${of}`, viewsOf(item).sort(item)]
   if (item.weight === 2) parts.push('counts twice')
   if (props.view.phase === 'closed') parts.push('closed')
   if (shown.value.votes) parts.push('second vote')

@@ -223,7 +223,7 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
 
     def imagine(self, item: WordCloudItem, ability: float, rng: Random) -> WordCloudAnswer:
         pool = ["wind", "waves", "salt", "gulls", "rope", "tide", "storm", "Harbour", "boats", "boat", "fish"]
-        wanted = [word for word in item.accepts if word.strip()] if item.scored else pool
+        wanted = [word for word in item.accepts if word.strip()] if item.is_marked else pool
         words = [rng.choice(wanted) if rng.random() < ability else rng.choice(pool) for _ in range(item.most)]
         return WordCloudAnswer(words=tuple(dict.fromkeys(words)))
 

@@ -13,6 +13,7 @@ import QuestionBody from './QuestionBody.vue'
 import SeatHead from './SeatHead.vue'
 import StoppedView from './StoppedView.vue'
 import type { SeatLink } from './useSeat'
+import { figure } from '@/words'
 import { t } from './words'
 import { t as atTheDoor } from '../words'
 
@@ -50,9 +51,11 @@ const sendLabel = computed(() => {
   const item = shown.value?.item
   return item ? registry[item.kind].sendLabel(item, chosen.value) : ''
 })
-const count = computed(() =>
-  shown.value?.number ? t('count_of', { count: shown.value.number, of: view.value!.questions }) : '',
-)
+const count = computed(() => {
+  const { number, asked_now: isNew } = shown.value ?? {}
+  if (!number) return ''
+  return isNew ? figure(number) : t('count_of', { count: number, of: view.value!.questions })
+})
 const left = computed(() => {
   if (shown.value?.asked_now && isOpen.value) return clockTime(time.passed.value)
   const runs = (isOpen.value || talks.value) && time.seconds.value !== null
