@@ -59,6 +59,8 @@ def an_example(command: type, room):
         c.AskNow: lambda: c.AskNow(step, LetterItem(id="now")),
         c.AddTime: lambda: c.AddTime(15),
         c.SetCurtain: lambda: c.SetCurtain(True),
+        c.SetForm: lambda: c.SetForm("q1", "shares"),
+        c.HideShare: lambda: c.HideShare(True),
         c.Rename: lambda: c.Rename(1, "Bo"),
         c.Remove: lambda: c.Remove(1),
         c.Restore: lambda: c.Restore(1),
@@ -102,6 +104,7 @@ def an_example(command: type, room):
 
 ANYWHERE = {
     c.SetCurtain: "CurtainSet",
+    c.HideShare: "ShareHidden",
     c.Rename: "Named Renamed",
     c.Remove: "Removed",
     c.Restore: "",
@@ -123,20 +126,26 @@ ANYWHERE = {
     c.NoteDone: "",
 }
 CORRECTED = {c.TakeBack: "", c.MarkAnew: ""}
-OVER = CORRECTED | {
-    c.AskAgain: "Opened",
-    c.ClearAnswers: "",  # nobody has answered
-    c.SetKey: "KeySet",
-    c.GiveFullMarks: "FullMarksGiven",
-    c.Drop: "Dropped",
-    c.GiveMark: "MarkGiven",
-}
+FORM = {c.SetForm: "FormSet"}
+OVER = (
+    CORRECTED
+    | FORM
+    | {
+        c.AskAgain: "Opened",
+        c.ClearAnswers: "",  # nobody has answered
+        c.SetKey: "KeySet",
+        c.GiveFullMarks: "FullMarksGiven",
+        c.Drop: "Dropped",
+        c.GiveMark: "MarkGiven",
+    }
+)
 NOW = {c.AskNow: "ItemAdded Opened"}
 LEADS_TO = {
     Phase.LOBBY: ANYWHERE | NOW | {c.Advance: "Opened", c.GoTo: "Opened"},
-    Phase.PAGE: ANYWHERE | CORRECTED | NOW | {c.Advance: "Opened", c.GoTo: "Opened"},
+    Phase.PAGE: ANYWHERE | CORRECTED | NOW | FORM | {c.Advance: "Opened", c.GoTo: "Opened"},
     Phase.OPEN: ANYWHERE
     | CORRECTED
+    | FORM
     | {
         c.Advance: "Closed",
         c.GoTo: "Withdrawn Opened",

@@ -5737,6 +5737,19 @@ export interface components {
             do: "hand_in_for";
         };
         /**
+         * HideShare
+         * @description The class is not told how much of it was right, or is again.
+         */
+        HideShare: {
+            /** Hidden */
+            hidden: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "hide_share";
+        };
+        /**
          * KeepApart
          * @description A word that was merged with others is counted by itself.
          */
@@ -5964,6 +5977,24 @@ export interface components {
             do: "set_curtain";
         };
         /**
+         * SetForm
+         * @description The result of a question is drawn in another form, for everybody.
+         */
+        SetForm: {
+            /** Item */
+            item: string;
+            /**
+             * Form
+             * @enum {string}
+             */
+            form: "bars" | "shares" | "dots" | "words" | "list";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "set_form";
+        };
+        /**
          * SetKey
          * @description Says which answer is right, for kinds where that may be set once they have been asked; others count no more.
          */
@@ -6031,7 +6062,7 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["AskNow"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
+            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["AskNow"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["SetForm"] | components["schemas"]["HideShare"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
         };
         /**
          * Write
@@ -6143,7 +6174,7 @@ export interface components {
          * @description `waiting_for` is how many of those with more time have not answered the open question yet; who is not said.
          *
          *     At own pace: `holds_up` is the question that most have come to without an answer, where it is more than one;
-         *     `ends_at` is when the class's time is over.
+         *     `forms` are those that the current result can have. `ends_at` is when the class's time is over.
          */
         DeskView: {
             /** Title */
@@ -6213,6 +6244,10 @@ export interface components {
             suggestion: components["schemas"]["Message"] | null;
             /** Notes */
             notes: components["schemas"]["NoteLine"][];
+            /** Forms */
+            forms: ("bars" | "shares" | "dots" | "words" | "list")[];
+            /** Share Hidden */
+            share_hidden: boolean;
         };
         /**
          * Flow
@@ -7467,8 +7502,9 @@ export interface components {
         /**
          * Shown
          * @description The current item as students and the big screen see it. Times are the server's: of the question, or of a talk
-         *     about it; where it was `asked_now`, on the spot, they count up. An answer is for the `ask`. After a second vote
-         *     `before` is the tally of the one before, and `votes` compares them.
+         *     about it; where it was `asked_now`, on the spot, they count up. `form` is how its result is drawn, where there is a
+         *     choice. An answer is for the `ask`. After a second vote `before` is the tally of the one before, and `votes`
+         *     compares them.
          */
         Shown: {
             /** Item */
@@ -7484,6 +7520,11 @@ export interface components {
              * @default false
              */
             asked_now?: boolean;
+            /**
+             * Form
+             * @default null
+             */
+            form?: ("bars" | "shares" | "dots" | "words" | "list") | null;
             /**
              * Opened At
              * @default null

@@ -44,6 +44,7 @@ export type Planned = Schemas['Planned']
 export type GameName = GameChosen['game']
 export type GameOf<N extends GameName> = Extract<GameChosen, { game: N }>
 export type SessionInfo = Schemas['SessionInfo']
+export type ResultForm = NonNullable<Schemas['Shown']['form']>
 export type AskedNow = Schemas['AskedNow']
 export type CodeInfo = Schemas['CodeInfo']
 export type Joined = Schemas['Joined']

@@ -35,7 +35,7 @@ interface Views<I, P, A, T, K> {
   chips?: () => Promise<Component>
   /** Props: item, answer, disabled. Emits: update (the answer, or null while it is incomplete). */
   player: () => Promise<Component>
-  /** Props: item, tally, answerKey, mine. */
+  /** Props: item, tally, answerKey, mine, and `form` where the kind has a choice of them (`forms` in the core). */
   result: () => Promise<Component>
   /** What sort of question it is, as "choose one". */
   sort: (item: P | I) => string

@@ -252,6 +252,11 @@ SAYINGS: dict[type, Callable[..., Message]] = {
         if event.drawn
         else said("curtain_lifted", "The curtain was lifted.")
     ),
+    e.ShareHidden: lambda telling, event: (
+        said("share_hidden", "How much was right was hidden from the class.")
+        if event.hidden
+        else said("share_shown", "How much was right was shown again.")
+    ),
     e.Started: _plain("started", "Everybody could begin."),
     e.HandedIn: _handed_in,
     e.Collected: _plain("collected", "All papers were collected."),
@@ -276,5 +281,6 @@ SAYINGS: dict[type, Callable[..., Message]] = {
     e.StandingsShown: _plain("standings_shown", "The standings were shown."),
     e.Ended: _plain("ended", "The session ended."),
 }
-UNTOLD = (e.Answered, e.AnswerCleared, e.PaperDrawn, e.WentTo, e.Flagged, e.Noted)
-"""What one person did with their own paper. Every other stored event has a line; a test holds it to that."""
+UNTOLD = (e.Answered, e.AnswerCleared, e.PaperDrawn, e.WentTo, e.Flagged, e.Noted, e.FormSet)
+"""What one person did with their own paper, and how a result was drawn. Every other stored event has a line, and a
+test holds it to that."""

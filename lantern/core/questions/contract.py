@@ -12,7 +12,7 @@ from random import Random
 from typing import ClassVar, Generic, TypeVar
 
 from lantern.core.questions.companions import Corrections, OtherForms, Recasting, Rehearsal, TypedAnswers
-from lantern.core.questions.items import Answer, CountRow, Figure, Item, Key, Problem, PublicItem, Tally
+from lantern.core.questions.items import Answer, CountRow, Figure, Item, Key, Problem, PublicItem, ResultForm, Tally
 
 I = TypeVar("I", bound=Item)  # noqa: E741
 A = TypeVar("A", bound=Answer)
@@ -32,6 +32,9 @@ class Kind(Generic[I, A, T], TypedAnswers[I, A], Corrections[I, A], Recasting[I]
     """The fields that `to_lines` writes; all others stand in the text form as settings."""
     is_chosen: ClassVar[bool] = False
     """Whether an answer is chosen among what is shown, and nothing is typed: in short it may be told to the class."""
+
+    forms: ClassVar[tuple[ResultForm, ...]] = ()
+    """How its result can be shown, the usual form first, where there is a choice."""
 
     @property
     def is_asked(self) -> bool:

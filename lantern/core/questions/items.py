@@ -166,6 +166,9 @@ class Problem(Message):
     field: str
 
 
+ResultForm = Literal["bars", "shares", "dots", "words", "list"]
+"""How a result is drawn: bars with counts, bars with shares, a dot for each answer, words in the size of their count, a
+list with counts."""
 Forgave = Literal["capitals", "accents", "articles", "punctuation", "typos", "plural"]
 
 

@@ -13,6 +13,7 @@ from pydantic import ConfigDict, Field
 from lantern.core.classes.needs import NONE, Needs
 from lantern.core.questions import AnyAnswer, AnyItem
 from lantern.core.questions.items import Answer as AnswerValue
+from lantern.core.questions.items import ResultForm
 from lantern.core.values import Milliseconds, ShortId
 
 AskId = Annotated[str, Field(pattern=r"^[A-Za-z0-9_-]{1,40}\.[1-9][0-9]{0,3}$")]
@@ -104,6 +105,23 @@ class SetCurtain(_Strict):
 
     drawn: bool
     do: Literal["set_curtain"] = "set_curtain"
+
+
+@dataclass(frozen=True)
+class SetForm(_Strict):
+    """The result of a question is drawn in another form, for everybody."""
+
+    item: ShortId
+    form: ResultForm
+    do: Literal["set_form"] = "set_form"
+
+
+@dataclass(frozen=True)
+class HideShare(_Strict):
+    """The class is not told how much of it was right, or is again."""
+
+    hidden: bool
+    do: Literal["hide_share"] = "hide_share"
 
 
 @dataclass(frozen=True)
@@ -461,6 +479,8 @@ OfTheDesk = (
     | BringBack
     | AddTime
     | SetCurtain
+    | SetForm
+    | HideShare
     | Reveal
     | ShowStandings
     | Rename

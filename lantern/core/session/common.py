@@ -51,6 +51,6 @@ CORRECTED: Handlers = {
     c.MarkAnew: corrections.mark_anew,
 }
 ENDED: Handlers = ALWAYS | CORRECTED | {c.OpenFeedback: pausing.open_feedback, c.OpenAgain: pausing.open_again}
-WHILE_PAUSED = frozenset(RUNNING) | frozenset(CORRECTED) | {c.Advance, c.SetCurtain, c.GiveAnswer, c.End}
+WHILE_PAUSED = frozenset(RUNNING) | frozenset(CORRECTED) | {c.Advance, c.SetCurtain, c.HideShare, c.GiveAnswer, c.End}
 """What is legal while a session is paused, where it is legal otherwise. An answer that was acknowledged may be sent
 again then, too: it must be told so."""

@@ -14,7 +14,7 @@ from statistics import median
 
 from lantern.core.messages import Message
 from lantern.core.questions import kind_of
-from lantern.core.questions.items import Item, is_scored, title_of
+from lantern.core.questions.items import Item, ResultForm, is_scored, title_of
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.allowing import class_deadline, waited_for
 from lantern.core.session.asking import told_asks
@@ -48,6 +48,7 @@ OF_A_QUESTION = (
     "drop",
     "talk",
     "take_back",
+    "set_form",
 )
 """Commands that want a question that has been asked."""
 
@@ -108,7 +109,7 @@ class DeskView(Value):
     """`waiting_for` is how many of those with more time have not answered the open question yet; who is not said.
 
     At own pace: `holds_up` is the question that most have come to without an answer, where it is more than one;
-    `ends_at` is when the class's time is over.
+    `forms` are those that the current result can have. `ends_at` is when the class's time is over.
     """
 
     title: str
@@ -146,6 +147,8 @@ class DeskView(Value):
     locked: bool
     suggestion: Message | None
     notes: tuple[NoteLine, ...]
+    forms: tuple[ResultForm, ...]
+    share_hidden: bool
 
 
 @dataclass(frozen=True)
@@ -272,6 +275,8 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
         word=words_to(state, None),
         locked=state.locked,
         suggestion=suggested(state),
+        forms=kind_of(state.current).forms if state.current else (),
+        share_hidden=state.share_hidden,
         notes=tuple(
             NoteLine(id=note.id, seat=note.seat, name=state.name(seat), at=note.at, text=note.text)
             for note in state.notes
@@ -339,6 +344,7 @@ def _useful(state: State, item: Item | None, ask: Ask | None) -> dict[str, bool]
         "give_full_marks": is_closed and is_scored(item),
         "give_mark": is_closed and is_scored(item),
         "drop": is_closed,
+        "set_form": bool(kind.forms),
         "talk": not ask.told,
         "take_back": any(one.item == item.id for one in state.corrections),
     }

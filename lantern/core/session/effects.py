@@ -293,6 +293,8 @@ EVENTS: dict[type, Evolver] = {
     e.Revealed: _of(_on_revealed),
     e.Revisited: _of(_on_revisited),
     e.CurtainSet: _of(lambda s, ev: changed(s, curtain=ev.drawn)),
+    e.FormSet: _of(lambda s, ev: changed(s, forms={**s.forms, ev.item: ev.form})),
+    e.ShareHidden: _of(lambda s, ev: changed(s, share_hidden=ev.hidden)),
     e.StandingsShown: lambda s, r: _on_standings_shown(s),
     e.Locked: _of(lambda s, ev: changed(s, locked=ev.locked)),
     e.TalkStarted: votes.on_talk_started,

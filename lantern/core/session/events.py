@@ -11,6 +11,7 @@ from pydantic import Field
 
 from lantern.core.classes.needs import NONE, Needs
 from lantern.core.questions import AnyAnswer, AnyItem
+from lantern.core.questions.items import ResultForm
 from lantern.core.values import Milliseconds
 
 
@@ -199,6 +200,21 @@ class Closed:
     ask: str
     why: Literal["desk", "time", "all_answered"]
     type: Literal["closed"] = "closed"
+
+
+@dataclass(frozen=True, slots=True)
+class FormSet:
+    """The result of a question is drawn in this form."""
+
+    item: str
+    form: ResultForm
+    type: Literal["form_set"] = "form_set"
+
+
+@dataclass(frozen=True, slots=True)
+class ShareHidden:
+    hidden: bool
+    type: Literal["share_hidden"] = "share_hidden"
 
 
 @dataclass(frozen=True, slots=True)
@@ -442,6 +458,8 @@ StoredEvent = (
     | TimeAdded
     | Answered
     | Closed
+    | FormSet
+    | ShareHidden
     | ItemAdded
     | Withdrawn
     | Revealed

@@ -93,6 +93,17 @@ def _set_curtain(state: State, command: c.SetCurtain, sent: Sent) -> Events:
     return [] if command.drawn == state.curtain else [e.CurtainSet(command.drawn)]
 
 
+def _set_form(state: State, command: c.SetForm, sent: Sent) -> Events:
+    item = state.items.get(command.item)
+    if item is None or command.form not in kind_of(item).forms:
+        raise errors.NotPossible(said("no_such_form", "This result has no such form."))
+    return [] if state.forms.get(item.id) == command.form else [e.FormSet(item.id, command.form)]
+
+
+def _hide_share(state: State, command: c.HideShare, sent: Sent) -> Events:
+    return [] if command.hidden == state.share_hidden else [e.ShareHidden(command.hidden)]
+
+
 def _reveal(state: State, command: c.Command, sent: Sent) -> Events:
     assert state.ask
     return [e.Revealed(state.ask.id)]
@@ -147,6 +158,7 @@ def _close_if_all(state: State, command: c.CloseIfAllAnswered, sent: Sent) -> Ev
 
 _ANYWHERE: Handlers = RUNNING | {
     c.SetCurtain: _set_curtain,
+    c.HideShare: _hide_share,
     c.GoTo: _go_to,
     c.Advance: _advance,
     c.AskNow: impromptu.ask_now,
@@ -155,7 +167,9 @@ _ANYWHERE: Handlers = RUNNING | {
     c.GoOn: _go_on,
 }
 # An answer that was acknowledged may be sent again after the question closed: it must be told so.
-_ASKED: Handlers = _ANYWHERE | CORRECTED | {c.GiveAnswer: _give_answer, c.ClearAnswers: rounds.clear_answers}
+_ASKED: Handlers = (
+    _ANYWHERE | CORRECTED | {c.GiveAnswer: _give_answer, c.ClearAnswers: rounds.clear_answers, c.SetForm: _set_form}
+)
 _OVER: Handlers = _ASKED | {c.AskAgain: rounds.ask_again}
 
 COMMANDS: dict[Phase, Handlers] = {

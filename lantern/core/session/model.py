@@ -9,7 +9,7 @@ from typing import NamedTuple
 from lantern.core.questions import kind_of
 from lantern.core.questions.companions import CorrectedWhat
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.items import Answer, Item, counts
+from lantern.core.questions.items import Answer, Item, ResultForm, counts
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.actors import Actor
 from lantern.core.session.drawing import asked_of_all
@@ -171,6 +171,7 @@ class State:
     `notes` are those of students that are not done, `written` counts all there were; `noted` is the last number of each
     seat.
 
+    `forms` are the forms of results that the desk chose, by item; `share_hidden`: the class is not told how it did.
     `asked_now` are the questions that were put in and opened on the spot (`impromptu`).
 
     At own pace: `started_at` is when everybody could begin, `time_given` what was added to everybody's time since,
@@ -217,6 +218,8 @@ class State:
     stood: Milliseconds = 0
     collected: bool = False
     asked_now: frozenset[str] = frozenset()
+    forms: Mapping[str, ResultForm] = field(default_factory=dict)
+    share_hidden: bool = False
 
     @property
     def is_own_pace(self) -> bool:

@@ -12,7 +12,7 @@ from typing import Literal
 
 from lantern.core.classes.needs import NONE, Needs
 from lantern.core.questions import AnyAnswer, AnyKey, AnyPublicItem, AnyTally, kind_of
-from lantern.core.questions.items import Answer, Item, Media, Question, Remark, Tally, explanation_html
+from lantern.core.questions.items import Answer, Item, Media, Question, Remark, ResultForm, Tally, explanation_html
 from lantern.core.session.allowing import class_deadline, left_out, limit_of, needs_of, own_deadline
 from lantern.core.session.asking import may_review, score_told, told, told_asks, was_asked
 from lantern.core.session.drawing import drawn_for, in_order
@@ -29,8 +29,9 @@ RESULT_PHASES = (Phase.CLOSED, Phase.REVEALED)
 
 class Shown(Value):
     """The current item as students and the big screen see it. Times are the server's: of the question, or of a talk
-    about it; where it was `asked_now`, on the spot, they count up. An answer is for the `ask`. After a second vote
-    `before` is the tally of the one before, and `votes` compares them.
+    about it; where it was `asked_now`, on the spot, they count up. `form` is how its result is drawn, where there is a
+    choice. An answer is for the `ask`. After a second vote `before` is the tally of the one before, and `votes`
+    compares them.
     """
 
     item: AnyPublicItem
@@ -38,6 +39,7 @@ class Shown(Value):
     round: int
     number: int | None
     asked_now: bool = False
+    form: ResultForm | None = None
     opened_at: Milliseconds | None = None
     deadline: Milliseconds | None = None
     tally: AnyTally | None = None
@@ -241,6 +243,7 @@ def _work(state: State) -> Work:
 def screen_view(state: State, code: str) -> ScreenView:
     answers = state.responses(state.cursor) if state.cursor else []
     people, named = list(state.people()), state.settings.names_on_screen
+    shows_share = state.phase is Phase.REVEALED and not state.curtain and not state.share_hidden
     ended = state.phase is Phase.ENDED and state.settings.shows_standings
     return ScreenView(
         title=state.content.title,
@@ -250,7 +253,7 @@ def screen_view(state: State, code: str) -> ScreenView:
         questions=len(state.content.question_numbers()),
         shown=None if state.is_paused else shown(state),
         answered=len(answers),
-        right_share=mean_mark(answers) if state.phase is Phase.REVEALED and not state.curtain else None,
+        right_share=mean_mark(answers) if shows_share else None,
         people=len(people),
         names=tuple(state.name(seat) for seat in people) if named and state.phase is Phase.LOBBY else (),
         standings=tuple(_place(row, named) for row in standings(state)[:TOP_PLACES])
@@ -405,6 +408,7 @@ def shown(state: State, *, desk: bool = False) -> Shown | None:
         found = kind.tally(counted_as, [r.answer for r in state.responses_to(of)])
         return kind.told(counted_as, found, desk=desk, with_key=with_key)
 
+    tells_share = desk or (with_key and not state.share_hidden)
     opened_at, deadline = (ask.opened_at, ask.deadline) if ask and ask.is_open else (None, None)
     if state.phase is Phase.TALK:
         opened_at, deadline = state.moved_at, state.talk_until
@@ -416,7 +420,7 @@ def shown(state: State, *, desk: bool = False) -> Shown | None:
             "deadline": deadline,
             "tally": counted(ask),
             "before": counted(first),
-            "votes": votes_of(state, ask, with_marks=with_key, desk=desk) if ask and first else None,
+            "votes": votes_of(state, ask, with_marks=tells_share, desk=desk) if ask and first else None,
         }
     )
 
@@ -433,6 +437,7 @@ def shown_item(state: State, item: Item, *, with_key: bool, order: int = 0, expl
         round=ask.round if ask else 1,
         number=state.content.question_numbers().get(item.id),
         asked_now=item.id in state.asked_now,
+        form=state.forms.get(item.id, next(iter(kind.forms), None)),
         key=kind.key(item) if with_key else None,
         explanation_html=explanation_html(item) if with_why else "",
         explanation_media=item.explanation_media if with_why and isinstance(item, Question) else None,

@@ -9,6 +9,7 @@ const KEYS = [
   ['C', 'Draw or lift the curtain'],
   ['V', 'Let them talk for two minutes, then vote again; while they talk: vote now'],
   ['N', 'Ask something now that was not prepared'],
+  ['R', 'The result in another form'],
   ['←', 'Back to the item before'],
   ['→', 'Skip to the next item'],
   ['H', 'Hide names and answers, or show them'],

@@ -44,6 +44,9 @@ async function giveBack(): Promise<void> {
         <UiMenuAction @act="desk.talk(60)">Talk for a minute, then vote again</UiMenuAction>
         <UiMenuAction @act="desk.talk(300)">Talk for five minutes, then vote again</UiMenuAction>
       </template>
+      <UiMenuAction v-if="desk.can('hide_share')" @act="desk.hideShare(!view.share_hidden)">{{
+        view.share_hidden ? 'Show the class how much was right' : 'Hide from the class how much was right'
+      }}</UiMenuAction>
       <UiMenuAction @act="desk.lock(!view.locked)">{{
         view.locked ? 'Unlock the doors' : 'Lock the doors: nobody new comes in'
       }}</UiMenuAction>

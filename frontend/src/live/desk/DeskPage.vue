@@ -63,6 +63,7 @@ useKeys({
   ArrowLeft: () => goTo(view.value?.previous),
   ArrowRight: () => goTo(view.value?.following),
   h: hideOrShow,
+  r: () => void (desk.can('set_form') && desk.nextForm()),
   n: () => void (desk.can('ask_now') && (asking.value = 'now')),
   v: () => {
     if (desk.can('talk')) void desk.talk(120)
@@ -128,6 +129,7 @@ useKeys({
           :view="view"
           :seconds="view.stopped ? null : desk.time.seconds.value"
           :passed="desk.time.passed.value"
+          @form="desk.setForm(view.shown!.item.id, $event)"
           @key="desk.setKey(view.shown!.item.id, $event)"
           @part="desk.keepApart(view.shown!.item.id, $event)"
           @undo="desk.takeBack(view.shown!.item.id)"

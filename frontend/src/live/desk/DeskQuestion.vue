@@ -2,7 +2,7 @@
 /** The current item with its live result. */
 import { computed, shallowRef, watch } from 'vue'
 import { clockTime, duration, percent } from '@/composables/format'
-import type { DeskView, StudentAnswer } from '@/api/types'
+import type { DeskView, ResultForm, StudentAnswer } from '@/api/types'
 import { viewsOf } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
 import MediaView from '@/media/shown/MediaView.vue'
@@ -18,7 +18,12 @@ const props = defineProps<{
   /** Seconds since it was opened. */
   passed: number
 }>()
-const emit = defineEmits<{ key: [answer: StudentAnswer]; part: [text: string]; undo: [] }>()
+const emit = defineEmits<{
+  form: [form: ResultForm]
+  key: [answer: StudentAnswer]
+  part: [text: string]
+  undo: []
+}>()
 const right = shallowRef<StudentAnswer | null>(null)
 
 const shown = computed(() => props.view.shown!)
@@ -29,6 +34,13 @@ watch(
   () => shown.value.item.id,
   () => (right.value = null),
 )
+const FORMS: Record<ResultForm, string> = {
+  bars: 'bars',
+  shares: 'shares',
+  dots: 'dots',
+  words: 'words',
+  list: 'list',
+}
 const PHASES: Partial<Record<DeskView['phase'], string>> = {
   closed: 'closed',
   talk: 'they talk it over',
@@ -80,9 +92,25 @@ const curtain = computed(() => {
     part="result"
     :item="shown.item"
     :tally="shown.tally ?? null"
+    :form="shown.form"
     :answer-key="shown.key ?? null"
     class="mt-4"
   />
+  <p v-if="view.forms.length" class="mt-2 flex flex-wrap items-center gap-x-1 text-[15px] text-slate">
+    Shown as
+    <button
+      v-for="form in view.forms"
+      :key="form"
+      type="button"
+      class="min-h-7 rounded px-2"
+      :class="form === shown.form ? 'bg-hull text-foam' : 'text-tide hover:underline'"
+      :aria-pressed="form === shown.form"
+      @click="emit('form', form)"
+    >
+      {{ FORMS[form] }}
+    </button>
+    <kbd class="rounded-sm border border-current px-1.5 font-text text-xs" aria-hidden="true">R</kbd>
+  </p>
   <MergedWords
     v-if="view.allowed.includes('keep_apart')"
     :groups="merged"
@@ -121,6 +149,9 @@ const curtain = computed(() => {
       </div>
     </dl>
     <p v-if="curtain" class="mt-3 text-[15px] text-slate">{{ curtain }}</p>
+    <p v-if="view.share_hidden" class="mt-1 text-[15px] text-slate">
+      The class is not told how much of it was right.
+    </p>
   </template>
   <div
     v-if="shown.explanation_html || shown.explanation_media"

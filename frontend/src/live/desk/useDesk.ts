@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { csrfToken } from '@/api/http'
 import { createOrders, openLine } from '@/api/live'
 import { sentenceOf } from '@/api/refusal'
-import type { Item, StudentAnswer, DeskCommand, DeskMessage, DeskView } from '@/api/types'
+import type { Item, ResultForm, StudentAnswer, DeskCommand, DeskMessage, DeskView } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
 import { useToasts } from '@/composables/useToasts'
 
@@ -57,6 +57,14 @@ export function useDesk(sessionId: number) {
     bringBack: () => command({ do: 'bring_back', step: step() }),
     addTime: (seconds: number) => command({ do: 'add_time', seconds }),
     toggleCurtain: () => command({ do: 'set_curtain', drawn: !view.value?.curtain }),
+    /** The next form that the result can have. */
+    nextForm: () => {
+      const { forms, shown } = view.value!
+      const form = forms[(forms.indexOf(shown!.form!) + 1) % forms.length]!
+      return command({ do: 'set_form', item: shown!.item.id, form })
+    },
+    setForm: (item: string, form: ResultForm) => command({ do: 'set_form', item, form }),
+    hideShare: (hidden: boolean) => command({ do: 'hide_share', hidden }),
     rename: (seat: number, name: string) => command({ do: 'rename', seat, name }),
     remove: (seat: number) => command({ do: 'remove', seat }),
     erase: (seat: number) => command({ do: 'erase', seat }),

@@ -75,6 +75,7 @@ const words = computed(() =>
         part="result"
         :item="shown.item"
         :tally="shown.tally ?? null"
+        :form="shown.form"
         :answer-key="shown.key ?? null"
       />
       <QuestionMedia

@@ -26,6 +26,7 @@ const shares = computed(() => {
           part="result"
           :item="shown.item"
           :tally="shown.before ?? null"
+          :form="shown.form"
           :answer-key="shown.key ?? null"
         />
       </section>
@@ -36,6 +37,7 @@ const shares = computed(() => {
           part="result"
           :item="shown.item"
           :tally="shown.tally ?? null"
+          :form="shown.form"
           :answer-key="shown.key ?? null"
         />
       </section>

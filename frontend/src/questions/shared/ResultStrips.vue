@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** Lines as strips; with a count each strip fills as a bar, the right one gets light. */
 import { computed } from 'vue'
-import type { Media } from '@/api/types'
+import type { Media, ResultForm } from '@/api/types'
+import AnswerDots from './AnswerDots.vue'
 import LetterBox from './LetterBox.vue'
 import MediaView from '@/media/shown/MediaView.vue'
 import { t } from './words'
-import { language } from '@/words'
+import { figure, language } from '@/words'
 
 export interface Strip {
   id: string
@@ -25,7 +26,20 @@ export interface Strip {
   note?: string
 }
 
-const props = defineProps<{ rows: readonly Strip[] }>()
+const props = defineProps<{
+  rows: readonly Strip[]
+  /** Bars with counts, unless it is said otherwise: with shares, or a dot for each answer. */
+  form?: ResultForm | null
+}>()
+const ending = (row: Strip): string | number =>
+  props.form === 'shares' && typeof row.figure === 'number'
+    ? `${figure(Math.round(row.share * 100))} %`
+    : row.figure!
+/** Their number, where each answer is drawn. */
+const dots = (row: Strip): number =>
+  props.form === 'dots' && typeof row.figure === 'number' ? row.figure : 0
+
+const crowded = computed(() => props.rows.some((row) => dots(row) > 60))
 
 /** More stand in two columns, where there is room for two. */
 const MOST_IN_A_COLUMN = 6
@@ -64,6 +78,7 @@ const pictureHeight = computed(() => {
         "
       >
         <span
+          v-if="form !== 'dots'"
           class="absolute inset-y-0 start-0 transition-[width] duration-200"
           :class="row.right || row.lit ? 'bg-lamp' : 'bg-bar'"
           :style="{ width: `${Math.round(row.share * 1000) / 10}%` }"
@@ -83,6 +98,7 @@ const pictureHeight = computed(() => {
           <span v-if="row.right" class="font-bold whitespace-nowrap" :lang="language" dir="auto"
             ><span aria-hidden="true">✓</span> {{ t('right') }}</span
           >
+          <AnswerDots v-if="dots(row)" :count="dots(row)" :lit="row.right || row.lit" :small="crowded" />
           <span v-if="row.note" class="text-[max(var(--least,0px),0.8em)]">{{ row.note }}</span>
           <span
             v-if="row.mine"
@@ -93,7 +109,7 @@ const pictureHeight = computed(() => {
           >
         </span>
         <span v-if="row.figure !== null" class="figure relative ps-[0.6em] text-[1.05em]">{{
-          row.figure
+          ending(row)
         }}</span>
       </li>
     </ul>

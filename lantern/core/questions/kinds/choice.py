@@ -107,6 +107,7 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
     answer = ChoiceAnswer
     key_model = ChoiceKey
     tally_model = ChoiceTally
+    forms = ("bars", "shares", "dots")
     text_fields = ("options",)
     is_chosen = True
 

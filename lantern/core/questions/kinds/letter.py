@@ -76,6 +76,7 @@ class LetterKind(Kind[LetterItem, LetterAnswer, LetterTally]):
     answer = LetterAnswer
     key_model = LetterKey
     tally_model = LetterTally
+    forms = ("bars", "shares", "dots")
     is_chosen = True
 
     def check(self, item: LetterItem) -> list[Problem]:

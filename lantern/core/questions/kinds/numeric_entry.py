@@ -113,6 +113,7 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
     answer = NumericEntryAnswer
     key_model = NumericEntryKey
     tally_model = NumericEntryTally
+    forms = ("dots", "list")
 
     def check(self, item: NumericEntryItem) -> list[Problem]:
         problems = common_problems(item)

@@ -94,6 +94,7 @@ class Slider(Kind[SliderItem, SliderAnswer, SliderTally]):
     answer = SliderAnswer
     key_model = SliderKey
     tally_model = SliderTally
+    forms = ("dots", "list")
 
     def check(self, item: SliderItem) -> list[Problem]:
         problems = common_problems(item)

@@ -95,6 +95,7 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
     answer = TextEntryAnswer
     key_model = TextEntryKey
     tally_model = TextEntryTally
+    forms = ("bars", "list", "words")
     text_fields = ("accepts",)
 
     def check(self, item: TextEntryItem) -> list[Problem]:

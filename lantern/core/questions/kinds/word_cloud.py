@@ -100,6 +100,7 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
     answer = WordCloudAnswer
     key_model = WordCloudKey
     tally_model = WordCloudTally
+    forms = ("words", "list", "bars")
     text_fields = ("accepts",)
 
     def check(self, item: WordCloudItem) -> list[Problem]:

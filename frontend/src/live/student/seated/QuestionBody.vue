@@ -69,6 +69,7 @@ const speaks = computed(
       part="result"
       :item="shown.item"
       :tally="shown.tally ?? null"
+      :form="shown.form"
       :answer-key="shown.key ?? null"
       :mine="answer"
       class="text-[17px]"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The options as strips; with a tally each strip fills as a bar, with a key the right one gets light. */
 import { computed } from 'vue'
-import type { StudentAnswerOf, KeyOf, PublicItemOf, TallyOf } from '@/api/types'
+import type { StudentAnswerOf, KeyOf, PublicItemOf, TallyOf, ResultForm } from '@/api/types'
 import ResultStrips from '@/questions/shared/ResultStrips.vue'
 
 const props = defineProps<{
@@ -10,6 +10,7 @@ const props = defineProps<{
   answerKey?: KeyOf<'choice'> | null
   /** This student's own answer, on a phone. */
   mine?: StudentAnswerOf<'choice'> | null
+  form?: ResultForm | null
 }>()
 
 const rows = computed(() =>
@@ -27,5 +28,5 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <ResultStrips :rows="rows" />
+  <ResultStrips :rows="rows" :form="form" />
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
+import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf, ResultForm } from '@/api/types'
 import ResultStrips from '@/questions/shared/ResultStrips.vue'
 import { ALL } from './letters'
 
@@ -9,6 +9,7 @@ const props = defineProps<{
   tally?: TallyOf<'letter'> | null
   answerKey?: KeyOf<'letter'> | null
   mine?: StudentAnswerOf<'letter'> | null
+  form?: ResultForm | null
 }>()
 
 const rows = computed(() =>
@@ -27,5 +28,5 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <ResultStrips :rows="rows" />
+  <ResultStrips :rows="rows" :form="form" />
 </template>

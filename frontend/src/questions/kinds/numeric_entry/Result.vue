@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** All numbers as dots on a line; what counts as right lies in the light. */
 import { computed } from 'vue'
-import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
+import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf, ResultForm } from '@/api/types'
+import CountList from '@/questions/shared/CountList.vue'
 import SpreadLine from '@/questions/shared/SpreadLine.vue'
 import { plainNumber, roundNumber } from '@/questions/shared/numbers'
 import { t as common } from '@/questions/shared/words'
@@ -13,6 +14,7 @@ const props = defineProps<{
   tally?: TallyOf<'numeric_entry'> | null
   answerKey?: KeyOf<'numeric_entry'> | null
   mine?: StudentAnswerOf<'numeric_entry'> | null
+  form?: ResultForm | null
 }>()
 
 const values = computed(() =>
@@ -20,6 +22,13 @@ const values = computed(() =>
 )
 const span = computed(() =>
   props.answerKey ? { low: Number(props.answerKey.low), high: Number(props.answerKey.high) } : null,
+)
+const listed = computed(() =>
+  values.value.map(({ value, count }) => ({
+    text: roundNumber(value),
+    count,
+    right: !!span.value && value >= span.value.low && value <= span.value.high,
+  })),
 )
 const isDrawn = computed(() => values.value.length > 0 || !!props.answerKey)
 const right = computed(() => {
@@ -35,7 +44,8 @@ const middle = computed(() => props.tally?.quartiles?.[1])
 
 <template>
   <div>
-    <SpreadLine v-if="isDrawn" :values="values" :span="span" :quartiles="tally?.quartiles ?? null" />
+    <CountList v-if="form === 'list' && values.length" :words="listed" />
+    <SpreadLine v-else-if="isDrawn" :values="values" :span="span" :quartiles="tally?.quartiles ?? null" />
     <p v-else class="rounded border border-line bg-strip px-[0.6em] py-[0.5em]">
       {{ item.unit ? t('type_one_in', { unit: item.unit }) : t('type_one') }}
     </p>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** The spread on the scale. */
 import { computed } from 'vue'
-import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
+import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf, ResultForm } from '@/api/types'
+import CountList from '@/questions/shared/CountList.vue'
 import SpreadLine from '@/questions/shared/SpreadLine.vue'
 import { plainNumber } from '@/questions/shared/numbers'
 import { t as common } from '@/questions/shared/words'
@@ -13,8 +14,16 @@ const props = defineProps<{
   tally?: TallyOf<'slider'> | null
   answerKey?: KeyOf<'slider'> | null
   mine?: StudentAnswerOf<'slider'> | null
+  form?: ResultForm | null
 }>()
 
+const listed = computed(() =>
+  (props.tally?.values ?? []).map(({ value, count }) => ({
+    text: plainNumber(value),
+    count,
+    right: !!props.answerKey && value >= props.answerKey.low && value <= props.answerKey.high,
+  })),
+)
 const unit = computed(() => (props.item.unit ? ` ${props.item.unit}` : ''))
 const right = computed(() => {
   const { low, high } = props.answerKey ?? { low: 0, high: 0 }
@@ -31,7 +40,9 @@ const spread = computed(() => {
 
 <template>
   <div>
+    <CountList v-if="form === 'list' && listed.length" :words="listed" />
     <SpreadLine
+      v-else
       :values="tally?.values ?? []"
       :span="answerKey ?? null"
       :scale="item"

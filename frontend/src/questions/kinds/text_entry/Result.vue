@@ -1,8 +1,10 @@
 <script setup lang="ts">
 /** The answers counted; with the key the right ones first and in the light. */
 import { computed } from 'vue'
-import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
+import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf, ResultForm } from '@/api/types'
+import CountList from '@/questions/shared/CountList.vue'
 import ResultStrips from '@/questions/shared/ResultStrips.vue'
+import WordsCloud from '@/questions/shared/WordsCloud.vue'
 import { note } from '@/questions/shared/recipes'
 import { MOST_SHOWN } from './counted'
 import { t as common } from '@/questions/shared/words'
@@ -14,6 +16,7 @@ const props = defineProps<{
   tally?: TallyOf<'text_entry'> | null
   answerKey?: KeyOf<'text_entry'> | null
   mine?: StudentAnswerOf<'text_entry'> | null
+  form?: ResultForm | null
 }>()
 
 const rows = computed(() => {
@@ -27,6 +30,7 @@ const rows = computed(() => {
   }))
   return [...all.filter((row) => row.right), ...all.filter((row) => !row.right)].slice(0, MOST_SHOWN)
 })
+const words = computed(() => rows.value.map(({ text, figure: count, right }) => ({ text, count, right })))
 const unlisted = computed(() => {
   const listed = rows.value.reduce((sum, row) => sum + row.figure, 0)
   return (props.tally?.n ?? 0) - listed
@@ -35,7 +39,9 @@ const unlisted = computed(() => {
 
 <template>
   <div>
-    <ResultStrips v-if="rows.length" :rows="rows" />
+    <WordsCloud v-if="rows.length && form === 'words'" :words="words" />
+    <CountList v-else-if="rows.length && form === 'list'" :words="words" />
+    <ResultStrips v-else-if="rows.length" :rows="rows" />
     <p v-else-if="!answerKey" :class="note" :lang="language" dir="auto">
       {{ t(item.dictation ? 'listen' : 'invite') }}
     </p>

@@ -1,7 +1,10 @@
 <script setup lang="ts">
-/** Words in the size of their count, and a list of what was merged. */
+/** The words, in the form that was chosen, and a list of what was merged. */
 import { computed } from 'vue'
-import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
+import type { KeyOf, PublicItemOf, StudentAnswerOf, TallyOf, ResultForm } from '@/api/types'
+import CountList from '@/questions/shared/CountList.vue'
+import ResultStrips from '@/questions/shared/ResultStrips.vue'
+import WordsCloud from '@/questions/shared/WordsCloud.vue'
 import { note } from '@/questions/shared/recipes'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
@@ -12,18 +15,26 @@ const props = defineProps<{
   tally?: TallyOf<'word_cloud'> | null
   answerKey?: KeyOf<'word_cloud'> | null
   mine?: StudentAnswerOf<'word_cloud'> | null
+  form?: ResultForm | null
 }>()
 
 const MOST_SHOWN = 40
 const words = computed(() => {
-  const most = props.tally?.words[0]?.count ?? 1
   const right = new Set(props.tally?.right)
   return (props.tally?.words ?? []).slice(0, MOST_SHOWN).map((word) => ({
     ...word,
     right: right.has(word.text),
-    size: `${0.85 + 1.15 * Math.sqrt(most > 1 ? (word.count - 1) / (most - 1) : 0)}em`,
   }))
 })
+const rows = computed(() =>
+  words.value.map(({ text, count, right }) => ({
+    id: text,
+    text,
+    figure: count,
+    share: count / Math.max(1, props.tally?.n ?? 1),
+    right,
+  })),
+)
 const merged = computed(() =>
   words.value
     .filter((word) => word.merged.length)
@@ -34,19 +45,9 @@ const merged = computed(() =>
 
 <template>
   <div>
-    <ul
-      v-if="words.length"
-      class="flex flex-wrap items-baseline gap-x-[0.9em] gap-y-[0.2em] rounded border border-line bg-strip px-[0.6em] py-[0.4em]"
-    >
-      <li v-for="word in words" :key="word.text" dir="auto">
-        <span
-          class="figure leading-tight wrap-anywhere"
-          :class="word.right && 'rounded bg-lamp px-[0.2em] text-ink'"
-          :style="{ fontSize: word.size }"
-          ><span v-if="word.right" aria-hidden="true">✓</span> {{ word.text }}</span
-        ><span class="ml-[0.25em] text-soft">{{ word.count }}</span>
-      </li>
-    </ul>
+    <ResultStrips v-if="words.length && form === 'bars'" :rows="rows" />
+    <CountList v-else-if="words.length && form === 'list'" :words="words" />
+    <WordsCloud v-else-if="words.length" :words="words" />
     <p v-else-if="!mine" :class="note">
       {{ item.most === 1 ? t('invite_one') : t('invite_up_to', { most: item.most }) }}
     </p>
