@@ -13,7 +13,7 @@ from lantern.core.session.desk_view import desk_view
 from lantern.core.session.effects import EVENTS
 from lantern.core.session.events import Event
 from lantern.core.session.model import ask_id
-from lantern.core.session.settings import Timing
+from lantern.core.session.settings import Timing, WallSettings
 from lantern.core.session.views import Places, mine, screen_view, student_view
 from tests.builders import a_session, a_set, at_own_pace, choice, joins, page
 
@@ -61,6 +61,11 @@ def an_example(command: type, room):
         c.SetCurtain: lambda: c.SetCurtain(True),
         c.SetForm: lambda: c.SetForm("q1", "shares"),
         c.HideShare: lambda: c.HideShare(True),
+        c.SetWall: lambda: c.SetWall(WallSettings(live=True)),
+        c.Place: lambda: c.Place("q1", "hide"),
+        c.GroupAlike: lambda: c.GroupAlike("q1"),
+        c.JoinWords: lambda: c.JoinWords("q1", "sea", "waves"),
+        c.Back: lambda: c.Back(1, ask, "0123456789ab", True),
         c.Rename: lambda: c.Rename(1, "Bo"),
         c.Remove: lambda: c.Remove(1),
         c.Restore: lambda: c.Restore(1),
@@ -105,6 +110,7 @@ def an_example(command: type, room):
 ANYWHERE = {
     c.SetCurtain: "CurtainSet",
     c.HideShare: "ShareHidden",
+    c.SetWall: "WallSet",
     c.Rename: "Named Renamed",
     c.Remove: "Removed",
     c.Restore: "",
@@ -244,7 +250,7 @@ AT_OWN_PACE = {
 }
 PAUSED = {
     "led": {
-        **{command: ANYWHERE[command] for command in ANYWHERE if command not in (c.Pause, c.Resume)},
+        **{command: ANYWHERE[command] for command in ANYWHERE if command not in (c.Pause, c.Resume, c.SetWall)},
         c.Pause: "",
         c.Resume: "Resumed",
         c.Advance: "Resumed",

@@ -4260,7 +4260,8 @@ export interface components {
          * @description `most` is how many words a student may send. Scored, `accepts` holds the words that are right.
          *
          *     The mark is the share of right words among as many as could be given: min(most, accepted words).
-         *     Words in `apart` are counted each for itself, though they could be merged with another.
+         *     Words in `apart` are counted each for itself, though they could be merged with another; of each pair in `joined` the
+         *     first counts as the second.
          */
         WordCloudItem: {
             /** Id */
@@ -4343,6 +4344,14 @@ export interface components {
              * @default []
              */
             apart?: string[];
+            /**
+             * Joined
+             * @default []
+             */
+            joined?: [
+                string,
+                string
+            ][];
         };
         /** NewSet */
         NewSet: {
@@ -5242,6 +5251,15 @@ export interface components {
             closing?: components["schemas"]["ClosingWords"];
             /**
              * @default {
+             *       "live": false,
+             *       "held": false,
+             *       "named": false,
+             *       "backing": false
+             *     }
+             */
+            wall?: components["schemas"]["WallSettings"];
+            /**
+             * @default {
              *       "game": "points",
              *       "early_bonus": false,
              *       "run_bonus": false
@@ -5276,6 +5294,33 @@ export interface components {
              * @default null
              */
             until?: number | null;
+        };
+        /**
+         * WallSettings
+         * @description How walls of texts and words are shown. `live`: on the big screen as they come; `held`: only what the desk has
+         *     let through; `named`: with who wrote it; `backing`: students may back entries once the question is closed.
+         */
+        WallSettings: {
+            /**
+             * Live
+             * @default false
+             */
+            live?: boolean;
+            /**
+             * Held
+             * @default false
+             */
+            held?: boolean;
+            /**
+             * Named
+             * @default false
+             */
+            named?: boolean;
+            /**
+             * Backing
+             * @default false
+             */
+            backing?: boolean;
         };
         /**
          * NewSession
@@ -5324,6 +5369,12 @@ export interface components {
              *       "closing": {
              *         "score": "marks",
              *         "words": ""
+             *       },
+             *       "wall": {
+             *         "backing": false,
+             *         "held": false,
+             *         "live": false,
+             *         "named": false
              *       },
              *       "game": {
              *         "early_bonus": false,
@@ -5724,6 +5775,24 @@ export interface components {
             do: "go_to";
         };
         /**
+         * GroupAlike
+         * @description Entries that are alike stand together, as they are now; or each by itself again.
+         */
+        GroupAlike: {
+            /** Item */
+            item: string;
+            /**
+             * Undo
+             * @default false
+             */
+            undo?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "group_alike";
+        };
+        /**
          * HandInFor
          * @description At own pace: one paper is handed in as it is.
          */
@@ -5748,6 +5817,23 @@ export interface components {
              * @enum {string}
              */
             do: "hide_share";
+        };
+        /**
+         * JoinWords
+         * @description A word is counted as another.
+         */
+        JoinWords: {
+            /** Item */
+            item: string;
+            /** Text */
+            text: string;
+            /** Into */
+            into: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "join_words";
         };
         /**
          * KeepApart
@@ -5853,6 +5939,15 @@ export interface components {
              * @enum {string}
              */
             do: "pause";
+        };
+        /** Place */
+        Place: {
+            /** Name */
+            name: string;
+            /** Points */
+            points: number;
+            /** Place */
+            place: number;
         };
         /**
          * Release
@@ -6009,6 +6104,18 @@ export interface components {
              */
             do: "set_key";
         };
+        /**
+         * SetWall
+         * @description Walls of this session are shown so from now on.
+         */
+        SetWall: {
+            wall: components["schemas"]["WallSettings"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "set_wall";
+        };
         /** ShowStandings */
         ShowStandings: {
             /** Step */
@@ -6062,7 +6169,7 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["AskNow"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["SetForm"] | components["schemas"]["HideShare"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
+            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["AskNow"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["SetForm"] | components["schemas"]["HideShare"] | components["schemas"]["SetWall"] | components["schemas"]["lantern__core__session__commands__Place"] | components["schemas"]["GroupAlike"] | components["schemas"]["JoinWords"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
         };
         /**
          * Write
@@ -6161,6 +6268,45 @@ export interface components {
             /** Merged */
             merged: string[];
         };
+        /**
+         * DeskEntry
+         * @description `hidden` by the desk; `unread`: it waits to be let through. `group` is the id of the entry that it is grouped
+         *     with, its own for the first of them; empty where it stands alone.
+         */
+        DeskEntry: {
+            /** Id */
+            id: string;
+            /** Text */
+            text: string;
+            /** Count */
+            count: number;
+            /**
+             * Names
+             * @default []
+             */
+            names?: string[];
+            /**
+             * Alike
+             * @default []
+             */
+            alike?: string[];
+            /**
+             * Pinned
+             * @default false
+             */
+            pinned?: boolean;
+            /**
+             * Backed
+             * @default 0
+             */
+            backed?: number;
+            /** Hidden */
+            hidden: boolean;
+            /** Unread */
+            unread: boolean;
+            /** Group */
+            group: string;
+        };
         /** DeskMessage */
         DeskMessage: {
             /** Now */
@@ -6248,6 +6394,20 @@ export interface components {
             forms: ("bars" | "shares" | "dots" | "words" | "list")[];
             /** Share Hidden */
             share_hidden: boolean;
+            wall: components["schemas"]["WallSettings"];
+            on_wall: components["schemas"]["DeskWall"] | null;
+        };
+        /**
+         * DeskWall
+         * @description All entries. `kind` is what stands there: texts, or words that are counted.
+         */
+        DeskWall: {
+            /** Kind */
+            kind: string;
+            /** Entries */
+            entries: components["schemas"]["DeskEntry"][];
+            /** Unread */
+            unread: number;
         };
         /**
          * Flow
@@ -7525,6 +7685,8 @@ export interface components {
              * @default null
              */
             form?: ("bars" | "shares" | "dots" | "words" | "list") | null;
+            /** @default null */
+            wall?: components["schemas"]["ShownWall"] | null;
             /**
              * Opened At
              * @default null
@@ -7562,6 +7724,18 @@ export interface components {
              * @default null
              */
             explanation_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
+        };
+        /**
+         * ShownWall
+         * @description What the class sees; `more` entries are not listed. `backing`: one may back entries now.
+         */
+        ShownWall: {
+            /** Entries */
+            entries: components["schemas"]["WallEntry"][];
+            /** More */
+            more: number;
+            /** Backing */
+            backing: boolean;
         };
         /** SliderCount */
         SliderCount: {
@@ -7707,6 +7881,39 @@ export interface components {
             /** Gain */
             gain: number | null;
         };
+        /**
+         * WallEntry
+         * @description `count` is how many wrote it, `names` who did, where the wall names anybody. `alike` are texts that the desk has
+         *     grouped with it. `backed` is how many back it.
+         */
+        WallEntry: {
+            /** Id */
+            id: string;
+            /** Text */
+            text: string;
+            /** Count */
+            count: number;
+            /**
+             * Names
+             * @default []
+             */
+            names?: string[];
+            /**
+             * Alike
+             * @default []
+             */
+            alike?: string[];
+            /**
+             * Pinned
+             * @default false
+             */
+            pinned?: boolean;
+            /**
+             * Backed
+             * @default 0
+             */
+            backed?: number;
+        };
         /** WordCloudKey */
         WordCloudKey: {
             /**
@@ -7758,15 +7965,6 @@ export interface components {
             /** Deadline */
             deadline: number | null;
         };
-        /** Place */
-        Place: {
-            /** Name */
-            name: string;
-            /** Points */
-            points: number;
-            /** Place */
-            place: number;
-        };
         /** ScreenMessage */
         ScreenMessage: {
             /** Now */
@@ -7799,7 +7997,7 @@ export interface components {
             /** Names */
             names: string[];
             /** Standings */
-            standings: components["schemas"]["Place"][];
+            standings: components["schemas"]["lantern__core__session__views__Place"][];
             /**
              * Named
              * @default true
@@ -8071,6 +8269,8 @@ export interface components {
             review?: boolean;
             /** @default null */
             notes?: components["schemas"]["MyNotes"] | null;
+            /** @default null */
+            backed?: components["schemas"]["MyVoices"] | null;
         };
         /**
          * MyNotes
@@ -8111,6 +8311,16 @@ export interface components {
             went: number;
             /** Handed In */
             handed_in: ("hand" | "time" | "desk" | "end") | null;
+        };
+        /**
+         * MyVoices
+         * @description The entries of the wall that one backs, and the number of the last command about them.
+         */
+        MyVoices: {
+            /** Entries */
+            entries: string[];
+            /** Number */
+            number: number;
         };
         /**
          * Remark
@@ -8245,6 +8455,23 @@ export interface components {
             moves_on?: boolean;
         };
         /**
+         * Backing
+         * @description To give an entry of the wall one's voice, or to take it back.
+         */
+        Backing: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "back";
+            /** Ask */
+            ask: string;
+            /** Entry */
+            entry: string;
+            /** Backs */
+            backs: boolean;
+        };
+        /**
          * Beginning
          * @description At own pace: one's paper is drawn, and its time begins.
          */
@@ -8325,7 +8552,7 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Answering"] | components["schemas"]["Beginning"] | components["schemas"]["GoingTo"] | components["schemas"]["Clearing"] | components["schemas"]["Flagging"] | components["schemas"]["Noting"] | components["schemas"]["HandingIn"];
+            command: components["schemas"]["Answering"] | components["schemas"]["Beginning"] | components["schemas"]["GoingTo"] | components["schemas"]["Clearing"] | components["schemas"]["Flagging"] | components["schemas"]["Noting"] | components["schemas"]["Backing"] | components["schemas"]["HandingIn"];
         };
         /**
          * SpokenPart
@@ -8445,7 +8672,7 @@ export interface components {
              * What
              * @enum {string}
              */
-            what: "counts" | "apart" | "key" | "full_marks" | "dropped";
+            what: "counts" | "apart" | "joined" | "key" | "full_marks" | "dropped";
             /** Text */
             text: string;
             /** At */
@@ -8912,6 +9139,39 @@ export interface components {
         Pong: {
             /** Now */
             now: number;
+        };
+        /**
+         * Place
+         * @description An entry of a wall is let through or shown again, hidden, pinned; without an `entry`, all that wait are let
+         *     through.
+         */
+        lantern__core__session__commands__Place: {
+            /** Item */
+            item: string;
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "show" | "hide" | "pin" | "unpin";
+            /**
+             * Entry
+             * @default null
+             */
+            entry?: string | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "place";
+        };
+        /** Place */
+        lantern__core__session__views__Place: {
+            /** Name */
+            name: string;
+            /** Points */
+            points: number;
+            /** Place */
+            place: number;
         };
     };
     responses: never;

@@ -186,6 +186,7 @@ def _wrote(telling: Telling, event: e.Wrote) -> Message:
 CORRECTIONS = {
     "counts": ("counts_now", "“{text}” counts from now on in {question}."),
     "apart": ("counted_apart", "“{text}” is counted apart in {question}."),
+    "joined": ("counted_as_another", "“{text}” is counted as another word in {question}."),
 }
 
 
@@ -281,6 +282,18 @@ SAYINGS: dict[type, Callable[..., Message]] = {
     e.StandingsShown: _plain("standings_shown", "The standings were shown."),
     e.Ended: _plain("ended", "The session ended."),
 }
-UNTOLD = (e.Answered, e.AnswerCleared, e.PaperDrawn, e.WentTo, e.Flagged, e.Noted, e.FormSet)
-"""What one person did with their own paper, and how a result was drawn. Every other stored event has a line, and a
+UNTOLD = (
+    e.Answered,
+    e.AnswerCleared,
+    e.PaperDrawn,
+    e.WentTo,
+    e.Flagged,
+    e.Noted,
+    e.FormSet,
+    e.WallSet,
+    e.Placed,
+    e.Grouped,
+    e.Backing,
+)
+"""What one person did with their own paper, and how a result was shown. Every other stored event has a line, and a
 test holds it to that."""

@@ -107,9 +107,9 @@ class TypedAnswers(Generic[I, A]):
         return ""
 
 
-CorrectedWhat = Literal["counts", "apart", "key", "full_marks", "dropped"]
-"""What can be put right after a question was asked: an answer that counts, words counted apart, the key itself, full
-marks for all, or the question left out."""
+CorrectedWhat = Literal["counts", "apart", "joined", "key", "full_marks", "dropped"]
+"""What can be put right after a question was asked: an answer that counts, words counted apart or as one, the key
+itself, full marks for all, or the question left out."""
 
 
 class Corrections(Generic[I, A]):
@@ -133,9 +133,29 @@ class Corrections(Generic[I, A]):
         """The item with this part of the answer counted as right; None where it cannot."""
         return None
 
+    def joined(self, item: I, text: str, into: str) -> I | None:
+        """The item with `text` counted as `into`; None where words are not counted as one."""
+        return None
+
     def kept_apart(self, item: I, text: str) -> I | None:
         """The item with what is merged with `text` counted apart; None where nothing is merged."""
         return None
+
+
+class Walls(Generic[I, A]):
+    """What was written in one's own words stands on a wall: it may be read before it is shown, hidden, pinned."""
+
+    wall: ClassVar[Literal["", "texts", "words"]] = ""
+    """What stands there: each text by itself, or words that are counted; nothing for kinds without a wall."""
+
+    def wall_parts(self, item: I, answer: A) -> tuple[tuple[str, str], ...]:
+        """What stands on the wall for this answer: what it has in common with all that count as one, and its text."""
+        return ()
+
+    def without_parts(self, item: I, answer: A, hidden: Callable[[str], bool]) -> A | None:
+        """The answer without what is hidden, told by what it has in common with all that count as one; None where
+        nothing is left."""
+        return answer
 
 
 class Recasting(Generic[I]):

@@ -14,10 +14,14 @@ from lantern.core.classes.needs import NONE, Needs
 from lantern.core.questions import AnyAnswer, AnyItem
 from lantern.core.questions.items import Answer as AnswerValue
 from lantern.core.questions.items import ResultForm
+from lantern.core.session.settings import WallSettings
 from lantern.core.values import Milliseconds, ShortId
 
 AskId = Annotated[str, Field(pattern=r"^[A-Za-z0-9_-]{1,40}\.[1-9][0-9]{0,3}$")]
 """The id of an ask: its question's, and the round."""
+
+EntryId = Annotated[str, Field(pattern=r"^[0-9a-f]{12}$")]
+"""The id of an entry on a wall."""
 
 Name = Annotated[str, Field(max_length=200)]
 
@@ -122,6 +126,44 @@ class HideShare(_Strict):
 
     hidden: bool
     do: Literal["hide_share"] = "hide_share"
+
+
+@dataclass(frozen=True)
+class SetWall(_Strict):
+    """Walls of this session are shown so from now on."""
+
+    wall: WallSettings
+    do: Literal["set_wall"] = "set_wall"
+
+
+@dataclass(frozen=True)
+class Place(_Strict):
+    """An entry of a wall is let through or shown again, hidden, pinned; without an `entry`, all that wait are let
+    through."""
+
+    item: ShortId
+    place: Literal["show", "hide", "pin", "unpin"]
+    entry: EntryId | None = None
+    do: Literal["place"] = "place"
+
+
+@dataclass(frozen=True)
+class GroupAlike(_Strict):
+    """Entries that are alike stand together, as they are now; or each by itself again."""
+
+    item: ShortId
+    undo: bool = False
+    do: Literal["group_alike"] = "group_alike"
+
+
+@dataclass(frozen=True)
+class JoinWords(_Strict):
+    """A word is counted as another."""
+
+    item: ShortId
+    text: Annotated[str, Field(max_length=200)]
+    into: Annotated[str, Field(max_length=200)]
+    do: Literal["join_words"] = "join_words"
 
 
 @dataclass(frozen=True)
@@ -416,6 +458,16 @@ class WriteNote:
 
 
 @dataclass(frozen=True)
+class Back:
+    """A student gives an entry of the wall their voice, or takes it back."""
+
+    seat: int
+    ask: str
+    entry: str
+    backs: bool
+
+
+@dataclass(frozen=True)
 class Flag:
     """The student wants to come back to this item of the own paper, or does not any more."""
 
@@ -481,6 +533,10 @@ OfTheDesk = (
     | SetCurtain
     | SetForm
     | HideShare
+    | SetWall
+    | Place
+    | GroupAlike
+    | JoinWords
     | Reveal
     | ShowStandings
     | Rename
@@ -522,6 +578,7 @@ Command = (
     | GiveAnswer
     | ClearAnswer
     | WriteNote
+    | Back
     | Flag
     | HandIn
     | PaperTimeUp

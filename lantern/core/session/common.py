@@ -44,6 +44,7 @@ CORRECTED: Handlers = {
     c.SetKey: corrections.set_key,
     c.CountAsRight: corrections.count_as_right,
     c.KeepApart: corrections.keep_apart,
+    c.JoinWords: corrections.join_words,
     c.GiveFullMarks: corrections.give_full_marks,
     c.Drop: corrections.drop,
     c.GiveMark: corrections.give_mark,

@@ -58,6 +58,14 @@ def keep_apart(state: State, command: c.KeepApart, sent: Sent) -> list[e.Event]:
     return [_corrected(corrected, "apart", command.text)]
 
 
+def join_words(state: State, command: c.JoinWords, sent: Sent) -> list[e.Event]:
+    item = _asked(state, command.item)
+    corrected = kind_of(item).joined(item, command.text, command.into)
+    if corrected is None:
+        raise errors.NotPossible(said("nothing_joined", "These cannot be counted as one."))
+    return [_corrected(corrected, "joined", command.text)]
+
+
 def give_full_marks(state: State, command: c.GiveFullMarks, sent: Sent) -> list[e.Event]:
     if not is_scored(_closed(state, command.item)):
         raise errors.NotPossible(
@@ -86,7 +94,7 @@ def take_back(state: State, command: c.TakeBack, sent: Sent) -> list[e.Event]:
     last = _last_of(state, command.item)
     if last is None:
         return []
-    if last.what != "apart":
+    if last.what not in ("apart", "joined"):
         _closed(state, command.item)
     return [e.TakenBack(command.item)]
 
@@ -191,7 +199,7 @@ def _marked(state: State, ask: Ask, response: Response, judging: Judging) -> Res
     return response._replace(mark=mark, points=points, bonus=bonus, for_run=for_run, short=short)
 
 
-def _corrected(item: Item, what: Literal["counts", "apart"], text: str) -> e.Corrected:
+def _corrected(item: Item, what: Literal["counts", "apart", "joined"], text: str) -> e.Corrected:
     """What is stored is the question alone: its rules are the session's."""
     return e.Corrected(item.under(Rules()), what, text)
 

@@ -31,10 +31,11 @@ from lantern.core.session.progress import (
     progress_lines,
     progress_texts,
 )
-from lantern.core.session.settings import Settings
+from lantern.core.session.settings import Settings, WallSettings
 from lantern.core.session.standings import total_points
 from lantern.core.session.views import Shown, Stopped, Told, as_json, mean_mark, shown, stopped, words_to
 from lantern.core.session.votes import suggested
+from lantern.core.session.wall import DeskWall, desk_wall
 from lantern.core.values import Milliseconds, Value
 
 OF_A_QUESTION = (
@@ -49,6 +50,9 @@ OF_A_QUESTION = (
     "talk",
     "take_back",
     "set_form",
+    "place",
+    "group_alike",
+    "join_words",
 )
 """Commands that want a question that has been asked."""
 
@@ -149,6 +153,8 @@ class DeskView(Value):
     notes: tuple[NoteLine, ...]
     forms: tuple[ResultForm, ...]
     share_hidden: bool
+    wall: WallSettings
+    on_wall: DeskWall | None
 
 
 @dataclass(frozen=True)
@@ -277,6 +283,8 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
         suggestion=suggested(state),
         forms=kind_of(state.current).forms if state.current else (),
         share_hidden=state.share_hidden,
+        wall=state.wall,
+        on_wall=desk_wall(state, state.ask) if state.ask and not state.is_own_pace else None,
         notes=tuple(
             NoteLine(id=note.id, seat=note.seat, name=state.name(seat), at=note.at, text=note.text)
             for note in state.notes
@@ -345,6 +353,9 @@ def _useful(state: State, item: Item | None, ask: Ask | None) -> dict[str, bool]
         "give_mark": is_closed and is_scored(item),
         "drop": is_closed,
         "set_form": bool(kind.forms),
+        "place": bool(kind.wall),
+        "group_alike": kind.wall == "texts",
+        "join_words": kind.joined(item, "a", "b") is not None,
         "talk": not ask.told,
         "take_back": any(one.item == item.id for one in state.corrections),
     }

@@ -12,6 +12,7 @@ from pydantic import Field
 from lantern.core.classes.needs import NONE, Needs
 from lantern.core.questions import AnyAnswer, AnyItem
 from lantern.core.questions.items import ResultForm
+from lantern.core.session.settings import WallSettings
 from lantern.core.values import Milliseconds
 
 
@@ -94,7 +95,7 @@ class Corrected:
     """
 
     item: AnyItem
-    what: Literal["counts", "apart"]
+    what: Literal["counts", "apart", "joined"]
     text: str
     type: Literal["corrected"] = "corrected"
 
@@ -215,6 +216,43 @@ class FormSet:
 class ShareHidden:
     hidden: bool
     type: Literal["share_hidden"] = "share_hidden"
+
+
+@dataclass(frozen=True, slots=True)
+class WallSet:
+    """Walls are shown so from now on."""
+
+    wall: WallSettings
+    type: Literal["wall_set"] = "wall_set"
+
+
+@dataclass(frozen=True, slots=True)
+class Placed:
+    """Entries of a wall were let through or shown again, hidden, pinned or unpinned."""
+
+    item: str
+    entries: tuple[str, ...]
+    place: Literal["show", "hide", "pin", "unpin"]
+    type: Literal["placed"] = "placed"
+
+
+@dataclass(frozen=True, slots=True)
+class Grouped:
+    """Entries of a wall stand together, each group with its first; none: each stands by itself."""
+
+    item: str
+    groups: tuple[tuple[str, ...], ...]
+    type: Literal["grouped"] = "grouped"
+
+
+@dataclass(frozen=True, slots=True)
+class Backing:
+    """Somebody backs an entry of the wall, or does no more."""
+
+    ask: str
+    entry: str
+    backs: bool
+    type: Literal["backing"] = "backing"
 
 
 @dataclass(frozen=True, slots=True)
@@ -460,6 +498,10 @@ StoredEvent = (
     | Closed
     | FormSet
     | ShareHidden
+    | WallSet
+    | Placed
+    | Grouped
+    | Backing
     | ItemAdded
     | Withdrawn
     | Revealed

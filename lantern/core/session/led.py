@@ -7,7 +7,7 @@ from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session import impromptu, pausing, rounds, votes
+from lantern.core.session import impromptu, pausing, rounds, votes, wall
 from lantern.core.session.actors import Sent
 from lantern.core.session.allowing import own_deadline
 from lantern.core.session.common import CORRECTED, ENDED, RUNNING, Handlers
@@ -159,6 +159,7 @@ def _close_if_all(state: State, command: c.CloseIfAllAnswered, sent: Sent) -> Ev
 _ANYWHERE: Handlers = RUNNING | {
     c.SetCurtain: _set_curtain,
     c.HideShare: _hide_share,
+    c.SetWall: wall.set_wall,
     c.GoTo: _go_to,
     c.Advance: _advance,
     c.AskNow: impromptu.ask_now,
@@ -168,7 +169,10 @@ _ANYWHERE: Handlers = RUNNING | {
 }
 # An answer that was acknowledged may be sent again after the question closed: it must be told so.
 _ASKED: Handlers = (
-    _ANYWHERE | CORRECTED | {c.GiveAnswer: _give_answer, c.ClearAnswers: rounds.clear_answers, c.SetForm: _set_form}
+    _ANYWHERE
+    | CORRECTED
+    | {c.GiveAnswer: _give_answer, c.ClearAnswers: rounds.clear_answers, c.SetForm: _set_form}
+    | {c.Place: wall.place, c.GroupAlike: wall.group_alike, c.Back: wall.back}
 )
 _OVER: Handlers = _ASKED | {c.AskAgain: rounds.ask_again}
 

@@ -15,7 +15,7 @@ from lantern.core.session.actors import Actor
 from lantern.core.session.drawing import asked_of_all
 from lantern.core.session.paper import Paper
 from lantern.core.session.roster import Roster
-from lantern.core.session.settings import Settings
+from lantern.core.session.settings import Settings, WallSettings
 from lantern.core.values import Milliseconds
 
 
@@ -153,6 +153,28 @@ class Note:
     text: str
 
 
+AS_USUAL = WallSettings()
+
+
+@dataclass(frozen=True)
+class Wall:
+    """What the desk did with a wall's entries, by their ids. `read` are those that it let through, in that order;
+    `groups` are those that it grouped, each with its first."""
+
+    read: tuple[str, ...] = ()
+    hidden: frozenset[str] = frozenset()
+    pinned: tuple[str, ...] = ()
+    groups: tuple[tuple[str, ...], ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Backed:
+    """The entries that one person backs on one wall; `number` is that of the last command about them."""
+
+    entries: frozenset[str] = frozenset()
+    number: int = 0
+
+
 @dataclass(frozen=True)
 class State:
     """`step` counts the moves of the desk, so that a command made on an older view can be refused.
@@ -172,6 +194,7 @@ class State:
     seat.
 
     `forms` are the forms of results that the desk chose, by item; `share_hidden`: the class is not told how it did.
+    `wall` is how walls are shown, `walls` what was done with each, by item, `backed` what each seat backs on each.
     `asked_now` are the questions that were put in and opened on the spot (`impromptu`).
 
     At own pace: `started_at` is when everybody could begin, `time_given` what was added to everybody's time since,
@@ -220,6 +243,9 @@ class State:
     asked_now: frozenset[str] = frozenset()
     forms: Mapping[str, ResultForm] = field(default_factory=dict)
     share_hidden: bool = False
+    wall: WallSettings = AS_USUAL
+    walls: Mapping[str, Wall] = field(default_factory=dict)
+    backed: Mapping[int, Mapping[str, Backed]] = field(default_factory=dict)
 
     @property
     def is_own_pace(self) -> bool:
@@ -309,7 +335,14 @@ def new_session(
     items = {item.id: item for item in content.items}
     pages = frozenset(item.id for item in content.items if not kind_of(item).is_asked)
     return State(
-        content=content, settings=settings, items=items, seed=seed, rules=rules, roster=roster or {}, pages=pages
+        content=content,
+        settings=settings,
+        items=items,
+        seed=seed,
+        rules=rules,
+        roster=roster or {},
+        pages=pages,
+        wall=settings.wall,
     )
 
 

@@ -96,7 +96,7 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
         '"points":null,"place":null,"people":0,"right":0.0,"scored":0,'
         f'"paper":{{"items":{items},"pages":{pages},"at":"{at}","answered":[{answered}],"flagged":[{flagged}],'
         f'"began_at":{paper.began_at},"deadline":{deadline},"reached_at":{reached},"due":null,"went":{paper.latest},'
-        '"handed_in":null},"needs":null,"left_out":[],"word":null,"closing":null,"review":false,"notes":null}'
+        '"handed_in":null},"needs":null,"left_out":[],"word":null,"closing":null,"review":false,"notes":null,"backed":null}'
     )
 
 

@@ -52,6 +52,16 @@ class ClosingWords(Written):
     words: Annotated[str, Field(max_length=500)] = ""
 
 
+class WallSettings(Value):
+    """How walls of texts and words are shown. `live`: on the big screen as they come; `held`: only what the desk has
+    let through; `named`: with who wrote it; `backing`: students may back entries once the question is closed."""
+
+    live: bool = False
+    held: bool = False
+    named: bool = False
+    backing: bool = False
+
+
 class Settings(Value):
     """`explanations`, `marks` and `points` say what feedback holds, `notes` whether students may write to the teacher,
     `names_on_screen` whether the big screen names anybody. `goes_on_after`: a session that is led goes on by itself so
@@ -75,6 +85,7 @@ class Settings(Value):
     close_when_all_answered: bool = True
     goes_on_after: Annotated[int, Field(ge=3, le=120)] | None = None
     closing: ClosingWords = ClosingWords()
+    wall: WallSettings = WallSettings()
     game: AnyGame = PLAIN
 
     @property

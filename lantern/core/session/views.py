@@ -21,6 +21,7 @@ from lantern.core.session.paper import HandedInBy
 from lantern.core.session.settings import Feedback, FinalScore
 from lantern.core.session.standings import Standing, standings
 from lantern.core.session.votes import Votes, vote_before, votes_of
+from lantern.core.session.wall import ShownWall, backed_by, fills_now, shown_answers, shown_wall
 from lantern.core.values import Milliseconds, Value
 
 TOP_PLACES = 10
@@ -40,6 +41,7 @@ class Shown(Value):
     number: int | None
     asked_now: bool = False
     form: ResultForm | None = None
+    wall: ShownWall | None = None
     opened_at: Milliseconds | None = None
     deadline: Milliseconds | None = None
     tally: AnyTally | None = None
@@ -123,6 +125,13 @@ class MyNotes(Value):
     number: int
 
 
+class MyVoices(Value):
+    """The entries of the wall that one backs, and the number of the last command about them."""
+
+    entries: tuple[str, ...]
+    number: int
+
+
 class Mine(Value):
     """One student's own part. `name` is empty for a guest, who is called by the seat's number.
 
@@ -159,6 +168,7 @@ class Mine(Value):
     closing: Closing | None = None
     review: bool = False
     notes: MyNotes | None = None
+    backed: MyVoices | None = None
 
 
 class Place(Value):
@@ -251,7 +261,7 @@ def screen_view(state: State, code: str) -> ScreenView:
         phase=state.phase,
         step=state.step,
         questions=len(state.content.question_numbers()),
-        shown=None if state.is_paused else shown(state),
+        shown=None if state.is_paused else shown(state, screen=True),
         answered=len(answers),
         right_share=mean_mark(answers) if shows_share else None,
         people=len(people),
@@ -305,7 +315,14 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
         closing=own_closing(state, seat_number),
         review=may_review(state, seat_number),
         notes=own_notes(state, seat_number),
+        backed=own_voices(state, seat_number),
     )
+
+
+def own_voices(state: State, seat: int) -> MyVoices | None:
+    """On the wall that is on; None where none was ever given."""
+    own = backed_by(state, seat, state.cursor) if state.cursor else None
+    return MyVoices(entries=tuple(sorted(own.entries)), number=own.number) if own and own.number else None
 
 
 def own_notes(state: State, seat: int) -> MyNotes | None:
@@ -390,13 +407,15 @@ class Places:
         return len(self._over) if everything else sum(was_asked(self._state, seat, ask) for ask in self._over)
 
 
-def shown(state: State, *, desk: bool = False) -> Shown | None:
-    """The current item. The desk sees the tally as it grows, and the key from the start."""
+def shown(state: State, *, desk: bool = False, screen: bool = False) -> Shown | None:
+    """The current item. The desk sees the tally as it grows, and the key from the start; the big screen a wall as it
+    fills."""
     item = state.current
     if item is None or state.phase is Phase.ENDED:
         return None
     kind, ask = kind_of(item), state.ask
-    with_tally = ask is not None and (desk or (state.phase in RESULT_PHASES and not state.curtain))
+    is_out = not state.curtain and (state.phase in RESULT_PHASES or (screen and fills_now(state)))
+    with_tally = ask is not None and (desk or is_out)
     with_key = ask is not None and (desk or state.phase is Phase.REVEALED)
     first = vote_before(state, ask) if ask and with_tally else None
 
@@ -405,7 +424,8 @@ def shown(state: State, *, desk: bool = False) -> Shown | None:
         if of is None or not with_tally:
             return None
         counted_as = item if with_key else _keyless(item)
-        found = kind.tally(counted_as, [r.answer for r in state.responses_to(of)])
+        answers = [r.answer for r in state.responses_to(of)]
+        found = kind.tally(counted_as, answers if desk else shown_answers(state, item, answers))
         return kind.told(counted_as, found, desk=desk, with_key=with_key)
 
     tells_share = desk or (with_key and not state.share_hidden)
@@ -419,6 +439,7 @@ def shown(state: State, *, desk: bool = False) -> Shown | None:
             "opened_at": opened_at,
             "deadline": deadline,
             "tally": counted(ask),
+            "wall": shown_wall(state, ask, screen=screen) if ask and with_tally and not desk else None,
             "before": counted(first),
             "votes": votes_of(state, ask, with_marks=tells_share, desk=desk) if ask and first else None,
         }

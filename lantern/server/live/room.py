@@ -184,7 +184,8 @@ class Room:
         """Take over a newer state; an older one (batches of two processes may cross) is left aside.
 
         Returns the seats with devices here whose own part has changed: they are at another place of their papers, have
-        answered there, the desk wrote to them, or a note of theirs was read.
+        answered there, the desk wrote to them, a note of theirs was read, or they
+        backed something.
         """
         if loaded.seq < self.seq:
             return set()
@@ -192,9 +193,16 @@ class Room:
         self._loaded, self.seq, self._snapshot = loaded, loaded.seq, None
         after = loaded.state
         if before is None:  # what has changed for whom is not known any more
-            return set(self.devices) if is_news and (after.papers or after.words or after.noted) else set()
+            return (
+                set(self.devices) if is_news and (after.papers or after.words or after.noted or after.backed) else set()
+            )
         moved: set[int] = set()
-        own = ((before.papers, after.papers), (before.words, after.words), (before.noted, after.noted))
+        own = (
+            (before.papers, after.papers),
+            (before.words, after.words),
+            (before.noted, after.noted),
+            (before.backed, after.backed),
+        )
         for then, now in own:
             if now is not then:
                 moved |= {seat for seat in self.devices if now.get(seat) is not then.get(seat)}

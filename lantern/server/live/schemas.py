@@ -9,7 +9,7 @@ from lantern.core.classes.made_names import Language
 from lantern.core.questions import AnyAnswer
 from lantern.core.questions.content import Title
 from lantern.core.session import DeskCommand
-from lantern.core.session.commands import AskId
+from lantern.core.session.commands import AskId, EntryId
 from lantern.core.session.desk_view import DeskView
 from lantern.core.session.review import Reviewed
 from lantern.core.session.settings import Answers, Manner, Settings
@@ -248,6 +248,15 @@ class Flagging(Value):
     flagged: bool
 
 
+class Backing(Value):
+    """To give an entry of the wall one's voice, or to take it back."""
+
+    do: Literal["back"]
+    ask: AskId
+    entry: EntryId
+    backs: bool
+
+
 class Noting(Value):
     """A few words to the teacher."""
 
@@ -260,7 +269,7 @@ class HandingIn(Value):
 
 
 FromAStudent = Annotated[
-    Answering | Beginning | GoingTo | Clearing | Flagging | Noting | HandingIn,
+    Answering | Beginning | GoingTo | Clearing | Flagging | Noting | Backing | HandingIn,
     Field(discriminator="do"),
 ]
 

@@ -22,7 +22,7 @@ from pydantic import Field, TypeAdapter, ValidationError
 from lantern.core.errors import LanternError, TakenOut, UnknownSeat
 from lantern.core.messages import said
 from lantern.core.session import Actor, Command, Role, Sent
-from lantern.core.session.commands import BeginPaper, ClearAnswer, Flag, GiveAnswer, GoToPlace, HandIn, WriteNote
+from lantern.core.session.commands import Back, BeginPaper, ClearAnswer, Flag, GiveAnswer, GoToPlace, HandIn, WriteNote
 from lantern.core.values import Value
 from lantern.server.api.errors import TooFast, UnknownSession, farewell, replied, reply_to
 from lantern.server.doors.budget import Budget
@@ -37,6 +37,7 @@ from lantern.server.live.room import Room
 from lantern.server.live.schemas import (
     Ack,
     Answering,
+    Backing,
     Beginning,
     Clearing,
     Flagging,
@@ -204,6 +205,7 @@ MEANT: dict[type[Value], Callable[[int, Any], Command]] = {
     Beginning: lambda seat, said: BeginPaper(seat),
     Flagging: lambda seat, said: Flag(seat, said.item, said.flagged),
     Noting: lambda seat, said: WriteNote(seat, said.text),
+    Backing: lambda seat, said: Back(seat, said.ask, said.entry, said.backs),
     HandingIn: lambda seat, said: HandIn(seat),
 }
 

@@ -1,6 +1,6 @@
 """Open response: a text of one's own. It has no right answer that can be computed."""
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Callable, Iterable, Sequence
 from random import Random
 from typing import Annotated, Literal
 
@@ -59,6 +59,7 @@ class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]
     public_item = PublicOpenResponse
     answer = OpenResponseAnswer
     tally_model = OpenResponseTally
+    wall = "texts"
 
     def check(self, item: OpenResponseItem) -> list[Problem]:
         return common_problems(item)
@@ -83,6 +84,16 @@ class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]
 
     def score(self, item: OpenResponseItem, answer: OpenResponseAnswer) -> float | None:
         return None
+
+    def wall_parts(self, item: OpenResponseItem, answer: OpenResponseAnswer) -> tuple[tuple[str, str], ...]:
+        text = answer.text.strip()
+        return ((" ".join(text.split()).casefold(), text),)
+
+    def without_parts(
+        self, item: OpenResponseItem, answer: OpenResponseAnswer, hidden: Callable[[str], bool]
+    ) -> OpenResponseAnswer | None:
+        ((key, _),) = self.wall_parts(item, answer)
+        return None if hidden(key) else answer
 
     def tally(self, item: OpenResponseItem, answers: Iterable[OpenResponseAnswer]) -> OpenResponseTally:
         texts = sorted((answer.text.strip() for answer in answers), key=lambda text: (text.casefold(), text))

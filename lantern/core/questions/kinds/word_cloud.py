@@ -44,7 +44,8 @@ class WordCloudItem(Question):
     """`most` is how many words a student may send. Scored, `accepts` holds the words that are right.
 
     The mark is the share of right words among as many as could be given: min(most, accepted words).
-    Words in `apart` are counted each for itself, though they could be merged with another.
+    Words in `apart` are counted each for itself, though they could be merged with another; of each pair in `joined` the
+    first counts as the second.
     """
 
     kind: Literal["word_cloud"] = "word_cloud"
@@ -52,6 +53,7 @@ class WordCloudItem(Question):
     most: Annotated[int, Field(ge=1, le=MOST_WORDS)] = 3
     accepts: Annotated[tuple[Word, ...], Field(max_length=MOST_ACCEPTED)] = ()
     apart: Annotated[tuple[Word, ...], Field(max_length=MOST_ACCEPTED)] = ()
+    joined: Annotated[tuple[tuple[Word, Word], ...], Field(max_length=MOST_ACCEPTED)] = ()
 
     @property
     def is_marked(self) -> bool:
@@ -100,6 +102,7 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
     answer = WordCloudAnswer
     key_model = WordCloudKey
     tally_model = WordCloudTally
+    wall = "words"
     forms = ("words", "list", "bars")
     text_fields = ("accepts",)
 
@@ -159,7 +162,30 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
             return None
         return item.model_copy(update={"accepts": (*item.accepts, " ".join(word.split()))})
 
+    def wall_parts(self, item: WordCloudItem, answer: WordCloudAnswer) -> tuple[tuple[str, str], ...]:
+        key_of = _merger(item)
+        found = {key_of(word): " ".join(word.split()) for word in reversed(answer.words) if word.strip()}
+        return tuple(reversed(found.items()))
+
+    def without_parts(
+        self, item: WordCloudItem, answer: WordCloudAnswer, hidden: Callable[[str], bool]
+    ) -> WordCloudAnswer | None:
+        key_of = _merger(item)
+        words = tuple(word for word in answer.words if word.strip() and not hidden(key_of(word)))
+        return WordCloudAnswer(words=words) if words else None
+
+    def joined(self, item: WordCloudItem, text: str, into: str) -> WordCloudItem | None:
+        if len(item.joined) >= MOST_ACCEPTED or item.rules.version == FIRST or not text.strip() or not into.strip():
+            return None
+        pair = (" ".join(text.split()), " ".join(into.split()))
+        return item.model_copy(update={"joined": (*item.joined, pair)})
+
     def kept_apart(self, item: WordCloudItem, text: str) -> WordCloudItem | None:
+        joined = tuple(
+            pair for pair in item.joined if made_alike(pair[0], item.language) != made_alike(text, item.language)
+        )
+        if len(joined) < len(item.joined):
+            return item.model_copy(update={"joined": joined})
         if len(item.apart) >= MOST_ACCEPTED:
             return None
         return item.model_copy(update={"apart": (*item.apart, " ".join(text.split()))})
@@ -257,7 +283,25 @@ def _merger(item: WordCloudItem) -> Callable[[str], str]:
     """Gives what words have in common that count as one: it is compared and never shown, for it may be no word."""
     if item.rules.version == FIRST:
         return partial(first_rules.merge_key, loose=_LOOSE)
-    return partial(merged_as, language=item.language, apart=frozenset(made_alike(x, item.language) for x in item.apart))
+    merged = partial(
+        merged_as, language=item.language, apart=frozenset(made_alike(x, item.language) for x in item.apart)
+    )
+    return partial(_as_joined, merged=merged, heads=_heads(item, merged)) if item.joined else merged
+
+
+def _heads(item: WordCloudItem, merged: Callable[[str], str]) -> dict[str, str]:
+    """Of words that the desk joined, what each counts as: later ones after those of before."""
+    heads: dict[str, str] = {}
+    for text, into in item.joined:
+        gone, kept = (heads.get(merged(one), merged(one)) for one in (text, into))
+        if gone != kept:
+            heads = {word: kept if head == gone else head for word, head in heads.items()} | {gone: kept}
+    return heads
+
+
+def _as_joined(text: str, merged: Callable[[str], str], heads: dict[str, str]) -> str:
+    key = merged(text)
+    return heads.get(key, key)
 
 
 def _remark(item: WordCloudItem, word: str) -> Remark:

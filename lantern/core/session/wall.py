@@ -1,0 +1,329 @@
+"""A wall: what was written in one's own words, as the class sees it.
+
+1. An entry is what several said alike, or one text; its id says nothing of who wrote it, nor of what it says.
+2. The class sees entries once the question is closed, the big screen also while it is open if it fills as they come
+   (`live`). Where they are read before they are shown (`held`), what the desk has not let through is nowhere but on the
+   desk. What is hidden is nowhere else, either.
+3. Pinned ones come first; then the order in which they came, or were let through.
+4. Who may (`backing`) gives each entry one voice, not the own one's, once it is shown; how many it has is on the big
+   screen and the desk. A voice can be taken back.
+5. Hiding, pinning and grouping change no answer, no mark and no report.
+"""
+
+from collections import Counter
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass, field
+from functools import lru_cache
+from hashlib import sha256
+
+from lantern.core import errors
+from lantern.core.messages import said
+from lantern.core.questions import kind_of
+from lantern.core.questions.items import Answer, Item
+from lantern.core.questions.likeness import groups_of
+from lantern.core.questions.parts import cut
+from lantern.core.session import commands as c
+from lantern.core.session import events as e
+from lantern.core.session.actors import Recorded, Sent
+from lantern.core.session.changed import changed
+from lantern.core.session.model import Ask, Backed, Phase, State, Wall
+from lantern.core.session.people import own_seat
+from lantern.core.values import Value
+
+Events = Sequence[e.Event]
+MOST_ON_SCREEN, MOST_ON_PHONES, MOST_ON_DESK, LONGEST_SHOWN, MOST_NAMES = 300, 40, 2000, 280, 3
+NO_WALL, NOTHING_BACKED = Wall(), Backed()
+
+
+class WallEntry(Value):
+    """`count` is how many wrote it, `names` who did, where the wall names anybody. `alike` are texts that the desk has
+    grouped with it. `backed` is how many back it."""
+
+    id: str
+    text: str
+    count: int
+    names: tuple[str, ...] = ()
+    alike: tuple[str, ...] = ()
+    pinned: bool = False
+    backed: int = 0
+
+
+class ShownWall(Value):
+    """What the class sees; `more` entries are not listed. `backing`: one may back entries now."""
+
+    entries: tuple[WallEntry, ...]
+    more: int
+    backing: bool
+
+
+class DeskEntry(WallEntry):
+    """`hidden` by the desk; `unread`: it waits to be let through. `group` is the id of the entry that it is grouped
+    with, its own for the first of them; empty where it stands alone."""
+
+    hidden: bool
+    unread: bool
+    group: str
+
+
+class DeskWall(Value):
+    """All entries. `kind` is what stands there: texts, or words that are counted."""
+
+    kind: str
+    entries: tuple[DeskEntry, ...]
+    unread: int
+
+
+@dataclass(slots=True)
+class Gathered:
+    """What is on the wall for one entry: the text that most used, and who gave it."""
+
+    key: str
+    texts: Counter[str] = field(default_factory=Counter)
+    seats: list[int] = field(default_factory=list)
+
+    @property
+    def text(self) -> str:
+        return self.texts.most_common(1)[0][0]
+
+
+@lru_cache(maxsize=65536)
+def entry_id(seed: str, item: str, key: str) -> str:
+    return sha256(f"{seed}:{item}:{key}".encode()).hexdigest()[:12]
+
+
+def gathered(state: State, ask: Ask) -> dict[str, Gathered]:
+    """By entry id, in the order in which they came."""
+    item = state.item(ask.item_id)
+    kind = kind_of(item)
+    found: dict[str, Gathered] = {}
+    for response in state.responses_to(ask):
+        for key, text in kind.wall_parts(item, response.answer):
+            one = found.setdefault(entry_id(state.seed, item.id, key), Gathered(key))
+            one.texts[text] += 1
+            one.seats.append(response.seat)
+    return found
+
+
+def wall_of(state: State, item_id: str) -> Wall:
+    return state.walls.get(item_id, NO_WALL)
+
+
+def is_shown(state: State, item_id: str, entry: str) -> bool:
+    wall = wall_of(state, item_id)
+    return entry not in wall.hidden and (not state.wall.held or entry in wall.read)
+
+
+def shown_answers(state: State, item: Item, answers: Iterable[Answer]) -> list[Answer]:
+    """The answers as the class may see them counted: without what is hidden, or not let through yet."""
+    kind, wall = kind_of(item), wall_of(state, item.id)
+    if not kind.wall or not (wall.hidden or state.wall.held):
+        return list(answers)
+
+    def hidden(key: str) -> bool:
+        return not is_shown(state, item.id, entry_id(state.seed, item.id, key))
+
+    left = (kind.without_parts(item, answer, hidden) for answer in answers)
+    return [answer for answer in left if answer is not None]
+
+
+def fills_now(state: State) -> bool:
+    """Whether the big screen shows the wall while its question is open."""
+    item = state.current
+    return state.phase is Phase.OPEN and state.wall.live and item is not None and bool(kind_of(item).wall)
+
+
+def may_back(state: State) -> bool:
+    item = state.current
+    is_over = state.phase in (Phase.CLOSED, Phase.REVEALED) and not state.curtain and not state.is_paused
+    return state.wall.backing and is_over and item is not None and kind_of(item).wall == "texts"
+
+
+def shown_wall(state: State, ask: Ask, *, screen: bool) -> ShownWall | None:
+    """The wall of texts as the big screen, or as phones have it: these are told no voices, so that a voice is news for
+    nobody but its owner."""
+    item = state.item(ask.item_id)
+    if kind_of(item).wall != "texts":
+        return None
+    found, wall = gathered(state, ask), wall_of(state, item.id)
+    ids = [one for one in _in_order(state, wall, found) if is_shown(state, item.id, one)]
+    behind = {one: group[0] for group in _groups_among(wall, ids) for one in group[1:]}
+    heads = [one for one in ids if one not in behind]
+    voices = _voices(state, item.id) if screen else {}
+    most = MOST_ON_SCREEN if screen else MOST_ON_PHONES
+    entries = tuple(
+        WallEntry(
+            id=one,
+            text=cut(found[one].text, LONGEST_SHOWN),
+            count=len(found[one].seats),
+            names=_names(state, found[one].seats) if state.wall.named and state.settings.names_on_screen else (),
+            alike=tuple(cut(found[other].text, LONGEST_SHOWN) for other in ids if behind.get(other) == one),
+            pinned=one in wall.pinned,
+            backed=sum(voices.get(other, 0) for other in ids if other == one or behind.get(other) == one),
+        )
+        for one in heads[:most]
+    )
+    return ShownWall(entries=entries, more=max(0, len(heads) - most), backing=may_back(state))
+
+
+def desk_wall(state: State, ask: Ask) -> DeskWall | None:
+    item = state.item(ask.item_id)
+    kind = kind_of(item)
+    if not kind.wall:
+        return None
+    found, wall, voices = gathered(state, ask), wall_of(state, item.id), _voices(state, item.id)
+    group_of = {one: group[0] for group in _groups_among(wall, list(found)) for one in group}
+    unread = [one for one in found if state.wall.held and one not in wall.read and one not in wall.hidden]
+    waiting = set(unread)
+    order = [*unread, *(one for one in _in_order(state, wall, found) if one not in waiting)]
+    entries = tuple(
+        DeskEntry(
+            id=one,
+            text=found[one].text,
+            count=len(found[one].seats),
+            names=_names(state, found[one].seats),
+            pinned=one in wall.pinned,
+            backed=voices.get(one, 0),
+            hidden=one in wall.hidden,
+            unread=one in waiting,
+            group=group_of.get(one, ""),
+        )
+        for one in order[:MOST_ON_DESK]
+    )
+    return DeskWall(kind=kind.wall, entries=entries, unread=len(unread))
+
+
+def _in_order(state: State, wall: Wall, found: Mapping[str, Gathered]) -> list[str]:
+    came = [one for one in wall.read if one in found] if state.wall.held else list(found)
+    first = [one for one in wall.pinned if one in found]
+    rest = [one for one in (*came, *found) if one not in wall.pinned]
+    return list(dict.fromkeys((*first, *rest)))
+
+
+def _groups_among(wall: Wall, ids: Sequence[str]) -> list[list[str]]:
+    """What of each group is among these, if it is several."""
+    here = set(ids)
+    groups = ([one for one in group if one in here] for group in wall.groups)
+    return [group for group in groups if len(group) > 1]
+
+
+def _names(state: State, seats: Sequence[int]) -> tuple[str, ...]:
+    return tuple(state.name(state.seats[seat]) for seat in seats[:MOST_NAMES])
+
+
+def _voices(state: State, item_id: str) -> Counter[str]:
+    """How many back each entry: people who are still in."""
+    own = (of_one[item_id] for seat, of_one in state.backed.items() if item_id in of_one and _is_in(state, seat))
+    return Counter(entry for one in own for entry in one.entries)
+
+
+def _is_in(state: State, seat: int) -> bool:
+    return not state.seats[seat].removed
+
+
+def backed_by(state: State, seat: int, item_id: str) -> Backed:
+    """What this person backs among the entries of a question."""
+    return state.backed.get(seat, {}).get(item_id, NOTHING_BACKED)
+
+
+# --- what the desk and students do ---------------------------------------------------------------
+
+
+def set_wall(state: State, command: c.SetWall, sent: Sent) -> Events:
+    return [] if command.wall == state.wall else [e.WallSet(command.wall)]
+
+
+def place(state: State, command: c.Place, sent: Sent) -> Events:
+    ask = _with_wall(state, command.item)
+    wall, found = wall_of(state, command.item), gathered(state, ask)
+    if command.entry and command.entry not in found:
+        raise errors.NotPossible(said("not_on_the_wall", "This is not on the wall any more."))
+    entries = (command.entry,) if command.entry else tuple(found)
+    already = {
+        "show": lambda one: one in wall.read and one not in wall.hidden,
+        "hide": lambda one: one in wall.hidden,
+        "pin": lambda one: one in wall.pinned,
+        "unpin": lambda one: one not in wall.pinned,
+    }[command.place]
+    if not command.entry:  # all that wait are let through; what was hidden stays so
+        entries = tuple(one for one in entries if one not in wall.hidden)
+    moved = tuple(one for one in entries if not already(one))
+    return [e.Placed(command.item, moved, command.place)] if moved else []
+
+
+def group_alike(state: State, command: c.GroupAlike, sent: Sent) -> Events:
+    ask = _with_wall(state, command.item)
+    wall = wall_of(state, command.item)
+    if command.undo:
+        return [e.Grouped(command.item, ())] if wall.groups else []
+    found = gathered(state, ask)
+    groups = groups_of({one: found[one].text for one in _in_order(state, wall, found) if one not in wall.hidden})
+    return [e.Grouped(command.item, groups)] if groups != wall.groups else []
+
+
+def back(state: State, command: c.Back, sent: Sent) -> Events:
+    seat = own_seat(state, command.seat, sent)
+    ask = state.asks.get(command.ask)
+    own = backed_by(state, seat.number, ask.item_id) if ask else None
+    if own and sent.number <= own.number:
+        return []
+    if ask is None or ask is not state.ask or not may_back(state):
+        raise errors.NotPossible(said("no_backing_now", "This cannot be backed now."))
+    found = gathered(state, ask)
+    one = found.get(command.entry)
+    if one is None or not is_shown(state, ask.item_id, command.entry):
+        raise errors.NotPossible(said("not_on_the_wall", "This is not on the wall any more."))
+    if seat.number in one.seats:
+        raise errors.NotPossible(said("own_words", "These are your own words. Back another’s."))
+    return [e.Backing(ask.id, command.entry, command.backs)]
+
+
+def _with_wall(state: State, item_id: str) -> Ask:
+    ask = state.ask_of(item_id)
+    if ask is None or not kind_of(state.item(item_id)).wall:
+        raise errors.NotPossible(said("no_wall", "This question has no wall."))
+    return ask
+
+
+# --- what comes of it ----------------------------------------------------------------------------
+
+
+def on_placed(state: State, event: e.Placed) -> State:
+    wall = wall_of(state, event.item)
+    entries, gone = event.entries, set(event.entries)
+    hidden = wall.hidden | gone if event.place == "hide" else wall.hidden - gone
+    pinned = tuple(one for one in wall.pinned if one not in gone)
+    if event.place == "unpin":
+        return _with(state, event.item, changed(wall, pinned=pinned))
+    pinned = (*pinned, *entries) if event.place == "pin" else pinned if event.place == "hide" else wall.pinned
+    read = wall.read if event.place == "hide" else tuple(dict.fromkeys((*wall.read, *entries)))
+    return _with(state, event.item, changed(wall, hidden=hidden, pinned=pinned, read=read))
+
+
+def on_wall_set(state: State, event: e.WallSet) -> State:
+    """What the class saw already when reading first was chosen is as good as let through."""
+    ask = state.ask
+    if event.wall.held and not state.wall.held and ask and kind_of(state.item(ask.item_id)).wall:
+        wall = wall_of(state, ask.item_id)
+        if state.phase is not Phase.OPEN or state.wall.live:
+            seen = (one for one in gathered(state, ask) if one not in wall.hidden)
+            state = _with(state, ask.item_id, changed(wall, read=tuple(dict.fromkeys((*wall.read, *seen)))))
+    return changed(state, wall=event.wall)
+
+
+def on_grouped(state: State, event: e.Grouped) -> State:
+    return _with(state, event.item, changed(wall_of(state, event.item), groups=event.groups))
+
+
+def on_backing(state: State, recorded: Recorded) -> State:
+    event, seat = recorded.event, recorded.by.who
+    assert isinstance(event, e.Backing)
+    assert seat is not None
+    item = state.asks[event.ask].item_id
+    before = backed_by(state, seat, item).entries
+    entries = before | {event.entry} if event.backs else before - {event.entry}
+    own = {**state.backed.get(seat, {}), item: Backed(entries, recorded.sent.number)}
+    return changed(state, backed={**state.backed, seat: own})
+
+
+def _with(state: State, item_id: str, wall: Wall) -> State:
+    return changed(state, walls={**state.walls, item_id: wall})
