@@ -73,8 +73,6 @@ def _flat(metadata: Any) -> list[Any]:
 
 
 def _tuple(inner: tuple[Any, ...], metadata: list[Any]) -> st.SearchStrategy[Any]:
-    if Ellipsis not in inner:
-        return st.tuples(*(_of(one, []) for one in inner))
     fewest = max([0, *_bounds(metadata, MinLen, "min_length")])
     most = max(fewest, min([4, *_bounds(metadata, MaxLen, "max_length")]))
     return st.lists(_of(inner[0], []), min_size=fewest, max_size=most).map(tuple)

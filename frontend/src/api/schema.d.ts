@@ -3063,6 +3063,16 @@ export interface components {
             problem: components["schemas"]["Problem"];
         };
         /**
+         * JoinedWord
+         * @description `text` counts as `into`.
+         */
+        JoinedWord: {
+            /** Text */
+            text: string;
+            /** Into */
+            into: string;
+        };
+        /**
          * LetterItem
          * @description `letters` is how many of A to H are offered; any of `right` is right.
          *
@@ -4260,8 +4270,8 @@ export interface components {
          * @description `most` is how many words a student may send. Scored, `accepts` holds the words that are right.
          *
          *     The mark is the share of right words among as many as could be given: min(most, accepted words).
-         *     Words in `apart` are counted each for itself, though they could be merged with another; of each pair in `joined` the
-         *     first counts as the second.
+         *     Words in `apart` are counted each for itself, though they could be merged with another; those in `joined`
+         *     count as another.
          */
         WordCloudItem: {
             /** Id */
@@ -4348,10 +4358,7 @@ export interface components {
              * Joined
              * @default []
              */
-            joined?: [
-                string,
-                string
-            ][];
+            joined?: components["schemas"]["JoinedWord"][];
         };
         /** NewSet */
         NewSet: {

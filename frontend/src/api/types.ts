@@ -37,6 +37,7 @@ export type Settings = Required<Schemas['Settings']> & {
   questions: Required<Schemas['Chosen']>
   time: Required<Schemas['Timing']>
   closing: Required<Schemas['ClosingWords']>
+  wall: Required<Schemas['WallSettings']>
 }
 export type RunOffer = Schemas['RunOffer']
 export type PresetInfo = Schemas['PresetInfo']
@@ -45,6 +46,7 @@ export type GameName = GameChosen['game']
 export type GameOf<N extends GameName> = Extract<GameChosen, { game: N }>
 export type SessionInfo = Schemas['SessionInfo']
 export type ResultForm = NonNullable<Schemas['Shown']['form']>
+export type ShownWall = Schemas['ShownWall']
 export type AskedNow = Schemas['AskedNow']
 export type CodeInfo = Schemas['CodeInfo']
 export type Joined = Schemas['Joined']

@@ -14,6 +14,7 @@ const { busy, command } = useCorrections()
 const SAYINGS: Record<Corrected['what'], (text: string) => string> = {
   counts: (text) => `“${text}” counts`,
   apart: (text) => `“${text}” is counted apart`,
+  joined: (text) => `“${text}” is counted as another word`,
   key: (text) => `“${text}” is right`,
   full_marks: () => 'Everybody has a full mark',
   dropped: () => 'It is in no score',

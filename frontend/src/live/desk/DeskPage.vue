@@ -129,6 +129,7 @@ useKeys({
           :view="view"
           :seconds="view.stopped ? null : desk.time.seconds.value"
           :passed="desk.time.passed.value"
+          :desk="desk"
           @form="desk.setForm(view.shown!.item.id, $event)"
           @key="desk.setKey(view.shown!.item.id, $event)"
           @part="desk.keepApart(view.shown!.item.id, $event)"

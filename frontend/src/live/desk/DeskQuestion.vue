@@ -10,13 +10,16 @@ import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
 import UiButton from '@/ui/UiButton.vue'
 import VotesBeside from '../votes/VotesBeside.vue'
+import DeskWall from './DeskWall.vue'
 import MergedWords from './MergedWords.vue'
+import type { Desk } from './useDesk'
 
 const props = defineProps<{
   view: DeskView
   seconds: number | null
   /** Seconds since it was opened. */
   passed: number
+  desk: Desk
 }>()
 const emit = defineEmits<{
   form: [form: ResultForm]
@@ -69,6 +72,8 @@ const head = computed(() => {
 
 const curtain = computed(() => {
   if (props.view.curtain) return 'The curtain is drawn: the class does not see the result.'
+  if (props.view.phase === 'open' && props.view.on_wall && props.view.wall.live)
+    return 'The big screen shows it as it fills; devices once the question is closed.'
   return props.view.phase === 'open' ? 'The class sees the result once the question is closed.' : ''
 })
 </script>
@@ -87,7 +92,7 @@ const curtain = computed(() => {
   <p v-if="view.suggestion" class="mt-3 border-l-4 border-lamp pl-3">{{ view.suggestion.sentence }}</p>
   <VotesBeside v-if="shown.votes" :shown="shown" class="mt-4" />
   <AsyncView
-    v-else
+    v-else-if="view.on_wall?.kind !== 'texts'"
     :kind="shown.item.kind"
     part="result"
     :item="shown.item"
@@ -111,6 +116,7 @@ const curtain = computed(() => {
     </button>
     <kbd class="rounded-sm border border-current px-1.5 font-text text-xs" aria-hidden="true">R</kbd>
   </p>
+  <DeskWall v-if="view.on_wall" :view="view" :desk="desk" />
   <MergedWords
     v-if="view.allowed.includes('keep_apart')"
     :groups="merged"

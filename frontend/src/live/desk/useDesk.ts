@@ -65,6 +65,11 @@ export function useDesk(sessionId: number) {
     },
     setForm: (item: string, form: ResultForm) => command({ do: 'set_form', item, form }),
     hideShare: (hidden: boolean) => command({ do: 'hide_share', hidden }),
+    setWall: (wall: DeskView['wall']) => command({ do: 'set_wall', wall }),
+    place: (item: string, place: 'show' | 'hide' | 'pin' | 'unpin', entry: string | null) =>
+      command({ do: 'place', item, place, entry }),
+    groupAlike: (item: string, undo: boolean) => command({ do: 'group_alike', item, undo }),
+    joinWords: (item: string, text: string, into: string) => command({ do: 'join_words', item, text, into }),
     rename: (seat: number, name: string) => command({ do: 'rename', seat, name }),
     remove: (seat: number) => command({ do: 'remove', seat }),
     erase: (seat: number) => command({ do: 'erase', seat }),

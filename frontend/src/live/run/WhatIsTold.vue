@@ -31,6 +31,12 @@ const SCORES: [Settings['closing']['score'], string][] = [
   ['percent', 'as “78 %”'],
   ['both', 'as both'],
 ]
+const WALLS: [keyof Settings['wall'], string][] = [
+  ['live', 'fill on the big screen as they come'],
+  ['held', 'are read by you before anything is shown'],
+  ['backing', 'let students back each other’s texts'],
+  ['named', 'say who wrote what'],
+]
 const close = (change: Partial<Settings['closing']>): void => {
   settings.value = { ...settings.value, closing: { ...settings.value.closing, ...change } }
 }
@@ -71,6 +77,18 @@ const close = (change: Partial<Settings['closing']>): void => {
       label="Names on the big screen"
       hint="Who has come in, and who is ahead. Else it says how many."
     />
+    <fieldset v-if="isLed" class="py-3">
+      <legend class="font-bold">Walls of texts and words</legend>
+      <label v-for="[key, words] in WALLS" :key="key" class="flex min-h-8 items-center gap-2">
+        <input
+          type="checkbox"
+          class="size-4 accent-tide"
+          :checked="settings.wall[key]"
+          @change="settings.wall = { ...settings.wall, [key]: !settings.wall[key] }"
+        />
+        {{ words }}
+      </label>
+    </fieldset>
     <UiSwitch
       v-model="settings.notes"
       label="Students may write to you"

@@ -8,6 +8,7 @@ import AsyncView from '@/questions/shared/AsyncView.vue'
 import MediaView from '@/media/shown/MediaView.vue'
 import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
+import ScreenWall from './ScreenWall.vue'
 import VotesBeside from '../votes/VotesBeside.vue'
 
 const props = defineProps<{
@@ -48,6 +49,7 @@ const words = computed(() =>
   <div
     ref="frame"
     class="overflow-y-auto pr-1"
+    :class="shown.wall && 'flex flex-col'"
     :style="{ fontSize: `max(18px, ${scale}em)`, '--least': '18px' }"
     tabindex="0"
     role="region"
@@ -65,12 +67,13 @@ const words = computed(() =>
     </p>
     <PromptText :item="shown.item" class="text-[1.62em]" />
     <div
+      v-if="hasMedia || !shown.wall"
       class="mt-[1em] grid items-start gap-[1em]"
       :class="hasMedia && 'grid-cols-[minmax(0,1fr)_minmax(0,40%)]'"
     >
       <VotesBeside v-if="shown.votes" :shown="shown" />
       <AsyncView
-        v-else
+        v-else-if="!shown.wall"
         :kind="shown.item.kind"
         part="result"
         :item="shown.item"
@@ -87,6 +90,13 @@ const words = computed(() =>
         sizes="35vw"
       />
     </div>
+    <ScreenWall
+      v-if="shown.wall"
+      :wall="shown.wall"
+      :is-open="view.phase === 'open'"
+      :scale="scale"
+      class="mt-[0.6em] min-h-[50%] grow"
+    />
     <div
       v-if="shown.explanation_html || shown.explanation_media"
       class="mt-[0.9em] flex gap-[0.8em] border-l-4 border-light-bar pl-[0.7em] text-[max(18px,0.8em)]"

@@ -40,12 +40,19 @@ _LOOSE = Strictness(accents=False)
 """As the first rules merged."""
 
 
+class JoinedWord(Value):
+    """`text` counts as `into`."""
+
+    text: Word
+    into: Word
+
+
 class WordCloudItem(Question):
     """`most` is how many words a student may send. Scored, `accepts` holds the words that are right.
 
     The mark is the share of right words among as many as could be given: min(most, accepted words).
-    Words in `apart` are counted each for itself, though they could be merged with another; of each pair in `joined` the
-    first counts as the second.
+    Words in `apart` are counted each for itself, though they could be merged with another; those in `joined`
+    count as another.
     """
 
     kind: Literal["word_cloud"] = "word_cloud"
@@ -53,7 +60,7 @@ class WordCloudItem(Question):
     most: Annotated[int, Field(ge=1, le=MOST_WORDS)] = 3
     accepts: Annotated[tuple[Word, ...], Field(max_length=MOST_ACCEPTED)] = ()
     apart: Annotated[tuple[Word, ...], Field(max_length=MOST_ACCEPTED)] = ()
-    joined: Annotated[tuple[tuple[Word, Word], ...], Field(max_length=MOST_ACCEPTED)] = ()
+    joined: Annotated[tuple[JoinedWord, ...], Field(max_length=MOST_ACCEPTED)] = ()
 
     @property
     def is_marked(self) -> bool:
@@ -177,12 +184,12 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
     def joined(self, item: WordCloudItem, text: str, into: str) -> WordCloudItem | None:
         if len(item.joined) >= MOST_ACCEPTED or item.rules.version == FIRST or not text.strip() or not into.strip():
             return None
-        pair = (" ".join(text.split()), " ".join(into.split()))
+        pair = JoinedWord(text=" ".join(text.split())[:LONGEST], into=" ".join(into.split())[:LONGEST])
         return item.model_copy(update={"joined": (*item.joined, pair)})
 
     def kept_apart(self, item: WordCloudItem, text: str) -> WordCloudItem | None:
         joined = tuple(
-            pair for pair in item.joined if made_alike(pair[0], item.language) != made_alike(text, item.language)
+            pair for pair in item.joined if made_alike(pair.text, item.language) != made_alike(text, item.language)
         )
         if len(joined) < len(item.joined):
             return item.model_copy(update={"joined": joined})
@@ -292,8 +299,8 @@ def _merger(item: WordCloudItem) -> Callable[[str], str]:
 def _heads(item: WordCloudItem, merged: Callable[[str], str]) -> dict[str, str]:
     """Of words that the desk joined, what each counts as: later ones after those of before."""
     heads: dict[str, str] = {}
-    for text, into in item.joined:
-        gone, kept = (heads.get(merged(one), merged(one)) for one in (text, into))
+    for pair in item.joined:
+        gone, kept = (heads.get(merged(one), merged(one)) for one in (pair.text, pair.into))
         if gone != kept:
             heads = {word: kept if head == gone else head for word, head in heads.items()} | {gone: kept}
     return heads

@@ -13,6 +13,7 @@ import type { SeatLink } from './useSeat'
 import { t } from './words'
 
 const OutcomeHead = defineAsyncComponent(() => import('./OutcomeHead.vue'))
+const PhoneWall = defineAsyncComponent(() => import('./PhoneWall.vue'))
 const ReadAloud = defineAsyncComponent(() => import('./ReadAloud.vue'))
 const props = defineProps<{
   shown: Shown
@@ -28,6 +29,7 @@ const props = defineProps<{
   /** Whether it is said how the answer went. */
   marks?: boolean
   speak?: SeatLink['speak']
+  own?: SeatLink['own']
 }>()
 defineEmits<{ update: [answer: StudentAnswer | null] }>()
 
@@ -63,8 +65,15 @@ const speaks = computed(
       :description="mine?.description"
       class="mb-4 [--picture-height:30vh]"
     />
+    <PhoneWall
+      v-if="stage !== 'open' && shown.wall"
+      :wall="shown.wall"
+      :mine="mine"
+      :answer="answer"
+      :own="own"
+    />
     <AsyncView
-      v-if="stage !== 'open'"
+      v-else-if="stage !== 'open'"
       :kind="shown.item.kind"
       part="result"
       :item="shown.item"

@@ -130,6 +130,7 @@ function change(): void {
       :left="left"
       :marks="view.marks"
       :speak="link.speak"
+      :own="link.own"
       @update="chosen = $event"
     />
     <NoteToTeacher v-if="view?.notes && link.own" :own="link.own" :mine="mine" />

@@ -182,6 +182,12 @@ export function useSeat(seat: Joined) {
       return order(numberFor(asked, saidThere(asked)), { do: 'clear', ask: asked })
     },
     review: () => reviewOf(seat.token),
+    /** One's voice for an entry of the wall, or no more. */
+    back: (entry: string, backs: boolean) => {
+      const asked = ask.value
+      const number = numberFor(`backs ${asked}`, mine.value?.backed?.number)
+      return order(number, { do: 'back', ask: asked, entry, backs })
+    },
     /** To the teacher; returns why it was refused, or nothing. */
     note: async (text: string): Promise<string> => {
       const number = numberFor('notes', mine.value?.notes?.number)

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+/** A wall as its teacher sees it: what waits to be read first, and what can be done with each. */
+import { computed, ref } from 'vue'
+import type { DeskView } from '@/api/types'
+import { smallField } from '@/ui/recipes'
+import UiButton from '@/ui/UiButton.vue'
+import { answersShown, namesShown } from './hiding'
+import type { Desk } from './useDesk'
+
+const props = defineProps<{ view: DeskView; desk: Desk }>()
+const wall = computed(() => props.view.on_wall!)
+const item = computed(() => props.view.shown!.item.id)
+const isWords = computed(() => wall.value.kind === 'words')
+const FIRST = 120
+const all = ref(false)
+const entries = computed(() => (all.value ? wall.value.entries : wall.value.entries.slice(0, FIRST)))
+const isGrouped = computed(() => wall.value.entries.some((entry) => entry.group))
+
+interface Way {
+  key: keyof DeskView['wall']
+  words: string
+  hint: string
+}
+const ALL_WAYS: Way[] = [
+  { key: 'live', words: 'Fills as they come', hint: 'The big screen shows it while the question is open.' },
+  { key: 'held', words: 'Read before shown', hint: 'Only what you let through is shown.' },
+]
+const OF_TEXTS: Way[] = [
+  { key: 'backing', words: 'They may back each other’s', hint: 'One voice for each, once it is closed.' },
+  { key: 'named', words: 'With names', hint: 'Where the session names people on the big screen.' },
+]
+const ways = computed(() => (isWords.value ? ALL_WAYS : [...ALL_WAYS, ...OF_TEXTS]))
+
+function toggle(key: keyof DeskView['wall']): void {
+  void props.desk.setWall({ ...props.view.wall, [key]: !props.view.wall[key] })
+}
+function join(text: string, event: Event): void {
+  const select = event.target as HTMLSelectElement
+  if (select.value) void props.desk.joinWords(item.value, text, select.value)
+  select.value = ''
+}
+const small = 'min-h-8 rounded px-2 text-[15px] font-bold text-tide hover:underline'
+</script>
+
+<template>
+  <section aria-label="The wall" class="mt-4">
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-1 text-[15px]">
+      <label v-for="way in ways" :key="way.key" class="flex min-h-8 items-center gap-1.5" :title="way.hint">
+        <input
+          type="checkbox"
+          class="size-4 accent-tide"
+          :checked="view.wall[way.key]"
+          @change="toggle(way.key)"
+        />
+        {{ way.words }}
+      </label>
+    </div>
+    <div class="mt-1 flex flex-wrap items-center gap-2">
+      <UiButton v-if="wall.unread" size="small" look="main" @click="desk.place(item, 'show', null)"
+        >Let all {{ wall.unread }} through</UiButton
+      >
+      <UiButton
+        v-if="desk.can('group_alike') && wall.entries.length > 1"
+        size="small"
+        @click="desk.groupAlike(item, false)"
+        >Group those alike</UiButton
+      >
+      <UiButton v-if="isGrouped" size="small" look="quiet" @click="desk.groupAlike(item, true)"
+        >Part them again</UiButton
+      >
+    </div>
+    <p v-if="isGrouped" class="mt-1 text-[15px] text-slate">
+      Alike are those that share four fifths of their words by weight; the first of each group stands for it.
+    </p>
+    <p v-if="!wall.entries.length" class="mt-2 text-slate">Nothing has been written yet.</p>
+    <p v-else-if="!answersShown" class="mt-2 text-slate">
+      {{ wall.entries.length }} answers, hidden here. H shows them again.
+    </p>
+    <ul v-else class="mt-2 divide-y divide-rule border-y border-rule bg-sheet">
+      <li
+        v-for="entry in entries"
+        :key="entry.id"
+        class="flex items-start gap-3 px-3 py-1.5"
+        :class="[entry.unread && 'border-l-4 border-lamp', entry.group && entry.group !== entry.id && 'pl-9']"
+      >
+        <p
+          class="min-w-0 grow self-center leading-snug wrap-anywhere whitespace-pre-line"
+          :class="entry.hidden && 'text-slate line-through'"
+          dir="auto"
+        >
+          {{ entry.text }}
+          <span v-if="entry.count > 1" class="figure text-slate"> × {{ entry.count }}</span>
+          <span v-if="entry.backed" class="text-[15px] text-slate"> · {{ entry.backed }} think so, too</span>
+          <span v-if="!isWords && namesShown" class="text-[15px] text-slate">
+            · {{ entry.names?.join(', ') }}</span
+          >
+          <span v-if="entry.hidden" class="sr-only">, hidden</span>
+        </p>
+        <span class="flex shrink-0 flex-wrap justify-end">
+          <select
+            v-if="desk.can('join_words') && wall.entries.length > 1 && !entry.hidden"
+            :class="smallField"
+            class="max-w-32 text-[15px]"
+            :aria-label="`Count ${entry.text} as another word`"
+            @change="join(entry.text, $event)"
+          >
+            <option value="">counts as…</option>
+            <template v-for="other in wall.entries.slice(0, FIRST)" :key="other.id">
+              <option v-if="other.id !== entry.id">{{ other.text }}</option>
+            </template>
+          </select>
+          <button
+            v-if="entry.unread || entry.hidden"
+            type="button"
+            :class="small"
+            @click="desk.place(item, 'show', entry.id)"
+          >
+            {{ entry.hidden ? 'Show again' : 'Let through' }}
+          </button>
+          <button
+            v-if="!isWords && !entry.hidden"
+            type="button"
+            :class="small"
+            :aria-pressed="entry.pinned"
+            @click="desk.place(item, entry.pinned ? 'unpin' : 'pin', entry.id)"
+          >
+            {{ entry.pinned ? 'Unpin' : 'Pin' }}
+          </button>
+          <button
+            v-if="!entry.hidden"
+            type="button"
+            :class="small"
+            @click="desk.place(item, 'hide', entry.id)"
+          >
+            Hide
+          </button>
+        </span>
+      </li>
+    </ul>
+    <UiButton
+      v-if="answersShown && wall.entries.length > entries.length"
+      size="small"
+      class="mt-2"
+      @click="all = true"
+      >All {{ wall.entries.length }}</UiButton
+    >
+  </section>
+</template>
