@@ -267,7 +267,7 @@ def test_the_big_screen_names_nobody_where_that_was_chosen():
     room.answer(1, "B")
     room.advance(3)
     seen = screen_view(room.state, "KELP427")
-    assert (seen.phase, [row.name for row in seen.standings]) == (Phase.STANDINGS, ["", ""])
+    assert (seen.phase, [row.name for row in seen.standings]) == (Phase.STANDINGS, [""])
     assert "Fen" not in seen.model_dump_json()
 
 

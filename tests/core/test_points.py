@@ -1,8 +1,11 @@
+import pytest
+
 from lantern.core.games.points import PointsSettings
 from lantern.core.questions.kinds.letter import LetterAnswer, LetterItem
+from lantern.core.session import commands as c
 from lantern.core.session.commands import AddTime, Close, GoTo, Reopen, SetKey
 from lantern.core.session.standings import standings
-from lantern.core.session.views import Places, mine
+from lantern.core.session.views import Places, mine, screen_view
 from tests.builders import EARLY, a_session, a_set, choice
 
 
@@ -79,3 +82,41 @@ def test_marking_anew_after_a_reopening_gives_the_points_that_the_answer_had():
     room.do(SetKey("l1", LetterAnswer(letter="B")))
     room.do(SetKey("l1", LetterAnswer(letter="A")))
     assert room.state.responses("l1")[0] == first
+
+
+def test_the_big_screen_shows_who_moved_and_nobody_who_is_last():
+    room = a_session(a_set(choice("B", id="q1"), choice("B", id="q2")), *"ABCDEF")
+    for right in ("AB", "BCD"):
+        room.advance()
+        for seat, name in enumerate("ABCDEF", start=1):
+            room.answer(seat, "B" if name in right else "C")
+        room.advance(3)
+        shown = screen_view(room.state, "KELP427").standings
+        if right == "AB":
+            assert [(row.name, row.place, row.before) for row in shown] == [("A", 1, None), ("B", 1, None)]
+    assert [(row.name, row.place, row.before) for row in shown] == [("B", 1, 1), ("A", 2, 1), ("C", 2, 3), ("D", 2, 3)]
+    assert [row.points_before for row in shown] == [100, 100, 0, 0]
+    room.do(c.End())
+    ended = screen_view(room.state, "KELP427")
+    assert (ended.lights, ended.standings[0].before) == ((200, 100, 100, 100, 0, 0), None)
+
+
+@pytest.mark.parametrize(
+    ("points", "shown"), [("B", 1), ("BC", 1), ("BB", 2), ("BCCC", 1), ("BBBCC", 3), ("CCCCCC", 6)]
+)
+def test_of_a_few_half_are_shown_and_never_the_last(points, shown):
+    room = a_session(a_set(choice("B")), *(f"Student {n}" for n, _ in enumerate(points)))
+    room.advance()
+    for seat, letter in enumerate(points, start=1):
+        room.answer(seat, letter)
+    room.advance(3)
+    assert len(screen_view(room.state, "KELP427").standings) == shown
+
+
+def test_without_standings_there_are_no_lamps_either():
+    room = a_session(a_set(choice("B")), "Fen", show_standings=False)
+    room.advance()
+    room.answer(1, "B")
+    room.do(c.End())
+    view = screen_view(room.state, "KELP427")
+    assert (view.lights, view.standings) == ((), ())

@@ -5947,7 +5947,10 @@ export interface components {
              */
             do: "pause";
         };
-        /** Place */
+        /**
+         * Place
+         * @description `before` and `points_before` are those before the question that was asked last; None where that was the first.
+         */
         Place: {
             /** Name */
             name: string;
@@ -5955,6 +5958,13 @@ export interface components {
             points: number;
             /** Place */
             place: number;
+            /** Before */
+            before?: number | null;
+            /**
+             * Points Before
+             * @default 0
+             */
+            points_before?: number;
         };
         /**
          * Release
@@ -7982,7 +7992,8 @@ export interface components {
         };
         /**
          * ScreenView
-         * @description `right_share` is the mean mark, 0..1, once the class sees what is right. Without `named` nobody is named.
+         * @description `standings` are the first places, of half of the people at most: nobody is shown to be last. In the end `lights` are
+         *     the points of everybody, most first, without names. `right_share` is the mean mark, 0..1, once the class sees what is right. Without `named` nobody is named.
          */
         ScreenView: {
             /** Title */
@@ -8023,6 +8034,11 @@ export interface components {
             locked?: boolean;
             /** @default null */
             papers?: components["schemas"]["Papers"] | null;
+            /**
+             * Lights
+             * @default []
+             */
+            lights?: number[];
         };
         /**
          * Fault
@@ -9171,7 +9187,10 @@ export interface components {
              */
             do: "place";
         };
-        /** Place */
+        /**
+         * Place
+         * @description `before` and `points_before` are those before the question that was asked last; None where that was the first.
+         */
         lantern__core__session__views__Place: {
             /** Name */
             name: string;
@@ -9179,6 +9198,16 @@ export interface components {
             points: number;
             /** Place */
             place: number;
+            /**
+             * Before
+             * @default null
+             */
+            before?: number | null;
+            /**
+             * Points Before
+             * @default 0
+             */
+            points_before?: number;
         };
     };
     responses: never;

@@ -172,9 +172,13 @@ class Mine(Value):
 
 
 class Place(Value):
+    """`before` and `points_before` are those before the question that was asked last; None where that was the first."""
+
     name: str
     points: int
     place: int
+    before: int | None = None
+    points_before: int = 0
 
 
 class Papers(Value):
@@ -187,7 +191,10 @@ class Papers(Value):
 
 
 class ScreenView(Value):
-    """`right_share` is the mean mark, 0..1, once the class sees what is right. Without `named` nobody is named."""
+    """`standings` are the first places, of half of the people at most, without the last one. In the end `lights` are
+    the points of everybody, most first, and nobody's. `right_share` is the mean mark, 0..1, once the class sees what is
+    right. Without `named` nobody is named.
+    """
 
     title: str
     code: str
@@ -204,6 +211,7 @@ class ScreenView(Value):
     stopped: Stopped = ""
     locked: bool = False
     papers: Papers | None = None
+    lights: tuple[int, ...] = ()
 
 
 def student_view(state: State) -> StudentView:
@@ -266,9 +274,8 @@ def screen_view(state: State, code: str) -> ScreenView:
         right_share=mean_mark(answers) if shows_share else None,
         people=len(people),
         names=tuple(state.name(seat) for seat in people) if named and state.phase is Phase.LOBBY else (),
-        standings=tuple(_place(row, named) for row in standings(state)[:TOP_PLACES])
-        if ended or state.phase is Phase.STANDINGS
-        else (),
+        standings=places_shown(state) if ended or state.phase is Phase.STANDINGS else (),
+        lights=tuple(row.points for row in standings(state)) if ended else (),
         named=named,
         stopped=stopped(state),
         locked=state.locked,
@@ -469,8 +476,25 @@ def _keyless(item: Item) -> Item:
     return item.model_copy(update={"scored": False}) if isinstance(item, Question) else item
 
 
-def _place(row: Standing, named: bool) -> Place:
-    return Place(name=row.name if named else "", points=row.points, place=row.place)
+def places_shown(state: State) -> tuple[Place, ...]:
+    """The first places, after a question with what they were before it. Nobody is shown to be last."""
+    rows, last = standings(state), state.ask
+    earlier = [ask for ask in told_asks(state) if ask is not last] if state.phase is Phase.STANDINGS else []
+    before = {row.seat: row for row in standings(state, earlier)} if earlier else {}
+    last_place = max((row.place for row in rows), default=1)
+    middle = rows[(len(rows) - 1) // 2].place if rows else 1
+    first = [row for row in rows if row.place <= middle and (row.place == 1 or row.place < last_place)]
+    return tuple(_place(state, row, before.get(row.seat)) for row in first[:TOP_PLACES])
+
+
+def _place(state: State, row: Standing, before: Standing | None) -> Place:
+    return Place(
+        name=row.name if state.settings.names_on_screen else "",
+        points=row.points,
+        place=row.place,
+        before=before.place if before else None,
+        points_before=before.points if before else 0,
+    )
 
 
 def mean_mark(responses: list[Response]) -> float | None:

@@ -7,6 +7,7 @@ import { openLine } from '@/api/live'
 import type { ScreenMessage, SessionInfo } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
 import LanternClock from '@/ui/LanternClock.vue'
+import ScreenEnd from './ScreenEnd.vue'
 import ScreenFoot from './ScreenFoot.vue'
 import ScreenLobby from './ScreenLobby.vue'
 import ScreenQuestion from './ScreenQuestion.vue'
@@ -74,7 +75,8 @@ onMounted(async () => {
       <ScreenStopped v-else-if="view.stopped" :title="view.title" :for-today="view.stopped === 'today'" />
       <ScreenWork v-else-if="view.papers" :view="view" :seconds="time.seconds.value" />
       <ScreenLobby v-else-if="view.phase === 'lobby'" :view="view" :info="info" :session="session" />
-      <ScreenStandings v-else-if="view.phase === 'standings' || view.phase === 'ended'" :view="view" />
+      <ScreenStandings v-else-if="view.phase === 'standings'" :view="view" />
+      <ScreenEnd v-else-if="view.phase === 'ended'" :view="view" />
       <ScreenQuestion v-else :view="view" :now="time.now.value" :passed="time.passed.value" />
       <ScreenFoot
         v-if="view"
