@@ -3585,7 +3585,7 @@ export interface components {
         };
         /**
          * PageItem
-         * @description `prompt` is the heading, `body` the text under it.
+         * @description `prompt` is the heading, `body` the text under it. `joining`: the big screen says beside it how to join.
          */
         PageItem: {
             /** Id */
@@ -3632,6 +3632,11 @@ export interface components {
              * @default
              */
             body?: string;
+            /**
+             * Joining
+             * @default false
+             */
+            joining?: boolean;
         };
         /**
          * Pair
@@ -7312,6 +7317,11 @@ export interface components {
             scored?: boolean;
             /** Body Html */
             body_html: string;
+            /**
+             * Joining
+             * @default false
+             */
+            joining?: boolean;
         };
         /** PublicPoint */
         PublicPoint: {
@@ -7992,8 +8002,9 @@ export interface components {
         };
         /**
          * ScreenView
-         * @description `standings` are the first places, of half of the people at most: nobody is shown to be last. In the end `lights` are
-         *     the points of everybody, most first, without names. `right_share` is the mean mark, 0..1, once the class sees what is right. Without `named` nobody is named.
+         * @description `standings` are the first places, of half of the people at most, without the last one. In the end `lights` are
+         *     the points of everybody, most first, and nobody's. `right_share` is the mean mark, 0..1, once the class sees what is
+         *     right. Without `named` nobody is named.
          */
         ScreenView: {
             /** Title */

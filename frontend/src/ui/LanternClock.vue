@@ -56,12 +56,9 @@ const INNER = HEIGHT - 3
 
 <style scoped>
 .lamp {
-  fill: var(--color-lamp);
+  fill: var(--lamp);
   transition:
     height 0.2s linear,
     y 0.2s linear;
-}
-.night .lamp {
-  fill: var(--color-beam);
 }
 </style>

@@ -8,7 +8,7 @@ import DeskMore from './DeskMore.vue'
 import type { Desk } from './useDesk'
 
 const props = defineProps<{ view: DeskView; desk: Desk; now: number }>()
-const emit = defineEmits<{ next: []; ask: []; end: []; keys: []; write: [] }>()
+const emit = defineEmits<{ next: []; ask: []; end: []; keys: []; write: []; screen: [] }>()
 
 const MOVES: Record<DeskView['next'], string> = {
   next: 'Next',
@@ -67,7 +67,7 @@ const goesOn = computed(() => {
       <UiButton v-if="desk.can('add_time')" @click="desk.addTime(15)">+15 s</UiButton>
       <UiButton v-if="desk.can('talk')" hint="V" @click="desk.talk(120)">Talk it over</UiButton>
       <DeskAnswers :desk="desk" :is-asked="!!view.shown?.ask" />
-      <DeskMore :view="view" :desk="desk" @write="emit('write')" />
+      <DeskMore :view="view" :desk="desk" @write="emit('write')" @screen="emit('screen')" />
       <span class="grow" />
       <UiButton :disabled="!view.previous" @click="desk.goTo(view.previous!)">Back</UiButton>
       <UiButton :disabled="!view.following" @click="desk.goTo(view.following!)">Skip</UiButton>
@@ -75,7 +75,13 @@ const goesOn = computed(() => {
     <template v-else>
       <UiButton v-if="mayAsk" hint="N" @click="emit('ask')">Ask now</UiButton>
       <DeskAnswers v-if="view.phase === 'lobby' && !view.stopped" :desk="desk" :is-asked="false" />
-      <DeskMore v-if="view.phase !== 'ended'" :view="view" :desk="desk" @write="emit('write')" />
+      <DeskMore
+        v-if="view.phase !== 'ended'"
+        :view="view"
+        :desk="desk"
+        @write="emit('write')"
+        @screen="emit('screen')"
+      />
       <span class="grow" />
     </template>
     <UiButton look="quiet" class="px-2!" aria-label="The list of keys" @click="emit('keys')">?</UiButton>

@@ -7,6 +7,7 @@ import { useKeys } from '@/composables/useKeys'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import AskNow from './AskNow.vue'
+import BigScreenDialog from './BigScreenDialog.vue'
 import DeskBar from './DeskBar.vue'
 import DeskFault from './DeskFault.vue'
 import DeskHead from './DeskHead.vue'
@@ -28,7 +29,7 @@ const router = useRouter()
 const sessionId = Number(useRoute().params.id)
 const desk = useDesk(sessionId)
 const { view, status, gone } = desk
-const asking = ref<'end' | 'collect' | 'keys' | 'notes' | 'now' | null>(null)
+const asking = ref<'end' | 'collect' | 'keys' | 'notes' | 'now' | 'screen' | null>(null)
 const writing = ref<WrittenTo | null>(null)
 const everybody = { seat: null, name: 'everybody' }
 const isOwnPace = computed(() => view.value?.settings.manner === 'own_pace')
@@ -154,7 +155,9 @@ useKeys({
       @end="asking = 'end'"
       @keys="asking = 'keys'"
       @write="writing = everybody"
+      @screen="asking = 'screen'"
     />
+    <BigScreenDialog :open="asking === 'screen'" @close="asking = null" @screen="openBigScreen(sessionId)" />
     <AskNow v-if="asking === 'now'" :desk="desk" @close="asking = null" />
     <DeskNotes :open="asking === 'notes'" :view="view" :desk="desk" @close="asking = null" />
     <WriteDialog :to="writing" :desk="desk" @close="writing = null" />

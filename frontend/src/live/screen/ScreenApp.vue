@@ -1,12 +1,15 @@
 <script setup lang="ts">
 /** The big screen: what the whole room looks at. */
-import { useEventListener, useLocalStorage, useTitle } from '@vueuse/core'
+import { useEventListener, useTitle } from '@vueuse/core'
 import { computed, onMounted, ref, watchEffect } from 'vue'
 import { api, data } from '@/api/http'
 import { openLine } from '@/api/live'
 import type { ScreenMessage, SessionInfo } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
 import LanternClock from '@/ui/LanternClock.vue'
+import { nextLook, useLook, useSoundOn, useVolume } from './bigScreen'
+import { momentOf } from './cues'
+import ScreenCoast from './ScreenCoast.vue'
 import ScreenEnd from './ScreenEnd.vue'
 import ScreenFoot from './ScreenFoot.vue'
 import ScreenLobby from './ScreenLobby.vue'
@@ -14,6 +17,7 @@ import ScreenQuestion from './ScreenQuestion.vue'
 import ScreenStandings from './ScreenStandings.vue'
 import ScreenStopped from './ScreenStopped.vue'
 import ScreenWork from './ScreenWork.vue'
+import { useSounds } from './useSounds'
 
 const props = defineProps<{ session: number }>()
 const line = openLine<ScreenMessage>({
@@ -26,12 +30,15 @@ const time = useTimeLeft(() => {
   return papers ? { opened_at: papers.since, deadline: papers.deadline } : view.value?.shown
 }, line.offset)
 const info = ref<SessionInfo | null>(null)
-const room = useLocalStorage<'night' | 'day'>('lantern.screen-room', 'night')
+const look = useLook()
+const soundOn = useSoundOn()
+const volume = useVolume()
+const sounds = useSounds(() => momentOf(view.value, time.seconds.value), soundOn, volume)
 
 useTitle(computed(() => `${view.value?.title ?? 'Big screen'} · Tall Lantern`))
 
 /** What does not fit, as in a small or much enlarged window, stands on the same ground. */
-watchEffect(() => (document.body.className = `${room.value} bg-ground`))
+watchEffect(() => (document.body.className = `${look.value} bg-ground`))
 
 const isAsked = computed(() => !!view.value?.shown?.number)
 const lit = computed(
@@ -48,8 +55,16 @@ function fullScreen(): void {
   else void document.documentElement.requestFullscreen()
 }
 
+const KEYS: Record<string, () => void> = {
+  f: fullScreen,
+  s: () => (soundOn.value = !soundOn.value),
+  t: () => (look.value = nextLook(look.value)),
+}
+useEventListener(document, 'pointerdown', () => sounds.wake())
 useEventListener(document, 'keydown', (event: KeyboardEvent) => {
-  if (event.key.toLowerCase() === 'f' && !event.ctrlKey && !event.metaKey) fullScreen()
+  sounds.wake()
+  if (event.ctrlKey || event.metaKey || event.altKey) return
+  KEYS[event.key.toLowerCase()]?.()
 })
 
 onMounted(async () => {
@@ -60,9 +75,10 @@ onMounted(async () => {
 
 <template>
   <main
-    :class="room"
-    class="group grid min-h-screen grid-cols-[clamp(5rem,11.7vw,14rem)_1fr] bg-ground text-[clamp(18px,2.1vw,44px)] text-front"
+    :class="look"
+    class="on-look group isolate grid min-h-screen grid-cols-[clamp(5rem,11.7vw,28rem)_1fr] bg-ground text-[clamp(18px,min(2.1vw,3.6vh),96px)] text-front"
   >
+    <ScreenCoast :look="look" />
     <div class="sticky top-0 flex h-screen items-center justify-center border-r border-line py-[4vh]">
       <LanternClock :share="time.share.value" :lit="lit" :count="count" class="h-[90vh] max-w-full" />
     </div>
@@ -77,14 +93,23 @@ onMounted(async () => {
       <ScreenLobby v-else-if="view.phase === 'lobby'" :view="view" :info="info" :session="session" />
       <ScreenStandings v-else-if="view.phase === 'standings'" :view="view" />
       <ScreenEnd v-else-if="view.phase === 'ended'" :view="view" />
-      <ScreenQuestion v-else :view="view" :now="time.now.value" :passed="time.passed.value" />
+      <ScreenQuestion
+        v-else
+        :view="view"
+        :now="time.now.value"
+        :passed="time.passed.value"
+        :info="info"
+        :session="session"
+      />
       <ScreenFoot
         v-if="view"
         :view="view"
         :info="info"
-        :room="room"
+        v-model:look="look"
+        v-model:sound="soundOn"
+        v-model:volume="volume"
+        :sound-waits="sounds.waits.value"
         :offline="line.status.value === 'offline'"
-        @room="room = room === 'night' ? 'day' : 'night'"
         @full="fullScreen"
       />
     </div>

@@ -2,23 +2,55 @@
 import { computed } from 'vue'
 import type { ScreenView, SessionInfo } from '@/api/types'
 import { spacedCode } from '@/composables/codes'
+import { LOOKS, type Look } from './bigScreen'
 
 const props = defineProps<{
   view: ScreenView
   info: SessionInfo | null
-  room: 'night' | 'day'
   offline: boolean
+  /** Sound is on, and the browser waits until somebody touches the page. */
+  soundWaits: boolean
 }>()
-const emit = defineEmits<{ room: []; full: [] }>()
+const look = defineModel<Look>('look', { required: true })
+const sound = defineModel<boolean>('sound', { required: true })
+const volume = defineModel<number>('volume', { required: true })
+const emit = defineEmits<{ full: [] }>()
 
 const address = computed(() => props.info?.join_url.replace(/^https?:\/\//, '').replace(/\/[^/]+$/, '') ?? '')
 const showsCode = computed(() => !['lobby', 'ended'].includes(props.view.phase))
-const quiet =
-  'rounded px-2 text-[18px] text-soft opacity-0 group-hover:opacity-100 hover:text-front focus-visible:opacity-100'
+const quiet = 'rounded px-2 text-[18px] text-soft hover:text-front'
 </script>
 
 <template>
-  <footer class="flex flex-wrap items-baseline gap-x-[1em] gap-y-2 pt-[2vh] text-[max(18px,0.7em)] text-soft">
+  <footer
+    class="relative flex flex-wrap items-baseline gap-x-[1em] gap-y-2 pt-[2vh] text-[max(18px,0.7em)] text-soft"
+  >
+    <!-- Out of sight until somebody reaches for them; they take no room from what the class reads. -->
+    <div
+      class="absolute right-0 bottom-full flex items-center gap-1 rounded bg-ground opacity-0 focus-within:opacity-100 group-hover:opacity-100"
+    >
+      <label :class="quiet"
+        ><span class="sr-only">Look</span>
+        <select v-model="look" class="bg-ground text-front">
+          <option v-for="(words, one) in LOOKS" :key="one" :value="one">{{ words }}</option>
+        </select>
+      </label>
+      <button type="button" :class="quiet" :aria-pressed="sound" @click="sound = !sound">
+        {{ sound ? 'Sound off' : 'Sound on' }} (S)
+      </button>
+      <input
+        v-if="sound"
+        v-model.number="volume"
+        type="range"
+        min="0"
+        max="1"
+        step="0.05"
+        aria-label="Volume"
+        :class="quiet"
+        class="w-32"
+      />
+      <button type="button" :class="quiet" @click="emit('full')">Full screen (F)</button>
+    </div>
     <p v-if="offline" role="alert" class="font-bold text-light">No connection. Trying again…</p>
     <p v-else-if="view.locked && view.phase !== 'ended'">The doors are locked.</p>
     <p v-else-if="showsCode">
@@ -28,10 +60,7 @@ const quiet =
       }}</b>
     </p>
     <span class="grow" />
-    <button type="button" :class="quiet" @click="emit('room')">
-      {{ room === 'night' ? 'Bright room' : 'Dark room' }}
-    </button>
-    <button type="button" :class="quiet" @click="emit('full')">Full screen (F)</button>
+    <p v-if="soundWaits" class="text-light">Press a key here for sound.</p>
     <p v-if="view.shown?.number" role="status">{{ view.answered }} of {{ view.people }} have answered</p>
   </footer>
 </template>

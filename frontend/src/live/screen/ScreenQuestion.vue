@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { ScreenView } from '@/api/types'
+import type { PublicItem, ScreenView, SessionInfo } from '@/api/types'
 import { clockTime, percent } from '@/composables/format'
 import { useFit } from '@/composables/useFit'
 import { viewsOf } from '@/questions/registry'
@@ -8,6 +8,7 @@ import AsyncView from '@/questions/shared/AsyncView.vue'
 import MediaView from '@/media/shown/MediaView.vue'
 import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
+import JoinHow from './JoinHow.vue'
 import ScreenWall from './ScreenWall.vue'
 import VotesBeside from '../votes/VotesBeside.vue'
 
@@ -16,8 +17,12 @@ const props = defineProps<{
   now: number
   /** Seconds since it was opened. */
   passed: number
+  info: SessionInfo | null
+  session: number
 }>()
 const shown = computed(() => props.view.shown!)
+/** A page has the screen to itself: its text begins larger. */
+const PAGE = 1.4
 const frame = ref<HTMLElement>()
 const scale = useFit(frame, () => [shown.value.item.id, props.view.phase, !!shown.value.tally])
 
@@ -40,6 +45,11 @@ const hasMedia = computed(() => {
   return !!sound || !!video || (!!picture && !viewsOf(shown.value.item).showsPicture)
 })
 
+/** A page with nothing but a picture or a film gives it all the room. */
+const mediaAlone = computed(() => hasMedia.value && !shown.value.number && !bodyOf(shown.value.item))
+const bodyOf = (item: PublicItem): string => ('body_html' in item ? item.body_html : '')
+const joins = computed(() => 'joining' in shown.value.item && shown.value.item.joining && !props.view.locked)
+
 const words = computed(() =>
   viewsOf(shown.value.item).inWords(shown.value.item, shown.value.tally ?? null, shown.value.key ?? null),
 )
@@ -50,7 +60,7 @@ const words = computed(() =>
     ref="frame"
     class="overflow-y-auto pr-1"
     :class="shown.wall && 'flex flex-col'"
-    :style="{ fontSize: `max(18px, ${scale}em)`, '--least': '18px' }"
+    :style="{ fontSize: `max(18px, ${scale * (shown.number ? 1 : PAGE)}em)`, '--least': '18px' }"
     tabindex="0"
     role="region"
     aria-label="The question"
@@ -69,7 +79,9 @@ const words = computed(() =>
     <div
       v-if="hasMedia || !shown.wall"
       class="mt-[1em] grid items-start gap-[1em]"
-      :class="hasMedia && 'grid-cols-[minmax(0,1fr)_minmax(0,40%)]'"
+      :class="
+        hasMedia && !mediaAlone && (shown.number ? 'grid-cols-[minmax(0,1fr)_minmax(0,40%)]' : 'grid-cols-2')
+      "
     >
       <VotesBeside v-if="shown.votes" :shown="shown" />
       <AsyncView
@@ -86,10 +98,17 @@ const words = computed(() =>
         :shown="shown"
         :is-open="view.phase === 'open'"
         :now="now"
-        class="[--picture-height:46vh]"
-        sizes="35vw"
+        :class="
+          mediaAlone
+            ? '[--picture-height:62vh]'
+            : shown.number
+              ? '[--picture-height:46vh]'
+              : '[--picture-height:56vh]'
+        "
+        :sizes="mediaAlone ? '80vw' : shown.number ? '35vw' : '45vw'"
       />
     </div>
+    <JoinHow v-if="joins" :code="view.code" :info="info" :session="session" class="mt-[1em]" />
     <ScreenWall
       v-if="shown.wall"
       :wall="shown.wall"

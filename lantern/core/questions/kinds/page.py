@@ -23,15 +23,17 @@ from lantern.core.questions.textform import body_lines, body_of
 
 
 class PageItem(Item):
-    """`prompt` is the heading, `body` the text under it."""
+    """`prompt` is the heading, `body` the text under it. `joining`: the big screen says beside it how to join."""
 
     kind: Literal["page"] = "page"
     body: PromptText = ""
+    joining: bool = False
 
 
 class PublicPage(PublicItem):
     kind: Literal["page"] = "page"
     body_html: str
+    joining: bool = False
 
     def read_out(self) -> Iterator[tuple[str, str]]:
         yield "body", self.body_html
@@ -50,7 +52,9 @@ class Page(Kind[PageItem, Answer, Tally]):
         return problems
 
     def public(self, item: PageItem, secret: str = "") -> PublicPage:
-        return PublicPage.model_validate({**public_fields(item), "body_html": block_html(item.body)})
+        return PublicPage.model_validate(
+            {**public_fields(item), "body_html": block_html(item.body), "joining": item.joining}
+        )
 
     def texts(self, item: PageItem) -> list[str]:
         return [item.prompt, item.body]
