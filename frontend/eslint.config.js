@@ -22,7 +22,7 @@ const DOORS = {
   questions: ['registry', 'blank', 'kindViews', 'ItemGlance\\.vue', 'shared/.*'],
   games: ['registry'],
   classes: ['student'],
-  live: ['desk', 'run', 'screen', 'student', 'student/tried'],
+  live: ['desk', 'remote', 'run', 'screen', 'student', 'student/tried'],
 }
 const OPEN = ['api', 'words', 'composables', 'ui']
 

@@ -33,6 +33,7 @@ TEACHERS = allowed("own lists and presets")
 KEEPERS = allowed("what a school decides")
 KEEPER_HERE = allowed("roles of colleagues")
 STUDENT = allowed("a seat")
+REMOTE = allowed("a remote")
 EVERYBODY = allowed("a code")
 BY_CSRF_ALONE = allowed("signing in and up")
 """Signing in and up want the CSRF token of our own pages, which a student's page and a script do not have."""
@@ -130,6 +131,12 @@ MAY = {
     "GET /api/live/sets/{set_id}/run": OWNER,
     "POST /api/live/plan": OWNER,
     "GET /api/live/unprepared": TEACHERS,
+    "POST /api/live/sessions/{session_id}/remotes": OWNER,
+    "GET /api/live/sessions/{session_id}/remotes": OWNER,
+    "DELETE /api/live/sessions/{session_id}/remotes": OWNER,
+    "POST /api/live/remote/claim": REMOTE,
+    "POST /api/live/remote/commands": REMOTE,
+    "GET /api/live/remote": REMOTE,
     "GET /api/live/sessions/{session_id}/asked-now": OWNER,
     "POST /api/live/sessions/{session_id}/asked-now": OWNER,
     "PUT /api/live/presets": TEACHERS,
@@ -256,6 +263,14 @@ class School:
             "PUT /api/live/presets": {"name": "Test", "settings": {}},
             "PUT /api/live/sessions/{session_id}/prepared": {"settings": {}},
             "POST /api/live/sessions/{session_id}/asked-now": {"title": "Asked in the fog"},
+            "POST /api/live/sessions/{session_id}/remotes": {},
+            "POST /api/live/remote/claim": {"key": "a-guess"},
+            "POST /api/live/remote/commands": {
+                "id": "c1",
+                "page": "p",
+                "number": 1,
+                "command": {"do": "pause"},
+            },
             "POST /api/live/sessions/{session_id}/commands": {
                 "id": "c1",
                 "page": "p",

@@ -1472,6 +1472,82 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live/sessions/{session_id}/remotes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Count Remotes */
+        get: operations["lantern_server_live_router_count_remotes"];
+        put?: never;
+        /**
+         * Offer Remote
+         * @description A picture by which one phone becomes a remote for this session.
+         */
+        post: operations["lantern_server_live_router_offer_remote"];
+        /** Cut Remotes Off */
+        delete: operations["lantern_server_live_router_cut_remotes_off"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live/remote/claim": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Claim Remote
+         * @description A phone that has scanned the picture.
+         */
+        post: operations["lantern_server_live_router_claim_remote"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live/remote/commands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Send Remote Command */
+        post: operations["lantern_server_live_router_send_remote_command"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live/remote": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Remote Message */
+        get: operations["lantern_server_live_router_remote_message"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live/sessions/{session_id}/fault": {
         parameters: {
             query?: never;
@@ -8052,6 +8128,101 @@ export interface components {
             lights?: number[];
         };
         /**
+         * RemoteOffer
+         * @description `picture` is a QR picture (SVG) of `url`; it is good for so many `seconds`, and for one phone.
+         */
+        RemoteOffer: {
+            /** Url */
+            url: string;
+            /** Picture */
+            picture: string;
+            /** Seconds */
+            seconds: number;
+        };
+        /** Remotes */
+        Remotes: {
+            /** Connected */
+            connected: number;
+        };
+        /**
+         * RemoteToken
+         * @description What the phone keeps.
+         */
+        RemoteToken: {
+            /** Token */
+            token: string;
+        };
+        /**
+         * RemoteKey
+         * @description What the picture holds.
+         */
+        RemoteKey: {
+            /** Key */
+            key: string;
+        };
+        /**
+         * RemoteOrder
+         * @description What a remote says; `page` is made by the phone.
+         */
+        RemoteOrder: {
+            /** Id */
+            id: string;
+            /** Page */
+            page: string;
+            /** Number */
+            number: number;
+            /** Command */
+            command: components["schemas"]["Advance"] | components["schemas"]["SetCurtain"] | components["schemas"]["SetForm"] | components["schemas"]["AskNow"] | components["schemas"]["Talk"] | components["schemas"]["AddTime"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"];
+        };
+        /** RemoteMessage */
+        RemoteMessage: {
+            /** Now */
+            now: number;
+            /** Version */
+            version: string;
+            view: components["schemas"]["RemoteView"];
+        };
+        /**
+         * RemoteView
+         * @description A part of the desk's view, under the same names. `people` is how many are in. The result of `shown` is as the
+         *     class would be told it.
+         */
+        RemoteView: {
+            /** Title */
+            title: string;
+            phase: components["schemas"]["Phase"];
+            /** Step */
+            step: number;
+            /**
+             * Stopped
+             * @enum {string}
+             */
+            stopped: "" | "paused" | "today";
+            /** Curtain */
+            curtain: boolean;
+            /** Questions */
+            questions: number;
+            shown: components["schemas"]["Shown"] | null;
+            /** Answered */
+            answered: number;
+            /** People */
+            people: number;
+            /** Here */
+            here: number;
+            /** Right Share */
+            right_share: number | null;
+            next: components["schemas"]["Move"];
+            /** Allowed */
+            allowed: string[];
+            /** Forms */
+            forms: ("bars" | "shares" | "dots" | "words" | "list")[];
+            /** Goes On At */
+            goes_on_at: number | null;
+            suggestion: components["schemas"]["Message"] | null;
+            /** Notes */
+            notes: components["schemas"]["NoteLine"][];
+        };
+        /**
          * Fault
          * @description Where a session stands. `others` are how many later events hang on that one.
          */
@@ -11453,6 +11624,140 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ScreenMessage"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_count_remotes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Remotes"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_offer_remote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemoteOffer"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_cut_remotes_off: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_live_router_claim_remote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RemoteKey"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemoteToken"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_send_remote_command: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RemoteOrder"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ack"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_remote_message: {
+        parameters: {
+            query?: {
+                after?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemoteMessage"];
                 };
             };
         };

@@ -568,6 +568,11 @@ OfTheDesk = (
     | End
 )
 
+OfTheRemote = Advance | SetCurtain | SetForm | AskNow | Talk | AddTime | Pause | Resume | Write | NoteDone
+"""What a teacher's phone may do as a remote."""
+
+RemoteCommand = Annotated[OfTheRemote, Field(discriminator="do")]
+
 DeskCommand = Annotated[OfTheDesk, Field(discriminator="do")]
 
 Command = (

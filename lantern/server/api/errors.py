@@ -51,6 +51,13 @@ class UnknownSession(core.LanternError):
     sentence = "This session does not exist, or it belongs to somebody else."
 
 
+class UnknownRemote(core.LanternError):
+    """A remote that was cut off, or a picture that was used, or is too old."""
+
+    code = "unknown_remote"
+    sentence = "This remote is not connected any more. Open “Remote” at the desk, and scan its picture."
+
+
 class BadForm(core.LanternError):
     code = "bad_form"
 
@@ -96,7 +103,15 @@ class SignedOut(core.LanternError):
 
 
 STATUS |= {FaultySession: 500, TooFast: 429, Elsewhere: 409, SignedOut: 401}
-STATUS |= {TooManyTries: 429, WrongSignIn: 401, UnknownCode: 404, UnknownSession: 404, BadForm: 422, NotStored: 503}
+STATUS |= {
+    TooManyTries: 429,
+    WrongSignIn: 401,
+    UnknownRemote: 401,
+    UnknownCode: 404,
+    UnknownSession: 404,
+    BadForm: 422,
+    NotStored: 503,
+}
 STATUS |= {KeepersOnly: 403}
 
 

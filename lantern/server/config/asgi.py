@@ -12,7 +12,13 @@ from django.urls import path, re_path  # noqa: E402
 
 from lantern.server.doors.origin import own_pages_only  # noqa: E402
 from lantern.server.doors.threads import FewThreads  # noqa: E402
-from lantern.server.live.sockets import desk_socket, screen_socket, student_socket, unknown_socket  # noqa: E402
+from lantern.server.live.sockets import (  # noqa: E402
+    desk_socket,
+    remote_socket,
+    screen_socket,
+    student_socket,
+    unknown_socket,
+)
 
 application = ProtocolTypeRouter(
     {
@@ -23,6 +29,7 @@ application = ProtocolTypeRouter(
                     path("live/student", student_socket),  # type: ignore[arg-type]
                     path("live/desk/<int:session_id>", desk_socket),
                     path("live/screen/<int:session_id>", screen_socket),
+                    path("live/remote", remote_socket),  # type: ignore[arg-type]
                     re_path("", unknown_socket),  # type: ignore[arg-type]
                 ]
             )

@@ -26,5 +26,9 @@ def screen_page(request: HttpRequest, session_id: int) -> HttpResponse:
     return render(request, "screen.html")
 
 
+def remote_page(request: HttpRequest) -> HttpResponse:
+    return render(request, "remote.html")
+
+
 def student_page(request: HttpRequest, code: str = "") -> HttpResponse:
     return render(request, "student.html")

@@ -1,8 +1,8 @@
-"""Addresses: the API, media, and the three pages that carry the front end."""
+"""Addresses: the API, media, and the four pages that carry the front end."""
 
 from django.urls import path, re_path
 
-from lantern.server.config.pages import screen_page, student_page, teacher_page, trial_page
+from lantern.server.config.pages import remote_page, screen_page, student_page, teacher_page, trial_page
 from lantern.server.config.routers import api
 from lantern.server.live.private_media import guarded
 from lantern.server.media.views import file, picture
@@ -16,6 +16,7 @@ urlpatterns = [
     path("class/<str:code>", student_page),
     path("confirm/<path:code>", student_page),
     path("screen/<int:session_id>", screen_page),
+    path("remote", remote_page),
     path("sets/<int:set_id>/try/frame", trial_page),
     re_path(r"^(?!api/|static/|media/).*$", teacher_page),
 ]

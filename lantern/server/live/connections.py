@@ -18,6 +18,7 @@ class Audience(StrEnum):
     STUDENT = "student"
     SCREEN = "screen"
     DESK = "desk"
+    REMOTE = "remote"
 
 
 class Wire(Protocol):

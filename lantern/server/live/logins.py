@@ -16,7 +16,8 @@ from django.utils import timezone
 
 from lantern.core.errors import LanternError
 from lantern.server.accounts.models import Teacher
-from lantern.server.api.errors import SignedOut
+from lantern.server.api.errors import SignedOut, UnknownRemote
+from lantern.server.live.models import Remote
 
 log = logging.getLogger(__name__)
 LOOK_EVERY = 0.5
@@ -25,11 +26,12 @@ LOOK_EVERY = 0.5
 
 @dataclass(frozen=True, slots=True)
 class Login:
-    """`secret` changes with the password."""
+    """`secret` changes with the password. `remote` is the remote that stands on it, 0 for none."""
 
     session_key: str
     teacher_id: int
     secret: str
+    remote: int = 0
 
 
 def login_of(teacher: Teacher, session: Any) -> Login:
@@ -43,7 +45,13 @@ def still_good(logins: Collection[Login]) -> set[Login]:
     kept = set(running.values_list("session_key", flat=True))
     teachers = Teacher.objects.filter(pk__in={login.teacher_id for login in logins}, is_active=True)
     secrets = {teacher.pk: teacher.get_session_auth_hash() for teacher in teachers}
-    return {login for login in logins if login.session_key in kept and secrets.get(login.teacher_id) == login.secret}
+    remotes = {login.remote for login in logins if login.remote}
+    connected = {0, *Remote.objects.filter(pk__in=remotes).values_list("pk", flat=True)} if remotes else {0}
+    return {
+        login
+        for login in logins
+        if login.session_key in kept and secrets.get(login.teacher_id) == login.secret and login.remote in connected
+    }
 
 
 class Line(Protocol):
@@ -70,4 +78,4 @@ async def close_signed_out(lines: Collection[Line]) -> None:
     good = await sync_to_async(still_good)({line.login for line in lines if line.login})
     for line in lines:
         if line.login not in good:
-            line.end(SignedOut())
+            line.end(UnknownRemote() if line.login and line.login.remote else SignedOut())

@@ -111,6 +111,19 @@ class Person(models.Model):
         constraints = (models.UniqueConstraint(fields=["session", "key"], name="one_person_a_key"),)
 
 
+class Remote(models.Model):
+    """A teacher's phone that leads one session. `key` is the digest of what its QR picture holds, `token` that of what
+    the phone keeps, once it has used the picture. `session_key` and `secret` are the sign-in that it stands on."""
+
+    session = models.ForeignKey(LiveSession, on_delete=models.CASCADE, related_name="remotes")
+    teacher = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="remotes")
+    session_key = models.CharField(max_length=40)
+    secret = models.CharField(max_length=128)
+    key = models.CharField(max_length=64, unique=True)
+    token = models.CharField(max_length=64, blank=True, db_index=True)
+    made_at = models.DateTimeField()
+
+
 class CheckedAddress(models.Model):
     """An e-mail address that was given as a record ID, with the secret of the link by which its owner confirms it."""
 

@@ -17,6 +17,7 @@ from lantern.core.session import Phase, State
 from lantern.core.session.allowing import has_own_options
 from lantern.core.session.desk_view import DeskMemo, desk_text
 from lantern.core.session.own_views import Fragments, mine_text, place_of, view_text
+from lantern.core.session.remote_view import remote_view
 from lantern.core.session.views import Places, mine, screen_view, student_view
 from lantern.core.values import Milliseconds
 from lantern.server.api.errors import GoneOn
@@ -219,6 +220,8 @@ class Room:
         snapshot = self.snapshot()
         if role is Audience.DESK:
             return snapshot.desk(self.present())
+        if role is Audience.REMOTE:
+            return remote_view(self.state, self.loaded.code, self.present(), self.memo).model_dump_json()
         return snapshot.student if role is Audience.STUDENT else snapshot.screen
 
     def message(self, connection: Connection) -> str:

@@ -22,13 +22,13 @@ from lantern.server.api.errors import TooFast
 from lantern.server.classes.queries import own_class
 from lantern.server.doors.protocols import doors
 from lantern.server.library.queries import own_set
-from lantern.server.live import actions, sockets
+from lantern.server.live import actions, remotes, sockets
 from lantern.server.live.addresses import confirm
 from lantern.server.live.connections import Audience, Connection, Waiting
 from lantern.server.live.faults import Fault, fault_of
 from lantern.server.live.hub import hub, raise_refusal
-from lantern.server.live.logins import login_of
-from lantern.server.live.models import Preset
+from lantern.server.live.logins import Login, login_of
+from lantern.server.live.models import Preset, Remote
 from lantern.server.live.offers import plan_of, preset_info, run_offer, unprepared_offer
 from lantern.server.live.private_media import remember_seat
 from lantern.server.live.queries import (
@@ -59,6 +59,12 @@ from lantern.server.live.schemas import (
     PresetForm,
     PresetInfo,
     Reading,
+    RemoteKey,
+    RemoteMessage,
+    RemoteOffer,
+    RemoteOrder,
+    Remotes,
+    RemoteToken,
     Review,
     RunOffer,
     ScreenMessage,
@@ -92,6 +98,17 @@ class SeatToken(HttpBearer):
         if room.budget(seat.seat).take(time.monotonic()):
             raise TooFast
         return seat, room
+
+
+class RemoteRequest(HttpRequest):
+    """A request behind a remote's token."""
+
+    auth: tuple[Remote, Login]
+
+
+class RemotePass(HttpBearer):
+    async def authenticate(self, request: HttpRequest, token: str) -> tuple[Remote, Login]:
+        return await remotes.remote_of(token)
 
 
 @router.post("/sessions", response=SessionInfo, auth=teacher)
@@ -200,6 +217,46 @@ async def desk_message(request: TeacherRequest, session_id: int, after: str = ""
 @router.get("/sessions/{session_id}/screen", response=ScreenMessage, auth=teacher_async)
 async def screen_message(request: TeacherRequest, session_id: int, after: str = "") -> HttpResponse:
     return await _next_of_teacher(request, session_id, Audience.SCREEN, after)
+
+
+@router.post("/sessions/{session_id}/remotes", response=RemoteOffer, auth=teacher)
+def offer_remote(request: TeacherRequest, session_id: int) -> RemoteOffer:
+    """A picture by which one phone becomes a remote for this session."""
+    login = login_of(request.auth, request.session)
+    return remotes.offer_remote(request.auth, own_session(request.auth, session_id), login, public_url(request))
+
+
+@router.get("/sessions/{session_id}/remotes", response=Remotes, auth=teacher)
+def count_remotes(request: TeacherRequest, session_id: int) -> Remotes:
+    return remotes.remotes_of(own_session(request.auth, session_id))
+
+
+@router.delete("/sessions/{session_id}/remotes", response={204: None}, auth=teacher)
+def cut_remotes_off(request: TeacherRequest, session_id: int) -> Status[None]:
+    remotes.cut_off(request.auth, own_session(request.auth, session_id))
+    return Status(204, None)
+
+
+@router.post("/remote/claim", response=RemoteToken)
+def claim_remote(request: HttpRequest, form: RemoteKey) -> RemoteToken:
+    """A phone that has scanned the picture."""
+    return RemoteToken(token=remotes.claim(form.key))
+
+
+@router.post("/remote/commands", response=Ack, auth=RemotePass())
+async def send_remote_command(request: RemoteRequest, message: RemoteOrder) -> Ack:
+    remote, _ = request.auth
+    raise_refusal(await hub().submit(remote.session_id, *sockets.desk_command(remote.teacher_id)(message)))
+    return Ack(ack=message.id)
+
+
+@router.get("/remote", response=RemoteMessage, auth=RemotePass())
+async def remote_message(request: RemoteRequest, after: str = "") -> HttpResponse:
+    remote, login = request.auth
+    _know(request)
+    waiting = Waiting()
+    room = await hub().room(remote.session_id)
+    return await _next_message(room, Connection(Audience.REMOTE, None, waiting, login), waiting, after)
 
 
 @router.get("/sessions/{session_id}/fault", response=Fault | None, auth=teacher)

@@ -9,8 +9,9 @@ from lantern.core.classes.made_names import Language
 from lantern.core.questions import AnyAnswer
 from lantern.core.questions.content import Title
 from lantern.core.session import DeskCommand
-from lantern.core.session.commands import AskId, EntryId
+from lantern.core.session.commands import AskId, EntryId, RemoteCommand
 from lantern.core.session.desk_view import DeskView
+from lantern.core.session.remote_view import RemoteView
 from lantern.core.session.review import Reviewed
 from lantern.core.session.settings import Answers, Manner, Settings
 from lantern.core.session.views import Mine, ScreenView, StudentView
@@ -322,6 +323,39 @@ class TeacherCommand(Value):
     command: DeskCommand
 
 
+class RemoteOrder(Value):
+    """What a remote says; `page` is made by the phone."""
+
+    id: ShortId
+    page: ShortId
+    number: CommandNumber
+    command: RemoteCommand
+
+
+class RemoteOffer(Value):
+    """`picture` is a QR picture (SVG) of `url`; it is good for so many `seconds`, and for one phone."""
+
+    url: str
+    picture: str
+    seconds: int
+
+
+class Remotes(Value):
+    connected: int
+
+
+class RemoteKey(Value):
+    """What the picture holds."""
+
+    key: Annotated[str, Field(max_length=100)]
+
+
+class RemoteToken(Value):
+    """What the phone keeps."""
+
+    token: str
+
+
 class StudentMessage(Value):
     """`mine` is absent where the student's own part is as it was."""
 
@@ -343,6 +377,12 @@ class DeskMessage(Value):
     view: DeskView
 
 
+class RemoteMessage(Value):
+    now: Milliseconds
+    version: str
+    view: RemoteView
+
+
 class Ack(Value):
     """The command with this id is stored, or refused for the reason in `error`."""
 
@@ -359,6 +399,8 @@ SOCKET_MESSAGES: list[type[Value]] = [
     Ping,
     StudentCommand,
     TeacherCommand,
+    RemoteOrder,
+    RemoteMessage,
     StudentMessage,
     ScreenMessage,
     DeskMessage,

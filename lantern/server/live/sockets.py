@@ -24,7 +24,7 @@ from lantern.core.messages import said
 from lantern.core.session import Actor, Command, Role, Sent
 from lantern.core.session.commands import Back, BeginPaper, ClearAnswer, Flag, GiveAnswer, GoToPlace, HandIn, WriteNote
 from lantern.core.values import Value
-from lantern.server.api.errors import TooFast, UnknownSession, farewell, replied, reply_to
+from lantern.server.api.errors import TooFast, UnknownRemote, UnknownSession, farewell, replied, reply_to
 from lantern.server.doors.budget import Budget
 from lantern.server.doors.protocols import Wire, doors
 from lantern.server.live.clock import now_ms
@@ -33,6 +33,7 @@ from lantern.server.live.hub import hub
 from lantern.server.live.logins import login_of
 from lantern.server.live.models import LiveSession
 from lantern.server.live.queries import led_session
+from lantern.server.live.remotes import remote_of
 from lantern.server.live.room import Room
 from lantern.server.live.schemas import (
     Ack,
@@ -47,6 +48,7 @@ from lantern.server.live.schemas import (
     Noting,
     Ping,
     Pong,
+    RemoteOrder,
     StudentCommand,
     TeacherCommand,
 )
@@ -68,6 +70,9 @@ NOT_UNDERSTOOD = replied(said("not_understood", "The server did not understand t
 IN_TURN = Field(union_mode="left_to_right")
 _student_message: TypeAdapter[StudentCommand | Ping] = TypeAdapter(Annotated[StudentCommand | Ping, IN_TURN])
 _teacher_message: TypeAdapter[TeacherCommand | Ping] = TypeAdapter(Annotated[TeacherCommand | Ping, IN_TURN])
+
+
+_remote_message: TypeAdapter[RemoteOrder | Ping] = TypeAdapter(Annotated[RemoteOrder | Ping, IN_TURN])
 
 
 async def student_socket(scope: dict[str, Any], receive: Receive, send: Send) -> None:
@@ -112,6 +117,22 @@ async def _screen(scope: dict[str, Any], receive: Receive, send: Send) -> None:
 
 desk_socket = AuthMiddlewareStack(_desk)
 screen_socket = AuthMiddlewareStack(_screen)
+
+
+async def remote_socket(scope: dict[str, Any], receive: Receive, send: Send) -> None:
+    """A teacher's phone: its first message is its token, as a student's is."""
+    wire = await _accept(scope, receive, send)
+    try:
+        remote, login = await remote_of(Hello.model_validate_json(await _hello(receive)).token)
+        room = await hub().room(remote.session_id)
+    except (ValidationError, TimeoutError):
+        _refuse(wire, UnknownRemote())
+    except LanternError as error:
+        _refuse(wire, error)
+    else:
+        connection = Connection(Audience.REMOTE, None, wire, login)
+        handle = _commands(_remote_message, desk_command(remote.teacher_id), room.session_id, connection)
+        await _serve(scope, room, connection, receive, handle, None)
 
 
 async def unknown_socket(scope: dict[str, Any], receive: Receive, send: Send) -> None:
@@ -210,8 +231,8 @@ MEANT: dict[type[Value], Callable[[int, Any], Command]] = {
 }
 
 
-def desk_command(account: int) -> Callable[[TeacherCommand], tuple[Command, Sent]]:
-    def read(message: TeacherCommand) -> tuple[Command, Sent]:
+def desk_command(account: int) -> Callable[[TeacherCommand | RemoteOrder], tuple[Command, Sent]]:
+    def read(message: TeacherCommand | RemoteOrder) -> tuple[Command, Sent]:
         return message.command, Sent(Actor(Role.DESK, account, message.page), message.number, now_ms())
 
     return read

@@ -8,7 +8,7 @@ import DeskMore from './DeskMore.vue'
 import type { Desk } from './useDesk'
 
 const props = defineProps<{ view: DeskView; desk: Desk; now: number }>()
-const emit = defineEmits<{ next: []; ask: []; end: []; keys: []; write: []; screen: [] }>()
+const emit = defineEmits<{ next: []; ask: []; end: []; keys: []; write: []; screen: []; remote: [] }>()
 
 const MOVES: Record<DeskView['next'], string> = {
   next: 'Next',
@@ -67,7 +67,13 @@ const goesOn = computed(() => {
       <UiButton v-if="desk.can('add_time')" @click="desk.addTime(15)">+15 s</UiButton>
       <UiButton v-if="desk.can('talk')" hint="V" @click="desk.talk(120)">Talk it over</UiButton>
       <DeskAnswers :desk="desk" :is-asked="!!view.shown?.ask" />
-      <DeskMore :view="view" :desk="desk" @write="emit('write')" @screen="emit('screen')" />
+      <DeskMore
+        :view="view"
+        :desk="desk"
+        @write="emit('write')"
+        @screen="emit('screen')"
+        @remote="emit('remote')"
+      />
       <span class="grow" />
       <UiButton :disabled="!view.previous" @click="desk.goTo(view.previous!)">Back</UiButton>
       <UiButton :disabled="!view.following" @click="desk.goTo(view.following!)">Skip</UiButton>
@@ -81,6 +87,7 @@ const goesOn = computed(() => {
         :desk="desk"
         @write="emit('write')"
         @screen="emit('screen')"
+        @remote="emit('remote')"
       />
       <span class="grow" />
     </template>

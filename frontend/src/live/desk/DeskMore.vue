@@ -9,7 +9,7 @@ import UiMenuAction from '@/ui/UiMenuAction.vue'
 import type { Desk } from './useDesk'
 
 const props = defineProps<{ view: DeskView; desk: Desk }>()
-const emit = defineEmits<{ write: []; screen: [] }>()
+const emit = defineEmits<{ write: []; screen: []; remote: [] }>()
 const { show } = useToasts()
 const mayGiveBack = computed(() => props.desk.can('reopen_paper') && props.view.handed_in > 0)
 
@@ -50,6 +50,7 @@ async function giveBack(): Promise<void> {
       <UiMenuAction @act="desk.lock(!view.locked)">{{
         view.locked ? 'Unlock the doors' : 'Lock the doors: nobody new comes in'
       }}</UiMenuAction>
+      <UiMenuAction @act="emit('remote')">Your phone as a remote…</UiMenuAction>
       <UiMenuAction @act="emit('screen')">Look and sound of the big screen…</UiMenuAction>
       <UiMenuAction @act="emit('write')">Write to everybody…</UiMenuAction>
       <UiMenuAction v-if="view.word" @act="desk.write('', null)">Take back what you wrote</UiMenuAction>

@@ -22,6 +22,7 @@ import DeskWork from './DeskWork.vue'
 import { hideOrShow } from './hiding'
 import KeepAsked from './KeepAsked.vue'
 import { openBigScreen } from './screenWindow'
+import RemoteDialog from './RemoteDialog.vue'
 import { useDesk } from './useDesk'
 import WriteDialog, { type WrittenTo } from './WriteDialog.vue'
 
@@ -29,7 +30,7 @@ const router = useRouter()
 const sessionId = Number(useRoute().params.id)
 const desk = useDesk(sessionId)
 const { view, status, gone } = desk
-const asking = ref<'end' | 'collect' | 'keys' | 'notes' | 'now' | 'screen' | null>(null)
+const asking = ref<'end' | 'collect' | 'keys' | 'notes' | 'now' | 'screen' | 'remote' | null>(null)
 const writing = ref<WrittenTo | null>(null)
 const everybody = { seat: null, name: 'everybody' }
 const isOwnPace = computed(() => view.value?.settings.manner === 'own_pace')
@@ -156,7 +157,9 @@ useKeys({
       @keys="asking = 'keys'"
       @write="writing = everybody"
       @screen="asking = 'screen'"
+      @remote="asking = 'remote'"
     />
+    <RemoteDialog :open="asking === 'remote'" :session="sessionId" @close="asking = null" />
     <BigScreenDialog :open="asking === 'screen'" @close="asking = null" @screen="openBigScreen(sessionId)" />
     <AskNow v-if="asking === 'now'" :desk="desk" @close="asking = null" />
     <DeskNotes :open="asking === 'notes'" :view="view" :desk="desk" @close="asking = null" />

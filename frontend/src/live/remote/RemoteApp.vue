@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { ref, shallowRef } from 'vue'
+import { sentenceOf } from '@/api/refusal'
+import RemotePage from './RemotePage.vue'
+import { enter } from './useRemote'
+
+const token = shallowRef<string | null>(null)
+const failure = ref('')
+
+async function begin(): Promise<void> {
+  try {
+    token.value = await enter()
+    if (!token.value) failure.value = 'Open “Remote” at the desk, and scan its picture with this phone.'
+  } catch (error) {
+    failure.value = sentenceOf(error)
+  }
+}
+void begin()
+</script>
+
+<template>
+  <RemotePage v-if="token" :token="token" />
+  <main v-else class="p-6 text-lg">
+    <h1 class="mb-3 text-3xl">Remote</h1>
+    <p v-if="failure" role="alert">{{ failure }}</p>
+    <p v-else role="status" class="text-slate">Connecting…</p>
+  </main>
+</template>
