@@ -1,5 +1,5 @@
 """A lecture of sixty with nothing prepared: a letter asked on the spot, its key said afterwards, a talk and a second
-vote; on the desk, the big screen and a phone."""
+vote, led from a remote; on the desk, the big screen and a phone."""
 
 from concurrent.futures import ThreadPoolExecutor
 
@@ -93,12 +93,23 @@ def test_a_lecture_with_nothing_prepared(server, teacher, browsers):
     press(desk, "This is right")
     assert "right" not in screen.find_element("tag name", "body").text
     wait_for(desk, "48 % were right: let them talk it over, then vote again.")
-    type_keys(desk, "v")
+    # The teacher walks about: the own phone leads, by a picture that the desk shows.
+    press(desk, "More…")
+    press(desk, "Your phone as a remote…")
+    find(desk, "img[alt='QR picture for your phone']")
+    check(desk, "desk: a remote", (DESKTOP, PHONE))
+    remote = browsers(PHONE)
+    remote.get(teacher.call("POST", f"/live/sessions/{number}/remotes")["url"])
+    wait_for(remote, "48 %")
+    check(remote, "remote", (PHONE,))
+    wait_for(desk, "Your phone is connected.")
+    press(desk, "Good")
+    press(remote, "Talk it over")
     wait_for(phone, "Talk about it")
     wait_for(screen, "Talk it over.")
     check(phone, "phone: they talk", (PHONE,))
     check(screen, "big screen: they talk", (DESKTOP,))
-    press(desk, "Vote again")
+    press(remote, "Vote again")
 
     # The second vote opens empty, and both stand side by side.
     wait_gone(phone, "Talk about it")
@@ -110,11 +121,18 @@ def test_a_lecture_with_nothing_prepared(server, teacher, browsers):
         wait_for(window, "First vote")
         wait_for(window, "25 of 60 students who voted twice changed their answer.")
     assert "right before" not in screen.find_element("tag name", "body").text
-    press(desk, "Show the right answer")
+    press(remote, "Show what is right")
     wait_for(screen, "48 % right before, 90 % after. Gained of what could be: 81 %.")
     check(screen, "big screen: both votes", (DESKTOP,))
     check(desk, "desk: both votes", (DESKTOP, PHONE))
     wait_for(phone, "Right")
+
+    # Cut off, the phone leads nothing any more.
+    press(desk, "More…")
+    press(desk, "Your phone as a remote…")
+    press(desk, "Cut it off")
+    wait_for(remote, "This remote is not connected any more.")
+    press(desk, "Good")
 
     # At the end it is offered to the library, with its key.
     press(desk, "End session…")

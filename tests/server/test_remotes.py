@@ -90,7 +90,7 @@ def test_the_picture_is_for_one_phone(teacher, led):
     assert claim(url, first).status_code == 401  # another picture was asked for
     assert claim(url, second).status_code == 200
     assert teacher.call("GET", f"/live/sessions/{session['id']}/remotes") == {"connected": 2}
-    for wrong in ("", "x", second):
+    for wrong in ("x", second, "x" * 99):
         assert claim(url, wrong).status_code == 401
         assert look(url, wrong).status_code == 401
 

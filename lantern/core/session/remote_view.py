@@ -1,4 +1,6 @@
-"""What a teacher's phone shows and may do as a remote: enough to lead from the middle of the room, and no names."""
+"""What a teacher's phone shows and may do as a remote: enough to lead from the middle of the room, and no list
+of names.
+"""
 
 from collections.abc import Collection
 from typing import get_args
