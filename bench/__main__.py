@@ -1,5 +1,5 @@
-"""Runs everything; prints a JSON line for each number of devices, one for every kind in turn, one for each of own pace,
-several processes, reports and loading."""
+"""Runs everything; prints a JSON line for each number of devices, one for every kind in turn, one for each of
+a second vote, a wall, own pace, several processes, reports and loading."""
 
 import asyncio
 import json
@@ -9,6 +9,7 @@ from typing import Any
 
 import psutil
 
+from bench.lecture import measure_votes, measure_wall
 from bench.load import Figures, Load, in_turn
 from bench.loading import measure_loading
 from bench.own_pace import measure_own_pace
@@ -60,6 +61,9 @@ def main() -> None:
     for count, kinds in [*((count, "choice") for count in counts), (max(counts), "mixed")]:
         figures = asyncio.run(measure(count, mixed=kinds == "mixed"))
         print(json.dumps(compared(count, kinds, *figures)), flush=True)
+    most = max(counts)
+    for kinds, lecture in (("second vote", measure_votes), ("open wall", measure_wall)):
+        print(json.dumps(compared(most, kinds, *asyncio.run(lecture(most)))), flush=True)
     print(json.dumps(asyncio.run(measure_own_pace(max(counts)))), flush=True)
     print(json.dumps(asyncio.run(measure_several(max(counts)))), flush=True)
     print(json.dumps(measure_reports()), flush=True)

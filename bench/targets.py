@@ -135,8 +135,11 @@ class BareTarget:
     def answer(self, number: int, student: int, command_id: str) -> str:
         return command(number, self.items[number], student, command_id)
 
+    def ask_of(self, number: int) -> str:
+        return f"q{number}.1"
+
     async def stored(self, number: int) -> int:
-        counting = f'SELECT count(*) FROM answer WHERE text LIKE \'%"ask": "q{number}.1"%\''  # noqa: S608
+        counting = f'SELECT count(*) FROM answer WHERE text LIKE \'%"ask": "{self.ask_of(number)}"%\''  # noqa: S608
         script = f"import sqlite3; print(sqlite3.connect({self.database!r}).execute({counting!r}).fetchone()[0])"
         done = await asyncio.to_thread(subprocess.run, [sys.executable, "-c", script], capture_output=True, text=True)
         return int(done.stdout)

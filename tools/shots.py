@@ -94,7 +94,6 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
     past = teacher.call("GET", "/sessions")["rows"][-1]
     desk.get(f"{url}/sessions")
     wait_for(desk, "Took part")
-    shoot(desk, "sessions")
     desk.get(f"{url}/sessions/{past['id']}")
     wait_for(desk, "Everyone, every question")
     shoot(desk, "session")
@@ -166,7 +165,6 @@ def lead(
     press(phone, "Send B")
     until_answered(teacher, session, 12)
     shoot(screen, "big-screen-question", 0.3)
-    shoot(desk, "desk-open", 0.0)
     until_answered(teacher, session, 24)
     teacher.command(session, "close")
     teacher.command(session, "reveal")
@@ -184,8 +182,22 @@ def lead(
     until_answered(teacher, session, 23)
     teacher.command(session, "close") if teacher.view(session)["phase"] == "open" else None
     go_on_until(teacher, session, "standings")
+    take_wall(teacher, session, screen, phone)
     teacher.command(session, "end")
     resize(desk, DESKTOP)
+
+
+def take_wall(teacher: TeacherClient, session: int, screen: webdriver.Chrome, phone: webdriver.Chrome) -> None:
+    """Something asked on the spot, written on a wall that fills; led from the teacher's phone."""
+    teacher.command(session, "set_wall", wall={"live": True, "held": False, "named": False, "backing": True})
+    prompt = "What did you notice on the water this morning?"
+    item = {"kind": "open_response", "id": "wall", "prompt": prompt, "time_limit": 12}
+    teacher.command(session, "ask_now", item=item)
+    until_answered(teacher, session, 23)
+    shoot(screen, "big-screen-wall")
+    phone.get(teacher.call("POST", f"/live/sessions/{session}/remotes")["url"])
+    wait_for(phone, prompt)
+    shoot(phone, "phone-remote")
 
 
 def take_own_pace(server: RealServer, teacher: TeacherClient, desk: webdriver.Chrome, phone: webdriver.Chrome) -> None:

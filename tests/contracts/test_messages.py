@@ -122,14 +122,15 @@ def test_what_the_library_says_of_a_value_is_said_in_our_words():
 
 TOLD = ROOT / "frontend/src/live/student/told"
 OF_STUDENTS = (
-    "core/session/people.py", "core/session/notes.py", "core/session/own_pace.py", "core/questions/marking/numbers.py",
+    "core/session/people.py", "core/session/notes.py", "core/session/backing.py", "core/session/own_pace.py",
+    "core/questions/marking/numbers.py",
     "core/classes/names.py", "core/classes/record_ids.py", "core/classes/school.py", "server/live/entering.py",
     "server/live/reading_aloud.py", "server/live/sockets.py", "server/live/store.py", "server/live/writer.py",
 )  # fmt: skip
 """What a student's device can run into: whatever is said there is said to it."""
 OF_TEACHERS = {
     "already_moved_on", "not_ready", "unreadable", "bad_media", "bad_picture", "wrong_sign_in", "wrong_old_password",
-    "keepers_only", "nothing_typed_here",
+    "keepers_only", "nothing_typed_here", "unknown_remote",
 }  # fmt: skip
 """Refusals of the tree that no student's device gets."""
 OF_THE_PAGE = {"offline", "server", "page_failed"}

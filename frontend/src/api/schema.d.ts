@@ -6497,13 +6497,16 @@ export interface components {
         };
         /**
          * DeskWall
-         * @description All entries. `kind` is what stands there: texts, or words that are counted.
+         * @description What waits to be read comes first; `more` entries are not listed. `kind` is what stands there: texts, or words
+         *     that are counted.
          */
         DeskWall: {
             /** Kind */
             kind: string;
             /** Entries */
             entries: components["schemas"]["DeskEntry"][];
+            /** More */
+            more: number;
             /** Unread */
             unread: number;
         };

@@ -5,7 +5,7 @@ from dataclasses import replace
 from typing import Any
 
 from lantern.core.questions import kind_of
-from lantern.core.session import corrections, impromptu, notes, pausing, rounds, votes, wall
+from lantern.core.session import backing, corrections, impromptu, notes, pausing, placing, rounds, votes
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.allowing import time_factor
@@ -295,10 +295,10 @@ EVENTS: dict[type, Evolver] = {
     e.CurtainSet: _of(lambda s, ev: changed(s, curtain=ev.drawn)),
     e.FormSet: _of(lambda s, ev: changed(s, forms={**s.forms, ev.item: ev.form})),
     e.ShareHidden: _of(lambda s, ev: changed(s, share_hidden=ev.hidden)),
-    e.WallSet: _of(wall.on_wall_set),
-    e.Placed: _of(wall.on_placed),
-    e.Grouped: _of(wall.on_grouped),
-    e.Backing: wall.on_backing,
+    e.WallSet: _of(placing.on_wall_set),
+    e.Placed: _of(placing.on_placed),
+    e.Grouped: _of(placing.on_grouped),
+    e.Backing: backing.on_backing,
     e.StandingsShown: lambda s, r: _on_standings_shown(s),
     e.Locked: _of(lambda s, ev: changed(s, locked=ev.locked)),
     e.TalkStarted: votes.on_talk_started,

@@ -5,9 +5,9 @@ from collections.abc import Callable, Sequence
 from lantern.core import errors
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
+from lantern.core.session import backing, impromptu, pausing, placing, rounds, votes
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session import impromptu, pausing, rounds, votes, wall
 from lantern.core.session.actors import Sent
 from lantern.core.session.allowing import own_deadline
 from lantern.core.session.common import CORRECTED, ENDED, RUNNING, Handlers
@@ -159,7 +159,7 @@ def _close_if_all(state: State, command: c.CloseIfAllAnswered, sent: Sent) -> Ev
 _ANYWHERE: Handlers = RUNNING | {
     c.SetCurtain: _set_curtain,
     c.HideShare: _hide_share,
-    c.SetWall: wall.set_wall,
+    c.SetWall: placing.set_wall,
     c.GoTo: _go_to,
     c.Advance: _advance,
     c.AskNow: impromptu.ask_now,
@@ -172,7 +172,7 @@ _ASKED: Handlers = (
     _ANYWHERE
     | CORRECTED
     | {c.GiveAnswer: _give_answer, c.ClearAnswers: rounds.clear_answers, c.SetForm: _set_form}
-    | {c.Place: wall.place, c.GroupAlike: wall.group_alike, c.Back: wall.back}
+    | {c.Place: placing.place, c.GroupAlike: placing.group_alike, c.Back: backing.back}
 )
 _OVER: Handlers = _ASKED | {c.AskAgain: rounds.ask_again}
 

@@ -433,7 +433,8 @@ def shown(state: State, *, desk: bool = False, screen: bool = False) -> Shown | 
         counted_as = item if with_key else _keyless(item)
         answers = [r.answer for r in state.responses_to(of)]
         found = kind.tally(counted_as, answers if desk else shown_answers(state, item, answers))
-        return kind.told(counted_as, found, desk=desk, with_key=with_key)
+        # The desk has the texts of a wall on the wall itself.
+        return kind.told(counted_as, found, desk=desk and kind.wall != "texts", with_key=with_key)
 
     tells_share = desk or (with_key and not state.share_hidden)
     opened_at, deadline = (ask.opened_at, ask.deadline) if ask and ask.is_open else (None, None)

@@ -16,22 +16,15 @@ from dataclasses import dataclass, field
 from functools import lru_cache
 from hashlib import sha256
 
-from lantern.core import errors
-from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Answer, Item
-from lantern.core.questions.likeness import groups_of
 from lantern.core.questions.parts import cut
-from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session.actors import Recorded, Sent
-from lantern.core.session.changed import changed
 from lantern.core.session.model import Ask, Backed, Phase, State, Wall
-from lantern.core.session.people import own_seat
 from lantern.core.values import Value
 
 Events = Sequence[e.Event]
-MOST_ON_SCREEN, MOST_ON_PHONES, MOST_ON_DESK, LONGEST_SHOWN, MOST_NAMES = 300, 40, 2000, 280, 3
+MOST_ON_SCREEN, MOST_ON_PHONES, MOST_ON_DESK, LONGEST_SHOWN, MOST_NAMES = 300, 40, 600, 280, 3
 NO_WALL, NOTHING_BACKED = Wall(), Backed()
 
 
@@ -66,10 +59,12 @@ class DeskEntry(WallEntry):
 
 
 class DeskWall(Value):
-    """All entries. `kind` is what stands there: texts, or words that are counted."""
+    """What waits to be read comes first; `more` entries are not listed. `kind` is what stands there: texts, or words
+    that are counted."""
 
     kind: str
     entries: tuple[DeskEntry, ...]
+    more: int
     unread: int
 
 
@@ -132,12 +127,6 @@ def fills_now(state: State) -> bool:
     return state.phase is Phase.OPEN and state.wall.live and item is not None and bool(kind_of(item).wall)
 
 
-def may_back(state: State) -> bool:
-    item = state.current
-    is_over = state.phase in (Phase.CLOSED, Phase.REVEALED) and not state.curtain and not state.is_paused
-    return state.wall.backing and is_over and item is not None and kind_of(item).wall == "texts"
-
-
 def shown_wall(state: State, ask: Ask, *, screen: bool) -> ShownWall | None:
     """The wall of texts as the big screen, or as phones have it: these are told no voices, so that a voice is news for
     nobody but its owner."""
@@ -145,8 +134,9 @@ def shown_wall(state: State, ask: Ask, *, screen: bool) -> ShownWall | None:
     if kind_of(item).wall != "texts":
         return None
     found, wall = gathered(state, ask), wall_of(state, item.id)
-    ids = [one for one in _in_order(state, wall, found) if is_shown(state, item.id, one)]
-    behind = {one: group[0] for group in _groups_among(wall, ids) for one in group[1:]}
+    ids = [one for one in in_order(state, wall, found) if is_shown(state, item.id, one)]
+    groups = {group[0]: group[1:] for group in _groups_among(wall, ids)}
+    behind = {one for others in groups.values() for one in others}
     heads = [one for one in ids if one not in behind]
     voices = _voices(state, item.id) if screen else {}
     most = MOST_ON_SCREEN if screen else MOST_ON_PHONES
@@ -156,9 +146,9 @@ def shown_wall(state: State, ask: Ask, *, screen: bool) -> ShownWall | None:
             text=cut(found[one].text, LONGEST_SHOWN),
             count=len(found[one].seats),
             names=_names(state, found[one].seats) if state.wall.named and state.settings.names_on_screen else (),
-            alike=tuple(cut(found[other].text, LONGEST_SHOWN) for other in ids if behind.get(other) == one),
+            alike=tuple(cut(found[other].text, LONGEST_SHOWN) for other in groups.get(one, ())),
             pinned=one in wall.pinned,
-            backed=sum(voices.get(other, 0) for other in ids if other == one or behind.get(other) == one),
+            backed=sum(voices.get(other, 0) for other in (one, *groups.get(one, ()))),
         )
         for one in heads[:most]
     )
@@ -174,7 +164,7 @@ def desk_wall(state: State, ask: Ask) -> DeskWall | None:
     group_of = {one: group[0] for group in _groups_among(wall, list(found)) for one in group}
     unread = [one for one in found if state.wall.held and one not in wall.read and one not in wall.hidden]
     waiting = set(unread)
-    order = [*unread, *(one for one in _in_order(state, wall, found) if one not in waiting)]
+    order = [*unread, *(one for one in in_order(state, wall, found) if one not in waiting)]
     entries = tuple(
         DeskEntry(
             id=one,
@@ -189,10 +179,10 @@ def desk_wall(state: State, ask: Ask) -> DeskWall | None:
         )
         for one in order[:MOST_ON_DESK]
     )
-    return DeskWall(kind=kind.wall, entries=entries, unread=len(unread))
+    return DeskWall(kind=kind.wall, entries=entries, more=max(0, len(order) - MOST_ON_DESK), unread=len(unread))
 
 
-def _in_order(state: State, wall: Wall, found: Mapping[str, Gathered]) -> list[str]:
+def in_order(state: State, wall: Wall, found: Mapping[str, Gathered]) -> list[str]:
     came = [one for one in wall.read if one in found] if state.wall.held else list(found)
     first = [one for one in wall.pinned if one in found]
     rest = [one for one in (*came, *found) if one not in wall.pinned]
@@ -200,14 +190,20 @@ def _in_order(state: State, wall: Wall, found: Mapping[str, Gathered]) -> list[s
 
 
 def _groups_among(wall: Wall, ids: Sequence[str]) -> list[list[str]]:
-    """What of each group is among these, if it is several."""
-    here = set(ids)
-    groups = ([one for one in group if one in here] for group in wall.groups)
+    """What of each group is among these, in their order, if it is several."""
+    place = {one: at for at, one in enumerate(ids)}
+    groups = (sorted((one for one in group if one in place), key=place.__getitem__) for group in wall.groups)
     return [group for group in groups if len(group) > 1]
 
 
 def _names(state: State, seats: Sequence[int]) -> tuple[str, ...]:
     return tuple(state.name(state.seats[seat]) for seat in seats[:MOST_NAMES])
+
+
+def may_back(state: State) -> bool:
+    item = state.current
+    is_over = state.phase in (Phase.CLOSED, Phase.REVEALED) and not state.curtain and not state.is_paused
+    return state.wall.backing and is_over and item is not None and kind_of(item).wall == "texts"
 
 
 def _voices(state: State, item_id: str) -> Counter[str]:
@@ -223,107 +219,3 @@ def _is_in(state: State, seat: int) -> bool:
 def backed_by(state: State, seat: int, item_id: str) -> Backed:
     """What this person backs among the entries of a question."""
     return state.backed.get(seat, {}).get(item_id, NOTHING_BACKED)
-
-
-# --- what the desk and students do ---------------------------------------------------------------
-
-
-def set_wall(state: State, command: c.SetWall, sent: Sent) -> Events:
-    return [] if command.wall == state.wall else [e.WallSet(command.wall)]
-
-
-def place(state: State, command: c.Place, sent: Sent) -> Events:
-    ask = _with_wall(state, command.item)
-    wall, found = wall_of(state, command.item), gathered(state, ask)
-    if command.entry and command.entry not in found:
-        raise errors.NotPossible(said("not_on_the_wall", "This is not on the wall any more."))
-    entries = (command.entry,) if command.entry else tuple(found)
-    already = {
-        "show": lambda one: one in wall.read and one not in wall.hidden,
-        "hide": lambda one: one in wall.hidden,
-        "pin": lambda one: one in wall.pinned,
-        "unpin": lambda one: one not in wall.pinned,
-    }[command.place]
-    if not command.entry:  # all that wait are let through; what was hidden stays so
-        entries = tuple(one for one in entries if one not in wall.hidden)
-    moved = tuple(one for one in entries if not already(one))
-    return [e.Placed(command.item, moved, command.place)] if moved else []
-
-
-def group_alike(state: State, command: c.GroupAlike, sent: Sent) -> Events:
-    ask = _with_wall(state, command.item)
-    wall = wall_of(state, command.item)
-    if command.undo:
-        return [e.Grouped(command.item, ())] if wall.groups else []
-    found = gathered(state, ask)
-    groups = groups_of({one: found[one].text for one in _in_order(state, wall, found) if one not in wall.hidden})
-    return [e.Grouped(command.item, groups)] if groups != wall.groups else []
-
-
-def back(state: State, command: c.Back, sent: Sent) -> Events:
-    seat = own_seat(state, command.seat, sent)
-    ask = state.asks.get(command.ask)
-    own = backed_by(state, seat.number, ask.item_id) if ask else None
-    if own and sent.number <= own.number:
-        return []
-    if ask is None or ask is not state.ask or not may_back(state):
-        raise errors.NotPossible(said("no_backing_now", "This cannot be backed now."))
-    found = gathered(state, ask)
-    one = found.get(command.entry)
-    if one is None or not is_shown(state, ask.item_id, command.entry):
-        raise errors.NotPossible(said("not_on_the_wall", "This is not on the wall any more."))
-    if seat.number in one.seats:
-        raise errors.NotPossible(said("own_words", "These are your own words. Back another’s."))
-    return [e.Backing(ask.id, command.entry, command.backs)]
-
-
-def _with_wall(state: State, item_id: str) -> Ask:
-    ask = state.ask_of(item_id)
-    if ask is None or not kind_of(state.item(item_id)).wall:
-        raise errors.NotPossible(said("no_wall", "This question has no wall."))
-    return ask
-
-
-# --- what comes of it ----------------------------------------------------------------------------
-
-
-def on_placed(state: State, event: e.Placed) -> State:
-    wall = wall_of(state, event.item)
-    entries, gone = event.entries, set(event.entries)
-    hidden = wall.hidden | gone if event.place == "hide" else wall.hidden - gone
-    pinned = tuple(one for one in wall.pinned if one not in gone)
-    if event.place == "unpin":
-        return _with(state, event.item, changed(wall, pinned=pinned))
-    pinned = (*pinned, *entries) if event.place == "pin" else pinned if event.place == "hide" else wall.pinned
-    read = wall.read if event.place == "hide" else tuple(dict.fromkeys((*wall.read, *entries)))
-    return _with(state, event.item, changed(wall, hidden=hidden, pinned=pinned, read=read))
-
-
-def on_wall_set(state: State, event: e.WallSet) -> State:
-    """What the class saw already when reading first was chosen is as good as let through."""
-    ask = state.ask
-    if event.wall.held and not state.wall.held and ask and kind_of(state.item(ask.item_id)).wall:
-        wall = wall_of(state, ask.item_id)
-        if state.phase is not Phase.OPEN or state.wall.live:
-            seen = (one for one in gathered(state, ask) if one not in wall.hidden)
-            state = _with(state, ask.item_id, changed(wall, read=tuple(dict.fromkeys((*wall.read, *seen)))))
-    return changed(state, wall=event.wall)
-
-
-def on_grouped(state: State, event: e.Grouped) -> State:
-    return _with(state, event.item, changed(wall_of(state, event.item), groups=event.groups))
-
-
-def on_backing(state: State, recorded: Recorded) -> State:
-    event, seat = recorded.event, recorded.by.who
-    assert isinstance(event, e.Backing)
-    assert seat is not None
-    item = state.asks[event.ask].item_id
-    before = backed_by(state, seat, item).entries
-    entries = before | {event.entry} if event.backs else before - {event.entry}
-    own = {**state.backed.get(seat, {}), item: Backed(entries, recorded.sent.number)}
-    return changed(state, backed={**state.backed, seat: own})
-
-
-def _with(state: State, item_id: str, wall: Wall) -> State:
-    return changed(state, walls={**state.walls, item_id: wall})

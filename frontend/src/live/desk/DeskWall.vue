@@ -144,5 +144,8 @@ const small = 'min-h-8 rounded px-2 text-[15px] font-bold text-tide hover:underl
       @click="all = true"
       >All {{ wall.entries.length }}</UiButton
     >
+    <p v-if="answersShown && wall.more" class="mt-2 text-[15px] text-slate">
+      and {{ wall.more }} more: they come up as those before them are hidden, and all are in the report.
+    </p>
   </section>
 </template>

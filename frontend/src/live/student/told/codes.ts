@@ -80,6 +80,9 @@ export const CODES = [
   'value_does_not_fit',
   'value_string_too_long',
   'value_string_too_short',
+  'no_backing_now',
+  'not_on_the_wall',
+  'own_words',
 ] as const
 
 export type Told = Record<(typeof CODES)[number], string>

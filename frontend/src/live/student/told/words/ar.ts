@@ -82,4 +82,7 @@ export default {
   value_does_not_fit: 'هذه القيمة لا تصلح هنا.',
   value_string_too_long: 'هذا طويل جدًّا: {max_length} حرفًا على الأكثر.',
   value_string_too_short: 'هذا قصير جدًّا: {min_length} أحرف على الأقل.',
+  no_backing_now: 'هذا غير ممكن الآن.',
+  not_on_the_wall: 'لم يعد هذا على الجدار.',
+  own_words: 'هذه كلماتك أنت. أيّد كلام غيرك.',
 } satisfies Told

@@ -90,4 +90,7 @@ export default {
   value_does_not_fit: 'Dieser Wert passt hier nicht.',
   value_string_too_long: 'Das ist zu lang: höchstens {max_length} Zeichen.',
   value_string_too_short: 'Das ist zu kurz: mindestens {min_length} Zeichen.',
+  no_backing_now: 'Das geht gerade nicht.',
+  not_on_the_wall: 'Das steht nicht mehr auf der Wand.',
+  own_words: 'Das sind deine eigenen Worte. Stimme anderen zu.',
 } satisfies Told

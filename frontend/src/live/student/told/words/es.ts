@@ -87,4 +87,7 @@ export default {
   value_does_not_fit: 'Este valor no encaja aquí.',
   value_string_too_long: 'Es demasiado largo: como máximo {max_length} caracteres.',
   value_string_too_short: 'Es demasiado corto: al menos {min_length} caracteres.',
+  no_backing_now: 'Ahora no es posible.',
+  not_on_the_wall: 'Ya no está en el muro.',
+  own_words: 'Son tus propias palabras. Apoya las de otra persona.',
 } satisfies Told

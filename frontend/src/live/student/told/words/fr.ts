@@ -86,4 +86,7 @@ export default {
   value_does_not_fit: 'Cette valeur ne convient pas ici.',
   value_string_too_long: 'C’est trop long\u00a0: au plus {max_length} caractères.',
   value_string_too_short: 'C’est trop court\u00a0: au moins {min_length} caractères.',
+  no_backing_now: 'Ce n’est pas possible en ce moment.',
+  not_on_the_wall: 'Ce texte n’est plus au mur.',
+  own_words: 'Ce sont tes propres mots. Soutiens ceux d’un autre.',
 } satisfies Told

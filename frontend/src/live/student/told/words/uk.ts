@@ -83,4 +83,7 @@ export default {
   value_does_not_fit: 'Це значення сюди не підходить.',
   value_string_too_long: 'Це задовге: щонайбільше {max_length} знаків.',
   value_string_too_short: 'Це закоротке: щонайменше {min_length} знаків.',
+  no_backing_now: 'Зараз це неможливо.',
+  not_on_the_wall: 'Цього вже немає на стіні.',
+  own_words: 'Це твої власні слова. Підтримай чужі.',
 } satisfies Told
