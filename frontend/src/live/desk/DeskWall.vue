@@ -80,11 +80,11 @@ const small = 'min-h-8 rounded px-2 text-[15px] font-bold text-tide hover:underl
       <li
         v-for="entry in entries"
         :key="entry.id"
-        class="flex items-start gap-3 px-3 py-1.5"
+        class="flex flex-wrap items-start gap-x-3 px-3 py-1.5 sm:flex-nowrap"
         :class="[entry.unread && 'border-l-4 border-lamp', entry.group && entry.group !== entry.id && 'pl-9']"
       >
         <p
-          class="min-w-0 grow self-center leading-snug wrap-anywhere whitespace-pre-line"
+          class="min-w-0 grow basis-full self-center leading-snug sm:basis-0 wrap-anywhere whitespace-pre-line"
           :class="entry.hidden && 'text-slate line-through'"
           dir="auto"
         >
@@ -96,7 +96,7 @@ const small = 'min-h-8 rounded px-2 text-[15px] font-bold text-tide hover:underl
           >
           <span v-if="entry.hidden" class="sr-only">, hidden</span>
         </p>
-        <span class="flex shrink-0 flex-wrap justify-end">
+        <span class="flex grow flex-wrap justify-end sm:shrink-0 sm:grow-0">
           <select
             v-if="desk.can('join_words') && wall.entries.length > 1 && !entry.hidden"
             :class="smallField"

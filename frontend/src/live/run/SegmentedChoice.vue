@@ -9,13 +9,13 @@ const chosen = defineModel<T>({ required: true })
 <template>
   <RadioGroup v-model="chosen">
     <RadioGroupLabel as="p" class="mb-1 block font-bold">{{ label }}</RadioGroupLabel>
-    <div class="flex">
+    <div :class="options.length > 3 ? 'grid grid-cols-3 sm:flex' : 'flex'">
       <RadioGroupOption
         v-for="one in options"
         :key="one.value"
         v-slot="{ checked }"
         :value="one.value"
-        class="-ml-px flex-1 cursor-pointer first:ml-0"
+        class="-mt-px -ml-px flex-1 cursor-pointer"
       >
         <span
           class="flex min-h-11 items-center justify-center border px-2 text-center text-[15px] leading-tight"
