@@ -86,6 +86,14 @@ def test_it_fills_as_they_come_on_the_big_screen_alone():
     assert on_screen(room) is None
 
 
+def test_while_they_talk_about_it_nobody_is_shown_the_wall():
+    room = a_wall("rock", live=True)
+    room.do(c.Talk(room.state.step))
+    assert (on_screen(room), on_phones(room)) == (None, None)
+    room.do(c.ShowStandings(room.state.step)) if "show_standings" in desk_view(room.state, "K", ()).allowed else None
+    assert on_screen(room) is None
+
+
 def test_what_several_wrote_alike_is_one_entry():
     room = a_wall("rock", "Rock", "rock", "mud")
     (first, _) = screen_view(room.state, "K").shown.wall.entries
@@ -160,13 +168,13 @@ def test_a_voice_counts_once_can_be_taken_back_and_is_not_for_ones_own():
     assert mine(room.state, Places(room.state), 1).backed.entries == tuple(
         sorted(on_desk(room)[one].id for one in ("rock", "the wind turned"))
     )
+    assert all(entry.backed == 0 for entry in student_view(room.state).shown.wall.entries)
     back(room, 5, "rock", backs=False)
     assert voices(room)["rock"] == 1
     with pytest.raises(errors.NotPossible, match="own words"):
         back(room, 3, "rock")
     room.do(c.Remove(1))
     assert voices(room)["rock"] == 0
-    assert all(entry.backed == 0 for entry in student_view(room.state).shown.wall.entries)
 
 
 def test_a_late_copy_gives_no_voice_back():

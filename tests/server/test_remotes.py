@@ -61,6 +61,8 @@ def test_a_phone_leads_the_session(teacher, led):
     view = look(url, token).json()["view"]
     assert (view["phase"], view["answered"], view["right_share"]) == ("closed", 1, 1.0)
     assert "Fen" not in json.dumps(view)
+    assert {"talk", "set_curtain"} <= set(view["allowed"])
+    assert not {"erase", "end", "set_key"} & set(view["allowed"])
     assert say(url, token, 3, do="set_curtain", drawn=True).status_code == 200
     assert say(url, token, 4, do="talk", step=2, seconds=60).status_code == 200
     assert say(url, token, 4, do="talk", step=2, seconds=60).status_code == 200  # a copy
@@ -128,6 +130,24 @@ async def test_a_stranger_on_the_socket_is_told_so(led):
         async with websockets.connect(f"{url.replace('http', 'ws', 1)}/live/remote", origin=url) as socket:
             await socket.send(hello)
             assert json.loads(await socket.recv())["gone"]["code"] == "unknown_remote"
+
+
+@pytest.mark.django_db
+def test_of_two_phones_at_once_one_gets_in(odile, knots, client, monkeypatch):
+    client.force_login(odile)
+    login = Login(client.session.session_key, odile.pk, odile.get_session_auth_hash())
+    key = remotes.offer_remote(odile, start_session(odile, knots, Settings()), login, "").url.partition("#")[2]
+    tokens = []
+
+    def quicker(row):
+        monkeypatch.setattr(remotes, "_is_trusted", lambda row: True)
+        tokens.append(remotes.claim(key))
+        return True
+
+    monkeypatch.setattr(remotes, "_is_trusted", quicker)
+    with pytest.raises(UnknownRemote):
+        remotes.claim(key)
+    assert remotes._remote_of(tokens[0])
 
 
 @pytest.mark.django_db

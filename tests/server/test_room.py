@@ -4,6 +4,7 @@ import json
 
 import pytest
 
+from lantern.core.questions.kinds.open_response import OpenResponseAnswer, OpenResponseItem
 from lantern.core.session import commands as c
 from lantern.server.live import room as rooms
 from lantern.server.live.connections import Audience, Connection
@@ -20,8 +21,9 @@ def loaded_from(session, seq):
 class Stage:
     """A session in memory and the room that shows it."""
 
-    def __init__(self, *names):
-        self.session = a_session(a_set(choice("B", id="q1", time_limit=60), choice(id="q2")), *names)
+    def __init__(self, *names, items=(), **settings):
+        usual = (choice("B", id="q1", time_limit=60), choice(id="q2"))
+        self.session = a_session(a_set(*(items or usual)), *names, **settings)
         self.seq = 1
         self.room = Room(loaded_from(self.session, self.seq))
 
@@ -90,6 +92,20 @@ def test_who_wrote_a_note_is_told_that_it_was_read_and_nobody_else(stage):
     stage.do(c.WriteNote(2, "I cannot hear you."))
     stage.session.do(c.NoteDone(1))
     assert stage.room.update(loaded_from(stage.session, stage.seq + 1)) == {2}
+
+
+def test_a_voice_on_a_wall_is_news_for_whose_it_is_alone():
+    stage = Stage("Fen", "Bo", items=[OpenResponseItem(id="q1", prompt="What did you see?")], wall={"backing": True})
+    for seat in (1, 2):
+        stage.connect(Audience.STUDENT, seat)
+    stage.do(c.Advance(0))
+    stage.do(c.GiveAnswer(1, "q1.1", OpenResponseAnswer(text="a light")))
+    stage.do(c.Advance(1))
+    stage.messages()
+    (entry,) = json.loads(stage.room.text(Audience.STUDENT))["shown"]["wall"]["entries"]
+    stage.session.do(c.Back(2, "q1.1", entry["id"], True))
+    assert stage.room.update(loaded_from(stage.session, stage.seq + 1)) == {2}
+    assert stage.messages() == []  # how many voices there are is on the big screen and the desk
 
 
 def test_who_comes_late_gets_the_whole_view_and_the_own_part(stage):

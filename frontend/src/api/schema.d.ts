@@ -8187,8 +8187,7 @@ export interface components {
         };
         /**
          * RemoteView
-         * @description A part of the desk's view, under the same names. `people` is how many are in. The result of `shown` is as the
-         *     class would be told it.
+         * @description A part of the desk's view, under the same names. `people` is how many are in.
          */
         RemoteView: {
             /** Title */

@@ -6,7 +6,6 @@ from collections.abc import Collection
 from typing import get_args
 
 from lantern.core.messages import Message
-from lantern.core.questions import kind_of
 from lantern.core.questions.items import ResultForm
 from lantern.core.session.commands import OfTheRemote
 from lantern.core.session.desk_view import DeskMemo, NoteLine, desk_frame
@@ -19,8 +18,7 @@ ALLOWED = frozenset(command.do for command in get_args(OfTheRemote))
 
 
 class RemoteView(Value):
-    """A part of the desk's view, under the same names. `people` is how many are in. The result of `shown` is as the
-    class would be told it."""
+    """A part of the desk's view, under the same names. `people` is how many are in."""
 
     title: str
     phase: Phase
@@ -43,20 +41,9 @@ class RemoteView(Value):
 
 def remote_view(state: State, code: str, present: Collection[int], memo: DeskMemo) -> RemoteView:
     frame = desk_frame(state, code, present, memo)
-    same = {
-        name: getattr(frame, name) for name in RemoteView.model_fields if name not in ("people", "allowed", "shown")
-    }
+    same = {name: getattr(frame, name) for name in RemoteView.model_fields if name not in ("people", "allowed")}
     return RemoteView(
         **same,
-        shown=_shown(state, frame.shown),
         people=sum(1 for _ in state.people()),
         allowed=tuple(name for name in frame.allowed if name in ALLOWED),
     )
-
-
-def _shown(state: State, shown: Shown | None) -> Shown | None:
-    """No longer than a phone can take."""
-    if shown is None or shown.tally is None or state.current is None:
-        return shown
-    tally = kind_of(state.current).told(state.current, shown.tally, desk=False, with_key=True)
-    return shown.model_copy(update={"tally": tally})

@@ -202,7 +202,7 @@ def _names(state: State, seats: Sequence[int]) -> tuple[str, ...]:
 
 def may_back(state: State) -> bool:
     item = state.current
-    is_over = state.phase in (Phase.CLOSED, Phase.REVEALED) and not state.curtain and not state.is_paused
+    is_over = state.phase in (Phase.CLOSED, Phase.REVEALED) and not state.curtain
     return state.wall.backing and is_over and item is not None and kind_of(item).wall == "texts"
 
 
