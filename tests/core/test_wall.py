@@ -177,6 +177,24 @@ def test_a_voice_counts_once_can_be_taken_back_and_is_not_for_ones_own():
     assert voices(room)["rock"] == 0
 
 
+def test_of_a_group_each_person_backs_one_thing():
+    room = a_wall(*TEXTS, backing=True)
+    room.do(c.GroupAlike("why"))
+    for one in ("Too little chain.", "too little chain"):
+        back(room, 5, one)
+    assert voices(room)["Too little chain."] == 1
+
+
+def test_who_writes_later_what_they_backed_backs_it_no_more():
+    room = a_wall("rock", backing=True)
+    back(room, 2, "rock")
+    assert voices(room) == {"rock": 1}
+    room.do(c.Reopen(room.state.step))
+    room.give(2, text("Rock"))
+    room.do(c.Close(room.state.step))
+    assert voices(room) == {"rock": 0}
+
+
 def test_a_late_copy_gives_no_voice_back():
     room = a_wall(*TEXTS, backing=True)
     back(room, 5, "rock", True, number=1)

@@ -7990,7 +7990,7 @@ export interface components {
         /**
          * WallEntry
          * @description `count` is how many wrote it, `names` who did, where the wall names anybody. `alike` are texts that the desk has
-         *     grouped with it. `backed` is how many back it.
+         *     grouped with it. `backed` is how many people back it, or one of those.
          */
         WallEntry: {
             /** Id */

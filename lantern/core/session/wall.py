@@ -30,7 +30,7 @@ NO_WALL, NOTHING_BACKED = Wall(), Backed()
 
 class WallEntry(Value):
     """`count` is how many wrote it, `names` who did, where the wall names anybody. `alike` are texts that the desk has
-    grouped with it. `backed` is how many back it."""
+    grouped with it. `backed` is how many people back it, or one of those."""
 
     id: str
     text: str
@@ -81,7 +81,7 @@ class Gathered:
         return self.texts.most_common(1)[0][0]
 
 
-@lru_cache(maxsize=65536)
+@lru_cache(maxsize=8192)
 def entry_id(seed: str, item: str, key: str) -> str:
     return sha256(f"{seed}:{item}:{key}".encode()).hexdigest()[:12]
 
@@ -138,7 +138,7 @@ def shown_wall(state: State, ask: Ask, *, screen: bool) -> ShownWall | None:
     groups = {group[0]: group[1:] for group in _groups_among(wall, ids)}
     behind = {one for others in groups.values() for one in others}
     heads = [one for one in ids if one not in behind]
-    voices = _voices(state, item.id) if screen else {}
+    backers = _backers(state, item.id, found) if screen else {}
     most = MOST_ON_SCREEN if screen else MOST_ON_PHONES
     entries = tuple(
         WallEntry(
@@ -148,7 +148,7 @@ def shown_wall(state: State, ask: Ask, *, screen: bool) -> ShownWall | None:
             names=_names(state, found[one].seats) if state.wall.named and state.settings.names_on_screen else (),
             alike=tuple(cut(found[other].text, LONGEST_SHOWN) for other in groups.get(one, ())),
             pinned=one in wall.pinned,
-            backed=sum(voices.get(other, 0) for other in (one, *groups.get(one, ()))),
+            backed=len(set().union(*(backers.get(other, ()) for other in (one, *groups.get(one, ()))))),
         )
         for one in heads[:most]
     )
@@ -160,7 +160,8 @@ def desk_wall(state: State, ask: Ask) -> DeskWall | None:
     kind = kind_of(item)
     if not kind.wall:
         return None
-    found, wall, voices = gathered(state, ask), wall_of(state, item.id), _voices(state, item.id)
+    found, wall = gathered(state, ask), wall_of(state, item.id)
+    backers = _backers(state, item.id, found)
     group_of = {one: group[0] for group in _groups_among(wall, list(found)) for one in group}
     unread = [one for one in found if state.wall.held and one not in wall.read and one not in wall.hidden]
     waiting = set(unread)
@@ -172,7 +173,7 @@ def desk_wall(state: State, ask: Ask) -> DeskWall | None:
             count=len(found[one].seats),
             names=_names(state, found[one].seats),
             pinned=one in wall.pinned,
-            backed=voices.get(one, 0),
+            backed=len(backers.get(one, ())),
             hidden=one in wall.hidden,
             unread=one in waiting,
             group=group_of.get(one, ""),
@@ -206,14 +207,15 @@ def may_back(state: State) -> bool:
     return state.wall.backing and is_over and item is not None and kind_of(item).wall == "texts"
 
 
-def _voices(state: State, item_id: str) -> Counter[str]:
-    """How many back each entry: people who are still in."""
-    own = (of_one[item_id] for seat, of_one in state.backed.items() if item_id in of_one and _is_in(state, seat))
-    return Counter(entry for one in own for entry in one.entries)
-
-
-def _is_in(state: State, seat: int) -> bool:
-    return not state.seats[seat].removed
+def _backers(state: State, item_id: str, found: Mapping[str, Gathered]) -> dict[str, set[int]]:
+    """Who backs each entry: people who are still in, and did not write it."""
+    backers: dict[str, set[int]] = {}
+    for seat, of_one in state.backed.items():
+        if item_id in of_one and not state.seats[seat].removed:
+            for entry in of_one[item_id].entries:
+                if entry in found and seat not in found[entry].seats:
+                    backers.setdefault(entry, set()).add(seat)
+    return backers
 
 
 def backed_by(state: State, seat: int, item_id: str) -> Backed:
