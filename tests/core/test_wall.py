@@ -254,8 +254,9 @@ def test_words_are_hidden_and_let_through_for_all_who_said_them():
 
 
 def test_two_words_are_counted_as_one_and_parted_again():
-    room = a_wall(words("fog horn"), words("horn"), words("horn"), item=WORDS)
+    room = a_wall(words("fog horn"), words("horn"), words("fog horn"), item=WORDS)
     room.do(c.JoinWords("fog", "fog horn", "horn"))
+    assert list(on_desk(room)) == ["horn"]
     counted = {word.text: word.count for word in screen_view(room.state, "K").shown.tally.words}
     assert counted == {"horn": 3}
     room.do(c.KeepApart("fog", "fog horn"))

@@ -53,8 +53,8 @@ const action = 'rounded px-2 py-1 hover:underline disabled:opacity-40'
 
 <template>
   <div class="mt-2 flex flex-wrap items-center gap-2 pl-1.5">
+    <AsyncView :kind="item.kind" part="chips" :item="item" @update="emit('update', $event)" />
     <template v-if="question">
-      <AsyncView :kind="item.kind" part="chips" :item="item" @update="emit('update', $event)" />
       <span v-if="viewsOf(item).isOpinionOnly" class="text-sm text-slate">no right answer</span>
       <ChipMenu
         v-else

@@ -170,9 +170,14 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
         return item.model_copy(update={"accepts": (*item.accepts, " ".join(word.split()))})
 
     def wall_parts(self, item: WordCloudItem, answer: WordCloudAnswer) -> tuple[tuple[str, str], ...]:
-        key_of = _merger(item)
-        found = {key_of(word): " ".join(word.split()) for word in reversed(answer.words) if word.strip()}
-        return tuple(reversed(found.items()))
+        key_of, own = _merger(item), _unjoined(item)
+        heads = {key_of(pair.into): pair.into for pair in item.joined}
+        found: dict[str, str] = {}
+        for word in answer.words:
+            if word.strip():
+                key, text = key_of(word), " ".join(word.split())
+                found.setdefault(key, text if own(word) == key else heads.get(key, text))
+        return tuple(found.items())
 
     def without_parts(
         self, item: WordCloudItem, answer: WordCloudAnswer, hidden: Callable[[str], bool]
@@ -199,7 +204,7 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
 
     def tally(self, item: WordCloudItem, answers: Iterable[WordCloudAnswer]) -> WordCloudTally:
         groups: dict[str, Counter[str]] = {}
-        key_of = _merger(item)
+        key_of, own = _merger(item), _unjoined(item)
         n = 0
         for answer in answers:
             n += 1
@@ -210,8 +215,9 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
             for key, text in given.items():
                 groups.setdefault(key, Counter())[text] += 1
         rows = []
-        for spellings in groups.values():
-            usual, *merged = sorted(spellings, key=lambda text: (-spellings[text], text))
+        for key, spellings in groups.items():
+            # What was joined to a word is not what it is called, however often it was said.
+            usual, *merged = sorted(spellings, key=lambda text: (own(text) != key, -spellings[text], text))
             rows.append(CloudWord(text=usual, count=spellings.total(), merged=tuple(merged)))
         rows.sort(key=lambda row: (-row.count, row.text.casefold(), row.text))
         return WordCloudTally(n=n, words=tuple(rows[:MOST_SHOWN]), others=max(0, len(rows) - MOST_SHOWN))
@@ -288,12 +294,16 @@ def _merged(item: WordCloudItem, word: str) -> str:
 
 def _merger(item: WordCloudItem) -> Callable[[str], str]:
     """Gives what words have in common that count as one: it is compared and never shown, for it may be no word."""
+    merged = _unjoined(item)
+    return partial(_as_joined, merged=merged, heads=_heads(item, merged)) if item.joined else merged
+
+
+def _unjoined(item: WordCloudItem) -> Callable[[str], str]:
+    """The same, before the desk counted any as another."""
     if item.rules.version == FIRST:
         return partial(first_rules.merge_key, loose=_LOOSE)
-    merged = partial(
-        merged_as, language=item.language, apart=frozenset(made_alike(x, item.language) for x in item.apart)
-    )
-    return partial(_as_joined, merged=merged, heads=_heads(item, merged)) if item.joined else merged
+    apart = frozenset(made_alike(x, item.language) for x in item.apart)
+    return partial(merged_as, language=item.language, apart=apart)
 
 
 def _heads(item: WordCloudItem, merged: Callable[[str], str]) -> dict[str, str]:
