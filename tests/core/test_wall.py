@@ -227,6 +227,7 @@ def test_nobody_is_named_unless_the_wall_and_the_session_name_people():
         room.do(c.Close(room.state.step))
         (entry,) = screen_view(room.state, "K").shown.wall.entries
         assert entry.names == (("Fen",) if named and screen else ())
+        assert "Fen" not in student_view(room.state).model_dump_json()
         assert on_desk(room)["rock"].names == ("Fen",)
 
 

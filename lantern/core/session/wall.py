@@ -128,8 +128,8 @@ def fills_now(state: State) -> bool:
 
 
 def shown_wall(state: State, ask: Ask, *, screen: bool) -> ShownWall | None:
-    """The wall of texts as the big screen, or as phones have it: these are told no voices, so that a voice is news for
-    nobody but its owner."""
+    """The wall of texts as the big screen, or as phones have it: these are told no names, and no voices either, so that
+    a voice is news for nobody but its owner."""
     item = state.item(ask.item_id)
     if kind_of(item).wall != "texts":
         return None
@@ -139,13 +139,14 @@ def shown_wall(state: State, ask: Ask, *, screen: bool) -> ShownWall | None:
     behind = {one for others in groups.values() for one in others}
     heads = [one for one in ids if one not in behind]
     backers = _backers(state, item.id, found) if screen else {}
+    named = screen and state.wall.named and state.settings.names_on_screen
     most = MOST_ON_SCREEN if screen else MOST_ON_PHONES
     entries = tuple(
         WallEntry(
             id=one,
             text=cut(found[one].text, LONGEST_SHOWN),
             count=len(found[one].seats),
-            names=_names(state, found[one].seats) if state.wall.named and state.settings.names_on_screen else (),
+            names=_names(state, found[one].seats) if named else (),
             alike=tuple(cut(found[other].text, LONGEST_SHOWN) for other in groups.get(one, ())),
             pinned=one in wall.pinned,
             backed=len(set().union(*(backers.get(other, ()) for other in (one, *groups.get(one, ()))))),

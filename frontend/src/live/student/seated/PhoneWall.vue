@@ -36,7 +36,6 @@ const written = computed(() => (props.answer as { text?: string } | null)?.text?
       >
         {{ text }}
       </p>
-      <p v-if="entry.names?.length" class="text-[15px] text-slate">{{ entry.names.join(', ') }}</p>
       <p v-if="entry.text === written" class="text-[15px] underline decoration-2 underline-offset-4">
         {{ t('your_own') }}
       </p>
