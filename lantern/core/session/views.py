@@ -3,7 +3,8 @@
 1. The student's view and the big screen's view hold no key before it is shown, and no mark before `told`.
 2. What all students see (`StudentView`) is apart from what is one student's own (`Mine`), so the first
    is encoded once for the whole class.
-3. Another's name appears on a student's device never, on the big screen in the lobby and standings.
+3. Another's name appears on a student's device never; on the big screen in the lobby, in standings, in the end, and on
+   a wall that names people.
 """
 
 import json
