@@ -19,11 +19,9 @@ from hashlib import sha256
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Answer, Item
 from lantern.core.questions.parts import cut
-from lantern.core.session import events as e
 from lantern.core.session.model import Ask, Backed, Phase, State, Wall
 from lantern.core.values import Value
 
-Events = Sequence[e.Event]
 MOST_ON_SCREEN, MOST_ON_PHONES, MOST_ON_DESK, LONGEST_SHOWN, MOST_NAMES = 300, 40, 600, 280, 3
 NO_WALL, NOTHING_BACKED = Wall(), Backed()
 

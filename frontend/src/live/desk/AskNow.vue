@@ -10,7 +10,7 @@ import { field, smallField } from '@/ui/recipes'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import SegmentedChoice from '../run/SegmentedChoice.vue'
-import { FORMS, quickItem } from './quick'
+import { FORMS, inItsLanguage, quickItem } from './quick'
 import type { Desk } from './useDesk'
 
 const props = defineProps<{ desk: Desk }>()
@@ -62,7 +62,10 @@ async function look(): Promise<void> {
 
 async function ask(): Promise<void> {
   if (form.value === 'typed') await look()
-  if (item.value && (await props.desk.askNow(item.value))) emit('close')
+  const isUnprepared = props.desk.view.value?.run.every((row) => row.asked_now) ?? false
+  if (!item.value) return
+  const asked = inItsLanguage(item.value, isUnprepared, navigator.language)
+  if (await props.desk.askNow(asked)) emit('close')
 }
 </script>
 

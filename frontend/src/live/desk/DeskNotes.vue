@@ -13,9 +13,10 @@ const props = defineProps<{ open: boolean; view: DeskView; desk: Desk }>()
 const emit = defineEmits<{ close: [] }>()
 const replies = ref<Record<number, string>>({})
 
-async function reply(note: DeskView['notes'][number]): Promise<void> {
+/** To who asked, or to everybody: what one asks others often wonder, too. */
+async function reply(note: DeskView['notes'][number], seat: number | null): Promise<void> {
   const text = replies.value[note.id]?.trim()
-  if (text && (await props.desk.write(text, note.seat))) await props.desk.noteDone(note.id)
+  if (text && (await props.desk.write(text, seat))) await props.desk.noteDone(note.id)
 }
 </script>
 
@@ -28,7 +29,7 @@ async function reply(note: DeskView['notes'][number]): Promise<void> {
           {{ namesShown ? note.name : `Seat ${note.seat}` }} · {{ timeOfDay(note.at).slice(0, 5) }}
         </p>
         <p class="text-lg wrap-anywhere whitespace-pre-line" dir="auto">{{ note.text }}</p>
-        <form class="mt-2 flex flex-wrap gap-2" @submit.prevent="reply(note)">
+        <form class="mt-2 flex flex-wrap gap-2" @submit.prevent="reply(note, note.seat)">
           <input
             v-model="replies[note.id]"
             :class="smallField"
@@ -37,6 +38,9 @@ async function reply(note: DeskView['notes'][number]): Promise<void> {
             :aria-label="`Reply to ${namesShown ? note.name : `seat ${note.seat}`}`"
           />
           <UiButton size="small" type="submit" :disabled="!replies[note.id]?.trim()">Reply</UiButton>
+          <UiButton size="small" :disabled="!replies[note.id]?.trim()" @click="reply(note, null)"
+            >To everybody</UiButton
+          >
           <UiButton size="small" look="quiet" @click="desk.noteDone(note.id)">Done</UiButton>
         </form>
       </li>

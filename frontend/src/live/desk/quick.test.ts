@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { FORMS, quickItem, type QuickForm } from './quick'
+import { FORMS, inItsLanguage, quickItem, type QuickForm } from './quick'
 
 const forms = FORMS.map((form) => form.value).filter((form): form is QuickForm => form !== 'typed')
 
@@ -26,5 +26,12 @@ describe('a question asked on the spot', () => {
       'open_response',
     ])
     expect(quickItem('word', '', 5)).toMatchObject({ scored: true, most: 1 })
+  })
+
+  it('is in the language of its set, or of the browser where nothing was prepared', () => {
+    const item = quickItem('word', '', 5)
+    expect(inItsLanguage(item, true, 'de-AT').language).toBe('de')
+    expect(inItsLanguage(item, false, 'de-AT').language).toBe(item.language)
+    expect(inItsLanguage({ ...item, language: 'fr' }, true, 'de').language).toBe('fr')
   })
 })

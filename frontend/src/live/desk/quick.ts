@@ -32,3 +32,8 @@ export function quickItem(form: QuickForm, prompt: string, letters: number): Ite
       return { ...blankItem('open_response', newId()), ...asked } as Item
   }
 }
+
+/** With nothing prepared there is no set whose language it would have: the one that this browser speaks, then. */
+export function inItsLanguage(item: Item, isUnprepared: boolean, spoken: string): Item {
+  return isUnprepared && !item.language ? { ...item, language: spoken.split('-')[0]! } : item
+}
