@@ -3,6 +3,7 @@ from collections.abc import AsyncIterator
 from typing import Any
 
 import pytest
+from channels.layers import channel_layers
 from django.test import Client
 
 from lantern.core.session import Settings
@@ -68,6 +69,7 @@ def knots(odile) -> QuestionSet:
 @pytest.fixture
 async def hubs() -> AsyncIterator[tuple[Hub, Hub]]:
     """Of two processes that share a database and a channel layer, on one loop."""
+    channel_layers.backends.clear()  # a layer's locks are of the loop that made it: that of another test is over
     pair = Hub(), Hub()
     yield pair
     for hub in pair:
