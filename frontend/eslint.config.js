@@ -20,7 +20,7 @@ const LAYERS = [
 const DOORS = {
   media: ['shown/.*'],
   questions: ['registry', 'blank', 'kindViews', 'ItemGlance\\.vue', 'shared/.*'],
-  games: ['registry'],
+  games: ['registry', 'gameViews', 'shared/.*'],
   classes: ['student'],
   live: ['desk', 'remote', 'run', 'screen', 'student', 'student/tried'],
 }

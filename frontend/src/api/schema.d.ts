@@ -1697,6 +1697,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live/student/spoken": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Say Aloud
+         * @description A sentence of the page itself, as a game's rules, read aloud. What a class asks for is spoken once.
+         */
+        post: operations["lantern_server_live_router_say_aloud"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live/student/reading": {
         parameters: {
             query?: never;
@@ -5139,6 +5159,41 @@ export interface components {
             left_out: string[];
         };
         /**
+         * BeaconsSettings
+         * @description `teams`: how many; `made`: drawn, chosen by the players, or one for each shared device. `ends`: who is first at
+         *     the end of the chain has won, or who is furthest when the questions are over. `length`: beacons of a chain, None for
+         *     what goes with the questions.
+         */
+        BeaconsSettings: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "beacons";
+            /**
+             * Teams
+             * @default 4
+             */
+            teams?: number;
+            /**
+             * Made
+             * @default drawn
+             * @enum {string}
+             */
+            made?: "drawn" | "chosen" | "shared";
+            /**
+             * Ends
+             * @default furthest
+             * @enum {string}
+             */
+            ends?: "first" | "furthest";
+            /**
+             * Length
+             * @default null
+             */
+            length?: number | null;
+        };
+        /**
          * Chosen
          * @description Which questions of the set are asked; pages are for everybody.
          *
@@ -5190,11 +5245,10 @@ export interface components {
         /** PointsSettings */
         PointsSettings: {
             /**
-             * Game
-             * @default points
-             * @constant
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
              */
-            game?: "points";
+            game: "points";
             /**
              * Early Bonus
              * @default false
@@ -5347,13 +5401,14 @@ export interface components {
              */
             wall?: components["schemas"]["WallSettings"];
             /**
+             * Game
              * @default {
              *       "game": "points",
              *       "early_bonus": false,
              *       "run_bonus": false
              *     }
              */
-            game?: components["schemas"]["PointsSettings"];
+            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"];
         };
         /**
          * Timing
@@ -5478,6 +5533,20 @@ export interface components {
              */
             later?: boolean;
         };
+        /**
+         * GameOffer
+         * @description A game (none: nothing is played) in one manner, and the settings that go with it.
+         */
+        GameOffer: {
+            /** Game */
+            game: string;
+            /**
+             * Manner
+             * @enum {string}
+             */
+            manner: "led" | "own_pace";
+            settings: components["schemas"]["Settings"];
+        };
         /** PresetInfo */
         PresetInfo: {
             /** Id */
@@ -5498,6 +5567,8 @@ export interface components {
             last_class: number | null;
             /** Switched */
             switched: components["schemas"]["Switched"][];
+            /** Games */
+            games: components["schemas"]["GameOffer"][];
             /** Presets */
             presets: components["schemas"]["PresetInfo"][];
             /** Topics */
@@ -5541,7 +5612,7 @@ export interface components {
         /**
          * Planned
          * @description What a session would be: how many questions each one gets, roughly how many minutes of answering that is, and
-         *     what its settings come to.
+         *     what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others.
          */
         Planned: {
             /** Questions */
@@ -5550,6 +5621,21 @@ export interface components {
             minutes: number;
             /** Sentences */
             sentences: components["schemas"]["Message"][];
+            /** Played */
+            played: number;
+            /** Unplayed */
+            unplayed: components["schemas"]["Unplayed"][];
+        };
+        /**
+         * Unplayed
+         * @description A question or page that counts in no game, and why. `number` is the question's in the set.
+         */
+        Unplayed: {
+            /** Number */
+            number: number | null;
+            /** Title */
+            title: string;
+            why: components["schemas"]["Message"];
         };
         /**
          * Plan
@@ -6301,6 +6387,34 @@ export interface components {
             /** Right */
             right: boolean | null;
         };
+        /**
+         * BeaconsScreen
+         * @description `teams` are those that have members, in the order of their numbers; before it has begun, all there are.
+         */
+        BeaconsScreen: {
+            /**
+             * Game
+             * @default beacons
+             * @constant
+             */
+            game?: "beacons";
+            /** Length */
+            length: number;
+            /**
+             * Ends
+             * @enum {string}
+             */
+            ends: "first" | "furthest";
+            /**
+             * Made
+             * @enum {string}
+             */
+            made: "drawn" | "chosen" | "shared";
+            /** Begun */
+            begun: boolean;
+            /** Teams */
+            teams: components["schemas"]["TeamLine"][];
+        };
         /** ChoiceKey */
         ChoiceKey: {
             /**
@@ -6417,6 +6531,8 @@ export interface components {
          * DeskView
          * @description `waiting_for` is how many of those with more time have not answered the open question yet; who is not said.
          *
+         *     `board` is how the game stands, where it has one; `game_over`: nothing more can be won in it.
+         *
          *     At own pace: `holds_up` is the question that most have come to without an answer, where it is more than one;
          *     `forms` are those that the current result can have. `ends_at` is when the class's time is over.
          */
@@ -6494,6 +6610,9 @@ export interface components {
             share_hidden: boolean;
             wall: components["schemas"]["WallSettings"];
             on_wall: components["schemas"]["DeskWall"] | null;
+            board: components["schemas"]["BeaconsScreen"] | null;
+            /** Game Over */
+            game_over: boolean;
         };
         /**
          * DeskWall
@@ -7901,6 +8020,24 @@ export interface components {
              */
             choices?: string[];
         };
+        /**
+         * TeamLine
+         * @description `number` from 1. `before` is how far it was before the last question, where the class was told at once.
+         */
+        TeamLine: {
+            /** Number */
+            number: number;
+            /** Members */
+            members: number;
+            /** Light */
+            light: number;
+            /** Before */
+            before: number;
+            /** Arrived */
+            arrived: boolean;
+            /** Place */
+            place: number;
+        };
         /** TextEntryKey */
         TextEntryKey: {
             /**
@@ -8083,7 +8220,7 @@ export interface components {
          * ScreenView
          * @description `standings` are the first places, of half of the people at most, without the last one. In the end `lights` are
          *     the points of everybody, most first, and nobody's. `right_share` is the mean mark, 0..1, once the class sees what is
-         *     right. Without `named` nobody is named.
+         *     right. Without `named` nobody is named. `game` is what is played, and `board` how it stands.
          */
         ScreenView: {
             /** Title */
@@ -8129,6 +8266,13 @@ export interface components {
              * @default []
              */
             lights?: number[];
+            /**
+             * Game
+             * @default null
+             */
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"]) | null;
+            /** @default null */
+            board?: components["schemas"]["BeaconsScreen"] | null;
         };
         /**
          * RemoteOffer
@@ -8271,7 +8415,7 @@ export interface components {
             /** Teacher */
             teacher: string;
             /** Asks */
-            asks: ("nobody" | "nickname" | "made_up" | "list" | "phrase" | "record_id") | null;
+            asks: ("nobody" | "nickname" | "made_up" | "list" | "phrase" | "record_id" | "crew") | null;
             /**
              * Class Name
              * @default
@@ -8397,6 +8541,28 @@ export interface components {
             token: string;
         };
         /**
+         * BeaconsOwn
+         * @description `team` is the own one. `choices`: out of how many one may choose now. `light` is what one's own answers were
+         *     worth to the team.
+         */
+        BeaconsOwn: {
+            /**
+             * Game
+             * @default beacons
+             * @constant
+             */
+            game?: "beacons";
+            /** Length */
+            length: number;
+            team: components["schemas"]["TeamLine"] | null;
+            /** Teams */
+            teams: number;
+            /** Choices */
+            choices: number;
+            /** Light */
+            light: number;
+        };
+        /**
          * Closing
          * @description What somebody is told in the end: which form of the score, and the teacher's own words.
          */
@@ -8419,7 +8585,8 @@ export interface components {
          *     `needs` are absent where there are none; `left_out` are parts of the current question that are not shown here.
          *     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
          *     `description` is the current picture's, for a student who sees pictures without fog. `word` is what the desk wrote
-         *     to this one. `closing` is there once it is over for them; `review`: they may look at what was right.
+         *     to this one. `closing` is there once it is over for them; `review`: they may look at what was right. `board` is what
+         *     they see of the game, `moved` the number of the last thing that they did in it.
          */
         Mine: {
             /** Seat */
@@ -8478,6 +8645,13 @@ export interface components {
             notes?: components["schemas"]["MyNotes"] | null;
             /** @default null */
             backed?: components["schemas"]["MyVoices"] | null;
+            /** @default null */
+            board?: components["schemas"]["BeaconsOwn"] | null;
+            /**
+             * Moved
+             * @default 0
+             */
+            moved?: number;
         };
         /**
          * MyNotes
@@ -8580,7 +8754,8 @@ export interface components {
         /**
          * StudentView
          * @description `changeable`: an answer may be changed until its question is closed. `marks`: devices say whether it was right.
-         *     `notes`: one may write to the teacher. `word` is what the desk wrote to everybody.
+         *     `notes`: one may write to the teacher. `word` is what the desk wrote to everybody. `game` is what will be played,
+         *     before somebody's first question.
          */
         StudentView: {
             /** Title */
@@ -8616,6 +8791,11 @@ export interface components {
             work?: components["schemas"]["Work"] | null;
             /** @default null */
             word?: components["schemas"]["Told"] | null;
+            /**
+             * Game
+             * @default null
+             */
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"]) | null;
         };
         /**
          * Work
@@ -8736,6 +8916,32 @@ export interface components {
             do: "hand_in";
         };
         /**
+         * JoinTeam
+         * @description Into this team, from 1, as long as it has not begun.
+         */
+        JoinTeam: {
+            /**
+             * Move
+             * @default join_team
+             * @constant
+             */
+            move?: "join_team";
+            /** Team */
+            team: number;
+        };
+        /**
+         * Moving
+         * @description To do something in the game that is no answer.
+         */
+        Moving: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "move";
+            move: components["schemas"]["JoinTeam"];
+        };
+        /**
          * Noting
          * @description A few words to the teacher.
          */
@@ -8759,7 +8965,7 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Answering"] | components["schemas"]["Beginning"] | components["schemas"]["GoingTo"] | components["schemas"]["Clearing"] | components["schemas"]["Flagging"] | components["schemas"]["Noting"] | components["schemas"]["Backing"] | components["schemas"]["HandingIn"];
+            command: components["schemas"]["Answering"] | components["schemas"]["Beginning"] | components["schemas"]["GoingTo"] | components["schemas"]["Clearing"] | components["schemas"]["Flagging"] | components["schemas"]["Noting"] | components["schemas"]["Backing"] | components["schemas"]["Moving"] | components["schemas"]["HandingIn"];
         };
         /**
          * SpokenPart
@@ -8777,6 +8983,20 @@ export interface components {
             start: number;
             /** Of */
             of: number;
+        };
+        /**
+         * ToSay
+         * @description A sentence to be read aloud, and the language that it is in.
+         */
+        ToSay: {
+            /** Text */
+            text: string;
+            /**
+             * Language
+             * @default en
+             * @enum {string}
+             */
+            language?: "en" | "de" | "fr" | "es" | "ar" | "uk";
         };
         /**
          * Reading
@@ -11961,6 +12181,30 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpokenPart"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_say_aloud: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToSay"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

@@ -44,6 +44,12 @@ export type PresetInfo = Schemas['PresetInfo']
 export type Planned = Schemas['Planned']
 export type GameName = GameChosen['game']
 export type GameOf<N extends GameName> = Extract<GameChosen, { game: N }>
+/** What the room sees of a game with a board, and what one player sees. */
+export type Board = NonNullable<Schemas['ScreenView']['board']>
+export type BoardOf<N extends GameName> = Extract<Board, { game?: N }>
+export type OwnBoard = NonNullable<Schemas['Mine']['board']>
+export type OwnBoardOf<N extends GameName> = Extract<OwnBoard, { game?: N }>
+export type GameMove = Schemas['Moving']['move']
 export type SessionInfo = Schemas['SessionInfo']
 export type ResultForm = NonNullable<Schemas['Shown']['form']>
 export type ShownWall = Schemas['ShownWall']

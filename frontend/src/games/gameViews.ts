@@ -1,7 +1,26 @@
 /** What a game brings to the front end. */
 import type { Component } from 'vue'
+import type { GameName, GameOf } from '@/api/types'
 
-export interface GameViews {
+/** A game in words, before it starts: what to do, in three lines, and who wins. */
+export interface Rules {
+  name: string
+  lines: [string, string, string]
+  wins: string
+}
+
+/** When a board is looked at: before it has begun, while questions are asked, between two of them, or in the end. */
+export type BoardMoment = 'before' | 'during' | 'between' | 'after'
+
+export interface GameViews<N extends GameName> {
+  /** For teachers: what it is called, and what it is, in a line. */
+  label: string
+  hint: string
   /** What a teacher chooses for it. Model: its settings. */
   settings: () => Promise<Component>
+  rules: () => Promise<(game: GameOf<N>) => Rules>
+  /** Where it has a board: what the big screen shows of it. Props: `board`, `at`. */
+  screen?: () => Promise<Component>
+  /** What a player's own device shows of it. Props: `board` (the own one), `at`; emits `move`. */
+  own?: () => Promise<Component>
 }

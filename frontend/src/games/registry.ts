@@ -1,6 +1,10 @@
 /** Every game's views, in one exhaustive list: a game without views does not compile. */
 import type { GameName } from '@/api/types'
+import { beacons } from './beacons'
 import type { GameViews } from './gameViews'
 import { points } from './points'
 
-export const games: Record<GameName, GameViews> = { points }
+export const games: { [N in GameName]: GameViews<N> } = { points, beacons }
+
+/** The views of a game whose name is not known. */
+export const viewsOf = (game: GameName): GameViews<GameName> => games[game] as GameViews<GameName>

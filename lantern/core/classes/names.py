@@ -1,11 +1,14 @@
 """Names as students type them: data, never markup, and told apart."""
 
+import re
 import unicodedata
 from collections.abc import Collection
 
 from lantern.core.errors import BadName
 
 MAX_NAME = 40
+MAX_TOGETHER = 80
+"""Of all who sit at one device, with what stands between."""
 # Joiners are kept: scripts and emoji need them. Other format characters could turn a line around.
 _JOINERS = {"\u200c", "\u200d"}
 
@@ -19,12 +22,18 @@ def clean_name(text: str, most: int = MAX_NAME) -> str:
     return name
 
 
-def told_apart(name: str, taken: Collection[str]) -> str:
-    """`name`, or with the next free number behind it if somebody here has it already."""
+def names_together(text: str) -> list[str]:
+    """The names of several, as they stand in one line with commas between them."""
+    names = (" ".join(name.split()) for name in re.split(r"[,;\n\u060c\uff0c]", text))
+    return list(dict.fromkeys(name for name in names if name))
+
+
+def told_apart(name: str, taken: Collection[str], most: int = MAX_NAME) -> str:
+    """`name`, or with the next free number behind it if somebody here has it already; of at most so many characters."""
     used = {other.casefold() for other in taken}
     candidate, number = name, 2
     while candidate.casefold() in used:
-        candidate = f"{name[: MAX_NAME - 4]} {number}"
+        candidate = f"{name[: most - 4]} {number}"
         number += 1
     return candidate
 

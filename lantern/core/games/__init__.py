@@ -1,13 +1,25 @@
-"""The games, in one explicit list, and the union that is made from it."""
+"""The games, in one explicit list, and the unions that are made from it."""
 
 from typing import TYPE_CHECKING, Any
 
-from lantern.core.games import points
-from lantern.core.games.contract import NOTHING, Gain, Game, GameSettings, Play
+from lantern.core.games import beacons, keepers, points
+from lantern.core.games.contract import (
+    NOTHING,
+    BoardGame,
+    Gain,
+    Game,
+    GameMove,
+    GameSettings,
+    GameView,
+    Given,
+    Outline,
+    Play,
+    Turn,
+)
 from lantern.core.games.places import places_of
 from lantern.core.values import union_of
 
-GAMES: tuple[Game[Any], ...] = (points.GAME,)
+GAMES: tuple[Game[Any], ...] = (points.GAME, beacons.GAME, keepers.GAME)
 
 _BY_NAME = {game.name: game for game in GAMES}
 
@@ -17,12 +29,46 @@ def game_of(chosen: GameSettings) -> Game[Any]:
     return _BY_NAME[chosen.game]
 
 
+def board_game_of(chosen: GameSettings) -> BoardGame[Any, Any, Any] | None:
+    """The game, where it has a board."""
+    game = game_of(chosen)
+    return game if isinstance(game, BoardGame) else None
+
+
+_WITH_A_BOARD = [game for game in GAMES if isinstance(game, BoardGame)]
+
 if TYPE_CHECKING:
     AnyGame = GameSettings
+    AnyGameMove = GameMove
+    AnyGameScreen = GameView
+    AnyGameOwn = GameView
 else:
     AnyGame = union_of((game.settings for game in GAMES), by="game")
+    AnyGameMove = union_of((game.move for game in _WITH_A_BOARD if game.move), by="move")
+    AnyGameScreen = union_of((game.screen for game in _WITH_A_BOARD), by="game")
+    AnyGameOwn = union_of((game.own for game in _WITH_A_BOARD), by="game")
 
 PLAIN = points.PointsSettings()
 """What is played where nothing was chosen."""
 
-__all__ = ["GAMES", "NOTHING", "PLAIN", "AnyGame", "Gain", "Game", "GameSettings", "Play", "game_of", "places_of"]
+__all__ = [
+    "GAMES",
+    "NOTHING",
+    "PLAIN",
+    "AnyGame",
+    "AnyGameMove",
+    "AnyGameOwn",
+    "AnyGameScreen",
+    "BoardGame",
+    "Gain",
+    "Game",
+    "GameMove",
+    "GameSettings",
+    "Given",
+    "Outline",
+    "Play",
+    "Turn",
+    "board_game_of",
+    "game_of",
+    "places_of",
+]

@@ -1,14 +1,24 @@
-"""What a game is: it stands below the session and knows players, marks and moments, never what was asked.
+"""What a game is: it stands below the session and knows players, marks and moves, never what was asked (docs/games.md).
 
 1. A game is told marks and gives what they earn. Marks it never changes: grades read marks alone.
-2. It is pure: the same plays earn the same.
-3. What an answer earns is kept with it. Where its mark is corrected afterwards, the game is asked again.
-4. Its settings are one shape, named by `game`, and stored with the session's.
+2. It is pure: the same joins, answers and moves, in the same order and from the same seed, lead to the same.
+3. A game of points gives something for each answer (`gain`). It is kept with the answer, and given anew where a mark is
+   corrected.
+4. A game with a board keeps a state of its own: what all share (the board), and what each player has (a hand). It is
+   told each mark once, as it was then: what was played stays as it was played.
+5. Its settings are one shape, named by `game`, and stored with the session's; so are its moves, which are events.
 """
 
-from typing import Generic, NamedTuple, Protocol, TypeVar
+from abc import ABC, abstractmethod
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from random import Random
+from typing import Any, Generic, Literal, NamedTuple, TypeVar
 
-from lantern.core.values import Value
+from lantern.core.messages import Message
+from lantern.core.values import Milliseconds, Value
+
+GameManner = Literal["led", "own_pace"]
 
 
 class GameSettings(Value):
@@ -17,9 +27,21 @@ class GameSettings(Value):
     game: str
 
 
+class GameMove(Value):
+    """Something a player does that is no answer. `move` is its name, which no other game has."""
+
+    move: str
+
+
+class GameView(Value):
+    """What somebody sees of a board. `game` is the game's name."""
+
+    game: str
+
+
 class Play(NamedTuple):
-    """An answer as a game is told of it: its mark 0..1, what its question counts, the share of the time that was
-    left for it, 0..1, or None where there is no limit, and how many right ones in a row came before it."""
+    """An answer as a game of points is told of it: its mark 0..1, what its question counts, the share of the time that
+    was left for it, 0..1, or None where there is no limit, and how many right ones in a row came before it."""
 
     mark: float
     weight: int
@@ -38,22 +60,142 @@ class Gain(NamedTuple):
 
 NOTHING = Gain(0, 0)
 
-Chosen = TypeVar("Chosen", bound=GameSettings, contravariant=True)
+
+class Outline(NamedTuple):
+    """What a board has to know of what will be asked: how much its questions count together, for each player, and
+    whether everybody goes at their own pace."""
+
+    weight: int
+    own_pace: bool
 
 
-class Game(Protocol, Generic[Chosen]):
-    """`settings` is the shape of what is chosen for it."""
+class Given(NamedTuple):
+    """An answer as a game with a board is told of it: its mark 0..1, and what its question counts.
+
+    `pace` is how much longer than others this player may take, 1 for most: nobody shall fall behind by it. `moment`
+    orders what happened: what the class was told at once has the same.
+    """
+
+    mark: float
+    weight: int
+    pace: float
+    moment: Milliseconds
+
+
+Chosen = TypeVar("Chosen", bound=GameSettings)
+Board = TypeVar("Board")
+Hand = TypeVar("Hand")
+
+
+@dataclass(frozen=True, slots=True)
+class Turn(Generic[Board, Hand]):
+    """What something leads to: the board, and the hands that are not as they were, by player."""
+
+    board: Board
+    hands: Mapping[int, Hand] = field(default_factory=dict)
+
+
+class Game(ABC, Generic[Chosen]):
+    """`settings` is the shape of what is chosen for it, `manners` are those of the sessions it is for."""
 
     name: str
+    settings: type[GameSettings]
+    manners: frozenset[GameManner] = frozenset(("led", "own_pace"))
 
-    @property
-    def settings(self) -> type[GameSettings]: ...
+    has_points = False
+    """Whether answers earn points, and these make the standings."""
+    ranks_players = False
+    """Whether each player has a place of their own."""
 
     def wants_time(self, chosen: Chosen) -> bool:
         """Whether it looks at the time that was left."""
+        return False
 
     def wants_runs(self, chosen: Chosen) -> bool:
         """Whether it looks at right answers in a row."""
+        return False
+
+    def shares_devices(self, chosen: Chosen) -> bool:
+        """Whether several players sit at each device: who joins names them all."""
+        return False
 
     def gain(self, chosen: Chosen, play: Play) -> Gain:
         """What this answer earns."""
+        return NOTHING
+
+
+class BoardGame(Game[Chosen], Generic[Chosen, Board, Hand]):
+    """A game with a state of its own. `move` is what players can do (None: nothing but answer), `screen` and `own` are
+    the shapes of what the room and one player see. Hands of players who were taken out stay: they may come back."""
+
+    goes_round = False
+    """At own pace: what was missed comes back, and what was right comes round again, until it ends."""
+    usual_minutes: int | None = None
+    """It ends for all at once, after so many minutes if nothing else is said."""
+    move: type[GameMove] | None = None
+    screen: type[GameView]
+    own: type[GameView]
+
+    @abstractmethod
+    def start(self, chosen: Chosen, outline: Outline) -> Board:
+        """The board before anybody is there."""
+
+    @abstractmethod
+    def on_join(
+        self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], player: int, rng: Random
+    ) -> Turn[Board, Hand]:
+        """Somebody comes in, at any time, or comes back after having been taken out."""
+
+    @abstractmethod
+    def on_leave(self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], player: int) -> Turn[Board, Hand]:
+        """Somebody is taken out."""
+
+    def on_begin(self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], rng: Random) -> Turn[Board, Hand]:
+        """A question is opened, or everybody may start. It is told each time; the first is what matters."""
+        return Turn(board)
+
+    @abstractmethod
+    def on_answer(
+        self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], player: int, given: Given
+    ) -> Turn[Board, Hand]:
+        """The mark of an answer may be told."""
+
+    def refused(
+        self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], player: int, move: Any
+    ) -> Message | None:
+        """Why this player cannot do this now."""
+        return None
+
+    def on_move(
+        self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], player: int, move: Any
+    ) -> Turn[Board, Hand]:
+        """A player did something that was not refused."""
+        return Turn(board)
+
+    def done(self, chosen: Chosen, hand: Hand) -> bool:
+        """At own pace: whether this player has reached what there was to reach."""
+        return False
+
+    def left_out(self, chosen: Chosen, hand: Hand) -> int:
+        """How many wrong options of the question that is on this player is not shown."""
+        return 0
+
+    def stuck(self, chosen: Chosen, hand: Hand) -> bool:
+        """Whether this player could do with help."""
+        return False
+
+    def scores(self, chosen: Chosen, board: Board, hands: Mapping[int, Hand]) -> Mapping[int, int]:
+        """What places are made of, by player, where it ranks players."""
+        return {}
+
+    @abstractmethod
+    def over(self, chosen: Chosen, board: Board) -> bool:
+        """Whether there is nothing more to be won. Questions may still be asked."""
+
+    @abstractmethod
+    def screen_view(self, chosen: Chosen, board: Board, hands: Mapping[int, Hand]) -> GameView:
+        """What the big screen and the desk see, without a name."""
+
+    @abstractmethod
+    def own_view(self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], player: int) -> GameView:
+        """What one player sees."""

@@ -1,4 +1,4 @@
-"""Points: the plain game. Every mark earns points, and the most points are ahead.
+"""Quick lights: every mark earns points, and the most points are ahead. Its name in what is stored is "points".
 
 points = round(100 x mark x weight) + bonus
 bonus  = round(20 x mark x weight x share of the time left), where early answers are rewarded
@@ -7,7 +7,7 @@ bonus  = round(20 x mark x weight x share of the time left), where early answers
 
 from typing import Literal
 
-from lantern.core.games.contract import Gain, GameSettings, Play
+from lantern.core.games.contract import Gain, Game, GameSettings, Play
 
 FULL_POINTS = 100
 EARLY_POINTS = 20
@@ -20,9 +20,10 @@ class PointsSettings(GameSettings):
     run_bonus: bool = False
 
 
-class Points:
+class Points(Game[PointsSettings]):
     name = "points"
     settings = PointsSettings
+    has_points = ranks_players = True
 
     def wants_time(self, chosen: PointsSettings) -> bool:
         return chosen.early_bonus

@@ -5,6 +5,7 @@ from collections.abc import Collection
 from random import Random
 
 from lantern.core.classes.needs import NONE, Needs
+from lantern.core.games import board_game_of
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, Question
 from lantern.core.session.model import Ask, Phase, Seat, State
@@ -36,6 +37,9 @@ def limit_of(state: State, item: Item) -> Milliseconds | None:
 def paper_deadline(state: State, seat: Seat, now: Milliseconds) -> Milliseconds | None:
     """When the time of a paper is over that is begun now; None for never."""
     time, needs = state.settings.time, needs_of(state, seat)
+    game = board_game_of(state.settings.game)
+    if game and game.usual_minutes:  # it ends for all at once; the game sees to it that nobody falls behind by that
+        return class_deadline(state)
     if needs.no_limit:
         return None
     if time.of == "whole":
@@ -86,15 +90,17 @@ def closes_at(state: State, ask: Ask, present: Collection[int]) -> Milliseconds 
     return None if None in deadlines else max((at for at in deadlines if at), default=ask.deadline)
 
 
-def left_out(state: State, seat: Seat, item: Item) -> tuple[str, ...]:
-    """The parts of a question that this person is not shown: wrong ones, the same each time, at least one stays."""
-    needs = needs_of(state, seat)
-    spare = sorted(kind_of(item).spare(item)) if needs.fewer_options else []
-    count = min(needs.fewer_options, len(spare) - 1)
+def left_out(state: State, seat: Seat, item: Item, more: int = 0) -> tuple[str, ...]:
+    """The parts of a question that this person is not shown: wrong ones, the same each time, at least one stays. `more`
+    than their needs say are left out besides those."""
+    wanted = needs_of(state, seat).fewer_options + more
+    spare = sorted(kind_of(item).spare(item)) if wanted else []
+    count = min(wanted, len(spare) - 1)
     if count <= 0:
         return ()
-    person = state.roster[seat.person]
-    return tuple(sorted(Random(f"{person.member or person.id}:{item.id}").sample(spare, count)))
+    person = state.roster.get(seat.person)
+    who = (person.member or person.id) if person else seat.person
+    return tuple(sorted(Random(f"{who}:{item.id}").sample(spare, len(spare))[:count]))
 
 
 def has_own_options(state: State) -> frozenset[int]:

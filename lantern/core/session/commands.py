@@ -11,6 +11,7 @@ from typing import Annotated, ClassVar, Literal
 from pydantic import ConfigDict, Field
 
 from lantern.core.classes.needs import NONE, Needs
+from lantern.core.games import AnyGameMove
 from lantern.core.questions import AnyAnswer, AnyItem
 from lantern.core.questions.items import Answer as AnswerValue
 from lantern.core.questions.items import ResultForm
@@ -468,6 +469,14 @@ class Back:
 
 
 @dataclass(frozen=True)
+class MakeMove:
+    """A student does something in the game that is no answer."""
+
+    seat: int
+    move: AnyGameMove
+
+
+@dataclass(frozen=True)
 class Flag:
     """The student wants to come back to this item of the own paper, or does not any more."""
 
@@ -584,6 +593,7 @@ Command = (
     | ClearAnswer
     | WriteNote
     | Back
+    | MakeMove
     | Flag
     | HandIn
     | PaperTimeUp

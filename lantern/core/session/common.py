@@ -3,8 +3,8 @@
 from collections.abc import Callable, Sequence
 from typing import Any
 
+from lantern.core.session import boards, corrections, notes, pausing, people
 from lantern.core.session import commands as c
-from lantern.core.session import corrections, notes, pausing, people
 from lantern.core.session import events as e
 from lantern.core.session.actors import Sent
 from lantern.core.session.model import State
@@ -35,6 +35,7 @@ ALWAYS: Handlers = {
 RUNNING: Handlers = ALWAYS | {
     c.Join: people.join,
     c.WriteNote: notes.write_note,
+    c.MakeMove: boards.make_move,
     c.Lock: people.lock,
     c.Pause: pausing.pause,
     c.Resume: pausing.resume,
@@ -52,6 +53,7 @@ CORRECTED: Handlers = {
     c.MarkAnew: corrections.mark_anew,
 }
 ENDED: Handlers = ALWAYS | CORRECTED | {c.OpenFeedback: pausing.open_feedback, c.OpenAgain: pausing.open_again}
-WHILE_PAUSED = frozenset(RUNNING) | frozenset(CORRECTED) | {c.Advance, c.SetCurtain, c.HideShare, c.GiveAnswer, c.End}
+WHILE_PAUSED = frozenset(RUNNING) - {c.MakeMove} | frozenset(CORRECTED)
+WHILE_PAUSED |= {c.Advance, c.SetCurtain, c.HideShare, c.GiveAnswer, c.End}
 """What is legal while a session is paused, where it is legal otherwise. An answer that was acknowledged may be sent
 again then, too: it must be told so."""

@@ -1,14 +1,16 @@
 """Many events, one after the other."""
 
 from collections.abc import Iterable
+from typing import Any
 
+from lantern.core.session import boards
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.changed import changed
-from lantern.core.session.effects import paper_after, response_to
+from lantern.core.session.effects import handed_in, paper_after, response_to
 from lantern.core.session.engine import evolve
 from lantern.core.session.judging import Judgements
-from lantern.core.session.model import Response, State
+from lantern.core.session.model import Ask, Response, State
 from lantern.core.session.paper import Paper
 
 
@@ -25,6 +27,7 @@ class Course:
         self._judgements = judgements or Judgements()
         self._copies: dict[str, dict[int, Response]] = {}
         self._papers: dict[int, Paper] | None = None
+        self._hands: dict[int, Any] | None = None
 
     def take(self, recorded: Recorded) -> None:
         event = recorded.event
@@ -37,6 +40,23 @@ class Course:
         responses[response.seat] = response
         if self.state.papers:
             self._all_papers()[response.seat] = paper_after(self.state, ask, event, response)
+            if self.state.board is not None:
+                self._play(ask, response)
+
+    def _play(self, ask: Ask, response: Response) -> None:
+        turn = boards.turn_of(self.state, ask, response)
+        if turn is None:
+            return
+        if turn.hands:
+            if self._hands is None or self.state.hands is not self._hands:
+                self._hands = dict(self.state.hands)
+                self.state = changed(self.state, hands=self._hands)
+            self._hands.update(turn.hands)
+            if boards.has_done(self.state, response.seat):
+                papers = self._all_papers()
+                papers[response.seat] = handed_in(papers[response.seat], response.at, "done")
+        if turn.board is not self.state.board:
+            self.state = changed(self.state, board=turn.board)
 
     def _copy_of(self, ask_id: str) -> dict[int, Response]:
         """The responses of the ask, to be added to: whatever changed it, or its question, has given it others."""

@@ -12,12 +12,14 @@ from functools import cached_property
 from itertools import repeat
 from statistics import median
 
+from lantern.core.games import AnyGameScreen
 from lantern.core.messages import Message
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, ResultForm, is_scored, title_of
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.allowing import class_deadline, waited_for
 from lantern.core.session.asking import told_asks
+from lantern.core.session.boards import is_over, shown_board
 from lantern.core.session.engine import commands_of
 from lantern.core.session.model import Ask, Phase, Seat, State
 from lantern.core.session.moves import Move, goes_on_at, neighbour, next_move
@@ -112,6 +114,8 @@ class NoteLine(Value):
 class DeskView(Value):
     """`waiting_for` is how many of those with more time have not answered the open question yet; who is not said.
 
+    `board` is how the game stands, where it has one; `game_over`: nothing more can be won in it.
+
     At own pace: `holds_up` is the question that most have come to without an answer, where it is more than one;
     `forms` are those that the current result can have. `ends_at` is when the class's time is over.
     """
@@ -155,6 +159,8 @@ class DeskView(Value):
     share_hidden: bool
     wall: WallSettings
     on_wall: DeskWall | None
+    board: AnyGameScreen | None
+    game_over: bool
 
 
 @dataclass(frozen=True)
@@ -285,6 +291,8 @@ def desk_frame(state: State, code: str, present: Collection[int], memo: DeskMemo
         share_hidden=state.share_hidden,
         wall=state.wall,
         on_wall=desk_wall(state, state.ask) if state.ask and not state.is_own_pace else None,
+        board=shown_board(state),
+        game_over=is_over(state),
         notes=tuple(
             NoteLine(id=note.id, seat=note.seat, name=state.name(seat), at=note.at, text=note.text)
             for note in state.notes

@@ -5,7 +5,7 @@ from dataclasses import replace
 from typing import Any
 
 from lantern.core.questions import kind_of
-from lantern.core.session import backing, corrections, impromptu, notes, pausing, placing, rounds, votes
+from lantern.core.session import backing, boards, corrections, impromptu, notes, pausing, placing, rounds, votes
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.allowing import time_factor
@@ -23,11 +23,20 @@ from lantern.core.values import Milliseconds
 def _on_joined(state: State, event: e.Joined) -> State:
     is_open = state.ask is not None and state.ask.is_open
     seat = Seat(event.seat, event.person, event.key, since=state.openings - is_open)
-    return changed(
+    state = changed(
         state,
         seats={**state.seats, seat.number: seat},
         seat_of_key={**state.seat_of_key, seat.key: seat.number},
     )
+    return boards.joined(state, seat.number)
+
+
+def _on_removed(state: State, event: e.Removed) -> State:
+    return boards.left(_with_seat(state, event.seat, removed=True), event.seat)
+
+
+def _on_restored(state: State, event: e.Restored) -> State:
+    return boards.joined(_with_seat(state, event.seat, removed=False), event.seat)
 
 
 def _on_named(state: State, event: e.Named) -> State:
@@ -82,7 +91,7 @@ def _on_opened(state: State, event: e.Opened, at: Milliseconds) -> State:
     state = settled(with_asks(state, ask))
     if is_again:
         state = changed(state, laid=(*state.laid, rounds.Laid((ask.id,), again=True)))
-    return _moved(state, Phase.OPEN, item_id)
+    return _moved(boards.begun(state), Phase.OPEN, item_id)
 
 
 def _on_answered(state: State, recorded: Recorded) -> State:
@@ -92,12 +101,17 @@ def _on_answered(state: State, recorded: Recorded) -> State:
     response = response_to(state, ask, recorded, Judging(state.item(ask.item_id)))
     if state.papers:
         state = _with_paper(state, response.seat, paper_after(state, ask, event, response))
+        state = boards.answered(state, ask, response)
+        if boards.has_done(state, response.seat):
+            state = _handed_in(state, response.seat, response.at, "done")
     return _with_ask(state, ask.id, responses={**ask.responses, response.seat: response})
 
 
 def paper_after(state: State, ask: Ask, event: e.Answered, response: Response) -> Paper:
     """The paper of whoever gave this response."""
     paper = state.papers[response.seat]
+    if paper.goes_round:
+        return paper.after_round(ask.item_id, response.at, right=response.mark is not None and response.mark >= 1)
     return paper.with_answer(ask.item_id, response.at, moves_on=event.moves_on)
 
 
@@ -148,13 +162,13 @@ def _on_withdrawn(state: State, event: e.Withdrawn) -> State:
 
 def _on_revealed(state: State, event: e.Revealed) -> State:
     state = _with_ask(state, event.ask, revealed=True, told=True)
-    return _moved(state, Phase.REVEALED, state.asks[event.ask].item_id)
+    return boards.told(_moved(state, Phase.REVEALED, state.asks[event.ask].item_id))
 
 
 def _on_standings_shown(state: State) -> State:
     """Points of every question that is closed are told with it: none of them can be reopened from now on."""
     state = with_asks(state, *(changed(ask, told=True) for ask in state.standing_asks()))
-    return _moved(state, Phase.STANDINGS, state.cursor)
+    return boards.told(_moved(state, Phase.STANDINGS, state.cursor))
 
 
 def _on_revisited(state: State, event: e.Revisited) -> State:
@@ -166,7 +180,7 @@ def _on_started(state: State, at: Milliseconds) -> State:
     """Every question is one ask for all, open until the end."""
     asked = [item for item in state.content.items if kind_of(item).is_asked]
     asks = [Ask(ask_id(item.id, 1), item.id, 1, at, None, began_at=at) for item in asked]
-    state = changed(state, started_at=at)
+    state = boards.begun(changed(state, started_at=at))
     return _moved(settled(with_asks(state, *asks)), Phase.WORKING, None)
 
 
@@ -180,6 +194,8 @@ def _on_paper_drawn(state: State, recorded: Recorded) -> State:
     first = event.items[0] if event.items else ""
     asked = sum(kind_of(state.item(item)).is_asked for item in event.items)
     paper = Paper(event.items, at, event.deadline, first, asked, event.order, since=at, last=at, reached={first: at})
+    if boards.goes_round(state.settings):
+        paper = changed(paper, goes_round=True, coming=event.items[1:])
     return _with_paper(state, seat, paper)
 
 
@@ -187,7 +203,11 @@ def _on_went_to(state: State, recorded: Recorded) -> State:
     event, seat = recorded.event, _seat_of(recorded)
     assert isinstance(event, e.WentTo)
     paper = state.papers[seat].gone_to(event.item, recorded.at)
-    return _with_paper(state, seat, changed(paper, went=recorded.sent.number))
+    state = _with_paper(state, seat, changed(paper, went=recorded.sent.number))
+    if paper.asked in state.asks:
+        return state
+    first = state.asks[ask_id(event.item, 1)]
+    return settled(with_asks(state, changed(first, id=paper.asked, round=paper.round, responses={})))
 
 
 def _on_flagged(state: State, recorded: Recorded) -> State:
@@ -209,8 +229,12 @@ def _on_answer_cleared(state: State, recorded: Recorded) -> State:
     return _with_paper(_with_ask(state, ask.id, responses=kept), seat, paper)
 
 
+def handed_in(paper: Paper, at: Milliseconds, by: HandedInBy) -> Paper:
+    return changed(paper, handed_in_at=at, handed_in_by=by)
+
+
 def _handed_in(state: State, seat: int, at: Milliseconds, by: HandedInBy) -> State:
-    return _with_paper(state, seat, changed(state.papers[seat], handed_in_at=at, handed_in_by=by))
+    return _with_paper(state, seat, handed_in(state.papers[seat], at, by))
 
 
 def _on_handed_in(state: State, recorded: Recorded) -> State:
@@ -247,7 +271,7 @@ def _on_ended(state: State, at: Milliseconds) -> State:
             state = _handed_in(state, seat, at, "end")
     if state.is_own_pace:
         state = with_asks(state, *(changed(ask, is_open=False) for ask in state.asks.values()))
-    return changed(_moved(state, Phase.ENDED, state.cursor), ended_at=at)
+    return boards.told(changed(_moved(state, Phase.ENDED, state.cursor), ended_at=at))
 
 
 def _seat_of(recorded: Recorded) -> int:
@@ -269,8 +293,8 @@ EVENTS: dict[type, Evolver] = {
     e.Named: _of(_on_named),
     e.Renamed: _of(lambda s, ev: s),
     e.Erased: _of(_on_erased),
-    e.Removed: _of(lambda s, ev: _with_seat(s, ev.seat, removed=True)),
-    e.Restored: _of(lambda s, ev: _with_seat(s, ev.seat, removed=False)),
+    e.Removed: _of(_on_removed),
+    e.Restored: _of(_on_restored),
     e.Released: _of(lambda s, ev: _with_seat(s, ev.seat, free=True)),
     e.Claimed: _of(_on_claimed),
     e.FogLifted: _of(lambda s, ev: _with_seat(s, ev.seat, fog_lifted=ev.lifted)),
@@ -305,10 +329,11 @@ EVENTS: dict[type, Evolver] = {
     e.TalkMoved: _of(lambda s, ev: changed(s, talk_until=ev.until)),
     e.Paused: pausing.on_paused,
     e.Resumed: pausing.on_resumed,
-    e.FeedbackOpened: lambda s, r: pausing.on_feedback_opened(s),
+    e.FeedbackOpened: lambda s, r: boards.told(pausing.on_feedback_opened(s)),
     e.Wrote: _of(pausing.on_wrote),
     e.Noted: notes.on_noted,
     e.NoteDone: _of(notes.on_note_done),
+    e.Moved: boards.on_moved,
     e.Started: lambda s, r: _on_started(s, r.at),
     e.PaperDrawn: _on_paper_drawn,
     e.WentTo: _on_went_to,

@@ -10,6 +10,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.classes.needs import NONE, Needs
+from lantern.core.games import AnyGameMove
 from lantern.core.questions import AnyAnswer, AnyItem
 from lantern.core.questions.items import ResultForm
 from lantern.core.session.settings import WallSettings
@@ -367,6 +368,14 @@ class NoteDone:
 
 
 @dataclass(frozen=True, slots=True)
+class Moved:
+    """The seat that did it did this in the game."""
+
+    move: AnyGameMove
+    type: Literal["moved"] = "moved"
+
+
+@dataclass(frozen=True, slots=True)
 class Started:
     """A session at own pace takes answers, to every question."""
 
@@ -517,6 +526,7 @@ StoredEvent = (
     | Wrote
     | Noted
     | NoteDone
+    | Moved
     | Started
     | PaperDrawn
     | WentTo

@@ -5,10 +5,14 @@ sentences are made from what is set, so they stay true (docs/manners.md).
 """
 
 from collections.abc import Sequence
+from itertools import count
+from typing import Any
 
+from lantern.core.games import PLAIN, BoardGame, Game, board_game_of, game_of
 from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
-from lantern.core.questions.items import Item, Question
+from lantern.core.questions.items import Item, Question, title_of
+from lantern.core.session.boards import why_unplayed
 from lantern.core.session.drawing import asked_of_all, drawn_for
 from lantern.core.session.settings import Answers, Manner, Settings, Timing
 from lantern.core.values import Value
@@ -19,18 +23,29 @@ SWITCHES: tuple[tuple[Manner, Answers], ...] = (
     ("own_pace", "final"),
     ("own_pace", "changeable"),
 )
+MANNERS: tuple[Manner, ...] = ("led", "own_pace")
 SHOWN_IN_THE_END = said("plan_shows_end", "Devices tell what was right when the session ends.")
 ROUGHLY = 45
 """Seconds that a question without a time limit is taken to need."""
 
 
+class Unplayed(Value):
+    """A question or page that counts in no game, and why. `number` is the question's in the set."""
+
+    number: int | None
+    title: str
+    why: Message
+
+
 class Planned(Value):
     """What a session would be: how many questions each one gets, roughly how many minutes of answering that is, and
-    what its settings come to."""
+    what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others."""
 
     questions: int
     minutes: int
     sentences: tuple[Message, ...]
+    played: int
+    unplayed: tuple[Unplayed, ...]
 
 
 def settings_for(manner: Manner, answers: Answers, kept: Settings | None = None) -> Settings:
@@ -49,13 +64,49 @@ def settings_for(manner: Manner, answers: Answers, kept: Settings | None = None)
     return settings if kept is None else settings.model_copy(update={"known": kept.known, "game": kept.game})
 
 
+def settings_for_game(game: Game[Any] | None, manner: Manner, kept: Settings) -> Settings:
+    """What goes with a game; without one, with a session in which nothing is played."""
+    settings = settings_for(manner, "final", kept)
+    if game is None:
+        return settings.model_copy(update={"game": PLAIN, "points": False, "show_standings": False})
+    changes: dict[str, Any] = {"game": game.settings.model_validate({}), "points": game.has_points}
+    if isinstance(game, BoardGame):
+        changes["show_standings"] = True
+        if game.usual_minutes:
+            changes["time"] = Timing(of="whole", whole=60 * game.usual_minutes)
+    if manner == "own_pace":
+        changes["mix_questions"] = True
+    return settings.model_copy(update=changes)
+
+
+def misfit(settings: Settings) -> Message | None:
+    """Why the game cannot be played so."""
+    game = game_of(settings.game)
+    if settings.manner not in game.manners:
+        return said("game_of_another_manner", "This game is not for sessions of this manner.")
+    if board_game_of(settings.game) and not (settings.feedback == "each" and settings.is_final):
+        return said("game_tells_each", "This game shows how an answer went: it has to be final, and told after each.")
+    return None
+
+
 def planned(items: Sequence[Item], settings: Settings) -> Planned:
     """`items` are those of the set."""
     asked = asked_of_all(items, settings, "a plan")
     drawn = set(drawn_for(asked, settings, "a plan", 1)) if settings.is_own_pace else {item.id for item in asked}
     questions = [item for item in asked if item.id in drawn and kind_of(item).is_asked]
     seconds = sum(_seconds(item, settings) for item in questions)
-    return Planned(questions=len(questions), minutes=max(1, round(seconds / 60)), sentences=in_sentences(settings))
+    number = count(1)
+    numbers = {item.id: next(number) for item in items if kind_of(item).is_asked}
+    why = [(item, why_unplayed(item)) for item in asked if item.id in drawn or not kind_of(item).is_asked]
+    return Planned(
+        questions=len(questions),
+        minutes=max(1, round(seconds / 60)),
+        sentences=in_sentences(settings),
+        played=sum(reason is None for _, reason in why),
+        unplayed=tuple(
+            Unplayed(number=numbers.get(item.id), title=title_of(item), why=reason) for item, reason in why if reason
+        ),
+    )
 
 
 def _seconds(item: Item, settings: Settings) -> int:

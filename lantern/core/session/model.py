@@ -1,18 +1,19 @@
 """The state of a session. Frozen: every change makes a new value, so any thread may read any state."""
 
-from collections.abc import Iterable, Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
 from enum import StrEnum
 from random import Random
-from typing import NamedTuple
+from typing import Any, NamedTuple
 
+from lantern.core.games import Outline, board_game_of
 from lantern.core.questions import kind_of
 from lantern.core.questions.companions import CorrectedWhat
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.items import Answer, Item, ResultForm, counts
+from lantern.core.questions.items import Answer, Item, Question, ResultForm, counts, is_scored
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.actors import Actor
-from lantern.core.session.drawing import asked_of_all
+from lantern.core.session.drawing import asked_of_all, drawn_for
 from lantern.core.session.paper import Paper
 from lantern.core.session.roster import Roster
 from lantern.core.session.settings import Settings, WallSettings
@@ -124,13 +125,16 @@ class Correction:
 class Laid:
     """What can be brought back: these asks were set aside, or (`again`) asked once more after an earlier round.
 
-    Where the session began anew, `cursor` and `pages_shown` are where it stood.
+    Where the session began anew, `cursor`, `pages_shown` and what was played are where it stood.
     """
 
     asks: tuple[str, ...]
     again: bool = False
     cursor: str | None = None
     pages_shown: frozenset[str] = frozenset()
+    board: Any = None
+    hands: Mapping[int, Any] = field(default_factory=dict)
+    played: frozenset[str] = frozenset()
 
 
 @dataclass(frozen=True, slots=True)
@@ -197,6 +201,9 @@ class State:
     `wall` is how walls are shown, `walls` what was done with each, by item, `backed` what each seat backs on each.
     `asked_now` are the questions that were put in and opened on the spot (`impromptu`).
 
+    `board` and `hands` are the game's, where it has a board: what all share, and what each player has. `played` are the
+    questions that it was told of, `moved` is the last number of each seat (`boards`).
+
     At own pace: `started_at` is when everybody could begin, `time_given` what was added to everybody's time since,
     `stood` how long the session has been paused since. `collected`: the desk has all papers, and nobody begins any
     more.
@@ -246,6 +253,10 @@ class State:
     wall: WallSettings = AS_USUAL
     walls: Mapping[str, Wall] = field(default_factory=dict)
     backed: Mapping[int, Mapping[str, Backed]] = field(default_factory=dict)
+    board: Any = None
+    hands: Mapping[int, Any] = field(default_factory=dict)
+    played: frozenset[str] = frozenset()
+    moved: Mapping[int, int] = field(default_factory=dict)
 
     @property
     def is_own_pace(self) -> bool:
@@ -343,7 +354,18 @@ def new_session(
         roster=roster or {},
         pages=pages,
         wall=settings.wall,
+        board=new_board(content.items, settings, seed),
     )
+
+
+def new_board(items: Sequence[Item], settings: Settings, seed: str) -> Any:
+    """The board of the session's game, before anybody is there; None where it has none."""
+    game = board_game_of(settings.game)
+    if game is None:
+        return None
+    drawn = set(drawn_for(items, settings, seed, 0)) if settings.is_own_pace else {item.id for item in items}
+    weight = sum(item.weight for item in items if item.id in drawn and isinstance(item, Question) and is_scored(item))
+    return game.start(settings.game, Outline(weight, settings.is_own_pace))
 
 
 def _mixed(items: Iterable[Item], seed: str) -> Iterator[Item]:

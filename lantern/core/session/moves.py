@@ -4,6 +4,7 @@ from enum import StrEnum
 
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, Question, explanation_html, is_scored
+from lantern.core.session.boards import is_over
 from lantern.core.session.model import Phase, State
 from lantern.core.values import Milliseconds
 
@@ -43,7 +44,7 @@ def next_move(state: State) -> Move:
         return Move.STANDINGS
     if state.phase is Phase.ENDED:
         return Move.END
-    if item_after(state):
+    if item_after(state) and not is_over(state):
         return Move.NEXT
     return Move.ASK_NOW if state.is_unprepared else Move.END
 

@@ -9,9 +9,9 @@ from collections.abc import Sequence
 from lantern.core import errors
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
+from lantern.core.session import boards, papers, pausing
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session import papers, pausing
 from lantern.core.session.actors import Sent
 from lantern.core.session.allowing import own_deadline, paper_deadline
 from lantern.core.session.asking import may_change
@@ -50,6 +50,8 @@ def _begin(state: State, command: c.BeginPaper, sent: Sent) -> Events:
     if state.collected or (deadline is not None and deadline <= sent.at):
         raise errors.NotPossible(said("too_late_to_begin", "The time is over, so it cannot be begun any more."))
     items = drawn_for(state.content.items, state.settings, state.seed, seat.number)
+    if boards.goes_round(state.settings):
+        items = tuple(item for item in items if boards.why_unplayed(state.item(item)) is None)
     return [e.PaperDrawn(items, deadline, order_for(state.settings, state.seed, seat.number))]
 
 
@@ -57,8 +59,13 @@ def _go_to(state: State, command: c.GoToPlace, sent: Sent) -> Events:
     paper = _paper(state, command.seat, sent)
     if command.item not in paper.items:
         raise errors.NotPossible(NOT_ON_PAPER)
-    is_late = sent.number <= paper.went
-    return [] if is_late or paper.at == command.item else [e.WentTo(command.item)]
+    if sent.number <= paper.went:
+        return []
+    if paper.goes_round:
+        if command.item != paper.following:
+            raise errors.NotPossible(NOT_ON_PAPER)
+        return [e.WentTo(command.item)]
+    return [] if paper.at == command.item else [e.WentTo(command.item)]
 
 
 def _flag(state: State, command: c.Flag, sent: Sent) -> Events:
@@ -132,6 +139,8 @@ def _asked(state: State, number: int, ask_id: str, sent: Sent) -> tuple[Ask, Pap
     if ask is None or ask.item_id not in paper.items:
         raise errors.NotOpen
     given = ask.responses.get(number)
+    if paper.goes_round and given is None and ask.id != paper.asked:
+        raise errors.NotOpen
     if paper.is_over and (given is None or sent.number > given.number):
         raise errors.HandedIn
     return ask, paper

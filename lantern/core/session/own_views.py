@@ -11,7 +11,8 @@ from lantern.core.classes.needs import NONE
 from lantern.core.questions.items import Item
 from lantern.core.session.allowing import needs_of
 from lantern.core.session.asking import may_review, score_told, told, was_asked
-from lantern.core.session.model import Ask, Response, Seat, State
+from lantern.core.session.boards import left_out_by_game, own_board
+from lantern.core.session.model import Ask, Response, Seat, State, ask_id
 from lantern.core.session.views import (
     Mine,
     as_json,
@@ -52,17 +53,23 @@ class Fragments:
     def text(self, state: State, place: "Place") -> str:
         item, known = state.item(place.item), self._texts.get(place)
         if known is None or known[0] is not item:
-            shown = shown_item(state, item, with_key=place.stage == "told", order=place.order)
+            is_told = place.stage == "told"
+            shown = shown_item(state, item, with_key=is_told, order=place.order, round_=place.round)
             known = self._texts[place] = item, shown.model_dump_json()
         return known[1]
 
 
 class Place(NamedTuple):
-    """The item that somebody is at, how far they are with it, and in which order they see its options."""
+    """The item that somebody is at, how far they are with it, in which order they see its options, and which round of
+    it that is."""
 
     item: str
     stage: Stage
     order: int = 0
+    round: int = 1
+
+    def ask(self, state: State) -> Ask | None:
+        return state.asks.get(ask_id(self.item, self.round))
 
 
 def view_text(state: State, place: Place | None, fragments: Fragments) -> str:
@@ -76,10 +83,11 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
     by one. A test holds the text to the model. `place` is `place_of` this seat."""
     number = seat.number
     paper = state.papers.get(number)
-    ask = state.ask_of(place.item) if place else None
+    ask = place.ask(state) if place else None
     response = ask.responses.get(number) if ask else None
     is_plain = paper is not None and place is not None and response is None and not seat.fog_lifted
     has_more = number in state.words or number in state.noted or state.settings.time.of == "question"
+    has_more = has_more or left_out_by_game(state, number) > 0
     if not is_plain or has_more or needs_of(state, seat) != NONE:
         return mine_at_own_pace(state, seat).model_dump_json()
     assert paper is not None
@@ -89,6 +97,8 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
     answered = ",".join([quoted[item] for item in filter(paper.answered.__contains__, paper.items)])
     flagged = ",".join([quoted[item] for item in filter(paper.flagged.__contains__, paper.items)])
     deadline = "null" if paper.deadline is None else paper.deadline
+    shown = own_board(state, number)
+    board = "null" if shown is None else shown.model_dump_json()
     at, reached = paper.at, paper.reached.get(paper.at, paper.began_at)
     return (
         f'{{"seat":{number},"name":{as_json(state.own_name(seat))},"fog_lifted":false,"description":"","ask":{asked},'
@@ -96,8 +106,12 @@ def mine_text(state: State, seat: Seat, place: Place | None) -> str:
         '"points":null,"place":null,"people":0,"right":0.0,"scored":0,'
         f'"paper":{{"items":{items},"pages":{pages},"at":"{at}","answered":[{answered}],"flagged":[{flagged}],'
         f'"began_at":{paper.began_at},"deadline":{deadline},"reached_at":{reached},"due":null,"went":{paper.latest},'
-        '"handed_in":null},"needs":null,"left_out":[],"word":null,"closing":null,"review":false,"notes":null,"backed":null}'
+        f'"handed_in":null,"goes_round":{_BOOL[paper.goes_round]},"following":null}},"needs":null,"left_out":[],"word":null,"closing":null,"review":false,"notes":null,'
+        f'"backed":null,"board":{board},"moved":{state.moved.get(number, 0)}}}'
     )
+
+
+_BOOL = {False: "false", True: "true"}
 
 
 @lru_cache(maxsize=4096)
@@ -111,7 +125,7 @@ def _ids_text(items: tuple[str, ...], pages: frozenset[str]) -> tuple[str, dict[
 def mine_at_own_pace(state: State, seat: Seat) -> Mine:
     """A student's own part, without points and places: these are told to the class, at the end."""
     number, place = seat.number, place_of(state, seat.number)
-    ask = state.ask_of(place.item) if place else None
+    ask = place.ask(state) if place else None
     response = ask.responses.get(number) if ask else None
     marked = response if place and place.stage == "told" else None
     marks = state.settings.marks
@@ -142,6 +156,8 @@ def mine_at_own_pace(state: State, seat: Seat) -> Mine:
         closing=own_closing(state, number),
         review=may_review(state, number),
         notes=own_notes(state, number),
+        board=own_board(state, number),
+        moved=state.moved.get(number, 0),
     )
 
 
@@ -166,5 +182,5 @@ def place_of(state: State, seat: int) -> Place | None:
     paper = state.papers.get(seat)
     if paper is None or paper.is_over or state.is_paused or paper.at not in state.items:
         return None
-    ask = state.ask_of(paper.at)
-    return Place(paper.at, "told" if ask and told(state, seat, ask) else "asked", paper.order)
+    ask = state.asks.get(paper.asked)
+    return Place(paper.at, "told" if ask and told(state, seat, ask) else "asked", paper.order, paper.round)

@@ -4,6 +4,8 @@
 2. A paper has been begun once it is drawn, and is over once it was handed in: by hand, by its time, by the desk, or by
    the end. The desk may give it back as long as no mark of it has been told.
 3. Its clocks stand still while the session is paused.
+4. In a game that goes round it has no last item: what was missed comes back after `COMES_BACK_AFTER` others, what was
+   right at the end of all. Each coming is a round of its question; the first one counts.
 """
 
 from collections.abc import Mapping
@@ -13,7 +15,8 @@ from typing import Literal
 from lantern.core.session.changed import changed
 from lantern.core.values import Milliseconds
 
-HandedInBy = Literal["hand", "time", "desk", "end"]
+HandedInBy = Literal["hand", "time", "desk", "end", "done"]
+COMES_BACK_AFTER = 3
 
 
 @dataclass(frozen=True)
@@ -24,6 +27,9 @@ class Paper:
     on it. `cleared` is, by ask, the number of the command that cleared an answer, `went` that of the last going to a
     place, `marked` (by item) that of the last flag: an older one that comes late stays away. `told` once an end of the
     session has told its marks.
+
+    Where it `goes_round`, `coming` are the items to come, `round` is which coming of its question this is, and `times`
+    is how often each was answered.
     """
 
     items: tuple[str, ...]
@@ -41,6 +47,10 @@ class Paper:
     marked: Mapping[str, int] = field(default_factory=dict)
     went: int = 0
     told: bool = False
+    goes_round: bool = False
+    coming: tuple[str, ...] = ()
+    round: int = 1
+    times: Mapping[str, int] = field(default_factory=dict)
     handed_in_at: Milliseconds | None = None
     handed_in_by: HandedInBy | None = None
 
@@ -49,9 +59,32 @@ class Paper:
         return self.handed_in_at is not None
 
     @property
+    def following(self) -> str | None:
+        """Where it goes round: the item to go to, once this one was answered."""
+        is_answered = self.times.get(self.at, 0) >= self.round and not self.is_over
+        return self.coming[0] if self.coming and is_answered else None
+
+    @property
+    def asked(self) -> str:
+        """The id of the ask that is before this person (`model.ask_id`)."""
+        return f"{self.at}.{self.round}"
+
+    @property
     def latest(self) -> int:
         """The highest number of a going to a place, or of a flag."""
         return max(self.went, *self.marked.values()) if self.marked else self.went
+
+    def after_round(self, item: str, at: Milliseconds, *, right: bool) -> "Paper":
+        """With an answer to the question that is on, where it goes round."""
+        coming = self.coming
+        place = len(coming) if right else min(COMES_BACK_AFTER, len(coming))
+        return changed(
+            self,
+            answered=self.answered | {item},
+            coming=(*coming[:place], item, *coming[place:]),
+            times={**self.times, item: self.times.get(item, 0) + 1},
+            last=at,
+        )
 
     def with_answer(self, item: str, at: Milliseconds, *, moves_on: bool) -> "Paper":
         answered = self.answered | {item}
@@ -63,6 +96,16 @@ class Paper:
         return changed(self, answered=answered, at=following, since=at, last=at, reached=reached)
 
     def gone_to(self, item: str, at: Milliseconds) -> "Paper":
+        if self.goes_round:
+            return changed(
+                self,
+                at=item,
+                since=at,
+                last=at,
+                reached={**self.reached, item: at},
+                coming=self.coming[1:],
+                round=self.times.get(item, 0) + 1,
+            )
         return changed(self, at=item, since=at, last=at, reached={item: at, **self.reached})
 
     def later_by(self, span: Milliseconds) -> "Paper":

@@ -3,8 +3,9 @@
 from collections.abc import Sequence
 
 from lantern.core import errors
-from lantern.core.classes.names import clean_name, told_apart
+from lantern.core.classes.names import MAX_NAME, MAX_TOGETHER, clean_name, names_together, told_apart
 from lantern.core.classes.record_ids import clean_record_id, record_key
+from lantern.core.games import game_of
 from lantern.core.messages import said
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
@@ -38,17 +39,31 @@ def join(state: State, command: c.Join, sent: Sent) -> Events:
             field="name",
         )
     record_id = clean_record_id(command.record_id)
-    named = e.Named(command.person, told_apart(name, _names(state)), command.member, record_id, command.needs)
+    named = e.Named(
+        command.person, told_apart(name, _names(state), _longest(state)), command.member, record_id, command.needs
+    )
     return [named, joined, *([e.FogLifted(joined.seat, True)] if command.needs.no_fog else [])]
 
 
 def _asked_for(state: State, command: c.Join) -> str:
     """The name, where everything is there that this session asks for. Raises BadName."""
+    if _shares(state):
+        return clean_name(", ".join(names_together(command.name)), MAX_TOGETHER)
     if state.settings.known == "list" and not command.member:
         raise errors.BadName(said("name_not_picked", "Choose your name from the list."), field="member")
     if state.settings.known == "record_id" and not record_key(command.record_id):
         raise errors.BadName(said("record_id_wanted", "Type your record ID first."), field="record_id")
     return clean_name(command.name)
+
+
+def _shares(state: State) -> bool:
+    """Whether a device is several people's."""
+    game = state.settings.game
+    return game_of(game).shares_devices(game)
+
+
+def _longest(state: State) -> int:
+    return MAX_TOGETHER if _shares(state) else MAX_NAME
 
 
 def _seat_held(state: State, command: c.Join) -> Seat | None:
@@ -77,7 +92,9 @@ def lock(state: State, command: c.Lock, sent: Sent) -> Events:
 
 def rename(state: State, command: c.Rename, sent: Sent) -> Events:
     seat = seat_of(state, command.seat)
-    return _renamed(seat, told_apart(clean_name(command.name), _names(state, but=seat)))
+    return _renamed(
+        seat, told_apart(clean_name(command.name, _longest(state)), _names(state, but=seat), _longest(state))
+    )
 
 
 def remove(state: State, command: c.Remove, sent: Sent) -> Events:

@@ -8,6 +8,7 @@ from collections.abc import Collection, Mapping, Set
 from functools import lru_cache
 from typing import Literal, NamedTuple
 
+from lantern.core.session.boards import is_stuck
 from lantern.core.session.model import Response, Seat, State
 from lantern.core.session.paper import HandedInBy, Paper
 from lantern.core.session.views import as_json
@@ -18,8 +19,9 @@ Claim = Literal["", "held", "free"]
 
 
 class Progress(Value):
-    """A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; `at` is an item, where
-    they are since `since`. `last` is when they did anything. `right` is the sum of their marks over `marked` answers.
+    """A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; where it goes
+    round, `answered` counts answers, and `of` is 0. `at` is an item, where they are since `since`. `stuck`: they could
+    do with help. `last` is when they did anything. `right` is the sum of their marks over `marked` answers.
     `panes` has a sign for each question of the session (`pane_sign`)."""
 
     seat: int
@@ -32,6 +34,7 @@ class Progress(Value):
     last: Milliseconds
     answered: int
     of: int
+    stuck: bool
     flagged: int
     right: float
     marked: int
@@ -86,12 +89,21 @@ def _line_of(state: State, seat: int, paper: Paper, columns: Columns) -> Line:
     signs = "".join(panes)
     deadline = "null" if paper.deadline is None else paper.deadline
     middle = (
-        f'"at":{as_json(paper.at)},"since":{paper.since},"last":{paper.last},"answered":{len(paper.answered)},'
-        f'"of":{paper.questions},"flagged":{len(paper.flagged)},"right":{right!r},"marked":{marked},'
+        f'"at":{as_json(paper.at)},"since":{paper.since},"last":{paper.last},"answered":{_answered(paper)},'
+        f'"of":{_of(paper)},"stuck":{_BOOL[is_stuck(state, seat)]},"flagged":{len(paper.flagged)},'
+        f'"right":{right!r},"marked":{marked},'
         f'"panes":"{signs}","deadline":{deadline},"handed_in":{as_json(paper.handed_in_by)}}}'
     )
     without = frozenset[str]() if paper.is_over else paper.reached.keys() - paper.answered - state.pages
     return Line(paper, right, marked, signs, without, middle)
+
+
+def _answered(paper: Paper) -> int:
+    return sum(paper.times.values()) if paper.goes_round else len(paper.answered)
+
+
+def _of(paper: Paper) -> int:
+    return 0 if paper.goes_round else paper.questions
 
 
 @lru_cache(maxsize=4096)
@@ -137,8 +149,9 @@ def _progress(state: State, seat: Seat, here: bool, lines: Mapping[int, Line]) -
         at=paper.at if paper else None,
         since=paper.since if paper else 0,
         last=paper.last if paper else 0,
-        answered=len(paper.answered) if paper else 0,
-        of=paper.questions if paper else 0,
+        answered=_answered(paper) if paper else 0,
+        of=_of(paper) if paper else 0,
+        stuck=paper is not None and is_stuck(state, seat.number),
         flagged=len(paper.flagged) if paper else 0,
         right=line.right if line else 0.0,
         marked=line.marked if line else 0,
@@ -180,7 +193,7 @@ def line_head(state: State, seat: Seat, here: bool) -> str:
 
 
 NOT_BEGUN = (
-    '"at":null,"since":0,"last":0,"answered":0,"of":0,"flagged":0,"right":0.0,"marked":0,"panes":"",'
+    '"at":null,"since":0,"last":0,"answered":0,"of":0,"stuck":false,"flagged":0,"right":0.0,"marked":0,"panes":"",'
     '"deadline":null,"handed_in":null}'
 )
 _BOOL = {False: "false", True: "true"}

@@ -10,6 +10,7 @@ from collections.abc import Sequence
 
 from lantern.core import errors
 from lantern.core.messages import said
+from lantern.core.session import boards
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Sent
@@ -83,10 +84,11 @@ def with_asks(state: State, *asks: Ask) -> State:
 
 
 def settled(state: State) -> State:
-    """The state with what stands found anew: to be called wherever asks came, went or were set aside."""
+    """The state with what stands found anew: to be called wherever asks came, went or were set aside. At own pace it is
+    the first round of each: others are those in which it came back."""
     standing: dict[str, str] = {}
     for ask in state.asks.values():  # in the order in which they were asked
-        if not ask.set_aside:
+        if not ask.set_aside and not (state.is_own_pace and ask.item_id in standing):
             standing[ask.item_id] = ask.id
     return changed(state, standing=standing)
 
@@ -94,9 +96,17 @@ def settled(state: State) -> State:
 def on_set_aside(state: State, event: e.SetAside) -> State:
     laid = Laid(event.asks)
     if event.start_over:
-        laid = Laid(event.asks, cursor=state.cursor, pages_shown=state.pages_shown)
+        laid = Laid(
+            event.asks,
+            cursor=state.cursor,
+            pages_shown=state.pages_shown,
+            board=state.board,
+            hands=state.hands,
+            played=state.played,
+        )
     state = changed(settled(_aside(state, event.asks, True)), laid=(*state.laid, laid))
     if event.start_over:
+        state = boards.begun_anew(state)
         return changed(state, phase=Phase.LOBBY, cursor=None, step=state.step + 1, pages_shown=frozenset())
     return state
 
@@ -106,6 +116,7 @@ def on_brought_back(state: State, event: e.BroughtBack) -> State:
     state = settled(_aside(_aside(state, event.asks, False), event.aside, True))
     *earlier, last = state.laid
     state = changed(state, laid=tuple(earlier), pages_shown=state.pages_shown | last.pages_shown)
+    state = boards.brought_back(state, last)
     if state.phase is Phase.LOBBY:
         state = changed(state, cursor=last.cursor)
     here = state.ask

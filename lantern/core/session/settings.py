@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.classes.known import Known
-from lantern.core.games import PLAIN, AnyGame
+from lantern.core.games import PLAIN, AnyGame, board_game_of, game_of
 from lantern.core.questions.items import Tag
 from lantern.core.values import Milliseconds, Value, Written
 
@@ -99,5 +99,22 @@ class Settings(Value):
 
     @property
     def shows_standings(self) -> bool:
-        """Points tell marks: they are shown where these are told as the session goes."""
-        return self.show_standings and not self.is_own_pace and self.feedback == "each"
+        """Points and boards tell marks: they are shown where these are told as the session goes."""
+        is_seen = not self.is_own_pace or board_game_of(self.game) is not None
+        return self.show_standings and is_seen and self.feedback == "each"
+
+    @property
+    def shows_points(self) -> bool:
+        """Whether devices are told what answers earned."""
+        return self.points and game_of(self.game).has_points
+
+    @property
+    def shows_places(self) -> bool:
+        """Whether each one has a place, and is told it."""
+        game = game_of(self.game)
+        return self.shows_standings and game.ranks_players and (self.points or not game.has_points)
+
+    @property
+    def is_played(self) -> bool:
+        """Whether there is a game to be seen: a board, or points and places."""
+        return not game_of(self.game).has_points or (self.shows_standings and self.points)

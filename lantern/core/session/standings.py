@@ -5,6 +5,7 @@ from dataclasses import dataclass
 
 from lantern.core.games import places_of
 from lantern.core.session.asking import told_asks
+from lantern.core.session.boards import scores_of
 from lantern.core.session.model import Ask, State
 
 
@@ -34,8 +35,13 @@ def total_points(state: State, asks: Iterable[Ask]) -> Mapping[int, int]:
 
 
 def standings(state: State, asks: Iterable[Ask] | None = None) -> list[Standing]:
-    """Everyone, most points first; equal points in the order of names. Without `asks`, over those that are told."""
-    totals = total_points(state, told_asks(state) if asks is None else asks)
+    """Everyone, most points first; equal points in the order of names. Without `asks`, over those that are told, or by
+    what the game's board says."""
+    scores = scores_of(state) if asks is None else None
+    if scores is not None:
+        totals: Mapping[int, int] = {seat.number: scores.get(seat.number, 0) for seat in state.people()}
+    else:
+        totals = total_points(state, told_asks(state) if asks is None else asks)
     places = places_of(totals)
     rows = [
         Standing(seat.number, state.name(seat), totals[seat.number], places[seat.number]) for seat in state.people()

@@ -12,12 +12,14 @@ from functools import lru_cache
 from typing import Literal
 
 from lantern.core.classes.needs import NONE, Needs
+from lantern.core.games import AnyGame, AnyGameOwn, AnyGameScreen, game_of
 from lantern.core.questions import AnyAnswer, AnyKey, AnyPublicItem, AnyTally, kind_of
 from lantern.core.questions.items import Answer, Item, Media, Question, Remark, ResultForm, Tally, explanation_html
 from lantern.core.session.allowing import class_deadline, left_out, limit_of, needs_of, own_deadline
 from lantern.core.session.asking import may_review, score_told, told, told_asks, was_asked
+from lantern.core.session.boards import left_out_by_game, own_board, shown_board
 from lantern.core.session.drawing import drawn_for, in_order
-from lantern.core.session.model import Ask, Phase, Response, Seat, State
+from lantern.core.session.model import Ask, Phase, Response, Seat, State, ask_id
 from lantern.core.session.paper import HandedInBy
 from lantern.core.session.settings import Feedback, FinalScore
 from lantern.core.session.standings import Standing, standings
@@ -79,7 +81,8 @@ class Told(Value):
 
 class StudentView(Value):
     """`changeable`: an answer may be changed until its question is closed. `marks`: devices say whether it was right.
-    `notes`: one may write to the teacher. `word` is what the desk wrote to everybody."""
+    `notes`: one may write to the teacher. `word` is what the desk wrote to everybody. `game` is what will be played,
+    before somebody's first question."""
 
     title: str
     phase: Phase
@@ -92,12 +95,14 @@ class StudentView(Value):
     notes: bool = False
     work: Work | None = None
     word: Told | None = None
+    game: AnyGame | None = None
 
 
 class MyPaper(Value):
     """One student's paper. `pages` are those of its `items` that ask nothing, `answered` those that have an answer,
     `flagged` those to come back to; `at` is where they are. `reached_at` is when they came there first, and `due` when
-    the time of that question is over, where it has one. `went` is the highest number of a going or a flag."""
+    the time of that question is over, where it has one. `went` is the highest number of a going or a flag. Where it
+    `goes_round` there is no last item: `following` is the one to go to next, once this was answered."""
 
     items: tuple[str, ...]
     pages: tuple[str, ...]
@@ -110,6 +115,8 @@ class MyPaper(Value):
     due: Milliseconds | None
     went: int
     handed_in: HandedInBy | None
+    goes_round: bool = False
+    following: str | None = None
 
 
 class Closing(Value):
@@ -142,7 +149,8 @@ class Mine(Value):
     `needs` are absent where there are none; `left_out` are parts of the current question that are not shown here.
     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
     `description` is the current picture's, for a student who sees pictures without fog. `word` is what the desk wrote
-    to this one. `closing` is there once it is over for them; `review`: they may look at what was right.
+    to this one. `closing` is there once it is over for them; `review`: they may look at what was right. `board` is what
+    they see of the game, `moved` the number of the last thing that they did in it.
     """
 
     seat: int
@@ -170,6 +178,8 @@ class Mine(Value):
     review: bool = False
     notes: MyNotes | None = None
     backed: MyVoices | None = None
+    board: AnyGameOwn | None = None
+    moved: int = 0
 
 
 class Place(Value):
@@ -194,7 +204,7 @@ class Papers(Value):
 class ScreenView(Value):
     """`standings` are the first places, of half of the people at most, without the last one. In the end `lights` are
     the points of everybody, most first, and nobody's. `right_share` is the mean mark, 0..1, once the class sees what is
-    right. Without `named` nobody is named.
+    right. Without `named` nobody is named. `game` is what is played, and `board` how it stands.
     """
 
     title: str
@@ -213,6 +223,8 @@ class ScreenView(Value):
     locked: bool = False
     papers: Papers | None = None
     lights: tuple[int, ...] = ()
+    game: AnyGame | None = None
+    board: AnyGameScreen | None = None
 
 
 def student_view(state: State) -> StudentView:
@@ -228,7 +240,13 @@ def student_view(state: State) -> StudentView:
         notes=state.settings.notes and state.phase is not Phase.ENDED,
         work=_work(state) if state.is_own_pace and state.phase is not Phase.ENDED else None,
         word=words_to(state, None),
+        game=_game(state),
     )
+
+
+def _game(state: State) -> AnyGame | None:
+    is_before = state.phase in (Phase.LOBBY, Phase.WORKING)
+    return state.settings.game if is_before and state.settings.is_played else None
 
 
 def stopped(state: State) -> Stopped:
@@ -263,7 +281,9 @@ def screen_view(state: State, code: str) -> ScreenView:
     answers = state.responses(state.cursor) if state.cursor else []
     people, named = list(state.people()), state.settings.names_on_screen
     shows_share = state.phase is Phase.REVEALED and not state.curtain and not state.share_hidden
-    ended = state.phase is Phase.ENDED and state.settings.shows_standings
+    ranks = game_of(state.settings.game).ranks_players
+    ended = state.phase is Phase.ENDED and state.settings.shows_standings and ranks
+    at_work = state.phase is Phase.WORKING and state.settings.shows_places
     return ScreenView(
         title=state.content.title,
         code=code,
@@ -275,12 +295,14 @@ def screen_view(state: State, code: str) -> ScreenView:
         right_share=mean_mark(answers) if shows_share else None,
         people=len(people),
         names=tuple(state.name(seat) for seat in people) if named and state.phase is Phase.LOBBY else (),
-        standings=places_shown(state) if ended or state.phase is Phase.STANDINGS else (),
+        standings=places_shown(state) if ended or at_work or (state.phase is Phase.STANDINGS and ranks) else (),
         lights=tuple(row.points for row in standings(state)) if ended else (),
         named=named,
         stopped=stopped(state),
         locked=state.locked,
         papers=_papers(state) if state.phase is Phase.WORKING else None,
+        game=state.settings.game if state.settings.is_played else None,
+        board=shown_board(state),
     )
 
 
@@ -297,7 +319,7 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
     response = ask.responses.get(seat_number) if ask else None
     marked = response if ask and response and told(state, seat_number, ask) else None
     settings, has_score = state.settings, score_told(state, seat_number)
-    standing = places.by_seat.get(seat_number) if settings.shows_standings and settings.points else None
+    standing = places.by_seat.get(seat_number) if settings.shows_places else None
     return Mine(
         seat=seat.number,
         name=state.own_name(seat),
@@ -308,9 +330,9 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
         answer=own_answer(state.item(ask.item_id), response, is_told=marked is not None) if ask and response else None,
         mark=marked.mark if marked and settings.marks else None,
         forgiven=own_remarks(state.item(ask.item_id), marked) if ask and marked and settings.marks else (),
-        gained=marked.points if marked and settings.points else None,
-        bonus=marked.bonus if marked and settings.points else None,
-        for_run=marked.for_run if marked and settings.points else None,
+        gained=marked.points if marked and settings.shows_points else None,
+        bonus=marked.bonus if marked and settings.shows_points else None,
+        for_run=marked.for_run if marked and settings.shows_points else None,
         points=standing.points if standing else None,
         place=standing.place if standing else None,
         people=places.people,
@@ -324,6 +346,8 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
         review=may_review(state, seat_number),
         notes=own_notes(state, seat_number),
         backed=own_voices(state, seat_number),
+        board=own_board(state, seat_number),
+        moved=state.moved.get(seat_number, 0),
     )
 
 
@@ -344,7 +368,7 @@ def own_paper(state: State, seat: int) -> MyPaper | None:
     paper = state.papers.get(seat)
     if paper is None:
         return None
-    ask = state.ask_of(paper.at)
+    ask = state.asks.get(paper.asked)
     return MyPaper(
         items=paper.items,
         pages=tuple(item for item in paper.items if item in state.pages),
@@ -357,6 +381,8 @@ def own_paper(state: State, seat: int) -> MyPaper | None:
         due=own_deadline(state, state.seats[seat], ask) if ask else None,
         went=paper.latest,
         handed_in=paper.handed_in_by,
+        goes_round=paper.goes_round,
+        following=paper.following,
     )
 
 
@@ -376,7 +402,9 @@ def own_needs(state: State, seat: Seat) -> Needs | None:
 
 def own_left_out(state: State, seat: Seat, item: Item | None) -> tuple[str, ...]:
     """Nothing once the key is shown: everybody sees all of it then."""
-    return () if item is None or state.phase is Phase.REVEALED else left_out(state, seat, item)
+    if item is None or state.phase is Phase.REVEALED:
+        return ()
+    return left_out(state, seat, item, left_out_by_game(state, seat.number))
 
 
 def own_answer(item: Item, response: Response, *, is_told: bool) -> Answer:
@@ -455,10 +483,13 @@ def shown(state: State, *, desk: bool = False, screen: bool = False) -> Shown | 
     )
 
 
-def shown_item(state: State, item: Item, *, with_key: bool, order: int = 0, explains: bool | None = None) -> Shown:
+def shown_item(
+    state: State, item: Item, *, with_key: bool, order: int = 0, explains: bool | None = None, round_: int | None = None
+) -> Shown:
     """An item without its time and its tally; `with_key` with what is right and (where it `explains`, as the session
-    does) why. `order` is the order of its options, at own pace."""
-    kind, ask = kind_of(item), state.ask_of(item.id)
+    does) why. `order` is the order of its options, at own pace, and `round_` which of its rounds it is, if not the one
+    that counts."""
+    kind, ask = kind_of(item), state.ask_of(item.id) if round_ is None else state.asks.get(ask_id(item.id, round_))
     with_why = with_key and (state.settings.explanations if explains is None else explains)
     public = kind.public(in_order(item, state.seed, order), f"{state.seed}:{order}" if order else state.seed)
     return Shown(

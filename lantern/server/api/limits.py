@@ -26,6 +26,8 @@ SIGN_UPS = parse("60/1 hour")
 MAILS_TO_ONE = parse("3/1 hour")
 MAILS_FROM_ONE = parse("300/1 hour")
 """To one address; from one: a class behind it gives many."""
+SENTENCES = parse("40/1 minute")
+"""That one seat has read aloud to it."""
 NEW_SEATS = parse("3000/1 minute")
 """For one session from one address: three full lecture halls in a minute."""
 

@@ -11,13 +11,15 @@ from django.db.models import QuerySet
 
 from lantern.core.classes.known import Known
 from lantern.core.classes.made_names import made_name
+from lantern.core.classes.names import names_together
 from lantern.core.classes.needs import NONE, Needs, needs_from
 from lantern.core.classes.phrases import read_phrase
 from lantern.core.classes.record_ids import record_key
 from lantern.core.classes.school import check_name, check_record_id
 from lantern.core.errors import BadName
+from lantern.core.games import game_of
 from lantern.core.messages import said
-from lantern.core.session import State
+from lantern.core.session import Settings, State
 from lantern.core.session.commands import Join
 from lantern.core.session.stored import read_settings
 from lantern.server.api import limits
@@ -40,13 +42,20 @@ class WhoJoins:
         return Join(self.name, key, person, self.member, self.record_id, self.proven, self.needs)
 
 
+def settings_of(session: LiveSession) -> Settings:
+    return read_settings(session.settings_shape, session.settings)
+
+
 def known_by(session: LiveSession) -> Known:
-    return read_settings(session.settings_shape, session.settings).known
+    return settings_of(session).known
 
 
 def asks(session: LiveSession) -> Asks:
     """What a device has to ask its student for."""
-    known = known_by(session)
+    settings = settings_of(session)
+    known = settings.known
+    if known != "nobody" and game_of(settings.game).shares_devices(settings.game):
+        return "crew"
     if known != "list":
         return known
     if session.of_class is None:  # the class is gone: there is no list to pick from
@@ -81,10 +90,19 @@ def who_joins(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
         return WhoJoins(member.name, member.person, member.record_id, needs=needs_from(member.needs))
     if asked == "made_up" and form.made is not None:
         return WhoJoins(made_name(form.made.language, form.made.number))
+    if asked == "crew":
+        return WhoJoins(_names_at_one_device(session, form))
     check_name(form.name, session.owner.school.chosen)
     if asked == "record_id":
         return _by_record_id(session, form)
     return WhoJoins(form.name)
+
+
+def _names_at_one_device(session: LiveSession, form: JoinForm) -> str:
+    """All who sit at a shared device, as they are shown and reported."""
+    for name in names_together(form.name):
+        check_name(name, session.owner.school.chosen)
+    return form.name
 
 
 def _by_phrase(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:

@@ -4,9 +4,10 @@ from collections import Counter
 
 from django.utils import timezone
 
+from lantern.core.games import GAMES
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
-from lantern.core.session.manners import SWITCHES, Planned, planned, settings_for
+from lantern.core.session.manners import MANNERS, SWITCHES, Planned, misfit, planned, settings_for, settings_for_game
 from lantern.core.session.settings import Settings
 from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
@@ -15,7 +16,7 @@ from lantern.server.classes.models import SchoolClass
 from lantern.server.library.models import QuestionSet
 from lantern.server.library.queries import content_of
 from lantern.server.live.models import LiveSession, Preset
-from lantern.server.live.schemas import PresetInfo, RunOffer, Switched, TopicCount, Unprepared
+from lantern.server.live.schemas import GameOffer, PresetInfo, RunOffer, Switched, TopicCount, Unprepared
 
 
 def run_offer(teacher: Teacher, question_set: QuestionSet) -> RunOffer:
@@ -30,6 +31,13 @@ def run_offer(teacher: Teacher, question_set: QuestionSet) -> RunOffer:
         switched=tuple(
             Switched(manner=manner, answers=answers, settings=settings_for(manner, answers, start))
             for manner, answers in SWITCHES
+        ),
+        games=tuple(
+            GameOffer(game=game.name if game else "", manner=manner, settings=chosen)
+            for game in (None, *GAMES)
+            for manner in MANNERS
+            if game is None or manner in game.manners
+            if (chosen := settings_for_game(game, manner, start)).is_played == bool(game)
         ),
         presets=tuple(preset_info(preset) for preset in Preset.objects.filter(owner=teacher)),
         topics=tuple(TopicCount(topic=topic, questions=count) for topic, count in sorted(topics.items())),
@@ -51,6 +59,8 @@ def check_settings(question_set: QuestionSet, settings: Settings, of_class: Scho
     items = content_of(question_set).items
     if any(kind_of(item).is_asked for item in items) and not planned(items, settings).questions:
         raise BadForm(said("no_question_chosen", "No question of this set is of these topics."), field="topics")
+    if reason := misfit(settings):
+        raise BadForm(reason, field="game")
     if settings.is_own_pace and settings.time.of == "clock":
         until = settings.time.until
         if until is None or until <= timezone.now().timestamp() * 1000:

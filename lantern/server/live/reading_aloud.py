@@ -45,6 +45,16 @@ def spoken_part(state: State, seat: int, part: str, start: int, language: str) -
     )
 
 
+def spoken_sentence(text: str, language: str) -> SpokenPart:
+    """Raises NotPossible."""
+    words = text.split()
+    try:
+        spoken = _spoken(" ".join(words), voice_for(language))
+    except SpeechFailed as failure:
+        raise NotPossible(failure.message) from failure
+    return SpokenPart(text=text, wav=b64encode(spoken.wav).decode(), words=tuple(spoken.words), start=0, of=len(words))
+
+
 def _begins(words: Sequence[str]) -> Iterator[int]:
     """Where each begins among what stands between spaces: a formula is said in several words."""
     return accumulate((len(word.split()) for word in words[:-1]), initial=0)

@@ -8,9 +8,10 @@
    leave memory. Whoever wants its state wakes it first (`Hub.awake`).
 """
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field
 from functools import cached_property
+from typing import Any
 
 from lantern.core.errors import LanternError, TakenOut
 from lantern.core.session import Phase, State
@@ -185,8 +186,8 @@ class Room:
         """Take over a newer state; an older one (batches of two processes may cross) is left aside.
 
         Returns the seats with devices here whose own part has changed: they are at another place of their papers, have
-        answered there, the desk wrote to them, a note of theirs was read, or they
-        backed something.
+        answered there, the desk wrote to them, a note of theirs was read, they backed something, or something happened
+        to them in the game.
         """
         if loaded.seq < self.seq:
             return set()
@@ -194,16 +195,18 @@ class Room:
         self._loaded, self.seq, self._snapshot = loaded, loaded.seq, None
         after = loaded.state
         if before is None:  # what has changed for whom is not known any more
-            return (
-                set(self.devices) if is_news and (after.papers or after.words or after.noted or after.backed) else set()
-            )
+            some = after.papers or after.words or after.noted or after.backed or after.hands
+            return set(self.devices) if is_news and some else set()
         moved: set[int] = set()
-        own = (
+        own: list[tuple[Mapping[Any, object], Mapping[Any, object]]] = [
             (before.papers, after.papers),
             (before.words, after.words),
             (before.noted, after.noted),
             (before.backed, after.backed),
-        )
+            (before.moved, after.moved),
+        ]
+        if after.step == before.step:  # else everybody is told
+            own.append((before.hands, after.hands))
         for then, now in own:
             if now is not then:
                 moved |= {seat for seat in self.devices if now.get(seat) is not then.get(seat)}

@@ -40,7 +40,7 @@ from lantern.server.live.queries import (
     running_session,
     session_info,
 )
-from lantern.server.live.reading_aloud import spoken_part
+from lantern.server.live.reading_aloud import spoken_part, spoken_sentence
 from lantern.server.live.room import Room
 from lantern.server.live.schemas import (
     Ack,
@@ -74,6 +74,7 @@ from lantern.server.live.schemas import (
     StudentCommand,
     StudentMessage,
     TeacherCommand,
+    ToSay,
     Unprepared,
 )
 from lantern.server.live.tokens import SeatPass
@@ -320,6 +321,14 @@ async def read_aloud(
     """A part of the question that is on, read aloud from its word `start` on."""
     seat, room = request.auth
     return await sync_to_async(spoken_part)(room.state, seat.seat, part, start, language)
+
+
+@router.post("/student/spoken", response=SpokenPart, auth=SeatToken())
+async def say_aloud(request: SeatRequest, form: ToSay) -> SpokenPart:
+    """A sentence of the page itself, as a game's rules, read aloud. What a class asks for is spoken once."""
+    seat, _ = request.auth
+    limits.spend(limits.SENTENCES, f"seat {seat.session_id} {seat.seat}")
+    return await sync_to_async(spoken_sentence)(form.text, form.language)
 
 
 @router.post("/student/reading", response=Reading, auth=SeatToken())

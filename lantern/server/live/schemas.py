@@ -6,6 +6,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.classes.made_names import Language
+from lantern.core.games import AnyGameMove
 from lantern.core.questions import AnyAnswer
 from lantern.core.questions.content import Title
 from lantern.core.session import DeskCommand
@@ -58,6 +59,14 @@ class Switched(Value):
     settings: Settings
 
 
+class GameOffer(Value):
+    """A game (none: nothing is played) in one manner, and the settings that go with it."""
+
+    game: str
+    manner: Manner
+    settings: Settings
+
+
 class PresetForm(Value):
     """Saved under a name that is there already, it takes the other's place."""
 
@@ -79,6 +88,7 @@ class RunOffer(Value):
     last: Settings | None
     last_class: int | None
     switched: tuple[Switched, ...]
+    games: tuple[GameOffer, ...]
     presets: tuple[PresetInfo, ...]
     topics: tuple[TopicCount, ...]
     questions: int
@@ -128,7 +138,7 @@ class StoodEvent(Value):
     seq: int
 
 
-Asks = Literal["nobody", "nickname", "made_up", "list", "phrase", "record_id"]
+Asks = Literal["nobody", "nickname", "made_up", "list", "phrase", "record_id", "crew"]
 """What a device asks its student for."""
 
 
@@ -258,6 +268,13 @@ class Backing(Value):
     backs: bool
 
 
+class Moving(Value):
+    """To do something in the game that is no answer."""
+
+    do: Literal["move"]
+    move: AnyGameMove
+
+
 class Noting(Value):
     """A few words to the teacher."""
 
@@ -270,7 +287,7 @@ class HandingIn(Value):
 
 
 FromAStudent = Annotated[
-    Answering | Beginning | GoingTo | Clearing | Flagging | Noting | Backing | HandingIn,
+    Answering | Beginning | GoingTo | Clearing | Flagging | Noting | Backing | Moving | HandingIn,
     Field(discriminator="do"),
 ]
 
@@ -312,6 +329,13 @@ class SpokenPart(Value):
     words: tuple[int, ...]
     start: int
     of: int
+
+
+class ToSay(Value):
+    """A sentence to be read aloud, and the language that it is in."""
+
+    text: Annotated[str, Field(min_length=1, max_length=300)]
+    language: Language = "en"
 
 
 class TeacherCommand(Value):

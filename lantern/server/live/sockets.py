@@ -22,7 +22,17 @@ from pydantic import Field, TypeAdapter, ValidationError
 from lantern.core.errors import LanternError, TakenOut, UnknownSeat
 from lantern.core.messages import said
 from lantern.core.session import Actor, Command, Role, Sent
-from lantern.core.session.commands import Back, BeginPaper, ClearAnswer, Flag, GiveAnswer, GoToPlace, HandIn, WriteNote
+from lantern.core.session.commands import (
+    Back,
+    BeginPaper,
+    ClearAnswer,
+    Flag,
+    GiveAnswer,
+    GoToPlace,
+    HandIn,
+    MakeMove,
+    WriteNote,
+)
 from lantern.core.values import Value
 from lantern.server.api.errors import TooFast, UnknownRemote, UnknownSession, farewell, replied, reply_to
 from lantern.server.doors.budget import Budget
@@ -45,6 +55,7 @@ from lantern.server.live.schemas import (
     GoingTo,
     HandingIn,
     Hello,
+    Moving,
     Noting,
     Ping,
     Pong,
@@ -226,6 +237,7 @@ MEANT: dict[type[Value], Callable[[int, Any], Command]] = {
     Beginning: lambda seat, said: BeginPaper(seat),
     Flagging: lambda seat, said: Flag(seat, said.item, said.flagged),
     Noting: lambda seat, said: WriteNote(seat, said.text),
+    Moving: lambda seat, said: MakeMove(seat, said.move),
     Backing: lambda seat, said: Back(seat, said.ask, said.entry, said.backs),
     HandingIn: lambda seat, said: HandIn(seat),
 }

@@ -1,13 +1,10 @@
 <script setup lang="ts">
-/** A session that is led: what goes on by itself, and what earns points. */
-import { computed, defineAsyncComponent } from 'vue'
+/** A session that is led: what goes on by itself. */
 import type { Settings } from '@/api/types'
-import { games } from '@/games/registry'
 import { smallField } from '@/ui/recipes'
 import UiSwitch from '@/ui/UiSwitch.vue'
 
 const settings = defineModel<Settings>({ required: true })
-const gameSettings = computed(() => defineAsyncComponent(games[settings.value.game.game].settings))
 const SECONDS = 8
 </script>
 
@@ -44,6 +41,5 @@ const SECONDS = 8
         seconds
       </label>
     </div>
-    <component :is="gameSettings" v-model="settings.game" />
   </div>
 </template>

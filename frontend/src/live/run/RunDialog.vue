@@ -15,6 +15,7 @@ import HowItGoesOn from './HowItGoesOn.vue'
 import RunPresets from './RunPresets.vue'
 import SegmentedChoice from './SegmentedChoice.vue'
 import WhatIsAsked from './WhatIsAsked.vue'
+import WhatIsPlayed from './WhatIsPlayed.vue'
 import WhatIsTold from './WhatIsTold.vue'
 import WhatTime from './WhatTime.vue'
 import WhatToSettle from './WhatToSettle.vue'
@@ -82,7 +83,7 @@ const extent = computed(() => {
 })
 const problemAt = (field: string): string | undefined =>
   failure.value?.field === field ? failure.value.sentence : undefined
-const isPlaced = computed(() => ['topics', 'until'].includes(failure.value?.field ?? ''))
+const isPlaced = computed(() => ['topics', 'until', 'game'].includes(failure.value?.field ?? ''))
 
 async function attempt(what: 'open' | 'prepare', work: () => Promise<void>): Promise<void> {
   busy.value = what
@@ -137,6 +138,7 @@ const prepare = (): Promise<void> =>
         <span class="text-slate">{{ extent }}</span>
       </p>
       <div class="my-3 divide-y divide-rule border-y border-rule">
+        <WhatIsPlayed v-model="settings" :offer="offer" :plan="plan" :problem="problemAt('game')" />
         <WhoTakesPart v-model:of-class="ofClass" v-model:known="settings.known" />
         <details>
           <summary class="min-h-11 cursor-pointer py-2.5 font-bold">What is asked</summary>
@@ -151,7 +153,7 @@ const prepare = (): Promise<void> =>
           <WhatIsTold v-model="settings" />
         </details>
         <details v-if="settings.manner === 'led'">
-          <summary class="min-h-11 cursor-pointer py-2.5 font-bold">Going on, and points</summary>
+          <summary class="min-h-11 cursor-pointer py-2.5 font-bold">Going on by itself</summary>
           <HowItGoesOn v-model="settings" />
         </details>
         <RunPresets v-model:presets="presets" :settings="settings" @take="settings = $event" />

@@ -4,14 +4,16 @@ import { useEventListener, useTitle } from '@vueuse/core'
 import { computed, onMounted, ref, watchEffect } from 'vue'
 import { api, data } from '@/api/http'
 import { openLine } from '@/api/live'
-import type { ScreenMessage, SessionInfo } from '@/api/types'
+import type { Phase, ScreenMessage, SessionInfo } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
+import type { BoardMoment } from '@/games/gameViews'
 import LanternClock from '@/ui/LanternClock.vue'
 import { nextLook, useLook, useSoundOn, useVolume } from './bigScreen'
 import { momentOf } from './cues'
 import ScreenCoast from './ScreenCoast.vue'
 import ScreenEnd from './ScreenEnd.vue'
 import ScreenFoot from './ScreenFoot.vue'
+import ScreenGame from './ScreenGame.vue'
 import ScreenLobby from './ScreenLobby.vue'
 import ScreenQuestion from './ScreenQuestion.vue'
 import ScreenStandings from './ScreenStandings.vue'
@@ -39,6 +41,14 @@ useTitle(computed(() => `${view.value?.title ?? 'Big screen'} · Tall Lantern`))
 
 /** What does not fit, as in a small or much enlarged window, stands on the same ground. */
 watchEffect(() => (document.body.className = `${look.value} bg-ground`))
+
+/** When the board of a game is what is looked at. */
+const MOMENTS: Partial<Record<Phase, BoardMoment>> = {
+  working: 'during',
+  standings: 'between',
+  ended: 'after',
+}
+const moment = computed(() => (view.value?.board && MOMENTS[view.value.phase]) || null)
 
 const isAsked = computed(() => !!view.value?.shown?.number)
 const lit = computed(
@@ -89,6 +99,12 @@ onMounted(async () => {
       <p v-if="line.gone.value" role="alert" class="text-[1.6em]">{{ line.gone.value.sentence }}</p>
       <p v-else-if="!view" role="status" class="text-soft">Connecting…</p>
       <ScreenStopped v-else-if="view.stopped" :title="view.title" :for-today="view.stopped === 'today'" />
+      <ScreenGame
+        v-else-if="moment"
+        :view="view"
+        :at="moment"
+        :seconds="view.papers ? time.seconds.value : null"
+      />
       <ScreenWork v-else-if="view.papers" :view="view" :seconds="time.seconds.value" />
       <ScreenLobby v-else-if="view.phase === 'lobby'" :view="view" :info="info" :session="session" />
       <ScreenStandings v-else-if="view.phase === 'standings'" :view="view" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ScreenView, SessionInfo } from '@/api/types'
+import type { GameChosen, ScreenView, SessionInfo } from '@/api/types'
+import GameRules from '@/games/shared/GameRules.vue'
 import JoinHow from './JoinHow.vue'
 
 const props = defineProps<{ view: ScreenView; info: SessionInfo | null; session: number }>()
@@ -20,7 +21,12 @@ const others = computed(() => props.view.names.length - names.value.length)
     <h1 class="text-[0.9em]">{{ view.title || 'Untitled set' }}</h1>
     <p v-if="view.locked" class="mt-[3vh] text-[1.5em] text-light">The doors are locked.</p>
     <JoinHow v-else :code="view.code" :info="info" :session="session" class="mt-[3vh]" />
-    <p class="mt-[4vh] mb-[1vh]" role="status">
+    <GameRules
+      v-if="view.game"
+      :game="view.game as GameChosen"
+      class="mt-[3vh] max-w-[46em] text-[max(18px,0.72em)]"
+    />
+    <p class="mt-[3vh] mb-[1vh]" role="status">
       {{
         view.people === 0
           ? 'Nobody is here yet.'

@@ -56,6 +56,8 @@ export const spokenPart = (
   request(`/api/live/student/spoken/${encodeURIComponent(part)}?start=${start}&language=${language}`, {
     Authorization: `Bearer ${token}`,
   })
+export const spokenText = (token: string, text: string, language: string): Promise<SpokenPart> =>
+  request('/api/live/student/spoken', { Authorization: `Bearer ${token}` }, { text, language })
 export const reviewOf = async (token: string): Promise<Reviewed[]> =>
   (await request<{ questions: Reviewed[] }>('/api/live/student/review', { Authorization: `Bearer ${token}` }))
     .questions

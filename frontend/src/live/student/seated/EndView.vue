@@ -5,6 +5,7 @@ import ScoreView from './ScoreView.vue'
 import type { SeatLink } from './useSeat'
 import { t } from './words'
 
+const OwnBoard = defineAsyncComponent(() => import('./OwnBoard.vue'))
 const ReviewView = defineAsyncComponent(() => import('./own/ReviewView.vue'))
 const props = defineProps<{ view: StudentView; mine: Mine | null; own?: SeatLink['own'] }>()
 const reviewing = ref(false)
@@ -15,6 +16,7 @@ const reviewing = ref(false)
   <div v-else class="pt-8" role="status">
     <h1 class="text-3xl">{{ t('over_thanks') }}</h1>
     <p class="mt-3 text-lg wrap-anywhere">{{ t('is_over', { title: view.title }) }}</p>
+    <OwnBoard v-if="mine?.board" :mine="mine" at="after" />
     <ScoreView v-if="mine" :mine="mine" />
     <button
       v-if="mine?.review && props.own"

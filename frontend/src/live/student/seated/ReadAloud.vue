@@ -3,6 +3,7 @@
 import { onScopeDispose, ref } from 'vue'
 import type { SpokenPart } from '@/api/types'
 import { follow, unfollow } from './followed'
+import { playWav } from './played'
 import { toldOf } from '../told'
 import { t } from './words'
 import { t as atTheDoor } from '../words'
@@ -24,16 +25,11 @@ function stop(): void {
 }
 
 async function play(part: string, spoken: SpokenPart): Promise<void> {
-  const bytes = Uint8Array.from(atob(spoken.wav), (char) => char.charCodeAt(0))
-  const address = URL.createObjectURL(new Blob([bytes], { type: 'audio/wav' }))
-  const sound = (audio = new Audio(address))
-  const followed = follow(part, spoken, () => sound.currentTime * 1000)
-  await new Promise<void>((resolve) => {
-    sound.onended = sound.onerror = sound.onpause = () => resolve()
-    sound.play().catch(() => resolve())
-  })
+  const sound = playWav(spoken.wav)
+  audio = sound.audio
+  const followed = follow(part, spoken, () => sound.audio.currentTime * 1000)
+  await sound.over
   followed()
-  URL.revokeObjectURL(address)
 }
 
 async function toggle(): Promise<void> {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What a student sees once in: always the present view of the session. */
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
-import type { StudentAnswer } from '@/api/types'
+import type { GameChosen, StudentAnswer } from '@/api/types'
 import { clockTime } from '@/composables/format'
 import { registry } from '@/questions/registry'
 import { provideReading } from '@/questions/shared/reading'
@@ -19,6 +19,8 @@ import { t as atTheDoor } from '../words'
 
 const EndView = defineAsyncComponent(() => import('./EndView.vue'))
 const NoteToTeacher = defineAsyncComponent(() => import('./NoteToTeacher.vue'))
+const OwnBoard = defineAsyncComponent(() => import('./OwnBoard.vue'))
+const PlayedRules = defineAsyncComponent(() => import('./PlayedRules.vue'))
 const PlaceView = defineAsyncComponent(() => import('./PlaceView.vue'))
 const props = defineProps<{ link: SeatLink; name: string; seat?: number; token?: string }>()
 const emit = defineEmits<{ leave: [why?: Refusal] }>()
@@ -101,7 +103,10 @@ function change(): void {
     <div v-else-if="phase === 'lobby'" class="pt-8">
       <h1 class="text-3xl wrap-anywhere">{{ t('you_are_in', { name: ownName }) }}</h1>
       <p class="mt-3 text-lg">{{ t('starts_when_ready', { title: view.title }) }}</p>
+      <OwnBoard :mine="mine" at="before" :own="link.own" />
+      <PlayedRules v-if="view.game" :game="view.game as GameChosen" :speak="link.speakText" />
     </div>
+    <OwnBoard v-else-if="phase === 'standings' && mine?.board" :mine="mine" at="between" />
     <PlaceView v-else-if="phase === 'standings'" :mine="mine" />
     <EndView v-else-if="phase === 'ended'" :view="view" :mine="mine" :own="link.own" />
     <template v-else-if="talks && shown">

@@ -4,6 +4,7 @@ import { newId } from '@/api/ids'
 import { openLine } from '@/api/live'
 import { Refusal } from '@/api/refusal'
 import type {
+  GameMove,
   Joined,
   Mine,
   MyPaper,
@@ -16,7 +17,7 @@ import type {
   StudentView,
 } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
-import { readingOf, reviewOf, spokenPart } from '../request'
+import { readingOf, reviewOf, spokenPart, spokenText } from '../request'
 import { keepPending, keptPending, type Pending } from '../seat'
 import { language } from '@/words'
 import { told } from '../told'
@@ -182,6 +183,8 @@ export function useSeat(seat: Joined) {
       return order(numberFor(asked, saidThere(asked)), { do: 'clear', ask: asked })
     },
     review: () => reviewOf(seat.token),
+    /** Something in the game that is no answer. */
+    move: (move: GameMove) => order(numberFor('moves', mine.value?.moved), { do: 'move', move }),
     /** One's voice for an entry of the wall, or no more. */
     back: (entry: string, backs: boolean) => {
       const asked = ask.value
@@ -198,12 +201,13 @@ export function useSeat(seat: Joined) {
   const read = (item: string, given: StudentAnswer): Promise<string> => readingOf(seat.token, item, given)
   const speak = (part: string, start: number): Promise<SpokenPart> =>
     spokenPart(seat.token, part, start, language.value)
+  const speakText = (text: string): Promise<SpokenPart> => spokenText(seat.token, text, language.value)
   const { status, gone } = line
-  return { speak, view, mine, time, status, gone, answer, state, refusal, send, read, own }
+  return { speak, speakText, view, mine, time, status, gone, answer, state, refusal, send, read, own }
 }
 
 /** What a student's view needs to know and to do: a seat in a session, or one that is tried out. */
-export type SeatLink = Omit<ReturnType<typeof useSeat>, 'speak' | 'own'> &
-  Partial<Pick<ReturnType<typeof useSeat>, 'speak' | 'own'>>
+export type SeatLink = Omit<ReturnType<typeof useSeat>, 'speak' | 'speakText' | 'own'> &
+  Partial<Pick<ReturnType<typeof useSeat>, 'speak' | 'speakText' | 'own'>>
 /** One that is at own pace. */
 export type PaperLink = ReturnType<typeof useSeat>

@@ -10,6 +10,7 @@ export const asking: Record<Asks, Component> = {
   made_up: defineAsyncComponent(() => import('./AskMade.vue')),
   list: defineAsyncComponent(() => import('./AskList.vue')),
   phrase: defineAsyncComponent(() => import('./AskPhrase.vue')),
+  crew: defineAsyncComponent(() => import('./AskCrew.vue')),
   record_id: defineAsyncComponent(() => import('./AskRecordId.vue')),
 }
 export type { Who } from './who'

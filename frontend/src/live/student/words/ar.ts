@@ -52,6 +52,8 @@ export default {
   taken_hint: 'هل اسمك مأخوذ؟ اطلب من معلّمك تحريره.',
   in_this_session: 'في هذه الجلسة أنت',
   another_name: 'اسم آخر',
+  names_at_device: 'أسماء كل من يجلس أمام هذا الجهاز',
+  names_hint: 'تفصل بينها فواصل. يراها الصف، وتظهر في تقرير معلمك.',
   name_class_sees: 'الاسم الذي سيراه الصف',
   your_phrase: 'عبارتك السرية',
   three_words: 'ثلاث كلمات',

@@ -49,6 +49,8 @@ export default {
   taken_hint: 'Is your name taken? Ask your teacher to free it.',
   in_this_session: 'In this session you are',
   another_name: 'Another name',
+  names_at_device: 'Names of all who sit at this device',
+  names_hint: 'With commas between them. Your class sees them, and so does your teacher’s report.',
   name_class_sees: 'Name the class will see',
   your_phrase: 'Your pass phrase',
   three_words: 'three words',

@@ -52,6 +52,8 @@ export default {
   taken_hint: '¿Tu nombre está ocupado? Pide a tu docente que lo libere.',
   in_this_session: 'En esta sesión eres',
   another_name: 'Otro nombre',
+  names_at_device: 'Los nombres de todos los que están en este dispositivo',
+  names_hint: 'Separados por comas. Los ve la clase, y están en el informe de tu profesor o profesora.',
   name_class_sees: 'Nombre que verá la clase',
   your_phrase: 'Tu frase secreta',
   three_words: 'tres palabras',

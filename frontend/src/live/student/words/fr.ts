@@ -55,6 +55,8 @@ export default {
   taken_hint: 'Ton nom est pris\u00a0? Demande à ton enseignant de le libérer.',
   in_this_session: 'Dans cette session, tu es',
   another_name: 'Un autre nom',
+  names_at_device: 'Les noms de tous ceux qui sont à cet appareil',
+  names_hint: 'Séparés par des virgules. La classe les voit, le bilan de ton enseignant aussi.',
   name_class_sees: 'Nom que la classe verra',
   your_phrase: 'Ta phrase secrète',
   three_words: 'trois mots',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A student at work on their own paper: begin, go through it, look it over, hand it in. */
-import { computed, ref, watch } from 'vue'
-import type { StudentAnswer } from '@/api/types'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import type { GameChosen, StudentAnswer } from '@/api/types'
 import { clockTime } from '@/composables/format'
 import { registry } from '@/questions/registry'
 import { provideReading } from '@/questions/shared/reading'
@@ -22,6 +22,8 @@ import ReviewView from './ReviewView.vue'
 import { same } from './same'
 import { t } from './words'
 
+const OwnBoard = defineAsyncComponent(() => import('../OwnBoard.vue'))
+const PlayedRules = defineAsyncComponent(() => import('../PlayedRules.vue'))
 const props = defineProps<{ link: PaperLink; name: string; seat: number; token: string }>()
 const { view, mine, time, status, answer, state, refusal, send, read, own } = props.link
 const { paper, notice } = own
@@ -139,15 +141,18 @@ const quiet = 'min-h-11 px-2 font-bold text-tide disabled:text-slate'
 
     <StoppedView v-if="view?.stopped" :for-today="view.stopped === 'today'" />
     <ReviewView v-else-if="isOver && reviewing" :own="own" :mine="mine" :marks="!!view!.marks" />
-    <HandedIn
-      v-else-if="isOver && mine"
-      :mine="mine"
-      :told="work?.feedback === 'never'"
-      @review="reviewing = true"
-    />
-    <BeginView v-else-if="!paper && work && view" :title="view.title" :work="work" :mine="mine" />
+    <template v-else-if="isOver && mine">
+      <OwnBoard v-if="mine.board" :mine="mine" at="after" />
+      <HandedIn :mine="mine" :told="work?.feedback === 'never'" @review="reviewing = true" />
+    </template>
+    <template v-else-if="!paper && work && view">
+      <BeginView :title="view.title" :work="work" :mine="mine" />
+      <OwnBoard :mine="mine" at="before" :own="own" />
+      <PlayedRules v-if="view.game" :game="view.game as GameChosen" :speak="link.speakText" />
+    </template>
     <LookOver v-else-if="looking && paper" :paper="paper" @go="goTo" />
     <template v-else-if="paper && shown">
+      <OwnBoard v-if="mine?.board" :mine="mine" at="during" :own="own" />
       <PaperStrip :paper="paper" @go="goTo" />
       <QuestionBody
         :shown="shown"

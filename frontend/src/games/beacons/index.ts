@@ -1,0 +1,10 @@
+import type { GameViews } from '../gameViews'
+
+export const beacons: GameViews<'beacons'> = {
+  label: 'Beacon run',
+  hint: 'Teams light a chain of beacons along the coast.',
+  settings: async () => (await import('./BeaconsSettings.vue')).default,
+  rules: async () => (await import('./rules')).rules,
+  screen: async () => (await import('./BeaconsScreen.vue')).default,
+  own: async () => (await import('./BeaconsOwn.vue')).default,
+}

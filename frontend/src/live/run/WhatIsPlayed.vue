@@ -1,0 +1,86 @@
+<script setup lang="ts">
+/** What is played with the set: a game, or nothing; and which of its questions count in it. */
+import { RadioGroup, RadioGroupDescription, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
+import { computed, defineAsyncComponent } from 'vue'
+import type { GameName, Planned, RunOffer, Settings } from '@/api/types'
+import { counted } from '@/composables/format'
+import { viewsOf } from '@/games/registry'
+import GameRules from '@/games/shared/GameRules.vue'
+import { playedAs, playing } from './chosen'
+
+const props = defineProps<{ offer: RunOffer; plan: Planned | null; problem?: string }>()
+const settings = defineModel<Settings>({ required: true })
+
+const choices = computed(() =>
+  props.offer.games
+    .filter((one) => one.manner === settings.value.manner)
+    .map(({ game }) => {
+      if (!game) return { game: '' as const, label: 'Just questions', hint: 'No points, no places.' }
+      const { label, hint } = viewsOf(game as GameName)
+      return { game: game as GameName, label, hint }
+    }),
+)
+const played = computed({
+  get: () => playedAs(settings.value),
+  set: (game) => (settings.value = playing(props.offer, settings.value, game)),
+})
+const own = computed(() =>
+  played.value ? defineAsyncComponent(viewsOf(settings.value.game.game).settings) : null,
+)
+const unplayed = computed(() =>
+  (props.plan?.unplayed ?? []).map(
+    (one) =>
+      `${one.number ? `${one.number} ` : ''}${one.title || 'Untitled'}: ${one.why.sentence.replace(/\.$/, '')}`,
+  ),
+)
+</script>
+
+<template>
+  <div class="py-3">
+    <RadioGroup v-model="played">
+      <RadioGroupLabel as="p" class="mb-1 font-bold">Played as</RadioGroupLabel>
+      <div class="grid gap-x-2 sm:grid-cols-2">
+        <RadioGroupOption
+          v-for="one in choices"
+          :key="one.game"
+          v-slot="{ checked }"
+          :value="one.game"
+          class="cursor-pointer"
+        >
+          <span class="flex min-h-11 items-baseline gap-2 rounded px-1 py-1.5">
+            <span
+              class="size-4 shrink-0 translate-y-0.5 rounded-full border-2"
+              :class="checked ? 'border-5 border-tide' : 'border-edge'"
+              aria-hidden="true"
+            />
+            <span>
+              <RadioGroupLabel as="span" class="font-bold">{{ one.label }}</RadioGroupLabel>
+              <RadioGroupDescription as="span" class="block text-[15px] text-slate">{{
+                one.hint
+              }}</RadioGroupDescription>
+            </span>
+          </span>
+        </RadioGroupOption>
+      </div>
+    </RadioGroup>
+    <p v-if="problem" role="alert" class="mt-1 text-wrong">{{ problem }}</p>
+    <template v-if="played">
+      <component :is="own" v-model="settings.game" class="mt-1" />
+      <p v-if="plan" class="mt-1" role="status">
+        {{ counted(plan.played, 'question') }} {{ plan.played === 1 ? 'counts' : 'count' }} in it.
+      </p>
+      <details v-if="unplayed.length" class="text-[15px]">
+        <summary class="min-h-8 cursor-pointer py-1">
+          {{ unplayed.length === 1 ? '1 does not' : `${unplayed.length} do not` }}, and why
+        </summary>
+        <ul class="ms-5 list-disc">
+          <li v-for="line in unplayed" :key="line">{{ line }}</li>
+        </ul>
+      </details>
+      <details class="text-[15px]">
+        <summary class="min-h-8 cursor-pointer py-1">What players are told before it starts</summary>
+        <GameRules :game="settings.game" class="my-2 border-s border-rule ps-3" />
+      </details>
+    </template>
+  </div>
+</template>

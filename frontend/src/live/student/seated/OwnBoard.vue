@@ -1,0 +1,23 @@
+<script setup lang="ts">
+/** What the game that is played shows of one's own. */
+import { defineAsyncComponent, shallowRef, watch, type Component } from 'vue'
+import type { Mine } from '@/api/types'
+import type { BoardMoment } from '@/games/gameViews'
+import { viewsOf } from '@/games/registry'
+import type { SeatLink } from './useSeat'
+
+const props = defineProps<{ mine: Mine | null; at: BoardMoment; own?: SeatLink['own'] }>()
+const shown = shallowRef<Component | null>(null)
+watch(
+  () => props.mine?.board?.game,
+  (game) => {
+    const load = game && viewsOf(game).own
+    shown.value = load ? defineAsyncComponent(load) : null
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <component :is="shown" v-if="shown && mine?.board" :board="mine.board" :at="at" @move="own?.move($event)" />
+</template>

@@ -1,0 +1,295 @@
+"""Beacon run: teams, and for each a chain of beacons along the coast. Right answers light the next.
+
+light of an answer = mark x weight x pace / members who take part
+lit beacons        = whole light so far, as many as the chain has at most
+
+So a team is its members' mean, whatever its size. Who takes part is counted anew with every question that is led, and
+at own pace every time a team has given as many answers as it has members: whoever missed the last two questions, or
+gave none of the team's last 2 x members answers, is away until they answer again. A lost device costs a team little.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from math import ceil
+from random import Random
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from lantern.core.games.contract import BoardGame, GameMove, GameSettings, GameView, Given, Outline, Turn
+from lantern.core.messages import Message, said
+from lantern.core.values import Milliseconds, Value
+
+MOST_TEAMS = 20
+PATIENCE = 2
+SHARE_OF_FIRST = 0.7
+"""How long a chain is that somebody shall reach the end of, as a share of what the questions count."""
+USUAL_LENGTH, LONGEST = 10, 60
+TINY = 1e-6
+
+
+class BeaconsSettings(GameSettings):
+    """`teams`: how many; `made`: drawn, chosen by the players, or one for each shared device. `ends`: who is first at
+    the end of the chain has won, or who is furthest when the questions are over. `length`: beacons of a chain, None for
+    what goes with the questions."""
+
+    game: Literal["beacons"] = "beacons"
+    teams: Annotated[int, Field(ge=2, le=MOST_TEAMS)] = 4
+    made: Literal["drawn", "chosen", "shared"] = "drawn"
+    ends: Literal["first", "furthest"] = "furthest"
+    length: Annotated[int, Field(ge=3, le=LONGEST)] | None = None
+
+
+class JoinTeam(GameMove):
+    """Into this team, from 1, as long as it has not begun."""
+
+    move: Literal["join_team"] = "join_team"
+    team: Annotated[int, Field(ge=1, le=MOST_TEAMS)]
+
+
+@dataclass(frozen=True, slots=True)
+class Team:
+    """`light` is how far it is, `before` how far it was before the last question that was led. `turn` counts questions,
+    or at own pace its answers; at the turn `counted` those who `take_part` were counted. `arrived` is the moment at
+    which it was at the end."""
+
+    members: int = 0
+    take_part: int = 0
+    light: float = 0.0
+    before: float = 0.0
+    turn: int = 0
+    counted: int = 0
+    arrived: Milliseconds | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Coast:
+    """`moment` is that of the last question that was led."""
+
+    length: int
+    teams: tuple[Team, ...]
+    own_pace: bool
+    begun: bool = False
+    moment: Milliseconds = 0
+
+
+@dataclass(frozen=True, slots=True)
+class Mate:
+    """`team` from 0; None before it is decided. `last` is the turn of its last answer, `light` what its
+    answers were worth to the team."""
+
+    team: int | None
+    last: int = 0
+    light: float = 0.0
+    out: bool = False
+
+
+class TeamLine(Value):
+    """`number` from 1. `before` is how far it was before the last question, where the class was told at once."""
+
+    number: int
+    members: int
+    light: float
+    before: float
+    arrived: bool
+    place: int
+
+
+class BeaconsScreen(GameView):
+    """`teams` are those that have members, in the order of their numbers; before it has begun, all there are."""
+
+    game: Literal["beacons"] = "beacons"
+    length: int
+    ends: Literal["first", "furthest"]
+    made: Literal["drawn", "chosen", "shared"]
+    begun: bool
+    teams: tuple[TeamLine, ...]
+
+
+class BeaconsOwn(GameView):
+    """`team` is the own one. `choices`: out of how many one may choose now. `light` is what one's own answers were
+    worth to the team."""
+
+    game: Literal["beacons"] = "beacons"
+    length: int
+    team: TeamLine | None
+    teams: int
+    choices: int
+    light: float
+
+
+Hands = Mapping[int, Mate]
+Next = Turn[Coast, Mate]
+
+
+class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
+    name = "beacons"
+    settings = BeaconsSettings
+    move = JoinTeam
+    screen = BeaconsScreen
+    own = BeaconsOwn
+
+    def shares_devices(self, chosen: BeaconsSettings) -> bool:
+        return chosen.made == "shared"
+
+    def start(self, chosen: BeaconsSettings, outline: Outline) -> Coast:
+        weight = outline.weight or USUAL_LENGTH
+        usual = ceil(weight * SHARE_OF_FIRST) if chosen.ends == "first" else weight
+        length = chosen.length or min(LONGEST, max(1, usual))
+        return Coast(length, (Team(),) * (MOST_TEAMS if chosen.made == "shared" else chosen.teams), outline.own_pace)
+
+    def on_join(self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int, rng: Random) -> Next:
+        known = hands.get(player)
+        if known is not None and not known.out:
+            return Turn(board)
+        if known is not None and known.team is not None:
+            return _enter(board, known, player, known.team)
+        if chosen.made == "chosen" and not board.begun:
+            return Turn(board, {player: Mate(None)})
+        return _enter(board, Mate(None), player, self._smallest(chosen, board, rng))
+
+    def on_leave(self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int) -> Next:
+        hand = hands.get(player)
+        if hand is None or hand.out:
+            return Turn(board)
+        return Turn(_left(board, hand.team), {player: replace(hand, out=True)})
+
+    def on_begin(self, chosen: BeaconsSettings, board: Coast, hands: Hands, rng: Random) -> Next:
+        """Whoever has not chosen a team by now goes to the smallest."""
+        if board.begun:
+            return Turn(board)
+        board, found = replace(board, begun=True), dict[int, Mate]()
+        for player, hand in hands.items():
+            if hand.team is None and not hand.out:
+                turn = _enter(board, hand, player, self._smallest(chosen, board, rng))
+                board, found = turn.board, found | dict(turn.hands)
+        return Turn(board, found)
+
+    def _smallest(self, chosen: BeaconsSettings, board: Coast, rng: Random) -> int:
+        """Of equal ones any while teams are drawn, the first once it has begun. A shared device is a team by itself as
+        long as there is one."""
+        least = min(team.members for team in board.teams)
+        found = [number for number, team in enumerate(board.teams) if team.members == least]
+        return rng.choice(found) if chosen.made == "drawn" and not board.begun else found[0]
+
+    def on_answer(self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int, given: Given) -> Next:
+        hand = hands.get(player)
+        if hand is None or hand.team is None or hand.out:
+            return Turn(board)
+        if board.own_pace:
+            team = _next_answer(board.teams[hand.team], hand.team, hands)
+        else:
+            board = _next_question(board, hands, given.moment)
+            team = board.teams[hand.team]
+        worth = given.mark * given.weight * given.pace / max(1, team.take_part)
+        light = min(float(board.length), team.light + worth)
+        arrives = team.arrived is None and light >= board.length - TINY
+        team = replace(
+            team,
+            light=float(board.length) if arrives else light,
+            arrived=given.moment if arrives else team.arrived,
+        )
+        own = replace(hand, last=team.turn, light=hand.light + worth)
+        return Turn(_with(board, hand.team, team), {player: own})
+
+    def refused(
+        self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int, move: JoinTeam
+    ) -> Message | None:
+        if chosen.made != "chosen" or move.team > len(board.teams):
+            return said("no_such_team", "There is no such team to choose.")
+        return said("game_has_begun", "It has begun, so teams stay as they are.") if board.begun else None
+
+    def on_move(self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int, move: JoinTeam) -> Next:
+        hand = hands[player]
+        return _enter(_left(board, hand.team), hand, player, move.team - 1)
+
+    def over(self, chosen: BeaconsSettings, board: Coast) -> bool:
+        there = [team for team in board.teams if team.members]
+        arrived = [team.arrived is not None for team in there]
+        return bool(there) and (any(arrived) if chosen.ends == "first" else all(arrived))
+
+    def screen_view(self, chosen: BeaconsSettings, board: Coast, hands: Hands) -> BeaconsScreen:
+        shown = chosen.made == "chosen" and not board.begun
+        return BeaconsScreen(
+            length=board.length,
+            ends=chosen.ends,
+            made=chosen.made,
+            begun=board.begun,
+            teams=tuple(line for line in map(_line, *_numbered(board)) if line.members or shown),
+        )
+
+    def own_view(self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int) -> BeaconsOwn:
+        hand = hands[player]
+        teams, numbers, places = _numbered(board)
+        team = None if hand.team is None else _line(teams[hand.team], numbers[hand.team], places[hand.team])
+        return BeaconsOwn(
+            length=board.length,
+            team=team,
+            teams=sum(team.members > 0 for team in board.teams),
+            choices=len(teams) if chosen.made == "chosen" and not board.begun else 0,
+            light=round(hand.light, 2),
+        )
+
+
+def _with(board: Coast, number: int, team: Team) -> Coast:
+    return replace(board, teams=(*board.teams[:number], team, *board.teams[number + 1 :]))
+
+
+def _enter(board: Coast, hand: Mate, player: int, number: int) -> Next:
+    team = board.teams[number]
+    team = replace(team, members=team.members + 1, take_part=team.take_part + 1)
+    return Turn(_with(board, number, team), {player: replace(hand, team=number, last=team.turn, out=False)})
+
+
+def _left(board: Coast, number: int | None) -> Coast:
+    if number is None:
+        return board
+    team = board.teams[number]
+    members = team.members - 1
+    return _with(board, number, replace(team, members=members, take_part=min(members, team.take_part)))
+
+
+def _next_question(board: Coast, hands: Hands, moment: Milliseconds) -> Coast:
+    """Every team as it is before the first answer to the next question."""
+    if moment == board.moment:
+        return board
+    teams = (
+        _counted(replace(team, before=team.light, turn=team.turn + 1), number, hands, PATIENCE)
+        for number, team in enumerate(board.teams)
+    )
+    return replace(board, teams=tuple(teams), moment=moment)
+
+
+def _next_answer(team: Team, number: int, hands: Hands) -> Team:
+    team = replace(team, turn=team.turn + 1)
+    is_due = team.turn - team.counted >= team.members
+    return _counted(team, number, hands, PATIENCE * team.members) if is_due else team
+
+
+def _counted(team: Team, number: int, hands: Hands, patience: int) -> Team:
+    here = sum(team.turn - hand.last <= patience for hand in hands.values() if hand.team == number and not hand.out)
+    return replace(team, take_part=here, counted=team.turn)
+
+
+def _numbered(board: Coast) -> tuple[tuple[Team, ...], range, tuple[int, ...]]:
+    """The teams, their numbers from 1, and their places: those that arrived first, then who is furthest."""
+    keys = [(team.arrived is None, team.arrived or 0, -round(team.light, 4)) for team in board.teams if team.members]
+    places = tuple(
+        1 + sum(key < (team.arrived is None, team.arrived or 0, -round(team.light, 4)) for key in keys)
+        for team in board.teams
+    )
+    return board.teams, range(1, len(board.teams) + 1), places
+
+
+def _line(team: Team, number: int, place: int) -> TeamLine:
+    return TeamLine(
+        number=number,
+        members=team.members,
+        light=round(team.light, 2),
+        before=round(team.before, 2),
+        arrived=team.arrived is not None,
+        place=place,
+    )
+
+
+GAME = BeaconRun()

@@ -1,0 +1,209 @@
+"""The session's game where it has a board: what it is told, and when (docs/games.md).
+
+1. Who comes in or is taken out, and what players do, it is told as it happens.
+2. A mark it is told once it may be told to the class: at own pace with the answer, else with what was right, and in the
+   end at the latest. Each question counts once: what is asked again, and what is corrected, changes nothing in it.
+3. A session that begins anew begins it anew, and brings it back with all else.
+"""
+
+from collections.abc import Mapping
+from random import Random
+from typing import Any
+
+from lantern.core import errors
+from lantern.core.classes.needs import NONE
+from lantern.core.games import AnyGameOwn, AnyGameScreen, BoardGame, Given, Turn, board_game_of
+from lantern.core.messages import Message, said
+from lantern.core.questions import kind_of
+from lantern.core.questions.items import Item, Question, is_scored
+from lantern.core.session import commands as c
+from lantern.core.session import events as e
+from lantern.core.session.actors import Recorded, Sent
+from lantern.core.session.allowing import needs_of
+from lantern.core.session.asking import told_to_all
+from lantern.core.session.changed import changed
+from lantern.core.session.model import Ask, Laid, Response, Seat, State, new_board
+from lantern.core.session.people import own_seat
+from lantern.core.session.settings import Settings
+
+PACE_WITHOUT_A_LIMIT = 2.0
+"""What no limit counts as, where what one does in a time is what counts."""
+
+NOTHING_TO_DO = said("no_moves", "There is nothing to do in this game but to answer.")
+
+Hands = Mapping[int, Any]
+Events = list[e.Event]
+
+
+def board_of(state: State) -> BoardGame[Any, Any, Any] | None:
+    return None if state.board is None else board_game_of(state.settings.game)
+
+
+def make_move(state: State, command: c.MakeMove, sent: Sent) -> Events:
+    seat, game = own_seat(state, command.seat, sent), board_of(state)
+    move = command.move
+    if game is None or game.move is None or not isinstance(move, game.move):
+        raise errors.NotPossible(NOTHING_TO_DO)
+    if sent.number <= state.moved.get(seat.number, 0):
+        return []
+    refusal = game.refused(state.settings.game, state.board, state.hands, seat.number, move)
+    if refusal is not None:
+        raise errors.NotPossible(refusal)
+    return [e.Moved(move)]
+
+
+def on_moved(state: State, recorded: Recorded) -> State:
+    event, seat, game = recorded.event, recorded.by.who, board_of(state)
+    assert isinstance(event, e.Moved)
+    assert seat is not None
+    state = changed(state, moved={**state.moved, seat: recorded.sent.number})
+    if game is None:
+        return state
+    return _after(state, game.on_move(state.settings.game, state.board, state.hands, seat, event.move))
+
+
+def joined(state: State, seat: int) -> State:
+    """With somebody who came in, or came back."""
+    game = board_of(state)
+    if game is None:
+        return state
+    rng = Random(f"{state.seed}:game:{seat}")
+    return _after(state, game.on_join(state.settings.game, state.board, state.hands, seat, rng))
+
+
+def left(state: State, seat: int) -> State:
+    game = board_of(state)
+    return _after(state, game.on_leave(state.settings.game, state.board, state.hands, seat)) if game else state
+
+
+def begun(state: State) -> State:
+    """With the first question."""
+    game = board_of(state)
+    if game is None:
+        return state
+    rng = Random(f"{state.seed}:game")
+    return _after(state, game.on_begin(state.settings.game, state.board, state.hands, rng))
+
+
+def turn_of(state: State, ask: Ask, response: Response) -> Turn[Any, Any] | None:
+    """What an answer leads to at own pace; None for nothing."""
+    game, item = board_of(state), state.item(ask.item_id)
+    if game is None or response.mark is None or not isinstance(item, Question):
+        return None
+    given = Given(response.mark, item.weight, pace_of(state, state.seats[response.seat]), response.at)
+    return game.on_answer(state.settings.game, state.board, state.hands, response.seat, given)
+
+
+def answered(state: State, ask: Ask, response: Response) -> State:
+    """With an answer that was given at own pace."""
+    turn = turn_of(state, ask, response)
+    return _after(state, turn) if turn else state
+
+
+def told(state: State) -> State:
+    """With what the class may be told by now, and the game was not."""
+    game = board_of(state)
+    if game is None or state.is_own_pace:
+        return state
+    for ask in sorted(state.standing_asks(), key=lambda one: one.opening):
+        item = state.item(ask.item_id)
+        if ask.item_id in state.played or not isinstance(item, Question) or not told_to_all(state, ask):
+            continue
+        state = changed(state, played=state.played | {ask.item_id})
+        for response in sorted(ask.responses.values(), key=lambda one: (one.at, one.seat)):
+            if response.mark is not None:
+                given = Given(response.mark, item.weight, 1.0, ask.opening)
+                turn = game.on_answer(state.settings.game, state.board, state.hands, response.seat, given)
+                state = _after(state, turn)
+    return state
+
+
+def has_done(state: State, seat: int) -> bool:
+    """At own pace: whether somebody has reached what there was to reach."""
+    game = board_of(state)
+    return game is not None and game.done(state.settings.game, state.hands[seat])
+
+
+def is_stuck(state: State, seat: int) -> bool:
+    game = board_of(state)
+    return game is not None and seat in state.hands and game.stuck(state.settings.game, state.hands[seat])
+
+
+def left_out_by_game(state: State, seat: int) -> int:
+    """How many wrong options somebody is not shown, by what they did in the game."""
+    game = board_of(state)
+    return game.left_out(state.settings.game, state.hands[seat]) if game and seat in state.hands else 0
+
+
+def goes_round(settings: Settings) -> bool:
+    game = board_game_of(settings.game)
+    return game is not None and game.goes_round and settings.is_own_pace
+
+
+def scores_of(state: State) -> Mapping[int, int] | None:
+    """What places are made of, where they are not made of points."""
+    game = board_of(state)
+    return game.scores(state.settings.game, state.board, state.hands) if game and game.ranks_players else None
+
+
+def why_unplayed(item: Item) -> Message | None:
+    """Why an item counts in no game."""
+    kind = kind_of(item)
+    if not kind.is_asked or not isinstance(item, Question):
+        return said("unplayed_page", "a page, which asks nothing")
+    if not is_scored(item):
+        return said("unplayed_opinion", "an opinion, so nothing is right")
+    if kind.key(item) is None:
+        return said("unplayed_unmarked", "marked by hand, or with no key yet")
+    return None if item.weight else said("unplayed_no_weight", "counts for nothing")
+
+
+def pace_of(state: State, seat: Seat) -> float:
+    needs = needs_of(state, seat)
+    if needs == NONE:
+        return 1.0
+    return PACE_WITHOUT_A_LIMIT if needs.no_limit else needs.time
+
+
+def begun_anew(state: State) -> State:
+    """With a new board for everybody who is there."""
+    if state.board is None:
+        return state
+    board = new_board(tuple(state.items.values()), state.settings, state.seed)
+    return _everybody(changed(state, board=board, hands={}, played=frozenset()))
+
+
+def brought_back(state: State, laid: Laid) -> State:
+    """With the board as it was; whoever has come since comes in."""
+    if laid.board is None:
+        return state
+    return _everybody(changed(state, board=laid.board, hands=laid.hands, played=laid.played))
+
+
+def _everybody(state: State) -> State:
+    for seat in state.people():
+        state = joined(state, seat.number)
+    return state
+
+
+def _after(state: State, turn: Turn[Any, Any]) -> State:
+    hands = {**state.hands, **turn.hands} if turn.hands else state.hands
+    return changed(state, board=turn.board, hands=hands)
+
+
+def is_over(state: State) -> bool:
+    """Whether nothing more can be won."""
+    game = board_of(state)
+    return game is not None and game.over(state.settings.game, state.board)
+
+
+def shown_board(state: State) -> AnyGameScreen | None:
+    game = board_of(state)
+    return game.screen_view(state.settings.game, state.board, state.hands) if game else None
+
+
+def own_board(state: State, seat: int) -> AnyGameOwn | None:
+    game = board_of(state)
+    if game is None or seat not in state.hands:
+        return None
+    return game.own_view(state.settings.game, state.board, state.hands, seat)
