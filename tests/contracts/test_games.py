@@ -1,21 +1,45 @@
-"""What every game keeps to (`core/games/contract.py`)."""
+"""What every game keeps to (`core/games/contract.py`, docs/games.md)."""
+
+import json
+from random import Random
 
 import pytest
-from hypothesis import given
+from hypothesis import given, settings
 from hypothesis import strategies as st
 from pydantic import TypeAdapter
 
-from lantern.core.games import GAMES, PLAIN, AnyGame, Gain, Play, game_of, places_of
+from lantern.core.errors import LanternError
+from lantern.core.games import GAMES, PLAIN, AnyGame, BoardGame, Gain, Play, beacons, game_of, places_of
 from lantern.core.games.points import PointsSettings
-from lantern.core.session import Settings
-from tests.builders import a_session, a_set, choice
+from lantern.core.questions.kinds.choice import ChoiceAnswer
+from lantern.core.session import Phase, Settings, replay
+from lantern.core.session import commands as c
+from lantern.core.session.boards import shown_board
+from lantern.core.session.desk_view import DeskMemo, desk_text, desk_view
+from lantern.core.session.manners import misfit, settings_for_game
+from lantern.core.session.own_views import mine_at_own_pace, mine_text, place_of
+from lantern.core.session.standings import standings
+from lantern.core.session.views import Places, mine, screen_view
+from tests.builders import a_session, a_set, choice, page
+from tests.builders.anything import any_of
+from tests.builders.session import Room
 
 shares = st.floats(0, 1)
 plays = st.builds(Play, mark=shares, weight=st.sampled_from((0, 1, 2)), left=st.none() | shares, run=st.integers(0, 9))
 chosen = st.sampled_from([PLAIN, PointsSettings(early_bonus=True), PointsSettings(early_bonus=True, run_bonus=True)])
+PLAYED = [
+    (game, manner)
+    for game in GAMES
+    for manner in ("led", "own_pace")
+    if manner in game.manners and (isinstance(game, BoardGame) or manner == "led")
+]
+each_game = pytest.mark.parametrize("game", GAMES, ids=lambda game: game.name)
+each_played = pytest.mark.parametrize(
+    ("game", "manner"), PLAYED, ids=[f"{game.name}-{manner}" for game, manner in PLAYED]
+)
 
 
-@pytest.mark.parametrize("game", GAMES, ids=lambda game: game.name)
+@each_game
 def test_a_game_is_known_by_its_settings_and_they_are_read_as_they_were_written(game):
     settings = game.settings()
     assert game_of(settings) is game
@@ -65,3 +89,138 @@ def test_a_session_gives_what_its_game_gives():
     assert response.left == 0.75
     expected = game_of(room.state.settings.game).gain(room.state.settings.game, Play(1.0, 2, 0.75))
     assert (response.points, response.bonus, response.for_run) == expected == (230, 30, 0)
+
+
+@each_played
+def test_what_goes_with_a_game_fits_it(game, manner):
+    settings = settings_for_game(game, manner, Settings())
+    assert misfit(settings) is None
+    assert settings.is_played
+    assert settings.shows_points == game.has_points
+
+
+CONTENT = a_set(*(choice(id=f"q{n}", weight=1 + n % 2) for n in range(5)), page(id="p1"), choice(id="o1", scored=False))
+
+
+def a_game(game, manner, chosen):
+    settings = settings_for_game(game, manner, Settings())
+    changes = {"game": chosen, "mix_options": False, "close_when_all_answered": False}
+    return Room(CONTENT, settings.model_copy(update=changes))
+
+
+def any_moves(game):
+    move = getattr(game, "move", None)
+    if move is None:
+        return []
+    field = next(name for name in move.model_fields if name != "move")
+    schema = move.model_json_schema()["properties"][field]
+    values = schema.get("enum") or range(schema["minimum"], schema["maximum"] + 1)
+    return [move.model_validate({field: value}) for value in values]
+
+
+STEPS = ("join", "answer", "answer", "answer", "move", "advance", "out", "in", "pause", "clear", "back", "go", "begin")
+
+
+def a_command(room, game, rng, step):
+    """Something that a desk or a device might send now, sensible or not."""
+    state = room.state
+    seat = rng.choice(list(state.seats))
+    paper = state.papers.get(seat)
+    ask = paper.asked if paper else state.ask.id if state.ask else "q0.1"
+    moves = any_moves(game) or any_moves(beacons.GAME)
+    commands = {
+        "answer": lambda: c.GiveAnswer(seat, ask, ChoiceAnswer(chosen=(rng.choice("ABB"),))),
+        "move": lambda: c.MakeMove(seat, rng.choice(moves)),
+        "advance": lambda: c.Advance(state.step),
+        "out": lambda: c.Remove(seat),
+        "in": lambda: c.Restore(seat),
+        "pause": lambda: c.Resume(state.step) if state.is_paused else c.Pause(),
+        "clear": lambda: c.ClearAnswers(state.step, rng.choice(("question", "all"))),
+        "back": lambda: c.BringBack(state.step),
+        "begin": lambda: c.BeginPaper(seat),
+        "go": lambda: c.GoToPlace(seat, (paper.following or paper.items[0]) if paper and paper.items else "q0"),
+    }
+    return commands[step]()
+
+
+@each_played
+@settings(max_examples=60)
+@given(st.data(), st.integers(0, 10**9), st.lists(st.sampled_from(STEPS), max_size=60))
+def test_no_order_of_joins_answers_and_moves_loses_or_doubles_anything_y1_y5(game, manner, data, seed, steps):
+    rng = Random(seed)
+    room = a_game(game, manner, data.draw(any_of(game.settings)))
+    room.join("Fen", "Bo")
+    for step in steps:
+        room.now += rng.choice((1, 900, 30_000))
+        before = room.state
+        try:
+            if step == "join":
+                room.join(f"Student {len(before.seats) + 1}")
+            else:
+                room.do(a_command(room, game, rng, step))
+        except LanternError:
+            assert room.state is before
+        _check_views(room.state, game)
+    again = replay(room.first, room.history)
+    assert again == room.state
+    if isinstance(game, BoardGame):
+        assert again.hands.keys() == again.seats.keys()
+
+
+@pytest.mark.parametrize("seed", range(6))
+@each_played
+def test_who_answers_alike_has_the_same_place_whatever_was_drawn_y7(game, manner, seed):
+    chosen = a_game(game, manner, game.settings()).state.settings
+    room = Room(CONTENT, chosen.model_copy(update={"mix_questions": True}), f"seed {seed}")
+    room.join(*(f"Student {n}" for n in range(5)))
+    room.advance()
+    for _ in range(3):
+        _everybody_right(room)
+    teams = {line.light for line in getattr(shown_board(room.state), "teams", ())}
+    assert len(teams) <= 1
+    assert {row.place for row in standings(room.state)} == {1}
+
+
+def _everybody_right(room):
+    """In the next question."""
+    if not room.state.is_own_pace:
+        while room.state.phase is not Phase.OPEN:
+            room.advance()
+    for seat in room.state.seats:
+        room.do(c.GiveAnswer(seat, _next_ask(room, seat), ChoiceAnswer(chosen=("B",))))
+    if not room.state.is_own_pace:
+        room.advance(2)
+
+
+def _next_ask(room, seat):
+    """Where somebody has gone on to."""
+    if not room.state.is_own_pace:
+        return room.state.ask.id
+    if seat not in room.state.papers:
+        room.do(c.BeginPaper(seat))
+    paper = room.state.papers[seat]
+    while room.state.papers[seat].asked not in room.state.asks or seat in room.state.asks[paper.asked].responses:
+        room.do(c.GoToPlace(seat, paper.following or paper.items[paper.items.index(paper.at) + 1]))
+        paper = room.state.papers[seat]
+    return paper.asked
+
+
+def _check_views(state, game):
+    """Everybody is told something, and nobody another's name."""
+    screen = json.loads(screen_view(state, "KELP427").model_dump_json())
+    assert (screen["board"] is None) == (not isinstance(game, BoardGame))
+    desk = json.loads(desk_text(state, "KELP427", (), DeskMemo()))
+    assert desk == desk_view(state, "KELP427", ()).model_dump(mode="json")
+    for seat in state.people():
+        own = _own_part(state, seat)
+        assert own["name"] == state.name(seat)
+        others = [state.name(other) for other in state.people() if other is not seat]
+        assert not any(f'"{name}"' in json.dumps(own) for name in others)
+
+
+def _own_part(state, seat):
+    if state.phase is not Phase.WORKING:
+        return mine(state, Places(state), seat.number).model_dump(mode="json")
+    text = json.loads(mine_text(state, seat, place_of(state, seat.number)))
+    assert text == mine_at_own_pace(state, seat).model_dump(mode="json")
+    return text

@@ -5,6 +5,7 @@ from typing import get_args
 import pytest
 
 from lantern.core.errors import LanternError
+from lantern.core.games.beacons import JoinTeam
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.questions.kinds.letter import LetterItem
 from lantern.core.session import Command, Phase, led, own_pace
@@ -65,6 +66,7 @@ def an_example(command: type, room):
         c.Place: lambda: c.Place("q1", "hide"),
         c.GroupAlike: lambda: c.GroupAlike("q1"),
         c.JoinWords: lambda: c.JoinWords("q1", "sea", "waves"),
+        c.MakeMove: lambda: c.MakeMove(1, JoinTeam(team=1)),  # what is played here has no moves
         c.Back: lambda: c.Back(1, ask, "0123456789ab", True),
         c.Rename: lambda: c.Rename(1, "Bo"),
         c.Remove: lambda: c.Remove(1),

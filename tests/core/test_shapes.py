@@ -6,6 +6,7 @@ from typing import get_args
 
 import pytest
 
+from lantern.core.games import GAMES, BoardGame
 from lantern.core.questions import KINDS, stored
 from lantern.core.session.events import Named, StoredEvent
 from lantern.core.session.settings import Chosen, Settings, Timing
@@ -40,6 +41,11 @@ def test_the_samples_of_the_latest_version_have_everything():
     assert {one["kind"] for one in samples("item", stored.ITEM.latest)} == {kind.name for kind in KINDS}
     for one in samples("settings", SETTINGS.latest):
         assert one.keys() == Settings.model_fields.keys()
+    assert {one["game"]["game"] for one in samples("settings", SETTINGS.latest)} == {game.name for game in GAMES}
+    moves = {one["move"]["move"] for one in samples("event", EVENT.latest) if one["type"] == "moved"}
+    assert moves == {
+        game.move.model_fields["move"].default for game in GAMES if isinstance(game, BoardGame) and game.move
+    }
 
 
 def test_what_is_written_today_is_of_the_latest_version():

@@ -294,6 +294,7 @@ UNTOLD = (
     e.Placed,
     e.Grouped,
     e.Backing,
+    e.Moved,
 )
 """What one person did with their own paper, and how a result was shown. Every other stored event has a line, and a
 test holds it to that."""

@@ -86,11 +86,12 @@ def begun(state: State) -> State:
 
 
 def turn_of(state: State, ask: Ask, response: Response) -> Turn[Any, Any] | None:
-    """What an answer leads to at own pace; None for nothing."""
+    """What an answer leads to at own pace; None for nothing. Everybody may have the questions in another order, and
+    that decides nothing: each counts alike."""
     game, item = board_of(state), state.item(ask.item_id)
     if game is None or response.mark is None or not isinstance(item, Question):
         return None
-    given = Given(response.mark, item.weight, pace_of(state, state.seats[response.seat]), response.at)
+    given = Given(response.mark, min(1, item.weight), pace_of(state, state.seats[response.seat]), response.at)
     return game.on_answer(state.settings.game, state.board, state.hands, response.seat, given)
 
 
