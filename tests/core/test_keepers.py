@@ -214,9 +214,10 @@ def test_nobody_goes_elsewhere_or_on_without_an_answer():
 
 
 def test_what_counts_in_no_game_is_on_no_paper_y4():
-    room = working(choice(id="q0"), page(id="p1"), choice(id="o1", scored=False), choice(id="w0", weight=0))
+    items = [choice(id="q0"), page(id="p1"), choice(id="o1", scored=False), choice(id="w0", weight=0)]
+    room = working(*items)
     assert room.state.papers[1].items == ("q0",)
-    plan = planned(room.state.content.items, room.state.settings)
+    plan = planned(items, room.state.settings)
     assert plan.played == 1
     assert [(one.number, one.why.code) for one in plan.unplayed] == [
         (None, "unplayed_page"),

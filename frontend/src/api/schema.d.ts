@@ -5242,6 +5242,33 @@ export interface components {
              */
             words?: string;
         };
+        /**
+         * KeepersSettings
+         * @description `oil` and `answers`: who has earned so much, or given so many answers, has done; None: the time alone decides.
+         *     `gusts`: players may put out another's flame.
+         */
+        KeepersSettings: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "keepers";
+            /**
+             * Oil
+             * @default null
+             */
+            oil?: number | null;
+            /**
+             * Answers
+             * @default null
+             */
+            answers?: number | null;
+            /**
+             * Gusts
+             * @default false
+             */
+            gusts?: boolean;
+        };
         /** PointsSettings */
         PointsSettings: {
             /**
@@ -5408,7 +5435,7 @@ export interface components {
              *       "run_bonus": false
              *     }
              */
-            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"];
+            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"];
         };
         /**
          * Timing
@@ -5612,7 +5639,8 @@ export interface components {
         /**
          * Planned
          * @description What a session would be: how many questions each one gets, roughly how many minutes of answering that is, and
-         *     what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others.
+         *     what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others; `pace` is how
+         *     many seconds an answer usually takes.
          */
         Planned: {
             /** Questions */
@@ -5623,6 +5651,8 @@ export interface components {
             sentences: components["schemas"]["Message"][];
             /** Played */
             played: number;
+            /** Pace */
+            pace: number;
             /** Unplayed */
             unplayed: components["schemas"]["Unplayed"][];
         };
@@ -5639,12 +5669,14 @@ export interface components {
         };
         /**
          * Plan
-         * @description Of which set somebody asks what it would be, run so.
+         * @description Of which set somebody asks what it would be, run so, with this class.
          */
         Plan: {
             /** Set */
             set: number;
             settings: components["schemas"]["Settings"];
+            /** Of Class */
+            of_class?: number | null;
         };
         /**
          * PresetForm
@@ -6393,11 +6425,10 @@ export interface components {
          */
         BeaconsScreen: {
             /**
-             * Game
-             * @default beacons
-             * @constant
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
              */
-            game?: "beacons";
+            game: "beacons";
             /** Length */
             length: number;
             /**
@@ -6610,7 +6641,8 @@ export interface components {
             share_hidden: boolean;
             wall: components["schemas"]["WallSettings"];
             on_wall: components["schemas"]["DeskWall"] | null;
-            board: components["schemas"]["BeaconsScreen"] | null;
+            /** Board */
+            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"]) | null;
             /** Game Over */
             game_over: boolean;
         };
@@ -6686,6 +6718,23 @@ export interface components {
              * @default null
              */
             right?: boolean | null;
+        };
+        /**
+         * KeepersScreen
+         * @description `lights` are what everybody has earned, most first, and nobody's; `answers` how many there were in all.
+         */
+        KeepersScreen: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "keepers";
+            /** Lights */
+            lights: number[];
+            /** Answers */
+            answers: number;
+            /** Target */
+            target: number | null;
         };
         /** LetterCount */
         LetterCount: {
@@ -7020,8 +7069,9 @@ export interface components {
         };
         /**
          * Progress
-         * @description A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; `at` is an item, where
-         *     they are since `since`. `last` is when they did anything. `right` is the sum of their marks over `marked` answers.
+         * @description A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; where it goes
+         *     round, `answered` counts answers, and `of` is 0. `at` is an item, where they are since `since`. `stuck`: they could
+         *     do with help. `last` is when they did anything. `right` is the sum of their marks over `marked` answers.
          *     `panes` has a sign for each question of the session (`pane_sign`).
          */
         Progress: {
@@ -7048,6 +7098,8 @@ export interface components {
             answered: number;
             /** Of */
             of: number;
+            /** Stuck */
+            stuck: boolean;
             /** Flagged */
             flagged: number;
             /** Right */
@@ -7059,7 +7111,7 @@ export interface components {
             /** Deadline */
             deadline: number | null;
             /** Handed In */
-            handed_in: ("hand" | "time" | "desk" | "end") | null;
+            handed_in: ("hand" | "time" | "desk" | "end" | "done") | null;
         };
         /** PublicChoice */
         PublicChoice: {
@@ -8270,9 +8322,12 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"]) | null;
-            /** @default null */
-            board?: components["schemas"]["BeaconsScreen"] | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"]) | null;
+            /**
+             * Board
+             * @default null
+             */
+            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"]) | null;
         };
         /**
          * RemoteOffer
@@ -8547,11 +8602,10 @@ export interface components {
          */
         BeaconsOwn: {
             /**
-             * Game
-             * @default beacons
-             * @constant
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
              */
-            game?: "beacons";
+            game: "beacons";
             /** Length */
             length: number;
             team: components["schemas"]["TeamLine"] | null;
@@ -8574,6 +8628,43 @@ export interface components {
             score: "none" | "marks" | "percent" | "both";
             /** Words */
             words: string;
+        };
+        /**
+         * KeepersOwn
+         * @description `each` is the oil for the next right answer. `target` is what one needs, of oil or of answers, to have done.
+         */
+        KeepersOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "keepers";
+            /** Oil */
+            oil: number;
+            /** Earned */
+            earned: number;
+            /** Lens */
+            lens: number;
+            /** Wicks */
+            wicks: number;
+            /** Charts */
+            charts: number;
+            /** Flame */
+            flame: number;
+            /** Answers */
+            answers: number;
+            /** Right */
+            right: number;
+            /** Gusts */
+            gusts: number;
+            /** Each */
+            each: number;
+            /** Target Oil */
+            target_oil: number | null;
+            /** Target Answers */
+            target_answers: number | null;
+            /** Offers */
+            offers: components["schemas"]["Offer"][];
         };
         /**
          * Mine
@@ -8645,8 +8736,11 @@ export interface components {
             notes?: components["schemas"]["MyNotes"] | null;
             /** @default null */
             backed?: components["schemas"]["MyVoices"] | null;
-            /** @default null */
-            board?: components["schemas"]["BeaconsOwn"] | null;
+            /**
+             * Board
+             * @default null
+             */
+            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"]) | null;
             /**
              * Moved
              * @default 0
@@ -8667,7 +8761,8 @@ export interface components {
          * MyPaper
          * @description One student's paper. `pages` are those of its `items` that ask nothing, `answered` those that have an answer,
          *     `flagged` those to come back to; `at` is where they are. `reached_at` is when they came there first, and `due` when
-         *     the time of that question is over, where it has one. `went` is the highest number of a going or a flag.
+         *     the time of that question is over, where it has one. `went` is the highest number of a going or a flag. Where it
+         *     `goes_round` there is no last item: `following` is the one to go to next, once this was answered.
          */
         MyPaper: {
             /** Items */
@@ -8691,7 +8786,17 @@ export interface components {
             /** Went */
             went: number;
             /** Handed In */
-            handed_in: ("hand" | "time" | "desk" | "end") | null;
+            handed_in: ("hand" | "time" | "desk" | "end" | "done") | null;
+            /**
+             * Goes Round
+             * @default false
+             */
+            goes_round?: boolean;
+            /**
+             * Following
+             * @default null
+             */
+            following?: string | null;
         };
         /**
          * MyVoices
@@ -8702,6 +8807,21 @@ export interface components {
             entries: string[];
             /** Number */
             number: number;
+        };
+        /**
+         * Offer
+         * @description Something that can be bought: what it costs, and whether there is enough oil, and use for it.
+         */
+        Offer: {
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "lens" | "wick" | "chart" | "gust";
+            /** Price */
+            price: number;
+            /** Can */
+            can: boolean;
         };
         /**
          * Remark
@@ -8795,7 +8915,7 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"]) | null;
         };
         /**
          * Work
@@ -8870,6 +8990,22 @@ export interface components {
             do: "begin";
         };
         /**
+         * Buy
+         * @description Something for oil.
+         */
+        Buy: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "buy";
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "lens" | "wick" | "chart" | "gust";
+        };
+        /**
          * Clearing
          * @description One's own answer is taken back, where answers may be changed.
          */
@@ -8921,11 +9057,10 @@ export interface components {
          */
         JoinTeam: {
             /**
-             * Move
-             * @default join_team
-             * @constant
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
              */
-            move?: "join_team";
+            move: "join_team";
             /** Team */
             team: number;
         };
@@ -8939,7 +9074,8 @@ export interface components {
              * @enum {string}
              */
             do: "move";
-            move: components["schemas"]["JoinTeam"];
+            /** Move */
+            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"];
         };
         /**
          * Noting

@@ -16,10 +16,11 @@ export interface GameViews<N extends GameName> {
   /** For teachers: what it is called, and what it is, in a line. */
   label: string
   hint: string
-  /** What a teacher chooses for it. Model: its settings. */
+  /** What a teacher chooses for it. Model: its settings; `settings`, where it needs them: all of the session's. `pace`
+   * is how many seconds an answer usually takes. */
   settings: () => Promise<Component>
   rules: () => Promise<(game: GameOf<N>) => Rules>
-  /** Where it has a board: what the big screen shows of it. Props: `board`, `at`. */
+  /** Where it has a board: what the big screen shows of it. Props: `board`, `at`, `view`. */
   screen?: () => Promise<Component>
   /** What a player's own device shows of it. Props: `board` (the own one), `at`; emits `move`. */
   own?: () => Promise<Component>

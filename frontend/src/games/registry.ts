@@ -2,9 +2,10 @@
 import type { GameName } from '@/api/types'
 import { beacons } from './beacons'
 import type { GameViews } from './gameViews'
+import { keepers } from './keepers'
 import { points } from './points'
 
-export const games: { [N in GameName]: GameViews<N> } = { points, beacons }
+export const games: { [N in GameName]: GameViews<N> } = { points, beacons, keepers }
 
 /** The views of a game whose name is not known. */
 export const viewsOf = (game: GameName): GameViews<GameName> => games[game] as GameViews<GameName>

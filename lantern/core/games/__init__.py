@@ -1,5 +1,7 @@
 """The games, in one explicit list, and the unions that are made from it."""
 
+from collections.abc import Mapping
+from random import Random
 from typing import TYPE_CHECKING, Any
 
 from lantern.core.games import beacons, keepers, points
@@ -33,6 +35,12 @@ def board_game_of(chosen: GameSettings) -> BoardGame[Any, Any, Any] | None:
     """The game, where it has a board."""
     game = game_of(chosen)
     return game if isinstance(game, BoardGame) else None
+
+
+def imagined_move(board: Mapping[str, Any], rng: Random) -> GameMove | None:
+    """What a made-up player does who is sent this of a board; None for nothing."""
+    game = _BY_NAME[board["game"]]
+    return game.imagine(game.own.model_validate(board), rng) if isinstance(game, BoardGame) else None
 
 
 _WITH_A_BOARD = [game for game in GAMES if isinstance(game, BoardGame)]
@@ -70,5 +78,6 @@ __all__ = [
     "Turn",
     "board_game_of",
     "game_of",
+    "imagined_move",
     "places_of",
 ]

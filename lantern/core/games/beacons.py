@@ -203,6 +203,9 @@ class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
         hand = hands[player]
         return _enter(_left(board, hand.team), hand, player, move.team - 1)
 
+    def imagine(self, seen: BeaconsOwn, rng: Random) -> JoinTeam | None:
+        return JoinTeam(team=rng.randint(1, seen.choices)) if seen.choices and not seen.team else None
+
     def over(self, chosen: BeaconsSettings, board: Coast) -> bool:
         there = [team for team in board.teams if team.members]
         arrived = [team.arrived is not None for team in there]

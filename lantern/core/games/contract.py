@@ -188,6 +188,10 @@ class BoardGame(Game[Chosen], Generic[Chosen, Board, Hand]):
         """What places are made of, by player, where it ranks players."""
         return {}
 
+    def imagine(self, seen: Any, rng: Random) -> GameMove | None:
+        """What a made-up player who sees this (`own_view`) does besides answering, for the demo; None for nothing."""
+        return None
+
     @abstractmethod
     def over(self, chosen: Chosen, board: Board) -> bool:
         """Whether there is nothing more to be won. Questions may still be asked."""

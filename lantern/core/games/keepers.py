@@ -189,6 +189,16 @@ class Keepers(BoardGame[KeepersSettings, Station, Light]):
     def stuck(self, chosen: KeepersSettings, hand: Light) -> bool:
         return hand.missed >= STUCK
 
+    def imagine(self, seen: KeepersOwn, rng: Random) -> Buy | None:
+        """Saves for the next lens, keeps a wick once the flame is worth it, and is sometimes tempted."""
+        can = {one.what for one in seen.offers if one.can}
+        if "lens" in can:
+            return Buy(what="lens")
+        if "wick" in can and seen.flame >= 3 and not seen.wicks:
+            return Buy(what="wick")
+        tempting = sorted(can & {"chart", "gust"})
+        return Buy(what=rng.choice(tempting)) if tempting and rng.random() < 0.1 else None
+
     def over(self, chosen: KeepersSettings, board: Station) -> bool:
         return False
 

@@ -13,9 +13,8 @@ from typing import Any
 from lantern.core import errors
 from lantern.core.classes.needs import NONE
 from lantern.core.games import AnyGameOwn, AnyGameScreen, BoardGame, Given, Turn, board_game_of
-from lantern.core.messages import Message, said
-from lantern.core.questions import kind_of
-from lantern.core.questions.items import Item, Question, is_scored
+from lantern.core.messages import said
+from lantern.core.questions.items import Question
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded, Sent
@@ -145,18 +144,6 @@ def scores_of(state: State) -> Mapping[int, int] | None:
     """What places are made of, where they are not made of points."""
     game = board_of(state)
     return game.scores(state.settings.game, state.board, state.hands) if game and game.ranks_players else None
-
-
-def why_unplayed(item: Item) -> Message | None:
-    """Why an item counts in no game."""
-    kind = kind_of(item)
-    if not kind.is_asked or not isinstance(item, Question):
-        return said("unplayed_page", "a page, which asks nothing")
-    if not is_scored(item):
-        return said("unplayed_opinion", "an opinion, so nothing is right")
-    if kind.key(item) is None:
-        return said("unplayed_unmarked", "marked by hand, or with no key yet")
-    return None if item.weight else said("unplayed_no_weight", "counts for nothing")
 
 
 def pace_of(state: State, seat: Seat) -> float:

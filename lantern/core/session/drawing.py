@@ -4,13 +4,16 @@
 2. What is drawn for one is decided once, and kept as an event (`events.PaperDrawn`): it never changes.
 3. The same seed draws the same, and another seat gets another paper.
 4. Pages are for everybody, and stay where they are.
+5. At own pace a game with a board asks what counts in it, and nothing else.
 """
 
 from collections.abc import Iterable, Sequence
 from random import Random
 
+from lantern.core.games import board_game_of
+from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
-from lantern.core.questions.items import Item
+from lantern.core.questions.items import Item, Question, is_scored
 from lantern.core.session.settings import Chosen, Settings
 
 ORDERS = 12
@@ -28,7 +31,7 @@ def asked_of_all(items: Sequence[Item], settings: Settings, seed: str) -> tuple[
         asked = _sample(asked, chosen, Random(f"{seed}:same"))
     if settings.mix_questions and not settings.is_own_pace:
         return _put(items, asked, Random(f"{seed}:order"))
-    return _put(items, asked)
+    return tuple(item for item in _put(items, asked) if not asks_only_played(settings) or why_unplayed(item) is None)
 
 
 def drawn_for(items: Sequence[Item], settings: Settings, seed: str, seat: int) -> tuple[str, ...]:
@@ -50,6 +53,22 @@ def order_for(settings: Settings, seed: str, seat: int) -> int:
 def in_order(item: Item, seed: str, order: int) -> Item:
     """The item with its options in one of the ORDERS."""
     return kind_of(item).mixed(item, Random(f"{seed}:{item.id}:{order}")) if order else item
+
+
+def asks_only_played(settings: Settings) -> bool:
+    return settings.is_own_pace and board_game_of(settings.game) is not None
+
+
+def why_unplayed(item: Item) -> Message | None:
+    """Why an item counts in no game."""
+    kind = kind_of(item)
+    if not kind.is_asked or not isinstance(item, Question):
+        return said("unplayed_page", "a page, which asks nothing")
+    if not is_scored(item):
+        return said("unplayed_opinion", "an opinion, so nothing is right")
+    if kind.key(item) is None:
+        return said("unplayed_unmarked", "marked by hand, or with no key yet")
+    return None if item.weight else said("unplayed_no_weight", "counts for nothing")
 
 
 def _is_asked(item: Item) -> bool:

@@ -12,8 +12,7 @@ from lantern.core.games import PLAIN, BoardGame, Game, board_game_of, game_of
 from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, Question, title_of
-from lantern.core.session.boards import why_unplayed
-from lantern.core.session.drawing import asked_of_all, drawn_for
+from lantern.core.session.drawing import asked_of_all, drawn_for, why_unplayed
 from lantern.core.session.settings import Answers, Manner, Settings, Timing
 from lantern.core.values import Value
 
@@ -29,6 +28,10 @@ ROUGHLY = 45
 """Seconds that a question without a time limit is taken to need."""
 
 
+USUAL_PACE = 24.0
+"""Seconds that an answer is taken to need, with what was right read after it, where nobody knows better."""
+
+
 class Unplayed(Value):
     """A question or page that counts in no game, and why. `number` is the question's in the set."""
 
@@ -39,12 +42,14 @@ class Unplayed(Value):
 
 class Planned(Value):
     """What a session would be: how many questions each one gets, roughly how many minutes of answering that is, and
-    what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others."""
+    what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others; `pace` is
+    how many seconds an answer usually takes."""
 
     questions: int
     minutes: int
     sentences: tuple[Message, ...]
     played: int
+    pace: float
     unplayed: tuple[Unplayed, ...]
 
 
@@ -89,20 +94,22 @@ def misfit(settings: Settings) -> Message | None:
     return None
 
 
-def planned(items: Sequence[Item], settings: Settings) -> Planned:
-    """`items` are those of the set."""
+def planned(items: Sequence[Item], settings: Settings, pace: float | None = None) -> Planned:
+    """`items` are those of the set, `pace` the seconds that the class usually takes for an answer, if it is known."""
     asked = asked_of_all(items, settings, "a plan")
     drawn = set(drawn_for(asked, settings, "a plan", 1)) if settings.is_own_pace else {item.id for item in asked}
     questions = [item for item in asked if item.id in drawn and kind_of(item).is_asked]
     seconds = sum(_seconds(item, settings) for item in questions)
     number = count(1)
     numbers = {item.id: next(number) for item in items if kind_of(item).is_asked}
-    why = [(item, why_unplayed(item)) for item in asked if item.id in drawn or not kind_of(item).is_asked]
+    others = asked_of_all(items, settings.model_copy(update={"game": PLAIN}), "a plan")
+    why = [(item, why_unplayed(item)) for item in others]
     return Planned(
         questions=len(questions),
         minutes=max(1, round(seconds / 60)),
         sentences=in_sentences(settings),
-        played=sum(reason is None for _, reason in why),
+        pace=pace or USUAL_PACE,
+        played=sum(why_unplayed(item) is None for item in questions),
         unplayed=tuple(
             Unplayed(number=numbers.get(item.id), title=title_of(item), why=reason) for item, reason in why if reason
         ),

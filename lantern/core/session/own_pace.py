@@ -9,9 +9,9 @@ from collections.abc import Sequence
 from lantern.core import errors
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
-from lantern.core.session import boards, papers, pausing
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
+from lantern.core.session import papers, pausing
 from lantern.core.session.actors import Sent
 from lantern.core.session.allowing import own_deadline, paper_deadline
 from lantern.core.session.asking import may_change
@@ -50,8 +50,6 @@ def _begin(state: State, command: c.BeginPaper, sent: Sent) -> Events:
     if state.collected or (deadline is not None and deadline <= sent.at):
         raise errors.NotPossible(said("too_late_to_begin", "The time is over, so it cannot be begun any more."))
     items = drawn_for(state.content.items, state.settings, state.seed, seat.number)
-    if boards.goes_round(state.settings):
-        items = tuple(item for item in items if boards.why_unplayed(state.item(item)) is None)
     return [e.PaperDrawn(items, deadline, order_for(state.settings, state.seed, seat.number))]
 
 

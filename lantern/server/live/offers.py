@@ -1,10 +1,11 @@
 """What the run dialog is told: how a set may be run, how it was run last, and what would come of it."""
 
 from collections import Counter
+from statistics import median
 
 from django.utils import timezone
 
-from lantern.core.games import GAMES
+from lantern.core.games import GAMES, board_game_of
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.session.manners import MANNERS, SWITCHES, Planned, misfit, planned, settings_for, settings_for_game
@@ -17,6 +18,9 @@ from lantern.server.library.models import QuestionSet
 from lantern.server.library.queries import content_of
 from lantern.server.live.models import LiveSession, Preset
 from lantern.server.live.schemas import GameOffer, PresetInfo, RunOffer, Switched, TopicCount, Unprepared
+
+LAST_SESSIONS = 5
+"""That tell how long an answer usually takes."""
 
 
 def run_offer(teacher: Teacher, question_set: QuestionSet) -> RunOffer:
@@ -49,18 +53,32 @@ def preset_info(preset: Preset) -> PresetInfo:
     return PresetInfo(id=preset.pk, name=preset.name, settings=read_settings(preset.shape, preset.settings))
 
 
-def plan_of(question_set: QuestionSet, settings: Settings) -> Planned:
-    return planned(content_of(question_set).items, settings)
+def plan_of(teacher: Teacher, question_set: QuestionSet, settings: Settings, of_class: int | None) -> Planned:
+    return planned(content_of(question_set).items, settings, usual_pace(teacher, of_class))
+
+
+def usual_pace(teacher: Teacher, of_class: int | None) -> float | None:
+    """How many seconds an answer took in the teacher's last sessions with this class, or with anybody."""
+    ended = LiveSession.objects.filter(owner=teacher).exclude(summary=None)
+    for sessions in (ended.filter(of_class=of_class) if of_class else ended.none(), ended):
+        summaries = sessions.values_list("summary", flat=True)[:LAST_SESSIONS]
+        found = [summary["pace"] for summary in summaries if summary and summary.get("pace")]
+        if found:
+            return median(found)
+    return None
 
 
 def check_settings(question_set: QuestionSet, settings: Settings, of_class: SchoolClass | None) -> None:
     """Raises BadForm, at its place, for what cannot be run so."""
     _check_known(settings, of_class)
     items = content_of(question_set).items
-    if any(kind_of(item).is_asked for item in items) and not planned(items, settings).questions:
-        raise BadForm(said("no_question_chosen", "No question of this set is of these topics."), field="topics")
     if reason := misfit(settings):
         raise BadForm(reason, field="game")
+    plan = planned(items, settings)
+    if board_game_of(settings.game) and not plan.played:
+        raise BadForm(said("no_question_played", "No question of this set counts in a game."), field="game")
+    if any(kind_of(item).is_asked for item in items) and not plan.questions:
+        raise BadForm(said("no_question_chosen", "No question of this set is of these topics."), field="topics")
     if settings.is_own_pace and settings.time.of == "clock":
         until = settings.time.until
         if until is None or until <= timezone.now().timestamp() * 1000:

@@ -143,7 +143,7 @@ def read_unprepared(request: TeacherRequest) -> Unprepared:
 @router.post("/plan", response=Planned, auth=teacher)
 def plan(request: TeacherRequest, form: Plan) -> Planned:
     """What a session would be, run so; nothing is kept."""
-    return plan_of(own_set(request.auth, form.set), form.settings)
+    return plan_of(request.auth, own_set(request.auth, form.set), form.settings, form.of_class)
 
 
 @router.put("/presets", response=PresetInfo, auth=teacher)

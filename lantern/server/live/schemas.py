@@ -45,10 +45,11 @@ class TopicCount(Value):
 
 
 class Plan(Value):
-    """Of which set somebody asks what it would be, run so."""
+    """Of which set somebody asks what it would be, run so, with this class."""
 
     set: int
     settings: Settings
+    of_class: int | None = None
 
 
 class Switched(Value):

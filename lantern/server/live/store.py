@@ -26,6 +26,7 @@ from lantern.core.session import Actor, Course, Recorded, Role, Sent, State, new
 from lantern.core.session import events as e
 from lantern.core.session.changed import changed
 from lantern.core.session.judging import Judgements
+from lantern.core.session.pace import seconds_of_an_answer
 from lantern.core.session.roster import Person as PersonInRoster
 from lantern.core.session.roster import Roster
 from lantern.core.session.stored import EVENT, read_event, read_settings, write_event
@@ -320,4 +321,9 @@ def _summary_or_none(session_id: int, state: State) -> dict[str, object] | None:
 
 def summary_of(state: State) -> dict[str, object]:
     report = report_of(results_of(state))
-    return {"took_part": report.took_part, "mean_share": report.mean_share, "questions": len(report.questions)}
+    return {
+        "took_part": report.took_part,
+        "mean_share": report.mean_share,
+        "questions": len(report.questions),
+        "pace": seconds_of_an_answer(state),
+    }

@@ -6,5 +6,5 @@ export const beacons: GameViews<'beacons'> = {
   settings: async () => (await import('./BeaconsSettings.vue')).default,
   rules: async () => (await import('./rules')).rules,
   screen: async () => (await import('./BeaconsScreen.vue')).default,
-  own: async () => (await import('./BeaconsOwn.vue')).default,
+  own: async () => (await import('./own/BeaconsOwn.vue')).default,
 }

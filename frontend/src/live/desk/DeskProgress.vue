@@ -28,7 +28,7 @@ const questions = computed(() => props.view.run.filter((row) => row.number !== n
 const numbers = computed(() => new Map(props.view.run.map((row) => [row.id, row.number])))
 const isTimed = computed(() => props.view.progress.some((line) => line.deadline))
 
-const HANDED_IN = { hand: 'handed in', time: 'time was up', desk: 'taken in', end: 'taken in' }
+const HANDED_IN = { hand: 'handed in', time: 'time was up', desk: 'taken in', end: 'taken in', done: 'done' }
 function where(line: Progress): string {
   if (line.handed_in) return HANDED_IN[line.handed_in]
   if (!line.at) return 'not begun'
@@ -146,9 +146,13 @@ const cell = 'border-t border-rule px-2 whitespace-nowrap'
                   >
                 </PersonName>
               </th>
-              <td :class="cell">{{ where(line) }}</td>
+              <td :class="cell">
+                {{ where(line) }}
+                <b v-if="line.stuck && !line.handed_in" class="text-lamp-ink">· stuck</b>
+              </td>
               <td :class="cell" class="text-right tabular-nums">
                 <template v-if="line.of">{{ line.answered }} / {{ line.of }}</template>
+                <template v-else-if="line.at">{{ line.answered }}</template>
               </td>
               <td :class="cell" class="text-right tabular-nums">{{ answersShown ? shareSaid(line) : '' }}</td>
               <td :class="cell" class="text-right tabular-nums">{{ idleSaid(line, now) }}</td>

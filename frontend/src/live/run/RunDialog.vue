@@ -54,10 +54,10 @@ void begin()
 
 async function look(): Promise<void> {
   if (!settings.value) return
-  const body = { set: props.set, settings: settings.value }
+  const body = { set: props.set, settings: settings.value, of_class: ofClass.value }
   plan.value = await data(api.POST('/api/live/plan', { body })).catch(() => plan.value)
 }
-watchDebounced(settings, look, { deep: true, debounce: 150 })
+watchDebounced([settings, ofClass], look, { deep: true, debounce: 150 })
 watch(settings, () => (failure.value = null), { deep: true })
 
 const MANNERS = [

@@ -48,7 +48,10 @@ const MOMENTS: Partial<Record<Phase, BoardMoment>> = {
   standings: 'between',
   ended: 'after',
 }
-const moment = computed(() => (view.value?.board && MOMENTS[view.value.phase]) || null)
+const moment = computed(() => {
+  const { board, phase, lights } = view.value ?? {}
+  return board && !(phase === 'ended' && lights?.length) ? (MOMENTS[phase!] ?? null) : null
+})
 
 const isAsked = computed(() => !!view.value?.shown?.number)
 const lit = computed(

@@ -32,6 +32,6 @@ const words = computedAsync(async () => {
       >
     </p>
     <h1 class="mb-[1.5vh] text-[1.5em]">{{ at === 'after' ? 'That was it. Thank you!' : words?.name }}</h1>
-    <component :is="shown" v-if="shown && view.board" :board="view.board" :at="at" />
+    <component :is="shown" v-if="shown && view.board" :board="view.board" :at="at" :view="view" />
   </div>
 </template>

@@ -15,6 +15,7 @@ from django.core.management.base import BaseCommand, CommandError, CommandParser
 from django.db.models import Q
 
 from lantern.core.classes.join_codes import read_code
+from lantern.core.games import imagined_move
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, Question
 from lantern.server.demo.ability import ability_of, chance, delay, difficulty_of
@@ -70,6 +71,9 @@ def people_for(session: LiveSession, how_many: int) -> list[Person]:
         members = session.of_class.members.filter(left_at=None).order_by("pk")[:how_many]
         return [Person(one.name, ways[asked](one)) for one in members]
     names = [CLASS_8C[i % len(CLASS_8C)] for i in range(how_many)]
+    if asked == "crew":  # three at each device
+        crews = [", ".join(CLASS_8C[(3 * i + n) % len(CLASS_8C)] for n in range(3)) for i in range(how_many)]
+        return [Person(crew, {"name": crew}) for crew in crews]
     return [Person(name, {"name": name, "record_id": f"demo-{at}"}) for at, name in enumerate(names)]
 
 
@@ -134,8 +138,8 @@ class Student:
                 return True
             if message.get("error"):  # it was paused, or closed meanwhile: what is still open is answered once more
                 self.answered.discard(self.sent.get(message["ack"], ""))
-            act = self._next(view, message.get("mine")) if view else None
-            if act:
+            mine = message.get("mine")
+            for act in filter(None, (self._next(view, mine), self._move(mine)) if view else ()):
                 task = asyncio.create_task(act(socket))
                 waiting.add(task)
                 task.add_done_callback(waiting.discard)
@@ -149,6 +153,12 @@ class Student:
         if view["phase"] not in ("open", "working") or shown is None:
             return None
         item, ask = shown["item"]["id"], shown["ask"]
+        if paper and paper["goes_round"]:
+            onward = paper["following"]
+            if ask in self.answered:
+                return self._once(f"after {ask}", {"do": "go_to", "item": onward}) if onward else None
+            self.answered.add(ask)
+            return lambda socket: self._answer(socket, item, ask, moves_on=False)
         following = paper["items"][paper["items"].index(item) + 1 :] if paper else []
         if ask is None:
             return self._once(item, {"do": "go_to", "item": following[0]} if following else {"do": "hand_in"})
@@ -156,6 +166,14 @@ class Student:
             return self._once("hand_in", {"do": "hand_in"}) if paper and not following else None
         self.answered.add(ask)
         return lambda socket: self._answer(socket, item, ask, moves_on=bool(following))
+
+    def _move(self, mine: dict[str, Any] | None) -> Act | None:
+        """What there is to do in the game besides answering: one thing after the other."""
+        board = (mine or {}).get("board")
+        move = imagined_move(board, self.rng) if mine and board else None
+        if mine is None or move is None:
+            return None
+        return self._once(f"move {mine['moved']}", {"do": "move", "move": move.model_dump(mode="json")})
 
     def _once(self, what: str, command: dict[str, Any]) -> Act | None:
         if what in self.answered:

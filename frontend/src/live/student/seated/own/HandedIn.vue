@@ -12,6 +12,7 @@ const HEADS = {
   end: 'handed_in_desk',
   desk: 'handed_in_desk',
   time: 'handed_in_time',
+  done: 'all_done',
 } as const
 </script>
 

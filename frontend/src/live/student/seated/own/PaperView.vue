@@ -41,6 +41,8 @@ const ownName = computed(
 const work = computed(() => view.value?.work ?? null)
 const shown = computed(() => view.value?.shown ?? null)
 const isOver = computed(() => !!paper.value?.handed_in)
+/** A game in which there is no last question: one answers, and goes on. */
+const rounds = computed(() => !!paper.value?.goes_round)
 const places = computed(() => (paper.value ? placesOf(paper.value) : []))
 const index = computed(() => places.value.findIndex((place) => place.here))
 const here = computed(() => places.value[index.value])
@@ -59,7 +61,7 @@ const mayAnswer = computed(() => {
 /** Something is chosen that is not kept yet. */
 const isNew = computed(() => mayAnswer.value && !!chosen.value && !same(chosen.value, answer.value))
 const count = computed(() =>
-  here.value?.number && !looking.value && !isOver.value
+  here.value?.number && !looking.value && !isOver.value && !rounds.value
     ? common('count_of', { count: here.value.number, of: places.value.filter((one) => one.number).length })
     : '',
 )
@@ -70,10 +72,14 @@ const share = computed(() =>
   time.seconds.value === null || isOver.value || view.value?.stopped ? null : time.share.value,
 )
 const mainLabel = computed(() => {
+  if (rounds.value && !isNew.value && !paper.value?.following) return sendLabel(null)
   if (isNew.value && changeable.value) return t(isLast.value ? 'keep' : 'keep_and_next')
-  if (isNew.value) return registry[shown.value!.item.kind].sendLabel(shown.value!.item, chosen.value)
-  return t(isLast.value ? 'look_over' : 'next')
+  if (isNew.value) return sendLabel(chosen.value)
+  return t(isLast.value && !rounds.value ? 'look_over' : 'next')
 })
+const sendLabel = (answer: StudentAnswer | null): string =>
+  shown.value ? registry[shown.value.item.kind].sendLabel(shown.value.item, answer) : ''
+const canGoOn = computed(() => !rounds.value || isNew.value || !!paper.value?.following)
 
 /** What is told to who cannot see: the time at 5 and 1 minutes and 30 and 10 seconds, and that an answer is kept. */
 const AT = [300, 60, 30, 10]
@@ -120,7 +126,10 @@ function lookOver(): void {
   scrollTo(0, 0)
 }
 function main(): void {
-  if (isNew.value) {
+  if (rounds.value) {
+    if (isNew.value) keep()
+    else if (paper.value?.following) void own.go(paper.value.following)
+  } else if (isNew.value) {
     keep(!isLast.value && work.value!.feedback !== 'each')
     if (isLast.value && changeable.value) lookOver()
   } else if (isLast.value) lookOver()
@@ -153,7 +162,7 @@ const quiet = 'min-h-11 px-2 font-bold text-tide disabled:text-slate'
     <LookOver v-else-if="looking && paper" :paper="paper" @go="goTo" />
     <template v-else-if="paper && shown">
       <OwnBoard v-if="mine?.board" :mine="mine" at="during" :own="own" />
-      <PaperStrip :paper="paper" @go="goTo" />
+      <PaperStrip v-if="!rounds" :paper="paper" @go="goTo" />
       <QuestionBody
         :shown="shown"
         :mine="mine"
@@ -197,8 +206,8 @@ const quiet = 'min-h-11 px-2 font-bold text-tide disabled:text-slate'
             {{ t('clear') }}
           </button>
         </p>
-        <button type="button" :class="mainButton" @click="main">{{ mainLabel }}</button>
-        <div class="mt-1 flex items-center justify-between">
+        <button type="button" :class="mainButton" :disabled="!canGoOn" @click="main">{{ mainLabel }}</button>
+        <div v-if="!rounds" class="mt-1 flex items-center justify-between">
           <button type="button" :class="quiet" :disabled="index <= 0" @click="step(-1)">
             {{ t('back') }}
           </button>

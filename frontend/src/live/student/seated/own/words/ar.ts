@@ -68,6 +68,7 @@ export default {
   question_time_up: 'انتهى وقت هذا السؤال.',
   time_left: 'بقي {time}',
   handed_in: 'لقد سلّمت',
+  all_done: 'لقد أنهيت',
   handed_in_time: 'انتهى وقتك، وسُلّم ما أجبت عنه',
   handed_in_desk: 'جمع معلّمك ما أجبت عنه',
   told_later: 'سترى لاحقًا ما كان صحيحًا. أبقِ هذه الصفحة مفتوحة.',

@@ -43,6 +43,7 @@ export default {
   question_time_up: 'Die Zeit für diese Frage ist um.',
   time_left: 'noch {time}',
   handed_in: 'Du hast abgegeben',
+  all_done: 'Du hast es geschafft',
   handed_in_time: 'Deine Zeit ist um; abgegeben ist, was du beantwortet hattest',
   handed_in_desk: 'Deine Lehrkraft hat eingesammelt, was du beantwortet hattest',
   told_later: 'Was richtig war, siehst du später. Lass diese Seite offen.',

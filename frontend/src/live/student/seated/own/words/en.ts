@@ -40,6 +40,7 @@ export default {
   question_time_up: 'The time for this question is up.',
   time_left: '{time} left',
   handed_in: 'You have handed in',
+  all_done: 'You have done it',
   handed_in_time: 'Your time is up, and what you had answered is handed in',
   handed_in_desk: 'Your teacher has taken it in, with what you had answered',
   told_later: 'What was right you see later. Keep this page open.',

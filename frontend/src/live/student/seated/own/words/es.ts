@@ -44,6 +44,7 @@ export default {
   question_time_up: 'Se acabó el tiempo de esta pregunta.',
   time_left: 'quedan {time}',
   handed_in: 'Has entregado',
+  all_done: 'Lo has conseguido',
   handed_in_time: 'Se acabó tu tiempo; se entregó lo que habías respondido',
   handed_in_desk: 'Tu docente ha recogido lo que habías respondido',
   told_later: 'Más tarde verás qué era correcto. Deja esta página abierta.',

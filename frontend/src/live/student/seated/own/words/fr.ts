@@ -44,6 +44,7 @@ export default {
   question_time_up: 'Le temps de cette question est écoulé.',
   time_left: 'encore {time}',
   handed_in: 'Tu as rendu',
+  all_done: 'Tu as tout fait',
   handed_in_time: 'Ton temps est écoulé\u00a0; ce que tu avais répondu est rendu',
   handed_in_desk: 'Ton enseignant a ramassé ce que tu avais répondu',
   told_later: 'Tu verras plus tard ce qui était juste. Garde cette page ouverte.',

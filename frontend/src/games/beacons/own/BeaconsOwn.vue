@@ -3,9 +3,9 @@
 import { computed } from 'vue'
 import type { GameMove, OwnBoardOf } from '@/api/types'
 import { figure } from '@/words'
-import type { BoardMoment } from '../gameViews'
-import { lit, teamName } from './teams'
-import { t } from './words'
+import type { BoardMoment } from '../../gameViews'
+import { lit, teamName } from '../teams'
+import { t } from '../words'
 
 const props = defineProps<{ board: OwnBoardOf<'beacons'>; at: BoardMoment }>()
 const emit = defineEmits<{ move: [move: GameMove] }>()

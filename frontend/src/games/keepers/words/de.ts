@@ -1,0 +1,30 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  name: 'Lichtwache',
+  earn: 'Richtige Antworten füllen deine Ölkanne; mehrere in Folge bringen mehr.',
+  spend: 'Für Öl gibt es eine größere Linse, einen Ersatzdocht oder eine Karte.',
+  comes_back: 'Was du nicht wusstest, kommt nach ein paar anderen wieder.',
+  wins: 'Es zählt alles Öl, das du je verdient hast. Was du ausgibst, ist nicht verloren.',
+  oil: { one: '{n} Öl', other: '{n} Öl' },
+  next_gives: 'Die nächste richtige Antwort bringt {n}.',
+  flame: 'Flamme {flame} von 5',
+  wicks: { one: '{n} Ersatzdocht', other: '{n} Ersatzdochte' },
+  your_light: 'Dein Licht: Linse {lens} von 5, Flamme {flame} von 5, {oil} Öl in der Kanne.',
+  lens: 'Größere Linse',
+  lens_hint: 'jedes Mal mehr Öl',
+  wick: 'Ersatzdocht',
+  wick_hint: 'verzeiht einen Fehler',
+  chart: 'Karte',
+  chart_hint: 'eine falsche weniger',
+  gust: 'Böe',
+  gust_hint: 'löscht eine Flamme vor dir',
+  price: '{price} Öl',
+  answers_right: '{right} von {answers} richtig',
+  of_target: '{now} von {target}',
+  gust_came: 'Eine Böe hat deine Flamme gelöscht. Dein Öl ist noch da.',
+  earned: 'Du hast {n} Öl verdient.',
+  all_answers: { one: '{n} Antwort bisher', other: '{n} Antworten bisher' },
+  lights: 'Ein Licht für jeden von {n}; je länger es auf dem Wasser scheint, desto mehr Öl ist verdient.',
+} satisfies Words<typeof en>

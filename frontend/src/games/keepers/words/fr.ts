@@ -1,0 +1,34 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  name: 'Gardiens de la lumière',
+  earn: 'Les bonnes réponses remplissent ton bidon d’huile ; à la suite, elles donnent plus.',
+  spend: 'L’huile achète une lentille plus grande, une mèche de secours ou une carte.',
+  comes_back: 'Ce que tu as manqué revient après quelques autres.',
+  wins: 'Le classement compte toute l’huile jamais gagnée. Ce que tu dépenses n’est pas perdu.',
+  oil: { one: '{n} huile', many: '{n} huile', other: '{n} huile' },
+  next_gives: 'La prochaine bonne réponse donne {n}.',
+  flame: 'Flamme {flame} sur 5',
+  wicks: { one: '{n} mèche de secours', many: '{n} mèches de secours', other: '{n} mèches de secours' },
+  your_light: 'Ta lumière : lentille {lens} sur 5, flamme {flame} sur 5, {oil} huile dans le bidon.',
+  lens: 'Grande lentille',
+  lens_hint: 'plus d’huile à chaque fois',
+  wick: 'Mèche',
+  wick_hint: 'pardonne une erreur',
+  chart: 'Carte',
+  chart_hint: 'une fausse en moins',
+  gust: 'Rafale',
+  gust_hint: 'éteint une flamme devant toi',
+  price: '{price} huile',
+  answers_right: '{right} justes sur {answers}',
+  of_target: '{now} sur {target}',
+  gust_came: 'Une rafale a éteint ta flamme. Ton huile est toujours là.',
+  earned: 'Tu as gagné {n} huile.',
+  all_answers: {
+    one: '{n} réponse jusqu’ici',
+    many: '{n} réponses jusqu’ici',
+    other: '{n} réponses jusqu’ici',
+  },
+  lights: 'Une lumière pour chacun des {n} ; plus elle brille loin sur l’eau, plus il y a d’huile gagnée.',
+} satisfies Words<typeof en>
