@@ -87,6 +87,34 @@ def answering(ask: str, answer: dict[str, Any], number: int = 1, message_id: str
     return {"id": message_id or secrets.token_hex(8), "number": number, "command": command}
 
 
+class SeatClient:
+    """A student over HTTP: what the device is told, and what it says."""
+
+    def __init__(self, url: str, code: str, name: str) -> None:
+        self.http = httpx.Client(base_url=url, timeout=30)
+        self.http.headers["Authorization"] = f"Bearer {join(url, code, name)}"
+        self.numbers = count(1)
+
+    @property
+    def told(self) -> dict[str, Any]:
+        return dict(self.http.get("/api/live/student").json())
+
+    def say(self, do: str, **more: Any) -> httpx.Response:
+        body = {"id": secrets.token_hex(8), "number": next(self.numbers), "command": {"do": do, **more}}
+        return self.http.post("/api/live/student/commands", json=body)
+
+    def answer(self, letter: str) -> None:
+        """To the choice that is before this student."""
+        answer = {"kind": "choice", "chosen": [letter]}
+        self.say("answer", ask=self.told["view"]["shown"]["ask"], answer=answer).raise_for_status()
+
+    def work(self, letters: str) -> None:
+        """At own pace, where it goes round: answers and goes on, once for each letter."""
+        for letter in letters:
+            self.answer(letter)
+            self.say("go_to", item=self.told["mine"]["paper"]["following"]).raise_for_status()
+
+
 def send_answer(url: str, token: str, item: str, answer: dict[str, Any]) -> None:
     """One student's answer to the question that is open, in its first round."""
     body = answering(f"{item}.1", answer)

@@ -103,7 +103,10 @@ def test_own_pace_from_the_switches_to_the_results(own_server, browsers):
 
     # Closed for today; the server is stopped, and it goes on another day, exactly there.
     press(desk, "More…")
-    press(desk, "Close for today, go on another day")
+    press(desk, "Close for today, go on another day…")
+    wait_for(desk, "Kept as")
+    check(desk, "kept for another day", (DESKTOP, PHONE))
+    click(desk, "//*[@role='dialog']//button[normalize-space(.)='Close for today']")
     for phone in (fen, bo):
         wait_for(phone, "Closed for today")
     left = {name: line["deadline"] for name, line in lines(teacher, session).items()}

@@ -5639,8 +5639,8 @@ export interface components {
         /**
          * Planned
          * @description What a session would be: how many questions each one gets, roughly how many minutes of answering that is, and
-         *     what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others; `pace` is how
-         *     many seconds an answer usually takes.
+         *     what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others; `pace` is
+         *     how many seconds an answer usually takes.
          */
         Planned: {
             /** Questions */
@@ -8920,7 +8920,8 @@ export interface components {
         /**
          * Work
          * @description At own pace, what somebody has to know before they begin. `limit` is in seconds, for the whole of it; `until` is
-         *     a moment. `timed`: questions have a time of their own. `collected`: it can be begun no more.
+         *     a moment. `timed`: questions have a time of their own. `collected`: it can be begun no more. `together`: it ends
+         *     for all at once, whenever one began.
          */
         Work: {
             /** Questions */
@@ -8940,6 +8941,11 @@ export interface components {
             timed: boolean;
             /** Collected */
             collected: boolean;
+            /**
+             * Together
+             * @default false
+             */
+            together?: boolean;
         };
         /**
          * Answering
@@ -9191,7 +9197,7 @@ export interface components {
         /**
          * SessionRow
          * @description A line of the list of sessions. Figures stand once the session has ended. `stopped`: it is paused, or closed
-         *     until another day.
+         *     until another day. `game` is the name of what is played, empty for nothing.
          */
         SessionRow: {
             /** Id */
@@ -9200,6 +9206,8 @@ export interface components {
             title: string;
             /** Code */
             code: string;
+            /** Game */
+            game: string;
             /** Class Name */
             class_name: string;
             /**
@@ -12454,6 +12462,7 @@ export interface operations {
             query?: {
                 page?: number;
                 of_class?: number | null;
+                kept?: boolean;
             };
             header?: never;
             path?: never;

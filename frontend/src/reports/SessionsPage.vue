@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { useInfiniteQuery } from '@tanstack/vue-query'
+import { useInfiniteQuery, useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
 import { createOrders } from '@/api/live'
 import { sentenceOf } from '@/api/refusal'
-import type { SessionRow } from '@/api/types'
+import type { GameName, SessionRow } from '@/api/types'
 import { dayAndTime, percent } from '@/composables/format'
 import { useToasts } from '@/composables/useToasts'
+import { viewsOf } from '@/games/registry'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
@@ -28,6 +29,12 @@ const {
   getNextPageParam: (last, _pages, page) => (last.more ? page + 1 : undefined),
 })
 const sessions = computed(() => pages.value?.pages.flatMap((page) => page.rows) ?? [])
+/** Those that were closed until another day, however old. */
+const { data: kept } = useQuery({
+  queryKey: ['sessions', 'kept'],
+  queryFn: async () => (await data(api.GET('/api/sessions', { params: { query: { kept: true } } }))).rows,
+})
+const gameLabel = (row: SessionRow): string => (row.game ? viewsOf(row.game as GameName).label : '')
 /** One that was ended too early goes on, where it was. */
 const order = createOrders()
 const asking = ref<SessionRow | null>(null)
@@ -55,6 +62,21 @@ const cell = 'px-3 py-3 whitespace-nowrap'
       class, and its results stand here.
     </EmptyNote>
     <template v-else>
+      <section v-if="kept?.length" aria-labelledby="kept" class="mb-6 border-s-4 border-lamp ps-4">
+        <h2 id="kept" class="text-xl">Kept for another day</h2>
+        <ul class="mt-1">
+          <li v-for="row in kept" :key="row.id" class="flex flex-wrap items-baseline gap-x-4 py-1.5">
+            <RouterLink :to="`/desk/${row.id}`" class="font-bold text-tide underline wrap-anywhere"
+              >Go on with “{{ row.title || 'Untitled set' }}”</RouterLink
+            >
+            <span class="text-[15px] text-slate">{{
+              [gameLabel(row), row.class_name, `since ${dayAndTime(row.created_at)}`]
+                .filter(Boolean)
+                .join(' · ')
+            }}</span>
+          </li>
+        </ul>
+      </section>
       <table class="w-full border-collapse">
         <thead>
           <tr class="border-b border-rule text-left text-sm text-slate">
@@ -77,7 +99,9 @@ const cell = 'px-3 py-3 whitespace-nowrap'
                 class="text-lg font-bold wrap-anywhere hover:underline"
                 >{{ row.title || 'Untitled set' }}</RouterLink
               >
-              <span v-if="row.class_name" class="block text-[15px] text-slate">{{ row.class_name }}</span>
+              <span v-if="row.class_name || row.game" class="block text-[15px] text-slate">{{
+                [row.class_name, gameLabel(row)].filter(Boolean).join(' · ')
+              }}</span>
             </td>
             <td :class="cell" class="text-slate">{{ dayAndTime(row.created_at) }}</td>
             <td :class="cell" class="text-right tabular-nums">{{ row.took_part ?? '' }}</td>

@@ -41,7 +41,9 @@ def workbook_tables(results: Results, counting: Counting = "since_joined") -> li
 
 
 def grid_table(report: Report) -> Table:
+    """Points and places stand in it where answers earned points; what a game with a board gives is in no report."""
     ids = _id_columns(report)
+    earned = any(person.points for person in report.people)
     headings = (
         NAME,
         *ids,
@@ -49,8 +51,7 @@ def grid_table(report: Report) -> Table:
         said("heading_score", "Score"),
         said("heading_out_of", "Out of"),
         said("heading_percent", "Percent"),
-        POINTS,
-        said("heading_place", "Place"),
+        *((POINTS, said("heading_place", "Place")) if earned else ()),
     )
     rows: list[tuple[Cell, ...]] = [
         (
@@ -60,8 +61,7 @@ def grid_table(report: Report) -> Table:
             p.score,
             p.out_of,
             None if p.share is None else round(100 * p.share, 1),
-            p.points,
-            p.place,
+            *((p.points, p.place) if earned else ()),
         )
         for p in report.people
     ]

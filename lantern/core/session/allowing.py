@@ -37,8 +37,7 @@ def limit_of(state: State, item: Item) -> Milliseconds | None:
 def paper_deadline(state: State, seat: Seat, now: Milliseconds) -> Milliseconds | None:
     """When the time of a paper is over that is begun now; None for never."""
     time, needs = state.settings.time, needs_of(state, seat)
-    game = board_game_of(state.settings.game)
-    if game and game.usual_minutes:  # it ends for all at once; the game sees to it that nobody falls behind by that
+    if ends_together(state):
         return class_deadline(state)
     if needs.no_limit:
         return None
@@ -47,6 +46,13 @@ def paper_deadline(state: State, seat: Seat, now: Milliseconds) -> Milliseconds 
     if time.of == "clock" and (ends := class_deadline(state)) is not None:
         return now + round((ends - now) * needs.time)
     return None
+
+
+def ends_together(state: State) -> bool:
+    """Whether it is over for all at once, whoever may take more time: the game sees to it that nobody falls behind by
+    that."""
+    game = board_game_of(state.settings.game)
+    return game is not None and game.usual_minutes is not None
 
 
 def class_deadline(state: State) -> Milliseconds | None:

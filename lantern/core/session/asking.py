@@ -92,6 +92,8 @@ def was_asked(state: State, seat: Seat, ask: Ask) -> bool:
     """Whether the question was asked of this person: it was open while they were in, or stands on their paper."""
     if state.is_own_pace:
         paper = state.papers.get(seat.number)
+        if paper is not None and paper.goes_round:  # there is no end to what could have been answered
+            return seat.number in ask.responses
         return paper is not None and ask.item_id in paper.items
     return ask.opening > seat.since or seat.number in ask.responses
 

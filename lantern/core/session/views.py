@@ -15,7 +15,7 @@ from lantern.core.classes.needs import NONE, Needs
 from lantern.core.games import AnyGame, AnyGameOwn, AnyGameScreen, game_of
 from lantern.core.questions import AnyAnswer, AnyKey, AnyPublicItem, AnyTally, kind_of
 from lantern.core.questions.items import Answer, Item, Media, Question, Remark, ResultForm, Tally, explanation_html
-from lantern.core.session.allowing import class_deadline, left_out, limit_of, needs_of, own_deadline
+from lantern.core.session.allowing import class_deadline, ends_together, left_out, limit_of, needs_of, own_deadline
 from lantern.core.session.asking import may_review, score_told, told, told_asks, was_asked
 from lantern.core.session.boards import left_out_by_game, own_board, shown_board
 from lantern.core.session.drawing import drawn_for, in_order
@@ -61,7 +61,8 @@ Stopped = Literal["", "paused", "today"]
 
 class Work(Value):
     """At own pace, what somebody has to know before they begin. `limit` is in seconds, for the whole of it; `until` is
-    a moment. `timed`: questions have a time of their own. `collected`: it can be begun no more."""
+    a moment. `timed`: questions have a time of their own. `collected`: it can be begun no more. `together`: it ends
+    for all at once, whenever one began."""
 
     questions: int
     changeable: bool
@@ -70,6 +71,7 @@ class Work(Value):
     until: Milliseconds | None
     timed: bool
     collected: bool
+    together: bool = False
 
 
 class Told(Value):
@@ -263,7 +265,8 @@ def words_to(state: State, seat: int | None) -> Told | None:
 
 def _work(state: State) -> Work:
     settings = state.settings
-    limit = settings.time.whole + state.time_given // 1000 if settings.time.of == "whole" else None
+    together = ends_together(state)
+    limit = settings.time.whole + state.time_given // 1000 if settings.time.of == "whole" and not together else None
     asked = [item for item in state.content.items if kind_of(item).is_asked]
     drawn = drawn_for(state.content.items, settings, state.seed, 0) if settings.questions.pick == "each" else None
     return Work(
@@ -271,9 +274,10 @@ def _work(state: State) -> Work:
         changeable=not settings.is_final,
         feedback=settings.feedback,
         limit=limit,
-        until=class_deadline(state) if settings.time.of == "clock" else None,
+        until=class_deadline(state) if settings.time.of == "clock" or (together and state.started_at) else None,
         timed=any(limit_of(state, item) is not None for item in asked),
         collected=state.collected,
+        together=together,
     )
 
 

@@ -11,6 +11,7 @@ from lantern.core.analysis.report import Counting, hardest_first, report_of
 from lantern.core.analysis.results import Results
 from lantern.core.questions.would_count import Verdict, verdict_on
 from lantern.core.session import Role
+from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.classes.queries import own_class
 from lantern.server.live import store
@@ -24,10 +25,12 @@ ON_A_PAGE = 50
 
 def row_of(session: LiveSession) -> SessionRow:
     summary = session.summary or {}
+    chosen = read_settings(session.settings_shape, session.settings)
     return SessionRow(
         id=session.pk,
         title=session.title,
         code=session.code,
+        game=chosen.game.game if chosen.is_played else "",
         class_name=session.of_class.name if session.of_class else "",
         created_at=session.created_at,
         stopped=session.stopped,
@@ -37,11 +40,14 @@ def row_of(session: LiveSession) -> SessionRow:
     )
 
 
-def session_rows(teacher: Teacher, page: int, of_class: int | None = None) -> SessionRows:
-    """A page that is not there is the last one. `of_class`: those of one class alone. What is only prepared is none."""
+def session_rows(teacher: Teacher, page: int, of_class: int | None = None, *, kept: bool = False) -> SessionRows:
+    """A page that is not there is the last one. `of_class`: those of one class alone; `kept`: those that were closed
+    until another day. What is only prepared is none."""
     rows = LiveSession.objects.filter(owner=teacher, opened_at__isnull=False).select_related("of_class")
     if of_class is not None:
         rows = rows.filter(of_class=own_class(teacher, of_class))
+    if kept:
+        rows = rows.filter(ended_at=None, stopped="today")
     found = Paginator(rows, ON_A_PAGE).get_page(page)
     return SessionRows(rows=[row_of(session) for session in found], more=found.has_next())
 

@@ -30,9 +30,11 @@ XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 
 
 @router.get("", response=SessionRows)
-def list_sessions(request: TeacherRequest, page: Page = 1, of_class: int | None = None) -> SessionRows:
+def list_sessions(
+    request: TeacherRequest, page: Page = 1, of_class: int | None = None, *, kept: bool = False
+) -> SessionRows:
     """The newest first, a page at a time."""
-    return session_rows(request.auth, page, of_class)
+    return session_rows(request.auth, page, of_class, kept=kept)
 
 
 @router.get("/{session_id}/report", response=SessionReport)

@@ -11,11 +11,12 @@ from lantern.server.live.faults import StoodAt
 
 class SessionRow(Value):
     """A line of the list of sessions. Figures stand once the session has ended. `stopped`: it is paused, or closed
-    until another day."""
+    until another day. `game` is the name of what is played, empty for nothing."""
 
     id: int
     title: str
     code: str
+    game: str
     class_name: str
     created_at: datetime
     stopped: str

@@ -27,7 +27,11 @@ const hills = computed(() => {
     const x = index * 10
     return `${x} ${(SHORE + 14 * Math.sin(x / 70) + 6 * Math.sin(x / 23)).toFixed(1)}`
   })
-  return `M${points.join('L')}V0H0Z`
+  const tops = Array.from({ length: 65 }, (_, index) => {
+    const x = WIDTH - index * 10
+    return `${x} ${(34 + 16 * Math.sin(x / 95 + 1) + 9 * Math.sin(x / 37)).toFixed(1)}`
+  })
+  return `M${points.join('L')}L${tops.join('L')}Z`
 })
 </script>
 

@@ -8,7 +8,16 @@ import DeskMore from './DeskMore.vue'
 import type { Desk } from './useDesk'
 
 const props = defineProps<{ view: DeskView; desk: Desk; now: number }>()
-const emit = defineEmits<{ next: []; ask: []; end: []; keys: []; write: []; screen: []; remote: [] }>()
+const emit = defineEmits<{
+  next: []
+  ask: []
+  end: []
+  keys: []
+  write: []
+  screen: []
+  remote: []
+  today: []
+}>()
 
 const MOVES: Record<DeskView['next'], string> = {
   next: 'Next',
@@ -73,6 +82,7 @@ const goesOn = computed(() => {
         @write="emit('write')"
         @screen="emit('screen')"
         @remote="emit('remote')"
+        @today="emit('today')"
       />
       <span class="grow" />
       <UiButton :disabled="!view.previous" @click="desk.goTo(view.previous!)">Back</UiButton>
@@ -88,6 +98,7 @@ const goesOn = computed(() => {
         @write="emit('write')"
         @screen="emit('screen')"
         @remote="emit('remote')"
+        @today="emit('today')"
       />
       <span class="grow" />
     </template>

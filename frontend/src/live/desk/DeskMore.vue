@@ -9,7 +9,7 @@ import UiMenuAction from '@/ui/UiMenuAction.vue'
 import type { Desk } from './useDesk'
 
 const props = defineProps<{ view: DeskView; desk: Desk }>()
-const emit = defineEmits<{ write: []; screen: []; remote: [] }>()
+const emit = defineEmits<{ write: []; screen: []; remote: []; today: [] }>()
 const { show } = useToasts()
 const mayGiveBack = computed(() => props.desk.can('reopen_paper') && props.view.handed_in > 0)
 
@@ -56,7 +56,7 @@ async function giveBack(): Promise<void> {
       <UiMenuAction v-if="view.word" @act="desk.write('', null)">Take back what you wrote</UiMenuAction>
       <template v-if="!view.stopped">
         <UiMenuAction @act="desk.pause(false)">Pause</UiMenuAction>
-        <UiMenuAction @act="desk.pause(true)">Close for today, go on another day</UiMenuAction>
+        <UiMenuAction @act="emit('today')">Close for today, go on another day…</UiMenuAction>
       </template>
     </MenuItems>
   </Menu>

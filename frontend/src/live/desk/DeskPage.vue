@@ -8,6 +8,7 @@ import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import AskNow from './AskNow.vue'
 import BigScreenDialog from './BigScreenDialog.vue'
+import CloseForToday from './CloseForToday.vue'
 import DeskBar from './DeskBar.vue'
 import DeskFault from './DeskFault.vue'
 import DeskHead from './DeskHead.vue'
@@ -30,7 +31,7 @@ const router = useRouter()
 const sessionId = Number(useRoute().params.id)
 const desk = useDesk(sessionId)
 const { view, status, gone } = desk
-const asking = ref<'end' | 'collect' | 'keys' | 'notes' | 'now' | 'screen' | 'remote' | null>(null)
+const asking = ref<'end' | 'collect' | 'keys' | 'notes' | 'now' | 'screen' | 'remote' | 'today' | null>(null)
 const writing = ref<WrittenTo | null>(null)
 const everybody = { seat: null, name: 'everybody' }
 const isOwnPace = computed(() => view.value?.settings.manner === 'own_pace')
@@ -158,6 +159,14 @@ useKeys({
       @write="writing = everybody"
       @screen="asking = 'screen'"
       @remote="asking = 'remote'"
+      @today="asking = 'today'"
+    />
+    <CloseForToday
+      :open="asking === 'today'"
+      :session="sessionId"
+      :title="view.title"
+      :desk="desk"
+      @close="asking = null"
     />
     <RemoteDialog :open="asking === 'remote'" :session="sessionId" @close="asking = null" />
     <BigScreenDialog :open="asking === 'screen'" @close="asking = null" @screen="openBigScreen(sessionId)" />

@@ -49,7 +49,7 @@ const lamps = computed(() => {
       class="mt-[1.5vh] min-h-0 w-full grow"
       preserveAspectRatio="xMidYMax meet"
       role="img"
-      :aria-label="`A lamp for each of ${view.people} people, as high as their points.`"
+      :aria-label="`A lamp for each of ${view.people} people, as high as what they earned.`"
     >
       <g v-for="(lamp, index) in lamps" :key="index">
         <line :x1="lamp.x" :x2="lamp.x" :y1="lamp.y" :y2="QUAY" class="stroke-line" stroke-width="1.5" />
@@ -65,7 +65,7 @@ const lamps = computed(() => {
     </svg>
     <p v-if="!lamps.length" class="mt-[2vh] text-soft">You can close your page.</p>
     <p v-else class="pt-[1vh] text-[max(18px,0.7em)] text-soft">
-      A lamp for each of you, as high as your points. Your own place is on your device.
+      A lamp for each of you, as high as what you earned. Your own place is on your device.
     </p>
   </div>
 </template>

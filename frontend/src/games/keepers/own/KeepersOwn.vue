@@ -26,6 +26,7 @@ watch(
       <div class="min-w-0 grow">
         <p class="sr-only">
           {{ t('your_light', { lens: board.lens, flame: board.flame, oil: board.oil }) }}
+          {{ t('wicks', { n: board.wicks }) }}
         </p>
         <p class="figure text-2xl leading-tight">
           {{ t('oil', { n: board.oil }) }}
@@ -33,7 +34,7 @@ watch(
             t('of_target', { now: board.earned, target: board.target_oil })
           }}</span>
         </p>
-        <p class="text-[15px] text-slate">
+        <p class="text-[15px]">
           {{ t('flame', { flame: board.flame }) }} · {{ t('next_gives', { n: board.each }) }}
         </p>
         <p class="text-[15px] text-slate">

@@ -8,7 +8,7 @@ export default {
   comes_back: 'Was du nicht wusstest, kommt nach ein paar anderen wieder.',
   wins: 'Es zählt alles Öl, das du je verdient hast. Was du ausgibst, ist nicht verloren.',
   oil: { one: '{n} Öl', other: '{n} Öl' },
-  next_gives: 'Die nächste richtige Antwort bringt {n}.',
+  next_gives: 'Nächste richtige: +{n}',
   flame: 'Flamme {flame} von 5',
   wicks: { one: '{n} Ersatzdocht', other: '{n} Ersatzdochte' },
   your_light: 'Dein Licht: Linse {lens} von 5, Flamme {flame} von 5, {oil} Öl in der Kanne.',

@@ -5,7 +5,7 @@ export default {
   comes_back: 'What you miss comes back after a few others.',
   wins: 'Places are by all the oil you ever earned. What you spend is not lost.',
   oil: { one: '{n} oil', other: '{n} oil' },
-  next_gives: 'The next right answer gives {n}.',
+  next_gives: 'Next right: +{n}',
   flame: 'Flame {flame} of 5',
   wicks: { one: '{n} spare wick', other: '{n} spare wicks' },
   your_light: 'Your light: lens {lens} of 5, flame {flame} of 5, {oil} oil in the can.',

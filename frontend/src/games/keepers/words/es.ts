@@ -8,7 +8,7 @@ export default {
   comes_back: 'Lo que fallas vuelve después de algunas otras.',
   wins: 'Cuenta todo el aceite que has ganado. Lo que gastas no se pierde.',
   oil: { one: '{n} de aceite', many: '{n} de aceite', other: '{n} de aceite' },
-  next_gives: 'La próxima correcta da {n}.',
+  next_gives: 'Próxima correcta: +{n}',
   flame: 'Llama {flame} de 5',
   wicks: { one: '{n} mecha de repuesto', many: '{n} mechas de repuesto', other: '{n} mechas de repuesto' },
   your_light: 'Tu luz: lente {lens} de 5, llama {flame} de 5, {oil} de aceite en la lata.',

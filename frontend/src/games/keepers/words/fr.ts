@@ -8,7 +8,7 @@ export default {
   comes_back: 'Ce que tu as manqué revient après quelques autres.',
   wins: 'Le classement compte toute l’huile jamais gagnée. Ce que tu dépenses n’est pas perdu.',
   oil: { one: '{n} huile', many: '{n} huile', other: '{n} huile' },
-  next_gives: 'La prochaine bonne réponse donne {n}.',
+  next_gives: 'Prochaine juste : +{n}',
   flame: 'Flamme {flame} sur 5',
   wicks: { one: '{n} mèche de secours', many: '{n} mèches de secours', other: '{n} mèches de secours' },
   your_light: 'Ta lumière : lentille {lens} sur 5, flamme {flame} sur 5, {oil} huile dans le bidon.',

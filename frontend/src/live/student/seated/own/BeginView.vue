@@ -12,10 +12,10 @@ const facts = computed(() => {
   const { time = 1, no_limit: noLimit } = mine?.needs ?? {}
   const found = [t(work.changeable ? 'may_change' : 'stays')]
   if (work.limit && !noLimit) found.push(t('minutes_for_all', { n: Math.round((work.limit * time) / 60) }))
-  if (work.until && !noLimit) {
+  if (work.until && (work.together || !noLimit)) {
     const at = new Intl.DateTimeFormat(language.value, { hour: 'numeric', minute: '2-digit' })
     found.push(t('until_clock', { time: at.format(work.until) }))
-    if (time > 1) found.push(t('more_time'))
+    if (time > 1 && !work.together) found.push(t('more_time'))
   }
   if (work.timed && !noLimit) found.push(t('timed'))
   found.push(t(`tells_${work.feedback}`))

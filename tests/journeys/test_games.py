@@ -1,0 +1,207 @@
+"""Games on a set, from the choice to the end, on desk, big screen and phone; the server is killed in the middle."""
+
+import pytest
+
+from tests.builders import choice
+from tests.journeys.pages import join_as, pick, sign_in, use_session_of, wait_gone
+from tests.journeys.test_access import check
+from tools.browser import DESKTOP, PHONE, click, find, press, until, wait_for
+from tools.client import SeatClient, TeacherClient
+
+LIGHTS = [choice("B", id=f"q{n}", prompt=f"Which light is number {n}?").model_dump(mode="json") for n in range(1, 6)]
+OPINION = choice("B", id="o1", prompt="Which light do you like?", scored=False).model_dump(mode="json")
+
+
+@pytest.fixture
+def evening(own_server, browsers):
+    """A teacher before the run dialog of a set, and windows for the big screen and a phone."""
+    teacher = TeacherClient(own_server.url)
+    email = teacher.sign_up()
+    number = teacher.make_set("Harbour lights", [*LIGHTS, OPINION])
+    desk, screen, phone = browsers(), browsers(), browsers(PHONE)
+    sign_in(desk, own_server.url, email)
+    use_session_of(screen, desk, own_server.url)
+    desk.get(f"{own_server.url}/sets/{number}")
+    wait_for(desk, "In this set")
+    press(desk, "Run it…")
+    wait_for(desk, "Played as")
+    return own_server, teacher, desk, screen, phone
+
+
+def opened(server, teacher, desk, screen):
+    """Opens the doors. Returns the session and its code."""
+    press(desk, "Open the doors")
+    until(desk, lambda: "/desk/" in desk.current_url)
+    session = int(desk.current_url.rsplit("/", 1)[1])
+    screen.get(f"{server.url}/screen/{session}")
+    return session, teacher.view(session)["code"]
+
+
+def play_as(desk, game):
+    click(desk, f"//*[@role='radio'][contains(., {game!r})]")
+
+
+def set_field(desk, label, value):
+    field = find(desk, f"//label[contains(., {label!r})]//input")
+    script = "arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('change'))"
+    desk.execute_script(script, field, value)
+
+
+def say(phone, letter):
+    """The option that was written under this letter: on the phone they are mixed."""
+    wait_for(phone, "Choose an answer")
+    pick(phone, f"//fieldset//label[contains(., 'Knot {letter}')]")
+    press(phone, "Send")
+
+
+def lights(teacher, session):
+    return {team["number"]: team["light"] for team in teacher.view(session)["board"]["teams"]}
+
+
+def killed_and_started(server, *windows):
+    server.kill()
+    wait_for(windows[0], "No connection")
+    server.start()
+    for window in windows:
+        wait_gone(window, "No connection")
+
+
+def test_a_beacon_run_of_two_teams_goes_on_after_the_server_was_killed(evening):
+    server, teacher, desk, screen, phone = evening
+    play_as(desk, "Beacon run")
+    wait_for(desk, "5 questions count in it.")
+    wait_for(desk, "1 does not, and why")
+    click(desk, "//select/option[normalize-space(.)='chosen by the players']")
+    click(desk, "//select/option[normalize-space(.)='whoever is first at the end of the chain']")
+    set_field(desk, "How many", 2)
+    set_field(desk, "Beacons in a chain", 3)
+    check(desk, "a game is chosen", (DESKTOP, PHONE))
+    session, code = opened(server, teacher, desk, screen)
+
+    # Before it starts: the rules on both screens, and teams to choose from.
+    wait_for(screen, "Right answers light the next beacons")
+    check(screen, "big screen: rules of a game", (DESKTOP,))
+    join_as(phone, server.url, code, "Fen")
+    wait_for(phone, "First is the team whose chain is lit to the end.")
+    press(phone, "Puffin")
+    wait_for(phone, "You are in team Puffin.")
+    check(phone, "phone: a team is chosen", (PHONE,))
+    others = [SeatClient(server.url, code, name) for name in ("Bo", "Ines", "Ada", "Jon")]
+    for other, team in zip(others, (1, 1, 1, 2), strict=True):
+        assert other.say("move", move={"move": "join_team", "team": team}).is_success
+
+    # A right answer lights the next; a team is the mean of its members.
+    # The phone answers last: whoever only asks over HTTP is not waited for.
+    def question(letters):
+        wait_for(phone, "Choose an answer")
+        for other, letter in zip(others, letters, strict=True):
+            other.answer(letter)
+        say(phone, "B")
+        wait_for(desk, "Show the right answer")
+
+    press(desk, "Start")
+    question("BBAB")
+    assert lights(teacher, session) == {1: 0, 2: 0}
+    press(desk, "Show the right answer")
+    wait_for(phone, "Right")
+    press(desk, "Show the standings")
+    wait_for(screen, "Beacon run")
+    wait_for(phone, "1 of 3 lit")
+    check(screen, "big screen: beacons", (DESKTOP,))
+    check(phone, "phone: beacons", (PHONE,))
+    assert lights(teacher, session) == {1: 0.67, 2: 1}
+
+    # Killed while a question is open; who comes late goes to the smaller team.
+    press(desk, "Next")
+    wait_for(phone, "Choose an answer")
+    others[0].answer("B")
+    killed_and_started(server, phone, screen)
+    others.append(SeatClient(server.url, code, "Late"))
+    for other in others[1:]:
+        other.answer("B")
+    say(phone, "B")
+    wait_for(desk, "Show the right answer")
+    assert sum(team["members"] for team in teacher.view(session)["board"]["teams"]) == 6
+    press(desk, "Show the right answer")
+    press(desk, "Show the standings")
+    wait_for(phone, "2 of 3 lit")
+    press(desk, "Next")
+    question("AAABB")
+    press(desk, "Show the right answer")
+    press(desk, "Show the standings")
+
+    # A team is there: the large button ends it, though questions are left. Reports tell what was right, and no more.
+    wait_for(phone, "At the end of the chain!")
+    press(desk, "End the session…")
+    click(desk, "//*[@role='dialog']//button[normalize-space(.)='End the session']")
+    wait_for(screen, "Team Puffin")
+    wait_for(phone, "3 of 3 lit")
+    check(screen, "big screen: the end of a game", (DESKTOP,))
+    check(phone, "phone: the end of a game", (PHONE,))
+    press(desk, "See the results")
+    wait_for(desk, "Hardest first")
+    report = teacher.call("GET", f"/sessions/{session}/report")["report"]
+    assert {person["name"]: person["score"] for person in report["people"]}["Fen"] == 3
+
+
+def test_keepers_close_for_today_and_go_on_another_day(evening):
+    server, teacher, desk, screen, phone = evening
+    click(desk, "//*[@role='radio'][contains(., 'Own pace')]")
+    play_as(desk, "Keepers")
+    wait_for(desk, "questions for each")
+    set_field(desk, "for each one after", 8)
+    check(desk, "Keepers are chosen", (DESKTOP, PHONE))
+    session, code = opened(server, teacher, desk, screen)
+    join_as(phone, server.url, code, "Fen")
+    others = [SeatClient(server.url, code, name) for name in ("Bo", "Ines", "Ada")]
+    press(desk, "Start")
+    wait_for(phone, "Right answers fill your oil can")
+    check(phone, "phone: before a game at own pace", (PHONE,))
+    for other, letters in zip(others, ("BBBB", "BAB", "AAA"), strict=True):
+        other.say("begin")
+        other.work(letters)
+    wait_for(desk, "stuck")
+    wait_for(screen, "Bo")
+
+    # A right answer fills the can, which buys a chart: one wrong option less. The oil is there after a kill.
+    press(phone, "Begin")
+    for oil in ("10 oil", "22 oil"):
+        say(phone, "B")
+        wait_for(phone, oil)
+        press(phone, "Next")
+    check(phone, "phone: a keeper", (PHONE,))
+    press(phone, "Chart")
+    wait_for(phone, "2 oil")
+    until(phone, lambda: len(phone.find_elements("css selector", "fieldset label")) == 3)
+    killed_and_started(server, phone, screen)
+    check(screen, "big screen: keepers", (DESKTOP,))
+    check(desk, "desk: keepers", (DESKTOP, PHONE))
+
+    # Kept under a name, and found again.
+    press(desk, "More…")
+    press(desk, "Close for today, go on another day…")
+    field = find(desk, "[role=dialog] input")
+    field.clear()
+    field.send_keys("Harbour lights, second evening")
+    click(desk, "//*[@role='dialog']//button[normalize-space(.)='Close for today']")
+    wait_for(phone, "Closed for today")
+    desk.get(f"{server.url}/sessions")
+    wait_for(desk, "Kept for another day")
+    check(desk, "a game that is kept", (DESKTOP, PHONE))
+    press(desk, "Go on with “Harbour lights, second evening”")
+    press(desk, "Go on")
+
+    # What was missed comes back, and with eight answers it is done.
+    for letter in "BABBB":
+        say(phone, letter)
+        press(phone, "Next")
+    wait_for(phone, "6 of 7 right")
+    say(phone, "B")
+    wait_for(phone, "You have done it")
+    check(phone, "phone: done", (PHONE,))
+    press(desk, "End session…")
+    press(desk, "End the session")
+    wait_for(screen, "A lamp for each of you")
+    report = teacher.call("GET", f"/sessions/{session}/report")["report"]
+    fen = next(person for person in report["people"] if person["name"] == "Fen")
+    assert (fen["score"], fen["out_of"], fen["points"]) == (4, 5, 0)
