@@ -1,5 +1,5 @@
 """Runs everything; prints a JSON line for each number of devices, one for every kind in turn, one for each of
-a second vote, a wall, own pace, several processes, reports and loading."""
+a second vote, a wall, own pace, games, several processes, reports and loading."""
 
 import asyncio
 import json
@@ -12,7 +12,7 @@ import psutil
 from bench.lecture import measure_votes, measure_wall
 from bench.load import Figures, Load, in_turn
 from bench.loading import measure_loading
-from bench.own_pace import measure_own_pace
+from bench.own_pace import BeaconTarget, KeepersTarget, OwnPaceTarget, measure_own_pace
 from bench.questions import questions
 from bench.reports import measure_reports
 from bench.several import measure_several
@@ -64,7 +64,8 @@ def main() -> None:
     most = max(counts)
     for kinds, lecture in (("second vote", measure_votes), ("open wall", measure_wall)):
         print(json.dumps(compared(most, kinds, *asyncio.run(lecture(most)))), flush=True)
-    print(json.dumps(asyncio.run(measure_own_pace(max(counts)))), flush=True)
+    for played in (OwnPaceTarget, BeaconTarget, KeepersTarget):
+        print(json.dumps(asyncio.run(measure_own_pace(most, played))), flush=True)
     print(json.dumps(asyncio.run(measure_several(max(counts)))), flush=True)
     print(json.dumps(measure_reports()), flush=True)
     print(json.dumps(measure_loading()), flush=True)

@@ -24,6 +24,7 @@ from lantern.core.values import union_of
 GAMES: tuple[Game[Any], ...] = (points.GAME, beacons.GAME, keepers.GAME)
 
 _BY_NAME = {game.name: game for game in GAMES}
+_BOARDS: dict[str, BoardGame[Any, Any, Any]] = {game.name: game for game in GAMES if isinstance(game, BoardGame)}
 
 
 def game_of(chosen: GameSettings) -> Game[Any]:
@@ -33,8 +34,7 @@ def game_of(chosen: GameSettings) -> Game[Any]:
 
 def board_game_of(chosen: GameSettings) -> BoardGame[Any, Any, Any] | None:
     """The game, where it has a board."""
-    game = game_of(chosen)
-    return game if isinstance(game, BoardGame) else None
+    return _BOARDS.get(chosen.game)
 
 
 def imagined_move(board: Mapping[str, Any], rng: Random) -> GameMove | None:
@@ -43,8 +43,6 @@ def imagined_move(board: Mapping[str, Any], rng: Random) -> GameMove | None:
     return game.imagine(game.own.model_validate(board), rng) if isinstance(game, BoardGame) else None
 
 
-_WITH_A_BOARD = [game for game in GAMES if isinstance(game, BoardGame)]
-
 if TYPE_CHECKING:
     AnyGame = GameSettings
     AnyGameMove = GameMove
@@ -52,9 +50,9 @@ if TYPE_CHECKING:
     AnyGameOwn = GameView
 else:
     AnyGame = union_of((game.settings for game in GAMES), by="game")
-    AnyGameMove = union_of((game.move for game in _WITH_A_BOARD if game.move), by="move")
-    AnyGameScreen = union_of((game.screen for game in _WITH_A_BOARD), by="game")
-    AnyGameOwn = union_of((game.own for game in _WITH_A_BOARD), by="game")
+    AnyGameMove = union_of((game.move for game in _BOARDS.values() if game.move), by="move")
+    AnyGameScreen = union_of((game.screen for game in _BOARDS.values()), by="game")
+    AnyGameOwn = union_of((game.own for game in _BOARDS.values()), by="game")
 
 PLAIN = points.PointsSettings()
 """What is played where nothing was chosen."""

@@ -8,8 +8,10 @@ at own pace every time a team has given as many answers as it has members: whoev
 gave none of the team's last 2 x members answers, is away until they answer again. A lost device costs a team little.
 """
 
+from bisect import bisect_left
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
+from functools import cached_property
 from math import ceil
 from random import Random
 from typing import Annotated, Literal
@@ -62,7 +64,7 @@ class Team:
     arrived: Milliseconds | None = None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Coast:
     """`moment` is that of the last question that was led."""
 
@@ -71,6 +73,23 @@ class Coast:
     own_pace: bool
     begun: bool = False
     moment: Milliseconds = 0
+
+    @cached_property
+    def lines(self) -> tuple["TeamLine", ...]:
+        """Of all teams, with their places: those that arrived first, then who is furthest."""
+        keys = [(team.arrived is None, team.arrived or 0, -round(team.light, 4)) for team in self.teams]
+        there = sorted(key for key, team in zip(keys, self.teams, strict=True) if team.members)
+        return tuple(
+            TeamLine(
+                number=number,
+                members=team.members,
+                light=round(team.light, 2),
+                before=round(team.before, 2),
+                arrived=team.arrived is not None,
+                place=1 + bisect_left(there, key),
+            )
+            for number, (key, team) in enumerate(zip(keys, self.teams, strict=True), start=1)
+        )
 
 
 @dataclass(frozen=True, slots=True)
@@ -176,20 +195,26 @@ class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
         hand = hands.get(player)
         if hand is None or hand.team is None or hand.out:
             return Turn(board)
+        board = board if board.own_pace else _next_question(board, hands, given.moment)
+        team = board.teams[hand.team]
+        turn, take_part, counted = team.turn, team.take_part, team.counted
         if board.own_pace:
-            team = _next_answer(board.teams[hand.team], hand.team, hands)
-        else:
-            board = _next_question(board, hands, given.moment)
-            team = board.teams[hand.team]
-        worth = given.mark * given.weight * given.pace / max(1, team.take_part)
+            turn += 1
+            if turn - counted >= team.members:
+                take_part, counted = _take_part(hands, hand.team, turn, PATIENCE * team.members), turn
+        worth = given.mark * given.weight * given.pace / max(1, take_part)
         light = min(float(board.length), team.light + worth)
         arrives = team.arrived is None and light >= board.length - TINY
-        team = replace(
-            team,
+        team = Team(
+            members=team.members,
+            take_part=take_part,
             light=float(board.length) if arrives else light,
+            before=team.before,
+            turn=turn,
+            counted=counted,
             arrived=given.moment if arrives else team.arrived,
         )
-        own = replace(hand, last=team.turn, light=hand.light + worth)
+        own = Mate(hand.team, last=turn, light=hand.light + worth)
         return Turn(_with(board, hand.team, team), {player: own})
 
     def refused(
@@ -218,24 +243,23 @@ class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
             ends=chosen.ends,
             made=chosen.made,
             begun=board.begun,
-            teams=tuple(line for line in map(_line, *_numbered(board)) if line.members or shown),
+            teams=tuple(line for line in board.lines if line.members or shown),
         )
 
     def own_view(self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int) -> BeaconsOwn:
         hand = hands[player]
-        teams, numbers, places = _numbered(board)
-        team = None if hand.team is None else _line(teams[hand.team], numbers[hand.team], places[hand.team])
         return BeaconsOwn(
             length=board.length,
-            team=team,
+            team=None if hand.team is None else board.lines[hand.team],
             teams=sum(team.members > 0 for team in board.teams),
-            choices=len(teams) if chosen.made == "chosen" and not board.begun else 0,
+            choices=len(board.teams) if chosen.made == "chosen" and not board.begun else 0,
             light=round(hand.light, 2),
         )
 
 
 def _with(board: Coast, number: int, team: Team) -> Coast:
-    return replace(board, teams=(*board.teams[:number], team, *board.teams[number + 1 :]))
+    teams = (*board.teams[:number], team, *board.teams[number + 1 :])
+    return Coast(board.length, teams, board.own_pace, board.begun, board.moment)
 
 
 def _enter(board: Coast, hand: Mate, player: int, number: int) -> Next:
@@ -257,42 +281,21 @@ def _next_question(board: Coast, hands: Hands, moment: Milliseconds) -> Coast:
     if moment == board.moment:
         return board
     teams = (
-        _counted(replace(team, before=team.light, turn=team.turn + 1), number, hands, PATIENCE)
+        replace(
+            team,
+            before=team.light,
+            turn=team.turn + 1,
+            take_part=_take_part(hands, number, team.turn + 1, PATIENCE),
+            counted=team.turn + 1,
+        )
         for number, team in enumerate(board.teams)
     )
     return replace(board, teams=tuple(teams), moment=moment)
 
 
-def _next_answer(team: Team, number: int, hands: Hands) -> Team:
-    team = replace(team, turn=team.turn + 1)
-    is_due = team.turn - team.counted >= team.members
-    return _counted(team, number, hands, PATIENCE * team.members) if is_due else team
-
-
-def _counted(team: Team, number: int, hands: Hands, patience: int) -> Team:
-    here = sum(team.turn - hand.last <= patience for hand in hands.values() if hand.team == number and not hand.out)
-    return replace(team, take_part=here, counted=team.turn)
-
-
-def _numbered(board: Coast) -> tuple[tuple[Team, ...], range, tuple[int, ...]]:
-    """The teams, their numbers from 1, and their places: those that arrived first, then who is furthest."""
-    keys = [(team.arrived is None, team.arrived or 0, -round(team.light, 4)) for team in board.teams if team.members]
-    places = tuple(
-        1 + sum(key < (team.arrived is None, team.arrived or 0, -round(team.light, 4)) for key in keys)
-        for team in board.teams
-    )
-    return board.teams, range(1, len(board.teams) + 1), places
-
-
-def _line(team: Team, number: int, place: int) -> TeamLine:
-    return TeamLine(
-        number=number,
-        members=team.members,
-        light=round(team.light, 2),
-        before=round(team.before, 2),
-        arrived=team.arrived is not None,
-        place=place,
-    )
+def _take_part(hands: Hands, number: int, turn: int, patience: int) -> int:
+    """How many of a team have answered of late."""
+    return sum(turn - hand.last <= patience for hand in hands.values() if hand.team == number and not hand.out)
 
 
 GAME = BeaconRun()

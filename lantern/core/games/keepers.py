@@ -9,6 +9,7 @@ spent is not lost.
 
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, replace
+from functools import lru_cache
 from random import Random
 from typing import Annotated, Literal
 
@@ -141,23 +142,21 @@ class Keepers(BoardGame[KeepersSettings, Station, Light]):
         won = round(given.mark * given.weight * given.pace * _each(hand))
         is_right = given.mark >= 1
         is_saved = not is_right and hand.wicks > 0 and hand.flame > 0
-        return Turn(
-            board,
-            {
-                player: replace(
-                    hand,
-                    oil=hand.oil + won,
-                    earned=hand.earned + won,
-                    wicks=hand.wicks - is_saved,
-                    charts=0,
-                    flame=min(BRIGHTEST, hand.flame + 1) if is_right else hand.flame if is_saved else 0,
-                    missed=0 if is_right else hand.missed + 1,
-                    answers=hand.answers + 1,
-                    right=hand.right + is_right,
-                    calm=max(0, hand.calm - 1),
-                )
-            },
+        after = Light(
+            oil=hand.oil + won,
+            earned=hand.earned + won,
+            lens=hand.lens,
+            wicks=hand.wicks - is_saved,
+            charts=0,
+            flame=min(BRIGHTEST, hand.flame + 1) if is_right else hand.flame if is_saved else 0,
+            missed=0 if is_right else hand.missed + 1,
+            answers=hand.answers + 1,
+            right=hand.right + is_right,
+            calm=max(0, hand.calm - 1),
+            gusts=hand.gusts,
+            out=hand.out,
         )
+        return Turn(board, {player: after})
 
     def refused(self, chosen: KeepersSettings, board: Station, hands: Hands, player: int, move: Buy) -> Message | None:
         offer = next((one for one in _offers(chosen, hands, player) if one.what == move.what), None)
@@ -232,6 +231,11 @@ class Keepers(BoardGame[KeepersSettings, Station, Light]):
         )
 
 
+@lru_cache(maxsize=64)
+def _offer(what: Thing, price: int, can: bool) -> Offer:
+    return Offer(what=what, price=price, can=can)
+
+
 def _each(hand: Light) -> int:
     return LENSES[hand.lens] + FLAME * hand.flame
 
@@ -240,7 +244,7 @@ def _offers(chosen: KeepersSettings, hands: Hands, player: int) -> Iterable[Offe
     hand = hands[player]
 
     def offer(what: Thing, price: int, *, useful: bool) -> Offer:
-        return Offer(what=what, price=price, can=useful and hand.oil >= price)
+        return _offer(what, price, useful and hand.oil >= price)
 
     if hand.lens < len(NEXT_LENS):
         yield offer("lens", NEXT_LENS[hand.lens], useful=True)

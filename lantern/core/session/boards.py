@@ -148,7 +148,7 @@ def scores_of(state: State) -> Mapping[int, int] | None:
 
 def pace_of(state: State, seat: Seat) -> float:
     needs = needs_of(state, seat)
-    if needs == NONE:
+    if needs is NONE or needs == NONE:
         return 1.0
     return PACE_WITHOUT_A_LIMIT if needs.no_limit else needs.time
 

@@ -33,12 +33,17 @@ Stage = Literal["asked", "told"]
 NOTHING_SHOWN = '"shown":null'
 
 
+MOST_ANSWERS = 8000
+"""Different answers whose texts are kept."""
+
+
 class Fragments:
     """The texts of items and of what is around them, each made when it is first wanted: good for as long as that is the
     same."""
 
     def __init__(self) -> None:
         self._texts: dict[Place, tuple[Item, str]] = {}
+        self._answers: dict[tuple[object, ...], tuple[Item, tuple[str, str, str]]] = {}
         self._frame: tuple[object, tuple[str, str]] = (None, ("", ""))
 
     def frame(self, state: State) -> tuple[str, str]:
@@ -56,6 +61,16 @@ class Fragments:
             is_told = place.stage == "told"
             shown = shown_item(state, item, with_key=is_told, order=place.order, round_=place.round)
             known = self._texts[place] = item, shown.model_dump_json()
+        return known[1]
+
+    def answer(self, state: State, place: "Place", response: Response) -> tuple[str, str, str]:
+        """An answer, its mark and the remarks on it: what many gave alike is written once."""
+        item, name = state.item(place.item), (place.item, place.stage, response.answer, response.mark)
+        known = self._answers.get(name)
+        if known is None or known[0] is not item:
+            if len(self._answers) >= MOST_ANSWERS:
+                self._answers.clear()
+            known = self._answers[name] = item, _answer_text(state, place, response)
         return known[1]
 
 
@@ -78,37 +93,53 @@ def view_text(state: State, place: Place | None, fragments: Fragments) -> str:
     return f"{before}{fragments.text(state, place) if place else 'null'}{after}"
 
 
-def mine_text(state: State, seat: Seat, place: Place | None) -> str:
+def mine_text(state: State, seat: Seat, place: Place | None, fragments: Fragments | None = None) -> str:
     """`mine_at_own_pace(...)` as JSON, written at a third of what making and encoding it costs: each answer is followed
     by one. A test holds the text to the model. `place` is `place_of` this seat."""
     number = seat.number
     paper = state.papers.get(number)
     ask = place.ask(state) if place else None
     response = ask.responses.get(number) if ask else None
-    is_plain = paper is not None and place is not None and response is None and not seat.fog_lifted
+    is_plain = paper is not None and place is not None and not paper.is_over and not seat.fog_lifted
     has_more = number in state.words or number in state.noted or state.settings.time.of == "question"
+    needs = needs_of(state, seat)
     has_more = has_more or left_out_by_game(state, number) > 0
-    if not is_plain or has_more or needs_of(state, seat) != NONE:
+    if not is_plain or has_more or (needs is not NONE and needs != NONE):
         return mine_at_own_pace(state, seat).model_dump_json()
     assert paper is not None
     # Ids are short and plain (`ShortId`): nothing in them has to be escaped.
-    asked, said = (f'"{ask.id}"', paper.cleared.get(ask.id, 0)) if ask else ("null", 0)
+    asked = f'"{ask.id}"' if ask else "null"
+    answer, mark, forgiven = ("null", "null", "")
+    if place and response:
+        answer, mark, forgiven = (fragments or Fragments()).answer(state, place, response)
     items, quoted, pages = _ids_text(paper.items, state.pages)
     answered = ",".join([quoted[item] for item in filter(paper.answered.__contains__, paper.items)])
     flagged = ",".join([quoted[item] for item in filter(paper.flagged.__contains__, paper.items)])
     deadline = "null" if paper.deadline is None else paper.deadline
+    following = "null" if paper.following is None else f'"{paper.following}"'
     shown = own_board(state, number)
     board = "null" if shown is None else shown.model_dump_json()
     at, reached = paper.at, paper.reached.get(paper.at, paper.began_at)
     return (
         f'{{"seat":{number},"name":{as_json(state.own_name(seat))},"fog_lifted":false,"description":"","ask":{asked},'
-        f'"number":{said},"answer":null,"mark":null,"forgiven":[],"gained":null,"bonus":null,"for_run":null,'
-        '"points":null,"place":null,"people":0,"right":0.0,"scored":0,'
+        f'"number":{_number(state, seat, ask, response)},"answer":{answer},"mark":{mark},"forgiven":[{forgiven}],'
+        '"gained":null,"bonus":null,"for_run":null,"points":null,"place":null,"people":0,"right":0.0,"scored":0,'
         f'"paper":{{"items":{items},"pages":{pages},"at":"{at}","answered":[{answered}],"flagged":[{flagged}],'
         f'"began_at":{paper.began_at},"deadline":{deadline},"reached_at":{reached},"due":null,"went":{paper.latest},'
-        f'"handed_in":null,"goes_round":{_BOOL[paper.goes_round]},"following":null}},"needs":null,"left_out":[],"word":null,"closing":null,"review":false,"notes":null,'
+        f'"handed_in":null,"goes_round":{_BOOL[paper.goes_round]},"following":{following}}},'
+        '"needs":null,"left_out":[],"word":null,"closing":null,"review":false,"notes":null,'
         f'"backed":null,"board":{board},"moved":{state.moved.get(number, 0)}}}'
     )
+
+
+def _answer_text(state: State, place: Place, response: Response) -> tuple[str, str, str]:
+    """The answer, its mark, and the remarks on it, as JSON; the last without its brackets."""
+    item, is_told = state.item(place.item), place.stage == "told"
+    answer = own_answer(item, response, is_told=is_told).model_dump_json()
+    if not is_told or not state.settings.marks:
+        return answer, "null", ""
+    mark = "null" if response.mark is None else repr(float(response.mark))
+    return answer, mark, ",".join(remark.model_dump_json() for remark in own_remarks(item, response))
 
 
 _BOOL = {False: "false", True: "true"}

@@ -88,7 +88,7 @@ class Snapshot:
             return envelope(self.student, mine(self.state, self.places, seat).model_dump_json())
         place = place_of(self.state, seat)
         view = view_text(self.state, place, self.fragments)
-        return envelope(view, mine_text(self.state, self.state.seats[seat], place))
+        return envelope(view, mine_text(self.state, self.state.seats[seat], place, self.fragments))
 
 
 @dataclass(eq=False)
