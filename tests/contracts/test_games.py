@@ -9,12 +9,12 @@ from hypothesis import strategies as st
 from pydantic import TypeAdapter
 
 from lantern.core.errors import LanternError
-from lantern.core.games import GAMES, PLAIN, AnyGame, BoardGame, Gain, Play, beacons, game_of, places_of
+from lantern.core.games import GAMES, PLAIN, AnyGame, BoardGame, Gain, Play, beacons, game_of, imagined_move, places_of
 from lantern.core.games.points import PointsSettings
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Phase, Settings, replay
 from lantern.core.session import commands as c
-from lantern.core.session.boards import shown_board
+from lantern.core.session.boards import own_board, shown_board
 from lantern.core.session.desk_view import DeskMemo, desk_text, desk_view
 from lantern.core.session.manners import misfit, settings_for_game
 from lantern.core.session.own_views import mine_at_own_pace, mine_text, place_of
@@ -165,6 +165,30 @@ def test_no_order_of_joins_answers_and_moves_loses_or_doubles_anything_y1_y5(gam
     assert again == room.state
     if isinstance(game, BoardGame):
         assert again.hands.keys() == again.seats.keys()
+
+
+@each_played
+@settings(max_examples=25)
+@given(st.data(), st.integers(0, 10**9))
+def test_what_a_made_up_player_does_is_never_refused(game, manner, data, seed):
+    rng = Random(seed)
+    room = a_game(game, manner, data.draw(any_of(game.settings)))
+    room.join("Fen", "Bo", "Ines")
+    for step in range(40):
+        if step == 10:
+            room.advance()
+        seat = rng.choice((1, 2, 3))
+        board = own_board(room.state, seat)
+        move = imagined_move(board.model_dump(mode="json"), rng) if board else None
+        if move and not _is_over(room, seat):
+            assert room.do(c.MakeMove(seat, move))
+        elif room.state.phase is Phase.WORKING and not _is_over(room, seat):
+            room.do(c.GiveAnswer(seat, _next_ask(room, seat), ChoiceAnswer(chosen=("B",))))
+
+
+def _is_over(room, seat):
+    paper = room.state.papers.get(seat)
+    return paper is not None and (paper.is_over or (not paper.goes_round and len(paper.answered) == len(paper.items)))
 
 
 @pytest.mark.parametrize("seed", range(6))

@@ -8,6 +8,7 @@ from string import Formatter
 import pytest
 
 from lantern.core.errors import LanternError, UnknownSeat
+from lantern.core.games import GAMES
 from lantern.core.sentences import OTHERWISE, SENTENCES, message_of
 from lantern.server.api.errors import STATUS, reply_to, status_of
 from tools.server import ROOT
@@ -123,6 +124,7 @@ def test_what_the_library_says_of_a_value_is_said_in_our_words():
 TOLD = ROOT / "frontend/src/live/student/told"
 OF_STUDENTS = (
     "core/session/people.py", "core/session/notes.py", "core/session/backing.py", "core/session/own_pace.py",
+    "core/session/boards.py", *(f"core/games/{game.name}.py" for game in GAMES),
     "core/questions/marking/numbers.py",
     "core/classes/names.py", "core/classes/record_ids.py", "core/classes/school.py", "server/live/entering.py",
     "server/live/reading_aloud.py", "server/live/sockets.py", "server/live/store.py", "server/live/writer.py",

@@ -246,8 +246,9 @@ def test_it_ends_for_each_one_with_what_there_was_to_reach_x3(chosen, answers):
         if n < answers - 1:
             go_on(room, 1)
     assert room.state.papers[1].handed_in_by == "done"
-    with pytest.raises(HandedIn):
-        room.do(c.GoToPlace(1, "q5"))
+    for command in (c.GoToPlace(1, "q5"), c.MakeMove(1, Buy(what="wick"))):
+        with pytest.raises(HandedIn):
+            room.do(command, 99)
     assert not room.state.papers[2].is_over
 
 

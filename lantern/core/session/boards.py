@@ -45,6 +45,9 @@ def make_move(state: State, command: c.MakeMove, sent: Sent) -> Events:
         raise errors.NotPossible(NOTHING_TO_DO)
     if sent.number <= state.moved.get(seat.number, 0):
         return []
+    paper = state.papers.get(seat.number)
+    if paper is not None and paper.is_over:
+        raise errors.HandedIn
     refusal = game.refused(state.settings.game, state.board, state.hands, seat.number, move)
     if refusal is not None:
         raise errors.NotPossible(refusal)

@@ -13,9 +13,9 @@ LONGEST = 300.0
 
 def seconds_of_an_answer(state: State) -> float | None:
     """The median over everybody: from one answer to the next at own pace, else what answering took and READS; None
-    where there are fewer than ten."""
+    where there are fewer than ten. At least 1."""
     found = _between(state) if state.is_own_pace else _taken(state)
-    return round(median(found), 1) if len(found) >= 10 else None
+    return max(1.0, round(median(found), 1)) if len(found) >= 10 else None
 
 
 def _between(state: State) -> list[float]:

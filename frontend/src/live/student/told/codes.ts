@@ -83,6 +83,11 @@ export const CODES = [
   'no_backing_now',
   'not_on_the_wall',
   'own_words',
+  'no_moves',
+  'no_such_team',
+  'game_has_begun',
+  'too_little_oil',
+  'no_use_now',
 ] as const
 
 export type Told = Record<(typeof CODES)[number], string>

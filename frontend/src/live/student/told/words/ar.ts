@@ -85,4 +85,9 @@ export default {
   no_backing_now: 'هذا غير ممكن الآن.',
   not_on_the_wall: 'لم يعد هذا على الجدار.',
   own_words: 'هذه كلماتك أنت. أيّد كلام غيرك.',
+  no_moves: 'لا شيء تفعله في هذه اللعبة غير الإجابة.',
+  no_such_team: 'لا يوجد فريق كهذا هنا.',
+  game_has_begun: 'لقد بدأت: تبقى الفرق كما هي.',
+  too_little_oil: 'الزيت في وعائك قليل جدًا.',
+  no_use_now: 'لا فائدة من ذلك الآن.',
 } satisfies Told

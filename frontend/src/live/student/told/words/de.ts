@@ -93,4 +93,9 @@ export default {
   no_backing_now: 'Das geht gerade nicht.',
   not_on_the_wall: 'Das steht nicht mehr auf der Wand.',
   own_words: 'Das sind deine eigenen Worte. Stimme anderen zu.',
+  no_moves: 'In diesem Spiel gibt es nichts zu tun, als zu antworten.',
+  no_such_team: 'Dieses Team gibt es hier nicht.',
+  game_has_begun: 'Es hat begonnen: Die Teams bleiben, wie sie sind.',
+  too_little_oil: 'In deiner Kanne ist zu wenig Öl.',
+  no_use_now: 'Das nützt gerade nichts.',
 } satisfies Told

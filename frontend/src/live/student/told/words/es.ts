@@ -90,4 +90,9 @@ export default {
   no_backing_now: 'Ahora no es posible.',
   not_on_the_wall: 'Ya no está en el muro.',
   own_words: 'Son tus propias palabras. Apoya las de otra persona.',
+  no_moves: 'En este juego no hay nada que hacer más que responder.',
+  no_such_team: 'Ese equipo no existe aquí.',
+  game_has_begun: 'Ya ha empezado: los equipos quedan como están.',
+  too_little_oil: 'Hay muy poco aceite en tu lata.',
+  no_use_now: 'Ahora mismo no sirve de nada.',
 } satisfies Told

@@ -89,4 +89,9 @@ export default {
   no_backing_now: 'Ce n’est pas possible en ce moment.',
   not_on_the_wall: 'Ce texte n’est plus au mur.',
   own_words: 'Ce sont tes propres mots. Soutiens ceux d’un autre.',
+  no_moves: 'Dans ce jeu, il n’y a rien à faire que répondre.',
+  no_such_team: 'Cette équipe n’existe pas ici.',
+  game_has_begun: 'C’est commencé : les équipes restent comme elles sont.',
+  too_little_oil: 'Il y a trop peu d’huile dans ton bidon.',
+  no_use_now: 'Cela ne sert à rien pour le moment.',
 } satisfies Told
