@@ -79,7 +79,6 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
     phone.get(f"{url}/join/{code}")
     wait_for(phone, "with Odile Brandt")
     phone.find_element(By.ID, "name").send_keys("Cyrus A.")
-    shoot(phone, "phone-join")
     press(phone, "Join")
     wait_for(phone, "You are in")
     command = [sys.executable, "manage.py", "students", code, "-n", "26", "--url", url]
@@ -91,6 +90,7 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
     finally:
         students.kill()
     take_own_pace(server, teacher, desk, phone)
+    take_games(server, teacher, screen, phone)
     past = teacher.call("GET", "/sessions")["rows"][-1]
     desk.get(f"{url}/sessions")
     wait_for(desk, "Took part")
@@ -112,9 +112,6 @@ def take_writing(url: str, desk: webdriver.Chrome) -> None:
     wait_for(desk, "Near misses")
     desk.execute_script("arguments[0].scrollIntoView(); scrollBy(0, -20)", typed)
     shoot(desk, "editor-kinds", 1)
-    desk.get(f"{desk.current_url}/try")
-    wait_for(desk, "Nothing you do here is kept.")
-    shoot(desk, "try", 2.5)
 
 
 PASTED = """Knots and tides
@@ -231,6 +228,43 @@ def take_own_pace(server: RealServer, teacher: TeacherClient, desk: webdriver.Ch
     finally:
         students.kill()
     teacher.command(session["id"], "end")
+
+
+def take_games(
+    server: RealServer, teacher: TeacherClient, screen: webdriver.Chrome, phone: webdriver.Chrome
+) -> None:
+    """A Beacon run after some questions, and a keeper in the middle of a game."""
+    url, lights = server.url, next(row["id"] for row in teacher.call("GET", "/sets") if "harbour" in row["title"])
+    offer = teacher.call("GET", f"/live/sets/{lights}/run")["games"]
+    for game, manner in (("beacons", "led"), ("keepers", "own_pace")):
+        settings = next(one["settings"] for one in offer if (one["game"], one["manner"]) == (game, manner))
+        session = teacher.call("POST", "/live/sessions", {"set": lights, "settings": settings})
+        command = [sys.executable, "manage.py", "students", session["code"], "-n", "26", "--url", url]
+        students = subprocess.Popen(command, cwd=ROOT, env=server.environment)
+        try:
+            phone.get(f"{url}/join/{session['code']}")
+            wait_for(phone, "with Odile Brandt")
+            phone.find_element(By.ID, "name").send_keys("Cyrus A.")
+            press(phone, "Join")
+            screen.get(f"{url}/screen/{session['id']}")
+            wait_for(screen, "27 are here", 30)
+            if game == "beacons":
+                for _ in range(4):
+                    go_on_until(teacher, session["id"], "open")
+                    until_answered(teacher, session["id"], 26)
+                    go_on_until(teacher, session["id"], "standings")
+                shoot(screen, "big-screen-beacons", 3)
+            else:
+                teacher.command(session["id"], "advance")
+                press(phone, "Begin")
+                for option in (2, 1):
+                    click(phone, f"(//fieldset//label)[{option}]")
+                    press(phone, "Send")
+                    press(phone, "Next")
+                shoot(phone, "phone-keepers")
+        finally:
+            students.kill()
+        teacher.command(session["id"], "end")
 
 
 def go_on_until(teacher: TeacherClient, session: int, phase: str) -> None:

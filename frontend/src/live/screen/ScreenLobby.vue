@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { GameChosen, ScreenView, SessionInfo } from '@/api/types'
 import GameRules from '@/games/shared/GameRules.vue'
 import JoinHow from './JoinHow.vue'
+import ReadRules from './ReadRules.vue'
 
 const props = defineProps<{ view: ScreenView; info: SessionInfo | null; session: number }>()
 
@@ -23,9 +24,12 @@ const others = computed(() => props.view.names.length - names.value.length)
     <JoinHow v-else :code="view.code" :info="info" :session="session" class="mt-[3vh]" />
     <GameRules
       v-if="view.game"
+      v-slot="{ rules }"
       :game="view.game as GameChosen"
       class="mt-[3vh] max-w-[46em] text-[max(18px,0.72em)]"
-    />
+    >
+      <ReadRules :rules="rules" />
+    </GameRules>
     <p class="mt-[3vh] mb-[1vh]" role="status">
       {{
         view.people === 0
