@@ -56,12 +56,12 @@ watch(
         class="min-h-11 rounded border px-1 py-1 text-center text-[14px] leading-tight"
         :class="offer.can ? 'border-tide bg-sheet font-bold text-tide' : 'border-rule text-slate'"
         :disabled="!offer.can"
-        :title="t(`${offer.what}_hint`)"
+        :title="t(`hint_${offer.what}`)"
         @click="emit('move', { move: 'buy', what: offer.what })"
       >
-        {{ t(offer.what) }}
+        {{ t(`buy_${offer.what}`) }}
         <span class="block font-normal">{{ t('price', { price: offer.price }) }}</span>
-        <span class="sr-only">{{ t(`${offer.what}_hint`) }}</span>
+        <span class="sr-only">{{ t(`hint_${offer.what}`) }}</span>
       </button>
     </div>
   </section>
