@@ -230,9 +230,7 @@ def take_own_pace(server: RealServer, teacher: TeacherClient, desk: webdriver.Ch
     teacher.command(session["id"], "end")
 
 
-def take_games(
-    server: RealServer, teacher: TeacherClient, screen: webdriver.Chrome, phone: webdriver.Chrome
-) -> None:
+def take_games(server: RealServer, teacher: TeacherClient, screen: webdriver.Chrome, phone: webdriver.Chrome) -> None:
     """A Beacon run after some questions, and a keeper in the middle of a game."""
     url, lights = server.url, next(row["id"] for row in teacher.call("GET", "/sets") if "harbour" in row["title"])
     offer = teacher.call("GET", f"/live/sets/{lights}/run")["games"]

@@ -389,3 +389,13 @@ def test_a_course_of_papers_comes_to_the_states_that_evolve_gives():
         course.take(record)
     assert course.state == state == room.state
     assert start == untouched
+
+
+def test_one_goes_to_a_page_and_back_as_to_any_place():
+    room = at_own_pace(a_set(choice(id="q1"), page(id="p1"), choice(id="q2")), "Fen")
+    room.do(c.Advance(0))
+    room.do(c.BeginPaper(1))
+    for item in ("p1", "q2", "p1", "q1"):
+        room.do(c.GoToPlace(1, item))
+        assert room.state.papers[1].at == item
+    assert room.state == replay(room.first, room.history)

@@ -7,7 +7,7 @@ from lantern.core.session import boards
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.changed import changed
-from lantern.core.session.effects import handed_in, paper_after, response_to
+from lantern.core.session.effects import handed_in, paper_after, paper_gone_on, response_to
 from lantern.core.session.engine import evolve
 from lantern.core.session.judging import Judgements
 from lantern.core.session.model import Ask, Response, State
@@ -17,9 +17,9 @@ from lantern.core.session.paper import Paper
 class Course:
     """A session's way through many events: the same states as `evolve` gives, at less cost where many answer at once.
 
-    The state it was given stays as it is. Answers are added in place, to copies that are made for the first answer to
-    each question; so `state` must not be kept while further events are taken. `judgements` may be those of the course
-    before.
+    The state it was given stays as it is. Answers, and goings from one question to the next, are added in place, to
+    copies that are made for the first of them; so `state` must not be kept while further events are taken. `judgements`
+    may be those of the course before.
     """
 
     def __init__(self, state: State, judgements: Judgements | None = None) -> None:
@@ -31,6 +31,8 @@ class Course:
 
     def take(self, recorded: Recorded) -> None:
         event = recorded.event
+        if isinstance(event, e.WentTo) and self._goes_on(recorded):
+            return
         if not isinstance(event, e.Answered):
             self.state = evolve(self.state, recorded)
             return
@@ -42,6 +44,16 @@ class Course:
             self._all_papers()[response.seat] = paper_after(self.state, ask, event, response)
             if self.state.board is not None:
                 self._play(ask, response)
+
+    def _goes_on(self, recorded: Recorded) -> bool:
+        """Somebody went to another place of their paper. False where the question has not come back to anybody yet."""
+        seat, papers = recorded.by.who, self._all_papers()
+        assert seat is not None
+        paper = paper_gone_on(papers[seat], recorded)
+        if paper.asked not in self.state.asks:
+            return False
+        papers[seat] = paper
+        return True
 
     def _play(self, ask: Ask, response: Response) -> None:
         turn = boards.turn_of(self.state, ask, response)

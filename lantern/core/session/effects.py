@@ -199,14 +199,19 @@ def _on_paper_drawn(state: State, recorded: Recorded) -> State:
     return _with_paper(state, seat, paper)
 
 
+def paper_gone_on(paper: Paper, recorded: Recorded) -> Paper:
+    """The paper of whoever went to another place of it."""
+    assert isinstance(recorded.event, e.WentTo)
+    return changed(paper.gone_to(recorded.event.item, recorded.at), went=recorded.sent.number)
+
+
 def _on_went_to(state: State, recorded: Recorded) -> State:
-    event, seat = recorded.event, _seat_of(recorded)
-    assert isinstance(event, e.WentTo)
-    paper = state.papers[seat].gone_to(event.item, recorded.at)
-    state = _with_paper(state, seat, changed(paper, went=recorded.sent.number))
-    if paper.asked in state.asks:
+    seat = _seat_of(recorded)
+    paper = paper_gone_on(state.papers[seat], recorded)
+    state = _with_paper(state, seat, paper)
+    if paper.asked in state.asks or paper.at in state.pages:
         return state
-    first = state.asks[ask_id(event.item, 1)]
+    first = state.asks[ask_id(paper.at, 1)]
     return settled(with_asks(state, changed(first, id=paper.asked, round=paper.round, responses={})))
 
 

@@ -4,7 +4,7 @@ import type en from './en'
 export default {
   name: 'Lumières vives',
   look_up: 'Chaque question est sur le grand écran et ici. Réponds ici.',
-  points: 'Une bonne réponse rapporte 100 points, une réponse en partie juste une partie.',
+  points: 'Les bonnes réponses rapportent des points : 100 si tout est juste, sinon une partie.',
   no_hurry: 'Prends ton temps : être rapide ne rapporte rien.',
   more_early: 'Les bonnes réponses données tôt rapportent un peu plus, 20 points au plus.',
   more_run: 'Les bonnes réponses à la suite rapportent un peu plus, 30 points au plus.',

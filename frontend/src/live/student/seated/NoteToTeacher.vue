@@ -17,6 +17,7 @@ async function open(): Promise<void> {
   failure.value = ''
   await nextTick()
   area.value?.focus()
+  area.value?.form?.scrollIntoView({ block: 'nearest' })
 }
 
 async function send(): Promise<void> {
