@@ -10,6 +10,8 @@ import { lineOf, pointsOf, SHORE, waterOf, WIDTH } from './coast'
 import { lit, teamName } from './teams'
 import { t } from './words'
 
+// It needs nothing else of what the room sees.
+defineOptions({ inheritAttrs: false })
 const props = defineProps<{ board: BoardOf<'beacons'>; at: BoardMoment }>()
 const HEIGHT = 560
 const LIT_WITHIN = 1.2

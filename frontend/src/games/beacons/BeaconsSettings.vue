@@ -2,6 +2,8 @@
 import type { GameOf } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 
+// What the session is set to otherwise makes no difference here.
+defineOptions({ inheritAttrs: false })
 const game = defineModel<GameOf<'beacons'>>({ required: true })
 const MADE = [
   ['drawn', 'drawn as they come in'],

@@ -2,6 +2,8 @@
 import type { GameOf } from '@/api/types'
 import UiSwitch from '@/ui/UiSwitch.vue'
 
+// What the session is set to otherwise makes no difference here.
+defineOptions({ inheritAttrs: false })
 const game = defineModel<GameOf<'points'>>({ required: true })
 </script>
 

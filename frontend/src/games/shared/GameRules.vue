@@ -8,7 +8,6 @@ import { viewsOf } from '../registry'
 const props = defineProps<{ game: GameChosen }>()
 const told = computedAsync(() => viewsOf(props.game.game).rules(), null)
 const rules = computed(() => told.value?.(props.game) ?? null)
-defineExpose({ rules })
 </script>
 
 <template>

@@ -65,13 +65,9 @@ const unplayed = computed(() =>
     </RadioGroup>
     <p v-if="problem" role="alert" class="mt-1 text-wrong">{{ problem }}</p>
     <template v-if="played">
-      <component
-        :is="own"
-        v-model="settings.game"
-        v-model:settings="settings"
-        :pace="plan?.pace"
-        class="mt-1"
-      />
+      <div class="mt-1">
+        <component :is="own" v-model="settings.game" v-model:settings="settings" :pace="plan?.pace" />
+      </div>
       <p v-if="plan" class="mt-1" role="status">
         {{ counted(plan.played, 'question') }} {{ plan.played === 1 ? 'counts' : 'count' }} in it.
       </p>

@@ -65,10 +65,11 @@ describe('what is played', () => {
     expect(playedAs(beacons)).toBe('beacons')
   })
 
-  it('brings the settings that go with it, and leaves who takes part and the own words', () => {
+  it('brings the settings that go with it, and leaves all else as it was', () => {
     const closing = { score: 'none', words: 'Coil the ropes.' } as const
-    const then = playing(games, { ...START, known: 'list', closing }, 'beacons')
-    expect(then).toEqual({ ...beacons, known: 'list', closing: { ...START.closing, words: closing.words } })
+    const mine = { known: 'list', notes: false, names_on_screen: false, closing } as const
+    const then = playing(games, { ...START, ...mine, feedback: 'end', answers: 'changeable' }, 'beacons')
+    expect(then).toEqual({ ...beacons, ...mine })
   })
 
   it('stays where the manner is another, as it was chosen, and goes where it cannot be played', () => {

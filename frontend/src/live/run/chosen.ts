@@ -12,17 +12,23 @@ export function playedAs({ game, ...settings }: Settings): GameName | '' {
   return isShown && settings.points ? 'points' : ''
 }
 
-/** What goes with a game, in the manner that was chosen. Who takes part and the own words stay. */
+/** What a game decides; all else stays as it was chosen. */
+const OF_A_GAME = [
+  'answers',
+  'feedback',
+  'time',
+  'points',
+  'show_standings',
+  'close_when_all_answered',
+  'mix_questions',
+] as const
+
+/** What goes with a game, in the manner that was chosen. */
 export function playing(offer: RunOffer, now: Settings, game: GameName | '', chosen?: GameChosen): Settings {
   const found = offer.games.find((one) => one.game === game && one.manner === now.manner)!
   const then = found.settings as Settings
-  return {
-    ...then,
-    game: chosen ?? then.game,
-    known: now.known,
-    questions: now.questions,
-    closing: { ...then.closing, words: now.closing.words },
-  }
+  const decided = Object.fromEntries(OF_A_GAME.map((name) => [name, then[name]]))
+  return { ...now, ...decided, game: chosen ?? then.game }
 }
 
 /**

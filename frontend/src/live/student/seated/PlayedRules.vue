@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What will be played, before it starts; read aloud to whoever wants that. */
-import { ref } from 'vue'
+import { onScopeDispose, ref } from 'vue'
 import type { GameChosen, SpokenPart } from '@/api/types'
 import type { Rules } from '@/games/gameViews'
 import GameRules from '@/games/shared/GameRules.vue'
@@ -12,7 +12,13 @@ import { t as atTheDoor } from '../words'
 const props = defineProps<{ game: GameChosen; speak?: (text: string) => Promise<SpokenPart> }>()
 const speaking = ref(false)
 const error = ref('')
-let stop = (): void => {}
+let sound: ReturnType<typeof playWav> | null = null
+
+function stop(): void {
+  speaking.value = false
+  sound?.stop()
+}
+onScopeDispose(stop)
 
 async function toggle({ name, lines, wins }: Rules): Promise<void> {
   if (speaking.value) return stop()
@@ -22,11 +28,7 @@ async function toggle({ name, lines, wins }: Rules): Promise<void> {
     for (const line of [name, ...lines, wins]) {
       const spoken = await props.speak!(line)
       if (!speaking.value) break
-      const sound = playWav(spoken.wav)
-      stop = () => {
-        speaking.value = false
-        sound.stop()
-      }
+      sound = playWav(spoken.wav)
       await sound.over
       if (!speaking.value) break
     }
