@@ -1,6 +1,7 @@
 """What every game keeps to (`core/games/contract.py`, docs/games.md)."""
 
 import json
+from itertools import product
 from random import Random
 
 import pytest
@@ -9,7 +10,19 @@ from hypothesis import strategies as st
 from pydantic import TypeAdapter
 
 from lantern.core.errors import LanternError
-from lantern.core.games import GAMES, PLAIN, AnyGame, BoardGame, Gain, Play, beacons, game_of, imagined_move, places_of
+from lantern.core.games import (
+    GAMES,
+    PLAIN,
+    AnyGame,
+    BoardGame,
+    Gain,
+    Play,
+    beacons,
+    game_of,
+    imagined_move,
+    places_of,
+    soundings,
+)
 from lantern.core.games.points import PointsSettings
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Phase, Settings, replay
@@ -109,16 +122,32 @@ def a_game(game, manner, chosen):
 
 
 def any_moves(game):
-    move = getattr(game, "move", None)
-    if move is None:
-        return []
-    field = next(name for name in move.model_fields if name != "move")
-    schema = move.model_json_schema()["properties"][field]
-    values = schema.get("enum") or range(schema["minimum"], schema["maximum"] + 1)
-    return [move.model_validate({field: value}) for value in values]
+    """One of each of its moves with every value that it can have, of questions those of the content."""
+    return [one for move in getattr(game, "moves", ()) for one in _each_of(move)]
 
 
-STEPS = ("join", "answer", "answer", "answer", "move", "advance", "out", "in", "pause", "clear", "back", "go", "begin")
+def any_guides(game):
+    return [one for guide in getattr(game, "guides", ()) for one in _each_of(guide)]
+
+
+def _each_of(move):
+    names = [name for name in move.model_fields if name != "move"]
+    schema = move.model_json_schema()["properties"]
+    return [
+        move.model_validate(dict(zip(names, values, strict=True)))
+        for values in product(*(_values_of(schema[name]) for name in names))
+    ]
+
+
+def _values_of(schema):
+    if "anyOf" in schema:
+        return [None, *_values_of(schema["anyOf"][0])]
+    if "minimum" in schema:
+        return range(schema["minimum"], schema["maximum"] + 1)
+    return schema.get("enum") or [item.id for item in CONTENT.items]
+
+
+STEPS = "join answer answer answer move guide advance advance out in pause clear back go begin".split()
 
 
 def a_command(room, game, rng, step):
@@ -131,6 +160,7 @@ def a_command(room, game, rng, step):
     commands = {
         "answer": lambda: c.GiveAnswer(seat, ask, ChoiceAnswer(chosen=(rng.choice("ABB"),))),
         "move": lambda: c.MakeMove(seat, rng.choice(moves)),
+        "guide": lambda: c.GuideGame(rng.choice(any_guides(game) or any_guides(soundings.GAME))),
         "advance": lambda: c.Advance(state.step),
         "out": lambda: c.Remove(seat),
         "in": lambda: c.Restore(seat),

@@ -5,7 +5,8 @@ from typing import get_args
 import pytest
 
 from lantern.core.errors import LanternError
-from lantern.core.games.beacons import JoinTeam
+from lantern.core.games.soundings import GiveTurn
+from lantern.core.games.teams import JoinTeam
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.questions.kinds.letter import LetterItem
 from lantern.core.session import Command, Phase, led, own_pace
@@ -93,6 +94,7 @@ def an_example(command: type, room):
         c.Pause: c.Pause,
         c.WriteNote: lambda: c.WriteNote(1, "What is an isobar?"),
         c.NoteDone: lambda: c.NoteDone(1),
+        c.GuideGame: lambda: c.GuideGame(GiveTurn(team=1)),  # the game of these sessions has no guides
         c.Lock: lambda: c.Lock(True),
         c.TalkOver: lambda: c.TalkOver(ask, 1),
         c.OpenFeedback: c.OpenFeedback,

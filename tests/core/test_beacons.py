@@ -9,8 +9,9 @@ from hypothesis import strategies as st
 
 from lantern.core.classes.needs import Needs
 from lantern.core.errors import NotPossible
-from lantern.core.games.beacons import GAME, LONGEST, MOST_TEAMS, BeaconsSettings, JoinTeam
-from lantern.core.games.contract import Given, Outline
+from lantern.core.games.beacons import GAME, LONGEST, BeaconsSettings
+from lantern.core.games.contract import Given, Newcomer, Outline
+from lantern.core.games.teams import MOST_TEAMS, JoinTeam
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
@@ -22,7 +23,8 @@ from tests.builders import a_session, a_set, at_own_pace, choice
 class Game:
     """Played by hand, without a session."""
 
-    def __init__(self, *, weight=10, own_pace=False, **chosen):
+    def __init__(self, *, weight=10, own_pace=False, known=None, **chosen):
+        self.known = known or {}
         self.chosen = BeaconsSettings(**chosen)
         self.board, self.hands = GAME.start(self.chosen, Outline(weight, own_pace)), {}
         self.moments = count(1)
@@ -32,7 +34,8 @@ class Game:
 
     def join(self, *players):
         for player in players:
-            self.after(GAME.on_join(self.chosen, self.board, self.hands, player, Random(player)))
+            who = Newcomer(player, Random(player), **self.known.get(player, {}))
+            self.after(GAME.on_join(self.chosen, self.board, self.hands, who))
         return self
 
     def begin(self):
@@ -120,7 +123,7 @@ def test_at_own_pace_who_gave_none_of_the_last_answers_is_away_z4():
     assert gained == [0.5] * 5 + [1] * 3
 
 
-def test_who_comes_goes_to_the_smallest_team_z5():
+def test_who_comes_goes_to_the_smallest_team_v1():
     game = Game(teams=4).join(*range(1, 11))
     assert sorted(game.sizes) == [2, 2, 3, 3]
     game.begin()
@@ -130,12 +133,12 @@ def test_who_comes_goes_to_the_smallest_team_z5():
     assert game.hands[11].team == small
 
 
-def test_teams_are_drawn_not_dealt_in_order_z5():
+def test_teams_are_drawn_not_dealt_in_order_v1():
     drawn = {tuple(hand.team for hand in Game(teams=4).join(*range(n, n + 4)).hands.values()) for n in range(20)}
     assert len(drawn) > 5
 
 
-def test_players_choose_until_it_starts_and_the_others_go_to_the_smallest_z5():
+def test_players_choose_until_it_starts_and_the_others_go_to_the_smallest_v2():
     game = Game(teams=3, made="chosen").join(1, 2, 3, 4, 5)
     assert game.sizes == [0, 0, 0]
     for player, team in ((1, 2), (2, 2), (3, 1), (1, 3)):
@@ -150,7 +153,7 @@ def test_players_choose_until_it_starts_and_the_others_go_to_the_smallest_z5():
     assert game.sizes == [2, 2, 2]
 
 
-def test_a_chain_is_as_long_as_the_questions_count_z6():
+def test_a_chain_is_as_long_as_the_questions_count_z5():
     assert Game(weight=12).board.length == 12
     assert Game(weight=12, ends="first").board.length == 9
     assert Game(weight=12, length=5).board.length == 5
@@ -158,7 +161,7 @@ def test_a_chain_is_as_long_as_the_questions_count_z6():
     assert Game(weight=0).board.length == 10
 
 
-def test_those_at_the_end_come_first_in_their_order_and_those_of_one_question_together_z7():
+def test_those_at_the_end_come_first_in_their_order_and_those_of_one_question_together_z6():
     game = Game(teams=4, length=3).join(*range(4))
     first, second, third, fourth = sorted(game.hands, key=lambda player: game.hands[player].team)
     for right in ([first, second, third], [first, second, third], [first, second], [third], [fourth]):
@@ -167,19 +170,19 @@ def test_those_at_the_end_come_first_in_their_order_and_those_of_one_question_to
     assert [team.arrived is not None for team in game.board.teams] == [True, True, True, False]
 
 
-def test_a_shared_device_is_a_team_z8():
+def test_a_shared_device_is_a_team_v5():
     game = Game(made="shared").join(*range(MOST_TEAMS + 1))
     assert game.sizes == [2] + [1] * (MOST_TEAMS - 1)
 
 
-def test_who_sits_at_a_shared_device_is_in_the_roster_and_nowhere_else_z8():
+def test_who_sits_at_a_shared_device_is_in_the_roster_and_nowhere_else_v5():
     room = a_session(a_set(choice()), "Ines Dahl,  Fen Okoro ; Bo", game=BeaconsSettings(made="shared"))
     assert room.names == ["Ines Dahl, Fen Okoro, Bo"]
     (joined,) = (record.event for record in room.history if isinstance(record.event, e.Joined))
     assert room.state.roster[joined.person].name == room.names[0]
 
 
-def test_somebody_taken_out_leaves_the_team_and_comes_back_to_it():
+def test_somebody_taken_out_leaves_the_team_and_comes_back_to_it_v1():
     game = Game(teams=2).join(1, 2, 3)
     team = game.hands[3].team
     game.after(GAME.on_leave(game.chosen, game.board, game.hands, 3))

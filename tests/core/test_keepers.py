@@ -7,7 +7,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lantern.core.errors import HandedIn, NotOpen, NotPossible
-from lantern.core.games.contract import Given, Outline
+from lantern.core.games.contract import Given, Newcomer, Outline
 from lantern.core.games.keepers import GAME, GUST, LENSES, NEXT_LENS, WICK, Buy, KeepersSettings, Light
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Settings
@@ -27,7 +27,7 @@ class Game:
         self.chosen = KeepersSettings(**chosen)
         self.board, self.hands = GAME.start(self.chosen, Outline(10, own_pace=True)), {}
         for player in players:
-            self.after(GAME.on_join(self.chosen, self.board, self.hands, player, Random(player)))
+            self.after(GAME.on_join(self.chosen, self.board, self.hands, Newcomer(player, Random(player))))
 
     def after(self, turn):
         self.board, self.hands = turn.board, {**self.hands, **turn.hands}

@@ -42,10 +42,10 @@ def test_the_samples_of_the_latest_version_have_everything():
     for one in samples("settings", SETTINGS.latest):
         assert one.keys() == Settings.model_fields.keys()
     assert {one["game"]["game"] for one in samples("settings", SETTINGS.latest)} == {game.name for game in GAMES}
-    moves = {one["move"]["move"] for one in samples("event", EVENT.latest) if one["type"] == "moved"}
-    assert moves == {
-        game.move.model_fields["move"].default for game in GAMES if isinstance(game, BoardGame) and game.move
-    }
+    boards = [game for game in GAMES if isinstance(game, BoardGame)]
+    for kind, name in (("moved", "move"), ("guided", "guide")):
+        kept = {one[name]["move"] for one in samples("event", EVENT.latest) if one["type"] == kind}
+        assert kept == {move.model_fields["move"].default for game in boards for move in getattr(game, f"{name}s")}
 
 
 def test_what_is_written_today_is_of_the_latest_version():

@@ -278,6 +278,7 @@ SAYINGS: dict[type, Callable[..., Message]] = {
     e.FeedbackOpened: _plain("feedback_opened", "What was right could be seen from then on."),
     e.Wrote: _wrote,
     e.NoteDone: _plain("note_done", "A note was dealt with."),
+    e.Guided: _plain("guided", "Something was put right in the game."),
     e.OpenedAgain: _plain("opened_again", "The session was opened again."),
     e.StandingsShown: _plain("standings_shown", "The standings were shown."),
     e.Ended: _plain("ended", "The session ended."),

@@ -4,9 +4,10 @@ from collections.abc import Mapping
 from random import Random
 from typing import TYPE_CHECKING, Any
 
-from lantern.core.games import beacons, keepers, points
+from lantern.core.games import beacons, keepers, points, soundings
 from lantern.core.games.contract import (
     NOTHING,
+    Asked,
     BoardGame,
     Gain,
     Game,
@@ -14,6 +15,7 @@ from lantern.core.games.contract import (
     GameSettings,
     GameView,
     Given,
+    Newcomer,
     Outline,
     Play,
     Turn,
@@ -21,7 +23,7 @@ from lantern.core.games.contract import (
 from lantern.core.games.places import places_of
 from lantern.core.values import union_of
 
-GAMES: tuple[Game[Any], ...] = (points.GAME, beacons.GAME, keepers.GAME)
+GAMES: tuple[Game[Any], ...] = (points.GAME, beacons.GAME, keepers.GAME, soundings.GAME)
 
 _BY_NAME = {game.name: game for game in GAMES}
 _BOARDS: dict[str, BoardGame[Any, Any, Any]] = {game.name: game for game in GAMES if isinstance(game, BoardGame)}
@@ -46,11 +48,13 @@ def imagined_move(board: Mapping[str, Any], rng: Random) -> GameMove | None:
 if TYPE_CHECKING:
     AnyGame = GameSettings
     AnyGameMove = GameMove
+    AnyGameGuide = GameMove
     AnyGameScreen = GameView
     AnyGameOwn = GameView
 else:
     AnyGame = union_of((game.settings for game in GAMES), by="game")
-    AnyGameMove = union_of((game.move for game in _BOARDS.values() if game.move), by="move")
+    AnyGameMove = union_of(dict.fromkeys(move for game in _BOARDS.values() for move in game.moves), by="move")
+    AnyGameGuide = union_of(dict.fromkeys(guide for game in _BOARDS.values() for guide in game.guides), by="move")
     AnyGameScreen = union_of((game.screen for game in _BOARDS.values()), by="game")
     AnyGameOwn = union_of((game.own for game in _BOARDS.values()), by="game")
 
@@ -62,15 +66,18 @@ __all__ = [
     "NOTHING",
     "PLAIN",
     "AnyGame",
+    "AnyGameGuide",
     "AnyGameMove",
     "AnyGameOwn",
     "AnyGameScreen",
+    "Asked",
     "BoardGame",
     "Gain",
     "Game",
     "GameMove",
     "GameSettings",
     "Given",
+    "Newcomer",
     "Outline",
     "Play",
     "Turn",

@@ -18,11 +18,11 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from lantern.core.games.contract import BoardGame, GameMove, GameSettings, GameView, Given, Outline, Turn
-from lantern.core.messages import Message, said
+from lantern.core.games.contract import BoardGame, GameSettings, GameView, Given, Newcomer, Outline, Turn
+from lantern.core.games.teams import MOST_TEAMS, JoinTeam, Made, dealt, place_for, refused_to_join
+from lantern.core.messages import Message
 from lantern.core.values import Milliseconds, Value
 
-MOST_TEAMS = 20
 PATIENCE = 2
 SHARE_OF_FIRST = 0.7
 """How long a chain is that somebody shall reach the end of, as a share of what the questions count."""
@@ -31,22 +31,15 @@ TINY = 1e-6
 
 
 class BeaconsSettings(GameSettings):
-    """`teams`: how many; `made`: drawn, chosen by the players, or one for each shared device. `ends`: who is first at
-    the end of the chain has won, or who is furthest when the questions are over. `length`: beacons of a chain, None for
-    what goes with the questions."""
+    """`teams`: how many; there is one for each shared device. `ends`: who is first at the end of the chain has won, or
+    who is furthest when the questions are over. `length`: beacons of a chain, None for what goes with the
+    questions."""
 
     game: Literal["beacons"] = "beacons"
     teams: Annotated[int, Field(ge=2, le=MOST_TEAMS)] = 4
-    made: Literal["drawn", "chosen", "shared"] = "drawn"
+    made: Made = "drawn"
     ends: Literal["first", "furthest"] = "furthest"
     length: Annotated[int, Field(ge=3, le=LONGEST)] | None = None
-
-
-class JoinTeam(GameMove):
-    """Into this team, from 1, as long as it has not begun."""
-
-    move: Literal["join_team"] = "join_team"
-    team: Annotated[int, Field(ge=1, le=MOST_TEAMS)]
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,13 +59,15 @@ class Team:
 
 @dataclass(frozen=True)
 class Coast:
-    """`moment` is that of the last question that was led."""
+    """`moment` is that of the last question that was led. `groups` of the class list stand for the teams of their
+    places."""
 
     length: int
     teams: tuple[Team, ...]
     own_pace: bool
     begun: bool = False
     moment: Milliseconds = 0
+    groups: tuple[str, ...] = ()
 
     @cached_property
     def lines(self) -> tuple["TeamLine", ...]:
@@ -95,12 +90,13 @@ class Coast:
 @dataclass(frozen=True, slots=True)
 class Mate:
     """`team` from 0; None before it is decided. `last` is the turn of its last answer, `light` what its
-    answers were worth to the team."""
+    answers were worth to the team. `earlier` is the mean of earlier marks, as long as that decides."""
 
     team: int | None
     last: int = 0
     light: float = 0.0
     out: bool = False
+    earlier: float | None = None
 
 
 class TeamLine(Value):
@@ -120,7 +116,7 @@ class BeaconsScreen(GameView):
     game: Literal["beacons"] = "beacons"
     length: int
     ends: Literal["first", "furthest"]
-    made: Literal["drawn", "chosen", "shared"]
+    made: Made
     begun: bool
     teams: tuple[TeamLine, ...]
 
@@ -144,12 +140,15 @@ Next = Turn[Coast, Mate]
 class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
     name = "beacons"
     settings = BeaconsSettings
-    move = JoinTeam
+    moves = (JoinTeam,)
     screen = BeaconsScreen
     own = BeaconsOwn
 
     def shares_devices(self, chosen: BeaconsSettings) -> bool:
         return chosen.made == "shared"
+
+    def knows_earlier(self, chosen: BeaconsSettings) -> bool:
+        return chosen.made == "balanced"
 
     def start(self, chosen: BeaconsSettings, outline: Outline) -> Coast:
         weight = outline.weight or USUAL_LENGTH
@@ -157,15 +156,16 @@ class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
         length = chosen.length or min(LONGEST, max(1, usual))
         return Coast(length, (Team(),) * (MOST_TEAMS if chosen.made == "shared" else chosen.teams), outline.own_pace)
 
-    def on_join(self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int, rng: Random) -> Next:
-        known = hands.get(player)
+    def on_join(self, chosen: BeaconsSettings, board: Coast, hands: Hands, who: Newcomer) -> Next:
+        known = hands.get(who.player)
         if known is not None and not known.out:
             return Turn(board)
         if known is not None and known.team is not None:
-            return _enter(board, known, player, known.team)
-        if chosen.made == "chosen" and not board.begun:
-            return Turn(board, {player: Mate(None)})
-        return _enter(board, Mate(None), player, self._smallest(chosen, board, rng))
+            return _enter(board, known, who.player, known.team)
+        place = place_for(chosen.made, _sizes(board), who, board.groups, begun=board.begun)
+        if place.team is None:
+            return Turn(board, {who.player: Mate(None, earlier=who.earlier)})
+        return _enter(replace(board, groups=place.groups), Mate(None), who.player, place.team)
 
     def on_leave(self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int) -> Next:
         hand = hands.get(player)
@@ -174,22 +174,15 @@ class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
         return Turn(_left(board, hand.team), {player: replace(hand, out=True)})
 
     def on_begin(self, chosen: BeaconsSettings, board: Coast, hands: Hands, rng: Random) -> Next:
-        """Whoever has not chosen a team by now goes to the smallest."""
+        """Whoever has no team by now gets one."""
         if board.begun:
             return Turn(board)
+        waiting = {player: hand.earlier for player, hand in hands.items() if hand.team is None and not hand.out}
         board, found = replace(board, begun=True), dict[int, Mate]()
-        for player, hand in hands.items():
-            if hand.team is None and not hand.out:
-                turn = _enter(board, hand, player, self._smallest(chosen, board, rng))
-                board, found = turn.board, found | dict(turn.hands)
+        for player, team in dealt(chosen.made, _sizes(board), waiting, rng).items():
+            turn = _enter(board, hands[player], player, team)
+            board, found = turn.board, found | dict(turn.hands)
         return Turn(board, found)
-
-    def _smallest(self, chosen: BeaconsSettings, board: Coast, rng: Random) -> int:
-        """Of equal ones any while teams are drawn, the first once it has begun. A shared device is a team by itself as
-        long as there is one."""
-        least = min(team.members for team in board.teams)
-        found = [number for number, team in enumerate(board.teams) if team.members == least]
-        return rng.choice(found) if chosen.made == "drawn" and not board.begun else found[0]
 
     def on_answer(self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int, given: Given) -> Next:
         hand = hands.get(player)
@@ -220,9 +213,7 @@ class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
     def refused(
         self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int, move: JoinTeam
     ) -> Message | None:
-        if chosen.made != "chosen" or move.team > len(board.teams):
-            return said("no_such_team", "There is no such team to choose.")
-        return said("game_has_begun", "It has begun, so teams stay as they are.") if board.begun else None
+        return refused_to_join(chosen.made, len(board.teams), move, begun=board.begun)
 
     def on_move(self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int, move: JoinTeam) -> Next:
         hand = hands[player]
@@ -257,9 +248,13 @@ class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
         )
 
 
+def _sizes(board: Coast) -> list[int]:
+    return [team.members for team in board.teams]
+
+
 def _with(board: Coast, number: int, team: Team) -> Coast:
     teams = (*board.teams[:number], team, *board.teams[number + 1 :])
-    return Coast(board.length, teams, board.own_pace, board.begun, board.moment)
+    return Coast(board.length, teams, board.own_pace, board.begun, board.moment, board.groups)
 
 
 def _enter(board: Coast, hand: Mate, player: int, number: int) -> Next:

@@ -10,7 +10,7 @@
 """
 
 from abc import ABC, abstractmethod
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from random import Random
 from typing import Any, Generic, Literal, NamedTuple, TypeVar
@@ -61,25 +61,46 @@ class Gain(NamedTuple):
 NOTHING = Gain(0, 0)
 
 
+class Asked(NamedTuple):
+    """A question that counts in a game, for a board that lays them out: its id, its `weight`, and its first topic,
+    empty where it has none."""
+
+    question: str
+    weight: int
+    topic: str
+
+
 class Outline(NamedTuple):
-    """What a board has to know of what will be asked: how much its questions count together, for each player, and
-    whether everybody goes at their own pace."""
+    """What a board has to know of what will be asked: how much its questions count together, for each player, whether
+    everybody goes at their own pace, and which questions they are, in the order of the session."""
 
     weight: int
     own_pace: bool
+    questions: tuple[Asked, ...] = ()
+
+
+class Newcomer(NamedTuple):
+    """Who comes in. `group` is the one that the class list has them in, `earlier` their mean mark in the class's
+    sessions so far, 0..1, where that is known. `rng` is this player's own."""
+
+    player: int
+    rng: Random
+    group: str = ""
+    earlier: float | None = None
 
 
 class Given(NamedTuple):
     """An answer as a game with a board is told of it: its mark 0..1, and what its question counts.
 
     `pace` is how much longer than others this player may take, 1 for most: nobody shall fall behind by it. `moment`
-    orders what happened: what the class was told at once has the same.
+    orders what happened: what the class was told at once has the same. `question` is its id.
     """
 
     mark: float
     weight: int
     pace: float
     moment: Milliseconds
+    question: str = ""
 
 
 Chosen = TypeVar("Chosen", bound=GameSettings)
@@ -119,20 +140,32 @@ class Game(ABC, Generic[Chosen]):
         """Whether several players sit at each device: who joins names them all."""
         return False
 
+    def knows_earlier(self, chosen: Chosen) -> bool:
+        """Whether it looks at marks of earlier sessions."""
+        return False
+
+    def asks(self, chosen: Chosen, questions: Sequence[Asked]) -> frozenset[str]:
+        """Which of these there is room for, by their ids."""
+        return frozenset(one.question for one in questions)
+
     def gain(self, chosen: Chosen, play: Play) -> Gain:
         """What this answer earns."""
         return NOTHING
 
 
 class BoardGame(Game[Chosen], Generic[Chosen, Board, Hand]):
-    """A game with a state of its own. `move` is what players can do (None: nothing but answer), `screen` and `own` are
-    the shapes of what the room and one player see. Hands of players who were taken out stay: they may come back."""
+    """A game with a state of its own. `moves` are what players can do besides answering, `guides` what the desk can do
+    in it, `screen` and `own` are the shapes of what the room and one player see. Hands of players who were taken out
+    stay: they may come back."""
 
     goes_round = False
     """At own pace: what was missed comes back, and what was right comes round again, until it ends."""
     usual_minutes: int | None = None
     """It ends for all at once, after so many minutes if nothing else is said."""
-    move: type[GameMove] | None = None
+    chooses_questions = False
+    """Led: the board is looked at before each question, and says which comes next (`following`)."""
+    moves: tuple[type[GameMove], ...] = ()
+    guides: tuple[type[GameMove], ...] = ()
     screen: type[GameView]
     own: type[GameView]
 
@@ -141,9 +174,7 @@ class BoardGame(Game[Chosen], Generic[Chosen, Board, Hand]):
         """The board before anybody is there."""
 
     @abstractmethod
-    def on_join(
-        self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], player: int, rng: Random
-    ) -> Turn[Board, Hand]:
+    def on_join(self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], who: Newcomer) -> Turn[Board, Hand]:
         """Somebody comes in, at any time, or comes back after having been taken out."""
 
     @abstractmethod
@@ -151,14 +182,26 @@ class BoardGame(Game[Chosen], Generic[Chosen, Board, Hand]):
         """Somebody is taken out."""
 
     def on_begin(self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], rng: Random) -> Turn[Board, Hand]:
-        """A question is opened, or everybody may start. It is told each time; the first is what matters."""
+        """The first question is opened, or everybody may start. It is told each time that one is."""
         return Turn(board)
+
+    def on_open(self, chosen: Chosen, board: Board, question: str) -> Board:
+        """Led: a question takes answers, for the first time or again."""
+        return board
+
+    def on_close(self, chosen: Chosen, board: Board, question: str, *, was_asked: bool) -> Board:
+        """Led: it takes none any more. It was never asked where it was left before anybody answered."""
+        return board
 
     @abstractmethod
     def on_answer(
         self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], player: int, given: Given
     ) -> Turn[Board, Hand]:
         """The mark of an answer may be told."""
+
+    def on_told(self, chosen: Chosen, board: Board, question: str) -> Board:
+        """Led: every mark of this question has been told, if there was any."""
+        return board
 
     def refused(
         self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], player: int, move: Any
@@ -171,6 +214,22 @@ class BoardGame(Game[Chosen], Generic[Chosen, Board, Hand]):
     ) -> Turn[Board, Hand]:
         """A player did something that was not refused."""
         return Turn(board)
+
+    def opens(self, chosen: Chosen, board: Board, move: Any) -> str | None:
+        """The question that this move of a player asks for, which is opened where the board is looked at."""
+        return None
+
+    def following(self, chosen: Chosen, board: Board) -> str | None:
+        """The question that comes next, where it `chooses_questions`."""
+        return None
+
+    def guide_refused(self, chosen: Chosen, board: Board, guide: Any) -> Message | None:
+        """Why the desk cannot do this."""
+        return None
+
+    def on_guide(self, chosen: Chosen, board: Board, guide: Any) -> Board:
+        """The desk did something in the game that was not refused."""
+        return board
 
     def done(self, chosen: Chosen, hand: Hand) -> bool:
         """At own pace: whether this player has reached what there was to reach."""

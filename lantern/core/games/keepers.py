@@ -15,7 +15,7 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from lantern.core.games.contract import BoardGame, GameMove, GameSettings, GameView, Given, Outline, Turn
+from lantern.core.games.contract import BoardGame, GameMove, GameSettings, GameView, Given, Newcomer, Outline, Turn
 from lantern.core.messages import Message, said
 from lantern.core.values import Value
 
@@ -124,15 +124,15 @@ class Keepers(BoardGame[KeepersSettings, Station, Light]):
     ranks_players = True
     goes_round = True
     usual_minutes = 20
-    move = Buy
+    moves = (Buy,)
     screen = KeepersScreen
     own = KeepersOwn
 
     def start(self, chosen: KeepersSettings, outline: Outline) -> Station:
         return Station()
 
-    def on_join(self, chosen: KeepersSettings, board: Station, hands: Hands, player: int, rng: Random) -> Next:
-        return Turn(board, {player: replace(hands.get(player, Light()), out=False)})
+    def on_join(self, chosen: KeepersSettings, board: Station, hands: Hands, who: Newcomer) -> Next:
+        return Turn(board, {who.player: replace(hands.get(who.player, Light()), out=False)})
 
     def on_leave(self, chosen: KeepersSettings, board: Station, hands: Hands, player: int) -> Next:
         return Turn(board, {player: replace(hands.get(player, Light()), out=True)})

@@ -12,7 +12,7 @@ from typing import Any
 
 from lantern.core import errors
 from lantern.core.classes.needs import NONE
-from lantern.core.games import AnyGameOwn, AnyGameScreen, BoardGame, Given, Turn, board_game_of
+from lantern.core.games import AnyGameMove, AnyGameOwn, AnyGameScreen, BoardGame, Given, Newcomer, Turn, board_game_of
 from lantern.core.messages import said
 from lantern.core.questions.items import Question
 from lantern.core.session import commands as c
@@ -29,6 +29,7 @@ PACE_WITHOUT_A_LIMIT = 2.0
 """What no limit counts as, where what one does in a time is what counts."""
 
 NOTHING_TO_DO = said("no_moves", "There is nothing to do in this game but to answer.")
+NOTHING_TO_GUIDE = said("no_guides", "This game needs nothing from the desk.")
 
 Hands = Mapping[int, Any]
 Events = list[e.Event]
@@ -41,7 +42,7 @@ def board_of(state: State) -> BoardGame[Any, Any, Any] | None:
 def make_move(state: State, command: c.MakeMove, sent: Sent) -> Events:
     seat, game = own_seat(state, command.seat, sent), board_of(state)
     move = command.move
-    if game is None or game.move is None or not isinstance(move, game.move):
+    if game is None or not isinstance(move, game.moves):
         raise errors.NotPossible(NOTHING_TO_DO)
     if sent.number <= state.moved.get(seat.number, 0):
         return []
@@ -64,13 +65,34 @@ def on_moved(state: State, recorded: Recorded) -> State:
     return _after(state, game.on_move(state.settings.game, state.board, state.hands, seat, event.move))
 
 
+def asked_for(state: State, move: AnyGameMove) -> str | None:
+    """The question that a player's move asks for."""
+    game = board_of(state)
+    return game.opens(state.settings.game, state.board, move) if game else None
+
+
+def guide(state: State, command: c.GuideGame, sent: Sent) -> Events:
+    game = board_of(state)
+    if game is None or not isinstance(command.guide, game.guides):
+        raise errors.NotPossible(NOTHING_TO_GUIDE)
+    refusal = game.guide_refused(state.settings.game, state.board, command.guide)
+    if refusal is not None:
+        raise errors.NotPossible(refusal)
+    return [e.Guided(command.guide)]
+
+
+def on_guided(state: State, event: e.Guided) -> State:
+    game = board_of(state)
+    return state if game is None else _with_board(state, game.on_guide(state.settings.game, state.board, event.guide))
+
+
 def joined(state: State, seat: int) -> State:
     """With somebody who came in, or came back."""
     game = board_of(state)
     if game is None:
         return state
-    rng = Random(f"{state.seed}:game:{seat}")
-    return _after(state, game.on_join(state.settings.game, state.board, state.hands, seat, rng))
+    who = Newcomer(seat, Random(f"{state.seed}:game:{seat}"), state.seats[seat].group, state.seats[seat].earlier)
+    return _after(state, game.on_join(state.settings.game, state.board, state.hands, who))
 
 
 def left(state: State, seat: int) -> State:
@@ -87,13 +109,27 @@ def begun(state: State) -> State:
     return _after(state, game.on_begin(state.settings.game, state.board, state.hands, rng))
 
 
+def opened(state: State, question: str) -> State:
+    """With a question that takes answers, in a session that is led."""
+    state, game = begun(state), board_of(state)
+    return _with_board(state, game.on_open(state.settings.game, state.board, question)) if game else state
+
+
+def closed(state: State, question: str, *, was_asked: bool = True) -> State:
+    """With a question that takes no answers any more."""
+    game = board_of(state)
+    if game is None:
+        return state
+    return _with_board(state, game.on_close(state.settings.game, state.board, question, was_asked=was_asked))
+
+
 def turn_of(state: State, ask: Ask, response: Response) -> Turn[Any, Any] | None:
     """What an answer leads to at own pace; None for nothing. Everybody may have the questions in another order, and
     that decides nothing: each counts alike."""
     game, item = board_of(state), state.item(ask.item_id)
     if game is None or response.mark is None or not isinstance(item, Question):
         return None
-    given = Given(response.mark, min(1, item.weight), pace_of(state, state.seats[response.seat]), response.at)
+    given = Given(response.mark, min(1, item.weight), pace_of(state, state.seats[response.seat]), response.at, item.id)
     return game.on_answer(state.settings.game, state.board, state.hands, response.seat, given)
 
 
@@ -115,9 +151,10 @@ def told(state: State) -> State:
         state = changed(state, played=state.played | {ask.item_id})
         for response in sorted(ask.responses.values(), key=lambda one: (one.at, one.seat)):
             if response.mark is not None:
-                given = Given(response.mark, item.weight, 1.0, ask.opening)
+                given = Given(response.mark, item.weight, 1.0, ask.opening, item.id)
                 turn = game.on_answer(state.settings.game, state.board, state.hands, response.seat, given)
                 state = _after(state, turn)
+        state = _with_board(state, game.on_told(state.settings.game, state.board, item.id))
     return state
 
 
@@ -180,6 +217,29 @@ def _everybody(state: State) -> State:
 def _after(state: State, turn: Turn[Any, Any]) -> State:
     hands = {**state.hands, **turn.hands} if turn.hands else state.hands
     return changed(state, board=turn.board, hands=hands)
+
+
+def _with_board(state: State, board: Any) -> State:
+    return state if board is state.board else changed(state, board=board)
+
+
+def is_guided(state: State) -> bool:
+    """Whether the desk can do anything in the game."""
+    game = board_of(state)
+    return game is not None and bool(game.guides)
+
+
+def chooses_questions(state: State) -> bool:
+    """Whether the board is looked at before each question, and says which comes next."""
+    game = board_of(state)
+    return game is not None and game.chooses_questions and not state.is_own_pace
+
+
+def following(state: State) -> str | None:
+    """The question that comes next by the board."""
+    game = board_of(state)
+    found = game.following(state.settings.game, state.board) if game else None
+    return found if found in state.items else None
 
 
 def is_over(state: State) -> bool:

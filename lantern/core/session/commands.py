@@ -11,7 +11,7 @@ from typing import Annotated, ClassVar, Literal
 from pydantic import ConfigDict, Field
 
 from lantern.core.classes.needs import NONE, Needs
-from lantern.core.games import AnyGameMove
+from lantern.core.games import AnyGameGuide, AnyGameMove
 from lantern.core.questions import AnyAnswer, AnyItem
 from lantern.core.questions.items import Answer as AnswerValue
 from lantern.core.questions.items import ResultForm
@@ -381,6 +381,14 @@ class Write(_Strict):
 
 
 @dataclass(frozen=True)
+class GuideGame(_Strict):
+    """The desk does something in the game that is played."""
+
+    guide: AnyGameGuide
+    do: Literal["guide_game"] = "guide_game"
+
+
+@dataclass(frozen=True)
 class NoteDone(_Strict):
     """A student's note has been dealt with."""
 
@@ -405,7 +413,7 @@ class Join:
     """`key` is made by the device: joining twice with the same key takes one seat. `person` is a new opaque id.
 
     `member` is who it is in the class list, found by the server; `proven` by a phrase, so that the seat may be taken
-    over from another device.
+    over from another device. `group` and `earlier` are there where the game looks at them (`Seat`).
     """
 
     name: str
@@ -415,6 +423,8 @@ class Join:
     record_id: str = ""
     proven: bool = False
     needs: Needs = NONE
+    group: str = ""
+    earlier: float | None = None
 
 
 @dataclass(frozen=True)
@@ -573,6 +583,7 @@ OfTheDesk = (
     | ReopenPaper
     | Write
     | NoteDone
+    | GuideGame
     | OpenAgain
     | End
 )

@@ -26,6 +26,7 @@ ALWAYS: Handlers = {
     c.LiftFog: people.lift_fog,
     c.Write: pausing.write,
     c.NoteDone: notes.note_done,
+    c.GuideGame: boards.guide,
     c.TimeUp: nothing,
     c.PaperTimeUp: nothing,
     c.CloseIfAllAnswered: nothing,

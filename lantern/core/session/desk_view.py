@@ -19,7 +19,7 @@ from lantern.core.questions.items import Item, ResultForm, is_scored, title_of
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.allowing import class_deadline, waited_for
 from lantern.core.session.asking import told_asks
-from lantern.core.session.boards import is_over, shown_board
+from lantern.core.session.boards import is_guided, is_over, shown_board
 from lantern.core.session.engine import commands_of
 from lantern.core.session.model import Ask, Phase, Seat, State
 from lantern.core.session.moves import Move, goes_on_at, neighbour, next_move
@@ -344,6 +344,8 @@ def _useless(state: State) -> set[str]:
         names.add("give_time")
     if state.settings.feedback != "opened" or state.told:
         names.add("open_feedback")
+    if not is_guided(state):
+        names.add("guide_game")
     return names
 
 

@@ -10,7 +10,7 @@
 from collections.abc import Iterable, Sequence
 from random import Random
 
-from lantern.core.games import board_game_of
+from lantern.core.games import Asked, board_game_of
 from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, Question, is_scored
@@ -69,6 +69,15 @@ def why_unplayed(item: Item) -> Message | None:
     if kind.key(item) is None:
         return said("unplayed_unmarked", "marked by hand, or with no key yet")
     return None if item.weight else said("unplayed_no_weight", "counts for nothing")
+
+
+def playable(items: Iterable[Item]) -> tuple[Asked, ...]:
+    """Those that count in a game, as it is told of them."""
+    return tuple(
+        Asked(item.id, item.weight, item.tags[0] if item.tags else "")
+        for item in items
+        if isinstance(item, Question) and why_unplayed(item) is None
+    )
 
 
 def _is_asked(item: Item) -> bool:

@@ -22,7 +22,8 @@ from lantern.core.values import Milliseconds
 
 def _on_joined(state: State, event: e.Joined) -> State:
     is_open = state.ask is not None and state.ask.is_open
-    seat = Seat(event.seat, event.person, event.key, since=state.openings - is_open)
+    since = state.openings - is_open
+    seat = Seat(event.seat, event.person, event.key, since=since, group=event.group, earlier=event.earlier)
     state = changed(
         state,
         seats={**state.seats, seat.number: seat},
@@ -91,7 +92,7 @@ def _on_opened(state: State, event: e.Opened, at: Milliseconds) -> State:
     state = settled(with_asks(state, ask))
     if is_again:
         state = changed(state, laid=(*state.laid, rounds.Laid((ask.id,), again=True)))
-    return _moved(boards.begun(state), Phase.OPEN, item_id)
+    return _moved(boards.opened(state, item_id), Phase.OPEN, item_id)
 
 
 def _on_answered(state: State, recorded: Recorded) -> State:
@@ -149,14 +150,15 @@ def _came_to_it(state: State, ask: Ask, seat: int) -> Milliseconds:
 
 
 def _on_closed(state: State, event: e.Closed) -> State:
-    return _moved(_with_ask(state, event.ask, is_open=False), Phase.CLOSED, state.asks[event.ask].item_id)
+    item_id = state.asks[event.ask].item_id
+    return _moved(boards.closed(_with_ask(state, event.ask, is_open=False), item_id), Phase.CLOSED, item_id)
 
 
 def _on_withdrawn(state: State, event: e.Withdrawn) -> State:
     """With it goes its place among what can be brought back."""
     asks = {ask_id: ask for ask_id, ask in state.asks.items() if ask_id != event.ask}
     laid = tuple(one for one in state.laid if not (one.again and event.ask in one.asks))
-    state = settled(changed(state, asks=asks, laid=laid))
+    state = boards.closed(settled(changed(state, asks=asks, laid=laid)), parts_of(event.ask)[0], was_asked=False)
     return impromptu.without_unasked(state, parts_of(event.ask)[0])
 
 
@@ -339,6 +341,7 @@ EVENTS: dict[type, Evolver] = {
     e.Noted: notes.on_noted,
     e.NoteDone: _of(notes.on_note_done),
     e.Moved: boards.on_moved,
+    e.Guided: _of(boards.on_guided),
     e.Started: lambda s, r: _on_started(s, r.at),
     e.PaperDrawn: _on_paper_drawn,
     e.WentTo: _on_went_to,

@@ -10,7 +10,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.classes.needs import NONE, Needs
-from lantern.core.games import AnyGameMove
+from lantern.core.games import AnyGameGuide, AnyGameMove
 from lantern.core.questions import AnyAnswer, AnyItem
 from lantern.core.questions.items import ResultForm
 from lantern.core.session.settings import WallSettings
@@ -19,11 +19,14 @@ from lantern.core.values import Milliseconds
 
 @dataclass(frozen=True, slots=True)
 class Joined:
-    """`person` is an opaque id; `key` was made by the device."""
+    """`person` is an opaque id; `key` was made by the device. `group` and `earlier` are there where the game looks at
+    them."""
 
     seat: int
     person: str
     key: str
+    group: str = ""
+    earlier: float | None = None
     type: Literal["joined"] = "joined"
 
 
@@ -376,6 +379,14 @@ class Moved:
 
 
 @dataclass(frozen=True, slots=True)
+class Guided:
+    """The desk did this in the game."""
+
+    guide: AnyGameGuide
+    type: Literal["guided"] = "guided"
+
+
+@dataclass(frozen=True, slots=True)
 class Started:
     """A session at own pace takes answers, to every question."""
 
@@ -527,6 +538,7 @@ StoredEvent = (
     | Noted
     | NoteDone
     | Moved
+    | Guided
     | Started
     | PaperDrawn
     | WentTo

@@ -5,7 +5,7 @@ from collections.abc import Callable, Sequence
 from lantern.core import errors
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
-from lantern.core.session import backing, impromptu, pausing, placing, rounds, votes
+from lantern.core.session import backing, boards, impromptu, pausing, placing, rounds, votes
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Sent
@@ -142,6 +142,13 @@ def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
     return (e.Answered(command.ask, command.answer),)
 
 
+def _make_move(state: State, command: c.MakeMove, sent: Sent) -> Events:
+    """What a player asks for while the board is looked at is opened at once."""
+    moved = boards.make_move(state, command, sent)
+    wanted = boards.asked_for(state, command.move) if moved and state.phase is Phase.STANDINGS else None
+    return [*moved, *(_show(state, wanted, sent) if wanted else [])]
+
+
 def _time_up(state: State, command: c.TimeUp, sent: Sent) -> Events:
     ask = state.ask
     is_due = ask is not None and ask.id == command.ask and ask.deadline == command.deadline
@@ -166,6 +173,7 @@ _ANYWHERE: Handlers = RUNNING | {
     c.BringBack: rounds.bring_back,
     c.End: _end,
     c.GoOn: _go_on,
+    c.MakeMove: _make_move,
 }
 # An answer that was acknowledged may be sent again after the question closed: it must be told so.
 _ASKED: Handlers = (

@@ -12,7 +12,7 @@ from lantern.core.games import PLAIN, BoardGame, Game, board_game_of, game_of
 from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, Question, title_of
-from lantern.core.session.drawing import asked_of_all, drawn_for, why_unplayed
+from lantern.core.session.drawing import asked_of_all, drawn_for, playable, why_unplayed
 from lantern.core.session.settings import Answers, Manner, Settings, Timing
 from lantern.core.values import Value
 
@@ -24,6 +24,7 @@ SWITCHES: tuple[tuple[Manner, Answers], ...] = (
 )
 MANNERS: tuple[Manner, ...] = ("led", "own_pace")
 SHOWN_IN_THE_END = said("plan_shows_end", "Devices tell what was right when the session ends.")
+NO_ROOM = said("unplayed_no_room", "there is no place for it on the board")
 ROUGHLY = 45
 """Seconds that a question without a time limit is taken to need."""
 
@@ -103,13 +104,14 @@ def planned(items: Sequence[Item], settings: Settings, pace: float | None = None
     number = count(1)
     numbers = {item.id: next(number) for item in items if kind_of(item).is_asked}
     others = asked_of_all(items, settings.model_copy(update={"game": PLAIN}), "a plan")
-    why = [(item, why_unplayed(item)) for item in others]
+    played = game_of(settings.game).asks(settings.game, playable(others))
+    why = [(item, why_unplayed(item) or (None if item.id in played else NO_ROOM)) for item in others]
     return Planned(
         questions=len(questions),
         minutes=max(1, round(seconds / 60)),
         sentences=in_sentences(settings),
         pace=pace or USUAL_PACE,
-        played=sum(why_unplayed(item) is None for item in questions),
+        played=sum(item.id in played for item in questions),
         unplayed=tuple(
             Unplayed(number=numbers.get(item.id), title=title_of(item), why=reason) for item, reason in why if reason
         ),

@@ -13,7 +13,7 @@ from lantern.core.questions.content import SetContent
 from lantern.core.questions.items import Answer, Item, Question, ResultForm, counts, is_scored
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.actors import Actor
-from lantern.core.session.drawing import asked_of_all, drawn_for
+from lantern.core.session.drawing import asked_of_all, drawn_for, playable
 from lantern.core.session.paper import Paper
 from lantern.core.session.roster import Roster
 from lantern.core.session.settings import Settings, WallSettings
@@ -37,7 +37,8 @@ class Seat:
     """One student in the session. `person` is who it is in the roster; `key` is the id its device made when joining.
 
     `since` is how many openings of questions were over by then: what was asked later was asked of this student.
-    `free`: the teacher lets this person go on on another device.
+    `free`: the teacher lets this person go on on another device. `group` and `earlier` are what the game looks at, if
+    it does: the group of the class list, and the mean mark in the class's sessions before. Nobody is told either.
     """
 
     number: int
@@ -47,6 +48,8 @@ class Seat:
     fog_lifted: bool = False
     since: int = 0
     free: bool = False
+    group: str = ""
+    earlier: float | None = None
 
 
 class Response(NamedTuple):
@@ -366,7 +369,7 @@ def new_board(items: Sequence[Item], settings: Settings, seed: str) -> Any:
     drawn = set(drawn_for(items, settings, seed, 0)) if settings.is_own_pace else {item.id for item in items}
     scored = [item for item in items if item.id in drawn and isinstance(item, Question) and is_scored(item)]
     weight = sum(min(1, item.weight) if settings.is_own_pace else item.weight for item in scored)
-    return game.start(settings.game, Outline(weight, settings.is_own_pace))
+    return game.start(settings.game, Outline(weight, settings.is_own_pace, playable(scored)))
 
 
 def _mixed(items: Iterable[Item], seed: str) -> Iterator[Item]:

@@ -4,7 +4,7 @@ from enum import StrEnum
 
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, Question, explanation_html, is_scored
-from lantern.core.session.boards import is_over
+from lantern.core.session.boards import chooses_questions, following, is_over
 from lantern.core.session.model import Phase, State
 from lantern.core.values import Milliseconds
 
@@ -45,7 +45,8 @@ def next_move(state: State) -> Move:
     if state.phase is Phase.ENDED:
         return Move.END
     if item_after(state) and not is_over(state):
-        return Move.NEXT
+        looks_first = chooses_questions(state) and state.phase is not Phase.STANDINGS
+        return Move.STANDINGS if looks_first else Move.NEXT
     return Move.ASK_NOW if state.is_unprepared else Move.END
 
 
@@ -67,7 +68,9 @@ def goes_on_at(state: State) -> Milliseconds | None:
 
 
 def item_after(state: State) -> str | None:
-    """The next item that has not been shown yet."""
+    """The next item that has not been shown yet; where the game chooses, what it says."""
+    if chooses_questions(state):
+        return following(state)
     ids = state.ids
     start = ids.index(state.cursor) + 1 if state.cursor else 0
     return next((item_id for item_id in ids[start:] if not state.was_shown(item_id)), None)

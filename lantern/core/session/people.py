@@ -25,7 +25,7 @@ def join(state: State, command: c.Join, sent: Sent) -> Events:
         return _claimed(held, command)
     if state.locked:
         raise errors.NotPossible(said("doors_locked", "The doors are locked. Ask your teacher to let you in."))
-    joined = e.Joined(len(state.seats) + 1, command.person, command.key)
+    joined = e.Joined(len(state.seats) + 1, command.person, command.key, command.group, command.earlier)
     if state.settings.known == "nobody":
         return [joined]
     name = _asked_for(state, command)

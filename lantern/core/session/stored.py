@@ -92,7 +92,12 @@ def _with_an_order(event: Json) -> Json:
     return {**event, "order": 0} if event["type"] == "paper_drawn" else event
 
 
-EVENT = Shape((_people_and_rounds, _with_an_order))
+def _with_what_a_game_looks_at(event: Json) -> Json:
+    """Version 4: who joins has a group, and earlier marks, where the game looks at them. Before, none did."""
+    return {**event, "group": "", "earlier": None} if event["type"] == "joined" else event
+
+
+EVENT = Shape((_people_and_rounds, _with_an_order, _with_what_a_game_looks_at))
 SETTINGS = Shape((_with_papers, _with_a_game, _with_how_they_are_known, _with_two_switches))
 
 
