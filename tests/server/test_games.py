@@ -26,6 +26,7 @@ def test_what_can_be_played_is_offered_with_the_settings_that_fit(teacher, knots
         ("beacons", "led"),
         ("beacons", "own_pace"),
         ("keepers", "own_pace"),
+        ("soundings", "led"),
     ]
     for one in offer["games"]:
         teacher.start(knots, **one["settings"])
@@ -122,3 +123,60 @@ def test_a_process_that_has_never_seen_it_loads_the_same_game(own_server, settin
     body = {"text": "Everybody in your team answers."}
     codes = [students[0].http.post("/api/live/student/spoken", json=body).status_code for _ in range(42)]
     assert codes == [200] * 40 + [429] * 2
+
+
+@pytest.fixture
+def watch(teacher):
+    """A class of four in two groups, by name; how a session of it is begun, and how its members come in."""
+    of_class = teacher.call("POST", "/classes", {"name": "8C"})["id"]
+    for number, name in enumerate(("Alva", "Bo", "Cyrus", "Dora")):
+        form = {"name": name, "group": ("Bow  watch", "stern watch")[number // 2]}
+        teacher.call("POST", f"/classes/{of_class}/members", form)
+
+    def begin(number, **game):
+        body = {
+            "set": number,
+            "of_class": of_class,
+            "settings": {"known": "list", "close_when_all_answered": False, "game": game},
+        }
+        return teacher.call("POST", "/live/sessions", body)
+
+    return begin
+
+
+def _come_in(teacher, session, names):
+    """By name: how each answers over HTTP."""
+    code, url = session["code"], str(teacher.http.base_url)
+    listed = {one["name"]: one["key"] for one in teacher.call("GET", f"/live/codes/{code}")["names"]}
+    return {name: SeatClient(url, code, name, member=listed[name]) for name in names}
+
+
+def _team(student):
+    return student.told["mine"]["board"]["team"]["number"]
+
+
+def test_teams_are_as_the_class_list_has_its_groups_v3(teacher, knots, watch):
+    session = watch(knots, game="beacons", teams=4, made="listed")
+    students = _come_in(teacher, session, ("Alva", "Dora", "Bo", "Cyrus"))
+    teams = {name: _team(student) for name, student in students.items()}
+    assert teams == {"Alva": 1, "Bo": 1, "Cyrus": 2, "Dora": 2}
+
+
+def test_teams_are_balanced_by_the_marks_of_the_sessions_before_v4(teacher, knots, watch):
+    for letters in ({"Alva": "B", "Bo": "B", "Cyrus": "A", "Dora": "A"}, {"Alva": "B", "Bo": "A"}):
+        before = watch(knots, game="points")
+        students = _come_in(teacher, before, letters)
+        teacher.command(before["id"], "advance")
+        for name, letter in letters.items():
+            students[name].answer(letter)
+        teacher.command(before["id"], "end")
+    session = watch(knots, game="beacons", teams=2, made="balanced")
+    students = _come_in(teacher, session, ("Alva", "Bo", "Cyrus", "Dora"))
+    assert students["Alva"].told["mine"]["board"]["team"] is None
+    teacher.command(session["id"], "advance")
+    # Alva (1.0) and Cyrus or Dora (0), against Bo (0.5) and the other of the two.
+    assert _team(students["Alva"]) != _team(students["Bo"])
+    assert _team(students["Cyrus"]) != _team(students["Dora"])
+    seen = " ".join(student.http.get("/api/live/student").text for student in students.values())
+    assert "earlier" not in seen
+    assert "watch" not in seen

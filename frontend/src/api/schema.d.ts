@@ -2262,6 +2262,11 @@ export interface components {
              */
             record_id?: string;
             /**
+             * Group
+             * @default
+             */
+            group?: string;
+            /**
              * Keypads
              * @default []
              */
@@ -2447,8 +2452,8 @@ export interface components {
          * MemberForm
          * @description `name` is how the class sees it, `sort_name` how a list sorts it (made of the name where it is empty).
          *
-         *     `record_id` is an e-mail address or the school's own number; `keypads` are the numbers of keypads that this member
-         *     holds; `notes` and `needs` are for the class's teachers
+         *     `record_id` is an e-mail address or the school's own number; `group` is any part of the class, as a table or a
+         *     watch; `keypads` are the numbers of keypads that this member holds; `notes` and `needs` are for the class's teachers
          *     alone.
          */
         MemberForm: {
@@ -2464,6 +2469,11 @@ export interface components {
              * @default
              */
             record_id?: string;
+            /**
+             * Group
+             * @default
+             */
+            group?: string;
             /**
              * Keypads
              * @default []
@@ -5160,9 +5170,9 @@ export interface components {
         };
         /**
          * BeaconsSettings
-         * @description `teams`: how many; `made`: drawn, chosen by the players, or one for each shared device. `ends`: who is first at
-         *     the end of the chain has won, or who is furthest when the questions are over. `length`: beacons of a chain, None for
-         *     what goes with the questions.
+         * @description `teams`: how many; there is one for each shared device. `ends`: who is first at the end of the chain has won, or
+         *     who is furthest when the questions are over. `length`: beacons of a chain, None for what goes with the
+         *     questions.
          */
         BeaconsSettings: {
             /**
@@ -5180,7 +5190,7 @@ export interface components {
              * @default drawn
              * @enum {string}
              */
-            made?: "drawn" | "chosen" | "shared";
+            made?: "drawn" | "chosen" | "listed" | "balanced" | "shared";
             /**
              * Ends
              * @default furthest
@@ -5268,6 +5278,22 @@ export interface components {
              * @default false
              */
             gusts?: boolean;
+        };
+        /**
+         * LaidChannel
+         * @description A channel that was laid by hand: its questions, from the shore outwards.
+         */
+        LaidChannel: {
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * Questions
+             * @default []
+             */
+            questions?: string[];
         };
         /** PointsSettings */
         PointsSettings: {
@@ -5435,7 +5461,40 @@ export interface components {
              *       "run_bonus": false
              *     }
              */
-            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"];
+            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"];
+        };
+        /**
+         * SoundingsSettings
+         * @description `teams`: how many; `made`: as other teams are, or (`room`) they have no devices. `claims`: who comes first, the
+         *     team whose turn it is or the first to signal. `laid`: the channels, where they were laid by hand.
+         */
+        SoundingsSettings: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "soundings";
+            /**
+             * Teams
+             * @default 4
+             */
+            teams?: number;
+            /**
+             * Made
+             * @default drawn
+             */
+            made?: ("drawn" | "chosen" | "listed" | "balanced" | "shared") | "room";
+            /**
+             * Claims
+             * @default turns
+             * @enum {string}
+             */
+            claims?: "turns" | "signal";
+            /**
+             * Laid
+             * @default null
+             */
+            laid?: components["schemas"]["LaidChannel"][] | null;
         };
         /**
          * Timing
@@ -5918,6 +5977,21 @@ export interface components {
             do: "erase";
         };
         /**
+         * GiveFathoms
+         * @description So many fathoms more for a team, or less.
+         */
+        GiveFathoms: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "give_fathoms";
+            /** Team */
+            team: number;
+            /** Fathoms */
+            fathoms: number;
+        };
+        /**
          * GiveFullMarks
          * @description Whoever was asked this question gets a full mark.
          */
@@ -5966,6 +6040,19 @@ export interface components {
             do: "give_time";
         };
         /**
+         * GiveTurn
+         * @description It is this team's turn.
+         */
+        GiveTurn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "give_turn";
+            /** Team */
+            team: number;
+        };
+        /**
          * GoTo
          * @description Go to any item. One that was never shown is opened; one that was is shown as it was left.
          */
@@ -5997,6 +6084,19 @@ export interface components {
              * @enum {string}
              */
             do: "group_alike";
+        };
+        /**
+         * GuideGame
+         * @description The desk does something in the game that is played.
+         */
+        GuideGame: {
+            /** Guide */
+            guide: components["schemas"]["SayWhoCharted"] | components["schemas"]["GiveFathoms"] | components["schemas"]["GiveTurn"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "guide_game";
         };
         /**
          * HandInFor
@@ -6275,6 +6375,21 @@ export interface components {
             do: "reveal";
         };
         /**
+         * SayWhoCharted
+         * @description A sounding is this team's, or (None) nobody's.
+         */
+        SayWhoCharted: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "say_who_charted";
+            /** Question */
+            question: string;
+            /** Team */
+            team: number | null;
+        };
+        /**
          * SetCurtain
          * @description Hide the result from the class, or show it.
          */
@@ -6385,7 +6500,7 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["AskNow"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["SetForm"] | components["schemas"]["HideShare"] | components["schemas"]["SetWall"] | components["schemas"]["lantern__core__session__commands__Place"] | components["schemas"]["GroupAlike"] | components["schemas"]["JoinWords"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
+            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["AskNow"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["SetForm"] | components["schemas"]["HideShare"] | components["schemas"]["SetWall"] | components["schemas"]["lantern__core__session__commands__Place"] | components["schemas"]["GroupAlike"] | components["schemas"]["JoinWords"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["GuideGame"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
         };
         /**
          * Write
@@ -6440,11 +6555,37 @@ export interface components {
              * Made
              * @enum {string}
              */
-            made: "drawn" | "chosen" | "shared";
+            made: "drawn" | "chosen" | "listed" | "balanced" | "shared";
             /** Begun */
             begun: boolean;
             /** Teams */
             teams: components["schemas"]["TeamLine"][];
+        };
+        /**
+         * BoatLine
+         * @description `number` from 1; `charted` soundings, and all `fathoms`.
+         */
+        BoatLine: {
+            /** Number */
+            number: number;
+            /** Members */
+            members: number;
+            /** Charted */
+            charted: number;
+            /** Fathoms */
+            fathoms: number;
+            /** Place */
+            place: number;
+        };
+        /**
+         * ChannelView
+         * @description `name` is empty for the open water.
+         */
+        ChannelView: {
+            /** Name */
+            name: string;
+            /** Soundings */
+            soundings: components["schemas"]["SoundingView"][];
         };
         /** ChoiceKey */
         ChoiceKey: {
@@ -6642,7 +6783,7 @@ export interface components {
             wall: components["schemas"]["WallSettings"];
             on_wall: components["schemas"]["DeskWall"] | null;
             /** Board */
-            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"]) | null;
+            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"]) | null;
             /** Game Over */
             game_over: boolean;
         };
@@ -8058,6 +8199,54 @@ export interface components {
             ] | null;
         };
         /**
+         * SoundingView
+         * @description `team` from 1: who has charted it. `on`: it is being asked.
+         */
+        SoundingView: {
+            /** Question */
+            question: string;
+            /** Fathoms */
+            fathoms: number;
+            /** On */
+            on: boolean;
+            /** Over */
+            over: boolean;
+            /** Team */
+            team: number | null;
+        };
+        /**
+         * SoundingsScreen
+         * @description `boats` are the teams that anybody is in, or may go to. `turn` is the number of the team that chooses, None once
+         *     nothing is left; `first` that of the team that comes first at the sounding that is on. `signals`: it waits for
+         *     somebody to signal.
+         */
+        SoundingsScreen: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "soundings";
+            /** Channels */
+            channels: components["schemas"]["ChannelView"][];
+            /** Boats */
+            boats: components["schemas"]["BoatLine"][];
+            /** Begun */
+            begun: boolean;
+            /**
+             * Claims
+             * @enum {string}
+             */
+            claims: "turns" | "signal";
+            /** Made */
+            made: ("drawn" | "chosen" | "listed" | "balanced" | "shared") | "room";
+            /** Turn */
+            turn: number | null;
+            /** First */
+            first: number | null;
+            /** Signals */
+            signals: boolean;
+        };
+        /**
          * Stretch
          * @description A stretch of text, and behind it a gap (None at the end). `choices` is empty where one types.
          */
@@ -8322,12 +8511,12 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"]) | null;
             /**
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"]) | null;
+            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"]) | null;
         };
         /**
          * RemoteOffer
@@ -8630,6 +8819,23 @@ export interface components {
             words: string;
         };
         /**
+         * FreeChannel
+         * @description What can still be chosen of a channel.
+         */
+        FreeChannel: {
+            /** Name */
+            name: string;
+            /** Soundings */
+            soundings: components["schemas"]["FreeSounding"][];
+        };
+        /** FreeSounding */
+        FreeSounding: {
+            /** Question */
+            question: string;
+            /** Fathoms */
+            fathoms: number;
+        };
+        /**
          * KeepersOwn
          * @description `each` is the oil for the next right answer. `target` is what one needs, of oil or of answers, to have done.
          */
@@ -8740,7 +8946,7 @@ export interface components {
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"]) | null;
+            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"]) | null;
             /**
              * Moved
              * @default 0
@@ -8859,6 +9065,35 @@ export interface components {
             sentence: string;
         };
         /**
+         * SoundingsOwn
+         * @description `boat` is the own team. `choices`: out of how many one may choose now. `channels` are there for the team that
+         *     chooses; `course` is what it has chosen. `turn`, `first` and `signals` as the big screen has them.
+         */
+        SoundingsOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "soundings";
+            boat: components["schemas"]["BoatLine"] | null;
+            /** Boats */
+            boats: number;
+            /** Choices */
+            choices: number;
+            /** Channels */
+            channels: components["schemas"]["FreeChannel"][];
+            /** Course */
+            course: string | null;
+            /** Turn */
+            turn: number | null;
+            /** Fathoms */
+            fathoms: number | null;
+            /** First */
+            first: number | null;
+            /** Signals */
+            signals: boolean;
+        };
+        /**
          * StudentMessage
          * @description `mine` is absent where the student's own part is as it was.
          */
@@ -8915,7 +9150,7 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"]) | null;
         };
         /**
          * Work
@@ -9012,6 +9247,19 @@ export interface components {
             what: "lens" | "wick" | "chart" | "gust";
         };
         /**
+         * Choose
+         * @description This sounding next, for the team whose turn it is.
+         */
+        Choose: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "choose";
+            /** Question */
+            question: string;
+        };
+        /**
          * Clearing
          * @description One's own answer is taken back, where answers may be changed.
          */
@@ -9081,7 +9329,7 @@ export interface components {
              */
             do: "move";
             /** Move */
-            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"];
+            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"] | components["schemas"]["Choose"] | components["schemas"]["Signal"];
         };
         /**
          * Noting
@@ -9095,6 +9343,17 @@ export interface components {
             do: "note";
             /** Text */
             text: string;
+        };
+        /**
+         * Signal
+         * @description First, before the other teams.
+         */
+        Signal: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "signal";
         };
         /**
          * StudentCommand

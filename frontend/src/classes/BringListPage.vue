@@ -20,6 +20,7 @@ const USES = {
   first: 'first name',
   last: 'last name',
   record_id: 'record ID',
+  group: 'group',
   keypads: 'keypads',
   notes: 'notes',
 }

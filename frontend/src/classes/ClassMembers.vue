@@ -29,11 +29,14 @@ const found = computed(() => {
   const text = wanted.value.trim().toLocaleLowerCase()
   if (!text) return members.value
   return members.value.filter((one) =>
-    [one.name, one.sort_name, one.record_id].some((part) => part.toLocaleLowerCase().includes(text)),
+    [one.name, one.sort_name, one.record_id, one.group].some((part) =>
+      part.toLocaleLowerCase().includes(text),
+    ),
   )
 })
 const has = computed(() => ({
   ids: members.value.some((one) => one.record_id),
+  groups: members.value.some((one) => one.group),
   keypads: members.value.some((one) => one.keypads.length),
 }))
 
@@ -43,7 +46,15 @@ const otherName = (member: Member): boolean =>
 
 async function add(): Promise<void> {
   if (!name.value.trim()) return
-  const form = { name: name.value, sort_name: '', record_id: '', keypads: [], notes: '', needs: NO_NEEDS }
+  const form = {
+    name: name.value,
+    sort_name: '',
+    record_id: '',
+    group: '',
+    keypads: [],
+    notes: '',
+    needs: NO_NEEDS,
+  }
   if (await submit(() => props.one.save(form))) name.value = ''
 }
 
@@ -98,6 +109,7 @@ function paste(event: ClipboardEvent): void {
         <tr class="text-left text-sm text-slate">
           <th class="px-4 py-1.5 font-normal">Name</th>
           <th v-if="has.ids" class="px-3 font-normal whitespace-nowrap max-sm:hidden">Record ID</th>
+          <th v-if="has.groups" class="px-3 font-normal max-sm:hidden">Group</th>
           <th v-if="has.keypads" class="px-3 font-normal max-sm:hidden">Keypad</th>
           <th v-if="detail.has_phrases" class="px-3 font-normal whitespace-nowrap max-sm:hidden">
             Pass phrase
@@ -134,6 +146,9 @@ function paste(event: ClipboardEvent): void {
             :title="member.record_id"
           >
             {{ member.record_id }}
+          </td>
+          <td v-if="has.groups" class="max-w-40 truncate px-3 text-[15px] text-slate max-sm:hidden">
+            {{ member.group }}
           </td>
           <td v-if="has.keypads" class="px-3 text-[15px] tabular-nums text-slate max-sm:hidden">
             {{ member.keypads.join(', ') }}

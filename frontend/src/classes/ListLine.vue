@@ -28,6 +28,7 @@ const FIELDS: Record<string, string> = {
   name: 'name',
   sort_name: 'sorted as',
   record_id: 'record ID',
+  group: 'group',
   keypads: 'keypads',
   notes: 'notes',
 }

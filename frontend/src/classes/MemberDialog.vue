@@ -19,6 +19,7 @@ const emit = defineEmits<{ close: [] }>()
 const name = ref(props.member?.name ?? '')
 const sortName = ref(props.member?.sort_name ?? '')
 const recordId = ref(props.member?.record_id ?? '')
+const group = ref(props.member?.group ?? '')
 const keypads = ref((props.member?.keypads ?? []).join(' '))
 const needs = ref<Needs>(props.member?.needs ?? { ...NO_NEEDS })
 const notes = ref(props.member?.notes ?? '')
@@ -29,6 +30,7 @@ async function finish(): Promise<void> {
     name: name.value,
     sort_name: sortName.value,
     record_id: recordId.value,
+    group: group.value,
     keypads: keypads.value.split(/[\s,;]+/).filter(Boolean),
     notes: notes.value,
     needs: needs.value,
@@ -57,7 +59,15 @@ async function finish(): Promise<void> {
           hint="E-mail, or the school’s own number. Only reports show it."
           :error="errors.record_id"
         />
-        <UiField v-model="keypads" label="Keypad numbers" :error="errors.keypads" />
+        <div class="grid grid-cols-2 gap-4">
+          <UiField
+            v-model="group"
+            label="Group"
+            hint="A table, a watch … Games can make teams of groups"
+            :error="errors.group"
+          />
+          <UiField v-model="keypads" label="Keypad numbers" :error="errors.keypads" />
+        </div>
       </div>
       <label class="block"
         ><span class="mb-1 block font-bold">Notes</span>

@@ -17,7 +17,7 @@ from lantern.core.formats.table import Table
 from lantern.core.formats.text_format import text_in
 from lantern.core.messages import Message, said
 
-USES = ("name", "first", "last", "record_id", "keypads", "notes")
+USES = ("name", "first", "last", "record_id", "group", "keypads", "notes")
 """What a column can be used for. A name stands in one column, or in two."""
 _SAYINGS = {
     "first": r"first ?names?|given ?names?|forenames?|vornamen?|prénoms?|nombres?|ім.я|الاسم الأول",
@@ -25,6 +25,7 @@ _SAYINGS = {
     r"اسم العائلة",
     "record_id": r"(?:record|student|pupil|school|user|matrikel|schüler)[- ]?(?:id|no|nr|number|nummer)\.?|id|"
     r"e-?mails?(?: address)?|mail|correo|courriel|adresse e-?mail|пошта|البريد.*",
+    "group": r"groups?|tables?|teams?|gruppen?|tische?|groupes?|équipes?|grupos?|equipos?|груп[аи]|المجموعة|مجموعة",
     "keypads": r"keypads?(?: numbers?)?",
     "notes": r"notes?|remarks?|comments?|bemerkung(?:en)?|remarques?|notas?",
     "name": r"(?:full |display |student |pupil )?names?|students?|pupils?|members?|schüler(?:in(?:nen)?)?|noms?|"
@@ -34,7 +35,7 @@ _HEADING = {use: re.compile(rf"^\s*(?:{saying})\s*[:*]?\s*$", re.I) for use, say
 _ID = re.compile(r"^\S+@\S+\.\S+$|^[A-Z]{0,4}[-_]?\d{3,}$", re.I)
 _COUNTED = re.compile(r"^\s*(?:\d{1,4}\s*[.):\t]|[-–—•*▪◦])\s*")
 SHEETS = (XlsxFormat(), OdsFormat(), CsvFormat())
-HEADINGS = ("Last name", "First name", "Record ID", "Keypads")
+HEADINGS = ("Last name", "First name", "Record ID", "Group", "Keypads")
 
 
 @dataclass
@@ -138,6 +139,7 @@ def _row(place: Message, cells: Mapping[str, str]) -> Row:
         "name": typed[:200],
         "sort_name": f"{last}, {first}"[:200] if first and last else "",
         "record_id": cells.get("record_id", "")[:200],
+        "group": cells.get("group", "")[:200],
         "keypads": tuple(number[:6] for number in keypads),
         "notes": cells.get("notes", "")[:2000],
     }
@@ -169,5 +171,5 @@ def class_table(title: str, members: Sequence[MemberForm]) -> Table:
     rows = []
     for member in members:
         last, _, first = member.sort_name.partition(", ")
-        rows.append([last, first, member.record_id, ", ".join(member.keypads)])
+        rows.append([last, first, member.record_id, member.group, ", ".join(member.keypads)])
     return Table(title, HEADINGS, rows)

@@ -18,8 +18,8 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from lantern.core.games.contract import BoardGame, GameSettings, GameView, Given, Newcomer, Outline, Turn
-from lantern.core.games.teams import MOST_TEAMS, JoinTeam, Made, dealt, place_for, refused_to_join
+from lantern.core.games.contract import BoardGame, GameSettings, GameView, Given, LooksAt, Newcomer, Outline, Turn
+from lantern.core.games.teams import LOOKS_AT, MOST_TEAMS, JoinTeam, Made, dealt, place_for, refused_to_join
 from lantern.core.messages import Message
 from lantern.core.values import Milliseconds, Value
 
@@ -147,8 +147,8 @@ class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
     def shares_devices(self, chosen: BeaconsSettings) -> bool:
         return chosen.made == "shared"
 
-    def knows_earlier(self, chosen: BeaconsSettings) -> bool:
-        return chosen.made == "balanced"
+    def looks_at(self, chosen: BeaconsSettings) -> frozenset[LooksAt]:
+        return LOOKS_AT.get(chosen.made, frozenset())
 
     def start(self, chosen: BeaconsSettings, outline: Outline) -> Coast:
         weight = outline.weight or USUAL_LENGTH

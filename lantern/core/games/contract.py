@@ -19,6 +19,8 @@ from lantern.core.messages import Message
 from lantern.core.values import Milliseconds, Value
 
 GameManner = Literal["led", "own_pace"]
+LooksAt = Literal["group", "earlier"]
+"""The group of the class list; the mean mark in the class's sessions before."""
 
 
 class GameSettings(Value):
@@ -140,9 +142,9 @@ class Game(ABC, Generic[Chosen]):
         """Whether several players sit at each device: who joins names them all."""
         return False
 
-    def knows_earlier(self, chosen: Chosen) -> bool:
-        """Whether it looks at marks of earlier sessions."""
-        return False
+    def looks_at(self, chosen: Chosen) -> frozenset[LooksAt]:
+        """What it has to know of those who come in."""
+        return frozenset()
 
     def asks(self, chosen: Chosen, questions: Sequence[Asked]) -> frozenset[str]:
         """Which of these there is room for, by their ids."""

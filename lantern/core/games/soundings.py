@@ -22,12 +22,13 @@ from lantern.core.games.contract import (
     GameSettings,
     GameView,
     Given,
+    LooksAt,
     Newcomer,
     Outline,
     Turn,
 )
 from lantern.core.games.places import places_of
-from lantern.core.games.teams import JoinTeam, Made, dealt, place_for, refused_to_join
+from lantern.core.games.teams import LOOKS_AT, JoinTeam, Made, dealt, place_for, refused_to_join
 from lantern.core.messages import Message, said
 from lantern.core.values import ShortId, Value, Written
 
@@ -285,8 +286,8 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
     def shares_devices(self, chosen: SoundingsSettings) -> bool:
         return chosen.made == "shared"
 
-    def knows_earlier(self, chosen: SoundingsSettings) -> bool:
-        return chosen.made == "balanced"
+    def looks_at(self, chosen: SoundingsSettings) -> frozenset[LooksAt]:
+        return LOOKS_AT.get(chosen.made, frozenset())
 
     def asks(self, chosen: SoundingsSettings, questions: Sequence[Asked]) -> frozenset[str]:
         channels = _channels(chosen, questions)

@@ -7,7 +7,7 @@ from typing import Annotated, Literal, NamedTuple
 
 from pydantic import Field
 
-from lantern.core.games.contract import GameMove, Newcomer
+from lantern.core.games.contract import GameMove, LooksAt, Newcomer
 from lantern.core.messages import Message, said
 
 MOST_TEAMS = 20
@@ -17,6 +17,10 @@ USUAL_MARK = 0.5
 Made = Literal["drawn", "chosen", "listed", "balanced", "shared"]
 """How teams are made: drawn, chosen by the players, as the class list has them, balanced by earlier marks, or one for
 each shared device."""
+
+
+LOOKS_AT: Mapping[str, frozenset[LooksAt]] = {"listed": frozenset({"group"}), "balanced": frozenset({"earlier"})}
+"""What has to be known of players, by how teams are made."""
 
 
 class JoinTeam(GameMove):

@@ -20,7 +20,7 @@ from lantern.server.classes.models import Member, SchoolClass
 from lantern.server.classes.queries import form_of, school_of
 
 _random = SystemRandom()
-WRITTEN = ["name", "sort_name", "record_id", "record_key", "keypads", "notes", "needs", "phrase", "left_at"]
+WRITTEN = ["name", "sort_name", "record_id", "record_key", "group", "keypads", "notes", "needs", "phrase", "left_at"]
 AT_ONCE = 200
 """Rows in one statement: SQLite takes so many parameters."""
 
@@ -108,7 +108,7 @@ class ClassList:
         others = [name for pk, name in self._names.items() if pk != member.pk]
         member.name = told_apart(kept.name, [*others, *(new.name for new in self._new if new is not member)])
         member.sort_name = kept.sort_name
-        member.record_id, member.record_key = kept.record_id, key
+        member.record_id, member.record_key, member.group = kept.record_id, key, kept.group
         member.keypads, member.notes = list(kept.keypads), kept.notes
         member.needs = {} if kept.needs == NONE else kept.needs.model_dump(mode="json")
         if member.pk:

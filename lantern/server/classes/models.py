@@ -54,6 +54,7 @@ class Member(models.Model):
     sort_name = models.CharField(max_length=80)
     record_id = models.CharField(max_length=100, blank=True)
     record_key = models.CharField(max_length=100, blank=True, db_index=True)
+    group = models.CharField(max_length=40, blank=True, default="")
     keypads = models.JSONField(default=list)
     notes = models.TextField(blank=True)
     needs = models.JSONField(default=dict)

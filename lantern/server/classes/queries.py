@@ -99,6 +99,7 @@ def form_of(member: Member) -> MemberForm:
         name=member.name,
         sort_name=member.sort_name,
         record_id=member.record_id,
+        group=member.group,
         keypads=tuple(member.keypads),
         notes=member.notes,
         needs=needs_from(member.needs),

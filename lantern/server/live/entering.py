@@ -5,7 +5,8 @@
 3. A record ID and a pass phrase go one way: from the device to the server.
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from statistics import fmean
 
 from django.db.models import QuerySet
 
@@ -24,8 +25,11 @@ from lantern.core.session.commands import Join
 from lantern.core.session.stored import read_settings
 from lantern.server.api import limits
 from lantern.server.classes.models import Member
-from lantern.server.live.models import LiveSession
+from lantern.server.live.models import LiveSession, Person
 from lantern.server.live.schemas import Asks, JoinForm, ListedName
+
+LAST = 10
+"""Sessions of the class that marks are looked at of."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -37,9 +41,21 @@ class WhoJoins:
     record_id: str = ""
     proven: bool = False
     needs: Needs = NONE
+    group: str = ""
+    earlier: float | None = None
 
     def command(self, key: str, person: str) -> Join:
-        return Join(self.name, key, person, self.member, self.record_id, self.proven, self.needs)
+        return Join(
+            name=self.name,
+            key=key,
+            person=person,
+            member=self.member,
+            record_id=self.record_id,
+            proven=self.proven,
+            needs=self.needs,
+            group=self.group,
+            earlier=self.earlier,
+        )
 
 
 def settings_of(session: LiveSession) -> Settings:
@@ -87,7 +103,7 @@ def who_joins(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
         member = _members(session).filter(person=form.member).first() if form.member else None
         if member is None:
             raise BadName(said("name_not_picked", "Choose your name from the list."), field="member")
-        return WhoJoins(member.name, member.person, member.record_id, needs=needs_from(member.needs))
+        return _of_the_class(session, member)
     if asked == "made_up" and form.made is not None:
         return WhoJoins(made_name(form.made.language, form.made.number))
     if asked == "crew":
@@ -109,8 +125,7 @@ def _by_phrase(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
     phrase = read_phrase(form.phrase)
     member = _members(session).filter(phrase=phrase).first() if phrase else None
     if member is not None:
-        needs = needs_from(member.needs)
-        return WhoJoins(member.name, member.person, member.record_id, proven=True, needs=needs)
+        return replace(_of_the_class(session, member), proven=True)
     limits.spend(limits.WRONG_CODES_AT_ONE_ADDRESS, address)
     limits.spend(limits.WRONG_PHRASES, form.key)
     raise BadName(
@@ -130,7 +145,29 @@ def _by_record_id(session: LiveSession, form: JoinForm) -> WhoJoins:
     member = _members(session).filter(record_key=key).first() if key else None
     if member is None:
         return WhoJoins(form.name, record_id=form.record_id)
-    return WhoJoins(form.name, member.person, form.record_id, needs=needs_from(member.needs))
+    return replace(_of_the_class(session, member), name=form.name, record_id=form.record_id)
+
+
+def _of_the_class(session: LiveSession, member: Member) -> WhoJoins:
+    """With what the session's game looks at, and no more."""
+    game = settings_of(session).game
+    looks_at = game_of(game).looks_at(game)
+    return WhoJoins(
+        member.name,
+        member.person,
+        member.record_id,
+        needs=needs_from(member.needs),
+        group=member.group if "group" in looks_at else "",
+        earlier=_earlier(session, member) if "earlier" in looks_at else None,
+    )
+
+
+def _earlier(session: LiveSession, member: Member) -> float | None:
+    """Their mean mark in the class's last sessions."""
+    sessions = LiveSession.objects.filter(of_class=session.of_class_id).exclude(ended_at=None).order_by("-ended_at")
+    found = Person.objects.filter(member=member.person, session__in=list(sessions.values_list("pk", flat=True)[:LAST]))
+    marks = [mark for mark in found.values_list("mean_mark", flat=True) if mark is not None]
+    return round(fmean(marks), 3) if marks else None
 
 
 def _members(session: LiveSession) -> QuerySet[Member]:

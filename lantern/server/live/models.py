@@ -96,7 +96,8 @@ class Person(models.Model):
     """A line of a session's roster: who an opaque person is. Whoever is erased is not in it any more.
 
     `member` is the person in the class list, `record_id` as it was given in this session. `confirmed`: a teacher
-    has said whether somebody who gave a member's record ID in other letters is that member."""
+    has said whether somebody who gave a member's record ID in other letters is that member. `mean_mark` is theirs in
+    this session, 0..1, once it has ended; None where there is none to be counted."""
 
     session = models.ForeignKey(LiveSession, on_delete=models.CASCADE, related_name="people", db_index=False)
     key = models.CharField(max_length=40)
@@ -106,6 +107,7 @@ class Person(models.Model):
     record_key = models.CharField(max_length=100, blank=True, db_index=True)
     needs = models.JSONField(default=dict)
     confirmed = models.BooleanField(null=True)
+    mean_mark = models.FloatField(null=True)
 
     class Meta:
         constraints = (models.UniqueConstraint(fields=["session", "key"], name="one_person_a_key"),)

@@ -226,6 +226,7 @@ def append(before: Loaded, after: State, recorded: Sequence[Recorded]) -> Loaded
     if after.ended_at is not None:  # also when somebody was removed, or a key was set, after the end
         ended_at = datetime.fromtimestamp(after.ended_at / 1000, UTC)
         summary = _summary_or_none(before.session_id, after)
+        _keep_mean_marks(before.session_id, after)
         LiveSession.objects.filter(pk=before.session_id).update(ended_at=ended_at, summary=summary)
     if any(isinstance(record.event, OF_A_PAUSE) for record in recorded):
         LiveSession.objects.filter(pk=before.session_id).update(stopped=stopped(after))
@@ -317,6 +318,24 @@ def _summary_or_none(session_id: int, state: State) -> dict[str, object] | None:
     except Exception:
         log.exception("session %d could not be summed up", session_id)
         return None
+
+
+def _keep_mean_marks(session_id: int, state: State) -> None:
+    """Of members, so that later teams can be balanced by them."""
+    members = {
+        person.key: person for person in Person.objects.filter(session_id=session_id).exclude(member="").only("key")
+    }
+    if not members:
+        return
+    try:
+        shares = {line.seat: line.share for line in report_of(results_of(state)).people}
+    except Exception:
+        log.exception("session %d could not be summed up", session_id)
+        return
+    for seat in state.seats.values():
+        if seat.person in members:
+            members[seat.person].mean_mark = shares.get(seat.number)
+    Person.objects.bulk_update(members.values(), ["mean_mark"], batch_size=200)
 
 
 def summary_of(state: State) -> dict[str, object]:

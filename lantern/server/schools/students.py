@@ -116,7 +116,7 @@ def confirm(teacher: Teacher, member: Member, person_id: int, *, is_the_same: bo
 
 _READ_ME = """Everything that is kept of {name}, in files that any program reads.
 
-member.json    what the class list says: names, record ID, keypads, needs, notes
+member.json    what the class list says: names, record ID, group, keypads, needs, notes
 sessions.csv   the sessions that {name} took part in
 answers.csv    every answer, with its question, its mark and when it was given
 
