@@ -131,7 +131,8 @@ def test_a_chart_has_room_and_asks_nothing_twice_s1(topics, data):
     assert len(channels) <= MOST_CHANNELS
     assert all(1 <= len(ids.split()) <= MOST_SOUNDINGS for _, ids in channels)
     assert len(on_it) == len(set(on_it)) <= len(topics)
-    assert GAME.asks(SoundingsSettings(), asked(topics, weights)) == {f"q{one}" for one in on_it}
+    layout = GAME.layout(SoundingsSettings(), asked(topics, weights))
+    assert [id_ for _, ids in layout for id_ in ids] == [f"q{one}" for one in on_it]
     for _, ids in channels:
         order = [(weights[int(one)], int(one)) for one in ids.split()]
         assert order == sorted(order)
@@ -378,3 +379,5 @@ def test_the_plan_says_what_finds_no_place():
     plan = planned(hundred, settings)
     assert plan.played == 80
     assert {one.why.code for one in plan.unplayed} == {"unplayed_no_room"}
+    assert [(part.name, len(part.questions)) for part in plan.layout] == [("", 10)] * 8
+    assert plan.layout[1].questions[0].id == "q1"

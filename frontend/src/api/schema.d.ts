@@ -5696,10 +5696,29 @@ export interface components {
             of_class: number | null;
         };
         /**
+         * LaidPart
+         * @description A part of what a game lays out. `name` is empty for what has none.
+         */
+        LaidPart: {
+            /** Name */
+            name: string;
+            /** Questions */
+            questions: components["schemas"]["LaidQuestion"][];
+        };
+        /** LaidQuestion */
+        LaidQuestion: {
+            /** Id */
+            id: string;
+            /** Number */
+            number: number | null;
+            /** Title */
+            title: string;
+        };
+        /**
          * Planned
          * @description What a session would be: how many questions each one gets, roughly how many minutes of answering that is, and
          *     what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others; `pace` is
-         *     how many seconds an answer usually takes.
+         *     how many seconds an answer usually takes. `layout` is how the game lays them out, where it does.
          */
         Planned: {
             /** Questions */
@@ -5714,12 +5733,16 @@ export interface components {
             pace: number;
             /** Unplayed */
             unplayed: components["schemas"]["Unplayed"][];
+            /** Layout */
+            layout?: components["schemas"]["LaidPart"][] | null;
         };
         /**
          * Unplayed
          * @description A question or page that counts in no game, and why. `number` is the question's in the set.
          */
         Unplayed: {
+            /** Id */
+            id: string;
             /** Number */
             number: number | null;
             /** Title */

@@ -50,6 +50,7 @@ export type BoardOf<N extends GameName> = Extract<Board, { game?: N }>
 export type OwnBoard = NonNullable<Schemas['Mine']['board']>
 export type OwnBoardOf<N extends GameName> = Extract<OwnBoard, { game?: N }>
 export type GameMove = Schemas['Moving']['move']
+export type GameGuide = Schemas['GuideGame']['guide']
 export type SessionInfo = Schemas['SessionInfo']
 export type ResultForm = NonNullable<Schemas['Shown']['form']>
 export type ShownWall = Schemas['ShownWall']

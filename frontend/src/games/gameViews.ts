@@ -1,6 +1,6 @@
 /** What a game brings to the front end. */
 import type { Component } from 'vue'
-import type { GameName, GameOf } from '@/api/types'
+import type { GameGuide, GameName, GameOf } from '@/api/types'
 
 /** A game in words, before it starts: what to do, in three lines, and who wins. */
 export interface Rules {
@@ -12,16 +12,26 @@ export interface Rules {
 /** When a board is looked at: before it has begun, while questions are asked, between two of them, or in the end. */
 export type BoardMoment = 'before' | 'during' | 'between' | 'after'
 
+/** What the desk can do in a game. */
+export interface GameDesk {
+  guide: (what: GameGuide) => Promise<boolean>
+  goTo: (item: string) => Promise<boolean>
+}
+
 export interface GameViews<N extends GameName> {
   /** For teachers: what it is called, and what it is, in a line. */
   label: string
   hint: string
-  /** What a teacher chooses for it. Model: its settings; `settings`, where it needs them: all of the session's. `pace`
-   * is how many seconds an answer usually takes. */
+  /** What a teacher chooses for it. Model: its settings; `settings`, where it needs them: all of the session's. `plan` is
+   * what would come of them. */
   settings: () => Promise<Component>
   rules: () => Promise<(game: GameOf<N>) => Rules>
   /** Where it has a board: what the big screen shows of it. Props: `board`, `at`, `view`. */
   screen?: () => Promise<Component>
+  /** What the big screen says of the question that is on. Props: `board`. */
+  asked?: () => Promise<Component>
+  /** What the desk sees of it, and does in it. Props: `board`, `view` (the desk's), `desk`. */
+  desk?: () => Promise<Component>
   /** What a player's own device shows of it. Props: `board` (the own one), `at`; emits `move`. */
   own?: () => Promise<Component>
 }

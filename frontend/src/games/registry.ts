@@ -4,8 +4,9 @@ import { beacons } from './beacons'
 import type { GameViews } from './gameViews'
 import { keepers } from './keepers'
 import { points } from './points'
+import { soundings } from './soundings'
 
-export const games: { [N in GameName]: GameViews<N> } = { points, beacons, keepers }
+export const games: { [N in GameName]: GameViews<N> } = { points, beacons, keepers, soundings }
 
 /** The views of a game whose name is not known. */
 export const viewsOf = (game: GameName): GameViews<GameName> => games[game] as GameViews<GameName>

@@ -146,9 +146,10 @@ class Game(ABC, Generic[Chosen]):
         """What it has to know of those who come in."""
         return frozenset()
 
-    def asks(self, chosen: Chosen, questions: Sequence[Asked]) -> frozenset[str]:
-        """Which of these there is room for, by their ids."""
-        return frozenset(one.question for one in questions)
+    def layout(self, chosen: Chosen, questions: Sequence[Asked]) -> Sequence[tuple[str, Sequence[str]]] | None:
+        """How it lays these out: the name of each part, and the ids of what lies there. None: it lays nothing out. What
+        lies nowhere is not asked."""
+        return None
 
     def gain(self, chosen: Chosen, play: Play) -> Gain:
         """What this answer earns."""

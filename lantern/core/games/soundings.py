@@ -289,9 +289,9 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
     def looks_at(self, chosen: SoundingsSettings) -> frozenset[LooksAt]:
         return LOOKS_AT.get(chosen.made, frozenset())
 
-    def asks(self, chosen: SoundingsSettings, questions: Sequence[Asked]) -> frozenset[str]:
+    def layout(self, chosen: SoundingsSettings, questions: Sequence[Asked]) -> Sequence[tuple[str, Sequence[str]]]:
         channels = _channels(chosen, questions)
-        return frozenset(one.question for channel in channels for one in channel.soundings)
+        return [(channel.name, [one.question for one in channel.soundings]) for channel in channels]
 
     def start(self, chosen: SoundingsSettings, outline: Outline) -> Chart:
         teams = MOST_BOATS if chosen.made == "shared" else chosen.teams

@@ -36,15 +36,29 @@ USUAL_PACE = 24.0
 class Unplayed(Value):
     """A question or page that counts in no game, and why. `number` is the question's in the set."""
 
+    id: str
     number: int | None
     title: str
     why: Message
 
 
+class LaidQuestion(Value):
+    id: str
+    number: int | None
+    title: str
+
+
+class LaidPart(Value):
+    """A part of what a game lays out. `name` is empty for what has none."""
+
+    name: str
+    questions: tuple[LaidQuestion, ...]
+
+
 class Planned(Value):
     """What a session would be: how many questions each one gets, roughly how many minutes of answering that is, and
     what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others; `pace` is
-    how many seconds an answer usually takes."""
+    how many seconds an answer usually takes. `layout` is how the game lays them out, where it does."""
 
     questions: int
     minutes: int
@@ -52,6 +66,7 @@ class Planned(Value):
     played: int
     pace: float
     unplayed: tuple[Unplayed, ...]
+    layout: tuple[LaidPart, ...] | None = None
 
 
 def settings_for(manner: Manner, answers: Answers, kept: Settings | None = None) -> Settings:
@@ -104,7 +119,15 @@ def planned(items: Sequence[Item], settings: Settings, pace: float | None = None
     number = count(1)
     numbers = {item.id: next(number) for item in items if kind_of(item).is_asked}
     others = asked_of_all(items, settings.model_copy(update={"game": PLAIN}), "a plan")
-    played = game_of(settings.game).asks(settings.game, playable(others))
+    playing = playable(others)
+    layout = game_of(settings.game).layout(settings.game, playing)
+    played = {one.question for one in playing} if layout is None else {id_ for _, ids in layout for id_ in ids}
+    titles = {item.id: title_of(item) for item in others}
+
+    def laid(name: str, ids: Sequence[str]) -> LaidPart:
+        asked = (LaidQuestion(id=id_, number=numbers.get(id_), title=titles[id_]) for id_ in ids)
+        return LaidPart(name=name, questions=tuple(asked))
+
     why = [(item, why_unplayed(item) or (None if item.id in played else NO_ROOM)) for item in others]
     return Planned(
         questions=len(questions),
@@ -113,8 +136,11 @@ def planned(items: Sequence[Item], settings: Settings, pace: float | None = None
         pace=pace or USUAL_PACE,
         played=sum(item.id in played for item in questions),
         unplayed=tuple(
-            Unplayed(number=numbers.get(item.id), title=title_of(item), why=reason) for item, reason in why if reason
+            Unplayed(id=item.id, number=numbers.get(item.id), title=title_of(item), why=reason)
+            for item, reason in why
+            if reason
         ),
+        layout=None if layout is None else tuple(laid(name, ids) for name, ids in layout),
     )
 
 

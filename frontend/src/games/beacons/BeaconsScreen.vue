@@ -7,7 +7,8 @@ import { computed } from 'vue'
 import type { BoardOf } from '@/api/types'
 import type { BoardMoment } from '../gameViews'
 import { lineOf, pointsOf, SHORE, waterOf, WIDTH } from './coast'
-import { lit, teamName } from './teams'
+import { membersSaid, teamName, teamTitle } from '../shared/teams/teams'
+import { lit } from './light'
 import { t } from './words'
 
 // It needs nothing else of what the room sees.
@@ -56,7 +57,7 @@ const text = computed(() => Math.max(18, Math.min(24, HEIGHT / Math.max(1, rows.
   <ol v-if="at === 'after'" class="mb-[1.5vh] flex flex-wrap gap-x-[2em] gap-y-[0.3em]">
     <li v-for="row in first" :key="row.number" class="flex items-baseline gap-[0.5em]">
       <span class="figure text-soft">{{ row.place }}</span>
-      <b class="text-[1.2em]">{{ t('team', { name: row.name }) }}</b>
+      <b class="text-[1.2em]">{{ teamTitle(row.number) }}</b>
     </li>
   </ol>
   <svg
@@ -116,7 +117,7 @@ const text = computed(() => Math.max(18, Math.min(24, HEIGHT / Math.max(1, rows.
         class="figure fill-front"
         :class="row.arrived && 'font-bold'"
       >
-        {{ at === 'before' ? t('members', { n: row.members }) : row.arrived ? `✓ ${row.place}` : row.whole }}
+        {{ at === 'before' ? membersSaid(row.members) : row.arrived ? `✓ ${row.place}` : row.whole }}
       </text>
     </g>
   </svg>

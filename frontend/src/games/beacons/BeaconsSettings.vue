@@ -1,15 +1,11 @@
 <script setup lang="ts">
-import type { GameOf } from '@/api/types'
+import type { GameOf, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
+import HowTeamsAreMade from '../settings/HowTeamsAreMade.vue'
 
-// What the session is set to otherwise makes no difference here.
 defineOptions({ inheritAttrs: false })
+defineProps<{ settings: Settings }>()
 const game = defineModel<GameOf<'beacons'>>({ required: true })
-const MADE = [
-  ['drawn', 'drawn as they come in'],
-  ['chosen', 'chosen by the players'],
-  ['shared', 'one for each shared device'],
-] as const
 const ENDS = [
   ['furthest', 'whoever is furthest when you end it'],
   ['first', 'whoever is first at the end of the chain'],
@@ -17,38 +13,22 @@ const ENDS = [
 const MOST_TEAMS = 20
 const LONGEST = 60
 
-function within(event: Event, least: number, most: number): number | null {
+function setLength(event: Event): void {
   const field = event.target as HTMLInputElement
   const wanted = Math.round(Number(field.value))
-  return field.value && Number.isFinite(wanted) ? Math.min(most, Math.max(least, wanted)) : null
+  game.value.length = field.value && Number.isFinite(wanted) ? Math.min(LONGEST, Math.max(3, wanted)) : null
 }
 </script>
 
 <template>
   <div class="space-y-3 py-2">
-    <label class="flex flex-wrap items-center gap-2"
-      ><span class="font-bold">Teams are</span>
-      <select v-model="game.made" :class="smallField">
-        <option v-for="[value, words] in MADE" :key="value" :value="value">{{ words }}</option>
-      </select>
-    </label>
-    <label v-if="game.made !== 'shared'" class="flex items-center gap-2"
-      ><span class="font-bold">How many</span>
-      <input
-        type="number"
-        min="2"
-        :max="MOST_TEAMS"
-        :class="smallField"
-        class="w-20"
-        :value="game.teams"
-        @change="game.teams = within($event, 2, MOST_TEAMS) ?? 4"
-      />
-      <span class="text-slate">Uneven teams are fair: a team counts as the mean of its members.</span>
-    </label>
-    <p v-else class="text-slate">
-      Each device is a team, 20 at most. Whoever joins types in the names of all who sit there; reports show
-      them.
-    </p>
+    <HowTeamsAreMade
+      v-model:made="game.made"
+      v-model:teams="game.teams"
+      :settings="settings"
+      :most="MOST_TEAMS"
+      hint="Uneven teams are fair: a team counts as the mean of its members."
+    />
     <label class="flex flex-wrap items-center gap-2"
       ><span class="font-bold">The winner is</span>
       <select v-model="game.ends" :class="smallField">
@@ -65,7 +45,7 @@ function within(event: Event, least: number, most: number): number | null {
         :class="smallField"
         class="w-20"
         :value="game.length"
-        @change="game.length = within($event, 3, LONGEST)"
+        @change="setLength"
       />
       <span class="text-slate">{{
         game.length ? '' : game.ends === 'first' ? 'seven for ten questions' : 'one for each question'

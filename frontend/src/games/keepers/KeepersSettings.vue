@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { GameOf, Settings } from '@/api/types'
+import type { GameOf, Planned, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import UiSwitch from '@/ui/UiSwitch.vue'
 
-/** `pace`: seconds that an answer usually takes. */
-const props = defineProps<{ pace?: number }>()
+const props = defineProps<{ plan?: Planned | null }>()
 const game = defineModel<GameOf<'keepers'>>({ required: true })
 const settings = defineModel<Settings>('settings', { required: true })
 
@@ -13,7 +12,7 @@ const minutes = computed(() =>
   settings.value.time.of === 'whole' ? Math.round(settings.value.time.whole / 60) : null,
 )
 const about = computed(() => {
-  const answers = minutes.value && props.pace ? (minutes.value * 60) / props.pace : 0
+  const answers = minutes.value && props.plan ? (minutes.value * 60) / props.plan.pace : 0
   return answers ? `about ${Math.max(5, Math.round(answers / 5) * 5)} questions for each` : ''
 })
 

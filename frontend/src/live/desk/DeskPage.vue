@@ -11,6 +11,7 @@ import BigScreenDialog from './BigScreenDialog.vue'
 import CloseForToday from './CloseForToday.vue'
 import DeskBar from './DeskBar.vue'
 import DeskFault from './DeskFault.vue'
+import DeskGame from './DeskGame.vue'
 import DeskHead from './DeskHead.vue'
 import DeskKeys from './DeskKeys.vue'
 import DeskLobby from './DeskLobby.vue'
@@ -115,6 +116,7 @@ useKeys({
         <div v-else-if="view.phase === 'ended'" class="text-lg">
           <h1 class="mb-2 text-3xl">The session has ended</h1>
           <p>Everything is kept. Students see that it is over.</p>
+          <DeskGame :view="view" :desk="desk" class="mt-4 text-base" />
           <KeepAsked :view="view" :session="sessionId" class="mt-4" />
           <p v-if="desk.can('open_feedback')" class="mt-3">They do not see yet what was right.</p>
           <div class="mt-5 flex flex-wrap gap-3">
@@ -127,17 +129,20 @@ useKeys({
             <UiButton size="large" @click="desk.openAgain()">It was a mistake: go on</UiButton>
           </div>
         </div>
-        <DeskQuestion
-          v-else
-          :view="view"
-          :seconds="view.stopped ? null : desk.time.seconds.value"
-          :passed="desk.time.passed.value"
-          :desk="desk"
-          @form="desk.setForm(view.shown!.item.id, $event)"
-          @key="desk.setKey(view.shown!.item.id, $event)"
-          @part="desk.keepApart(view.shown!.item.id, $event)"
-          @undo="desk.takeBack(view.shown!.item.id)"
-        />
+        <template v-else>
+          <DeskGame v-if="!view.stopped" :view="view" :desk="desk" />
+          <DeskQuestion
+            v-if="view.shown"
+            :view="view"
+            :seconds="view.stopped ? null : desk.time.seconds.value"
+            :passed="desk.time.passed.value"
+            :desk="desk"
+            @form="desk.setForm(view.shown!.item.id, $event)"
+            @key="desk.setKey(view.shown!.item.id, $event)"
+            @part="desk.keepApart(view.shown!.item.id, $event)"
+            @undo="desk.takeBack(view.shown!.item.id)"
+          />
+        </template>
       </section>
       <DeskProgress
         v-if="isOwnPace && view.phase === 'ended'"

@@ -3,7 +3,15 @@ import { computed, ref } from 'vue'
 import { csrfToken } from '@/api/http'
 import { createOrders, openLine } from '@/api/live'
 import { sentenceOf } from '@/api/refusal'
-import type { Item, ResultForm, StudentAnswer, DeskCommand, DeskMessage, DeskView } from '@/api/types'
+import type {
+  GameGuide,
+  Item,
+  ResultForm,
+  StudentAnswer,
+  DeskCommand,
+  DeskMessage,
+  DeskView,
+} from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
 import { useToasts } from '@/composables/useToasts'
 
@@ -87,6 +95,8 @@ export function useDesk(sessionId: number) {
     giveTime: (seconds: number, seat: number | null) => command({ do: 'give_time', seconds, seat }),
     reopenPaper: (seat: number | null) => command({ do: 'reopen_paper', seat }),
     write: (text: string, seat: number | null) => command({ do: 'write', text, seat }),
+    /** Something in the game that is played. */
+    guide: (what: GameGuide) => command({ do: 'guide_game', guide: what }),
     noteDone: (note: number) => command({ do: 'note_done', note }),
     openFeedback: () => command({ do: 'open_feedback' }),
     openAgain: () => command({ do: 'open_again' }),

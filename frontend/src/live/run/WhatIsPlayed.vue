@@ -66,7 +66,7 @@ const unplayed = computed(() =>
     <p v-if="problem" role="alert" class="mt-1 text-wrong">{{ problem }}</p>
     <template v-if="played">
       <div class="mt-1">
-        <component :is="own" v-model="settings.game" v-model:settings="settings" :pace="plan?.pace" />
+        <component :is="own" v-model="settings.game" v-model:settings="settings" :plan="plan" />
       </div>
       <p v-if="plan" class="mt-1" role="status">
         {{ counted(plan.played, 'question') }} {{ plan.played === 1 ? 'counts' : 'count' }} in it.

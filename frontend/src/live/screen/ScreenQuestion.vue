@@ -9,6 +9,7 @@ import MediaView from '@/media/shown/MediaView.vue'
 import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
 import JoinHow from './JoinHow.vue'
+import ScreenAsked from './ScreenAsked.vue'
 import ScreenWall from './ScreenWall.vue'
 import VotesBeside from '../votes/VotesBeside.vue'
 
@@ -71,6 +72,7 @@ const words = computed(() =>
         · <b class="text-front">{{ percent(rightShare) }} right</b></template
       >
     </p>
+    <ScreenAsked :view="view" />
     <p v-if="view.phase === 'talk'" role="status" class="mb-[0.5em] border-l-6 border-light-bar pl-[0.5em]">
       <b class="text-[1.4em]">Talk it over.</b> Find out why your neighbours think what they think. Then you
       vote again.

@@ -106,7 +106,7 @@ function change(): void {
       <OwnBoard :mine="mine" at="before" :own="link.own" />
       <PlayedRules v-if="view.game" :game="view.game as GameChosen" :speak="link.speakText" />
     </div>
-    <OwnBoard v-else-if="phase === 'standings' && mine?.board" :mine="mine" at="between" />
+    <OwnBoard v-else-if="phase === 'standings' && mine?.board" :mine="mine" at="between" :own="link.own" />
     <PlaceView v-else-if="phase === 'standings'" :mine="mine" />
     <EndView v-else-if="phase === 'ended'" :view="view" :mine="mine" :own="link.own" />
     <template v-else-if="talks && shown">
@@ -124,20 +124,22 @@ function change(): void {
         :left="left"
       />
     </template>
-    <QuestionBody
-      v-else-if="shown"
-      :shown="shown"
-      :mine="mine"
-      :answer="(changing ? chosen : answer) ?? chosen"
-      :stage="stage"
-      :disabled="!mayAnswer"
-      :now="time.now.value"
-      :left="left"
-      :marks="view.marks"
-      :speak="link.speak"
-      :own="link.own"
-      @update="chosen = $event"
-    />
+    <template v-else-if="shown">
+      <OwnBoard v-if="mine?.board && isOpen" :mine="mine" at="during" :own="link.own" />
+      <QuestionBody
+        :shown="shown"
+        :mine="mine"
+        :answer="(changing ? chosen : answer) ?? chosen"
+        :stage="stage"
+        :disabled="!mayAnswer"
+        :now="time.now.value"
+        :left="left"
+        :marks="view.marks"
+        :speak="link.speak"
+        :own="link.own"
+        @update="chosen = $event"
+      />
+    </template>
     <NoteToTeacher v-if="view?.notes && link.own" :own="link.own" :mine="mine" />
 
     <template #foot>

@@ -88,6 +88,12 @@ export const CODES = [
   'game_has_begun',
   'too_little_oil',
   'no_use_now',
+  'not_your_turn',
+  'sounding_taken',
+  'course_is_set',
+  'somebody_was_first',
+  'nothing_to_signal_for',
+  'no_team_yet',
 ] as const
 
 export type Told = Record<(typeof CODES)[number], string>

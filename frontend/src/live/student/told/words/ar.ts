@@ -90,4 +90,10 @@ export default {
   game_has_begun: 'لقد بدأت: تبقى الفرق كما هي.',
   too_little_oil: 'الزيت في وعائك قليل جدًا.',
   no_use_now: 'لا فائدة من ذلك الآن.',
+  not_your_turn: 'الدور الآن لفريق آخر.',
+  sounding_taken: 'لم تعد هذه النقطة متاحة.',
+  course_is_set: 'أحد أعضاء فريقك اختار بالفعل.',
+  somebody_was_first: 'سبقكم فريق آخر.',
+  nothing_to_signal_for: 'لا شيء تشير من أجله الآن.',
+  no_team_yet: 'لست في أي فريق.',
 } satisfies Told

@@ -98,4 +98,10 @@ export default {
   game_has_begun: 'Es hat begonnen: Die Teams bleiben, wie sie sind.',
   too_little_oil: 'In deiner Kanne ist zu wenig Öl.',
   no_use_now: 'Das nützt gerade nichts.',
+  not_your_turn: 'Gerade wählt ein anderes Team.',
+  sounding_taken: 'Diese Lotung ist nicht mehr frei.',
+  course_is_set: 'Jemand aus deinem Team hat schon gewählt.',
+  somebody_was_first: 'Ein anderes Team war zuerst.',
+  nothing_to_signal_for: 'Gerade gibt es nichts zu melden.',
+  no_team_yet: 'Du bist in keinem Team.',
 } satisfies Told

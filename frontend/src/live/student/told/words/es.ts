@@ -95,4 +95,10 @@ export default {
   game_has_begun: 'Ya ha empezado: los equipos quedan como están.',
   too_little_oil: 'Hay muy poco aceite en tu lata.',
   no_use_now: 'Ahora mismo no sirve de nada.',
+  not_your_turn: 'Ahora elige otro equipo.',
+  sounding_taken: 'Este sondeo ya no está libre.',
+  course_is_set: 'Alguien de tu equipo ya ha elegido.',
+  somebody_was_first: 'Otro equipo ha sido el primero.',
+  nothing_to_signal_for: 'Ahora no hay nada por lo que avisar.',
+  no_team_yet: 'No estás en ningún equipo.',
 } satisfies Told

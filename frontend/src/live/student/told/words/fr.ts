@@ -94,4 +94,10 @@ export default {
   game_has_begun: 'C’est commencé : les équipes restent comme elles sont.',
   too_little_oil: 'Il y a trop peu d’huile dans ton bidon.',
   no_use_now: 'Cela ne sert à rien pour le moment.',
+  not_your_turn: 'C’est une autre équipe qui choisit.',
+  sounding_taken: 'Ce sondage n’est plus libre.',
+  course_is_set: 'Quelqu’un de ton équipe a déjà choisi.',
+  somebody_was_first: 'Une autre équipe a été la première.',
+  nothing_to_signal_for: 'Il n’y a rien à signaler pour le moment.',
+  no_team_yet: 'Tu n’es dans aucune équipe.',
 } satisfies Told

@@ -91,4 +91,10 @@ export default {
   game_has_begun: 'Уже почалося: команди лишаються як є.',
   too_little_oil: 'В олійниці замало олії.',
   no_use_now: 'Зараз із цього немає користі.',
+  not_your_turn: 'Зараз обирає інша команда.',
+  sounding_taken: 'Цей промір уже не вільний.',
+  course_is_set: 'Хтось із твоєї команди вже обрав.',
+  somebody_was_first: 'Інша команда була першою.',
+  nothing_to_signal_for: 'Зараз нема про що подавати сигнал.',
+  no_team_yet: 'Ти в жодній команді.',
 } satisfies Told

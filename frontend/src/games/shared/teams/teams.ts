@@ -5,5 +5,6 @@ type TeamKey = Extract<Parameters<typeof t>[0], `team_${number}`>
 /** What a team is called, by its number from 1: a bird of the coast, in the language that is spoken. */
 export const teamName = (number: number): string => t(`team_${number}` as TeamKey)
 
-/** How many beacons are lit whole. */
-export const lit = (light: number): number => Math.floor(light + 1e-6)
+export const teamTitle = (number: number): string => t('team', { name: teamName(number) })
+export const membersSaid = (n: number): string => t('members', { n })
+export const placeSaid = (place: number, teams: number): string => t('place', { place, teams })

@@ -1,0 +1,38 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  team: 'فريق {name}',
+  your_team: 'أنت في فريق {name}.',
+  choose: 'اختر فريقك',
+  no_team: 'يتحدد فريقك عند البداية.',
+  place: 'المركز {place} من {teams}',
+  members: {
+    zero: 'لا أحد فيه',
+    one: 'واحد فيه',
+    two: 'اثنان فيه',
+    few: '{n} فيه',
+    many: '{n} فيه',
+    other: '{n} فيه',
+  },
+  team_1: 'الخرشنة',
+  team_2: 'البفن',
+  team_3: 'الأطيش',
+  team_4: 'البلشون',
+  team_5: 'الزقزاق',
+  team_6: 'الكروان',
+  team_7: 'العقاب',
+  team_8: 'النوء',
+  team_9: 'الكركر',
+  team_10: 'العيدر',
+  team_11: 'الغاق',
+  team_12: 'الدريجة',
+  team_13: 'النكات',
+  team_14: 'البقويقة',
+  team_15: 'قنبرة الماء',
+  team_16: 'المدروان',
+  team_17: 'الصعو',
+  team_18: 'الفلمار',
+  team_19: 'الغلموت',
+  team_20: 'الطيطوي',
+} satisfies Words<typeof en>

@@ -1,0 +1,31 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  team: 'Team {name}',
+  your_team: 'Du bist im Team {name}.',
+  choose: 'Wähle dein Team',
+  no_team: 'Dein Team steht fest, wenn es losgeht.',
+  place: 'Platz {place} von {teams}',
+  members: { one: '{n} dabei', other: '{n} dabei' },
+  team_1: 'Seeschwalbe',
+  team_2: 'Papageitaucher',
+  team_3: 'Basstölpel',
+  team_4: 'Reiher',
+  team_5: 'Regenpfeifer',
+  team_6: 'Brachvogel',
+  team_7: 'Fischadler',
+  team_8: 'Sturmvogel',
+  team_9: 'Raubmöwe',
+  team_10: 'Eiderente',
+  team_11: 'Kormoran',
+  team_12: 'Strandläufer',
+  team_13: 'Säbelschnäbler',
+  team_14: 'Uferschnepfe',
+  team_15: 'Steinwälzer',
+  team_16: 'Sanderling',
+  team_17: 'Regenbrachvogel',
+  team_18: 'Eissturmvogel',
+  team_19: 'Lumme',
+  team_20: 'Rotschenkel',
+} satisfies Words<typeof en>

@@ -1,0 +1,31 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  team: 'Equipo {name}',
+  your_team: 'Estás en el equipo {name}.',
+  choose: 'Elige tu equipo',
+  no_team: 'Tu equipo se forma al empezar.',
+  place: 'Puesto {place} de {teams}',
+  members: { one: '{n} dentro', many: '{n} dentro', other: '{n} dentro' },
+  team_1: 'Charrán',
+  team_2: 'Frailecillo',
+  team_3: 'Alcatraz',
+  team_4: 'Garza',
+  team_5: 'Chorlito',
+  team_6: 'Zarapito',
+  team_7: 'Pescadora',
+  team_8: 'Petrel',
+  team_9: 'Págalo',
+  team_10: 'Eider',
+  team_11: 'Cormorán',
+  team_12: 'Correlimos',
+  team_13: 'Avoceta',
+  team_14: 'Aguja',
+  team_15: 'Vuelvepiedras',
+  team_16: 'Tridáctilo',
+  team_17: 'Trinador',
+  team_18: 'Fulmar',
+  team_19: 'Arao',
+  team_20: 'Archibebe',
+} satisfies Words<typeof en>

@@ -1,0 +1,31 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  team: 'Équipe {name}',
+  your_team: 'Tu es dans l’équipe {name}.',
+  choose: 'Choisis ton équipe',
+  no_team: 'Ton équipe est formée au départ.',
+  place: 'Place {place} sur {teams}',
+  members: { one: '{n} dedans', many: '{n} dedans', other: '{n} dedans' },
+  team_1: 'Sterne',
+  team_2: 'Macareux',
+  team_3: 'Fou',
+  team_4: 'Héron',
+  team_5: 'Pluvier',
+  team_6: 'Courlis',
+  team_7: 'Balbuzard',
+  team_8: 'Pétrel',
+  team_9: 'Labbe',
+  team_10: 'Eider',
+  team_11: 'Cormoran',
+  team_12: 'Bécasseau',
+  team_13: 'Avocette',
+  team_14: 'Barge',
+  team_15: 'Tournepierre',
+  team_16: 'Sanderling',
+  team_17: 'Corlieu',
+  team_18: 'Fulmar',
+  team_19: 'Guillemot',
+  team_20: 'Chevalier',
+} satisfies Words<typeof en>

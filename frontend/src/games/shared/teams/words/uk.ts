@@ -1,0 +1,31 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  team: 'Команда {name}',
+  your_team: 'Ти в команді {name}.',
+  choose: 'Обери свою команду',
+  no_team: 'Твоя команда визначиться на початку.',
+  place: 'Місце {place} із {teams}',
+  members: { one: '{n} учасник', few: '{n} учасники', many: '{n} учасників', other: '{n} учасника' },
+  team_1: 'Крячок',
+  team_2: 'Тупик',
+  team_3: 'Сула',
+  team_4: 'Чапля',
+  team_5: 'Сивка',
+  team_6: 'Кульон',
+  team_7: 'Скопа',
+  team_8: 'Буревісник',
+  team_9: 'Поморник',
+  team_10: 'Гага',
+  team_11: 'Баклан',
+  team_12: 'Побережник',
+  team_13: 'Чоботар',
+  team_14: 'Грицик',
+  team_15: 'Крем’яшник',
+  team_16: 'Піщанка',
+  team_17: 'Кроншнеп',
+  team_18: 'Глупиш',
+  team_19: 'Кайра',
+  team_20: 'Коловодник',
+} satisfies Words<typeof en>

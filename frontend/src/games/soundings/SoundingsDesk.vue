@@ -1,0 +1,155 @@
+<script setup lang="ts">
+/** The chart at the desk: opens what a team calls out, and puts right who charted what. */
+import { computed, ref, watch } from 'vue'
+import type { BoardOf, DeskView, GameGuide } from '@/api/types'
+import { counted } from '@/composables/format'
+import UiButton from '@/ui/UiButton.vue'
+import { smallField } from '@/ui/recipes'
+import type { GameDesk } from '../gameViews'
+import TeamFlag from '../shared/teams/TeamFlag.vue'
+import { teamName } from '../shared/teams/teams'
+
+type Sounding = BoardOf<'soundings'>['channels'][number]['soundings'][number]
+
+const props = defineProps<{ board: BoardOf<'soundings'>; view: DeskView; desk: GameDesk }>()
+const every = computed(() => props.board.channels.flatMap((one) => one.soundings))
+/** What is put right: the one that is on, unless another was chosen. */
+const chosen = ref<string | null>(null)
+const on = computed(() => every.value.find((one) => one.on))
+watch(
+  () => [on.value?.question, props.view.step],
+  () => (chosen.value = null),
+)
+const settled = computed(
+  () =>
+    every.value.find((one) => one.question === (chosen.value ?? on.value?.question)) ??
+    every.value.find((one) => one.question === props.view.shown?.item.id),
+)
+const titleOf = (question: string): string =>
+  props.view.run.find((row) => row.id === question)?.title || 'Untitled'
+const ended = computed(() => props.view.phase === 'ended')
+
+const guide = (what: GameGuide): void => void props.desk.guide(what)
+
+function touch(one: Sounding): void {
+  if (one.over || one.on || ended.value) chosen.value = one.question
+  else void props.desk.goTo(one.question)
+}
+const said = (one: Sounding): string => {
+  const of = `${counted(one.fathoms, 'fathom')}: ${titleOf(one.question)}`
+  if (one.team) return `${of}. Charted by ${teamName(one.team)}`
+  return one.over ? `${of}. Nobody took it` : one.on ? `${of}. Asked now` : `Ask ${of}`
+}
+</script>
+
+<template>
+  <section aria-label="Soundings" class="mb-5 border-b border-rule pb-4">
+    <p class="mb-2 flex flex-wrap items-center gap-2">
+      <template v-if="board.turn && !ended">
+        <TeamFlag :number="board.turn" class="size-5" />
+        <b>{{ teamName(board.turn) }} {{ on ? 'has the turn' : 'chooses' }}.</b>
+        <span v-if="!on" class="text-slate">On a phone, or you press what they call out.</span>
+      </template>
+      <b v-else-if="!board.turn">Every sounding is taken.</b>
+    </p>
+    <table class="border-separate border-spacing-y-1">
+      <tbody>
+        <tr v-for="(channel, index) in board.channels" :key="index">
+          <th scope="row" class="max-w-44 truncate pr-3 text-left font-normal" dir="auto">
+            {{ channel.name || 'Open water' }}
+          </th>
+          <td class="flex flex-wrap gap-1">
+            <button
+              v-for="one in channel.soundings"
+              :key="one.question"
+              type="button"
+              class="flex size-9 items-center justify-center rounded border tabular-nums"
+              :class="[
+                one.on ? 'border-2 border-ink bg-lamp-wash font-bold' : 'border-edge',
+                one.over && !one.team ? 'text-slate' : '',
+                settled?.question === one.question && !one.on ? 'ring-2 ring-tide' : '',
+              ]"
+              :aria-label="said(one)"
+              :title="said(one)"
+              @click="touch(one)"
+            >
+              <TeamFlag v-if="one.team" :number="one.team" class="size-5" />
+              <template v-else>{{ one.over ? '×' : one.fathoms }}</template>
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <div v-if="settled" class="mt-2">
+      <p class="flex gap-2 text-[15px] text-slate">
+        <span class="shrink-0">{{ counted(settled.fathoms, 'fathom') }}:</span>
+        <span class="line-clamp-1">{{ titleOf(settled.question) }}</span>
+      </p>
+      <div class="mt-1 flex flex-wrap items-center gap-1" role="group" aria-label="Who has charted it">
+        <span class="mr-1 text-[15px]">Charted by</span>
+        <button
+          v-for="boat in board.boats"
+          :key="boat.number"
+          type="button"
+          class="flex min-h-8 items-center gap-1.5 rounded border px-2"
+          :class="
+            settled.team === boat.number ? 'border-2 border-tide font-bold' : 'border-rule hover:bg-tide-wash'
+          "
+          :aria-pressed="settled.team === boat.number"
+          @click="guide({ move: 'say_who_charted', question: settled.question, team: boat.number })"
+        >
+          <TeamFlag :number="boat.number" class="size-4" />{{ teamName(boat.number) }}
+        </button>
+        <button
+          type="button"
+          class="min-h-8 rounded border px-2"
+          :class="
+            settled.over && !settled.team
+              ? 'border-2 border-tide font-bold'
+              : 'border-rule hover:bg-tide-wash'
+          "
+          :aria-pressed="settled.over && !settled.team"
+          @click="guide({ move: 'say_who_charted', question: settled.question, team: null })"
+        >
+          nobody
+        </button>
+      </div>
+    </div>
+    <ul class="mt-3 flex flex-wrap gap-x-6 gap-y-1">
+      <li v-for="boat in board.boats" :key="boat.number" class="flex items-center gap-1.5">
+        <TeamFlag :number="boat.number" class="size-4" />
+        <span>{{ teamName(boat.number) }}</span>
+        <span v-if="board.made !== 'room'" class="text-sm text-slate">({{ boat.members }})</span>
+        <b class="figure min-w-6 text-right text-lg">{{ boat.fathoms }}</b>
+        <UiButton
+          look="quiet"
+          size="small"
+          class="px-1.5!"
+          :aria-label="`One fathom less for ${teamName(boat.number)}`"
+          @click="guide({ move: 'give_fathoms', team: boat.number, fathoms: -1 })"
+          >−1</UiButton
+        >
+        <UiButton
+          look="quiet"
+          size="small"
+          class="px-1.5!"
+          :aria-label="`One fathom more for ${teamName(boat.number)}`"
+          @click="guide({ move: 'give_fathoms', team: boat.number, fathoms: 1 })"
+          >+1</UiButton
+        >
+      </li>
+    </ul>
+    <label v-if="board.turn && !ended" class="mt-2 flex w-fit items-center gap-2 text-[15px]"
+      >Whose turn it is
+      <select
+        :class="smallField"
+        :value="board.turn"
+        @change="guide({ move: 'give_turn', team: Number(($event.target as HTMLSelectElement).value) })"
+      >
+        <option v-for="boat in board.boats" :key="boat.number" :value="boat.number">
+          {{ teamName(boat.number) }}
+        </option>
+      </select>
+    </label>
+  </section>
+</template>
