@@ -8,7 +8,11 @@ from tests.journeys.test_access import check
 from tools.browser import DESKTOP, PHONE, click, find, press, until, wait_for
 from tools.client import SeatClient, TeacherClient
 
-LIGHTS = [choice("B", id=f"q{n}", prompt=f"Which light is number {n}?").model_dump(mode="json") for n in range(1, 6)]
+TOPICS = ("Lights", "Lights", "Lights", "Knots", "Knots")
+LIGHTS = [
+    choice("B", id=f"q{n}", prompt=f"Which light is number {n}?", tags=(topic,)).model_dump(mode="json")
+    for n, topic in enumerate(TOPICS, start=1)
+]
 OPINION = choice("B", id="o1", prompt="Which light do you like?", scored=False).model_dump(mode="json")
 
 
@@ -205,3 +209,81 @@ def test_keepers_close_for_today_and_go_on_another_day(evening):
     report = teacher.call("GET", f"/sessions/{session}/report")["report"]
     fen = next(person for person in report["people"] if person["name"] == "Fen")
     assert (fen["score"], fen["out_of"], fen["points"]) == (4, 5, 0)
+
+
+def test_soundings_are_chosen_signalled_for_and_put_right_by_hand(evening):
+    server, teacher, desk, screen, phone = evening
+    play_as(desk, "Soundings")
+    wait_for(desk, "Lights 3 · Knots 2")
+    click(desk, "//select/option[normalize-space(.)='chosen by the players']")
+    click(desk, "//select/option[normalize-space(.)='whoever signals first']")
+    set_field(desk, "How many", 2)
+    press(desk, "Lay it by hand…")
+    click(desk, "//select[starts-with(@aria-label, 'Channel of 3 ')]/option[normalize-space(.)='off the chart']")
+    wait_for(desk, "Lights 2 · Knots 2")
+    wait_for(desk, "4 questions count in it.")
+    check(desk, "a chart is laid by hand", (DESKTOP, PHONE))
+    session, code = opened(server, teacher, desk, screen)
+    wait_for(screen, "the further out, the more fathoms")
+    join_as(phone, server.url, code, "Fen")
+    press(phone, "Puffin")
+    wait_for(phone, "You are in team Puffin.")
+    others = [SeatClient(server.url, code, name) for name in ("Bo", "Ines")]
+    for other in others:
+        assert other.say("move", move={"move": "join_team", "team": 1}).is_success
+
+    # The chart first. The team whose turn it is chooses, and that opens the question.
+    press(desk, "Start")
+    wait_for(screen, "Team Tern chooses.")
+    wait_for(phone, "Team Tern chooses.")
+    check(screen, "big screen: the chart", (DESKTOP,))
+    assert others[0].say("move", move={"move": "choose", "question": "q2"}).is_success
+    wait_for(screen, "Who signals first?")
+    press(phone, "Signal")
+    wait_for(phone, "Your team comes first.")
+    wait_for(screen, "Team Puffin comes first.")
+    check(phone, "phone: a sounding", (PHONE,))
+
+    def told():
+        wait_for(desk, "Show the right answer")
+        press(desk, "Show the right answer")
+        press(desk, "Show the standings")
+
+    for other in others:
+        other.answer("B")
+    say(phone, "B")
+    told()
+
+    # Who took it chooses the next one; one that its team did not take is open to all.
+    wait_for(phone, "Your team chooses")
+    check(phone, "phone: a team chooses", (PHONE,))
+    check(desk, "desk: the chart", (DESKTOP, PHONE))
+    click(phone, "//button[@aria-label='Knots, 2 fathoms']")
+    press(phone, "Signal")
+    others[0].answer("B")
+    say(phone, "C")
+    told()
+    wait_for(phone, "2 fathoms")
+    boats = {boat["number"]: boat["fathoms"] for boat in teacher.view(session)["board"]["boats"]}
+    assert boats == {1: 2, 2: 2}
+
+    # The teacher opens what was called out, and puts right who charted it.
+    click(desk, "//button[starts-with(@aria-label, 'Ask 1 fathom')]")
+    say(phone, "A")
+    told()
+    click(desk, "//*[@aria-label='Who has charted it']//button[normalize-space(.)='Puffin']")
+    wait_for(phone, "3 fathoms")
+    click(desk, "//button[@aria-label='One fathom less for Tern']")
+    press(desk, "Next")
+    say(phone, "B")
+    told()
+
+    # No sounding is free: it is over.
+    wait_for(phone, "4 fathoms")
+    press(desk, "End the session…")
+    click(desk, "//*[@role='dialog']//button[normalize-space(.)='End the session']")
+    wait_for(phone, "Place 1 of 2")
+    wait_for(screen, "That was it")
+    check(screen, "big screen: who charted which water", (DESKTOP,))
+    report = teacher.call("GET", f"/sessions/{session}/report")["report"]
+    assert {person["name"]: person["score"] for person in report["people"]}["Fen"] == 2

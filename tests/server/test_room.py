@@ -4,6 +4,7 @@ import json
 
 import pytest
 
+from lantern.core.games.soundings import Signal, SoundingsSettings
 from lantern.core.questions.kinds.open_response import OpenResponseAnswer, OpenResponseItem
 from lantern.core.session import commands as c
 from lantern.server.live import room as rooms
@@ -106,6 +107,18 @@ def test_a_voice_on_a_wall_is_news_for_whose_it_is_alone():
     stage.session.do(c.Back(2, "q1.1", entry["id"], True))
     assert stage.room.update(loaded_from(stage.session, stage.seq + 1)) == {2}
     assert stage.messages() == []  # how many voices there are is on the big screen and the desk
+
+
+def test_what_one_does_on_a_board_that_all_see_is_told_to_all():
+    stage = Stage("Fen", "Bo", "Ines", game=SoundingsSettings(teams=2, claims="signal"))
+    for seat in (1, 2, 3):
+        stage.connect(Audience.STUDENT, seat)
+    stage.do(c.Advance(0))
+    stage.messages()
+    stage.do(c.Advance(1))
+    assert [message["mine"]["board"]["signals"] for _, message in stage.messages()] == [True] * 3
+    stage.session.do(c.MakeMove(1, Signal()))
+    assert stage.room.update(loaded_from(stage.session, stage.seq + 1)) == {1, 2, 3}
 
 
 def test_who_comes_late_gets_the_whole_view_and_the_own_part(stage):

@@ -187,7 +187,7 @@ class Room:
 
         Returns the seats with devices here whose own part has changed: they are at another place of their papers, have
         answered there, the desk wrote to them, a note of theirs was read, they backed something, or something happened
-        to them in the game.
+        to them in the game; in a session that is led also where its board is not as it was.
         """
         if loaded.seq < self.seq:
             return set()
@@ -207,6 +207,8 @@ class Room:
         ]
         if after.step == before.step:  # else everybody is told
             own.append((before.hands, after.hands))
+            if after.board is not before.board and not after.is_own_pace and after.phase is not Phase.LOBBY:
+                return set(self.devices)  # each one sees the board in their own part
         for then, now in own:
             if now is not then:
                 moved |= {seat for seat in self.devices if now.get(seat) is not then.get(seat)}
@@ -246,7 +248,8 @@ class Room:
             yield from self._messages(role, text, snapshot)
 
     def _messages(self, role: Audience, text: str, snapshot: Snapshot) -> Iterable[tuple[Connection, bytes]]:
-        with_own = role is Audience.STUDENT and snapshot.state.phase not in SAME_FOR_ALL
+        is_alike = snapshot.state.phase in SAME_FOR_ALL and snapshot.state.board is None
+        with_own = role is Audience.STUDENT and not is_alike
         apart = has_own_options(snapshot.state) if role is Audience.STUDENT else frozenset()
         same = b"" if with_own else text_frame(envelope(text, None))
         for connection in list(self.connections[role]):

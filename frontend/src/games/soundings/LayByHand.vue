@@ -62,7 +62,11 @@ const picked = (event: Event): number => Number((event.target as HTMLSelectEleme
 <template>
   <UiButton v-if="!laid" size="small" @click="begin">Lay it by hand…</UiButton>
   <div v-else class="space-y-3">
-    <fieldset v-for="(channel, index) in laid" :key="index" class="rounded border border-rule px-3 py-2">
+    <fieldset
+      v-for="(channel, index) in laid"
+      :key="index"
+      class="min-w-0 rounded border border-rule px-3 py-2"
+    >
       <legend class="sr-only">Channel {{ index + 1 }}</legend>
       <div class="flex items-center gap-2">
         <input

@@ -2,7 +2,7 @@
 export const WIDTH = 1000
 export const HEIGHT = 560
 const HARBOUR = { x: 500, y: 556 }
-const REACH = { x: 356, y: 452 }
+const REACH = { x: 326, y: 452 }
 /** Degrees from the horizontal, of the first and the last channel. */
 const FROM = 168
 const TO = 12
@@ -25,7 +25,7 @@ const angleOf = (index: number, channels: number): number => {
   return (degrees * Math.PI) / 180
 }
 
-/** The soundings of a channel, from the harbour outwards, and the far end of its line. */
+/** The soundings of a channel, from the harbour outwards, and both ends of its line. */
 export function channelAt(
   index: number,
   channels: number,
@@ -35,11 +35,10 @@ export function channelAt(
   const angle = angleOf(index, channels)
   const step = (FAR - NEAR) / Math.max(1, longest - 1)
   const shares = Array.from({ length: soundings }, (_, place) => NEAR + step * place)
-  const last = Math.min(FAR, shares.at(-1) ?? NEAR)
   return {
     points: shares.map((share) => along(angle, share)),
     start: along(angle, 0.1),
-    end: along(angle, last),
+    end: along(angle, FAR),
   }
 }
 

@@ -57,7 +57,13 @@ async function erase(): Promise<void> {
               <th scope="col" class="sticky top-0 left-0 z-20 bg-sheet py-1.5 pl-4 text-left font-normal">
                 Name
               </th>
-              <th scope="col" class="sticky top-0 z-10 bg-sheet px-1.5 text-right font-normal">Points</th>
+              <th
+                v-if="view.settings.points"
+                scope="col"
+                class="sticky top-0 z-10 bg-sheet px-1.5 text-right font-normal"
+              >
+                Points
+              </th>
               <th
                 v-for="column in view.columns"
                 :key="column"
@@ -88,7 +94,9 @@ async function erase(): Promise<void> {
                   @erase="erasing = person"
                 />
               </th>
-              <td class="border-t border-rule px-1.5 text-right tabular-nums">{{ person.points }}</td>
+              <td v-if="view.settings.points" class="border-t border-rule px-1.5 text-right tabular-nums">
+                {{ person.points }}
+              </td>
               <td v-for="(pane, index) in person.panes" :key="index" class="border-t border-rule p-0">
                 <GridPane :value="pane" :hidden="!answersShown" />
               </td>

@@ -52,7 +52,9 @@ const first = computed(() => {
       <span>{{ teamTitle(boat.number) }}</span>
     </p>
     <template v-if="at === 'between' && chooses">
-      <h1 class="mt-2 text-3xl" role="status">{{ t(board.course ? 'course_set' : 'you_choose') }}</h1>
+      <div role="status">
+        <h1 class="mt-2 text-3xl">{{ t(board.course ? 'course_set' : 'you_choose') }}</h1>
+      </div>
       <ul v-if="!board.course" class="mt-4 space-y-4">
         <li v-for="(channel, index) in board.channels" :key="index">
           <h2 class="font-bold wrap-anywhere" dir="auto">{{ channel.name || t('open_water') }}</h2>
