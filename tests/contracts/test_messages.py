@@ -124,7 +124,7 @@ def test_what_the_library_says_of_a_value_is_said_in_our_words():
 TOLD = ROOT / "frontend/src/live/student/told"
 OF_STUDENTS = (
     "core/session/people.py", "core/session/notes.py", "core/session/backing.py", "core/session/own_pace.py",
-    "core/session/boards.py", *(f"core/games/{game.name}.py" for game in GAMES),
+    "core/session/boards.py", "core/games/teams.py", *(f"core/games/{game.name}.py" for game in GAMES),
     "core/questions/marking/numbers.py",
     "core/classes/names.py", "core/classes/record_ids.py", "core/classes/school.py", "server/live/entering.py",
     "server/live/reading_aloud.py", "server/live/sockets.py", "server/live/store.py", "server/live/writer.py",
@@ -132,7 +132,7 @@ OF_STUDENTS = (
 """What a student's device can run into: whatever is said there is said to it."""
 OF_TEACHERS = {
     "already_moved_on", "not_ready", "unreadable", "bad_media", "bad_picture", "wrong_sign_in", "wrong_old_password",
-    "keepers_only", "nothing_typed_here", "unknown_remote",
+    "keepers_only", "nothing_typed_here", "unknown_remote", "no_guides", "no_such_sounding",
 }  # fmt: skip
 """Refusals of the tree that no student's device gets."""
 OF_THE_PAGE = {"offline", "server", "page_failed"}

@@ -273,7 +273,7 @@ def test_soundings_are_chosen_signalled_for_and_put_right_by_hand(evening):
     told()
     click(desk, "//*[@aria-label='Who has charted it']//button[normalize-space(.)='Puffin']")
     wait_for(phone, "3 fathoms")
-    click(desk, "//button[@aria-label='One fathom less for Tern']")
+    click(desk, "//button[normalize-space(.)='−1 fathom for Tern']")
     press(desk, "Next")
     say(phone, "B")
     told()

@@ -24,7 +24,13 @@ async function drawn<T>(view: T): Promise<T> {
 }
 
 async function desk(count: number) {
-  const view = { people: named(count), columns: [1], shown: null, taken_out: [] } as unknown as DeskView
+  const view = {
+    people: named(count),
+    columns: [1],
+    shown: null,
+    taken_out: [],
+    settings: { points: true },
+  } as unknown as DeskView
   return drawn(mount(DeskPeople, { props: { view, desk: {} as Desk } }))
 }
 

@@ -1,6 +1,7 @@
 /** What a game brings to the front end. */
 import type { Component } from 'vue'
-import type { GameGuide, GameName, GameOf } from '@/api/types'
+import type { BoardOf, GameGuide, GameName, GameOf } from '@/api/types'
+import type { Piece } from '@/composables/sound/notes'
 
 /** A game in words, before it starts: what to do, in three lines, and who wins. */
 export interface Rules {
@@ -18,6 +19,14 @@ export interface GameDesk {
   goTo: (item: string) => Promise<boolean>
 }
 
+/** What is heard of a game on the big screen. */
+export interface GameMusic<N extends GameName> {
+  /** Played in the lobby, at own pace, and while its board is looked at. */
+  piece: Piece
+  /** How much is lit: a signal sounds as it grows. */
+  lit?: (board: BoardOf<N>) => number
+}
+
 export interface GameViews<N extends GameName> {
   /** For teachers: what it is called, and what it is, in a line. */
   label: string
@@ -26,6 +35,7 @@ export interface GameViews<N extends GameName> {
    * what would come of them. */
   settings: () => Promise<Component>
   rules: () => Promise<(game: GameOf<N>) => Rules>
+  music: () => Promise<GameMusic<N>>
   /** Where it has a board: what the big screen shows of it. Props: `board`, `at`, `view`. */
   screen?: () => Promise<Component>
   /** What the big screen says of the question that is on. Props: `board`. */

@@ -5,6 +5,7 @@ export const beacons: GameViews<'beacons'> = {
   hint: 'Teams light a chain of beacons along the coast.',
   settings: async () => (await import('./BeaconsSettings.vue')).default,
   rules: async () => (await import('./rules')).rules,
+  music: async () => (await import('./music')).music,
   screen: async () => (await import('./BeaconsScreen.vue')).default,
   own: async () => (await import('./own/BeaconsOwn.vue')).default,
 }

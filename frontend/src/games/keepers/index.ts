@@ -5,6 +5,7 @@ export const keepers: GameViews<'keepers'> = {
   hint: 'Everybody keeps a light; what was missed comes back.',
   settings: async () => (await import('./KeepersSettings.vue')).default,
   rules: async () => (await import('./rules')).rules,
+  music: async () => (await import('./music')).music,
   screen: async () => (await import('./KeepersScreen.vue')).default,
   own: async () => (await import('./own/KeepersOwn.vue')).default,
 }

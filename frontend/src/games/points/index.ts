@@ -5,4 +5,5 @@ export const points: GameViews<'points'> = {
   hint: 'Points for right answers, and places that move.',
   settings: async () => (await import('./PointsSettings.vue')).default,
   rules: async () => (await import('./rules')).rules,
+  music: async () => (await import('./music')).music,
 }

@@ -125,17 +125,19 @@ const said = (one: Sounding): string => {
           look="quiet"
           size="small"
           class="px-1.5!"
-          :aria-label="`One fathom less for ${teamName(boat.number)}`"
           @click="guide({ move: 'give_fathoms', team: boat.number, fathoms: -1 })"
-          >−1</UiButton
+          ><span
+            >−1<span class="sr-only"> fathom for {{ teamName(boat.number) }}</span></span
+          ></UiButton
         >
         <UiButton
           look="quiet"
           size="small"
           class="px-1.5!"
-          :aria-label="`One fathom more for ${teamName(boat.number)}`"
           @click="guide({ move: 'give_fathoms', team: boat.number, fathoms: 1 })"
-          >+1</UiButton
+          ><span
+            >+1<span class="sr-only"> fathom for {{ teamName(boat.number) }}</span></span
+          ></UiButton
         >
       </li>
     </ul>

@@ -9,7 +9,6 @@ import { useTimeLeft } from '@/composables/useTimeLeft'
 import type { BoardMoment } from '@/games/gameViews'
 import LanternClock from '@/ui/LanternClock.vue'
 import { nextLook, useLook, useSoundOn, useVolume } from './bigScreen'
-import { momentOf } from './cues'
 import ScreenCoast from './ScreenCoast.vue'
 import ScreenEnd from './ScreenEnd.vue'
 import ScreenFoot from './ScreenFoot.vue'
@@ -35,7 +34,12 @@ const info = ref<SessionInfo | null>(null)
 const look = useLook()
 const soundOn = useSoundOn()
 const volume = useVolume()
-const sounds = useSounds(() => momentOf(view.value, time.seconds.value), soundOn, volume)
+const sounds = useSounds(
+  () => view.value,
+  () => time.seconds.value,
+  soundOn,
+  volume,
+)
 
 useTitle(computed(() => `${view.value?.title ?? 'Big screen'} · Tall Lantern`))
 

@@ -1,5 +1,7 @@
-/** What there is to hear, and when: a piece in the lobby, a tick for each of the last five seconds, a chord for a result. */
+/** What there is to hear, and when: a piece while nothing is asked, and a signal for what has just happened. */
 import type { ScreenView } from '@/api/types'
+import { pieceOf } from '@/composables/sound/notes'
+import type { Signal } from '@/composables/sound/signals'
 
 export interface Moment {
   phase: ScreenView['phase'] | null
@@ -7,67 +9,41 @@ export interface Moment {
   seconds: number | null
   /** Whether the class sees a result. */
   result: boolean
+  /** How much is lit in the game that is played. */
+  lit: number
 }
-export type Cue = 'tick' | 'chord'
 const LAST = 5
 
-export function momentOf(view: ScreenView | null, seconds: number | null): Moment {
+export function momentOf(view: ScreenView | null, seconds: number | null, lit = 0): Moment {
   const runs = !!view && !view.stopped
   const isOver = view?.phase === 'closed' || view?.phase === 'revealed'
   return {
     phase: runs ? view.phase : null,
     seconds: runs && view.phase === 'open' ? seconds : null,
     result: runs && isOver && !!view.shown?.tally,
+    lit,
   }
 }
 
-export const playsPiece = (now: Moment): boolean => now.phase === 'lobby'
+/** Not while a question is before the class: people think. */
+export const playsPiece = (now: Moment, isPlayed: boolean): boolean =>
+  now.phase === 'lobby' || (isPlayed && (now.phase === 'working' || now.phase === 'standings'))
 
-/** What is due as one moment follows another. Nothing for who has just opened the page. */
-export function cueOf(before: Moment | null, now: Moment): Cue | null {
-  if (!before) return null
+/** What is due as one moment follows another. Nothing for who has just opened the page, nor after a pause. */
+export function cueOf(before: Moment | null, now: Moment): Signal | null {
+  if (!before || before.phase === null) return null
   const ticks = now.seconds !== null && now.seconds >= 1 && now.seconds <= LAST
   if (ticks && now.seconds !== before.seconds && before.seconds !== null) return 'tick'
+  if (now.phase === 'ended' && before.phase !== 'ended') return 'end'
   const isNews = !before.result || (now.phase === 'revealed' && before.phase === 'closed')
-  return now.result && isNews && before.phase !== null ? 'chord' : null
+  if (now.result && isNews) return 'result'
+  const shows = now.phase === 'working' || (now.phase === 'standings' && before.phase !== 'standings')
+  return shows && now.lit > before.lit ? 'lit' : null
 }
 
-/** Semitones above the piece's lowest note, one for each step; null is a rest. Five tones, so that all go together. */
-export const PIECE: readonly (number | null)[] = [
-  12,
-  null,
-  19,
-  null,
-  21,
-  24,
-  null,
-  null,
-  19,
-  null,
-  16,
-  null,
-  14,
-  12,
-  null,
-  null,
-  14,
-  null,
-  21,
-  null,
-  24,
-  26,
-  null,
-  null,
-  24,
-  null,
-  21,
-  19,
-  null,
-  16,
-  null,
-  null,
-]
-export const STEP = 0.55
-const LOWEST = 146.83
-
-export const frequencyOf = (semitones: number): number => LOWEST * 2 ** (semitones / 12)
+/** In the lobby of a session in which nothing is played. */
+export const PIECE = pieceOf(
+  0.55,
+  '12 . 19 . 21 24 . . 19 . 16 . 14 12 . . 14 . 21 . 24 26 . . 24 . 21 19 . 16 . .',
+  '0 . . . . . . . -5 . . . . . . .',
+)

@@ -1,12 +1,13 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { LOOKS, nextLook, type Look } from './bigScreen'
-import { cueOf, frequencyOf, momentOf, PIECE, playsPiece, type Moment } from './cues'
+import { cueOf, momentOf, playsPiece, type Moment } from './cues'
 
-const at = (phase: Moment['phase'], seconds: number | null = null, result = false): Moment => ({
+const at = (phase: Moment['phase'], seconds: number | null = null, result = false, lit = 0): Moment => ({
   phase,
   seconds,
   result,
+  lit,
 })
 
 describe('what there is to hear', () => {
@@ -19,29 +20,37 @@ describe('what there is to hear', () => {
   })
 
   it('has a chord as a result is shown, and as what is right is', () => {
-    expect(cueOf(at('open', 3), at('closed', null, true))).toBe('chord')
-    expect(cueOf(at('closed', null, true), at('revealed', null, true))).toBe('chord')
+    expect(cueOf(at('open', 3), at('closed', null, true))).toBe('result')
+    expect(cueOf(at('closed', null, true), at('revealed', null, true))).toBe('result')
     expect(cueOf(at('closed', null, true), at('closed', null, true))).toBeNull()
     expect(cueOf(at('open', 3), at('closed'))).toBeNull() // the curtain is drawn
-    expect(cueOf(at('closed'), at('closed', null, true))).toBe('chord')
+    expect(cueOf(at('closed'), at('closed', null, true))).toBe('result')
+  })
+
+  it('says what was lit, once the board is looked at, and the end', () => {
+    expect(cueOf(at('revealed', null, true, 2), at('standings', null, false, 3))).toBe('lit')
+    expect(cueOf(at('revealed', null, true, 3), at('standings', null, false, 3))).toBeNull()
+    expect(cueOf(at('closed', null, true, 2), at('revealed', null, true, 3))).toBe('result')
+    expect(cueOf(at('working', null, false, 2), at('working', null, false, 5))).toBe('lit')
+    expect(cueOf(at('standings'), at('ended', null, false, 9))).toBe('end')
+    expect(cueOf(at('ended'), at('ended'))).toBeNull()
   })
 
   it('says nothing to who has just opened the page, nor after a pause', () => {
     expect(cueOf(null, at('closed', null, true))).toBeNull()
     expect(cueOf(at(null), at('revealed', null, true))).toBeNull()
     expect(cueOf(at(null), at('open', 4))).toBeNull()
+    expect(cueOf(at(null), at('working', null, false, 8))).toBeNull()
+    expect(cueOf(null, at('ended'))).toBeNull()
   })
 
-  it('plays its piece in the lobby alone', () => {
-    expect(playsPiece(at('lobby'))).toBe(true)
-    expect(playsPiece(at('open', 20))).toBe(false)
-    expect(playsPiece(momentOf(null, null))).toBe(false)
-  })
-
-  it('has a piece of five tones, an octave up twice as high', () => {
-    const tones = new Set(PIECE.filter((note) => note !== null).map((note) => note % 12))
-    expect([...tones].every((tone) => [0, 2, 4, 7, 9].includes(tone))).toBe(true)
-    expect(frequencyOf(12) / frequencyOf(0)).toBeCloseTo(2)
+  it('plays while nothing is asked, and a game is played or all wait', () => {
+    expect(playsPiece(at('lobby'), false)).toBe(true)
+    expect(playsPiece(at('open', 20), true)).toBe(false)
+    expect(playsPiece(at('working'), true)).toBe(true)
+    expect(playsPiece(at('working'), false)).toBe(false)
+    expect(playsPiece(at('standings'), true)).toBe(true)
+    expect(playsPiece(momentOf(null, null), true)).toBe(false)
   })
 })
 

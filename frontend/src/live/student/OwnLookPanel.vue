@@ -33,6 +33,9 @@ import { t } from './words'
     <label v-if="offers.aloud" class="flex min-h-11 items-center gap-3"
       ><input v-model="chosen.aloud" type="checkbox" class="size-5 accent-tide" />{{ t('read_aloud') }}</label
     >
+    <label class="flex min-h-11 items-center gap-3"
+      ><input v-model="chosen.sounds" type="checkbox" class="size-5 accent-tide" />{{ t('sounds') }}</label
+    >
     <label for="page-language" class="block font-bold">{{ t('page_language') }}</label>
     <select
       id="page-language"

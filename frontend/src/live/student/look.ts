@@ -15,6 +15,8 @@ export interface OwnLook {
 interface Chosen extends OwnLook {
   /** Questions can be read aloud. */
   aloud: boolean
+  /** It is heard what was right, and what is lit. */
+  sounds: boolean
 }
 
 const KEPT = 'lantern.own-look'
@@ -34,6 +36,7 @@ export const chosen = reactive<Chosen>({
   contrast: false,
   calm: false,
   aloud: false,
+  sounds: false,
 })
 /** What the member that sits here needs. */
 const needed = reactive<OwnLook>({ text: 'normal', contrast: false, calm: false })

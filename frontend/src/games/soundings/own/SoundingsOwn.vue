@@ -50,6 +50,7 @@ const first = computed(() => {
     <p v-if="boat" class="flex items-center gap-2 text-lg">
       <TeamFlag :number="boat.number" class="size-5" />
       <span>{{ teamTitle(boat.number) }}</span>
+      <span v-if="at === 'between' && chooses" class="ms-auto">{{ t('fathoms', { n: boat.fathoms }) }}</span>
     </p>
     <template v-if="at === 'between' && chooses">
       <div role="status">

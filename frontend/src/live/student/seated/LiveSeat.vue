@@ -6,6 +6,7 @@ import type { Joined } from '@/api/types'
 import { need } from '../look'
 import { needLanguage } from '../ownLanguage'
 import SeatView from './SeatView.vue'
+import { useHeard } from './useHeard'
 import { useSeat } from './useSeat'
 
 const PaperView = defineAsyncComponent({
@@ -15,6 +16,7 @@ const PaperView = defineAsyncComponent({
 const props = defineProps<{ seat: Joined }>()
 const emit = defineEmits<{ leave: [why?: Refusal] }>()
 const link = useSeat(props.seat)
+useHeard(link.view, link.mine)
 const works = computed(() => link.view.value?.phase === 'working')
 
 watch(

@@ -42,6 +42,7 @@ export default {
   text_largest: 'الأكبر',
   more_contrast: 'تباين أعلى',
   no_motion: 'بلا حركة',
+  sounds: 'أصوات',
   page_language: 'اللغة',
   going_in: 'جارٍ الدخول…',
   who_are_you: 'من أنت؟',

@@ -43,6 +43,7 @@ export default {
   text_largest: 'Am größten',
   more_contrast: 'Mehr Kontrast',
   no_motion: 'Keine Bewegung',
+  sounds: 'Töne',
   page_language: 'Sprache',
   going_in: 'Gleich bist du drin…',
   who_are_you: 'Wer bist du?',

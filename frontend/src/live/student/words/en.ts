@@ -39,6 +39,7 @@ export default {
   text_largest: 'Largest',
   more_contrast: 'More contrast',
   no_motion: 'No motion',
+  sounds: 'Sounds',
   page_language: 'Language',
   going_in: 'Going in…',
   who_are_you: 'Who are you?',

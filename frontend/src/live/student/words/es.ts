@@ -42,6 +42,7 @@ export default {
   text_largest: 'El más grande',
   more_contrast: 'Más contraste',
   no_motion: 'Sin movimiento',
+  sounds: 'Sonidos',
   page_language: 'Idioma',
   going_in: 'Entrando…',
   who_are_you: '¿Quién eres?',

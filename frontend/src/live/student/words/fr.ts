@@ -45,6 +45,7 @@ export default {
   text_largest: 'Le plus grand',
   more_contrast: 'Plus de contraste',
   no_motion: 'Sans mouvement',
+  sounds: 'Sons',
   page_language: 'Langue',
   going_in: 'Entrée en cours…',
   who_are_you: 'Qui es-tu\u00a0?',

@@ -42,6 +42,7 @@ export default {
   text_largest: 'Найбільший',
   more_contrast: 'Більше контрасту',
   no_motion: 'Без руху',
+  sounds: 'Звуки',
   page_language: 'Мова',
   going_in: 'Входимо…',
   who_are_you: 'Хто ти?',
