@@ -127,3 +127,11 @@ def _unrepeated(part: str, most: int) -> str:
 def _folded(text: str) -> str:
     plain = unicodedata.normalize("NFKD", text.casefold())
     return "".join(c for c in plain if not unicodedata.combining(c) and unicodedata.category(c) != "Cf")
+
+
+@cache
+def words_to_avoid() -> frozenset[str]:
+    """Every word of the list that ships, as it is spelt: for what is made of letters at random."""
+    words = usual_words()
+    listed = {*words.alone, *(word.lstrip("*") for word in words.inside)}
+    return frozenset(spelt for word in listed if len(spelt := _spelt(word)) >= SHORT)
