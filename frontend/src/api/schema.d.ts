@@ -1191,6 +1191,60 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exchange/sets/{set_id}/grids/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Look At Grid
+         * @description What a crossword or a word search of this set holds.
+         */
+        get: operations["lantern_server_exchange_router_look_at_grid"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange/sets/{set_id}/grids/{kind}/grid.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Draw Grid */
+        get: operations["lantern_server_exchange_router_draw_grid"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange/sets/{set_id}/grids/{kind}/page.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Print Grid */
+        get: operations["lantern_server_exchange_router_print_grid"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live/sessions": {
         parameters: {
             query?: never;
@@ -5167,6 +5221,28 @@ export interface components {
             suffix: string;
             /** Left Out */
             left_out: string[];
+        };
+        /**
+         * GridFound
+         * @description A grid of letters that was made: how many words are in it, and of a crossword the share of its letters that
+         *     cross, 0..1.
+         */
+        GridFound: {
+            /** Words */
+            words: number;
+            /** Score */
+            score: number | null;
+            /** Left */
+            left: components["schemas"]["GridLeft"][];
+        };
+        /**
+         * GridLeft
+         * @description What is not in a grid, and why.
+         */
+        GridLeft: {
+            /** Text */
+            text: string;
+            why: components["schemas"]["Message"];
         };
         /**
          * BeaconsSettings
@@ -11876,6 +11952,83 @@ export interface operations {
             path: {
                 set_id: number;
                 format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_exchange_router_look_at_grid: {
+        parameters: {
+            query?: {
+                seed?: string;
+                directions?: "straight" | "slopes" | "backwards";
+            };
+            header?: never;
+            path: {
+                set_id: number;
+                kind: "crossword" | "word_search";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GridFound"];
+                };
+            };
+        };
+    };
+    lantern_server_exchange_router_draw_grid: {
+        parameters: {
+            query?: {
+                seed?: string;
+                directions?: "straight" | "slopes" | "backwards";
+                solved?: boolean;
+            };
+            header?: never;
+            path: {
+                set_id: number;
+                kind: "crossword" | "word_search";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_exchange_router_print_grid: {
+        parameters: {
+            query?: {
+                seed?: string;
+                directions?: "straight" | "slopes" | "backwards";
+                paper?: "a4" | "us-letter";
+                solved?: boolean;
+            };
+            header?: never;
+            path: {
+                set_id: number;
+                kind: "crossword" | "word_search";
             };
             cookie?: never;
         };

@@ -4,6 +4,7 @@ import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { sentenceOf } from '@/api/refusal'
 import type { Item, Kind } from '@/api/types'
+import { GridDialog } from '@/exchange'
 import { RunDialog } from '@/live/run'
 import { KINDS, registry, viewsOf } from '@/questions/registry'
 import { allRead, provideLanguage, unread } from '@/ui/number/typedNumber'
@@ -31,6 +32,7 @@ const showsRevisions = ref(false)
 const showsText = ref(false)
 const selected = ref<ReadonlySet<string>>(new Set())
 const recasting = shallowRef<Item[] | null>(null)
+const showsGrid = ref(false)
 const page = ref<HTMLElement>()
 
 provideLanguage(() => draft.value.about.language ?? '')
@@ -226,6 +228,7 @@ useEditorKeys({
       @revisions="showsRevisions = true"
       @text="showsText = true"
       @recast="recasting = draft.items"
+      @grid="showsGrid = true"
     />
     <SelectionBar
       v-if="selected.size"
@@ -235,6 +238,7 @@ useEditorKeys({
       @clear="selected = new Set()"
       @recast="recasting = draft.items.filter((item) => selected.has(item.id))"
     />
+    <GridDialog v-if="showsGrid" :set="setId" :title="draft.title" @close="showsGrid = false" />
     <RecastDialog v-if="recasting" :items="recasting" @add="addMade" @close="recasting = null" />
     <TextView v-if="showsText" :draft="draft" @take="takeText" @close="showsText = false" />
     <RevisionsDialog

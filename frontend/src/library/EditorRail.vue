@@ -13,7 +13,14 @@ const props = defineProps<{
   /** Questions that are being written for the first time. */
   fresh: ReadonlySet<string>
 }>()
-const emit = defineEmits<{ go: [id: string, field?: string]; run: []; revisions: []; text: []; recast: [] }>()
+const emit = defineEmits<{
+  go: [id: string, field?: string]
+  run: []
+  revisions: []
+  text: []
+  recast: []
+  grid: []
+}>()
 
 const items = computed(() =>
   props.editor.draft.value.items.map((item, index) => ({
@@ -72,6 +79,9 @@ const row = 'flex w-full gap-3 rounded px-2 py-1 text-left text-[15px] leading-s
         <button type="button" class="hover:underline" title="Ctrl+E" @click="emit('text')">As text</button>
         <button v-if="items.length" type="button" class="hover:underline" @click="emit('recast')">
           Make other questions of these
+        </button>
+        <button v-if="items.length" type="button" class="hover:underline" @click="emit('grid')">
+          Crossword, word search
         </button>
       </div>
       <h2 class="mt-5 mb-2 px-2 text-base">In this set</h2>

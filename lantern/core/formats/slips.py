@@ -86,16 +86,17 @@ def write_slips(title: str, address: str, code: str, slips: Sequence[Slip], pape
         "rows": rows,
         "slips": [{"name": one.name, "phrase": one.phrase, "qr": _picture(one.link)} for one in slips],
     }
-    return _made(_PAGE, given)
+    return made_by_typst(_PAGE, given)
 
 
 def write_door_sign(title: str, address: str, code: str, link: str, paper: Paper) -> bytes:
     """A page for the door: where to go, and what to type."""
     given = {"title": title, "address": address, "code": code, "qr": _picture(link), "paper": paper}
-    return _made(_SIGN, given)
+    return made_by_typst(_SIGN, given)
 
 
-def _made(page: str, given: object) -> bytes:
+def made_by_typst(page: str, given: object) -> bytes:
+    """A PDF from the source of its pages, and what comes into it as data."""
     compiler = typst.Compiler(  # type: ignore[misc]
         page.encode(),
         font_paths=[str(FONTS)],

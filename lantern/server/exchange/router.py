@@ -1,8 +1,8 @@
 import json
-from typing import Any
+from typing import Annotated, Any
 
 from django.http import Http404, HttpRequest, HttpResponse
-from ninja import File, Form, Router
+from ninja import File, Form, Query, Router
 from ninja.files import UploadedFile
 from pydantic import ValidationError
 
@@ -11,20 +11,25 @@ from lantern.core.formats.exchange import SetFormat, Source
 from lantern.core.formats.json_format import schema
 from lantern.core.formats.registry import WRITERS, read_again
 from lantern.core.formats.sheet_format import SheetFormat
+from lantern.core.formats.slips import Paper
+from lantern.core.grids import Directions
 from lantern.core.messages import said
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
 from lantern.server.api.downloads import download
 from lantern.server.api.errors import BadForm
 from lantern.server.api.uploads import source_of
-from lantern.server.exchange import actions
-from lantern.server.exchange.schemas import FoundInFile, Mended, ToAdd, ToMend, WayOut
+from lantern.server.exchange import actions, grids
+from lantern.server.exchange.grids import GridKind
+from lantern.server.exchange.schemas import FoundInFile, GridFound, Mended, ToAdd, ToMend, WayOut
 from lantern.server.library.actions import new_item_id
 from lantern.server.library.queries import content_of, document_of, own_set
 from lantern.server.library.schemas import SetDocument
 
 router = Router(auth=teacher)
 LARGEST_FILE_MB = 150
+Seed = Annotated[str, Query(max_length=20)]
+"""Another gives another grid."""
 
 
 @router.post("/read", response=FoundInFile)
@@ -101,6 +106,41 @@ def take_out(request: TeacherRequest, set_id: int, format: str) -> HttpResponse:
         raise Http404
     question_set = own_set(request.auth, set_id)
     return _take_out(actions.write(question_set, form), form, question_set.title or "Untitled set")
+
+
+@router.get("/sets/{set_id}/grids/{kind}", response=GridFound)
+def look_at_grid(
+    request: TeacherRequest, set_id: int, kind: GridKind, seed: Seed = "1", directions: Directions = "straight"
+) -> GridFound:
+    """What a crossword or a word search of this set holds."""
+    return grids.found(grids.grid_of(own_set(request.auth, set_id), kind, seed, directions))
+
+
+@router.get("/sets/{set_id}/grids/{kind}/grid.svg")
+def draw_grid(
+    request: TeacherRequest,
+    set_id: int,
+    kind: GridKind,
+    seed: Seed = "1",
+    directions: Directions = "straight",
+    solved: bool = False,
+) -> HttpResponse:
+    grid = grids.grid_of(own_set(request.auth, set_id), kind, seed, directions)
+    return download(grids.drawn(grid, solved=solved), "image/svg+xml", grid.title, ".svg")
+
+
+@router.get("/sets/{set_id}/grids/{kind}/page.pdf")
+def print_grid(
+    request: TeacherRequest,
+    set_id: int,
+    kind: GridKind,
+    seed: Seed = "1",
+    directions: Directions = "straight",
+    paper: Paper = "a4",
+    solved: bool = False,
+) -> HttpResponse:
+    grid = grids.grid_of(own_set(request.auth, set_id), kind, seed, directions)
+    return download(grids.printed(grid, paper, solved=solved), "application/pdf", grid.title, ".pdf")
 
 
 def _source(file: Any, choices: str) -> Source | None:

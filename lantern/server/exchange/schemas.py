@@ -5,6 +5,7 @@ from typing import Annotated
 from pydantic import Field
 
 from lantern.core.formats.exchange import MOST_ENTRIES, Column, Entry
+from lantern.core.messages import Message
 from lantern.core.questions import AnyItem
 from lantern.core.questions.content import About, Title
 from lantern.core.questions.items import LanguageTag
@@ -56,3 +57,19 @@ class WayOut(Value):
     label: str
     suffix: str
     left_out: tuple[str, ...]
+
+
+class GridLeft(Value):
+    """What is not in a grid, and why."""
+
+    text: str
+    why: Message
+
+
+class GridFound(Value):
+    """A grid of letters that was made: how many words are in it, and of a crossword the share of its letters that
+    cross, 0..1."""
+
+    words: int
+    score: float | None
+    left: tuple[GridLeft, ...]
