@@ -112,7 +112,17 @@ def test_what_goes_with_a_game_fits_it(game, manner):
     assert settings.shows_points == game.has_points
 
 
-CONTENT = a_set(*(choice(id=f"q{n}", weight=1 + n % 2) for n in range(5)), page(id="p1"), choice(id="o1", scored=False))
+WORDS = ("tide", "ebb", "kelp", "halyard", "skerry")
+
+
+def asking(n):
+    """Of each question B is right, and another word."""
+    item = choice(id=f"q{n}", weight=1 + n % 2)
+    options = (one.model_copy(update={"text": WORDS[n]}) if one.id == "B" else one for one in item.options)
+    return item.model_copy(update={"options": tuple(options)})
+
+
+CONTENT = a_set(*map(asking, range(5)), page(id="p1"), choice(id="o1", scored=False))
 
 
 def a_game(game, manner, chosen):

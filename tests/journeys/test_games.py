@@ -287,3 +287,80 @@ def test_soundings_are_chosen_signalled_for_and_put_right_by_hand(evening):
     check(screen, "big screen: who charted which water", (DESKTOP,))
     report = teacher.call("GET", f"/sessions/{session}/report")["report"]
     assert {person["name"]: person["score"] for person in report["people"]}["Fen"] == 2
+
+
+def test_a_crossword_is_printed_and_solved_together(own_server, browsers):
+    teacher = TeacherClient(own_server.url)
+    email = teacher.sign_up()
+    words = ("tide", "buoy", "gannet", "lighthouse")
+    items = [
+        {"kind": "text_entry", "id": f"q{n}", "prompt": f"Which word is number {n}?", "accepts": [word]}
+        for n, word in enumerate(words)
+    ]
+    number = teacher.make_set("Words of the harbour", items)
+    desk, screen, phone = browsers(), browsers(), browsers(PHONE)
+    sign_in(desk, own_server.url, email)
+    use_session_of(screen, desk, own_server.url)
+    desk.get(f"{own_server.url}/sets/{number}")
+    wait_for(desk, "In this set")
+
+    # On paper: looked at, with its answers, as another, and as a word search.
+    press(desk, "Crossword, word search")
+    wait_for(desk, "4 words;")
+    until(desk, lambda: desk.execute_script("return document.querySelector('[role=dialog] img').naturalWidth > 50"))
+    check(desk, "a crossword to print", (DESKTOP, PHONE))
+    click(desk, "//label[contains(., 'Word search')]")
+    wait_for(desk, "Words run")
+    press(desk, "Close")
+
+    press(desk, "Run it…")
+    wait_for(desk, "Played as")
+    click(desk, "//*[@role='radio'][contains(., 'Own pace')]")
+    play_as(desk, "Crossword")
+    click(desk, "//select/option[starts-with(normalize-space(.), 'together')]")
+    wait_for(desk, "4 questions count in it.")
+    session, code = opened(own_server, teacher, desk, screen)
+    wait_for(screen, "You have done it when every word stands.")
+    join_as(phone, own_server.url, code, "Fen")
+    bo = SeatClient(own_server.url, code, "Bo")
+    press(desk, "Start")
+    press(phone, "Begin")
+    wait_for(phone, "letters")
+    check(phone, "phone: a crossword", (PHONE,))
+
+    # A word is gone to by its place in the grid; its letters stand there once it was answered, also what Bo has right.
+    def solve(n, text, told):
+        cell = f"//button[starts-with(normalize-space(.), '{_place(teacher, session, n)}')]"
+        phone.execute_script("arguments[0].click()", find(phone, cell))
+        wait_for(phone, f"Which word is number {n}?")
+        find(phone, "main input, main textarea").send_keys(text)
+        press(phone, "Send")
+        wait_for(phone, told)
+
+    bo.say("begin")
+    bo.say("go_to", item="q1")
+    bo.say("answer", ask="q1.1", answer={"kind": "text_entry", "text": "buoy"})
+    solve(0, "Tide", "Right")
+    assert {"TIDE", "BUOY"} <= set(_letters(teacher, session))
+    solve(3, "light ship", "Not this time")
+    bo.say("go_to", item="q3")
+    bo.say("answer", ask="q3.1", answer={"kind": "text_entry", "text": "lighthouse"})
+    solve(2, "gannet", "Right")
+    assert set(_letters(teacher, session)) == {word.upper() for word in words}
+    check(screen, "big screen: a crossword", (DESKTOP,))
+    press(desk, "End session…")
+    press(desk, "End the session")
+    wait_for(phone, "2 of 4 words right")
+    wait_for(screen, "That was it")
+    report = teacher.call("GET", f"/sessions/{session}/report")["report"]
+    assert {person["name"]: person["score"] for person in report["people"]} == {"Fen": 2, "Bo": 2}
+
+
+def _place(teacher, session, n):
+    """As a phone says it: "7 across"."""
+    word = next(one for one in teacher.view(session)["board"]["words"] if one["question"] == f"q{n}")
+    return f"{word['number']} {'down' if word['down'] else 'across'}"
+
+
+def _letters(teacher, session):
+    return ["".join(word["letters"]) for word in teacher.view(session)["board"]["words"] if word["letters"]]

@@ -27,6 +27,7 @@ def test_what_can_be_played_is_offered_with_the_settings_that_fit(teacher, knots
         ("beacons", "own_pace"),
         ("keepers", "own_pace"),
         ("soundings", "led"),
+        ("crossword", "own_pace"),
     ]
     for one in offer["games"]:
         teacher.start(knots, **one["settings"])

@@ -5329,6 +5329,28 @@ export interface components {
             words?: string;
         };
         /**
+         * CrosswordSettings
+         * @description `number` chooses one of many crosswords of the same words. `together`: what anybody has right stands in the grid
+         *     of all.
+         */
+        CrosswordSettings: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "crossword";
+            /**
+             * Number
+             * @default 1
+             */
+            number?: number;
+            /**
+             * Together
+             * @default false
+             */
+            together?: boolean;
+        };
+        /**
          * KeepersSettings
          * @description `oil` and `answers`: who has earned so much, or given so many answers, has done; None: the time alone decides.
          *     `gusts`: players may put out another's flame.
@@ -5537,7 +5559,7 @@ export interface components {
              *       "run_bonus": false
              *     }
              */
-            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"];
+            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["CrosswordSettings"];
         };
         /**
          * SoundingsSettings
@@ -6751,6 +6773,26 @@ export interface components {
             /** Merged */
             merged: string[];
         };
+        /** CrosswordScreen */
+        CrosswordScreen: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "crossword";
+            /** Rows */
+            rows: number;
+            /** Columns */
+            columns: number;
+            /** To The Left */
+            to_the_left: boolean;
+            /** Together */
+            together: boolean;
+            /** Players */
+            players: number;
+            /** Words */
+            words: components["schemas"]["ScreenSlot"][];
+        };
         /**
          * DeskEntry
          * @description `hidden` by the desk; `unread`: it waits to be let through. `group` is the id of the entry that it is grouped
@@ -6882,7 +6924,7 @@ export interface components {
             wall: components["schemas"]["WallSettings"];
             on_wall: components["schemas"]["DeskWall"] | null;
             /** Board */
-            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"]) | null;
+            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["CrosswordScreen"]) | null;
             /** Game Over */
             game_over: boolean;
         };
@@ -8177,6 +8219,31 @@ export interface components {
             without?: number;
         };
         /**
+         * ScreenSlot
+         * @description `right` is how many have it right.
+         */
+        ScreenSlot: {
+            /** Question */
+            question: string;
+            /** Number */
+            number: number;
+            /** Row */
+            row: number;
+            /** Column */
+            column: number;
+            /** Down */
+            down: boolean;
+            /** Length */
+            length: number;
+            /**
+             * Letters
+             * @default []
+             */
+            letters?: string[];
+            /** Right */
+            right: number;
+        };
+        /**
          * Shown
          * @description The current item as students and the big screen see it. Times are the server's: of the question, or of a talk
          *     about it; where it was `asked_now`, on the spot, they count up. `form` is how its result is drawn, where there is a
@@ -8610,12 +8677,12 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["CrosswordSettings"]) | null;
             /**
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"]) | null;
+            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["CrosswordScreen"]) | null;
         };
         /**
          * RemoteOffer
@@ -8917,6 +8984,24 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** CrosswordOwn */
+        CrosswordOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "crossword";
+            /** Rows */
+            rows: number;
+            /** Columns */
+            columns: number;
+            /** To The Left */
+            to_the_left: boolean;
+            /** Right */
+            right: number;
+            /** Words */
+            words: components["schemas"]["OwnSlot"][];
+        };
         /**
          * FreeChannel
          * @description What can still be chosen of a channel.
@@ -9045,7 +9130,7 @@ export interface components {
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"]) | null;
+            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["CrosswordOwn"]) | null;
             /**
              * Moved
              * @default 0
@@ -9127,6 +9212,34 @@ export interface components {
             price: number;
             /** Can */
             can: boolean;
+        };
+        /**
+         * OwnSlot
+         * @description `state`: not answered, right, or missed. `together`: somebody else has it right.
+         */
+        OwnSlot: {
+            /** Question */
+            question: string;
+            /** Number */
+            number: number;
+            /** Row */
+            row: number;
+            /** Column */
+            column: number;
+            /** Down */
+            down: boolean;
+            /** Length */
+            length: number;
+            /**
+             * Letters
+             * @default []
+             */
+            letters?: string[];
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "open" | "right" | "missed" | "together";
         };
         /**
          * Remark
@@ -9249,7 +9362,7 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["CrosswordSettings"]) | null;
         };
         /**
          * Work

@@ -42,6 +42,9 @@ export interface GameViews<N extends GameName> {
   asked?: () => Promise<Component>
   /** What the desk sees of it, and does in it. Props: `board`, `view` (the desk's), `desk`. */
   desk?: () => Promise<Component>
-  /** What a player's own device shows of it. Props: `board` (the own one), `at`; emits `move`. */
+  /** What a player's own device shows of it. Props: `board` (the own one), `at`, `item` (the
+   * question that is on); emits `move`, and `go` to a question of one's paper. */
   own?: () => Promise<Component>
+  /** One gets from one question to the other by it. */
+  leads?: boolean
 }

@@ -1,12 +1,13 @@
 /** Every game's views, in one exhaustive list: a game without views does not compile. */
 import type { GameName } from '@/api/types'
 import { beacons } from './beacons'
+import { crossword } from './crossword'
 import type { GameViews } from './gameViews'
 import { keepers } from './keepers'
 import { points } from './points'
 import { soundings } from './soundings'
 
-export const games: { [N in GameName]: GameViews<N> } = { points, beacons, keepers, soundings }
+export const games: { [N in GameName]: GameViews<N> } = { points, beacons, keepers, soundings, crossword }
 
 /** The views of a game whose name is not known. */
 export const viewsOf = (game: GameName): GameViews<GameName> => games[game] as GameViews<GameName>

@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from random import Random
 from typing import TYPE_CHECKING, Any
 
-from lantern.core.games import beacons, keepers, points, soundings
+from lantern.core.games import beacons, crossword, keepers, points, soundings
 from lantern.core.games.contract import (
     NOTHING,
     Asked,
@@ -23,7 +23,7 @@ from lantern.core.games.contract import (
 from lantern.core.games.places import places_of
 from lantern.core.values import union_of
 
-GAMES: tuple[Game[Any], ...] = (points.GAME, beacons.GAME, keepers.GAME, soundings.GAME)
+GAMES: tuple[Game[Any], ...] = (points.GAME, beacons.GAME, keepers.GAME, soundings.GAME, crossword.GAME)
 
 _BY_NAME = {game.name: game for game in GAMES}
 _BOARDS: dict[str, BoardGame[Any, Any, Any]] = {game.name: game for game in GAMES if isinstance(game, BoardGame)}

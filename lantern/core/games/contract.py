@@ -64,12 +64,13 @@ NOTHING = Gain(0, 0)
 
 
 class Asked(NamedTuple):
-    """A question that counts in a game, for a board that lays them out: its id, its `weight`, and its first topic,
-    empty where it has none."""
+    """A question that counts in a game, for a board that lays them out: its id, its `weight`, its first topic, and its
+    one right answer as a text, each empty where it has none."""
 
     question: str
     weight: int
     topic: str
+    answer: str = ""
 
 
 class Outline(NamedTuple):

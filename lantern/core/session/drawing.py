@@ -10,10 +10,11 @@
 from collections.abc import Iterable, Sequence
 from random import Random
 
-from lantern.core.games import Asked, board_game_of
+from lantern.core.games import Asked, board_game_of, game_of
 from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, Question, is_scored
+from lantern.core.questions.richtext import plain
 from lantern.core.session.settings import Chosen, Settings
 
 ORDERS = 12
@@ -31,7 +32,11 @@ def asked_of_all(items: Sequence[Item], settings: Settings, seed: str) -> tuple[
         asked = _sample(asked, chosen, Random(f"{seed}:same"))
     if settings.mix_questions and not settings.is_own_pace:
         return _put(items, asked, Random(f"{seed}:order"))
-    return tuple(item for item in _put(items, asked) if not asks_only_played(settings) or why_unplayed(item) is None)
+    put = _put(items, asked)
+    if not asks_only_played(settings):
+        return put
+    played = played_of(put, settings)
+    return tuple(item for item in put if item.id in played)
 
 
 def drawn_for(items: Sequence[Item], settings: Settings, seed: str, seat: int) -> tuple[str, ...]:
@@ -71,13 +76,27 @@ def why_unplayed(item: Item) -> Message | None:
     return None if item.weight else said("unplayed_no_weight", "counts for nothing")
 
 
+def played_of(items: Iterable[Item], settings: Settings) -> frozenset[str]:
+    """Those that the game asks, by their ids."""
+    playing = playable(items)
+    layout = game_of(settings.game).layout(settings.game, playing)
+    if layout is None:
+        return frozenset(one.question for one in playing)
+    return frozenset(id_ for _, ids in layout for id_ in ids)
+
+
 def playable(items: Iterable[Item]) -> tuple[Asked, ...]:
     """Those that count in a game, as it is told of them."""
     return tuple(
-        Asked(item.id, item.weight, item.tags[0] if item.tags else "")
+        Asked(item.id, item.weight, item.tags[0] if item.tags else "", _answer(item))
         for item in items
         if isinstance(item, Question) and why_unplayed(item) is None
     )
+
+
+def _answer(item: Item) -> str:
+    pairs = kind_of(item).substance(item).pairs
+    return plain(pairs[0][1]) if len(pairs) == 1 else ""
 
 
 def _is_asked(item: Item) -> bool:

@@ -12,7 +12,7 @@ from lantern.core.games import PLAIN, BoardGame, Game, board_game_of, game_of
 from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, Question, title_of
-from lantern.core.session.drawing import asked_of_all, drawn_for, playable, why_unplayed
+from lantern.core.session.drawing import asked_of_all, drawn_for, playable, played_of, why_unplayed
 from lantern.core.session.settings import Answers, Manner, Settings, Timing
 from lantern.core.values import Value
 
@@ -119,9 +119,7 @@ def planned(items: Sequence[Item], settings: Settings, pace: float | None = None
     number = count(1)
     numbers = {item.id: next(number) for item in items if kind_of(item).is_asked}
     others = asked_of_all(items, settings.model_copy(update={"game": PLAIN}), "a plan")
-    playing = playable(others)
-    layout = game_of(settings.game).layout(settings.game, playing)
-    played = {one.question for one in playing} if layout is None else {id_ for _, ids in layout for id_ in ids}
+    layout, played = game_of(settings.game).layout(settings.game, playable(others)), played_of(others, settings)
     titles = {item.id: title_of(item) for item in others}
 
     def laid(name: str, ids: Sequence[str]) -> LaidPart:

@@ -9,6 +9,8 @@ import { placeSaid, teamName, teamTitle } from '../../shared/teams/teams'
 import { lit } from '../light'
 import { t } from '../words'
 
+// It needs nothing else of what is on.
+defineOptions({ inheritAttrs: false })
 const props = defineProps<{ board: OwnBoardOf<'beacons'>; at: BoardMoment }>()
 const emit = defineEmits<{ move: [move: GameMove] }>()
 const team = computed(() => props.board.team)

@@ -6,6 +6,8 @@ import type { BoardMoment } from '../../gameViews'
 import KeepersLight from './KeepersLight.vue'
 import { t } from '../words'
 
+// It needs nothing else of what is on.
+defineOptions({ inheritAttrs: false })
 const props = defineProps<{ board: OwnBoardOf<'keepers'>; at: BoardMoment }>()
 const emit = defineEmits<{ move: [move: GameMove] }>()
 const gust = ref(false)

@@ -8,6 +8,8 @@ import TeamFlag from '../../shared/teams/TeamFlag.vue'
 import { placeSaid, teamName, teamTitle } from '../../shared/teams/teams'
 import { t } from '../words'
 
+// It needs nothing else of what is on.
+defineOptions({ inheritAttrs: false })
 const props = defineProps<{ board: OwnBoardOf<'soundings'>; at: BoardMoment }>()
 const emit = defineEmits<{ move: [move: GameMove] }>()
 const boat = computed(() => props.board.boat)

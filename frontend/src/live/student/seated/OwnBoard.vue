@@ -6,7 +6,8 @@ import type { BoardMoment } from '@/games/gameViews'
 import { viewsOf } from '@/games/registry'
 import type { SeatLink } from './useSeat'
 
-const props = defineProps<{ mine: Mine | null; at: BoardMoment; own?: SeatLink['own'] }>()
+const props = defineProps<{ mine: Mine | null; at: BoardMoment; own?: SeatLink['own']; item?: string }>()
+const emit = defineEmits<{ go: [item: string] }>()
 const shown = shallowRef<Component | null>(null)
 watch(
   () => props.mine?.board?.game,
@@ -19,5 +20,13 @@ watch(
 </script>
 
 <template>
-  <component :is="shown" v-if="shown && mine?.board" :board="mine.board" :at="at" @move="own?.move($event)" />
+  <component
+    :is="shown"
+    v-if="shown && mine?.board"
+    :board="mine.board"
+    :at="at"
+    :item="item"
+    @move="own?.move($event)"
+    @go="emit('go', $event)"
+  />
 </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** A student at work on their own paper: begin, go through it, look it over, hand it in. */
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
-import type { GameChosen, StudentAnswer } from '@/api/types'
+import type { GameChosen, GameName, StudentAnswer } from '@/api/types'
 import { clockTime } from '@/composables/format'
+import { viewsOf } from '@/games/registry'
 import { registry } from '@/questions/registry'
 import { provideReading } from '@/questions/shared/reading'
 import PhoneFrame from '../../PhoneFrame.vue'
@@ -43,6 +44,7 @@ const shown = computed(() => view.value?.shown ?? null)
 const isOver = computed(() => !!paper.value?.handed_in)
 /** A game in which there is no last question: one answers, and goes on. */
 const rounds = computed(() => !!paper.value?.goes_round)
+const leads = computed(() => !!mine.value?.board && !!viewsOf(mine.value.board.game as GameName).leads)
 const places = computed(() => (paper.value ? placesOf(paper.value) : []))
 const index = computed(() => places.value.findIndex((place) => place.here))
 const here = computed(() => places.value[index.value])
@@ -161,8 +163,8 @@ const quiet = 'min-h-11 px-2 font-bold text-tide disabled:text-slate'
     </template>
     <LookOver v-else-if="looking && paper" :paper="paper" @go="goTo" />
     <template v-else-if="paper && shown">
-      <OwnBoard v-if="mine?.board" :mine="mine" at="during" :own="own" />
-      <PaperStrip v-if="!rounds" :paper="paper" @go="goTo" />
+      <OwnBoard v-if="mine?.board" :mine="mine" at="during" :own="own" :item="shown.item.id" @go="goTo" />
+      <PaperStrip v-if="!rounds && !leads" :paper="paper" @go="goTo" />
       <QuestionBody
         :shown="shown"
         :mine="mine"

@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import type { GameOf } from '@/api/types'
+import { smallField } from '@/ui/recipes'
+import UiButton from '@/ui/UiButton.vue'
+
+defineOptions({ inheritAttrs: false })
+const game = defineModel<GameOf<'crossword'>>({ required: true })
+const WAYS = [
+  [false, 'for oneself'],
+  [true, 'together: what anybody has right stands in the grid of all'],
+] as const
+const MOST = 999
+</script>
+
+<template>
+  <div class="space-y-3 py-2">
+    <label class="flex flex-wrap items-center gap-2"
+      ><span class="font-bold">Everybody solves it</span>
+      <select v-model="game.together" :class="smallField" class="max-w-full">
+        <option v-for="[value, words] in WAYS" :key="words" :value="value">{{ words }}</option>
+      </select>
+    </label>
+    <p class="flex flex-wrap items-center gap-2">
+      <span>Crossword number {{ game.number }} of these words.</span>
+      <UiButton size="small" @click="game.number = ((game.number ?? 1) % MOST) + 1">Another one</UiButton>
+    </p>
+  </div>
+</template>

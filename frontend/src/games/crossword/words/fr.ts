@@ -1,0 +1,25 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  name: 'Mots croisés',
+  answers: 'Chaque question est une définition, et sa bonne réponse un mot de la grille.',
+  letters:
+    'Une fois que tu as répondu, les lettres sont dans ta grille et t’aident pour les mots qui les croisent.',
+  alone: 'Chacun remplit sa propre grille. L’ordre est libre.',
+  together: 'Ce que quelqu’un a trouvé est dans la grille de tous. L’ordre est libre.',
+  wins: 'En tête : qui a le plus de mots justes.',
+  wins_together: 'C’est gagné quand tous les mots y sont.',
+  grid: 'La grille',
+  across: '{number} horizontal',
+  down: '{number} vertical',
+  clue: '{place}, {length}',
+  letters_n: { one: '{n} lettre', many: '{n} lettres', other: '{n} lettres' },
+  is_open: '{clue} : {pattern}',
+  is_right: '{clue} : {pattern}, juste',
+  is_missed: '{clue} : {pattern}, manqué',
+  is_together: '{clue} : {pattern}, trouvé par quelqu’un',
+  blank: 'vide',
+  right_of: '{right} mots justes sur {words}',
+  have_it: '{clue} : {right} sur {players} l’ont',
+} satisfies Words<typeof en>
