@@ -56,7 +56,6 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
     wait_for(desk, "In this set")
     desk.find_elements(By.CSS_SELECTOR, "[data-item] textarea")[0].click()
     shoot(desk, "editor")
-    take_writing(url, desk)
     take_import(url, desk)
     take_classes(url, desk)
     desk.get(f"{url}/sets")
@@ -97,21 +96,6 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
     desk.get(f"{url}/sessions/{past['id']}")
     wait_for(desk, "Everyone, every question")
     shoot(desk, "session")
-
-
-def take_writing(url: str, desk: webdriver.Chrome) -> None:
-    """Other kinds in the editor, and a set tried out."""
-    desk.get(f"{url}/sets")
-    press(desk, "A night passage to the Gullmark light")
-    wait_for(desk, "In this set")
-    wait_for(desk, "The watch below")
-    blocks = desk.find_elements(By.CSS_SELECTOR, "[data-item]")
-    typed = next(block for block in blocks if block.find_elements(By.XPATH, ".//*[contains(., '+ Accepted answer')]"))
-    typed.find_element(By.TAG_NAME, "textarea").click()
-    press(desk, "Would this count?")
-    wait_for(desk, "Near misses")
-    desk.execute_script("arguments[0].scrollIntoView(); scrollBy(0, -20)", typed)
-    shoot(desk, "editor-kinds", 1)
 
 
 PASTED = """Knots and tides
@@ -223,7 +207,6 @@ def take_own_pace(server: RealServer, teacher: TeacherClient, desk: webdriver.Ch
         press(phone, "Flag for later")
         click(phone, "(//fieldset//label)[1]")
         wait_for(desk, "4 / 11", 60)
-        shoot(phone, "phone-paper")
         shoot(desk, "desk-own-pace")
     finally:
         students.kill()
@@ -231,12 +214,23 @@ def take_own_pace(server: RealServer, teacher: TeacherClient, desk: webdriver.Ch
 
 
 def take_games(server: RealServer, teacher: TeacherClient, screen: webdriver.Chrome, phone: webdriver.Chrome) -> None:
-    """A Beacon run after some questions, and a keeper in the middle of a game."""
-    url, lights = server.url, next(row["id"] for row in teacher.call("GET", "/sets") if "harbour" in row["title"])
-    offer = teacher.call("GET", f"/live/sets/{lights}/run")["games"]
-    for game, manner in (("beacons", "led"), ("keepers", "own_pace")):
+    """A Beacon run and Soundings after some questions, a keeper and a crossword in the middle of a game."""
+    url = server.url
+    sets = {
+        word: row["id"]
+        for row in teacher.call("GET", "/sets")
+        for word in ("harbour", "French")
+        if word in row["title"]
+    }
+    for game, manner, word in (
+        ("beacons", "led", "harbour"),
+        ("soundings", "led", "harbour"),
+        ("keepers", "own_pace", "harbour"),
+        ("crossword", "own_pace", "French"),
+    ):
+        offer = teacher.call("GET", f"/live/sets/{sets[word]}/run")["games"]
         settings = next(one["settings"] for one in offer if (one["game"], one["manner"]) == (game, manner))
-        session = teacher.call("POST", "/live/sessions", {"set": lights, "settings": settings})
+        session = teacher.call("POST", "/live/sessions", {"set": sets[word], "settings": settings})
         command = [sys.executable, "manage.py", "students", session["code"], "-n", "26", "--url", url]
         students = subprocess.Popen(command, cwd=ROOT, env=server.environment)
         try:
@@ -246,30 +240,32 @@ def take_games(server: RealServer, teacher: TeacherClient, screen: webdriver.Chr
             press(phone, "Join")
             screen.get(f"{url}/screen/{session['id']}")
             wait_for(screen, "27 are here", 30)
-            if game == "beacons":
+            if manner == "led":
                 for _ in range(4):
                     go_on_until(teacher, session["id"], "open")
                     until_answered(teacher, session["id"], 26)
                     go_on_until(teacher, session["id"], "standings")
-                shoot(screen, "big-screen-beacons", 3)
-            else:
-                teacher.command(session["id"], "advance")
-                press(phone, "Begin")
-                for option in (2, 1):
-                    click(phone, f"(//fieldset//label)[{option}]")
-                    press(phone, "Send")
-                    press(phone, "Next")
-                shoot(phone, "phone-keepers")
+                shoot(screen, f"big-screen-{game}", 3)
+                continue
+            teacher.command(session["id"], "advance")
+            press(phone, "Begin")
+            wait_for(phone, "Send" if game == "keepers" else "letters")
+            for option in (2, 1) if game == "keepers" else ():
+                click(phone, f"(//fieldset//label)[{option}]")
+                press(phone, "Send")
+                press(phone, "Next")
+            shoot(phone, f"phone-{game}")
         finally:
             students.kill()
-        teacher.command(session["id"], "end")
+            teacher.command(session["id"], "end")
 
 
 def go_on_until(teacher: TeacherClient, session: int, phase: str) -> None:
+    """In Soundings the students may have opened a question themselves."""
     for _ in range(8):
-        teacher.command(session, "advance")
         if teacher.view(session)["phase"] == phase:
             return
+        teacher.command(session, "advance")
 
 
 def until_answered(teacher: TeacherClient, session: int, count: int, seconds: float = 45) -> None:

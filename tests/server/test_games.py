@@ -29,6 +29,8 @@ def test_what_can_be_played_is_offered_with_the_settings_that_fit(teacher, knots
         ("soundings", "led"),
         ("crossword", "own_pace"),
     ]
+    fits = {(one["game"], one["manner"]): one["played"] for one in offer["games"]}
+    assert (fits["beacons", "led"], fits["crossword", "own_pace"]) == (3, 1)  # all have the same answer
     for one in offer["games"]:
         teacher.start(knots, **one["settings"])
 

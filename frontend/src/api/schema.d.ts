@@ -5719,7 +5719,8 @@ export interface components {
         };
         /**
          * GameOffer
-         * @description A game (none: nothing is played) in one manner, and the settings that go with it.
+         * @description A game (none: nothing is played) in one manner, the settings that go with it, and how many questions of the set
+         *     count in it.
          */
         GameOffer: {
             /** Game */
@@ -5730,6 +5731,8 @@ export interface components {
              */
             manner: "led" | "own_pace";
             settings: components["schemas"]["Settings"];
+            /** Played */
+            played: number;
         };
         /** PresetInfo */
         PresetInfo: {

@@ -25,7 +25,8 @@ LAST_SESSIONS = 5
 
 def run_offer(teacher: Teacher, question_set: QuestionSet) -> RunOffer:
     last = LiveSession.objects.filter(owner=teacher, revision__set=question_set).first()  # the newest
-    asked = [item for item in content_of(question_set).items if kind_of(item).is_asked]
+    items = content_of(question_set).items
+    asked = [item for item in items if kind_of(item).is_asked]
     topics = Counter(tag for item in asked for tag in dict.fromkeys(item.tags))
     start = Settings(known=teacher.school.chosen.known)
     return RunOffer(
@@ -37,7 +38,9 @@ def run_offer(teacher: Teacher, question_set: QuestionSet) -> RunOffer:
             for manner, answers in SWITCHES
         ),
         games=tuple(
-            GameOffer(game=game.name if game else "", manner=manner, settings=chosen)
+            GameOffer(
+                game=game.name if game else "", manner=manner, settings=chosen, played=planned(items, chosen).played
+            )
             for game in (None, *GAMES)
             for manner in MANNERS
             if game is None or manner in game.manners

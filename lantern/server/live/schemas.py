@@ -61,11 +61,13 @@ class Switched(Value):
 
 
 class GameOffer(Value):
-    """A game (none: nothing is played) in one manner, and the settings that go with it."""
+    """A game (none: nothing is played) in one manner, the settings that go with it, and how many questions of the set
+    count in it."""
 
     game: str
     manner: Manner
     settings: Settings
+    played: int
 
 
 class PresetForm(Value):

@@ -75,7 +75,7 @@ const now = computed(() => {
     <svg
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
       class="min-h-0 w-full grow"
-      preserveAspectRatio="xMidYMax meet"
+      preserveAspectRatio="xMidYMid meet"
       role="list"
       :aria-label="t('name')"
     >

@@ -14,12 +14,26 @@ const settings = defineModel<Settings>({ required: true })
 const choices = computed(() =>
   props.offer.games
     .filter((one) => one.manner === settings.value.manner)
-    .map(({ game }) => {
-      if (!game) return { game: '' as const, label: 'Just questions', hint: 'No points, no places.' }
+    .map(({ game, played: count }) => {
+      if (!game)
+        return {
+          game: '' as const,
+          label: 'Just questions',
+          hint: 'No points, no places.',
+          fits: '',
+          none: false,
+        }
       const { label, hint } = viewsOf(game as GameName)
-      return { game: game as GameName, label, hint }
+      return { game: game as GameName, label, hint, fits: fitOf(count), none: !count }
     }),
 )
+
+/** How much of this set counts in a game. */
+function fitOf(count: number): string {
+  const all = props.offer.questions
+  if (!count) return 'No question of this set fits.'
+  return count === all ? `All ${counted(all, 'question')}.` : `${count} of ${counted(all, 'question')}.`
+}
 const played = computed({
   get: () => playedAs(settings.value),
   set: (game) => (settings.value = playing(props.offer, settings.value, game)),
@@ -45,7 +59,8 @@ const unplayed = computed(() =>
           :key="one.game"
           v-slot="{ checked }"
           :value="one.game"
-          class="cursor-pointer"
+          :disabled="one.none"
+          :class="one.none ? 'text-slate' : 'cursor-pointer'"
         >
           <span class="flex min-h-11 items-baseline gap-2 rounded px-1 py-1.5">
             <span
@@ -55,9 +70,9 @@ const unplayed = computed(() =>
             />
             <span>
               <RadioGroupLabel as="span" class="font-bold">{{ one.label }}</RadioGroupLabel>
-              <RadioGroupDescription as="span" class="block text-[15px] text-slate">{{
-                one.hint
-              }}</RadioGroupDescription>
+              <RadioGroupDescription as="span" class="block text-[15px] text-slate"
+                >{{ one.hint }} <span class="whitespace-nowrap">{{ one.fits }}</span></RadioGroupDescription
+              >
             </span>
           </span>
         </RadioGroupOption>

@@ -22,17 +22,16 @@ const right = computed(() => words.value.filter((word) => word.state === 'right'
 /** The word whose button has the focus: whoever goes by keyboard sees it in the grid. */
 const focused = ref('')
 
+const isRight = (cell: CrossCell): boolean =>
+  cell.of.some((one) => ['right', 'together'].includes(state.value.get(one) ?? ''))
+
 /** How a cell stands: on the word that is asked, right, missed, or open. */
 function look(cell: CrossCell): string {
   if (cell.of.includes(focused.value)) return 'fill-tide-wash stroke-tide'
   if (cell.of.includes(props.item ?? '')) return 'fill-lamp-wash stroke-ink'
-  return cell.of.some((one) => state.value.get(one) === 'right')
-    ? 'fill-lamp-pane stroke-slate'
-    : 'fill-sheet stroke-slate'
+  return isRight(cell) ? 'fill-lamp-pane stroke-slate' : 'fill-sheet stroke-slate'
 }
 /** At a crossing the word that is not on, so that pressing it again turns. */
-const isRight = (cell: CrossCell): boolean =>
-  cell.of.some((one) => ['right', 'together'].includes(state.value.get(one) ?? ''))
 const leadsTo = (cell: CrossCell): string => cell.of.find((one) => one !== props.item) ?? cell.of[0]!
 
 function said(word: (typeof words.value)[number]): string {
@@ -49,7 +48,7 @@ function said(word: (typeof words.value)[number]): string {
   <div v-if="at !== 'before'" class="mb-4">
     <svg
       :viewBox="`-1 -1 ${board.columns * SIDE + 2} ${board.rows * SIDE + 2}`"
-      class="mx-auto max-h-[34dvh] w-full"
+      class="mx-auto max-h-[34dvh] w-full [direction:ltr]"
       aria-hidden="true"
     >
       <g v-for="cell in cells" :key="cell.key" @click="at === 'during' && emit('go', leadsTo(cell))">
