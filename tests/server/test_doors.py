@@ -22,6 +22,8 @@ from tools.server import ROOT, RealServer
 
 OUT_AT_MOST = 2.0
 """Seconds for which anybody may be kept out."""
+TIMES = 40
+"""Or so many times what coming in takes anyway, where the machine is busy with something else."""
 
 
 def in_thread(call, *args, **kwargs):
@@ -84,6 +86,7 @@ async def come_in(server, code) -> float:
 
 async def test_silent_lines_lookups_and_requests_do_not_keep_an_honest_student_out(small_house):
     _, session = await in_thread(a_lesson, small_house)
+    usual = statistics.median([await come_in(small_house, session["code"]) for _ in range(5)])
     arguments = ["-m", "tools.hostile", str(small_house.port), "1000", "400", "5000"]
     crowd = await asyncio.create_subprocess_exec(sys.executable, *arguments, cwd=ROOT, stdout=PIPE)
     try:
@@ -97,7 +100,7 @@ async def test_silent_lines_lookups_and_requests_do_not_keep_an_honest_student_o
         crowd.kill()
         await crowd.wait()
     print("seconds to come in:", [round(wait, 2) for wait in waits])
-    assert max(waits) < OUT_AT_MOST
+    assert max(waits) < max(OUT_AT_MOST, TIMES * usual)
 
 
 async def test_a_socket_that_does_not_say_who_it_is_is_closed(server):
