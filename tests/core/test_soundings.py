@@ -187,6 +187,14 @@ def test_in_turns_the_team_whose_turn_it_is_comes_first_and_the_turn_goes_on_s4(
     assert game.charted == {"q0": 1, "q1": 2, "q2": 3, "q3": 1}
 
 
+def test_who_comes_first_stays_so_where_it_is_opened_once_more_s4():
+    game = Game()
+    game.open("q1")
+    game.guide(GiveTurn(team=2))
+    game.ask("q1", {1: [1, 1], 2: [1, 1]})
+    assert game.charted == {"q1": 1}
+
+
 def test_a_team_that_nobody_is_in_has_no_turn_s4():
     game = Game(6, "abcdef", teams=3)
     for player in game.of(2):
@@ -194,6 +202,18 @@ def test_a_team_that_nobody_is_in_has_no_turn_s4():
     game.ask("q0", {1: [1]})
     assert game.view.turn == 3
     assert [boat.number for boat in game.view.boats] == [1, 3]
+
+
+def test_a_team_that_everybody_leaves_loses_its_turn_to_the_next_and_has_it_again_when_they_come_back_s4():
+    game = Game(4, "abcd")
+    gone = game.of(1)
+    for player in gone:
+        game.after(GAME.on_leave(game.chosen, game.board, game.hands, player))
+    assert game.view.turn == 2
+    assert game.move(game.of(2)[0], Choose(question="q3")) is None
+    for player in gone:
+        game.join(player)
+    assert game.view.turn == 1
 
 
 def test_the_first_to_signal_comes_first_and_chooses_next_if_it_takes_it_s5():
@@ -254,6 +274,15 @@ def test_what_nobody_took_is_lost_and_the_turn_goes_on_s7():
     assert GAME.following(game.chosen, game.board) == "q2"
 
 
+def test_what_is_asked_again_changes_nothing_on_the_chart_s7():
+    game = Game()
+    game.ask("q1", {1: [0, 0]})
+    game.open("q1")
+    assert not any(one.on for channel in game.view.channels for one in channel.soundings)
+    assert game.view.first is None
+    assert game.move(game.of(2)[0], Choose(question="q0")) is None
+
+
 def test_what_is_said_by_hand_stays_so_s8():
     game = Game()
     game.open("q1")
@@ -288,6 +317,9 @@ def test_where_they_signal_who_is_said_to_have_charted_the_last_one_chooses_s8()
     game.ask("q0", {1: [1, 1]})
     game.guide(SayWhoCharted(question="q0", team=2))
     assert game.view.turn == 2
+    game.ask("q1", {1: [1, 1]})
+    game.guide(SayWhoCharted(question="q0", team=2))
+    assert game.view.turn == 1
 
 
 def test_it_is_over_when_none_is_free_and_equal_ones_share_a_place_s9():

@@ -74,6 +74,11 @@ def test_balanced_teams_are_nearly_equal_where_players_are_not_v4():
     assert max(means) - min(means) < 0.06
 
 
+def test_chance_deals_those_who_are_equal_v4():
+    known = dict.fromkeys(range(6))
+    assert len({tuple(dealt("balanced", [0, 0], known, Random(seed)).items()) for seed in range(9)}) > 3
+
+
 def test_those_who_have_chosen_are_counted_before_others_are_dealt_v2():
     assert dealt("chosen", [2, 0, 1], {7: None, 8: None, 9: None}, Random(1)) == {7: 1, 8: 1, 9: 2}
 

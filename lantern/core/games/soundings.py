@@ -177,15 +177,12 @@ class Chart:
         """Whether anybody is in it; without devices everybody is."""
         return not self.devices or self.members[team] > 0
 
-    def next_from(self, team: int) -> int:
-        """The first that is there, from this one on."""
-        number = len(self.members)
-        return next((one % number for one in range(team, team + number) if self.is_there(one % number)), team)
-
     @property
     def chooses(self) -> int:
-        """Whose turn it is."""
-        return self.next_from(self.turn)
+        """Whose turn it is: the first that anybody is in, from `turn` on."""
+        number = len(self.members)
+        in_order = (team % number for team in range(self.turn, self.turn + number))
+        return next(filter(self.is_there, in_order), self.turn)
 
 
 @dataclass(frozen=True, slots=True)
@@ -363,7 +360,7 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
         if chosen.claims == "signal" and sounding.team is not None:
             return replace(board, turn=sounding.team)
         before = board.chooses if sounding.first is None else sounding.first
-        return replace(board, turn=board.next_from(before + 1))
+        return replace(board, turn=(before + 1) % len(board.members))
 
     def refused(
         self, chosen: SoundingsSettings, board: Chart, hands: Hands, player: int, move: GameMove
