@@ -1,8 +1,11 @@
 """Crossword (docs/games.md, E1 to E5)."""
 
 import pytest
+from hypothesis import given
+from hypothesis import strategies as st
 
-from lantern.core.games.crossword import GAME, CrosswordSettings
+from lantern.core.games.contract import Asked, Given, Outline
+from lantern.core.games.crossword import GAME, CrosswordSettings, Pencil
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.questions.kinds.match import MatchItem
 from lantern.core.questions.kinds.text_entry import TextEntryAnswer, TextEntryItem
@@ -71,6 +74,15 @@ def test_everybody_has_the_same_and_a_number_chooses_another_e1():
     assert len({tuple(grid) for grid in grids}) > 1
 
 
+@given(st.lists(st.text("abcdefgxyz", min_size=2, max_size=6), min_size=2, max_size=14, unique=True))
+def test_of_those_that_cross_it_is_made_once_more_the_same_e1(texts):
+    """Sessions are made of those alone; the teacher was told of them before."""
+    asked = [Asked(f"q{n}", 1, "", text) for n, text in enumerate(texts)]
+    ((_, ids),) = GAME.layout(CrosswordSettings(), asked)
+    ((_, again),) = GAME.layout(CrosswordSettings(), [one for one in asked if one.question in set(ids)])
+    assert again == ids
+
+
 def test_letters_are_told_with_the_mark_and_no_others_e2():
     room = played("Fen", "Bo")
     assert not any(one.letters for one in own_board(room.state, 1).words)
@@ -85,6 +97,12 @@ def test_letters_are_told_with_the_mark_and_no_others_e2():
     assert not any(one.letters for one in own_board(room.state, 2).words)
 
 
+def test_a_part_of_a_mark_is_no_word_e2():
+    board, hands = GAME.start(CrosswordSettings(), Outline(1, True)), {1: Pencil()}
+    turn = GAME.on_answer(CrosswordSettings(), board, hands, 1, Given(0.5, 1, 1.0, 1, "q0"))
+    assert (turn.hands[1].right, turn.hands[1].missed) == (frozenset(), frozenset({"q0"}))
+
+
 def test_alone_the_big_screen_shows_how_many_have_it_and_no_letter_e3():
     room = played("Fen", "Bo", "Ada")
     for seat, text in ((1, "tide"), (2, "tide"), (3, "ebb")):
@@ -92,6 +110,13 @@ def test_alone_the_big_screen_shows_how_many_have_it_and_no_letter_e3():
     seen = shown_board(room.state)
     assert (word(seen, "q0").right, seen.players) == (2, 3)
     assert not any(one.letters for one in seen.words)
+    assert not is_over(room.state)
+
+
+def test_alone_it_goes_on_until_each_has_done_e3():
+    room = played("Fen", "Bo")
+    for n, text in enumerate(SEA):
+        answer(room, 1, f"q{n}", text)
     assert not is_over(room.state)
 
 

@@ -177,6 +177,15 @@ def test_a_team_takes_it_with_a_mean_of_a_half_of_what_was_answered_s3(marks, ta
     assert game.fathoms == {1: 2 if takes else 0, 2: 0}
 
 
+def test_the_answer_of_somebody_who_was_taken_out_counts_no_more_s3():
+    game = Game()
+    out = game.of(1)[0]
+    game.open("q1")
+    game.after(GAME.on_leave(game.chosen, game.board, game.hands, out))
+    game.tell("q1", {1: [1, 0]})
+    assert game.charted == {"q1": 0}
+
+
 def test_in_turns_the_team_whose_turn_it_is_comes_first_and_the_turn_goes_on_s4():
     game = Game(6, "abcdef", teams=3)
     turns = []
@@ -246,6 +255,7 @@ def test_nobody_signals_once_it_is_closed_s5():
         (1, {1: [0, 0], 2: [1, 1], 3: [1, 1]}, 2),  # the next in turn
         (3, {1: [1, 1], 2: [1, 1], 3: [0, 0]}, 1),  # and round again
         (2, {1: [1], 2: [0, 0], 3: [1, 0.9]}, 1),
+        (2, {1: [1, 1], 2: [0, 0], 3: [1, 1]}, 3),
         (None, {1: [0.6], 2: [0.9], 3: [0.7]}, 2),  # nobody signalled
         (1, {1: [0], 2: [0.4], 3: [0.2]}, 0),
     ],
