@@ -12,7 +12,7 @@ from lantern.core.questions.kinds.text_entry import TextEntryAnswer, TextEntryIt
 from lantern.core.session import commands as c
 from lantern.core.session.boards import is_over, own_board, shown_board
 from lantern.core.session.manners import planned, settings_for_game
-from lantern.core.session.settings import Settings
+from lantern.core.session.settings import Chosen, Settings
 from lantern.core.session.standings import standings
 from tests.builders import a_session, a_set, choice, page
 
@@ -81,6 +81,15 @@ def test_of_those_that_cross_it_is_made_once_more_the_same_e1(texts):
     ((_, ids),) = GAME.layout(CrosswordSettings(), asked)
     ((_, again),) = GAME.layout(CrosswordSettings(), [one for one in asked if one.question in set(ids)])
     assert again == ids
+
+
+def test_who_gets_a_part_of_the_questions_has_them_in_the_grid_of_all_e1():
+    settings = settings_for_game(GAME, "own_pace", Settings())
+    room = a_session(CONTENT, "Fen", **{**dict(settings), "questions": Chosen(pick="each", count=3)})
+    room.advance()
+    room.do(c.BeginPaper(1))
+    assert len(room.state.papers[1].items) == 3
+    assert len(own_board(room.state, 1).words) == 10
 
 
 def test_letters_are_told_with_the_mark_and_no_others_e2():

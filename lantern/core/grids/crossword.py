@@ -144,7 +144,7 @@ class _Attempt:
         for (row, column), letter in zip(cells, entry.word.letters, strict=True):
             there = self._cells.get((row, column))
             if there is not None:
-                if there != letter or entry.down in self._used[row, column]:
+                if there != letter:
                     return 0
                 crossings += 1
             elif (row - beside[0], column - beside[1]) in self._cells or (
