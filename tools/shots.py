@@ -242,14 +242,15 @@ def take_games(server: RealServer, teacher: TeacherClient, screen: webdriver.Chr
             wait_for(screen, "27 are here", 30)
             if manner == "led":
                 for _ in range(4):
-                    go_on_until(teacher, session["id"], "open")
+                    if teacher.view(session["id"])["phase"] != "open":  # a team that chooses opens it
+                        go_on_until(teacher, session["id"], "open")
                     until_answered(teacher, session["id"], 26)
                     go_on_until(teacher, session["id"], "standings")
-                shoot(screen, f"big-screen-{game}", 3)
+                shoot(screen, f"big-screen-{game}", 3 if game == "beacons" else 0.4)  # the next team soon chooses
                 continue
             teacher.command(session["id"], "advance")
             press(phone, "Begin")
-            wait_for(phone, "Send" if game == "keepers" else "letters")
+            wait_for(phone, "Choose an answer" if game == "keepers" else "letters")
             for option in (2, 1) if game == "keepers" else ():
                 click(phone, f"(//fieldset//label)[{option}]")
                 press(phone, "Send")
@@ -261,11 +262,10 @@ def take_games(server: RealServer, teacher: TeacherClient, screen: webdriver.Chr
 
 
 def go_on_until(teacher: TeacherClient, session: int, phase: str) -> None:
-    """In Soundings the students may have opened a question themselves."""
     for _ in range(8):
+        teacher.command(session, "advance")
         if teacher.view(session)["phase"] == phase:
             return
-        teacher.command(session, "advance")
 
 
 def until_answered(teacher: TeacherClient, session: int, count: int, seconds: float = 45) -> None:
