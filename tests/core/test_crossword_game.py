@@ -153,10 +153,10 @@ def test_places_are_by_right_words_e5():
     assert {row.seat: row.place for row in standings(room.state)} == {1: 3, 2: 1, 3: 1}
 
 
-@pytest.mark.parametrize("size", [0, 1])
-def test_with_a_word_or_none_there_is_hardly_a_crossword(size):
-    plan = planned(WORDS[:size], settings_for_game(GAME, "own_pace", Settings()))
-    assert plan.played == size
+@pytest.mark.parametrize(("words", "played"), [("", 0), ("tide", 0), ("tide kelp", 0), ("tide kelp skerry", 3)])
+def test_it_takes_three_words_e1(words, played):
+    items = [typed(n, text) for n, text in enumerate(words.split())]
+    assert planned(items, settings_for_game(GAME, "own_pace", Settings())).played == played
 
 
 def test_a_choice_is_answered_as_a_choice_e2():

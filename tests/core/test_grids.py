@@ -1,7 +1,6 @@
 """Crosswords and word searches (docs/games.md, Q1 to Q9)."""
 
 from collections import Counter
-from random import Random
 
 import pytest
 from hypothesis import given, settings
@@ -9,7 +8,7 @@ from hypothesis import strategies as st
 
 from lantern.core.classes.unfit import words_to_avoid
 from lantern.core.grids import MOST_WORDS, Clued, make_crossword, make_word_search, words_from
-from lantern.core.grids.crossword import runs_in
+from lantern.core.grids.crossword import attempts, runs_in
 from lantern.core.grids.letters import letters_of
 from lantern.core.grids.word_search import lines_of
 
@@ -148,10 +147,9 @@ def test_another_seed_gives_another_q4():
 
 def test_of_several_attempts_the_best_is_taken_q5():
     """No single attempt of those that it makes has more words or more crossings."""
-    from lantern.core.grids.crossword import ATTEMPTS, _Attempt
-
     words = sorted(words_of(*SEA[:20]))
-    every = [_Attempt(words, Random(f"x:{number}")) for number in range(ATTEMPTS)]
+    every = list(attempts(words, "x"))
+    assert len(every) > 20
     made = make_crossword(words, "x")
     crossings = sum(count > 1 for count in Counter(cell for one in made.entries for cell in one.cells()).values())
     assert (len(made.entries), crossings) == max(one.worth[:2] for one in every)

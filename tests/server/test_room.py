@@ -4,7 +4,7 @@ import json
 
 import pytest
 
-from lantern.core.games.soundings import Signal, SoundingsSettings
+from lantern.core.games.soundings import GiveFathoms, Signal, SoundingsSettings
 from lantern.core.questions.kinds.open_response import OpenResponseAnswer, OpenResponseItem
 from lantern.core.session import commands as c
 from lantern.server.live import room as rooms
@@ -119,6 +119,10 @@ def test_what_one_does_on_a_board_that_all_see_is_told_to_all():
     assert [message["mine"]["board"]["signals"] for _, message in stage.messages()] == [True] * 3
     stage.session.do(c.MakeMove(1, Signal()))
     assert stage.room.update(loaded_from(stage.session, stage.seq + 1)) == {1, 2, 3}
+    stage.session.do(c.GuideGame(GiveFathoms(team=1, fathoms=2)))
+    assert stage.room.update(loaded_from(stage.session, stage.seq + 2)) == {1, 2, 3}
+    stage.session.join("Late")
+    assert stage.room.update(loaded_from(stage.session, stage.seq + 3)) == set()
 
 
 def test_who_comes_late_gets_the_whole_view_and_the_own_part(stage):

@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.games.contract import Asked, BoardGame, GameSettings, GameView, Given, Newcomer, Outline, Turn
-from lantern.core.grids import Clued, Crossword, Word, make_crossword, words_from
+from lantern.core.grids import LEAST_WORDS, Clued, Crossword, Word, make_crossword, words_from
 from lantern.core.values import Value
 
 
@@ -186,7 +186,8 @@ class CrosswordGame(BoardGame[CrosswordSettings, Sheet, Pencil]):
 def _grid(chosen: CrosswordSettings, questions: Sequence[Asked]) -> Crossword:
     """Of the words that cross. Made once more from these alone it is the same: what was left out has no part in it."""
     words, _ = words_from(Clued(one.question, "?", one.answer) for one in questions if one.answer)
-    return _of_those_that_cross(tuple(sorted(words)), str(chosen.number))
+    made = _of_those_that_cross(tuple(sorted(words)), str(chosen.number))
+    return made if len(made.entries) >= LEAST_WORDS else make_crossword((), str(chosen.number))
 
 
 @lru_cache(maxsize=64)

@@ -7,8 +7,8 @@ from typing import NamedTuple
 
 from lantern.core.grids.letters import Word, runs_to_the_left
 
-ATTEMPTS = 24
-"""Of which the best is taken."""
+ATTEMPTS, FEWEST, EFFORT = 24, 4, 7000
+"""Of which the best is taken: fewer where there are many letters, so that it takes about a second at most."""
 
 Cell = tuple[int, int]
 """Row and column; the first column is where reading begins."""
@@ -54,9 +54,14 @@ class Crossword:
 def make_crossword(words: Sequence[Word], seed: str) -> Crossword:
     """The words in any order; with no letter in common they cannot all have a place."""
     known = sorted(words)
-    attempts = (_Attempt(known, Random(f"{seed}:{number}")) for number in range(ATTEMPTS))
-    best = max(attempts, key=lambda one: one.worth)
+    best = max(attempts(known, seed), key=lambda one: one.worth)
     return best.made(known)
+
+
+def attempts(words: Sequence[Word], seed: str) -> Iterator["_Attempt"]:
+    letters = sum(len(word.letters) for word in words)
+    number = max(FEWEST, min(ATTEMPTS, EFFORT // max(1, letters)))
+    return (_Attempt(words, Random(f"{seed}:{one}")) for one in range(number))
 
 
 class _Attempt:

@@ -17,7 +17,8 @@ _WAYS: Mapping[Directions, tuple[tuple[int, int], ...]] = {
 }
 ROOM = 1.9
 """Cells for each letter that is hidden."""
-TRIES, CHANGES = 40, 200
+TRIES, ROUNDS, THROWS = 12, 60, 150
+"""Grids that are tried; how often one is mended; and places that are tried for a word before all are looked at."""
 FIRST_SIGN = 0xE000
 
 Cell = tuple[int, int]
@@ -48,7 +49,7 @@ def make_word_search(words: Sequence[Word], seed: str, directions: Directions, u
     side = max([*(len(word.letters) for word in known), ceil(sqrt(ROOM * sum(len(word.letters) for word in known)))])
     made = None
     for attempt in range(TRIES):
-        made = _attempt(known, Random(f"{seed}:{attempt}"), side + attempt // 8, directions, avoided)
+        made = _attempt(known, Random(f"{seed}:{attempt}"), side + attempt // 3, directions, avoided)
         if made is not None and not made.left:
             return made
     return made or WordSearch((), (), tuple(known), runs_to_the_left(word.letters for word in known))
@@ -62,11 +63,10 @@ def _attempt(
     hidden: list[Hidden] = []
     left: list[Word] = []
     for word in sorted(words, key=lambda one: (-len(one.letters), rng.random())):
-        places = [place for place in _places(word, side, directions) if _fits(word, place, cells)]
-        if not places:
+        place = _place_for(word, side, directions, cells, rng)
+        if place is None:
             left.append(word)
             continue
-        place = rng.choice(places)
         cells |= zip(place, word.letters, strict=True)
         hidden.append(Hidden(word, place))
     letters = [letter for word in words for letter in word.letters]
@@ -81,14 +81,15 @@ def _cleaned(
     grid: dict[Cell, str], kept: Collection[Cell], reader: "_Reader", letters: Sequence[str], rng: Random
 ) -> bool:
     """Whether nothing can be read in it that shall not be, once some of what fills it became another letter."""
-    for _ in range(CHANGES):
-        read = reader.first(grid)
-        if read is None:
+    for _ in range(ROUNDS):
+        read = reader.read(grid)
+        if not read:
             return True
-        filling = sorted(read.difference(kept))
-        if not filling:
-            return False
-        grid[rng.choice(filling)] = rng.choice(letters)
+        for cells in read:
+            filling = sorted(cells.difference(kept))
+            if not filling:
+                return False
+            grid[rng.choice(filling)] = rng.choice(letters)
     return False
 
 
@@ -100,19 +101,17 @@ class _Reader:
         self._wanted = [one.word.letters for one in hidden] + list(unfit)
         self._on_purpose = [(frozenset(one.cells), one.word.letters) for one in hidden]
 
-    def first(self, grid: Mapping[Cell, str]) -> frozenset[Cell] | None:
-        """The cells of one that shall not be there. Letters of several characters are read as one."""
+    def read(self, grid: Mapping[Cell, str]) -> list[frozenset[Cell]]:
+        """The cells of each that shall not be there. Letters of several characters are read as one."""
         signs = {letter: chr(FIRST_SIGN + number) for number, letter in enumerate(dict.fromkeys(grid.values()))}
         lines = ["".join([signs[grid[cell]] for cell in line]) for line in self._lines]
         whole = "\n".join(lines)
+        found: list[frozenset[Cell]] = []
         for letters in self._wanted:
             text = "".join([signs.get(letter, " ") for letter in letters])
-            if text not in whole:
-                continue
-            for cells in self._found(text, lines):
-                if not self._is_on_purpose(cells, letters):
-                    return cells
-        return None
+            if text in whole:
+                found += (cells for cells in self._found(text, lines) if not self._is_on_purpose(cells, letters))
+        return found
 
     def _found(self, text: str, lines: Iterable[str]) -> Iterator[frozenset[Cell]]:
         for cells, line in zip(self._lines, lines, strict=True):
@@ -127,13 +126,29 @@ class _Reader:
         )
 
 
+def _place_for(
+    word: Word, side: int, directions: Directions, cells: Mapping[Cell, str], rng: Random
+) -> tuple[Cell, ...] | None:
+    ways = _WAYS[directions]
+    for _ in range(THROWS):
+        thrown = _place(word, side, rng.choice(ways), (rng.randrange(side), rng.randrange(side)))
+        if thrown and _fits(word, thrown, cells):
+            return thrown
+    every = [place for place in _places(word, side, directions) if _fits(word, place, cells)]
+    return rng.choice(every) if every else None
+
+
+def _place(word: Word, side: int, way: tuple[int, int], start: Cell) -> tuple[Cell, ...] | None:
+    """None where it would not be within the grid."""
+    (down, along), (row, column), reach = way, start, len(word.letters) - 1
+    if not (0 <= row + down * reach < side and 0 <= column + along * reach < side):
+        return None
+    return tuple((row + down * step, column + along * step) for step in range(reach + 1))
+
+
 def _places(word: Word, side: int, directions: Directions) -> Iterator[tuple[Cell, ...]]:
-    reach = len(word.letters) - 1
-    for down, along in _WAYS[directions]:
-        for row in range(side):
-            for column in range(side):
-                if 0 <= row + down * reach < side and 0 <= column + along * reach < side:
-                    yield tuple((row + down * step, column + along * step) for step in range(reach + 1))
+    every = (_place(word, side, way, start) for way in _WAYS[directions] for start in _square(side))
+    return (place for place in every if place)
 
 
 def _fits(word: Word, place: Sequence[Cell], cells: Mapping[Cell, str]) -> bool:

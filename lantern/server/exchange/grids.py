@@ -91,7 +91,8 @@ def drawn(grid: Grid, *, solved: bool) -> bytes:
 
 def printed(grid: Grid, paper: Paper, *, solved: bool) -> bytes:
     language = grid.language.split("-")[0].lower()
-    labels = {**LABELS.get(language, LABELS["en"]), "lang": language[:3]}
+    lang = language if len(language) in (2, 3) else "en"  # what a page can be written in
+    labels = {**LABELS.get(language, LABELS["en"]), "lang": lang}
     if isinstance(grid.made, Crossword):
         return grid_sheets.crossword_pdf(grid.title, grid.made, labels, paper, solved=solved)
     return grid_sheets.word_search_pdf(grid.title, grid.made, labels, paper, solved=solved)

@@ -207,13 +207,20 @@ class Room:
         ]
         if after.step == before.step:  # else everybody is told
             own.append((before.hands, after.hands))
-            if after.board is not before.board and not after.is_own_pace and after.phase is not Phase.LOBBY:
+            if after.board is not before.board and self._was_moved(before, after):
                 return set(self.devices)  # each one sees the board in their own part
         for then, now in own:
             if now is not then:
                 moved |= {seat for seat in self.devices if now.get(seat) is not then.get(seat)}
         read = {note.seat for note in before.notes if note not in after.notes}
         return moved | (read & self.devices.keys())
+
+    @staticmethod
+    def _was_moved(before: State, after: State) -> bool:
+        """Whether a player or the desk did something with a board that all look at. Those who come in change it for
+        themselves."""
+        has_acted = after.moved is not before.moved or after.done is not before.done
+        return has_acted and not after.is_own_pace and after.phase is not Phase.LOBBY
 
     def snapshot(self) -> Snapshot:
         if self._snapshot is None or self._snapshot.state is not self.state:

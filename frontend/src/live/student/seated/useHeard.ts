@@ -25,5 +25,11 @@ export function useHeard(view: ComputedRef<StudentView | null>, mine: Ref<Mine |
     before = now
     if (signal) synth?.play(signal)
   })
-  onScopeDispose(() => synth?.close())
+  /** A browser lets a page be heard once somebody has touched it. */
+  const wake = (): void => synth?.wake()
+  document.addEventListener('pointerdown', wake)
+  onScopeDispose(() => {
+    document.removeEventListener('pointerdown', wake)
+    synth?.close()
+  })
 }
