@@ -64,7 +64,7 @@ class Game:
         return {line.number: line.place for line in GAME.screen_view(self.chosen, self.board, self.hands).teams}
 
 
-@given(st.lists(st.sampled_from((0.0, 0.5, 1.0)), max_size=8), st.integers(2, 12), st.integers(2, 5), st.booleans())
+@given(st.lists(st.sampled_from((0.0, 0.5, 1.0)), max_size=14), st.integers(2, 12), st.integers(2, 5), st.booleans())
 def test_teams_that_answer_alike_are_equally_far_whatever_their_size_z1(marks, players, teams, own_pace):
     game = Game(teams=teams, own_pace=own_pace).join(*range(players)).begin()
     for mark in marks:
@@ -110,6 +110,20 @@ def test_who_misses_two_questions_is_away_until_they_answer_again_z4():
         gained.append(round(game.lights[0] - before, 3))
     # The third alone counts by itself; with the other back, each is a half again from the next question on.
     assert gained == [1, 0.5, 0.5, 1, 1, 2, 0.5]
+
+
+@pytest.mark.parametrize("own_pace", [False, True])
+def test_who_is_taken_out_is_no_part_of_the_mean_from_then_on_z1(own_pace):
+    game = Game(teams=2, weight=40, own_pace=own_pace).join(*range(6)).begin()
+    mates = [player for player, hand in game.hands.items() if hand.team == 0]
+    game.question(dict.fromkeys(mates, 1.0))
+    game.after(GAME.on_leave(game.chosen, game.board, game.hands, mates[2]))
+    gained = []
+    for _ in range(2):
+        before = game.lights[0]
+        game.question({mates[0]: 1.0})
+        gained.append(round(game.lights[0] - before, 3))
+    assert gained == [0.5, 0.5]
 
 
 def test_at_own_pace_who_gave_none_of_the_last_answers_is_away_z4():
@@ -168,6 +182,13 @@ def test_those_at_the_end_come_first_in_their_order_and_those_of_one_question_to
         game.question({player: float(player in right) for player in game.hands})
     assert game.places() == {1: 1, 2: 1, 3: 3, 4: 4}
     assert [team.arrived is not None for team in game.board.teams] == [True, True, True, False]
+
+
+def test_a_team_that_nobody_is_in_any_more_takes_no_place_z6():
+    game = Game(teams=2).join(1, 2)
+    game.question({1: 1.0})
+    game.after(GAME.on_leave(game.chosen, game.board, game.hands, 1))
+    assert game.places() == {game.hands[2].team + 1: 1}
 
 
 def test_a_shared_device_is_a_team_v5():

@@ -1,5 +1,6 @@
 """Keepers (docs/games.md)."""
 
+from functools import reduce
 from random import Random
 
 import pytest
@@ -10,11 +11,13 @@ from lantern.core.errors import HandedIn, NotOpen, NotPossible
 from lantern.core.games.contract import Given, Newcomer, Outline
 from lantern.core.games.keepers import GAME, GUST, LENSES, NEXT_LENS, WICK, Buy, KeepersSettings, Light
 from lantern.core.questions.kinds.choice import ChoiceAnswer
-from lantern.core.session import Settings
+from lantern.core.session import Settings, evolve
 from lantern.core.session import commands as c
+from lantern.core.session.asking import was_asked
 from lantern.core.session.due import next_due
 from lantern.core.session.manners import planned, settings_for_game
-from lantern.core.session.own_views import mine_at_own_pace
+from lantern.core.session.own_views import mine_at_own_pace, mine_text, place_of
+from lantern.core.session.progress import ProgressMemo, progress_lines
 from lantern.core.session.settings import Timing
 from lantern.core.session.views import screen_view
 from tests.builders import a_set, at_own_pace, choice, page
@@ -129,6 +132,13 @@ def test_a_gust_takes_the_flame_of_the_nearest_ahead_x5():
     assert game.hands[2].flame == 0
 
 
+def test_a_gust_reaches_nobody_who_was_taken_out_x5():
+    game = Game(1, 2, gusts=True)
+    game.give(1, oil=500)
+    game.give(2, earned=900, flame=5, out=True)
+    assert game.buy(1, "gust") == "no_use_now"
+
+
 def test_there_is_no_gust_unless_the_teacher_allows_it_x5():
     game = Game(1, 2)
     game.give(1, oil=500)
@@ -199,6 +209,20 @@ def test_the_first_answer_is_the_mark_x2():
     assert mine_at_own_pace(room.state, room.state.seats[1]).right == 1
 
 
+def test_what_comes_round_was_asked_of_those_who_answered_and_the_desk_is_told_no_end_x2():
+    room = working(choice(id="q0"), choice(id="q1"))
+    say(room, 1, right=True)
+    first, second = (room.state.asks[f"q{n}.1"] for n in (0, 1))
+    seats = room.state.seats
+    assert [was_asked(room.state, seats[seat], ask) for ask in (first, second) for seat in (1, 2)] == [
+        True,
+        False,
+        False,
+        False,
+    ]
+    assert [(line.answered, line.of) for line in progress_lines(room.state, {1}, ProgressMemo())] == [(1, 0), (0, 0)]
+
+
 def test_nobody_goes_elsewhere_or_on_without_an_answer():
     room = working()
     with pytest.raises(NotPossible):
@@ -246,6 +270,8 @@ def test_it_ends_for_each_one_with_what_there_was_to_reach_x3(chosen, answers):
         if n < answers - 1:
             go_on(room, 1)
     assert room.state.papers[1].handed_in_by == "done"
+    one_by_one = reduce(evolve, room.history, room.first)
+    assert one_by_one.papers == room.state.papers
     for command in (c.GoToPlace(1, "q5"), c.MakeMove(1, Buy(what="wick"))):
         with pytest.raises(HandedIn):
             room.do(command, 99)
@@ -260,8 +286,10 @@ def test_a_chart_leaves_out_one_wrong_option_of_the_question_that_is_on():
     seat = room.state.seats[1]
     assert mine_at_own_pace(room.state, seat).left_out == ()
     room.do(c.MakeMove(1, Buy(what="chart")), 1)
-    (gone,) = mine_at_own_pace(room.state, seat).left_out
+    mine = mine_at_own_pace(room.state, seat)
+    (gone,) = mine.left_out
     assert gone != "B"
+    assert mine_text(room.state, seat, place_of(room.state, 1)) == mine.model_dump_json()
     say(room, 1, right=True)
     go_on(room, 1)
     assert mine_at_own_pace(room.state, seat).left_out == ()
