@@ -24,7 +24,9 @@ from lantern.core.games import (
     soundings,
 )
 from lantern.core.games.points import PointsSettings
+from lantern.core.questions import kind_of
 from lantern.core.questions.kinds.choice import ChoiceAnswer
+from lantern.core.questions.recast import kind_named
 from lantern.core.session import Phase, Settings, replay
 from lantern.core.session import commands as c
 from lantern.core.session.boards import own_board, shown_board
@@ -125,36 +127,56 @@ def asking(n):
 CONTENT = a_set(*map(asking, range(5)), page(id="p1"), choice(id="o1", scored=False))
 
 
+def content_for(game):
+    """With a question of the kind that it plays, where it plays one alone."""
+    if not game.plays:
+        return CONTENT
+    kind = kind_named(game.plays)
+    return a_set(kind.samples()[0].item.model_copy(update={"weight": 2}), *CONTENT.items)
+
+
 def a_game(game, manner, chosen):
     settings = settings_for_game(game, manner, Settings())
     changes = {"game": chosen, "mix_options": False, "close_when_all_answered": False}
-    return Room(CONTENT, settings.model_copy(update=changes))
+    return Room(content_for(game), settings.model_copy(update=changes))
 
 
-def any_moves(game):
-    """One of each of its moves with every value that it can have, of questions those of the content."""
-    return [one for move in getattr(game, "moves", ()) for one in _each_of(move)]
+def any_moves(game, state):
+    """One of each of its moves with every value that it can have, of questions and parts those of the session."""
+    return [one for move in getattr(game, "moves", ()) for one in _each_of(move, state)]
 
 
-def any_guides(game):
-    return [one for guide in getattr(game, "guides", ()) for one in _each_of(guide)]
+def any_guides(game, state):
+    return [one for guide in getattr(game, "guides", ()) for one in _each_of(guide, state)]
 
 
-def _each_of(move):
+def _each_of(move, state):
     names = [name for name in move.model_fields if name != "move"]
     schema = move.model_json_schema()["properties"]
     return [
         move.model_validate(dict(zip(names, values, strict=True)))
-        for values in product(*(_values_of(schema[name]) for name in names))
+        for values in product(*(_values_of(name, schema[name], state) for name in names))
     ]
 
 
-def _values_of(schema):
+def _values_of(name, schema, state):
     if "anyOf" in schema:
-        return [None, *_values_of(schema["anyOf"][0])]
+        return [None, *_values_of(name, schema["anyOf"][0], state)]
     if "minimum" in schema:
-        return range(schema["minimum"], schema["maximum"] + 1)
-    return schema.get("enum") or [item.id for item in CONTENT.items]
+        return range(schema["minimum"], schema.get("maximum", schema.get("exclusiveMaximum", 0) - 1) + 1)
+    if name in ("left", "right"):
+        pairings = filter(None, (kind_of(item).pairing(item) for item in state.items.values()))
+        return [part for pairing in pairings for part in getattr(pairing, name)]
+    return schema.get("enum") or list(state.items)
+
+
+def an_answer(state, ask, right):
+    """To what is asked: the right one, or another."""
+    item = state.items.get(ask.split(".")[0])
+    if item is None or item.kind == "choice":
+        return ChoiceAnswer(chosen=("B" if right else "A",))
+    wanted = kind_of(item).pairing(item).wanted
+    return kind_of(item).of_tries(item, wanted if right else wanted[:1])
 
 
 STEPS = "join answer answer answer move guide advance advance out in pause clear back go begin".split()
@@ -166,11 +188,11 @@ def a_command(room, game, rng, step):
     seat = rng.choice(list(state.seats))
     paper = state.papers.get(seat)
     ask = paper.asked if paper else state.ask.id if state.ask else "q0.1"
-    moves = any_moves(game) or any_moves(beacons.GAME)
+    moves = any_moves(game, state) or any_moves(beacons.GAME, state)
     commands = {
-        "answer": lambda: c.GiveAnswer(seat, ask, ChoiceAnswer(chosen=(rng.choice("ABB"),))),
+        "answer": lambda: c.GiveAnswer(seat, ask, an_answer(state, ask, rng.random() < 2 / 3)),
         "move": lambda: c.MakeMove(seat, rng.choice(moves)),
-        "guide": lambda: c.GuideGame(rng.choice(any_guides(game) or any_guides(soundings.GAME))),
+        "guide": lambda: c.GuideGame(rng.choice(any_guides(game, state) or any_guides(soundings.GAME, state))),
         "advance": lambda: c.Advance(state.step),
         "out": lambda: c.Remove(seat),
         "in": lambda: c.Restore(seat),
@@ -223,7 +245,8 @@ def test_what_a_made_up_player_does_is_never_refused(game, manner, data, seed):
         if move and not _is_over(room, seat):
             assert room.do(c.MakeMove(seat, move))
         elif room.state.phase is Phase.WORKING and not _is_over(room, seat):
-            room.do(c.GiveAnswer(seat, _next_ask(room, seat), ChoiceAnswer(chosen=("B",))))
+            ask = _next_ask(room, seat)
+            room.do(c.GiveAnswer(seat, ask, an_answer(room.state, ask, right=True)))
 
 
 def _is_over(room, seat):
@@ -235,10 +258,10 @@ def _is_over(room, seat):
 @each_played
 def test_who_answers_alike_has_the_same_place_whatever_was_drawn_y7(game, manner, seed):
     chosen = a_game(game, manner, game.settings()).state.settings
-    room = Room(CONTENT, chosen.model_copy(update={"mix_questions": True}), f"seed {seed}")
+    room = Room(content_for(game), chosen.model_copy(update={"mix_questions": True}), f"seed {seed}")
     room.join(*(f"Student {n}" for n in range(5)))
     room.advance()
-    for _ in range(3):
+    for _ in range(min(3, len(room.state.items))):
         _everybody_right(room)
     teams = {line.light for line in getattr(shown_board(room.state), "teams", ())}
     assert len(teams) <= 1
@@ -251,7 +274,8 @@ def _everybody_right(room):
         while room.state.phase is not Phase.OPEN:
             room.advance()
     for seat in room.state.seats:
-        room.do(c.GiveAnswer(seat, _next_ask(room, seat), ChoiceAnswer(chosen=("B",))))
+        ask = _next_ask(room, seat)
+        room.do(c.GiveAnswer(seat, ask, an_answer(room.state, ask, right=True)))
     if not room.state.is_own_pace:
         room.advance(2)
 

@@ -5559,7 +5559,31 @@ export interface components {
              *       "run_bonus": false
              *     }
              */
-            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["CrosswordSettings"];
+            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"];
+        };
+        /**
+         * ShuttersSettings
+         * @description `spoken`: devices say each word as it is opened.
+         */
+        ShuttersSettings: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "shutters";
+            /**
+             * Spoken
+             * @default false
+             */
+            spoken?: boolean;
+        };
+        /** SortTheCatchSettings */
+        SortTheCatchSettings: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "sort_the_catch";
         };
         /**
          * SoundingsSettings
@@ -5621,6 +5645,14 @@ export interface components {
              * @default null
              */
             until?: number | null;
+        };
+        /** TwoHalvesSettings */
+        TwoHalvesSettings: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "two_halves";
         };
         /**
          * WallSettings
@@ -5818,8 +5850,9 @@ export interface components {
         /**
          * Planned
          * @description What a session would be: how many questions each one gets, roughly how many minutes of answering that is, and
-         *     what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others; `pace` is
-         *     how many seconds an answer usually takes. `layout` is how the game lays them out, where it does.
+         *     what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others; `pairs` is
+         *     how many they hold, where these are what it plays. `pace` is how many seconds an answer usually takes, `layout` how
+         *     the game lays the questions out, where it does.
          */
         Planned: {
             /** Questions */
@@ -5832,6 +5865,8 @@ export interface components {
             played: number;
             /** Pace */
             pace: number;
+            /** Pairs */
+            pairs: number | null;
             /** Unplayed */
             unplayed: components["schemas"]["Unplayed"][];
             /** Layout */
@@ -6686,6 +6721,21 @@ export interface components {
             teams: components["schemas"]["TeamLine"][];
         };
         /**
+         * BoardLine
+         * @description A board, as the room sees it: how many pairs it has, how many of them all players together have found, and how
+         *     many players have found all.
+         */
+        BoardLine: {
+            /** Question */
+            question: string;
+            /** Pairs */
+            pairs: number;
+            /** Found */
+            found: number;
+            /** Finished */
+            finished: number;
+        };
+        /**
          * BoatLine
          * @description `number` from 1; `charted` soundings, and all `fathoms`.
          */
@@ -6927,7 +6977,7 @@ export interface components {
             wall: components["schemas"]["WallSettings"];
             on_wall: components["schemas"]["DeskWall"] | null;
             /** Board */
-            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["CrosswordScreen"]) | null;
+            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
             /** Game Over */
             game_over: boolean;
         };
@@ -8324,6 +8374,18 @@ export interface components {
             /** Backing */
             backing: boolean;
         };
+        /** ShuttersScreen */
+        ShuttersScreen: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "shutters";
+            /** Players */
+            players: number;
+            /** Boards */
+            boards: components["schemas"]["BoardLine"][];
+        };
         /** SliderCount */
         SliderCount: {
             /** Value */
@@ -8366,6 +8428,18 @@ export interface components {
                 number,
                 number
             ] | null;
+        };
+        /** SortTheCatchScreen */
+        SortTheCatchScreen: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "sort_the_catch";
+            /** Players */
+            players: number;
+            /** Boards */
+            boards: components["schemas"]["BoardLine"][];
         };
         /**
          * SoundingView
@@ -8494,6 +8568,18 @@ export interface components {
             number: number;
             /** Text */
             text: string;
+        };
+        /** TwoHalvesScreen */
+        TwoHalvesScreen: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "two_halves";
+            /** Players */
+            players: number;
+            /** Boards */
+            boards: components["schemas"]["BoardLine"][];
         };
         /**
          * Typed
@@ -8680,12 +8766,12 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["CrosswordSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
             /**
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["CrosswordScreen"]) | null;
+            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
         };
         /**
          * RemoteOffer
@@ -9133,7 +9219,7 @@ export interface components {
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["CrosswordOwn"]) | null;
+            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["CrosswordOwn"] | components["schemas"]["TwoHalvesOwn"] | components["schemas"]["ShuttersOwn"] | components["schemas"]["SortTheCatchOwn"]) | null;
             /**
              * Moved
              * @default 0
@@ -9217,6 +9303,21 @@ export interface components {
             can: boolean;
         };
         /**
+         * OwnBoardView
+         * @description What was `found`, and what went `wrong` with the last try, if it did.
+         */
+        OwnBoardView: {
+            /** Question */
+            question: string;
+            /** Pairs */
+            pairs: number;
+            /** Found */
+            found: components["schemas"]["Parts"][];
+            wrong: components["schemas"]["Parts"] | null;
+            /** Missed */
+            missed: number;
+        };
+        /**
          * OwnSlot
          * @description `state`: not answered, right, or missed. `together`: somebody else has it right.
          */
@@ -9243,6 +9344,16 @@ export interface components {
              * @enum {string}
              */
             state: "open" | "right" | "missed" | "together";
+        };
+        /**
+         * Parts
+         * @description A left and a right part that were put together.
+         */
+        Parts: {
+            /** Left */
+            left: string;
+            /** Right */
+            right: string;
         };
         /**
          * Remark
@@ -9278,6 +9389,51 @@ export interface components {
             forgave?: ("capitals" | "accents" | "articles" | "punctuation" | "typos" | "plural")[];
             /** Sentence */
             sentence: string;
+        };
+        /**
+         * ShutteredView
+         * @description `places` are all places of a board: the id of the part where it is open, empty where it is shut. `opened` are the
+         *     places, from 0, that were opened and do not stay so.
+         */
+        ShutteredView: {
+            /** Question */
+            question: string;
+            /** Pairs */
+            pairs: number;
+            /** Places */
+            places: string[];
+            /** Opened */
+            opened: number[];
+            /** Found */
+            found: number;
+            /** Missed */
+            missed: number;
+        };
+        /** ShuttersOwn */
+        ShuttersOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "shutters";
+            /** Right */
+            right: number;
+            /** Spoken */
+            spoken: boolean;
+            /** Boards */
+            boards: components["schemas"]["ShutteredView"][];
+        };
+        /** SortTheCatchOwn */
+        SortTheCatchOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "sort_the_catch";
+            /** Right */
+            right: number;
+            /** Boards */
+            boards: components["schemas"]["OwnBoardView"][];
         };
         /**
          * SoundingsOwn
@@ -9365,7 +9521,19 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["CrosswordSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
+        };
+        /** TwoHalvesOwn */
+        TwoHalvesOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "two_halves";
+            /** Right */
+            right: number;
+            /** Boards */
+            boards: components["schemas"]["OwnBoardView"][];
         };
         /**
          * Work
@@ -9544,7 +9712,7 @@ export interface components {
              */
             do: "move";
             /** Move */
-            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"] | components["schemas"]["Choose"] | components["schemas"]["Signal"];
+            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"] | components["schemas"]["Choose"] | components["schemas"]["Signal"] | components["schemas"]["TryPair"] | components["schemas"]["OpenShutter"];
         };
         /**
          * Noting
@@ -9558,6 +9726,21 @@ export interface components {
             do: "note";
             /** Text */
             text: string;
+        };
+        /**
+         * OpenShutter
+         * @description The one at this place, from 0. Where two lie open that do not belong together, they are closed before.
+         */
+        OpenShutter: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "open_shutter";
+            /** Question */
+            question: string;
+            /** Place */
+            place: number;
         };
         /**
          * Signal
@@ -9582,6 +9765,23 @@ export interface components {
             number: number;
             /** Command */
             command: components["schemas"]["Answering"] | components["schemas"]["Beginning"] | components["schemas"]["GoingTo"] | components["schemas"]["Clearing"] | components["schemas"]["Flagging"] | components["schemas"]["Noting"] | components["schemas"]["Backing"] | components["schemas"]["Moving"] | components["schemas"]["HandingIn"];
+        };
+        /**
+         * TryPair
+         * @description These belong together.
+         */
+        TryPair: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "try_pair";
+            /** Question */
+            question: string;
+            /** Left */
+            left: string;
+            /** Right */
+            right: string;
         };
         /**
          * SpokenPart

@@ -47,4 +47,7 @@ export interface GameViews<N extends GameName> {
   own?: () => Promise<Component>
   /** One gets from one question to the other by it. */
   leads?: boolean
+  /** Questions are answered on one's own board, by moves. Its props are then also `question` (what is asked),
+   * `disabled` (it takes nothing just now) and `speak` (says a part of it). */
+  answers?: boolean
 }

@@ -5,9 +5,21 @@ import { crossword } from './crossword'
 import type { GameViews } from './gameViews'
 import { keepers } from './keepers'
 import { points } from './points'
+import { shutters } from './shutters'
+import { sortTheCatch } from './sortTheCatch'
 import { soundings } from './soundings'
+import { twoHalves } from './twoHalves'
 
-export const games: { [N in GameName]: GameViews<N> } = { points, beacons, keepers, soundings, crossword }
+export const games: { [N in GameName]: GameViews<N> } = {
+  points,
+  beacons,
+  keepers,
+  soundings,
+  crossword,
+  two_halves: twoHalves,
+  shutters,
+  sort_the_catch: sortTheCatch,
+}
 
 /** The views of a game whose name is not known. */
 export const viewsOf = (game: GameName): GameViews<GameName> => games[game] as GameViews<GameName>

@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from random import Random
 from typing import TYPE_CHECKING, Any
 
-from lantern.core.games import beacons, crossword, keepers, points, soundings
+from lantern.core.games import beacons, crossword, keepers, points, shutters, sort_the_catch, soundings, two_halves
 from lantern.core.games.contract import (
     NOTHING,
     Asked,
@@ -18,12 +18,23 @@ from lantern.core.games.contract import (
     Newcomer,
     Outline,
     Play,
+    QuestionMove,
+    Tried,
     Turn,
 )
 from lantern.core.games.places import places_of
 from lantern.core.values import union_of
 
-GAMES: tuple[Game[Any], ...] = (points.GAME, beacons.GAME, keepers.GAME, soundings.GAME, crossword.GAME)
+GAMES: tuple[Game[Any], ...] = (
+    points.GAME,
+    beacons.GAME,
+    keepers.GAME,
+    soundings.GAME,
+    crossword.GAME,
+    two_halves.GAME,
+    shutters.GAME,
+    sort_the_catch.GAME,
+)
 
 _BY_NAME = {game.name: game for game in GAMES}
 _BOARDS: dict[str, BoardGame[Any, Any, Any]] = {game.name: game for game in GAMES if isinstance(game, BoardGame)}
@@ -80,6 +91,8 @@ __all__ = [
     "Newcomer",
     "Outline",
     "Play",
+    "QuestionMove",
+    "Tried",
     "Turn",
     "board_game_of",
     "game_of",

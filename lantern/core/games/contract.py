@@ -16,7 +16,8 @@ from random import Random
 from typing import Any, Generic, Literal, NamedTuple, TypeVar
 
 from lantern.core.messages import Message
-from lantern.core.values import Milliseconds, Value
+from lantern.core.pairing import Pairing, Tries
+from lantern.core.values import Milliseconds, ShortId, Value
 
 GameManner = Literal["led", "own_pace"]
 LooksAt = Literal["group", "earlier"]
@@ -33,6 +34,12 @@ class GameMove(Value):
     """Something a player does that is no answer. `move` is its name, which no other game has."""
 
     move: str
+
+
+class QuestionMove(GameMove):
+    """A move within a question, which is answered by such moves: it is taken as long as the question takes answers."""
+
+    question: ShortId
 
 
 class GameView(Value):
@@ -65,12 +72,22 @@ NOTHING = Gain(0, 0)
 
 class Asked(NamedTuple):
     """A question that counts in a game, for a board that lays them out: its id, its `weight`, its first topic, and its
-    one right answer as a text, each empty where it has none."""
+    one right answer as a text, each empty where it has none. `pairing` is what belongs together in it, if anything
+    does."""
 
     question: str
     weight: int
     topic: str
     answer: str = ""
+    pairing: Pairing | None = None
+
+
+class Tried(NamedTuple):
+    """What a player did in a question that is answered by moves: the answer is made of what was tried first. It is
+    given once it is `complete`, or as it stands when the question takes no more."""
+
+    first: Tries
+    complete: bool
 
 
 class Outline(NamedTuple):
@@ -126,6 +143,8 @@ class Game(ABC, Generic[Chosen]):
     settings: type[GameSettings]
     manners: frozenset[GameManner] = frozenset(("led", "own_pace"))
 
+    plays: str = ""
+    """The one kind of question that it plays, where it does: what a set holds is made into it (`recast.boards_of`)."""
     has_points = False
     """Whether answers earn points, and these make the standings."""
     ranks_players = False
@@ -189,8 +208,9 @@ class BoardGame(Game[Chosen], Generic[Chosen, Board, Hand]):
         """The first question is opened, or everybody may start. It is told each time that one is."""
         return Turn(board)
 
-    def on_open(self, chosen: Chosen, board: Board, question: str) -> Board:
-        """Led: a question takes answers, for the first time or again."""
+    def on_open(self, chosen: Chosen, board: Board, question: str, asking: int) -> Board:
+        """Led: a question takes answers, for the first time or again. `asking` says how often it was asked, from 1: it
+        is higher once it is asked anew."""
         return board
 
     def on_close(self, chosen: Chosen, board: Board, question: str, *, was_asked: bool) -> Board:
@@ -218,6 +238,10 @@ class BoardGame(Game[Chosen], Generic[Chosen, Board, Hand]):
     ) -> Turn[Board, Hand]:
         """A player did something that was not refused."""
         return Turn(board)
+
+    def tried(self, chosen: Chosen, board: Board, hand: Hand, question: str) -> Tried | None:
+        """What this player did in a question by `QuestionMove`s; None for nothing yet."""
+        return None
 
     def opens(self, chosen: Chosen, board: Board, move: Any) -> str | None:
         """The question that this move of a player asks for, which is opened where the board is looked at."""

@@ -324,7 +324,7 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
                 board, found = turn.board, found | dict(turn.hands)
         return Turn(board, found)
 
-    def on_open(self, chosen: SoundingsSettings, board: Chart, question: str) -> Chart:
+    def on_open(self, chosen: SoundingsSettings, board: Chart, question: str, asking: int) -> Chart:
         """Who comes first at it is decided when it is opened for the first time."""
         sounding = board.by_question.get(question)
         if sounding is None or sounding.over:

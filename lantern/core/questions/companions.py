@@ -9,6 +9,7 @@ from dataclasses import dataclass
 from random import Random
 from typing import TYPE_CHECKING, ClassVar, Generic, Literal, TypeVar
 
+from lantern.core.pairing import Pairing, Tries
 from lantern.core.questions.items import Answer, Item, Remark
 
 if TYPE_CHECKING:
@@ -175,6 +176,27 @@ class Recasting(Generic[I]):
 
     def of_groups(self, groups: Sequence[tuple[str, tuple[str, ...]]], new_id: NewId) -> list[dict[str, object]]:
         """Items that ask which group each member belongs to; none where the kind cannot."""
+        return []
+
+
+class Boards(Generic[I, A]):
+    """What games of pairs play: parts that belong together, on boards of a size that one can look over."""
+
+    def pairing(self, item: I) -> Pairing | None:
+        """What belongs together in it; None where nothing does, or nothing is right."""
+        return None
+
+    def of_tries(self, item: I, tries: Tries) -> A | None:
+        """The answer of whoever first tried so. A right part that was tried twice goes to the one that it fits, else
+        to the first. None for no try."""
+        return None
+
+    def is_board(self, item: I) -> bool:
+        """Whether games play it as it is."""
+        return False
+
+    def boards_of(self, pairs: Sequence[tuple[str, str]], new_id: NewId) -> list[dict[str, object]]:
+        """Items (their fields, without id) that hold these pairs, several in each; none where the kind cannot."""
         return []
 
 

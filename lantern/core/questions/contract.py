@@ -11,7 +11,7 @@ from collections.abc import Iterable
 from random import Random
 from typing import ClassVar, Generic, TypeVar
 
-from lantern.core.questions.companions import Corrections, OtherForms, Recasting, Rehearsal, TypedAnswers, Walls
+from lantern.core.questions.companions import Boards, Corrections, OtherForms, Recasting, Rehearsal, TypedAnswers, Walls
 from lantern.core.questions.items import Answer, CountRow, Figure, Item, Key, Problem, PublicItem, ResultForm, Tally
 
 I = TypeVar("I", bound=Item)  # noqa: E741
@@ -20,7 +20,14 @@ T = TypeVar("T", bound=Tally)
 
 
 class Kind(
-    Generic[I, A, T], TypedAnswers[I, A], Corrections[I, A], Walls[I, A], Recasting[I], OtherForms[I], Rehearsal[I, A]
+    Generic[I, A, T],
+    TypedAnswers[I, A],
+    Corrections[I, A],
+    Walls[I, A],
+    Recasting[I],
+    Boards[I, A],
+    OtherForms[I],
+    Rehearsal[I, A],
 ):
     """What asking, marking and counting need. A kind that nobody answers leaves `answer` and `tally_model` as None."""
 

@@ -1,6 +1,6 @@
 """What several kinds share: lines with an id, an order that gives nothing away, shares that are right."""
 
-from collections.abc import Callable, Iterable
+from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 from hashlib import blake2b
 from statistics import quantiles
@@ -43,6 +43,12 @@ def shuffled(lines: Iterable[L], item_id: str, secret: str) -> list[L]:
         return blake2b(f"{item_id}/{line.id}".encode(), key=secret.encode()[:64], digest_size=8).digest()  # type: ignore[attr-defined]
 
     return sorted(lines, key=drawn)
+
+
+def in_parts(values: Sequence[L], most: int) -> list[Sequence[L]]:
+    """As few parts as can be, with `most` in each, and as equal as can be."""
+    number = -(-len(values) // most)
+    return [values[len(values) * at // number : len(values) * (at + 1) // number] for at in range(number)]
 
 
 def public_line(line: Line) -> PublicLine:

@@ -7,7 +7,7 @@ What a kind is made of and what it can be made of stand in the kind itself (`sub
 from collections.abc import Sequence
 from dataclasses import replace
 from random import Random
-from typing import Literal
+from typing import Literal, NamedTuple
 
 from lantern.core.questions import KINDS, kind_of, read_item
 from lantern.core.questions.companions import Drawn, NewId
@@ -18,6 +18,10 @@ from lantern.core.values import Value
 
 Direction = Literal["forward", "back"]
 MOST_NEAR = 5
+MOST_LETTERS = 120
+"""That a side of a pair may have on a board."""
+FEWEST_PAIRS = 3
+NAMED = 3
 
 
 class Possible(Value):
@@ -59,6 +63,40 @@ def possible(items: Sequence[Item], direction: Direction, new_id: NewId) -> list
     """Every kind the items can be made into."""
     counts = {kind.name: len(made_of(items, kind.name, direction, Random(0), new_id)) for kind in KINDS}
     return [Possible(kind=name, count=count) for name, count in counts.items() if count]
+
+
+class Boards(NamedTuple):
+    """What a game of pairs plays: those of the items that it can play as they are, and what others were made into.
+    `used` are the ids of all of which something is in it."""
+
+    items: tuple[Item, ...]
+    used: frozenset[str]
+
+
+def boards_of(items: Sequence[Item], into: str, new_id: NewId) -> Boards:
+    """`items` as boards of one kind: in their order, and what was made of others after them.
+
+    A pair is taken once, and only if both of its sides are short enough to be looked over.
+    """
+    target = kind_named(into)
+    kept = {item.id: item for item in items if kind_of(item) is target and target.is_board(item)}
+    found: dict[tuple[str, str], tuple[str, tuple[str, str]]] = {}
+    for item in items:
+        for left, right in kind_of(item).substance(item).pairs if item.id not in kept else ():
+            sides = plain(left), plain(right)
+            if all(0 < len(side) <= MOST_LETTERS for side in sides):
+                found.setdefault(sides, (item.id, (left, right)))
+    fields = target.boards_of([pair for _, pair in found.values()], new_id) if len(found) >= FEWEST_PAIRS else []
+    made = [_board(target, one, new_id) for one in fields]
+    used = kept.keys() | ({id_ for id_, _ in found.values()} if made else set())
+    return Boards((*kept.values(), *made), frozenset(used))
+
+
+def _board(target: Kind, fields: dict[str, object], new_id: NewId) -> Item:  # type: ignore[type-arg]
+    """Named after what lies on it: no language but the set's own is in it."""
+    item = read_item.validate_python({**fields, "id": new_id(), "kind": target.name, "time_limit": None})
+    sides = [plain(left) for left, _ in target.substance(item).pairs]
+    return item.model_copy(update={"prompt": " · ".join(sides[:NAMED]) + (" …" if len(sides) > NAMED else "")})
 
 
 def _shared(item: Item, target: Kind) -> set[str]:  # type: ignore[type-arg]

@@ -12,7 +12,18 @@ from typing import Any
 
 from lantern.core import errors
 from lantern.core.classes.needs import NONE
-from lantern.core.games import AnyGameMove, AnyGameOwn, AnyGameScreen, BoardGame, Given, Newcomer, Turn, board_game_of
+from lantern.core.games import (
+    AnyGameMove,
+    AnyGameOwn,
+    AnyGameScreen,
+    BoardGame,
+    Given,
+    Newcomer,
+    QuestionMove,
+    Tried,
+    Turn,
+    board_game_of,
+)
 from lantern.core.messages import said
 from lantern.core.questions.items import Question
 from lantern.core.session import commands as c
@@ -65,6 +76,23 @@ def on_moved(state: State, recorded: Recorded) -> State:
     return _after(state, game.on_move(state.settings.game, state.board, state.hands, seat, event.move))
 
 
+def tried(state: State, seat: int, question: str) -> Tried | None:
+    """What somebody did in a question that is answered by moves."""
+    game = board_of(state)
+    if game is None or seat not in state.hands:
+        return None
+    return game.tried(state.settings.game, state.board, state.hands[seat], question)
+
+
+def tried_after(state: State, seat: int, move: QuestionMove) -> Tried | None:
+    """The same, with this move."""
+    game = board_of(state)
+    if game is None:
+        return None
+    turn = game.on_move(state.settings.game, state.board, state.hands, seat, move)
+    return tried(_after(state, turn), seat, move.question)
+
+
 def asked_for(state: State, move: AnyGameMove) -> str | None:
     """The question that a player's move asks for."""
     game = board_of(state)
@@ -109,10 +137,10 @@ def begun(state: State) -> State:
     return _after(state, game.on_begin(state.settings.game, state.board, state.hands, rng))
 
 
-def opened(state: State, question: str) -> State:
+def opened(state: State, question: str, asking: int) -> State:
     """With a question that takes answers, in a session that is led."""
     state, game = begun(state), board_of(state)
-    return _with_board(state, game.on_open(state.settings.game, state.board, question)) if game else state
+    return _with_board(state, game.on_open(state.settings.game, state.board, question, asking)) if game else state
 
 
 def closed(state: State, question: str, *, was_asked: bool = True) -> State:

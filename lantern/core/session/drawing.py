@@ -5,6 +5,7 @@
 3. The same seed draws the same, and another seat gets another paper.
 4. Pages are for everybody, and stay where they are.
 5. At own pace a game with a board asks what counts in it, and nothing else.
+6. A game that plays one kind of question asks what the set makes of that kind, and nothing else.
 """
 
 from collections.abc import Iterable, Sequence
@@ -14,6 +15,7 @@ from lantern.core.games import Asked, board_game_of, game_of
 from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, Question, is_scored
+from lantern.core.questions.recast import Boards, boards_of
 from lantern.core.questions.richtext import plain
 from lantern.core.session.settings import Chosen, Settings
 
@@ -30,6 +32,8 @@ def asked_of_all(items: Sequence[Item], settings: Settings, seed: str) -> tuple[
         asked = [item for group in _groups(asked, chosen) for item in group[: chosen.count]]
     elif chosen.pick == "same" or (chosen.pick == "each" and not settings.is_own_pace):
         asked = _sample(asked, chosen, Random(f"{seed}:same"))
+    if game_of(settings.game).plays:
+        return _on_boards(asked, settings, seed).items
     if settings.mix_questions and not settings.is_own_pace:
         return _put(items, asked, Random(f"{seed}:order"))
     put = _put(items, asked)
@@ -60,6 +64,13 @@ def in_order(item: Item, seed: str, order: int) -> Item:
     return kind_of(item).mixed(item, Random(f"{seed}:{item.id}:{order}")) if order else item
 
 
+def _on_boards(items: Sequence[Item], settings: Settings, seed: str) -> Boards:
+    """What the game makes of these. Ids are drawn, so that none tells what belongs to another."""
+    rng = Random(f"{seed}:boards")
+    counted = [item for item in items if why_unplayed(item) is None]
+    return boards_of(counted, game_of(settings.game).plays, lambda: f"b{rng.getrandbits(64):016x}")
+
+
 def asks_only_played(settings: Settings) -> bool:
     return settings.is_own_pace and board_game_of(settings.game) is not None
 
@@ -77,7 +88,9 @@ def why_unplayed(item: Item) -> Message | None:
 
 
 def played_of(items: Iterable[Item], settings: Settings) -> frozenset[str]:
-    """Those that the game asks, by their ids."""
+    """Those that the game asks, by their ids; where it plays one kind, those of which it makes something."""
+    if game_of(settings.game).plays:
+        return _on_boards(tuple(items), settings, "").used
     playing = playable(items)
     layout = game_of(settings.game).layout(settings.game, playing)
     if layout is None:
@@ -88,7 +101,7 @@ def played_of(items: Iterable[Item], settings: Settings) -> frozenset[str]:
 def playable(items: Iterable[Item]) -> tuple[Asked, ...]:
     """Those that count in a game, as it is told of them."""
     return tuple(
-        Asked(item.id, item.weight, item.tags[0] if item.tags else "", _answer(item))
+        Asked(item.id, item.weight, item.tags[0] if item.tags else "", _answer(item), kind_of(item).pairing(item))
         for item in items
         if isinstance(item, Question) and why_unplayed(item) is None
     )

@@ -5,7 +5,7 @@ from dataclasses import replace
 from typing import Any
 
 from lantern.core.questions import kind_of
-from lantern.core.session import backing, boards, corrections, impromptu, notes, pausing, placing, rounds, votes
+from lantern.core.session import backing, boards, corrections, impromptu, notes, pausing, placing, rounds, tried, votes
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.allowing import time_factor
@@ -92,7 +92,7 @@ def _on_opened(state: State, event: e.Opened, at: Milliseconds) -> State:
     state = settled(with_asks(state, ask))
     if is_again:
         state = changed(state, laid=(*state.laid, rounds.Laid((ask.id,), again=True)))
-    return _moved(boards.opened(state, item_id), Phase.OPEN, item_id)
+    return _moved(boards.opened(state, item_id, number), Phase.OPEN, item_id)
 
 
 def _on_answered(state: State, recorded: Recorded) -> State:
@@ -149,8 +149,9 @@ def _came_to_it(state: State, ask: Ask, seat: int) -> Milliseconds:
     return paper.reached.get(ask.item_id, paper.began_at) if paper else ask.opened_at
 
 
-def _on_closed(state: State, event: e.Closed) -> State:
+def _on_closed(state: State, event: e.Closed, at: Milliseconds) -> State:
     item_id = state.asks[event.ask].item_id
+    state = tried.with_taken_in(state, state.asks[event.ask], at)
     return _moved(boards.closed(_with_ask(state, event.ask, is_open=False), item_id), Phase.CLOSED, item_id)
 
 
@@ -241,6 +242,7 @@ def handed_in(paper: Paper, at: Milliseconds, by: HandedInBy) -> Paper:
 
 
 def _handed_in(state: State, seat: int, at: Milliseconds, by: HandedInBy) -> State:
+    state = tried.handed_in(state, seat, at)
     return _with_paper(state, seat, handed_in(state.papers[seat], at, by))
 
 
@@ -318,7 +320,7 @@ EVENTS: dict[type, Evolver] = {
     e.MarkGiven: _of(corrections.on_mark_given),
     e.TakenBack: _of(corrections.on_taken_back),
     e.MarkedAnew: _of(corrections.on_marked_anew),
-    e.Closed: _of(_on_closed),
+    e.Closed: lambda s, r: _on_closed(s, r.event, r.at),  # type: ignore[arg-type]
     e.ItemAdded: _of(impromptu.on_item_added),
     e.Withdrawn: _of(_on_withdrawn),
     e.Revealed: _of(_on_revealed),

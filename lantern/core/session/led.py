@@ -5,7 +5,7 @@ from collections.abc import Callable, Sequence
 from lantern.core import errors
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
-from lantern.core.session import backing, boards, impromptu, pausing, placing, rounds, votes
+from lantern.core.session import backing, boards, impromptu, pausing, placing, rounds, tried, votes
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Sent
@@ -144,7 +144,7 @@ def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
 
 def _make_move(state: State, command: c.MakeMove, sent: Sent) -> Events:
     """What a player asks for while the board is looked at is opened at once."""
-    moved = boards.make_move(state, command, sent)
+    moved = tried.make_move(state, command, sent, _give_answer)
     wanted = boards.asked_for(state, command.move) if moved and state.phase is Phase.STANDINGS else None
     return [*moved, *(_show(state, wanted, sent) if wanted else [])]
 

@@ -25,6 +25,7 @@ SWITCHES: tuple[tuple[Manner, Answers], ...] = (
 MANNERS: tuple[Manner, ...] = ("led", "own_pace")
 SHOWN_IN_THE_END = said("plan_shows_end", "Devices tell what was right when the session ends.")
 NO_ROOM = said("unplayed_no_room", "there is no place for it on the board")
+NO_PARTS = said("unplayed_no_parts", "it holds nothing that this game could use")
 ROUGHLY = 45
 """Seconds that a question without a time limit is taken to need."""
 
@@ -57,14 +58,16 @@ class LaidPart(Value):
 
 class Planned(Value):
     """What a session would be: how many questions each one gets, roughly how many minutes of answering that is, and
-    what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others; `pace` is
-    how many seconds an answer usually takes. `layout` is how the game lays them out, where it does."""
+    what its settings come to. `played` is how many of them count in its game, and `unplayed` are the others; `pairs` is
+    how many they hold, where these are what it plays. `pace` is how many seconds an answer usually takes, `layout` how
+    the game lays the questions out, where it does."""
 
     questions: int
     minutes: int
     sentences: tuple[Message, ...]
     played: int
     pace: float
+    pairs: int | None
     unplayed: tuple[Unplayed, ...]
     layout: tuple[LaidPart, ...] | None = None
 
@@ -119,20 +122,24 @@ def planned(items: Sequence[Item], settings: Settings, pace: float | None = None
     number = count(1)
     numbers = {item.id: next(number) for item in items if kind_of(item).is_asked}
     others = asked_of_all(items, settings.model_copy(update={"game": PLAIN}), "a plan")
-    layout, played = game_of(settings.game).layout(settings.game, playable(others)), played_of(others, settings)
+    game = game_of(settings.game)
+    layout, played = game.layout(settings.game, playable(others)), played_of(others, settings)
+    pairings = [kind_of(item).pairing(item) for item in questions] if game.plays else []
     titles = {item.id: title_of(item) for item in others}
 
     def laid(name: str, ids: Sequence[str]) -> LaidPart:
         asked = (LaidQuestion(id=id_, number=numbers.get(id_), title=titles[id_]) for id_ in ids)
         return LaidPart(name=name, questions=tuple(asked))
 
-    why = [(item, why_unplayed(item) or (None if item.id in played else NO_ROOM)) for item in others]
+    left_over = NO_PARTS if game.plays else NO_ROOM
+    why = [(item, why_unplayed(item) or (None if item.id in played else left_over)) for item in others]
     return Planned(
         questions=len(questions),
         minutes=max(1, round(seconds / 60)),
         sentences=in_sentences(settings),
         pace=pace or USUAL_PACE,
-        played=sum(item.id in played for item in questions),
+        played=len(questions) if game.plays else sum(item.id in played for item in questions),
+        pairs=sum(len(one.left) for one in pairings if one) if game.plays else None,
         unplayed=tuple(
             Unplayed(id=item.id, number=numbers.get(item.id), title=title_of(item), why=reason)
             for item, reason in why

@@ -11,7 +11,7 @@ from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session import papers, pausing
+from lantern.core.session import papers, pausing, tried
 from lantern.core.session.actors import Sent
 from lantern.core.session.allowing import own_deadline, paper_deadline
 from lantern.core.session.asking import may_change
@@ -95,6 +95,10 @@ def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
     return [e.Answered(ask.id, command.answer, command.moves_on)]
 
 
+def _make_move(state: State, command: c.MakeMove, sent: Sent) -> Events:
+    return tried.make_move(state, command, sent, _give_answer)
+
+
 def _clear_answer(state: State, command: c.ClearAnswer, sent: Sent) -> Events:
     ask, paper = _asked(state, command.seat, command.ask, sent)
     given = ask.responses.get(command.seat)
@@ -166,6 +170,7 @@ COMMANDS: dict[Phase, Handlers] = {
         c.BeginPaper: _begin,
         c.GoToPlace: _go_to,
         c.GiveAnswer: _give_answer,
+        c.MakeMove: _make_move,
         c.ClearAnswer: _clear_answer,
         c.Flag: _flag,
         c.HandIn: _hand_in,

@@ -83,7 +83,7 @@ const unplayed = computed(() =>
       <div class="mt-1">
         <component :is="own" v-model="settings.game" v-model:settings="settings" :plan="plan" />
       </div>
-      <p v-if="plan" class="mt-1" role="status">
+      <p v-if="plan && plan.pairs === null" class="mt-1" role="status">
         {{ counted(plan.played, 'question') }} {{ plan.played === 1 ? 'counts' : 'count' }} in it.
       </p>
       <details v-if="unplayed.length" class="text-[15px]">

@@ -9,6 +9,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
+from lantern.core.pairing import Pairing, Tries
 from lantern.core.questions.companions import NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -43,6 +44,8 @@ from lantern.core.questions.textform import entries, entry
 from lantern.core.values import ShortId, Value
 
 MOST_GROUPS, MOST_LINES = 6, 20
+LINES_IN_ONE = 12
+"""On a board of a game."""
 GROUPS = LineWords(
     lambda line: said("group_empty", "Group {line} is empty.", line=line),
     lambda first, second: said(
@@ -226,6 +229,37 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
                 "members": members[:MOST_LINES],
             }
         ]
+
+    def pairing(self, item: ClassifyItem) -> Pairing | None:
+        wanted = tuple((m.id, m.group) for m in item.members if m.group)
+        if not item.scored or len(wanted) < len(item.members):
+            return None
+        groups = tuple(group.id for group in item.groups)
+        return Pairing(wanted, groups, texts_of([*item.members, *item.groups]), once=False)
+
+    def of_tries(self, item: ClassifyItem, tries: Tries) -> ClassifyAnswer | None:
+        pairing = self.pairing(item)
+        if pairing is None or not tries:
+            return None
+        placed = pairing.first_of(tries)
+        return ClassifyAnswer(placed=tuple(Placed(member=one, group=other) for one, other in placed))
+
+    def is_board(self, item: ClassifyItem) -> bool:
+        return len(item.groups) >= 2 and len(item.members) >= 2
+
+    def boards_of(self, pairs: Sequence[tuple[str, str]], new_id: NewId) -> list[dict[str, object]]:
+        """Where right sides repeat: these are the groups."""
+        groups = _grouped(pairs)
+        if not 2 <= len(groups) <= MOST_GROUPS:
+            return []
+        members = [(member, name) for name, inside in groups for member in inside]
+        number, found = -(-len(members) // LINES_IN_ONE), list[dict[str, object]]()
+        for start in range(number):
+            part = members[start::number]  # each board has of every group, as far as it goes
+            names = {name: new_id() for name, _ in groups}
+            lines = [{"id": new_id(), "text": text, "group": names[name]} for text, name in part]
+            found.append({"groups": [{"id": id_, "text": name} for name, id_ in names.items()], "members": lines})
+        return found
 
     def to_lines(self, item: ClassifyItem) -> list[str]:
         lines = []

@@ -9,6 +9,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
+from lantern.core.pairing import Pairing, Tries
 from lantern.core.questions.companions import Drawn, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -33,6 +34,7 @@ from lantern.core.questions.parts import (
     LineWords,
     PublicLine,
     cut,
+    in_parts,
     line_problems,
     lines_of,
     public_line,
@@ -231,14 +233,31 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
 
     def of_pairs(self, pairs: Sequence[Drawn], new_id: NewId) -> list[dict[str, object]]:
         """Questions of at most eight pairs each, and never one with a single pair."""
-        count = -(-len(pairs) // PAIRS_IN_ONE)
-        size = max(1, -(-len(pairs) // max(1, count)))
-        parts = [pairs[at : at + size] for at in range(0, len(pairs), size)]
         return [
             {"prompt": "Find the pairs.", "pairs": _pairs_of([(p.left, p.right) for p in part], new_id)}
-            for part in parts
+            for part in in_parts(pairs, PAIRS_IN_ONE)
             if len(part) >= FEWEST
         ]
+
+    def pairing(self, item: MatchItem) -> Pairing | None:
+        if not item.scored:
+            return None
+        left, right = _texts(item)
+        wanted = tuple((p.id, p.partner_id) for p in item.pairs)
+        return Pairing(wanted, tuple(right), {**left, **right}, once=True)
+
+    def of_tries(self, item: MatchItem, tries: Tries) -> MatchAnswer | None:
+        pairing = self.pairing(item)
+        if pairing is None or not tries:
+            return None
+        pairs = pairing.first_of(tries)
+        return MatchAnswer(matched=tuple(Matched(left=one, right=other) for one, other in pairs))
+
+    def is_board(self, item: MatchItem) -> bool:
+        return FEWEST <= len(item.pairs) <= PAIRS_IN_ONE
+
+    def boards_of(self, pairs: Sequence[tuple[str, str]], new_id: NewId) -> list[dict[str, object]]:
+        return [{"pairs": _pairs_of(part, new_id)} for part in in_parts(pairs, PAIRS_IN_ONE) if len(part) >= FEWEST]
 
     def to_lines(self, item: MatchItem) -> list[str]:
         pairs = [line for p in item.pairs for line in (entry("-", p.left), entry("=", p.right))]

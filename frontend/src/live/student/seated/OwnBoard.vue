@@ -1,12 +1,21 @@
 <script setup lang="ts">
 /** What the game that is played shows of one's own. */
 import { defineAsyncComponent, shallowRef, watch, type Component } from 'vue'
-import type { Mine } from '@/api/types'
+import type { Mine, PublicItem } from '@/api/types'
 import type { BoardMoment } from '@/games/gameViews'
 import { viewsOf } from '@/games/registry'
 import type { SeatLink } from './useSeat'
 
-const props = defineProps<{ mine: Mine | null; at: BoardMoment; own?: SeatLink['own']; item?: string }>()
+const props = defineProps<{
+  mine: Mine | null
+  at: BoardMoment
+  own?: SeatLink['own']
+  item?: string
+  /** The question, where it is answered here; and whether it takes nothing just now. */
+  question?: PublicItem
+  disabled?: boolean
+  speak?: SeatLink['speak']
+}>()
 const emit = defineEmits<{ go: [item: string] }>()
 const shown = shallowRef<Component | null>(null)
 watch(
@@ -26,6 +35,9 @@ watch(
     :board="mine.board"
     :at="at"
     :item="item"
+    :question="question"
+    :disabled="disabled"
+    :speak="speak"
     @move="own?.move($event)"
     @go="emit('go', $event)"
   />

@@ -3,7 +3,7 @@
 import { onScopeDispose, ref } from 'vue'
 import type { SpokenPart } from '@/api/types'
 import { follow, unfollow } from './followed'
-import { playWav } from './played'
+import { playWav } from '@/composables/played'
 import { toldOf } from '../told'
 import { t } from './words'
 import { t as atTheDoor } from '../words'

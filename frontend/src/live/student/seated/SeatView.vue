@@ -3,6 +3,7 @@
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import type { GameChosen, StudentAnswer } from '@/api/types'
 import { clockTime } from '@/composables/format'
+import { viewsOf } from '@/games/registry'
 import { registry } from '@/questions/registry'
 import { provideReading } from '@/questions/shared/reading'
 import PhoneFrame from '../PhoneFrame.vue'
@@ -49,6 +50,8 @@ const mayAnswer = computed(() => {
   const isFree = state.value === 'none' || (state.value === 'refused' && !!refusal.value?.again)
   return isOpen.value && (isFree || (mayChange.value && changing.value)) && time.seconds.value !== 0
 })
+/** It is answered on one's own board. */
+const isPlayed = computed(() => !!mine.value?.board && !!viewsOf(mine.value.board.game).answers)
 const sendLabel = computed(() => {
   const item = shown.value?.item
   return item ? registry[item.kind].sendLabel(item, chosen.value) : ''
@@ -125,7 +128,7 @@ function change(): void {
       />
     </template>
     <template v-else-if="shown">
-      <OwnBoard v-if="mine?.board && isOpen" :mine="mine" at="during" :own="link.own" />
+      <OwnBoard v-if="mine?.board && isOpen && !isPlayed" :mine="mine" at="during" :own="link.own" />
       <QuestionBody
         :shown="shown"
         :mine="mine"
@@ -138,7 +141,18 @@ function change(): void {
         :speak="link.speak"
         :own="link.own"
         @update="chosen = $event"
-      />
+      >
+        <template v-if="isPlayed" #answer>
+          <OwnBoard
+            :mine="mine"
+            at="during"
+            :own="link.own"
+            :question="shown.item"
+            :disabled="time.seconds.value === 0"
+            :speak="link.speak"
+          />
+        </template>
+      </QuestionBody>
     </template>
     <NoteToTeacher v-if="view?.notes && link.own" :own="link.own" :mine="mine" />
 
@@ -146,7 +160,10 @@ function change(): void {
       <p v-if="view?.stopped || talks" class="py-2 text-slate">
         {{ t(talks && !view?.stopped ? 'second_vote' : 'waiting_for_teacher') }}
       </p>
-      <template v-else-if="mayAnswer && shown">
+      <p v-else-if="isPlayed && mayAnswer && link.own?.notice.value" role="alert" class="py-2 text-wrong">
+        {{ link.own.notice.value }}
+      </p>
+      <template v-else-if="mayAnswer && shown && !isPlayed">
         <p v-if="refusal?.again" role="alert" class="pb-2 text-wrong">{{ refusal.sentence }}</p>
         <button type="button" :class="mainButton" :disabled="!chosen" @click="sendChosen">
           {{ sendLabel }}
@@ -165,7 +182,7 @@ function change(): void {
         <b>{{ t('sent') }}</b> {{ t('waiting_for_others') }}
       </p>
       <p v-else-if="isOpen && state === 'sending'" class="py-2">{{ t('sending') }}</p>
-      <p v-else-if="isOpen" class="py-2">{{ t('time_up') }}</p>
+      <p v-else-if="isOpen && !mayAnswer" class="py-2">{{ t('time_up') }}</p>
       <p v-else-if="isOver && state === 'refused'" class="py-2">{{ refusal?.sentence }}</p>
       <p v-else-if="isOver && !answer" class="py-2 text-slate">
         {{ t('no_answer_sent') }}

@@ -94,6 +94,8 @@ export const CODES = [
   'somebody_was_first',
   'nothing_to_signal_for',
   'no_team_yet',
+  'no_such_part',
+  'found_already',
 ] as const
 
 export type Told = Record<(typeof CODES)[number], string>

@@ -44,7 +44,10 @@ const shown = computed(() => view.value?.shown ?? null)
 const isOver = computed(() => !!paper.value?.handed_in)
 /** A game in which there is no last question: one answers, and goes on. */
 const rounds = computed(() => !!paper.value?.goes_round)
-const leads = computed(() => !!mine.value?.board && !!viewsOf(mine.value.board.game as GameName).leads)
+const played = computed(() => mine.value?.board && viewsOf(mine.value.board.game as GameName))
+const leads = computed(() => !!played.value?.leads)
+/** It is answered on one's own board. */
+const isPlayed = computed(() => !!played.value?.answers)
 const places = computed(() => (paper.value ? placesOf(paper.value) : []))
 const index = computed(() => places.value.findIndex((place) => place.here))
 const here = computed(() => places.value[index.value])
@@ -163,7 +166,14 @@ const quiet = 'min-h-11 px-2 font-bold text-tide disabled:text-slate'
     </template>
     <LookOver v-else-if="looking && paper" :paper="paper" @go="goTo" />
     <template v-else-if="paper && shown">
-      <OwnBoard v-if="mine?.board" :mine="mine" at="during" :own="own" :item="shown.item.id" @go="goTo" />
+      <OwnBoard
+        v-if="mine?.board && !isPlayed"
+        :mine="mine"
+        at="during"
+        :own="own"
+        :item="shown.item.id"
+        @go="goTo"
+      />
       <PaperStrip v-if="!rounds && !leads" :paper="paper" @go="goTo" />
       <QuestionBody
         :shown="shown"
@@ -176,7 +186,18 @@ const quiet = 'min-h-11 px-2 font-bold text-tide disabled:text-slate'
         :marks="!!view!.marks"
         :speak="link.speak"
         @update="chosen = $event"
-      />
+      >
+        <template v-if="isPlayed" #answer>
+          <OwnBoard
+            :mine="mine"
+            at="during"
+            :own="own"
+            :question="shown.item"
+            :disabled="!mayAnswer"
+            :speak="link.speak"
+          />
+        </template>
+      </QuestionBody>
     </template>
     <NoteToTeacher v-if="view?.notes && !looking" :own="own" :mine="mine" />
 

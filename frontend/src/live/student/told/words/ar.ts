@@ -96,4 +96,6 @@ export default {
   somebody_was_first: 'سبقكم فريق آخر.',
   nothing_to_signal_for: 'لا شيء تشير من أجله الآن.',
   no_team_yet: 'لست في أي فريق.',
+  no_such_part: 'هذا غير موجود هنا.',
+  found_already: 'لهذا مكانه من قبل.',
 } satisfies Told

@@ -104,4 +104,6 @@ export default {
   somebody_was_first: 'Ein anderes Team war zuerst.',
   nothing_to_signal_for: 'Gerade gibt es nichts zu melden.',
   no_team_yet: 'Du bist in keinem Team.',
+  no_such_part: 'Das gibt es hier nicht.',
+  found_already: 'Das hat schon seinen Platz.',
 } satisfies Told

@@ -101,4 +101,6 @@ export default {
   somebody_was_first: 'Otro equipo ha sido el primero.',
   nothing_to_signal_for: 'Ahora no hay nada por lo que avisar.',
   no_team_yet: 'No estás en ningún equipo.',
+  no_such_part: 'Eso no está en el tablero.',
+  found_already: 'Eso ya tiene su lugar.',
 } satisfies Told

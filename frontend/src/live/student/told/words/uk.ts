@@ -97,4 +97,6 @@ export default {
   somebody_was_first: 'Інша команда була першою.',
   nothing_to_signal_for: 'Зараз нема про що подавати сигнал.',
   no_team_yet: 'Ти в жодній команді.',
+  no_such_part: 'Такого тут немає.',
+  found_already: 'Це вже має своє місце.',
 } satisfies Told

@@ -1,0 +1,11 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  found_of: '{found} sur {pairs} trouvés',
+  belong: '{left} et {right} vont ensemble.',
+  apart: '{left} et {right} ne vont pas ensemble.',
+  first_try: '{right} justes du premier coup',
+  board: 'Tableau {number} : {found} sur {all} trouvés, {finished} ont tout',
+  finished: '{finished} sur {players} ont tout',
+} satisfies Words<typeof en>

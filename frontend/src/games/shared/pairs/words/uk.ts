@@ -1,0 +1,11 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  found_of: 'Знайдено {found} з {pairs}',
+  belong: '{left} і {right} — пара.',
+  apart: '{left} і {right} — не пара.',
+  first_try: '{right} правильно з першої спроби',
+  board: 'Дошка {number}: знайдено {found} з {all}, усе мають {finished}',
+  finished: 'Усе мають {finished} з {players}',
+} satisfies Words<typeof en>

@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import type { GameOf, Planned } from '@/api/types'
+import WhatIsPaired from '../settings/WhatIsPaired.vue'
+
+defineOptions({ inheritAttrs: false })
+const game = defineModel<GameOf<'shutters'>>({ required: true })
+defineProps<{ plan: Planned | null }>()
+</script>
+
+<template>
+  <div class="py-2">
+    <WhatIsPaired v-model="game" :plan="plan" />
+    <label class="flex min-h-8 items-center gap-2">
+      <input v-model="game.spoken" type="checkbox" class="size-5 accent-tide" />
+      <span>Devices say each word as it is opened</span>
+    </label>
+  </div>
+</template>

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+/** The front of a house with its shutters: two are opened, and stay open where they belong together. */
+import { computed, onScopeDispose, ref, watch } from 'vue'
+import type { GameMove, OwnBoardOf, PublicItem, PublicItemOf, SpokenPart } from '@/api/types'
+import { playWav } from '@/composables/played'
+import { textOf } from '@/composables/text'
+import FirstTry from '../../shared/pairs/FirstTry.vue'
+import { foundOf, wentSaid } from '../../shared/pairs/said'
+import type { BoardMoment } from '../../gameViews'
+import { t } from '../words'
+
+defineOptions({ inheritAttrs: false })
+const props = defineProps<{
+  board: OwnBoardOf<'shutters'>
+  at: BoardMoment
+  question?: PublicItem
+  disabled?: boolean
+  speak?: (part: string, start: number) => Promise<SpokenPart>
+}>()
+const emit = defineEmits<{ move: [move: GameMove] }>()
+
+const item = computed(() => props.question as PublicItemOf<'match'> | undefined)
+const own = computed(() => props.board.boards.find((one) => one.question === item.value?.id))
+const html = computed(
+  () => new Map([...(item.value?.left ?? []), ...(item.value?.right ?? [])].map((one) => [one.id, one.html])),
+)
+const places = computed(() =>
+  (own.value?.places ?? []).map((part, index) => {
+    const number = index + 1
+    const text = textOf(html.value.get(part) ?? '')
+    const isTurned = own.value!.opened.includes(index)
+    return {
+      index,
+      number,
+      part,
+      state: !part ? 'shut' : isTurned ? 'open' : 'found',
+      said: !part
+        ? t('shut', { number })
+        : isTurned
+          ? t('is_open', { number, text })
+          : t('is_found', { number, text }),
+    } as const
+  }),
+)
+
+const waits = ref(false)
+const told = ref('')
+let sound: ReturnType<typeof playWav> | null = null
+onScopeDispose(() => sound?.stop())
+
+async function say(part: string): Promise<void> {
+  if (!props.board.spoken || !props.speak) return
+  sound?.stop()
+  try {
+    sound = playWav((await props.speak(part, 0)).wav)
+  } catch {
+    // It is read, too: nothing is lost where no voice is at hand.
+  }
+}
+watch(own, (now, before) => {
+  waits.value = false
+  if (!now || !before || now.question !== before.question) return
+  const turned = now.places.findIndex((part, place) => part && !before.places[place])
+  if (turned < 0) return
+  void say(now.places[turned]!)
+  told.value = [
+    places.value[turned]!.said,
+    now.missed > before.missed ? apart(now.opened) : '',
+    now.found > before.found ? foundOf(now.found, now.pairs) : '',
+  ]
+    .filter(Boolean)
+    .join('. ')
+})
+function apart(opened: readonly number[]): string {
+  const [left, right] = opened.map((place) => textOf(html.value.get(own.value!.places[place]!) ?? ''))
+  return wentSaid(false, left ?? '', right ?? '')
+}
+
+function open(place: number): void {
+  waits.value = true
+  emit('move', { move: 'open_shutter', question: item.value!.id, place })
+}
+
+const LOOKS = {
+  shut: 'border-tide bg-tide text-foam',
+  open: 'border-tide bg-sheet',
+  found: 'border-lamp bg-lamp-wash',
+}
+</script>
+
+<template>
+  <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
+  <div v-else-if="at === 'during' && own">
+    <p class="mb-2 text-[15px] text-slate">
+      {{ foundOf(own.found, own.pairs) }}
+    </p>
+    <p class="sr-only" role="status">{{ told }}</p>
+    <ul class="grid grid-cols-[repeat(auto-fill,minmax(6.4rem,1fr))] gap-2" :aria-label="t('house')">
+      <li v-for="place in places" :key="place.index">
+        <button
+          type="button"
+          class="relative flex h-full min-h-20 w-full items-center justify-center overflow-hidden rounded border-2 p-1.5 text-center text-[15px] leading-tight"
+          :class="LOOKS[place.state]"
+          :aria-label="place.said"
+          :aria-disabled="place.state !== 'shut' || disabled || waits"
+          @click="place.state === 'shut' && !disabled && !waits && open(place.index)"
+        >
+          <template v-if="place.state === 'shut'">
+            <!-- Two leaves with slats. -->
+            <span
+              class="absolute inset-0 bg-[repeating-linear-gradient(to_bottom,transparent_0_7px,rgb(0_0_0/0.22)_7px_9px)]"
+              aria-hidden="true"
+            />
+            <span class="absolute inset-y-0 start-1/2 w-0.5 bg-tide-deep" aria-hidden="true" />
+            <span
+              class="figure relative min-w-8 rounded-sm bg-tide-deep px-1.5 py-0.5 text-base"
+              aria-hidden="true"
+              >{{ place.number }}</span
+            >
+          </template>
+          <span v-else class="prose min-w-0 wrap-anywhere" dir="auto" v-html="html.get(place.part)" />
+        </button>
+      </li>
+    </ul>
+  </div>
+</template>
