@@ -4,7 +4,7 @@ import pytest
 from selenium import webdriver
 from selenium.common.exceptions import TimeoutException, WebDriverException
 
-from tools.browser import DESKTOP, open_browser
+from tools.browser import DESKTOP, as_new, open_browser
 
 Open = Callable[..., webdriver.Chrome]
 
@@ -20,19 +20,29 @@ def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
             )
 
 
+@pytest.fixture(scope="session")
+def used_browsers() -> Iterator[list[webdriver.Chrome]]:
+    """Those that nobody uses any more."""
+    used: list[webdriver.Chrome] = []
+    yield used
+    for driver in used:
+        driver.quit()
+
+
 @pytest.fixture
-def browsers() -> Iterator[Open]:
-    """Opens browsers, and closes them at the end; none may have met an error that nobody caught."""
+def browsers(used_browsers: list[webdriver.Chrome]) -> Iterator[Open]:
+    """Opens browsers, each as new; none may have met an error that nobody caught."""
     opened: list[webdriver.Chrome] = []
 
     def open_one(size: tuple[int, int] = DESKTOP) -> webdriver.Chrome:
-        opened.append(open_browser(size))
+        opened.append(as_new(used_browsers.pop(), size) if used_browsers else open_browser(size))
         return opened[-1]
 
     yield open_one
     faults = [entry for driver in opened for entry in driver.get_log("browser") if _is_fault(entry)]
     for driver in opened:
-        driver.quit()
+        driver.get("about:blank")  # pages of before let go of their servers
+    used_browsers += opened
     assert faults == []
 
 

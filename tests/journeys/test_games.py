@@ -7,6 +7,7 @@ from tests.journeys.pages import join_as, pick, sign_in, use_session_of, wait_go
 from tests.journeys.test_access import check
 from tools.browser import DESKTOP, PHONE, click, find, press, until, wait_for
 from tools.client import SeatClient, TeacherClient
+from tools.server import RealServer
 
 TOPICS = ("Lights", "Lights", "Lights", "Knots", "Knots")
 LIGHTS = [
@@ -16,20 +17,28 @@ LIGHTS = [
 OPINION = choice("B", id="o1", prompt="Which light do you like?", scored=False).model_dump(mode="json")
 
 
+@pytest.fixture(scope="module")
+def game_server(tmp_path_factory):
+    """One for all games, each of which may kill it."""
+    running = RealServer(tmp_path_factory.mktemp("games"), RATE_LIMITS_ON="0").start()
+    yield running
+    running.stop()
+
+
 @pytest.fixture
-def evening(own_server, browsers):
+def evening(game_server, browsers):
     """A teacher before the run dialog of a set, and windows for the big screen and a phone."""
-    teacher = TeacherClient(own_server.url)
+    teacher = TeacherClient(game_server.url)
     email = teacher.sign_up()
     number = teacher.make_set("Harbour lights", [*LIGHTS, OPINION])
     desk, screen, phone = browsers(), browsers(), browsers(PHONE)
-    sign_in(desk, own_server.url, email)
-    use_session_of(screen, desk, own_server.url)
-    desk.get(f"{own_server.url}/sets/{number}")
+    sign_in(desk, game_server.url, email)
+    use_session_of(screen, desk, game_server.url)
+    desk.get(f"{game_server.url}/sets/{number}")
     wait_for(desk, "In this set")
     press(desk, "Run it…")
     wait_for(desk, "Played as")
-    return own_server, teacher, desk, screen, phone
+    return game_server, teacher, desk, screen, phone
 
 
 def opened(server, teacher, desk, screen):
@@ -289,8 +298,8 @@ def test_soundings_are_chosen_signalled_for_and_put_right_by_hand(evening):
     assert {person["name"]: person["score"] for person in report["people"]}["Fen"] == 2
 
 
-def test_a_crossword_is_printed_and_solved_together(own_server, browsers):
-    teacher = TeacherClient(own_server.url)
+def test_a_crossword_is_printed_and_solved_together(game_server, browsers):
+    teacher = TeacherClient(game_server.url)
     email = teacher.sign_up()
     words = ("tide", "buoy", "gannet", "lighthouse")
     items = [
@@ -299,9 +308,9 @@ def test_a_crossword_is_printed_and_solved_together(own_server, browsers):
     ]
     number = teacher.make_set("Words of the harbour", items)
     desk, screen, phone = browsers(), browsers(), browsers(PHONE)
-    sign_in(desk, own_server.url, email)
-    use_session_of(screen, desk, own_server.url)
-    desk.get(f"{own_server.url}/sets/{number}")
+    sign_in(desk, game_server.url, email)
+    use_session_of(screen, desk, game_server.url)
+    desk.get(f"{game_server.url}/sets/{number}")
     wait_for(desk, "In this set")
 
     # On paper: looked at, with its answers, as another, and as a word search.
@@ -319,10 +328,10 @@ def test_a_crossword_is_printed_and_solved_together(own_server, browsers):
     play_as(desk, "Crossword")
     click(desk, "//select/option[starts-with(normalize-space(.), 'together')]")
     wait_for(desk, "4 questions count in it.")
-    session, code = opened(own_server, teacher, desk, screen)
+    session, code = opened(game_server, teacher, desk, screen)
     wait_for(screen, "You have done it when every word stands.")
-    join_as(phone, own_server.url, code, "Fen")
-    bo = SeatClient(own_server.url, code, "Bo")
+    join_as(phone, game_server.url, code, "Fen")
+    bo = SeatClient(game_server.url, code, "Bo")
     press(desk, "Start")
     press(phone, "Begin")
     wait_for(phone, "letters")
@@ -364,3 +373,156 @@ def _place(teacher, session, n):
 
 def _letters(teacher, session):
     return ["".join(word["letters"]) for word in teacher.view(session)["board"]["words"] if word["letters"]]
+
+
+TIDES = (("ebb", "goes out"), ("flood", "comes in"), ("slack", "stands still"))
+BIRDS = (("Gannet", "Bird"), ("Tern", "Bird"), ("Herring", "Fish"))
+
+
+@pytest.fixture
+def harbour(game_server, browsers):
+    """A teacher with a set of three pairs and three things to sort, and windows for all."""
+    teacher = TeacherClient(game_server.url)
+    email = teacher.sign_up()
+    pairs = [
+        {"id": f"l{n}", "left": left, "partner_id": f"r{n}", "right": right} for n, (left, right) in enumerate(TIDES)
+    ]
+    groups = [{"id": name[0], "text": name} for name in ("Bird", "Fish")]
+    members = [{"id": text[0], "text": text, "group": group[0]} for text, group in BIRDS]
+    number = teacher.make_set(
+        "Tides and catches",
+        [
+            {"kind": "match", "id": "m1", "prompt": "What does the tide do?", "pairs": pairs, "time_limit": None},
+            {
+                "kind": "classify",
+                "id": "c1",
+                "prompt": "What is it?",
+                "groups": groups,
+                "members": members,
+                "time_limit": None,
+            },
+        ],
+    )
+    desk, screen, phone = browsers(), browsers(), browsers(PHONE)
+    sign_in(desk, game_server.url, email)
+    use_session_of(screen, desk, game_server.url)
+    return game_server, teacher, number, desk, screen, phone
+
+
+def touch(phone, text):
+    click(phone, f"//main//ul//button[contains(., {text!r})]")
+
+
+def scores(teacher, session):
+    report = teacher.call("GET", f"/sessions/{session}/report")["report"]
+    return {person["name"]: person["score"] for person in report["people"]}
+
+
+def test_two_halves_are_joined_on_phones_while_the_teacher_leads(harbour):
+    server, teacher, number, desk, screen, phone = harbour
+    desk.get(f"{server.url}/sets/{number}")
+    wait_for(desk, "In this set")
+    press(desk, "Run it…")
+    wait_for(desk, "Played as")
+    play_as(desk, "Two halves")
+    wait_for(desk, "6 pairs on 2 boards.")
+    check(desk, "a game of pairs is chosen", (DESKTOP, PHONE))
+    session, code = opened(server, teacher, desk, screen)
+    wait_for(screen, "Everything lies there in two halves.")
+    join_as(phone, server.url, code, "Fen")
+    bo = SeatClient(server.url, code, "Bo")
+    press(desk, "Start")
+
+    # A wrong try first, then all of it: two of three were right at once.
+    wait_for(phone, "0 of 3 found")
+    bo.say("move", move={"move": "try_pair", "question": "m1", "left": "l0", "right": "r0"})
+    touch(phone, "ebb")
+    touch(phone, "comes in")
+    wait_for(phone, "ebb and comes in do not belong together.")
+    check(phone, "phone: two halves", (PHONE,))
+    for left, right in TIDES:
+        touch(phone, left)
+        touch(phone, right)
+        if left != "slack":
+            wait_for(phone, f"{left} and {right} belong together.")
+
+    # It closes by itself: Bo, who is not waited for, has what was found by then.
+    press(desk, "Show the right answer")
+    wait_for(phone, "Part right: ⅔")
+    press(desk, "Show the standings")
+    wait_for(screen, "1 of 2 have all of it")
+    wait_for(phone, "2 right at the first try")
+    check(screen, "big screen: boards of pairs", (DESKTOP,))
+    press(desk, "Next")
+    wait_for(phone, "0 of 3 found")
+    press(desk, "End session…")
+    press(desk, "End the session")
+    wait_for(phone, "See what was right")
+    wait_for(screen, "A lamp for each of you")
+    assert scores(teacher, session) == {"Fen": pytest.approx(2 / 3), "Bo": pytest.approx(1 / 3)}
+
+
+def test_shutters_and_the_catch_are_played_at_ones_own_pace(harbour):
+    server, teacher, number, _, screen, phone = harbour
+    own = {"manner": "own_pace", "answers": "final", "feedback": "each", "time": {"of": "none"}}
+
+    def begin(game):
+        session = teacher.start(number, **own, show_standings=True, game={"game": game})
+        screen.get(f"{server.url}/screen/{session['id']}")
+        join_as(phone, server.url, session["code"], "Fen")
+        teacher.command(session["id"], "advance")
+        press(phone, "Begin")
+        return session["id"]
+
+    def end(session, told):
+        teacher.command(session, "end")
+        wait_for(phone, told)
+        wait_for(screen, "A lamp for each of you")
+        return scores(teacher, session)["Fen"]
+
+    # Everything lies at the same place for everybody, so Bo finds out where.
+    session = begin("shutters")
+    wait_for(phone, "0 of 3 found")
+    check(phone, "phone: shutters", (PHONE,))
+    bo = SeatClient(server.url, teacher.view(session)["code"], "Bo")
+    bo.say("begin")
+    lies = {}
+    for place in range(6):
+        bo.say("move", move={"move": "open_shutter", "question": "m1", "place": place})
+        lies[bo.told["mine"]["board"]["boards"][0]["places"][place]] = place + 1
+
+    def turn(part):
+        place = lies[part]
+        click(phone, f"//button[starts-with(@aria-label, 'Shutter {place}') and @aria-disabled='false']")
+        find(phone, f"//button[starts-with(@aria-label, 'Shutter {place}: ')]")
+
+    # A miss counts once one could have known better.
+    for part in ("l0", "r1"):
+        turn(part)
+    check(phone, "phone: two shutters are open", (PHONE,))
+    for part in ("r0", "l2", "l0", "r0"):
+        turn(part)
+    wait_for(phone, "1 of 3 found")
+    for part in ("l1", "r1", "r2"):
+        turn(part)
+    click(phone, f"//button[starts-with(@aria-label, 'Shutter {lies['l2']}')]")
+    wait_for(phone, "Part right: ⅔")
+    wait_for(screen, "Fen")
+    assert end(session, "2 right at the first try") == pytest.approx(2 / 3)
+
+    # What goes into a wrong crate hangs on the hook again.
+    session = begin("sort_the_catch")
+    wait_for(phone, "0 of 3 in their crates")
+    press(phone, "Another one first")
+    crates = dict(BIRDS)
+    for missed in (True, False, False):
+        hook = find(phone, "//*[@aria-label='On the hook']//p").text
+        if missed:
+            wrong = "Fish" if crates[hook] == "Bird" else "Bird"
+            click(phone, f"//main//ul//button[contains(., {wrong!r})]")
+            wait_for(phone, f"{hook} does not go into {wrong}.")
+            check(phone, "phone: the catch", (PHONE,))
+        click(phone, f"//main//ul//button[contains(., {crates[hook]!r})]")
+        wait_gone(phone, f"{hook} does not")
+    wait_for(phone, "Part right: ⅔")
+    assert end(session, "2 right at the first try") == pytest.approx(2 / 3)

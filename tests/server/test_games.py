@@ -2,6 +2,8 @@
 
 import pytest
 
+from lantern.core.games import GAMES, BoardGame
+from lantern.core.questions.kinds.classify import KIND as CLASSIFY
 from tests.builders import choice, page
 from tools.client import SeatClient, TeacherClient
 
@@ -10,7 +12,8 @@ KNOTS = [choice("B", id=f"q{n}").model_dump(mode="json") for n in range(1, 4)]
 
 def _with_answer(item, text):
     """Where B is right."""
-    return {**item, "options": [{**one, "text": text} if one["id"] == "B" else one for one in item["options"]]}
+    options = [{**one, "text": text} if one["id"] == "B" else one for one in item["options"]]
+    return {**item, "prompt": f"Which knot is {item['id']}?", "options": options}
 
 
 TERMS = [_with_answer(item, text) for item, text in zip(KNOTS, ("bowline", "reef knot", "clove hitch"), strict=True)]
@@ -36,6 +39,12 @@ def test_what_can_be_played_is_offered_with_the_settings_that_fit(teacher, knots
         ("keepers", "own_pace"),
         ("soundings", "led"),
         ("crossword", "own_pace"),
+        ("two_halves", "led"),
+        ("two_halves", "own_pace"),
+        ("shutters", "led"),
+        ("shutters", "own_pace"),
+        ("sort_the_catch", "led"),
+        ("sort_the_catch", "own_pace"),
     ]
     fits = {(one["game"], one["manner"]): one["played"] for one in offer["games"]}
     assert (fits["beacons", "led"], fits["crossword", "own_pace"]) == (3, 0)  # all have the same answer
@@ -108,41 +117,77 @@ def test_a_sentence_is_read_aloud_and_no_long_text(teacher, knots):
     assert fen.http.post("/api/live/student/spoken", json={"text": "a" * 301}).status_code == 422
 
 
-@pytest.mark.parametrize(
-    "settings",
-    [
-        {**BEACONS, "close_when_all_answered": False},
-        KEEPERS,
-        {"game": {"game": "soundings", "teams": 2}, "close_when_all_answered": False},
-        {**OWN, "game": {"game": "crossword", "together": True}},
-    ],
-    ids=["beacons", "keepers", "soundings", "crossword"],
-)
-def test_a_process_that_has_never_seen_it_loads_the_same_game(own_server, settings):
-    """Killed in the middle: what was acknowledged is there, and it goes on."""
+PLAYED = {
+    "beacons": {**BEACONS, "close_when_all_answered": False},
+    "keepers": KEEPERS,
+    "soundings": {"game": {"game": "soundings", "teams": 2}, "close_when_all_answered": False},
+    "crossword": {**OWN, "game": {"game": "crossword", "together": True}},
+    "two_halves": {**OWN, "game": {"game": "two_halves"}},
+    "shutters": {"game": {"game": "shutters"}, "close_when_all_answered": False},
+    "sort_the_catch": {**OWN, "game": {"game": "sort_the_catch"}},
+}
+
+
+class Evening:
+    """A game of three on a server, played up to somewhere in its middle."""
+
+    def __init__(self, teacher, number, settings):
+        self.teacher, self.settings = teacher, settings
+        self.session = teacher.start(number, **settings)
+        url = str(teacher.http.base_url)
+        self.students = [SeatClient(url, self.session["code"], name) for name in ("Fen", "Bo", "Ines")]
+        teacher.command(self.session["id"], "advance")
+        if teacher.view(self.session["id"])["phase"] == "standings":  # the chart comes before the question
+            teacher.command(self.session["id"], "advance")
+        for student, letter in zip(self.students, "BAB", strict=True):
+            student.say("begin")
+            self.play(student, letter)
+        if "manner" not in settings:
+            teacher.command(self.session["id"], "close")
+            teacher.command(self.session["id"], "reveal")
+
+    def play(self, student, letter):
+        item = student.told["view"]["shown"]["item"]
+        if item["kind"] == "choice":
+            student.answer(letter)
+        elif self.settings["game"]["game"] == "shutters":
+            for place in (0, 1, 2):
+                self.move(student, move="open_shutter", question=item["id"], place=place)
+        else:
+            left, right = (
+                item[side] for side in (("left", "right") if item["kind"] == "match" else ("members", "groups"))
+            )
+            self.move(student, move="try_pair", question=item["id"], left=left[0]["id"], right=right[0]["id"])
+
+    def move(self, student, **move):
+        assert student.say("move", move=move).is_success
+
+    def seen(self):
+        own = [student.told["mine"]["board"] for student in self.students]
+        return self.teacher.view(self.session["id"])["board"], own
+
+
+def test_a_process_that_has_never_seen_them_loads_the_same_games(own_server):
+    """Killed in the middle of each: what was acknowledged is there, and it goes on."""
     teacher = TeacherClient(own_server.url)
     teacher.sign_up()
-    session = teacher.start(teacher.make_set("Knots that hold", TERMS), **settings)
-    students = [SeatClient(str(teacher.http.base_url), session["code"], name) for name in ("Fen", "Bo", "Ines")]
-    teacher.command(session["id"], "advance")
-    if teacher.view(session["id"])["phase"] == "standings":  # the chart comes before the question
-        teacher.command(session["id"], "advance")
-    for student, letter in zip(students, "BAB", strict=True):
-        student.say("begin")
-        student.answer(letter)
-    if "manner" not in settings:
-        teacher.command(session["id"], "close")
-        teacher.command(session["id"], "reveal")
-    before = teacher.view(session["id"])["board"]
-    own = [student.told["mine"]["board"] for student in students]
+    sets = {"sort_the_catch": teacher.make_set("Ropes", [CLASSIFY.samples()[0].item.model_dump(mode="json")])}
+    knots = teacher.make_set("Knots that hold", TERMS)
+    evenings = [Evening(teacher, sets.get(game, knots), settings) for game, settings in PLAYED.items()]
+    assert {game.name for game in GAMES if isinstance(game, BoardGame)} == PLAYED.keys()
+    before = [evening.seen() for evening in evenings]
     own_server.kill()
     own_server.start()
-    assert teacher.view(session["id"])["board"] == before
-    assert [student.told["mine"]["board"] for student in students] == own
-    assert any(hand.get("light") or hand.get("oil") or hand.get("right") or hand.get("boat") for hand in own)
+    assert [evening.seen() for evening in evenings] == before
+    for (_, own), game in zip(before, PLAYED, strict=True):
+        boards = [board for hand in own for board in hand.get("boards", [])]
+        moved = any(board["found"] or board["missed"] for board in boards)
+        done = [hand.get(what) for hand in own for what in ("light", "oil", "right", "boat")]
+        assert moved or any(done), game
     # One seat has only so much read aloud to it.
     body = {"text": "Everybody in your team answers."}
-    codes = [students[0].http.post("/api/live/student/spoken", json=body).status_code for _ in range(42)]
+    fen = evenings[0].students[0]
+    codes = [fen.http.post("/api/live/student/spoken", json=body).status_code for _ in range(42)]
     assert codes == [200] * 40 + [429] * 2
 
 

@@ -12,7 +12,8 @@ from tests.server.test_doors import a_lesson, in_thread
 
 
 def codes(server, path, count, **headers):
-    return [httpx.get(f"{server.url}/api/live/codes/{path}", headers=headers).status_code for _ in range(count)]
+    with httpx.Client(base_url=server.url, headers=headers) as http:
+        return [http.get(f"/api/live/codes/{path}").status_code for _ in range(count)]
 
 
 def test_wrong_guesses_count_and_right_codes_never_do(own_server):
@@ -32,7 +33,8 @@ def test_what_limits_a_device_is_that_device(own_server):
 
 def test_a_forged_forwarding_header_makes_nobody_another(own_server):
     forged = [{"X-Forwarded-For": f"203.0.113.{n}", "Forwarded": f"for=203.0.113.{n}"} for n in range(33)]
-    replies = [httpx.get(f"{own_server.url}/api/live/codes/KELP222", headers=headers).status_code for headers in forged]
+    with httpx.Client(base_url=own_server.url) as http:
+        replies = [http.get("/api/live/codes/KELP222", headers=headers).status_code for headers in forged]
     assert replies == [404] * 30 + [429] * 3
 
 

@@ -43,7 +43,6 @@ const places = computed(() =>
   }),
 )
 
-const waits = ref(false)
 const told = ref('')
 let sound: ReturnType<typeof playWav> | null = null
 onScopeDispose(() => sound?.stop())
@@ -58,7 +57,6 @@ async function say(part: string): Promise<void> {
   }
 }
 watch(own, (now, before) => {
-  waits.value = false
   if (!now || !before || now.question !== before.question) return
   const turned = now.places.findIndex((part, place) => part && !before.places[place])
   if (turned < 0) return
@@ -76,8 +74,10 @@ function apart(opened: readonly number[]): string {
   return wentSaid(false, left ?? '', right ?? '')
 }
 
+/** Also one of two that lie open and do not belong together: both are shut before. */
+const mayOpen = (place: { state: string }): boolean =>
+  !props.disabled && (place.state === 'shut' || (place.state === 'open' && own.value!.opened.length > 1))
 function open(place: number): void {
-  waits.value = true
   emit('move', { move: 'open_shutter', question: item.value!.id, place })
 }
 
@@ -102,8 +102,8 @@ const LOOKS = {
           class="relative flex h-full min-h-20 w-full items-center justify-center overflow-hidden rounded border-2 p-1.5 text-center text-[15px] leading-tight"
           :class="LOOKS[place.state]"
           :aria-label="place.said"
-          :aria-disabled="place.state !== 'shut' || disabled || waits"
-          @click="place.state === 'shut' && !disabled && !waits && open(place.index)"
+          :aria-disabled="!mayOpen(place)"
+          @click="mayOpen(place) && open(place.index)"
         >
           <template v-if="place.state === 'shut'">
             <!-- Two leaves with slats. -->

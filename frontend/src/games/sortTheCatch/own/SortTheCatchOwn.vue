@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** One thing hangs on the hook; below it stand the crates that it may go into. */
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { GameMove, OwnBoardOf, PublicItem, PublicItemOf } from '@/api/types'
 import FirstTry from '../../shared/pairs/FirstTry.vue'
 import { useTold } from '../../shared/pairs/tries'
-import { foundOf } from '../../shared/pairs/said'
 import type { BoardMoment } from '../../gameViews'
 import { t } from '../words'
 
@@ -44,11 +43,8 @@ const told = useTold(
   () => html.value,
   (fits, text, group) => t(fits ? 'goes_in' : 'not_in', { text, group }),
 )
-const waits = ref(false)
-watch(own, () => (waits.value = false))
 
 function put(group: string): void {
-  waits.value = true
   emit('move', { move: 'try_pair', question: item.value!.id, left: hook.value!.id, right: group })
 }
 </script>
@@ -57,9 +53,9 @@ function put(group: string): void {
   <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
   <div v-else-if="at === 'during' && own">
     <p class="text-[15px] text-slate">
-      {{ foundOf(own.found.length, own.pairs) }}
+      {{ t('in_crates', { found: own.found.length, pairs: own.pairs }) }}
     </p>
-    <div v-if="hook" class="mb-5 flex flex-col items-center" :aria-label="t('on_hook')" role="group">
+    <div v-if="hook" class="mb-1 flex flex-col items-center" :aria-label="t('on_hook')" role="group">
       <svg viewBox="0 0 40 44" class="h-11" aria-hidden="true">
         <path
           d="M20 0v22c0 16 -15 15 -15 5l4 3"
@@ -83,14 +79,14 @@ function put(group: string): void {
         {{ t('later') }}
       </button>
     </div>
-    <p :class="told && notIn ? 'mb-2 text-[15px] text-wrong' : 'sr-only'" role="status">{{ told }}</p>
+    <p class="min-h-7 text-[15px]" :class="notIn ? 'text-wrong' : 'text-slate'" role="status">{{ told }}</p>
     <ul class="grid grid-cols-2 gap-2.5" :aria-label="t('crates')">
       <li v-for="group in item?.groups" :key="group.id">
         <button
           type="button"
           class="flex h-full min-h-20 w-full flex-col rounded border-2 border-b-[6px] px-2.5 py-2 text-start leading-tight"
           :class="notIn === group.id ? 'border-wrong bg-sheet' : 'border-edge bg-mist'"
-          :disabled="disabled || waits || !hook"
+          :disabled="disabled || !hook"
           @click="put(group.id)"
         >
           <span class="prose font-bold wrap-anywhere" dir="auto" v-html="group.html" />

@@ -12,5 +12,6 @@ export default {
   later: 'غيره أولًا',
   not_in: '{text} لا ينتمي إلى {group}.',
   goes_in: '{text} ينتمي إلى {group}.',
+  in_crates: '{found} من {pairs} في صناديقها',
   inside: 'في داخله {n}',
 } satisfies Words<typeof en>

@@ -12,5 +12,6 @@ export default {
   later: 'Erst etwas anderes',
   not_in: '{text} gehört nicht in {group}.',
   goes_in: '{text} gehört in {group}.',
+  in_crates: '{found} von {pairs} in ihren Kisten',
   inside: '{n} darin',
 } satisfies Words<typeof en>

@@ -9,5 +9,6 @@ export default {
   later: 'Another one first',
   not_in: '{text} does not go into {group}.',
   goes_in: '{text} goes into {group}.',
+  in_crates: '{found} of {pairs} in their crates',
   inside: '{n} inside',
 } as const

@@ -12,5 +12,6 @@ export default {
   later: 'Primero otro',
   not_in: '{text} no va en {group}.',
   goes_in: '{text} va en {group}.',
+  in_crates: '{found} de {pairs} en su caja',
   inside: '{n} dentro',
 } satisfies Words<typeof en>

@@ -12,5 +12,6 @@ export default {
   later: 'D’abord un autre',
   not_in: '{text} ne va pas dans {group}.',
   goes_in: '{text} va dans {group}.',
+  in_crates: '{found} sur {pairs} dans leur caisse',
   inside: '{n} dedans',
 } satisfies Words<typeof en>

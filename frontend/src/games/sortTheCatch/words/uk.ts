@@ -12,5 +12,6 @@ export default {
   later: 'Спершу інше',
   not_in: '{text} не належить до {group}.',
   goes_in: '{text} належить до {group}.',
+  in_crates: 'У своїх ящиках {found} з {pairs}',
   inside: 'усередині {n}',
 } satisfies Words<typeof en>

@@ -39,12 +39,10 @@ const told = useTold(
 )
 
 const chosen = ref<{ side: Side; id: string } | null>(null)
-const waits = ref(false)
 const buttons = ref<HTMLElement | null>(null)
 watch(
   () => own.value,
   async () => {
-    waits.value = false
     // The one that had the focus may be joined by now.
     const had = buttons.value?.contains(document.activeElement) ?? false
     await nextTick()
@@ -60,7 +58,6 @@ function touch(side: Side, id: string): void {
     return
   }
   chosen.value = null
-  waits.value = true
   const [left, right] = side === 'right' ? [before.id, id] : [id, before.id]
   emit('move', { move: 'try_pair', question: item.value!.id, left, right })
 }
@@ -94,7 +91,7 @@ const SIDES = [
               side === 'left' ? 'rounded-s border-e-0 ps-2.5 pe-6' : 'rounded-e border-s-0 ps-6 pe-2.5',
             ]"
             :aria-pressed="chosen?.id === line.id"
-            :disabled="disabled || waits"
+            :disabled="disabled"
             @click="touch(side, line.id)"
           >
             <span class="prose min-w-0 wrap-anywhere" dir="auto" v-html="line.html" />

@@ -30,7 +30,8 @@ const gained = computed(() => {
 })
 const place = computed(() => {
   const { points, place: at, people } = own.value ?? {}
-  return at && points !== null && points !== undefined
+  // Where there is a board, it says what one has.
+  return at && points !== null && points !== undefined && !own.value?.board
     ? t('points_and_place', { n: points, place: at, people: people ?? 0 })
     : ''
 })

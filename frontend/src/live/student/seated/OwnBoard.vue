@@ -36,7 +36,7 @@ watch(
     :at="at"
     :item="item"
     :question="question"
-    :disabled="disabled"
+    :disabled="disabled || (question && !!own?.going.value)"
     :speak="speak"
     @move="own?.move($event)"
     @go="emit('go', $event)"

@@ -52,11 +52,17 @@ const speaks = computed(
 
 <template>
   <OutcomeHead v-if="stage === 'told' && shown.item.scored && marks" :mine="mine" :ask="shown.ask" />
-  <p v-else-if="detail && !$slots.answer" class="mb-1.5 text-[15px] text-slate first-letter:uppercase">{{ detail }}</p>
+  <p v-else-if="detail && !$slots.answer" class="mb-1.5 text-[15px] text-slate first-letter:uppercase">
+    {{ detail }}
+  </p>
   <ReadAloud v-if="speaks" :key="shown.ask ?? ''" :speak="speak!" />
   <!-- The set's own words are in their own language, and run their own way. -->
   <div :lang="shown.item.language ?? ''" :dir="runOf(shown.item.prompt_html)">
-    <PromptText :item="shown.item" class="mb-4 text-[22px]" :class="(stage === 'told' || $slots.answer) && 'text-[18px]!'" />
+    <PromptText
+      :item="shown.item"
+      class="mb-4 text-[22px]"
+      :class="(stage === 'told' || $slots.answer) && 'text-[18px]!'"
+    />
     <QuestionMedia
       :shown="shown"
       :is-open="stage === 'open'"

@@ -160,9 +160,10 @@ function change(): void {
       <p v-if="view?.stopped || talks" class="py-2 text-slate">
         {{ t(talks && !view?.stopped ? 'second_vote' : 'waiting_for_teacher') }}
       </p>
-      <p v-else-if="isPlayed && mayAnswer && link.own?.notice.value" role="alert" class="py-2 text-wrong">
-        {{ link.own.notice.value }}
-      </p>
+      <template v-else-if="isPlayed && mayAnswer">
+        <p v-if="link.own?.notice.value" role="alert" class="py-2 text-wrong">{{ link.own.notice.value }}</p>
+        <p v-else class="py-2 text-slate">{{ t('sent_as_you_play') }}</p>
+      </template>
       <template v-else-if="mayAnswer && shown && !isPlayed">
         <p v-if="refusal?.again" role="alert" class="pb-2 text-wrong">{{ refusal.sentence }}</p>
         <button type="button" :class="mainButton" :disabled="!chosen" @click="sendChosen">

@@ -52,6 +52,7 @@ export default {
   your_own: 'كلماتك أنت',
   wall_more: 'و{n} أخرى',
   why: 'لماذا',
+  sent_as_you_play: 'يُرسَل كل شيء وأنت تلعب.',
   waiting_for_others: 'إجابتك محفوظة. ننتظر الآخرين.',
   time_up: 'انتهى الوقت.',
   no_answer_sent: 'لم ترسل إجابة هذه المرة. السؤال التالي قادم.',

@@ -41,6 +41,7 @@ export default {
   your_own: 'deine eigenen Worte',
   wall_more: 'und {n} weitere',
   why: 'Warum',
+  sent_as_you_play: 'Es wird gesendet, während du spielst.',
   waiting_for_others: 'Deine Antwort ist aufgehoben. Wir warten auf die anderen.',
   time_up: 'Die Zeit ist um.',
   no_answer_sent: 'Diesmal hast du nichts gesendet. Die nächste Frage kommt.',

@@ -38,6 +38,7 @@ export default {
   your_own: 'your own words',
   wall_more: 'and {n} more',
   why: 'Why',
+  sent_as_you_play: 'It is sent as you play.',
   waiting_for_others: 'Your answer is kept. Waiting for the others.',
   time_up: 'Time is up.',
   no_answer_sent: 'You sent no answer this time. The next one will come.',

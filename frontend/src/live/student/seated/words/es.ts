@@ -46,6 +46,7 @@ export default {
   your_own: 'tus propias palabras',
   wall_more: 'y {n} más',
   why: 'Por qué',
+  sent_as_you_play: 'Se envía mientras juegas.',
   waiting_for_others: 'Tu respuesta está guardada. Esperando a los demás.',
   time_up: 'Se acabó el tiempo.',
   no_answer_sent: 'Esta vez no enviaste respuesta. Ya vendrá la siguiente.',

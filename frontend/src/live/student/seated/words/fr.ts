@@ -46,6 +46,7 @@ export default {
   your_own: 'tes propres mots',
   wall_more: 'et {n} de plus',
   why: 'Pourquoi',
+  sent_as_you_play: 'Tout est envoyé pendant que tu joues.',
   waiting_for_others: 'Ta réponse est gardée. On attend les autres.',
   time_up: 'Le temps est écoulé.',
   no_answer_sent: 'Tu n’as rien envoyé cette fois. La prochaine arrive.',
