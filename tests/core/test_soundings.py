@@ -57,7 +57,7 @@ class Game:
         return [player for player, hand in self.hands.items() if hand.team == team - 1]
 
     def open(self, question):
-        self.board = GAME.on_open(self.chosen, self.board, question)
+        self.board = GAME.on_open(self.chosen, self.board, question, 1)
 
     def move(self, player, move):
         """Returns why it was refused, or nothing."""

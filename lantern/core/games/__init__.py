@@ -4,7 +4,17 @@ from collections.abc import Mapping
 from random import Random
 from typing import TYPE_CHECKING, Any
 
-from lantern.core.games import beacons, crossword, keepers, points, shutters, sort_the_catch, soundings, two_halves
+from lantern.core.games import (
+    beacons,
+    crossword,
+    island,
+    keepers,
+    points,
+    shutters,
+    sort_the_catch,
+    soundings,
+    two_halves,
+)
 from lantern.core.games.contract import (
     NOTHING,
     Asked,
@@ -30,6 +40,7 @@ GAMES: tuple[Game[Any], ...] = (
     beacons.GAME,
     keepers.GAME,
     soundings.GAME,
+    island.GAME,
     crossword.GAME,
     two_halves.GAME,
     shutters.GAME,

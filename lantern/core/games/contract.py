@@ -205,7 +205,8 @@ class BoardGame(Game[Chosen], Generic[Chosen, Board, Hand]):
         """Somebody is taken out."""
 
     def on_begin(self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], rng: Random) -> Turn[Board, Hand]:
-        """The first question is opened, or everybody may start. It is told each time that one is."""
+        """The first question is opened, or everybody may start, or the board is looked at, where it chooses questions.
+        It is told each time that this happens."""
         return Turn(board)
 
     def on_open(self, chosen: Chosen, board: Board, question: str, asking: int) -> Board:

@@ -28,7 +28,7 @@ from lantern.core.games.contract import (
     Turn,
 )
 from lantern.core.games.places import places_of
-from lantern.core.games.teams import LOOKS_AT, JoinTeam, Made, dealt, place_for, refused_to_join
+from lantern.core.games.teams import LOOKS_AT, GiveTurn, JoinTeam, Made, Tally, dealt, place_for, refused_to_join
 from lantern.core.messages import Message, said
 from lantern.core.values import ShortId, Value, Written
 
@@ -36,9 +36,6 @@ MOST_BOATS = 8
 MOST_CHANNELS, MOST_SOUNDINGS = 8, 10
 OPEN_WATER = 5
 """Soundings that a channel of the open water has, as long as there is room for another."""
-TAKES = 0.5
-"""The mean mark by which a team takes a sounding."""
-TINY = 1e-6
 
 T = TypeVar("T")
 Claims = Literal["turns", "signal"]
@@ -92,13 +89,6 @@ class GiveFathoms(GameMove):
     fathoms: Annotated[int, Field(ge=-20, le=20)]
 
 
-class GiveTurn(GameMove):
-    """It is this team's turn."""
-
-    move: Literal["give_turn"] = "give_turn"
-    team: BoatNumber
-
-
 @dataclass(frozen=True, slots=True)
 class Sounding:
     """`first` is the team, from 0, that comes first at it. Once it is `over`, `team` has charted it; None: it is lost.
@@ -118,22 +108,6 @@ class Channel:
 
     name: str
     soundings: tuple[Sounding, ...]
-
-
-@dataclass(frozen=True, slots=True)
-class Tally:
-    """The marks of one team for the question that is being told: their sum, and how many they are."""
-
-    total: float = 0.0
-    answers: int = 0
-
-    @property
-    def mean(self) -> float:
-        return self.total / self.answers if self.answers else 0.0
-
-    @property
-    def takes(self) -> bool:
-        return self.answers > 0 and self.mean >= TAKES - TINY
 
 
 @dataclass(frozen=True)
@@ -344,8 +318,7 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
             board = replace(board, counted=given.question, tallies=(Tally(),) * len(board.members))
         if hand is None or hand.team is None or hand.out:
             return Turn(board)
-        tally = board.tallies[hand.team]
-        tally = Tally(tally.total + given.mark, tally.answers + 1)
+        tally = board.tallies[hand.team].with_mark(given.mark)
         return Turn(replace(board, tallies=_at(board.tallies, hand.team, tally)))
 
     def on_told(self, chosen: SoundingsSettings, board: Chart, question: str) -> Chart:

@@ -1,6 +1,7 @@
 """Teams, for the games that are played by them: who goes where (docs/games.md, V1 to V5)."""
 
 from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
 from random import Random
 from statistics import fmean
 from typing import Annotated, Literal, NamedTuple
@@ -11,6 +12,9 @@ from lantern.core.games.contract import GameMove, LooksAt, Newcomer
 from lantern.core.messages import Message, said
 
 MOST_TEAMS = 20
+TAKES = 0.5
+"""The mean mark of its members by which a team has answered right."""
+TINY = 1e-6
 USUAL_MARK = 0.5
 """Of those of whom nothing is known, where nothing is known of anybody."""
 
@@ -28,6 +32,33 @@ class JoinTeam(GameMove):
 
     move: Literal["join_team"] = "join_team"
     team: Annotated[int, Field(ge=1, le=MOST_TEAMS)]
+
+
+class GiveTurn(GameMove):
+    """Of the desk: it is this team's turn, from 1."""
+
+    move: Literal["give_turn"] = "give_turn"
+    team: Annotated[int, Field(ge=1, le=MOST_TEAMS)]
+
+
+@dataclass(frozen=True, slots=True)
+class Tally:
+    """The marks of one team for the question that is being told: their sum, and how many they are."""
+
+    total: float = 0.0
+    answers: int = 0
+
+    @property
+    def mean(self) -> float:
+        return self.total / self.answers if self.answers else 0.0
+
+    @property
+    def takes(self) -> bool:
+        """Whether its answer counts as right."""
+        return self.answers > 0 and self.mean >= TAKES - TINY
+
+    def with_mark(self, mark: float) -> "Tally":
+        return Tally(self.total + mark, self.answers + 1)
 
 
 class Place(NamedTuple):

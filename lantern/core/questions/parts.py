@@ -3,6 +3,7 @@
 from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 from hashlib import blake2b
+from itertools import pairwise
 from statistics import quantiles
 from typing import TypeVar
 
@@ -47,8 +48,12 @@ def shuffled(lines: Iterable[L], item_id: str, secret: str) -> list[L]:
 
 def in_parts(values: Sequence[L], most: int) -> list[Sequence[L]]:
     """As few parts as can be, with `most` in each, and as equal as can be."""
-    number = -(-len(values) // most)
-    return [values[len(values) * at // number : len(values) * (at + 1) // number] for at in range(number)]
+    count = len(values)
+    number = -(-count // most)
+    if not number:
+        return []
+    ends = [-(-count * at // number) for at in range(number + 1)]
+    return [values[start:end] for start, end in pairwise(ends)]
 
 
 def public_line(line: Line) -> PublicLine:
