@@ -526,3 +526,49 @@ def test_shutters_and_the_catch_are_played_at_ones_own_pace(harbour):
         wait_gone(phone, f"{hook} does not")
     wait_for(phone, "Part right: ⅔")
     assert end(session, "2 right at the first try") == pytest.approx(2 / 3)
+
+
+def test_boats_go_round_the_island_by_what_teams_roll_and_know(evening):
+    server, teacher, desk, screen, phone = evening
+    play_as(desk, "Round the island")
+    wait_for(desk, "A game of luck.")
+    click(desk, "//select/option[normalize-space(.)='chosen by the players']")
+    set_field(desk, "How many", 2)
+    set_field(desk, "Bays round the island", 12)
+    check(desk, "a game of luck is chosen", (DESKTOP, PHONE))
+    session, code = opened(server, teacher, desk, screen)
+    wait_for(screen, "A current carries a boat on")
+    join_as(phone, server.url, code, "Fen")
+    press(phone, "Tern")
+    bo = SeatClient(server.url, code, "Bo")
+    bo.say("move", move={"move": "join_team", "team": 2})
+
+    # The board first: Fen's team rolls, and that opens the question. Each team goes on by what it knows.
+    press(desk, "Start")
+    wait_for(screen, "Team Tern rolls.")
+    check(screen, "big screen: the island", (DESKTOP,))
+    check(desk, "desk: the island", (DESKTOP, PHONE))
+    wait_for(phone, "Your team rolls")
+    check(phone, "phone: it is for one's team to roll", (PHONE,))
+    press(phone, "Roll")
+    wait_for(screen, "Team Tern has rolled")
+    rolled = teacher.view(session)["board"]["rolled"]
+    bo.answer("B")
+    say(phone, "B")
+    press(desk, "Show the right answer")
+    press(desk, "Show the standings")
+    wait_for(screen, f"Team Tern goes on by {rolled}.")
+    boats = {boat["number"]: boat["bay"] for boat in teacher.view(session)["board"]["boats"]}
+    assert boats == {1: 6 if rolled == 4 else rolled, 2: 1}
+
+    # The desk moves boats, and rolls for a team that does not.
+    for bay in range(boats[2] + 1, 13):
+        click(desk, "//button[normalize-space(.)='+1 bay for Puffin']")
+        wait_for(phone, "Place 2 of 2" if bay > boats[1] else "Place 1 of")
+    wait_for(screen, "A boat is round the island.")
+    press(desk, "End the session…")
+    click(desk, "//*[@role='dialog']//button[normalize-space(.)='End the session']")
+    wait_for(phone, f"Bay {boats[1]} of 12")
+    wait_for(screen, "That was it")
+    check(screen, "big screen: who was round the island first", (DESKTOP,))
+    assert scores(teacher, session) == {"Fen": 1, "Bo": 1}

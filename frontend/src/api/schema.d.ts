@@ -5351,6 +5351,38 @@ export interface components {
             together?: boolean;
         };
         /**
+         * IslandSettings
+         * @description `teams`: how many; `made`: as other teams are, or (`room`) they have no devices. `bays`: how far it is round the
+         *     island, None for what goes with the questions. `events`: something happens in some of the bays.
+         */
+        IslandSettings: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "island";
+            /**
+             * Teams
+             * @default 4
+             */
+            teams?: number;
+            /**
+             * Made
+             * @default drawn
+             */
+            made?: ("drawn" | "chosen" | "listed" | "balanced" | "shared") | "room";
+            /**
+             * Bays
+             * @default null
+             */
+            bays?: number | null;
+            /**
+             * Events
+             * @default true
+             */
+            events?: boolean;
+        };
+        /**
          * KeepersSettings
          * @description `oil` and `answers`: who has earned so much, or given so many answers, has done; None: the time alone decides.
          *     `gusts`: players may put out another's flame.
@@ -5559,7 +5591,7 @@ export interface components {
              *       "run_bonus": false
              *     }
              */
-            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"];
+            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"];
         };
         /**
          * ShuttersSettings
@@ -6200,7 +6232,7 @@ export interface components {
         };
         /**
          * GiveTurn
-         * @description It is this team's turn.
+         * @description Of the desk: it is this team's turn, from 1.
          */
         GiveTurn: {
             /**
@@ -6250,7 +6282,7 @@ export interface components {
          */
         GuideGame: {
             /** Guide */
-            guide: components["schemas"]["SayWhoCharted"] | components["schemas"]["GiveFathoms"] | components["schemas"]["GiveTurn"];
+            guide: components["schemas"]["SayWhoCharted"] | components["schemas"]["GiveFathoms"] | components["schemas"]["GiveTurn"] | components["schemas"]["MoveBoat"];
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -6353,6 +6385,21 @@ export interface components {
              * @enum {string}
              */
             do: "mark_anew";
+        };
+        /**
+         * MoveBoat
+         * @description A team's boat goes on by so many bays, or back.
+         */
+        MoveBoat: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "move_boat";
+            /** Team */
+            team: number;
+            /** Bays */
+            bays: number;
         };
         /**
          * NoteDone
@@ -6752,6 +6799,25 @@ export interface components {
             place: number;
         };
         /**
+         * BoatView
+         * @description `number` from 1. `bay` is how far round it is, `before` how far it was before the last question. `waits`: it
+         *     misses its next turn.
+         */
+        BoatView: {
+            /** Number */
+            number: number;
+            /** Members */
+            members: number;
+            /** Bay */
+            bay: number;
+            /** Before */
+            before: number;
+            /** Waits */
+            waits: boolean;
+            /** Place */
+            place: number;
+        };
+        /**
          * ChannelView
          * @description `name` is empty for the open water.
          */
@@ -6977,7 +7043,7 @@ export interface components {
             wall: components["schemas"]["WallSettings"];
             on_wall: components["schemas"]["DeskWall"] | null;
             /** Board */
-            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
+            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
             /** Game Over */
             game_over: boolean;
         };
@@ -6995,6 +7061,16 @@ export interface components {
             more: number;
             /** Unread */
             unread: number;
+        };
+        /** EventView */
+        EventView: {
+            /** Bay */
+            bay: number;
+            /**
+             * Event
+             * @enum {string}
+             */
+            event: "current" | "lighthouse" | "shoal" | "fog";
         };
         /**
          * Flow
@@ -7055,6 +7131,33 @@ export interface components {
             right?: boolean | null;
         };
         /**
+         * IslandScreen
+         * @description `boats` are those of teams that anybody is in, or may go to. `turn` is the number of the team that rolls, None
+         *     once it is over; `rolled` is what it has rolled.
+         */
+        IslandScreen: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "island";
+            /** Bays */
+            bays: number;
+            /** Events */
+            events: components["schemas"]["EventView"][];
+            /** Boats */
+            boats: components["schemas"]["BoatView"][];
+            /** Begun */
+            begun: boolean;
+            /** Made */
+            made: ("drawn" | "chosen" | "listed" | "balanced" | "shared") | "room";
+            /** Turn */
+            turn: number | null;
+            /** Rolled */
+            rolled: number | null;
+            last: components["schemas"]["LegView"] | null;
+        };
+        /**
          * KeepersScreen
          * @description `lights` are what everybody has earned, most first, and nobody's; `answers` how many there were in all.
          */
@@ -7070,6 +7173,20 @@ export interface components {
             answers: number;
             /** Target */
             target: number | null;
+        };
+        /**
+         * LegView
+         * @description What came of the last roll: the team (from 1) went on if it `knew`, and what happened where it came to.
+         */
+        LegView: {
+            /** Team */
+            team: number;
+            /** Rolled */
+            rolled: number;
+            /** Knew */
+            knew: boolean;
+            /** Event */
+            event: ("current" | "lighthouse" | "shoal" | "fog") | null;
         };
         /** LetterCount */
         LetterCount: {
@@ -8766,12 +8883,12 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
             /**
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
+            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
         };
         /**
          * RemoteOffer
@@ -9109,6 +9226,32 @@ export interface components {
             fathoms: number;
         };
         /**
+         * IslandOwn
+         * @description `boat` is the own team's. `choices`: out of how many one may choose now. `may_roll`: it is for one's own team to
+         *     roll. `turn`, `rolled` and `last` as the big screen has them.
+         */
+        IslandOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "island";
+            /** Bays */
+            bays: number;
+            boat: components["schemas"]["BoatView"] | null;
+            /** Boats */
+            boats: number;
+            /** Choices */
+            choices: number;
+            /** May Roll */
+            may_roll: boolean;
+            /** Turn */
+            turn: number | null;
+            /** Rolled */
+            rolled: number | null;
+            last: components["schemas"]["LegView"] | null;
+        };
+        /**
          * KeepersOwn
          * @description `each` is the oil for the next right answer. `target` is what one needs, of oil or of answers, to have done.
          */
@@ -9219,7 +9362,7 @@ export interface components {
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["CrosswordOwn"] | components["schemas"]["TwoHalvesOwn"] | components["schemas"]["ShuttersOwn"] | components["schemas"]["SortTheCatchOwn"]) | null;
+            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["IslandOwn"] | components["schemas"]["CrosswordOwn"] | components["schemas"]["TwoHalvesOwn"] | components["schemas"]["ShuttersOwn"] | components["schemas"]["SortTheCatchOwn"]) | null;
             /**
              * Moved
              * @default 0
@@ -9521,7 +9664,7 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
         };
         /** TwoHalvesOwn */
         TwoHalvesOwn: {
@@ -9712,7 +9855,7 @@ export interface components {
              */
             do: "move";
             /** Move */
-            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"] | components["schemas"]["Choose"] | components["schemas"]["Signal"] | components["schemas"]["TryPair"] | components["schemas"]["OpenShutter"];
+            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"] | components["schemas"]["Choose"] | components["schemas"]["Signal"] | components["schemas"]["Roll"] | components["schemas"]["TryPair"] | components["schemas"]["OpenShutter"];
         };
         /**
          * Noting
@@ -9741,6 +9884,17 @@ export interface components {
             question: string;
             /** Place */
             place: number;
+        };
+        /**
+         * Roll
+         * @description For the team whose turn it is.
+         */
+        Roll: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "roll";
         };
         /**
          * Signal

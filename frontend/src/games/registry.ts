@@ -3,6 +3,7 @@ import type { GameName } from '@/api/types'
 import { beacons } from './beacons'
 import { crossword } from './crossword'
 import type { GameViews } from './gameViews'
+import { island } from './island'
 import { keepers } from './keepers'
 import { points } from './points'
 import { shutters } from './shutters'
@@ -15,6 +16,7 @@ export const games: { [N in GameName]: GameViews<N> } = {
   beacons,
   keepers,
   soundings,
+  island,
   crossword,
   two_halves: twoHalves,
   shutters,

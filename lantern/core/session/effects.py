@@ -169,8 +169,8 @@ def _on_revealed(state: State, event: e.Revealed) -> State:
 
 
 def _on_standings_shown(state: State) -> State:
-    """Points of every question that is closed are told with it: none of them can be reopened from now on. Where the game
-    chooses questions, it begins with its board."""
+    """Points of every question that is closed are told with it: none of them can be reopened from now on. A game that
+    chooses questions begins with its board."""
     state = with_asks(state, *(changed(ask, told=True) for ask in state.standing_asks()))
     state = boards.begun(state) if boards.chooses_questions(state) else state
     return boards.told(_moved(state, Phase.STANDINGS, state.cursor))

@@ -130,6 +130,7 @@ useKeys({
           </div>
         </div>
         <template v-else>
+          <h1 v-if="!view.shown" class="mb-3 text-xl">Nothing has been asked yet</h1>
           <DeskGame v-if="!view.stopped" :view="view" :desk="desk" />
           <DeskQuestion
             v-if="view.shown"

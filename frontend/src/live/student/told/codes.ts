@@ -94,6 +94,8 @@ export const CODES = [
   'somebody_was_first',
   'nothing_to_signal_for',
   'no_team_yet',
+  'not_your_roll',
+  'rolled_already',
   'no_such_part',
   'found_already',
 ] as const

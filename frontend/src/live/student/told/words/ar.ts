@@ -96,6 +96,8 @@ export default {
   somebody_was_first: 'سبقكم فريق آخر.',
   nothing_to_signal_for: 'لا شيء تشير من أجله الآن.',
   no_team_yet: 'لست في أي فريق.',
+  not_your_roll: 'فريق آخر يرمي الآن.',
+  rolled_already: 'لقد رمى فريقك من قبل.',
   no_such_part: 'هذا غير موجود هنا.',
   found_already: 'لهذا مكانه من قبل.',
 } satisfies Told

@@ -104,6 +104,8 @@ export default {
   somebody_was_first: 'Ein anderes Team war zuerst.',
   nothing_to_signal_for: 'Gerade gibt es nichts zu melden.',
   no_team_yet: 'Du bist in keinem Team.',
+  not_your_roll: 'Jetzt würfelt ein anderes Team.',
+  rolled_already: 'Dein Team hat schon gewürfelt.',
   no_such_part: 'Das gibt es hier nicht.',
   found_already: 'Das hat schon seinen Platz.',
 } satisfies Told

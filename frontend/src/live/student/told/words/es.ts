@@ -101,6 +101,8 @@ export default {
   somebody_was_first: 'Otro equipo ha sido el primero.',
   nothing_to_signal_for: 'Ahora no hay nada por lo que avisar.',
   no_team_yet: 'No estás en ningún equipo.',
+  not_your_roll: 'Ahora tira otro equipo.',
+  rolled_already: 'Tu equipo ya ha tirado.',
   no_such_part: 'Eso no está en el tablero.',
   found_already: 'Eso ya tiene su lugar.',
 } satisfies Told

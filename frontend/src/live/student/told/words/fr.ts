@@ -100,6 +100,8 @@ export default {
   somebody_was_first: 'Une autre équipe a été la première.',
   nothing_to_signal_for: 'Il n’y a rien à signaler pour le moment.',
   no_team_yet: 'Tu n’es dans aucune équipe.',
+  not_your_roll: 'C’est à une autre équipe de lancer.',
+  rolled_already: 'Ton équipe a déjà lancé le dé.',
   no_such_part: 'Cela n’est pas sur ce tableau.',
   found_already: 'Cela a déjà sa place.',
 } satisfies Told

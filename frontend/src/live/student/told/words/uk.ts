@@ -97,6 +97,8 @@ export default {
   somebody_was_first: 'Інша команда була першою.',
   nothing_to_signal_for: 'Зараз нема про що подавати сигнал.',
   no_team_yet: 'Ти в жодній команді.',
+  not_your_roll: 'Зараз кидає інша команда.',
+  rolled_already: 'Твоя команда вже кинула.',
   no_such_part: 'Такого тут немає.',
   found_already: 'Це вже має своє місце.',
 } satisfies Told

@@ -1,0 +1,27 @@
+export default {
+  name: 'Round the island',
+  rolls: 'The team whose turn it is rolls from a phone. Then everybody answers.',
+  rolls_in_room: 'A roll is made for the team whose turn it is. It answers aloud.',
+  goes_on:
+    'If half of it knows the answer, its boat goes on by the roll. Any other team that knows it goes on by one bay.',
+  events:
+    'A current carries a boat on, a shoal sets it back, at a lighthouse it rolls again, in fog it misses a turn.',
+  no_events: 'Every bay is calm: only what you know takes you on.',
+  wins: 'First is the team that is round first, or else the furthest.',
+  bay_of: 'Bay {bay} of {bays}',
+  boat_at: 'Team {name}: bay {bay} of {bays}',
+  you_roll: 'Your team rolls',
+  roll: 'Roll',
+  team_rolls: 'Team {name} rolls.',
+  has_rolled: 'Team {name} has rolled {n}.',
+  went_on: 'Team {name} goes on by {n}.',
+  stays: 'Team {name} stays where it is.',
+  met_current: 'A current carries it 2 bays on.',
+  met_shoal: 'A shoal sets it 2 bays back.',
+  met_lighthouse: 'At a lighthouse it rolls again.',
+  met_fog: 'In fog it misses its next turn.',
+  round: 'Round the island!',
+  is_over: 'A boat is round the island.',
+  no_more: 'There are no more questions.',
+  waits: 'misses a turn',
+} as const
