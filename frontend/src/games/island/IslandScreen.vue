@@ -43,7 +43,7 @@ const now = computed(() => {
   return t(props.board.boats.some((boat) => boat.bay >= props.board.bays) ? 'is_over' : 'no_more')
 })
 const last = computed(() =>
-  props.board.last && props.board.made !== 'room' ? legSaid(props.board.last) : [],
+  props.board.last && props.at !== 'after' && props.board.made !== 'room' ? legSaid(props.board.last) : [],
 )
 </script>
 
