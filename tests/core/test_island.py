@@ -159,6 +159,16 @@ def test_turns_go_round_among_teams_that_anybody_is_in_r6():
     assert turns == [0, 2, 0, 2]
 
 
+def test_who_was_taken_out_comes_back_to_the_same_team_v1():
+    game, players = drawn(1, 2, 3)
+    for turn in (GAME.on_leave, GAME.on_leave):
+        game.after(turn(game.chosen, game.board, game.hands, players[1]))
+    assert game.board.crews.sizes == (1, 0, 1)
+    for _ in range(2):
+        game.after(GAME.on_join(game.chosen, game.board, game.hands, Newcomer(players[1], Random(1))))
+    assert game.board.crews.sizes == (1, 1, 1)
+
+
 def test_the_desk_moves_boats_and_gives_the_turn_r7():
     game = Game(1, 2, made="room", bays=20)
     for guide in (MoveBoat(team=1, bays=6), MoveBoat(team=2, bays=2), MoveBoat(team=2, bays=-5), GiveTurn(team=2)):
@@ -177,6 +187,9 @@ def test_it_is_over_once_a_boat_is_round_and_those_of_one_question_are_equal_r8(
     game.question({players[0]: 1.0, players[1]: 1.0})
     assert GAME.over(game.chosen, game.board)
     assert game.places() == {1: 1, 2: 1, 3: 3}
+    game.put(2, 11)
+    game.question(dict.fromkeys(players.values(), 1.0))
+    assert game.places() == {1: 1, 2: 1, 3: 3}
     assert GAME.screen_view(game.chosen, game.board, game.hands).turn is None
 
 
@@ -191,6 +204,9 @@ def island(*names, **chosen):
 
 def test_a_player_of_the_team_whose_turn_it_is_rolls_and_that_opens_the_next_question_r2():
     room = island("Fen", "Bo")
+    for seat in (1, 2):
+        with pytest.raises(NotPossible):
+            room.do(c.MakeMove(seat, Roll()))
     room.advance()
     assert room.state.phase is Phase.STANDINGS
     seats = {room.state.hands[seat].team: seat for seat in (1, 2)}

@@ -14,7 +14,7 @@ from lantern.core.games.shutters import OpenShutter
 from lantern.core.games.sort_the_catch import GAME as CATCH
 from lantern.core.games.two_halves import GAME as HALVES
 from lantern.core.questions import kind_of
-from lantern.core.questions.kinds.classify import ClassifyItem
+from lantern.core.questions.kinds.classify import ClassifyItem, Member
 from lantern.core.questions.kinds.match import MatchItem
 from lantern.core.session import Settings
 from lantern.core.session import commands as c
@@ -96,7 +96,7 @@ def board(room, seat, question="m1"):
 def test_a_match_question_is_a_board_as_it_is_and_the_rest_makes_boards_u1():
     others = [asks(n, f"meaning {n}") for n in range(11)]
     long = matching(*((f"left {n}", f"right {n}") for n in range(10)), id="m2")
-    unusable = [page(id="p1"), choice(id="o1", scored=False), asks(30, "x" * 121), asks(31, "meaning 0", prompt="")]
+    unusable = [page(id="p1"), asks(29, "nothing", weight=0), asks(30, "x" * 121), asks(31, "meaning 0", prompt="")]
     items = [WORDS, *others, long, *unusable]
     room = led(HALVES, "Fen", items=items)
     boards = list(room.state.items.values())
@@ -109,7 +109,7 @@ def test_a_match_question_is_a_board_as_it_is_and_the_rest_makes_boards_u1():
     assert (plan.played, plan.pairs) == (4, 25)
     assert {one.id: one.why.code for one in plan.unplayed} == {
         "p1": "unplayed_page",
-        "o1": "unplayed_opinion",
+        "q29": "unplayed_no_weight",
         "q30": "unplayed_no_parts",
         "q31": "unplayed_no_parts",
     }
@@ -124,6 +124,7 @@ def test_a_pair_is_taken_once_and_two_are_too_few_u1():
     ]
     (made,) = led(HALVES, items=twice).state.items.values()
     assert [pair.right for pair in made.pairs] == ["the tide", "the ebb", "the flow"]
+    assert [one.id for one in planned(twice, settings_for_game(HALVES, "led", Settings())).unplayed] == ["q9"]
     plan = planned(twice[:2], settings_for_game(HALVES, "led", Settings()))
     assert (plan.played, plan.pairs) == (0, 0)
 
@@ -137,7 +138,11 @@ def test_groups_are_boards_and_answers_that_come_again_are_groups_u1():
     for one in made:
         assert {group.text for group in one.groups} == {"True", "False"}
         assert {member.group for member in one.members} == {group.id for group in one.groups}
-    assert led(CATCH, items=[asks(n, f"other {n}") for n in range(4)]).state.items == {}
+    for answers, number in ((4, 4), (1, 4), (7, 14)):
+        none = led(CATCH, items=[asks(n, f"other {n % answers}") for n in range(number)])
+        assert none.state.items == {}
+    half = FISH.model_copy(update={"members": (*FISH.members, Member(id="d", text="Kelp"))})
+    assert kind_of(half).pairing(half) is None
 
 
 def test_the_same_boards_are_made_of_the_same_set_and_ids_tell_nothing_u3():
@@ -147,8 +152,9 @@ def test_the_same_boards_are_made_of_the_same_set_and_ids_tell_nothing_u3():
     first, again, other = (next(iter(room.state.items.values())) for room in rooms)
     assert first == again
     assert first.pairs != other.pairs
-    ids = [id_ for pair in first.pairs for id_ in (pair.id, pair.partner_id)]
+    ids, others = ([id_ for pair in one.pairs for id_ in (pair.id, pair.partner_id)] for one in (first, other))
     assert len(set(ids)) == 10
+    assert not set(ids) & set(others)
     assert ids != sorted(ids)
 
 
@@ -165,6 +171,8 @@ def test_what_was_tried_first_is_the_answer_u2():
     assert board(room, 1).missed == 1
     answer = kind_of(WORDS).answer_text(WORDS, response(room, 1).answer)
     assert answer == "tribord – starboard; la proue – the bow; la poupe – the stern"
+    pairing = kind_of(WORDS).pairing(WORDS)
+    assert pairing.first_of((("l0", "z8"), ("l1", "z8"), ("l2", "z9"))) == (("l1", "z8"), ("l2", "z9"))
 
 
 @pytest.mark.parametrize("tells", ["desk", "time", "end"])
@@ -263,6 +271,9 @@ def test_places_are_by_what_was_right_at_the_first_try_u4():
     ]
     (line,) = shown_board(room.state).boards
     assert (line.pairs, line.found, line.finished) == (4, 12, 3)
+    room.do(c.Remove(2))
+    (line,) = shown_board(room.state).boards
+    assert (line.found, line.finished, shown_board(room.state).players) == (8, 2, 2)
 
 
 def places_of(room, question="m1"):
@@ -343,6 +354,15 @@ def test_parts_that_read_alike_stand_for_each_other_u6():
     for left, right in (("l0", "z8"), ("l1", "z9"), ("l2", "z7")):
         attempt(room, 1, left, right)
     assert (board(room, 1).missed, response(room, 1).mark) == (0, 1)
+
+
+def test_a_part_is_the_answer_of_the_one_that_was_found_with_it_u6():
+    room = led(HALVES, "Fen", items=(matching(("a", "x"), ("b", "x"), ("a", "y")),))
+    room.advance()
+    for left, right in (("l0", "z9"), ("l2", "z8"), ("l1", "z8"), ("l2", "z7")):
+        attempt(room, 1, left, right)
+    assert board(room, 1).missed == 1
+    assert response(room, 1).mark == pytest.approx(2 / 3)
 
 
 @settings(max_examples=60)

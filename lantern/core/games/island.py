@@ -238,7 +238,7 @@ class RoundTheIsland(BoardGame[IslandSettings, Isle, Mate]):
             _on(replace(boat, before=boat.bay), (board.rolled if number == team else 1) * takes[number], board, asked)
             for number, boat in enumerate(board.boats)
         ]
-        event = board.events.get(boats[team].bay) if takes[team] and boats[team].arrived is None else None
+        event = board.events.get(boats[team].bay) if takes[team] else None
         boats[team] = _met(boats[team], event, board, asked)
         leg = Leg(team, board.rolled, takes[team], event)
         board = replace(board, boats=tuple(boats), last=leg, on=None, rolled=None, done=board.done | {question})
