@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { BoardOf, DeskView, GameGuide } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
-import { smallField } from '@/ui/recipes'
+import TeamsAtDesk from '../desks/TeamsAtDesk.vue'
 import type { GameDesk } from '../gameViews'
 import TeamFlag from '../shared/teams/TeamFlag.vue'
 import { teamName } from '../shared/teams/teams'
@@ -12,6 +12,14 @@ const props = defineProps<{ board: BoardOf<'island'>; view: DeskView; desk: Game
 const ended = computed(() => props.view.phase === 'ended')
 const guide = (what: GameGuide): void => void props.desk.guide(what)
 const move = (team: number, bays: number): void => guide({ move: 'move_boat', team, bays })
+
+const teams = computed(() =>
+  props.board.boats.map(({ number, bay, members }) => ({
+    number,
+    has: bay,
+    members: props.board.made === 'room' ? null : members,
+  })),
+)
 
 /** Without devices: the team that has rolled, or had, goes on once you heard that it knows. */
 const heard = computed(() => {
@@ -31,41 +39,18 @@ const heard = computed(() => {
       }}</span>
     </p>
     <p v-else-if="!ended" class="mb-2"><b>It is over.</b></p>
+    <p class="mb-2 text-[15px] text-slate">It is {{ board.bays }} bays round the island.</p>
     <p v-if="heard && !ended" class="mb-2">
       <UiButton @click="move(heard.team, heard.rolled)"
         >{{ teamName(heard.team) }} knew it: {{ heard.rolled }} on</UiButton
       >
     </p>
-    <ul class="flex flex-wrap gap-x-6 gap-y-1">
-      <li v-for="boat in board.boats" :key="boat.number" class="flex items-center gap-1.5">
-        <TeamFlag :number="boat.number" class="size-4" />
-        <span>{{ teamName(boat.number) }}</span>
-        <span v-if="board.made !== 'room'" class="text-sm text-slate">({{ boat.members }})</span>
-        <b class="figure min-w-6 text-right text-lg">{{ boat.bay }}</b>
-        <span class="text-sm text-slate">of {{ board.bays }}</span>
-        <UiButton look="quiet" size="small" class="px-1.5!" @click="move(boat.number, -1)"
-          ><span
-            >−1<span class="sr-only"> bay for {{ teamName(boat.number) }}</span></span
-          ></UiButton
-        >
-        <UiButton look="quiet" size="small" class="px-1.5!" @click="move(boat.number, 1)"
-          ><span
-            >+1<span class="sr-only"> bay for {{ teamName(boat.number) }}</span></span
-          ></UiButton
-        >
-      </li>
-    </ul>
-    <label v-if="board.turn && !ended" class="mt-2 flex w-fit items-center gap-2 text-[15px]"
-      >Whose turn it is
-      <select
-        :class="smallField"
-        :value="board.turn"
-        @change="guide({ move: 'give_turn', team: Number(($event.target as HTMLSelectElement).value) })"
-      >
-        <option v-for="boat in board.boats" :key="boat.number" :value="boat.number">
-          {{ teamName(boat.number) }}
-        </option>
-      </select>
-    </label>
+    <TeamsAtDesk
+      :teams="teams"
+      unit="bay"
+      :turn="ended ? null : board.turn"
+      @add="move"
+      @turn="guide({ move: 'give_turn', team: $event })"
+    />
   </section>
 </template>

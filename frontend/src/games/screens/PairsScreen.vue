@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { BoardOf, ScreenView } from '@/api/types'
 import type { BoardMoment } from '../gameViews'
+import PlacesBeside from './PlacesBeside.vue'
 import { boardSaid, finishedSaid } from '../shared/pairs/said'
 
 const props = defineProps<{
@@ -44,17 +45,7 @@ const said = computed(() =>
 
 <template>
   <div class="grid min-h-0 grow gap-[2vw]" :class="view.standings.length ? 'grid-cols-[1fr_1.7fr]' : ''">
-    <ol v-if="view.standings.length" class="space-y-[0.7vh] self-start text-[max(18px,0.85em)]">
-      <li
-        v-for="(row, index) in view.standings"
-        :key="row.name || index"
-        class="flex items-baseline gap-[0.6em]"
-      >
-        <span class="figure w-[1.4em] text-end text-soft">{{ row.place }}</span>
-        <span class="min-w-0 grow truncate">{{ row.name }}</span>
-        <span class="figure">{{ row.points }}</span>
-      </li>
-    </ol>
+    <PlacesBeside :rows="view.standings" />
     <svg
       :viewBox="`0 0 ${WIDTH} ${Math.max(2, lines.length) * ROW}`"
       class="min-h-0 w-full grow self-stretch"

@@ -3,8 +3,7 @@
 import { computed, ref, watch } from 'vue'
 import type { BoardOf, DeskView, GameGuide } from '@/api/types'
 import { counted } from '@/composables/format'
-import UiButton from '@/ui/UiButton.vue'
-import { smallField } from '@/ui/recipes'
+import TeamsAtDesk from '../desks/TeamsAtDesk.vue'
 import type { GameDesk } from '../gameViews'
 import TeamFlag from '../shared/teams/TeamFlag.vue'
 import { teamName } from '../shared/teams/teams'
@@ -28,6 +27,14 @@ const settled = computed(
 const titleOf = (question: string): string =>
   props.view.run.find((row) => row.id === question)?.title || 'Untitled'
 const ended = computed(() => props.view.phase === 'ended')
+
+const teams = computed(() =>
+  props.board.boats.map(({ number, fathoms, members }) => ({
+    number,
+    has: fathoms,
+    members: props.board.made === 'room' ? null : members,
+  })),
+)
 
 const guide = (what: GameGuide): void => void props.desk.guide(what)
 
@@ -115,43 +122,13 @@ const said = (one: Sounding): string => {
         </button>
       </div>
     </div>
-    <ul class="mt-3 flex flex-wrap gap-x-6 gap-y-1">
-      <li v-for="boat in board.boats" :key="boat.number" class="flex items-center gap-1.5">
-        <TeamFlag :number="boat.number" class="size-4" />
-        <span>{{ teamName(boat.number) }}</span>
-        <span v-if="board.made !== 'room'" class="text-sm text-slate">({{ boat.members }})</span>
-        <b class="figure min-w-6 text-right text-lg">{{ boat.fathoms }}</b>
-        <UiButton
-          look="quiet"
-          size="small"
-          class="px-1.5!"
-          @click="guide({ move: 'give_fathoms', team: boat.number, fathoms: -1 })"
-          ><span
-            >−1<span class="sr-only"> fathom for {{ teamName(boat.number) }}</span></span
-          ></UiButton
-        >
-        <UiButton
-          look="quiet"
-          size="small"
-          class="px-1.5!"
-          @click="guide({ move: 'give_fathoms', team: boat.number, fathoms: 1 })"
-          ><span
-            >+1<span class="sr-only"> fathom for {{ teamName(boat.number) }}</span></span
-          ></UiButton
-        >
-      </li>
-    </ul>
-    <label v-if="board.turn && !ended" class="mt-2 flex w-fit items-center gap-2 text-[15px]"
-      >Whose turn it is
-      <select
-        :class="smallField"
-        :value="board.turn"
-        @change="guide({ move: 'give_turn', team: Number(($event.target as HTMLSelectElement).value) })"
-      >
-        <option v-for="boat in board.boats" :key="boat.number" :value="boat.number">
-          {{ teamName(boat.number) }}
-        </option>
-      </select>
-    </label>
+    <TeamsAtDesk
+      class="mt-3"
+      :teams="teams"
+      unit="fathom"
+      :turn="ended ? null : board.turn"
+      @add="(team, fathoms) => guide({ move: 'give_fathoms', team, fathoms })"
+      @turn="guide({ move: 'give_turn', team: $event })"
+    />
   </section>
 </template>
