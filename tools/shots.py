@@ -214,7 +214,7 @@ def take_own_pace(server: RealServer, teacher: TeacherClient, desk: webdriver.Ch
 
 
 def take_games(server: RealServer, teacher: TeacherClient, screen: webdriver.Chrome, phone: webdriver.Chrome) -> None:
-    """A Beacon run and Soundings after some questions, a keeper and a crossword in the middle of a game."""
+    """A Beacon run and Soundings after some questions, a keeper, and halves that were not joined yet."""
     url = server.url
     sets = {
         word: row["id"]
@@ -226,7 +226,7 @@ def take_games(server: RealServer, teacher: TeacherClient, screen: webdriver.Chr
         ("beacons", "led", "harbour"),
         ("soundings", "led", "harbour"),
         ("keepers", "own_pace", "harbour"),
-        ("crossword", "own_pace", "French"),
+        ("two_halves", "own_pace", "French"),
     ):
         offer = teacher.call("GET", f"/live/sets/{sets[word]}/run")["games"]
         settings = next(one["settings"] for one in offer if (one["game"], one["manner"]) == (game, manner))
@@ -250,12 +250,12 @@ def take_games(server: RealServer, teacher: TeacherClient, screen: webdriver.Chr
                 continue
             teacher.command(session["id"], "advance")
             press(phone, "Begin")
-            wait_for(phone, "Choose an answer" if game == "keepers" else "letters")
+            wait_for(phone, "Choose an answer" if game == "keepers" else "found")
             for option in (2, 1) if game == "keepers" else ():
                 click(phone, f"(//fieldset//label)[{option}]")
                 press(phone, "Send")
                 press(phone, "Next")
-            shoot(phone, f"phone-{game}")
+            shoot(phone, f"phone-{game.replace('_', '-')}")
         finally:
             students.kill()
             teacher.command(session["id"], "end")
