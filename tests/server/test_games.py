@@ -49,6 +49,9 @@ def test_what_can_be_played_is_offered_with_the_settings_that_fit(teacher, knots
     ]
     fits = {(one["game"], one["manner"]): one["played"] for one in offer["games"]}
     assert (fits["beacons", "led"], fits["crossword", "own_pace"]) == (3, 0)  # all have the same answer
+    terms = teacher.call("GET", f"/live/sets/{teacher.make_set('Knots by name', TERMS)}/run")["games"]
+    pairs = {one["game"]: (one["played"], one["pairs"]) for one in terms}
+    assert (pairs["beacons"], pairs["two_halves"], pairs["sort_the_catch"]) == ((3, None), (1, 3), (0, 0))
     for one in offer["games"]:
         if one["played"]:
             teacher.start(knots, **one["settings"])

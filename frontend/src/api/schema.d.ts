@@ -5784,7 +5784,7 @@ export interface components {
         /**
          * GameOffer
          * @description A game (none: nothing is played) in one manner, the settings that go with it, and how many questions of the set
-         *     count in it.
+         *     count in it; where it plays pairs, how many boards these are, and how many `pairs`.
          */
         GameOffer: {
             /** Game */
@@ -5797,6 +5797,8 @@ export interface components {
             settings: components["schemas"]["Settings"];
             /** Played */
             played: number;
+            /** Pairs */
+            pairs: number | null;
         };
         /** PresetInfo */
         PresetInfo: {

@@ -1,6 +1,7 @@
 """What the run dialog is told: how a set may be run, how it was run last, and what would come of it."""
 
 from collections import Counter
+from collections.abc import Sequence
 from statistics import median
 
 from django.utils import timezone
@@ -8,8 +9,9 @@ from django.utils import timezone
 from lantern.core.games import GAMES, board_game_of
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
+from lantern.core.questions.items import Item
 from lantern.core.session.manners import MANNERS, SWITCHES, Planned, misfit, planned, settings_for, settings_for_game
-from lantern.core.session.settings import Settings
+from lantern.core.session.settings import Manner, Settings
 from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.errors import BadForm
@@ -38,9 +40,7 @@ def run_offer(teacher: Teacher, question_set: QuestionSet) -> RunOffer:
             for manner, answers in SWITCHES
         ),
         games=tuple(
-            GameOffer(
-                game=game.name if game else "", manner=manner, settings=chosen, played=planned(items, chosen).played
-            )
+            _game_offer(game.name if game else "", manner, chosen, items)
             for game in (None, *GAMES)
             for manner in MANNERS
             if game is None or manner in game.manners
@@ -50,6 +50,11 @@ def run_offer(teacher: Teacher, question_set: QuestionSet) -> RunOffer:
         topics=tuple(TopicCount(topic=topic, questions=count) for topic, count in sorted(topics.items())),
         questions=len(asked),
     )
+
+
+def _game_offer(game: str, manner: Manner, chosen: Settings, items: Sequence[Item]) -> GameOffer:
+    plan = planned(items, chosen)
+    return GameOffer(game=game, manner=manner, settings=chosen, played=plan.played, pairs=plan.pairs)
 
 
 def preset_info(preset: Preset) -> PresetInfo:

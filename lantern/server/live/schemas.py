@@ -62,12 +62,13 @@ class Switched(Value):
 
 class GameOffer(Value):
     """A game (none: nothing is played) in one manner, the settings that go with it, and how many questions of the set
-    count in it."""
+    count in it; where it plays pairs, how many boards these are, and how many `pairs`."""
 
     game: str
     manner: Manner
     settings: Settings
     played: int
+    pairs: int | None
 
 
 class PresetForm(Value):

@@ -14,7 +14,7 @@ const settings = defineModel<Settings>({ required: true })
 const choices = computed(() =>
   props.offer.games
     .filter((one) => one.manner === settings.value.manner)
-    .map(({ game, played: count }) => {
+    .map(({ game, played: count, pairs }) => {
       if (!game)
         return {
           game: '' as const,
@@ -24,14 +24,15 @@ const choices = computed(() =>
           none: false,
         }
       const { label, hint } = viewsOf(game as GameName)
-      return { game: game as GameName, label, hint, fits: fitOf(count), none: !count }
+      return { game: game as GameName, label, hint, fits: fitOf(count, pairs), none: !count }
     }),
 )
 
-/** How much of this set counts in a game. */
-function fitOf(count: number): string {
+/** How much of this set counts in a game, in pairs where these are what it plays. */
+function fitOf(count: number, pairs: number | null): string {
   const all = props.offer.questions
   if (!count) return 'No question of this set fits.'
+  if (pairs !== null) return `${counted(pairs, 'pair')}.`
   return count === all ? `All ${counted(all, 'question')}.` : `${count} of ${counted(all, 'question')}.`
 }
 const played = computed({

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A question as a phone shows it: open, or with its result. Beside it stand its sort, how it went, and why. */
 import { computed, defineAsyncComponent } from 'vue'
+import { textOf } from '@/composables/text'
 import type { Mine, Shown, StudentAnswer } from '@/api/types'
 import MediaView from '@/media/shown/MediaView.vue'
 import { registry } from '@/questions/registry'
@@ -33,6 +34,13 @@ const props = defineProps<{
 }>()
 defineEmits<{ update: [answer: StudentAnswer | null] }>()
 
+/** A board that was made for a game is named after what lies on it: there is nothing more to read in that. */
+const isNamedAfterIt = computed(() => {
+  const { item } = props.shown
+  const parts = 'left' in item ? item.left : 'members' in item ? item.members : []
+  const prompt = textOf(item.prompt_html)
+  return parts.some((part) => prompt.startsWith(`${textOf(part.html)} · `))
+})
 /** The question with the options that this student is shown. */
 const plainer = computed(() => {
   const { item } = props.shown
@@ -61,7 +69,9 @@ const speaks = computed(
     <PromptText
       :item="shown.item"
       class="mb-4 text-[22px]"
-      :class="(stage === 'told' || $slots.answer) && 'text-[18px]!'"
+      :class="
+        $slots.answer && isNamedAfterIt ? 'sr-only' : (stage === 'told' || $slots.answer) && 'text-[18px]!'
+      "
     />
     <QuestionMedia
       :shown="shown"
