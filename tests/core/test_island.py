@@ -73,6 +73,7 @@ def test_it_is_as_far_as_the_questions_go_and_something_happens_in_every_fourth_
     assert Game(1, 2, questions=200).board.bays == LONGEST
     assert Game(1, 2, bays=20).board.events == {4: "current", 8: "lighthouse", 12: "shoal", 16: "fog"}
     assert Game(1, 2, events=False).board.events == {}
+    assert Game(1, 2, made="room").board.events == {}
 
 
 @given(st.integers(0, 10**6), st.lists(st.tuples(st.booleans(), st.booleans()), min_size=1, max_size=10))

@@ -249,6 +249,18 @@ def test_who_answers_as_the_question_is_answered_else_has_answered_it():
         put_together(room, 1)
 
 
+def test_the_room_sees_what_was_answered_and_not_played_once_it_is_told():
+    room = led(HALVES, "Fen", "Bo")
+    room.advance()
+    wanted = kind_of(WORDS).pairing(WORDS).wanted
+    room.give(1, kind_of(WORDS).of_tries(WORDS, wanted))
+    room.give(2, kind_of(WORDS).of_tries(WORDS, wanted[:1]))
+    assert [(one.found, one.finished) for one in shown_board(room.state).boards] == [(0, 0)]
+    room.do(c.Close(room.state.step))
+    room.do(c.Reveal(room.state.step))
+    assert [(one.found, one.finished) for one in shown_board(room.state).boards] == [(5, 1)]
+
+
 def test_no_device_is_told_what_belongs_together_before_it_was_found_u3():
     room = alone(HALVES, "Fen")
     attempt(room, 1, "l0", "z9")

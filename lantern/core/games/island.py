@@ -182,7 +182,9 @@ class RoundTheIsland(BoardGame[IslandSettings, Isle, Mate]):
         teams = MOST_BOATS if chosen.made == "shared" else chosen.teams
         usual = round(len(outline.questions) * (OF_ALL + OF_ONE / teams))
         bays = chosen.bays or min(LONGEST, max(SHORTEST, usual))
-        places = range(BETWEEN_EVENTS, bays, BETWEEN_EVENTS) if chosen.events else ()
+        # Where teams answer aloud, boats are moved by hand: nothing comes of a roll by itself.
+        has_events = chosen.events and chosen.made != "room"
+        places = range(BETWEEN_EVENTS, bays, BETWEEN_EVENTS) if has_events else ()
         return Isle(
             bays,
             {bay: EVENTS[at % len(EVENTS)] for at, bay in enumerate(places)},

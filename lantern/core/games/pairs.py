@@ -59,11 +59,16 @@ class Quay:
 
 @dataclass(frozen=True, slots=True)
 class Finder:
-    """`right` is how many parts were right at the first try, of boards whose mark was told."""
+    """`told` is how many parts were right at the first try, by question, of boards whose mark was told: also of those
+    that were answered, and not played."""
 
     own: Mapping[str, OwnBoard] = field(default_factory=dict)
-    right: int = 0
+    told: Mapping[str, int] = field(default_factory=dict)
     out: bool = False
+
+    @property
+    def right(self) -> int:
+        return sum(self.told.values())
 
 
 class TryPair(QuestionMove):
@@ -141,7 +146,8 @@ class PairGame(BoardGame[Chosen, Quay, Finder], Generic[Chosen]):
         hand, pairing = hands[player], board.boards.get(given.question)
         if pairing is None:
             return Turn(board)
-        return Turn(board, {player: replace(hand, right=hand.right + round(given.mark * len(pairing.left)))})
+        told = {**hand.told, given.question: round(given.mark * len(pairing.left))}
+        return Turn(board, {player: replace(hand, told=told)})
 
     def refused(self, chosen: Chosen, board: Quay, hands: Hands, player: int, move: Any) -> Message | None:
         pairing = board.boards.get(move.question)
@@ -173,7 +179,7 @@ class PairGame(BoardGame[Chosen, Quay, Finder], Generic[Chosen]):
         there = [hand for hand in hands.values() if not hand.out]
         lines = []
         for question, pairing in board.boards.items():
-            found = [len(own_of(board, hand, question).found) for hand in there if question in hand.own]
+            found = [max(len(own_of(board, hand, question).found), hand.told.get(question, 0)) for hand in there]
             pairs = len(pairing.left)
             lines.append(
                 BoardLine(question=question, pairs=pairs, found=sum(found), finished=sum(one == pairs for one in found))

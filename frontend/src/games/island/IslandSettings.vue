@@ -42,7 +42,7 @@ function setBays(event: Event): void {
       />
       <span v-if="!game.bays" class="text-slate">as far as the questions go</span>
     </label>
-    <label class="flex min-h-8 items-center gap-2">
+    <label v-if="game.made !== 'room'" class="flex min-h-8 items-center gap-2">
       <input v-model="game.events" type="checkbox" class="size-5 accent-tide" />
       <span>Currents, shoals, lighthouses and fog on the way</span>
     </label>

@@ -7,7 +7,7 @@ export const rules = (game: GameOf<'island'>): Rules => ({
   lines: [
     t(game.made === 'room' ? 'rolls_in_room' : 'rolls'),
     t('goes_on'),
-    t(game.events ? 'events' : 'no_events'),
+    t(game.events && game.made !== 'room' ? 'events' : 'no_events'),
   ],
   wins: t('wins'),
 })
