@@ -19,6 +19,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ move: [move: GameMove] }>()
 
+type Board = OwnBoardOf<'shutters'>['boards'][number]
 const item = computed(() => props.question as PublicItemOf<'match'> | undefined)
 const own = computed(() => props.board.boards.find((one) => one.question === item.value?.id))
 const html = computed(
@@ -43,6 +44,8 @@ const places = computed(() =>
   }),
 )
 
+/** What was opened, for who cannot see it, and how the two went together. */
+const opened = ref('')
 const told = ref('')
 let sound: ReturnType<typeof playWav> | null = null
 onScopeDispose(() => sound?.stop())
@@ -58,20 +61,23 @@ async function say(part: string): Promise<void> {
 }
 watch(own, (now, before) => {
   if (!now || !before || now.question !== before.question) return
-  const turned = now.places.findIndex((part, place) => part && !before.places[place])
-  if (turned < 0) return
+  const turned = turnedOf(now, before)
+  if (turned === undefined) return
   void say(now.places[turned]!)
-  told.value = [
-    places.value[turned]!.said,
-    now.missed > before.missed ? apart(now.opened) : '',
-    now.found > before.found ? foundOf(now.found, now.pairs) : '',
-  ]
-    .filter(Boolean)
-    .join('. ')
+  opened.value = places.value[turned]!.said
+  const found = now.found > before.found
+  const pair = found ? [...before.opened, turned] : now.opened
+  told.value = pair.length > 1 ? went(found, pair) : ''
 })
-function apart(opened: readonly number[]): string {
-  const [left, right] = opened.map((place) => textOf(html.value.get(own.value!.places[place]!) ?? ''))
-  return wentSaid(false, left ?? '', right ?? '')
+/** The shutter that was opened. It may be one of two that lay open: both were shut before. */
+function turnedOf(now: Board, before: Board): number | undefined {
+  if (now.opened.length !== before.opened.length && now.opened.length === 1) return now.opened[0]
+  const turned = now.places.findIndex((part, place) => part && !before.places[place])
+  return turned < 0 ? undefined : turned
+}
+function went(found: boolean, pair: readonly number[]): string {
+  const [left, right] = pair.map((place) => textOf(html.value.get(own.value!.places[place]!) ?? ''))
+  return wentSaid(found, left ?? '', right ?? '')
 }
 
 /** Also one of two that lie open and do not belong together: both are shut before. */
@@ -91,10 +97,12 @@ const LOOKS = {
 <template>
   <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
   <div v-else-if="at === 'during' && own">
-    <p class="mb-2 text-[15px] text-slate">
+    <p class="text-[15px] text-slate">
       {{ foundOf(own.found, own.pairs) }}
     </p>
-    <p class="sr-only" role="status">{{ told }}</p>
+    <p class="mb-1 min-h-7 text-[15px] text-slate wrap-anywhere" dir="auto" role="status">
+      <span class="sr-only">{{ opened }}.</span> {{ told }}
+    </p>
     <ul class="grid grid-cols-[repeat(auto-fill,minmax(6.4rem,1fr))] gap-2" :aria-label="t('house')">
       <li v-for="place in places" :key="place.index">
         <button
@@ -118,7 +126,14 @@ const LOOKS = {
               >{{ place.number }}</span
             >
           </template>
-          <span v-else class="prose min-w-0 wrap-anywhere" dir="auto" v-html="html.get(place.part)" />
+          <template v-else>
+            <span class="prose min-w-0 wrap-anywhere" dir="auto" v-html="html.get(place.part)" />
+            <span
+              v-if="place.state === 'found'"
+              class="absolute end-1 top-1 size-3 rounded-full border border-lamp-ink bg-lamp"
+              aria-hidden="true"
+            />
+          </template>
         </button>
       </li>
     </ul>

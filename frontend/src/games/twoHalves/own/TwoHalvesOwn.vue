@@ -31,14 +31,15 @@ const open = computed(() => {
   return { left: still(item.value?.left), right: still(item.value?.right) }
 })
 const isDone = computed(() => !open.value.left.length)
-const wrong = computed(() => own.value?.wrong ?? null)
+const chosen = ref<{ side: Side; id: string } | null>(null)
+/** What does not belong together, until something else is touched. */
+const wrong = computed(() => (chosen.value ? null : (own.value?.wrong ?? null)))
 const told = useTold(
   () => own.value,
   () => html.value,
   wentSaid,
 )
 
-const chosen = ref<{ side: Side; id: string } | null>(null)
 const buttons = ref<HTMLElement | null>(null)
 watch(
   () => own.value,
@@ -65,7 +66,7 @@ function touch(side: Side, id: string): void {
 function look(id: string): string {
   if (chosen.value?.id === id) return 'border-tide bg-tide-wash'
   const isWrong = wrong.value?.left === id || wrong.value?.right === id
-  return isWrong && !chosen.value ? 'border-wrong bg-sheet' : 'border-edge bg-sheet'
+  return isWrong ? 'border-dashed border-wrong bg-sheet' : 'border-edge bg-sheet'
 }
 const SIDES = [
   { side: 'left', label: 'halves' },
@@ -76,10 +77,17 @@ const SIDES = [
 <template>
   <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
   <div v-else-if="at === 'during' && own">
-    <p class="mb-2 text-[15px] text-slate">
+    <p class="text-[15px] text-slate">
       {{ foundOf(found.length, own.pairs) }}
     </p>
-    <p class="sr-only" role="status">{{ told }}</p>
+    <p
+      class="mb-1 min-h-7 text-[15px] wrap-anywhere"
+      :class="wrong ? 'text-wrong' : 'text-slate'"
+      dir="auto"
+      role="status"
+    >
+      {{ told }}
+    </p>
     <div v-if="!isDone" ref="buttons" class="grid grid-cols-2 gap-5">
       <ul v-for="{ side, label } in SIDES" :key="side" class="space-y-2" :aria-label="t(label)">
         <li v-for="line in open[side]" :key="line.id">
