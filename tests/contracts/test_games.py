@@ -29,7 +29,7 @@ from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.questions.recast import kind_named
 from lantern.core.session import Phase, Settings, replay
 from lantern.core.session import commands as c
-from lantern.core.session.boards import own_board, shown_board
+from lantern.core.session.boards import comes_next, own_board, shown_board
 from lantern.core.session.desk_view import DeskMemo, desk_text, desk_view
 from lantern.core.session.manners import misfit, settings_for_game
 from lantern.core.session.own_views import mine_at_own_pace, mine_text, place_of
@@ -189,6 +189,7 @@ def a_command(room, game, rng, step):
     paper = state.papers.get(seat)
     ask = paper.asked if paper else state.ask.id if state.ask else "q0.1"
     moves = any_moves(game, state) or any_moves(beacons.GAME, state)
+    onward = comes_next(state, seat) or next(iter(paper.items if paper else ()), "q0")
     commands = {
         "answer": lambda: c.GiveAnswer(seat, ask, an_answer(state, ask, rng.random() < 2 / 3)),
         "move": lambda: c.MakeMove(seat, rng.choice(moves)),
@@ -200,7 +201,7 @@ def a_command(room, game, rng, step):
         "clear": lambda: c.ClearAnswers(state.step, rng.choice(("question", "all"))),
         "back": lambda: c.BringBack(state.step),
         "begin": lambda: c.BeginPaper(seat),
-        "go": lambda: c.GoToPlace(seat, (paper.following or paper.items[0]) if paper and paper.items else "q0"),
+        "go": lambda: c.GoToPlace(seat, onward),
     }
     return commands[step]()
 
@@ -288,7 +289,7 @@ def _next_ask(room, seat):
         room.do(c.BeginPaper(seat))
     paper = room.state.papers[seat]
     while room.state.papers[seat].asked not in room.state.asks or seat in room.state.asks[paper.asked].responses:
-        room.do(c.GoToPlace(seat, paper.following or paper.items[paper.items.index(paper.at) + 1]))
+        room.do(c.GoToPlace(seat, comes_next(room.state, seat) or paper.items[paper.items.index(paper.at) + 1]))
         paper = room.state.papers[seat]
     return paper.asked
 

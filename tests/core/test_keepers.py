@@ -14,6 +14,7 @@ from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Settings, evolve
 from lantern.core.session import commands as c
 from lantern.core.session.asking import was_asked
+from lantern.core.session.boards import comes_next
 from lantern.core.session.due import next_due
 from lantern.core.session.manners import planned, settings_for_game
 from lantern.core.session.own_views import mine_at_own_pace, mine_text, place_of
@@ -173,7 +174,7 @@ def say(room, seat, right, number=None):
 
 
 def go_on(room, seat):
-    following = room.state.papers[seat].following
+    following = comes_next(room.state, seat)
     assert following
     room.do(c.GoToPlace(seat, following))
 

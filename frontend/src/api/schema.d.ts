@@ -5280,6 +5280,48 @@ export interface components {
             length?: number | null;
         };
         /**
+         * BoathouseSettings
+         * @description `made`: how teams are made, or everybody is alone. `locks`: how many, None for what goes with the questions.
+         *     `intro` is told before it begins, `stages` lock by lock, `ending` when all are open.
+         */
+        BoathouseSettings: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "boathouse";
+            /**
+             * Made
+             * @default alone
+             */
+            made?: ("drawn" | "chosen" | "listed" | "balanced" | "shared") | "alone";
+            /**
+             * Teams
+             * @default 4
+             */
+            teams?: number;
+            /**
+             * Locks
+             * @default null
+             */
+            locks?: number | null;
+            /**
+             * Intro
+             * @default
+             */
+            intro?: string;
+            /**
+             * Stages
+             * @default []
+             */
+            stages?: components["schemas"]["Stage"][];
+            /**
+             * Ending
+             * @default
+             */
+            ending?: string;
+        };
+        /**
          * Chosen
          * @description Which questions of the set are asked; pages are for everybody.
          *
@@ -5591,7 +5633,7 @@ export interface components {
              *       "run_bonus": false
              *     }
              */
-            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"];
+            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"];
         };
         /**
          * ShuttersSettings
@@ -5649,6 +5691,22 @@ export interface components {
              * @default null
              */
             laid?: components["schemas"]["LaidChannel"][] | null;
+        };
+        /**
+         * Stage
+         * @description What is told at a lock: its story, and a hint that costs a lantern. Each may be empty.
+         */
+        Stage: {
+            /**
+             * Story
+             * @default
+             */
+            story?: string;
+            /**
+             * Hint
+             * @default
+             */
+            hint?: string;
         };
         /**
          * Timing
@@ -6820,6 +6878,32 @@ export interface components {
             place: number;
         };
         /**
+         * BoathouseScreen
+         * @description `crews` are teams that anybody is in, or, before it has begun, may go to. Alone, `opened` says of each lock how
+         *     many of the `players` have opened it.
+         */
+        BoathouseScreen: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "boathouse";
+            /** Locks */
+            locks: number;
+            /** Begun */
+            begun: boolean;
+            /** Alone */
+            alone: boolean;
+            /** Crews */
+            crews: components["schemas"]["CrewLine"][];
+            /** Opened */
+            opened: number[];
+            /** Players */
+            players: number;
+            /** Intro */
+            intro: string;
+        };
+        /**
          * ChannelView
          * @description `name` is empty for the open water.
          */
@@ -6893,6 +6977,22 @@ export interface components {
             count: number;
             /** Merged */
             merged: string[];
+        };
+        /**
+         * CrewLine
+         * @description A team, by its number from 1: how many locks it has opened, and the lanterns that it has for them.
+         */
+        CrewLine: {
+            /** Number */
+            number: number;
+            /** Members */
+            members: number;
+            /** Opened */
+            opened: number;
+            /** Lanterns */
+            lanterns: number;
+            /** Place */
+            place: number;
         };
         /** CrosswordScreen */
         CrosswordScreen: {
@@ -7045,7 +7145,7 @@ export interface components {
             wall: components["schemas"]["WallSettings"];
             on_wall: components["schemas"]["DeskWall"] | null;
             /** Board */
-            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
+            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
             /** Game Over */
             game_over: boolean;
         };
@@ -8885,12 +8985,12 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
             /**
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
+            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
         };
         /**
          * RemoteOffer
@@ -9180,6 +9280,40 @@ export interface components {
             light: number;
         };
         /**
+         * BoathouseOwn
+         * @description `crew` is the own team's, None for who is alone. `choices`: out of how many teams one may choose now. `story` is
+         *     that of the lock that one is at, of the beginning or of the end, `hint` what was bought of it. `left` are the
+         *     lanterns at this lock; `next_hint` is what one more would buy.
+         */
+        BoathouseOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "boathouse";
+            /** Locks */
+            locks: number;
+            /** Opened */
+            opened: number;
+            /** Lanterns */
+            lanterns: number;
+            crew: components["schemas"]["CrewLine"] | null;
+            /** Crews */
+            crews: number;
+            /** Choices */
+            choices: number;
+            /** Story */
+            story: string;
+            /** Hint */
+            hint: string;
+            /** Dials */
+            dials: components["schemas"]["Dial"][];
+            /** Left */
+            left: number;
+            /** Next Hint */
+            next_hint: ("words" | "dial") | null;
+        };
+        /**
          * Closing
          * @description What somebody is told in the end: which form of the score, and the teacher's own words.
          */
@@ -9209,6 +9343,16 @@ export interface components {
             right: number;
             /** Words */
             words: components["schemas"]["OwnSlot"][];
+        };
+        /**
+         * Dial
+         * @description `figure` is empty as long as it does not stand. `given`: nobody of one's own has answered it.
+         */
+        Dial: {
+            /** Figure */
+            figure: string;
+            /** Given */
+            given: boolean;
         };
         /**
          * FreeChannel
@@ -9364,7 +9508,7 @@ export interface components {
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["IslandOwn"] | components["schemas"]["CrosswordOwn"] | components["schemas"]["TwoHalvesOwn"] | components["schemas"]["ShuttersOwn"] | components["schemas"]["SortTheCatchOwn"]) | null;
+            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["IslandOwn"] | components["schemas"]["BoathouseOwn"] | components["schemas"]["CrosswordOwn"] | components["schemas"]["TwoHalvesOwn"] | components["schemas"]["ShuttersOwn"] | components["schemas"]["SortTheCatchOwn"]) | null;
             /**
              * Moved
              * @default 0
@@ -9666,7 +9810,7 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
         };
         /** TwoHalvesOwn */
         TwoHalvesOwn: {
@@ -9857,7 +10001,7 @@ export interface components {
              */
             do: "move";
             /** Move */
-            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"] | components["schemas"]["Choose"] | components["schemas"]["Signal"] | components["schemas"]["Roll"] | components["schemas"]["TryPair"] | components["schemas"]["OpenShutter"];
+            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"] | components["schemas"]["Choose"] | components["schemas"]["Signal"] | components["schemas"]["Roll"] | components["schemas"]["TakeHint"] | components["schemas"]["TryPair"] | components["schemas"]["OpenShutter"];
         };
         /**
          * Noting
@@ -9921,6 +10065,17 @@ export interface components {
             number: number;
             /** Command */
             command: components["schemas"]["Answering"] | components["schemas"]["Beginning"] | components["schemas"]["GoingTo"] | components["schemas"]["Clearing"] | components["schemas"]["Flagging"] | components["schemas"]["Noting"] | components["schemas"]["Backing"] | components["schemas"]["Moving"] | components["schemas"]["HandingIn"];
+        };
+        /**
+         * TakeHint
+         * @description At the lock that is before one.
+         */
+        TakeHint: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "take_hint";
         };
         /**
          * TryPair

@@ -1,6 +1,7 @@
 /** Every game's views, in one exhaustive list: a game without views does not compile. */
 import type { GameName } from '@/api/types'
 import { beacons } from './beacons'
+import { boathouse } from './boathouse'
 import { crossword } from './crossword'
 import type { GameViews } from './gameViews'
 import { island } from './island'
@@ -17,6 +18,7 @@ export const games: { [N in GameName]: GameViews<N> } = {
   keepers,
   soundings,
   island,
+  boathouse,
   crossword,
   two_halves: twoHalves,
   shutters,

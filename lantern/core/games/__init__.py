@@ -6,6 +6,7 @@ from typing import TYPE_CHECKING, Any
 
 from lantern.core.games import (
     beacons,
+    boathouse,
     crossword,
     island,
     keepers,
@@ -41,6 +42,7 @@ GAMES: tuple[Game[Any], ...] = (
     keepers.GAME,
     soundings.GAME,
     island.GAME,
+    boathouse.GAME,
     crossword.GAME,
     two_halves.GAME,
     shutters.GAME,

@@ -147,8 +147,10 @@ class Game(ABC, Generic[Chosen]):
     """The one kind of question that it plays, where it does: what a set holds is made into it (`recast.boards_of`)."""
     has_points = False
     """Whether answers earn points, and these make the standings."""
-    ranks_players = False
-    """Whether each player has a place of their own."""
+
+    def ranks_players(self, chosen: Chosen) -> bool:
+        """Whether each player has a place of their own."""
+        return False
 
     def wants_time(self, chosen: Chosen) -> bool:
         """Whether it looks at the time that was left."""
@@ -259,6 +261,11 @@ class BoardGame(Game[Chosen], Generic[Chosen, Board, Hand]):
     def on_guide(self, chosen: Chosen, board: Board, guide: Any) -> Board:
         """The desk did something in the game that was not refused."""
         return board
+
+    def in_turn(self, chosen: Chosen, board: Board, hand: Hand, coming: Sequence[str]) -> Sequence[str]:
+        """At own pace, where it goes round: the ids of those of the questions to come that this player gets, the next
+        one first."""
+        return coming
 
     def done(self, chosen: Chosen, hand: Hand) -> bool:
         """At own pace: whether this player has reached what there was to reach."""

@@ -90,9 +90,11 @@ class CrosswordGame(BoardGame[CrosswordSettings, Sheet, Pencil]):
     name = "crossword"
     settings = CrosswordSettings
     manners = frozenset(("own_pace",))
-    ranks_players = True
     screen = CrosswordScreen
     own = CrosswordOwn
+
+    def ranks_players(self, chosen: CrosswordSettings) -> bool:
+        return True
 
     def layout(self, chosen: CrosswordSettings, questions: Sequence[Asked]) -> Sequence[tuple[str, Sequence[str]]]:
         return [("", [entry.word.id for entry in _grid(chosen, questions).entries])]

@@ -121,12 +121,14 @@ class Keepers(BoardGame[KeepersSettings, Station, Light]):
     name = "keepers"
     settings = KeepersSettings
     manners = frozenset(("own_pace",))
-    ranks_players = True
     goes_round = True
     usual_minutes = 20
     moves = (Buy,)
     screen = KeepersScreen
     own = KeepersOwn
+
+    def ranks_players(self, chosen: KeepersSettings) -> bool:
+        return True
 
     def start(self, chosen: KeepersSettings, outline: Outline) -> Station:
         return Station()

@@ -115,8 +115,10 @@ class PairGame(BoardGame[Chosen, Quay, Finder], Generic[Chosen]):
     """Everybody has the same boards and plays them alone, led or at own pace. Most parts that were right at the first
     try are ahead."""
 
-    ranks_players = True
     moves: tuple[type[GameMove], ...] = (TryPair,)
+
+    def ranks_players(self, chosen: Chosen) -> bool:
+        return True
 
     def start(self, chosen: Chosen, outline: Outline) -> Quay:
         return Quay({one.question: one.pairing for one in outline.questions if one.pairing})

@@ -23,7 +23,10 @@ class PointsSettings(GameSettings):
 class Points(Game[PointsSettings]):
     name = "points"
     settings = PointsSettings
-    has_points = ranks_players = True
+    has_points = True
+
+    def ranks_players(self, chosen: PointsSettings) -> bool:
+        return True
 
     def wants_time(self, chosen: PointsSettings) -> bool:
         return chosen.early_bonus

@@ -6,7 +6,7 @@
 3. A session that begins anew begins it anew, and brings it back with all else.
 """
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from random import Random
 from typing import Any
 
@@ -73,7 +73,7 @@ def on_moved(state: State, recorded: Recorded) -> State:
     state = changed(state, moved={**state.moved, seat: recorded.sent.number})
     if game is None:
         return state
-    return _after(state, game.on_move(state.settings.game, state.board, state.hands, seat, event.move))
+    return after(state, game.on_move(state.settings.game, state.board, state.hands, seat, event.move))
 
 
 def tried(state: State, seat: int, question: str) -> Tried | None:
@@ -90,7 +90,7 @@ def tried_after(state: State, seat: int, move: QuestionMove) -> Tried | None:
     if game is None:
         return None
     turn = game.on_move(state.settings.game, state.board, state.hands, seat, move)
-    return tried(_after(state, turn), seat, move.question)
+    return tried(after(state, turn), seat, move.question)
 
 
 def asked_for(state: State, move: AnyGameMove) -> str | None:
@@ -120,12 +120,12 @@ def joined(state: State, seat: int) -> State:
     if game is None:
         return state
     who = Newcomer(seat, Random(f"{state.seed}:game:{seat}"), state.seats[seat].group, state.seats[seat].earlier)
-    return _after(state, game.on_join(state.settings.game, state.board, state.hands, who))
+    return after(state, game.on_join(state.settings.game, state.board, state.hands, who))
 
 
 def left(state: State, seat: int) -> State:
     game = board_of(state)
-    return _after(state, game.on_leave(state.settings.game, state.board, state.hands, seat)) if game else state
+    return after(state, game.on_leave(state.settings.game, state.board, state.hands, seat)) if game else state
 
 
 def begun(state: State) -> State:
@@ -134,7 +134,7 @@ def begun(state: State) -> State:
     if game is None:
         return state
     rng = Random(f"{state.seed}:game")
-    return _after(state, game.on_begin(state.settings.game, state.board, state.hands, rng))
+    return after(state, game.on_begin(state.settings.game, state.board, state.hands, rng))
 
 
 def opened(state: State, question: str, asking: int) -> State:
@@ -161,12 +161,6 @@ def turn_of(state: State, ask: Ask, response: Response) -> Turn[Any, Any] | None
     return game.on_answer(state.settings.game, state.board, state.hands, response.seat, given)
 
 
-def answered(state: State, ask: Ask, response: Response) -> State:
-    """With an answer that was given at own pace."""
-    turn = turn_of(state, ask, response)
-    return _after(state, turn) if turn else state
-
-
 def told(state: State) -> State:
     """With what the class may be told by now, and the game was not."""
     game = board_of(state)
@@ -181,7 +175,7 @@ def told(state: State) -> State:
             if response.mark is not None:
                 given = Given(response.mark, item.weight, 1.0, ask.opening, item.id)
                 turn = game.on_answer(state.settings.game, state.board, state.hands, response.seat, given)
-                state = _after(state, turn)
+                state = after(state, turn)
         state = _with_board(state, game.on_told(state.settings.game, state.board, item.id))
     return state
 
@@ -190,6 +184,28 @@ def has_done(state: State, seat: int) -> bool:
     """At own pace: whether somebody has reached what there was to reach."""
     game = board_of(state)
     return game is not None and game.done(state.settings.game, state.hands[seat])
+
+
+def done_by(state: State, turn: Turn[Any, Any]) -> list[int]:
+    """At own pace: who has reached, by what it led to, what there was to reach, and has a paper that is not over."""
+    papers = ((seat, state.papers.get(seat)) for seat in turn.hands)
+    return [seat for seat, paper in papers if paper and not paper.is_over and has_done(state, seat)]
+
+
+def in_turn(state: State, seat: int, coming: Sequence[str]) -> Sequence[str]:
+    """Where it goes round: those of the items to come that this person gets, the next one first."""
+    game = board_of(state)
+    if game is None or seat not in state.hands:
+        return coming
+    return game.in_turn(state.settings.game, state.board, state.hands[seat], coming)
+
+
+def comes_next(state: State, seat: int) -> str | None:
+    """Where it goes round: the item to go to, once the one that is on was answered."""
+    paper = state.papers.get(seat)
+    if paper is None or not paper.may_go_on:
+        return None
+    return next(iter(in_turn(state, seat, paper.coming)), None)
 
 
 def is_stuck(state: State, seat: int) -> bool:
@@ -211,7 +227,9 @@ def goes_round(settings: Settings) -> bool:
 def scores_of(state: State) -> Mapping[int, int] | None:
     """What places are made of, where they are not made of points."""
     game = board_of(state)
-    return game.scores(state.settings.game, state.board, state.hands) if game and game.ranks_players else None
+    if game is None or not game.ranks_players(state.settings.game):
+        return None
+    return game.scores(state.settings.game, state.board, state.hands)
 
 
 def pace_of(state: State, seat: Seat) -> float:
@@ -242,7 +260,7 @@ def _everybody(state: State) -> State:
     return state
 
 
-def _after(state: State, turn: Turn[Any, Any]) -> State:
+def after(state: State, turn: Turn[Any, Any]) -> State:
     hands = {**state.hands, **turn.hands} if turn.hands else state.hands
     return changed(state, board=turn.board, hands=hands)
 

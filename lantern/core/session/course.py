@@ -64,11 +64,11 @@ class Course:
                 self._hands = dict(self.state.hands)
                 self.state = changed(self.state, hands=self._hands)
             self._hands.update(turn.hands)
-            if boards.has_done(self.state, response.seat):
-                papers = self._all_papers()
-                papers[response.seat] = handed_in(papers[response.seat], response.at, "done")
         if turn.board is not self.state.board:
             self.state = changed(self.state, board=turn.board)
+        for seat in boards.done_by(self.state, turn):
+            papers = self._all_papers()
+            papers[seat] = handed_in(papers[seat], response.at, "done")
 
     def _copy_of(self, ask_id: str) -> dict[int, Response]:
         """The responses of the ask, to be added to: whatever changed it, or its question, has given it others."""

@@ -102,10 +102,19 @@ def _on_answered(state: State, recorded: Recorded) -> State:
     response = response_to(state, ask, recorded, Judging(state.item(ask.item_id)))
     if state.papers:
         state = _with_paper(state, response.seat, paper_after(state, ask, event, response))
-        state = boards.answered(state, ask, response)
-        if boards.has_done(state, response.seat):
-            state = _handed_in(state, response.seat, response.at, "done")
+        state = _played(state, ask, response)
     return _with_ask(state, ask.id, responses={**ask.responses, response.seat: response})
+
+
+def _played(state: State, ask: Ask, response: Response) -> State:
+    """With what an answer at own pace leads to in the game."""
+    turn = boards.turn_of(state, ask, response)
+    if turn is None:
+        return state
+    state = boards.after(state, turn)
+    for seat in boards.done_by(state, turn):
+        state = _handed_in(state, seat, response.at, "done")
+    return state
 
 
 def paper_after(state: State, ask: Ask, event: e.Answered, response: Response) -> Paper:
@@ -196,12 +205,17 @@ def _with_paper(state: State, seat: int, paper: Paper) -> State:
 def _on_paper_drawn(state: State, recorded: Recorded) -> State:
     event, seat, at = recorded.event, _seat_of(recorded), recorded.at
     assert isinstance(event, e.PaperDrawn)
-    first = event.items[0] if event.items else ""
+    goes_round = boards.goes_round(state.settings)
+    wanted = boards.in_turn(state, seat, event.items) if goes_round else event.items
+    first = next(iter(wanted or event.items), "")
     asked = sum(kind_of(state.item(item)).is_asked for item in event.items)
     paper = Paper(event.items, at, event.deadline, first, asked, event.order, since=at, last=at, reached={first: at})
-    if boards.goes_round(state.settings):
-        paper = changed(paper, goes_round=True, coming=event.items[1:])
-    return _with_paper(state, seat, paper)
+    if not goes_round:
+        return _with_paper(state, seat, paper)
+    coming = tuple(item for item in event.items if item != first)
+    state = _with_paper(state, seat, changed(paper, goes_round=True, coming=coming))
+    # Who joins a team that has reached the end has nothing left to do.
+    return _handed_in(state, seat, at, "done") if boards.has_done(state, seat) else state
 
 
 def paper_gone_on(paper: Paper, recorded: Recorded) -> Paper:

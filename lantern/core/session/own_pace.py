@@ -9,9 +9,9 @@ from collections.abc import Sequence
 from lantern.core import errors
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
+from lantern.core.session import boards, papers, pausing, tried
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.core.session import papers, pausing, tried
 from lantern.core.session.actors import Sent
 from lantern.core.session.allowing import own_deadline, paper_deadline
 from lantern.core.session.asking import may_change
@@ -60,7 +60,7 @@ def _go_to(state: State, command: c.GoToPlace, sent: Sent) -> Events:
     if sent.number <= paper.went:
         return []
     if paper.goes_round:
-        if command.item != paper.following:
+        if command.item != boards.comes_next(state, command.seat):
             raise errors.NotPossible(NOT_ON_PAPER)
         return [e.WentTo(command.item)]
     return [] if paper.at == command.item else [e.WentTo(command.item)]

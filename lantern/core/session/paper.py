@@ -5,7 +5,8 @@
    the end. The desk may give it back as long as no mark of it has been told.
 3. Its clocks stand still while the session is paused.
 4. In a game that goes round it has no last item: what was missed comes back after `COMES_BACK_AFTER` others, what was
-   right at the end of all. Each coming is a round of its question; the first one counts.
+   right at the end of all; of those to come the game may want others first, or not at all (`boards.comes_next`).
+   Each coming is a round of its question; the first one counts.
 """
 
 from collections.abc import Mapping
@@ -59,10 +60,9 @@ class Paper:
         return self.handed_in_at is not None
 
     @property
-    def following(self) -> str | None:
-        """Where it goes round: the item to go to, once this one was answered."""
-        is_answered = self.times.get(self.at, 0) >= self.round and not self.is_over
-        return self.coming[0] if self.coming and is_answered else None
+    def may_go_on(self) -> bool:
+        """Where it goes round: whether this one was answered."""
+        return self.times.get(self.at, 0) >= self.round and not self.is_over
 
     @property
     def asked(self) -> str:
@@ -103,7 +103,7 @@ class Paper:
                 since=at,
                 last=at,
                 reached={**self.reached, item: at},
-                coming=self.coming[1:],
+                coming=tuple(one for one in self.coming if one != item),
                 round=self.times.get(item, 0) + 1,
             )
         return changed(self, at=item, since=at, last=at, reached={item: at, **self.reached})

@@ -112,7 +112,7 @@ class Settings(Value):
     def shows_places(self) -> bool:
         """Whether each one has a place, and is told it."""
         game = game_of(self.game)
-        return self.shows_standings and game.ranks_players and (self.points or not game.has_points)
+        return self.shows_standings and game.ranks_players(self.game) and (self.points or not game.has_points)
 
     @property
     def is_played(self) -> bool:

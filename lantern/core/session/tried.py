@@ -75,7 +75,8 @@ def handed_in(state: State, seat: int, at: Milliseconds) -> State:
             paper = changed(paper, answered=paper.answered | {question})
             asks = {**state.asks, ask.id: changed(ask, responses={**ask.responses, **found})}
             state = changed(state, asks=asks, papers={**state.papers, seat: paper})
-            state = boards.answered(state, ask, found[seat])
+            turn = boards.turn_of(state, ask, found[seat])
+            state = boards.after(state, turn) if turn else state
     return state
 
 

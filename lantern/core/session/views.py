@@ -17,7 +17,7 @@ from lantern.core.questions import AnyAnswer, AnyKey, AnyPublicItem, AnyTally, k
 from lantern.core.questions.items import Answer, Item, Media, Question, Remark, ResultForm, Tally, explanation_html
 from lantern.core.session.allowing import class_deadline, ends_together, left_out, limit_of, needs_of, own_deadline
 from lantern.core.session.asking import may_review, score_told, told, told_asks, was_asked
-from lantern.core.session.boards import left_out_by_game, own_board, shown_board
+from lantern.core.session.boards import comes_next, left_out_by_game, own_board, shown_board
 from lantern.core.session.drawing import drawn_for, in_order
 from lantern.core.session.model import Ask, Phase, Response, Seat, State, ask_id
 from lantern.core.session.paper import HandedInBy
@@ -285,7 +285,7 @@ def screen_view(state: State, code: str) -> ScreenView:
     answers = state.responses(state.cursor) if state.cursor else []
     people, named = list(state.people()), state.settings.names_on_screen
     shows_share = state.phase is Phase.REVEALED and not state.curtain and not state.share_hidden
-    ranks = game_of(state.settings.game).ranks_players
+    ranks = game_of(state.settings.game).ranks_players(state.settings.game)
     ended = state.phase is Phase.ENDED and state.settings.shows_standings and ranks
     at_work = state.phase is Phase.WORKING and state.settings.shows_places
     return ScreenView(
@@ -386,7 +386,7 @@ def own_paper(state: State, seat: int) -> MyPaper | None:
         went=paper.latest,
         handed_in=paper.handed_in_by,
         goes_round=paper.goes_round,
-        following=paper.following,
+        following=comes_next(state, seat),
     )
 
 

@@ -11,6 +11,8 @@ const props = defineProps<{
   most: number
   /** Ways that this game has besides. */
   more?: readonly (readonly [M, string])[]
+  /** Of these, ways in which nobody says how many teams there are. */
+  withoutNumber?: readonly M[]
   /** How teams of different size are dealt with. */
   hint: string
 }>()
@@ -25,6 +27,9 @@ const MADE = [
 ] as const
 const ways = computed(() => [...MADE, ...(props.more ?? [])])
 const knowsMembers = computed(() => ['list', 'record_id'].includes(props.settings.known))
+const hasNumber = computed(
+  () => made.value !== 'shared' && !props.withoutNumber?.some((one) => one === made.value),
+)
 const note = computed(() => {
   if (made.value === 'shared')
     return `Each device is a team, ${props.most} at most. Whoever joins types in the names of all who sit there; reports show them.`
@@ -51,7 +56,7 @@ function set(event: Event): void {
     </select>
   </label>
   <p v-if="note" class="text-slate">{{ note }}</p>
-  <label v-if="made !== 'shared'" class="flex items-center gap-2"
+  <label v-if="hasNumber" class="flex items-center gap-2"
     ><span class="font-bold">How many</span>
     <input type="number" min="2" :max="most" :class="smallField" class="w-20" :value="teams" @change="set" />
     <span class="text-slate">{{ hint }}</span>

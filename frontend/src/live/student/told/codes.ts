@@ -98,6 +98,7 @@ export const CODES = [
   'rolled_already',
   'no_such_part',
   'found_already',
+  'no_hint_left',
 ] as const
 
 export type Told = Record<(typeof CODES)[number], string>

@@ -100,4 +100,5 @@ export default {
   rolled_already: 'لقد رمى فريقك من قبل.',
   no_such_part: 'هذا غير موجود هنا.',
   found_already: 'لهذا مكانه من قبل.',
+  no_hint_left: 'لم يبق تلميح عند هذا القفل.',
 } satisfies Told

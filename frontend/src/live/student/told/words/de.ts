@@ -108,4 +108,5 @@ export default {
   rolled_already: 'Dein Team hat schon gewürfelt.',
   no_such_part: 'Das gibt es hier nicht.',
   found_already: 'Das hat schon seinen Platz.',
+  no_hint_left: 'An diesem Schloss gibt es keinen Hinweis mehr.',
 } satisfies Told

@@ -105,4 +105,5 @@ export default {
   rolled_already: 'Tu equipo ya ha tirado.',
   no_such_part: 'Eso no está en el tablero.',
   found_already: 'Eso ya tiene su lugar.',
+  no_hint_left: 'En este cierre no quedan pistas.',
 } satisfies Told

@@ -104,4 +104,5 @@ export default {
   rolled_already: 'Ton équipe a déjà lancé le dé.',
   no_such_part: 'Cela n’est pas sur ce tableau.',
   found_already: 'Cela a déjà sa place.',
+  no_hint_left: 'Il n’y a plus d’indice à cette serrure.',
 } satisfies Told

@@ -101,4 +101,5 @@ export default {
   rolled_already: 'Твоя команда вже кинула.',
   no_such_part: 'Такого тут немає.',
   found_already: 'Це вже має своє місце.',
+  no_hint_left: 'Біля цього замка підказок більше немає.',
 } satisfies Told

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { GameOf, Planned, Settings } from '@/api/types'
+import { smallField } from '@/ui/recipes'
+import HowTeamsAreMade from '../settings/HowTeamsAreMade.vue'
+import StoryByHand from './StoryByHand.vue'
+
+defineOptions({ inheritAttrs: false })
+const props = defineProps<{ plan?: Planned | null }>()
+const game = defineModel<GameOf<'boathouse'>>({ required: true })
+const settings = defineModel<Settings>('settings', { required: true })
+const ALONE = [['alone', 'none: everybody alone']] as const
+const MOST_TEAMS = 20
+const MOST_LOCKS = 12
+
+const minutes = computed(() =>
+  settings.value.time.of === 'whole' ? Math.round(settings.value.time.whole / 60) : null,
+)
+function numberIn(event: Event, most: number): number | null {
+  const field = event.target as HTMLInputElement
+  const wanted = Math.round(Number(field.value))
+  return field.value && Number.isFinite(wanted) ? Math.min(most, Math.max(1, wanted)) : null
+}
+function setMinutes(event: Event): void {
+  const wanted = numberIn(event, 360)
+  const time = wanted
+    ? { ...settings.value.time, of: 'whole' as const, whole: wanted * 60 }
+    : { ...settings.value.time, of: 'none' as const }
+  settings.value = { ...settings.value, time }
+}
+const lies = computed(() => (props.plan?.layout ?? []).map((lock) => lock.questions.length).join(' · '))
+</script>
+
+<template>
+  <div class="space-y-3 py-2">
+    <HowTeamsAreMade
+      v-model:made="game.made"
+      v-model:teams="game.teams"
+      :settings="settings"
+      :most="MOST_TEAMS"
+      :more="ALONE"
+      :without-number="['alone']"
+      hint="Any member's right answer turns a dial for the team."
+    />
+    <label class="flex flex-wrap items-center gap-2"
+      ><span class="font-bold">Locks</span>
+      <input
+        type="number"
+        min="1"
+        :max="MOST_LOCKS"
+        placeholder="–"
+        :class="smallField"
+        class="w-20"
+        :value="game.locks"
+        @change="game = { ...game, locks: numberIn($event, MOST_LOCKS) }"
+      />
+      <span v-if="!game.locks" class="text-slate">one for every three questions</span>
+    </label>
+    <p v-if="lies"><b>Dials of each lock:</b> {{ lies }}</p>
+    <label class="flex flex-wrap items-center gap-2"
+      ><span class="font-bold">It ends for all after</span>
+      <input
+        type="number"
+        min="1"
+        max="360"
+        placeholder="–"
+        :class="smallField"
+        class="w-20"
+        :value="minutes"
+        @change="setMinutes"
+      />
+      minutes
+    </label>
+    <StoryByHand v-if="plan?.layout?.length" v-model="game" :plan="plan" />
+  </div>
+</template>

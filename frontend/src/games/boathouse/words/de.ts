@@ -1,0 +1,42 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  name: 'Das Bootshaus',
+  behind:
+    'Ein Boot liegt hinter Schlössern. Richtige Antworten stellen die Scheiben des Schlosses, an dem du bist.',
+  behind_team:
+    'Ein Boot liegt hinter Schlössern. Richtige Antworten aus dem Team stellen die Scheiben des Schlosses, an dem es ist.',
+  comes_back: 'Ein Schloss geht auf, wenn alle Scheiben stehen. Was nicht stimmte, kommt wieder.',
+  lanterns_here: 'An jedem Schloss hängen 3 Laternen. Ein Hinweis kostet eine davon.',
+  wins: 'Vorn ist, wer von offenen Schlössern die meisten Laternen hat.',
+  lock_of: 'Schloss {lock} von {locks}',
+  story: 'Die Geschichte',
+  dials: 'Scheiben',
+  dial_open: 'noch nicht gestellt',
+  dial_given: '{figure}, durch einen Hinweis oder mehr Zeit',
+  left: { one: '{n} Laterne hier', other: '{n} Laternen hier' },
+  hint_words: 'Ein Hinweis für 1 Laterne',
+  hint_dial: 'Eine Scheibe für 1 Laterne',
+  no_hint: 'Hier gibt es keine Hinweise mehr',
+  hint: 'Hinweis',
+  it_opens: '{lock}: offen.',
+  all_open: 'Alle Schlösser sind offen!',
+  opened_of: '{opened} von {locks} Schlössern offen',
+  lanterns: { one: '{n} Laterne', other: '{n} Laternen' },
+  have_opened: '{n} von {players}',
+  opened_by: '{lock}: {n} von {players} haben es offen',
+  team_at: 'Team {name}: {opened} von {locks} Schlössern offen, {n} Laternen',
+  lock_1: 'Das Tor',
+  lock_2: 'Die Tür',
+  lock_3: 'Der Schlüsselkasten',
+  lock_4: 'Die Segelkammer',
+  lock_5: 'Das Ruderregal',
+  lock_6: 'Die Kartenschublade',
+  lock_7: 'Der Lampenschrank',
+  lock_8: 'Die Luke',
+  lock_9: 'Die Winde',
+  lock_10: 'Die Kette',
+  lock_11: 'Die Slipbahn',
+  lock_12: 'Das Wassertor',
+} satisfies Words<typeof en>

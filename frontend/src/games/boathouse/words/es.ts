@@ -1,0 +1,42 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  name: 'El cobertizo cerrado',
+  behind:
+    'Hay una barca tras varios cierres. Las respuestas correctas giran los discos del cierre en el que estás.',
+  behind_team:
+    'Hay una barca tras varios cierres. Las respuestas correctas de cualquiera del equipo giran los discos del cierre en el que está.',
+  comes_back: 'Un cierre se abre cuando todos sus discos están puestos. Lo que falló vuelve.',
+  lanterns_here: 'En cada cierre cuelgan 3 faroles. Una pista cuesta uno.',
+  wins: 'Va delante quien tiene más faroles de cierres abiertos.',
+  lock_of: 'Cierre {lock} de {locks}',
+  story: 'La historia',
+  dials: 'Discos',
+  dial_open: 'aún sin girar',
+  dial_given: '{figure}, por una pista o por más tiempo',
+  left: { one: '{n} farol aquí', many: '{n} faroles aquí', other: '{n} faroles aquí' },
+  hint_words: 'Una pista por 1 farol',
+  hint_dial: 'Un disco por 1 farol',
+  no_hint: 'Aquí no quedan pistas',
+  hint: 'Pista',
+  it_opens: '{lock}: abierto.',
+  all_open: '¡Todos los cierres están abiertos!',
+  opened_of: '{opened} de {locks} cierres abiertos',
+  lanterns: { one: '{n} farol', many: '{n} faroles', other: '{n} faroles' },
+  have_opened: '{n} de {players}',
+  opened_by: '{lock}: abierto por {n} de {players}',
+  team_at: 'Equipo {name}: {opened} de {locks} cierres abiertos, {n} faroles',
+  lock_1: 'La verja',
+  lock_2: 'La puerta',
+  lock_3: 'La caja de llaves',
+  lock_4: 'El pañol de velas',
+  lock_5: 'El estante de remos',
+  lock_6: 'El cajón de cartas',
+  lock_7: 'El armario de lámparas',
+  lock_8: 'La escotilla',
+  lock_9: 'El torno',
+  lock_10: 'La cadena',
+  lock_11: 'La rampa',
+  lock_12: 'La compuerta',
+} satisfies Words<typeof en>

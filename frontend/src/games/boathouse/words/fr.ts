@@ -1,0 +1,42 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  name: 'Le hangar à bateaux',
+  behind:
+    'Un bateau attend derrière des serrures. Les bonnes réponses tournent les molettes de celle où tu es.',
+  behind_team:
+    'Un bateau attend derrière des serrures. Les bonnes réponses de toute l’équipe tournent les molettes de celle où elle est.',
+  comes_back: 'Une serrure s’ouvre quand toutes ses molettes sont en place. Ce qui était faux revient.',
+  lanterns_here: 'À chaque serrure pendent 3 lanternes. Un indice en coûte une.',
+  wins: 'En tête : qui a le plus de lanternes de serrures ouvertes.',
+  lock_of: 'Serrure {lock} sur {locks}',
+  story: 'L’histoire',
+  dials: 'Molettes',
+  dial_open: 'pas encore tournée',
+  dial_given: '{figure}, grâce à un indice ou à plus de temps',
+  left: { one: '{n} lanterne ici', many: '{n} lanternes ici', other: '{n} lanternes ici' },
+  hint_words: 'Un indice pour 1 lanterne',
+  hint_dial: 'Une molette pour 1 lanterne',
+  no_hint: 'Plus d’indices ici',
+  hint: 'Indice',
+  it_opens: '{lock} : ouvert.',
+  all_open: 'Toutes les serrures sont ouvertes !',
+  opened_of: '{opened} serrures ouvertes sur {locks}',
+  lanterns: { one: '{n} lanterne', many: '{n} lanternes', other: '{n} lanternes' },
+  have_opened: '{n} sur {players}',
+  opened_by: '{lock} : ouverte par {n} sur {players}',
+  team_at: 'Équipe {name} : {opened} serrures ouvertes sur {locks}, {n} lanternes',
+  lock_1: 'Le portail',
+  lock_2: 'La porte',
+  lock_3: 'La boîte à clés',
+  lock_4: 'La soute aux voiles',
+  lock_5: 'Le râtelier à rames',
+  lock_6: 'Le tiroir aux cartes',
+  lock_7: 'Le placard aux lampes',
+  lock_8: 'La trappe',
+  lock_9: 'Le treuil',
+  lock_10: 'La chaîne',
+  lock_11: 'La cale',
+  lock_12: 'La porte d’eau',
+} satisfies Words<typeof en>
