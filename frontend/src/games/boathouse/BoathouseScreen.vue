@@ -21,6 +21,10 @@ const locks = computed(() =>
     share: opened / Math.max(1, props.board.players),
   })),
 )
+const size = computed(() => {
+  if (locks.value.length > 6) return 'h-[3.6em]'
+  return locks.value.length > 3 ? 'h-[5.4em]' : 'h-[8.5em]'
+})
 const crews = computed(() =>
   props.at === 'after' ? [...props.board.crews].sort((a, b) => a.place - b.place) : props.board.crews,
 )
@@ -34,11 +38,11 @@ const crews = computed(() =>
   >
     <PlacesBeside :rows="view.standings" />
     <ol
-      class="grid grow content-center gap-x-[1.2em] gap-y-[1.4em]"
+      class="grid content-start gap-x-[1.2em] gap-y-[1.6em]"
       :class="locks.length > 6 ? 'grid-cols-4' : 'grid-cols-3'"
     >
       <li v-for="lock in locks" :key="lock.number" class="min-w-0">
-        <LockSign :open="lock.opened > 0" :lit="lock.share" class="h-[3.4em]" />
+        <LockSign :open="lock.opened > 0" :lit="lock.share" :class="size" />
         <span class="sr-only">{{
           t('opened_by', { lock: lock.name, n: lock.opened, players: board.players })
         }}</span>

@@ -8,6 +8,7 @@ import TeamFlag from '../../shared/teams/TeamFlag.vue'
 import { placeSaid, teamTitle } from '../../shared/teams/teams'
 import { lockName } from '../locks'
 import { t } from '../words'
+import LanternSign from './LanternSign.vue'
 
 // It needs nothing else of what is on.
 defineOptions({ inheritAttrs: false })
@@ -68,27 +69,7 @@ watch(
       </ul>
       <p class="flex shrink-0 gap-1">
         <span class="sr-only">{{ t('left', { n: board.left }) }}</span>
-        <svg
-          v-for="lantern in LANTERNS"
-          :key="lantern"
-          viewBox="0 0 14 20"
-          class="h-6"
-          :class="lantern <= board.left ? 'text-lamp-ink' : 'text-slate'"
-          aria-hidden="true"
-        >
-          <path d="M2 7L7 2L12 7M7 0v2" fill="none" stroke="currentColor" stroke-width="1.6" />
-          <rect
-            x="2.5"
-            y="7"
-            width="9"
-            height="11"
-            rx="1"
-            :class="lantern <= board.left ? 'fill-lamp' : 'fill-none'"
-            stroke="currentColor"
-            stroke-width="1.4"
-            :stroke-dasharray="lantern <= board.left ? undefined : '2 2'"
-          />
-        </svg>
+        <LanternSign v-for="lantern in LANTERNS" :key="lantern" :lit="lantern <= board.left" />
       </p>
     </div>
     <p v-if="board.hint" class="mt-2 border-s-4 border-lamp ps-3" role="status">
