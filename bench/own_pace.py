@@ -17,6 +17,7 @@ from bench.socket_client import SocketClient
 from bench.targets import SERVER_CORE, BareTarget, LanternTarget, Target, cpu_seconds, pin
 from lantern.core.questions.items import Item
 from lantern.core.session.drawing import why_unplayed
+from lantern.core.session.settings import Settings
 from tools.client import answering
 
 QUESTIONS = 30
@@ -41,6 +42,9 @@ class OwnPaceTarget(LanternTarget):
         self.desk.send(json.dumps(self.teacher.ordered("advance", step=0)))
 
 
+PLAIN = Settings()
+
+
 class GameTarget(OwnPaceTarget):
     """A game is played: each is told after each answer how it went and how the game stands, and goes on by itself."""
 
@@ -49,7 +53,7 @@ class GameTarget(OwnPaceTarget):
 
     def __init__(self, items: list[Item]) -> None:
         self.settings = {**type(self).settings, "game": self.game, "show_standings": True}  # type: ignore[misc]
-        super().__init__([item for item in items if why_unplayed(item) is None])
+        super().__init__([item for item in items if why_unplayed(item, PLAIN) is None])
 
 
 class BeaconTarget(GameTarget):

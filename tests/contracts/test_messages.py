@@ -132,7 +132,7 @@ OF_STUDENTS = (
 """What a student's device can run into: whatever is said there is said to it."""
 OF_TEACHERS = {
     "already_moved_on", "not_ready", "unreadable", "bad_media", "bad_picture", "wrong_sign_in", "wrong_old_password",
-    "keepers_only", "nothing_typed_here", "unknown_remote", "no_guides", "no_such_sounding",
+    "keepers_only", "nothing_typed_here", "unknown_remote", "no_guides", "no_such_sounding", "card_not_drawn",
 }  # fmt: skip
 """Refusals of the tree that no student's device gets."""
 OF_THE_PAGE = {"offline", "server", "page_failed"}

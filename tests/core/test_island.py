@@ -128,7 +128,7 @@ def test_what_happens_in_a_bay_happens_to_the_boat_that_was_rolled_for_r5(bay, e
     game.question({players[0]: 1.0, players[1]: 1.0})
     assert game.bays == [comes_to, bay]
     assert (game.board.last.event, game.board.boats[0].waits) == (event, waits)
-    assert game.board.rolls_next == (0 if event == "lighthouse" else 1)
+    assert game.board.comes_next == (0 if event == "lighthouse" else 1)
 
 
 def test_a_boat_in_fog_misses_one_turn_r5():
@@ -137,7 +137,7 @@ def test_a_boat_in_fog_misses_one_turn_r5():
     game.put(0, 16 - GAME.on_open(game.chosen, game.board, "q0", 1).rolled)
     turns = []
     for marks in ({players[0]: 1.0}, {}, {}, {}):
-        turns.append(game.board.rolls_next)
+        turns.append(game.board.comes_next)
         game.question(marks)
     assert turns == [0, 1, 1, 0]
 
@@ -147,7 +147,7 @@ def test_who_did_not_know_it_meets_nothing_r5():
     game.put(0, 8)
     game.question({})
     assert game.board.last.event is None
-    assert game.board.rolls_next == 1
+    assert game.board.comes_next == 1
 
 
 def test_turns_go_round_among_teams_that_anybody_is_in_r6():
@@ -155,7 +155,7 @@ def test_turns_go_round_among_teams_that_anybody_is_in_r6():
     game.after(GAME.on_leave(game.chosen, game.board, game.hands, players[1]))
     turns = []
     for _ in range(4):
-        turns.append(game.board.rolls_next)
+        turns.append(game.board.comes_next)
         game.question({})
     assert turns == [0, 2, 0, 2]
 
@@ -175,7 +175,7 @@ def test_the_desk_moves_boats_and_gives_the_turn_r7():
     for guide in (MoveBoat(team=1, bays=6), MoveBoat(team=2, bays=2), MoveBoat(team=2, bays=-5), GiveTurn(team=2)):
         assert GAME.guide_refused(game.chosen, game.board, guide) is None
         game.board = GAME.on_guide(game.chosen, game.board, guide)
-    assert (game.bays, game.board.rolls_next) == ([6, 0], 1)
+    assert (game.bays, game.board.comes_next) == ([6, 0], 1)
     assert GAME.guide_refused(game.chosen, game.board, GiveTurn(team=3)).code == "no_such_team"
 
 
@@ -214,7 +214,7 @@ def test_a_player_of_the_team_whose_turn_it_is_rolls_and_that_opens_the_next_que
     assert [own_board(room.state, seats[team]).may_roll for team in (0, 1)] == [True, False]
     with pytest.raises(NotPossible) as refused:
         room.do(c.MakeMove(seats[1], Roll()))
-    assert refused.value.message.code == "not_your_roll"
+    assert refused.value.message.code == "not_your_turn"
     room.do(c.MakeMove(seats[0], Roll()))
     assert (room.state.phase, room.state.cursor) == (Phase.OPEN, "q0")
     rolled = shown_board(room.state).rolled

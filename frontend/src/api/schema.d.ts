@@ -5394,7 +5394,7 @@ export interface components {
         };
         /**
          * IslandSettings
-         * @description `teams`: how many; `made`: as other teams are, or (`room`) they have no devices. `bays`: how far it is round the
+         * @description `teams`: how many. `bays`: how far it is round the
          *     island, None for what goes with the questions. `events`: something happens in some of the bays.
          */
         IslandSettings: {
@@ -5404,15 +5404,15 @@ export interface components {
              */
             game: "island";
             /**
-             * Teams
-             * @default 4
-             */
-            teams?: number;
-            /**
              * Made
              * @default drawn
              */
             made?: ("drawn" | "chosen" | "listed" | "balanced" | "shared") | "room";
+            /**
+             * Teams
+             * @default 4
+             */
+            teams?: number;
             /**
              * Bays
              * @default null
@@ -5484,6 +5484,33 @@ export interface components {
              * @default false
              */
             run_bonus?: boolean;
+        };
+        /**
+         * SeaChestSettings
+         * @description `teams`: how many. `order`: cards are drawn by chance, or come as they stand in the set.
+         */
+        SeaChestSettings: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "sea_chest";
+            /**
+             * Made
+             * @default room
+             */
+            made?: ("drawn" | "chosen" | "listed" | "balanced" | "shared") | "room";
+            /**
+             * Teams
+             * @default 4
+             */
+            teams?: number;
+            /**
+             * Order
+             * @default drawn
+             * @enum {string}
+             */
+            order?: "drawn" | "set";
         };
         /**
          * SessionInfo
@@ -5633,7 +5660,7 @@ export interface components {
              *       "run_bonus": false
              *     }
              */
-            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"];
+            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"];
         };
         /**
          * ShuttersSettings
@@ -6273,6 +6300,26 @@ export interface components {
             do: "give_mark";
         };
         /**
+         * GivePearls
+         * @description Of the desk: what this team said to a card that was drawn is worth so much. Given again, it is worth that.
+         */
+        GivePearls: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "give_pearls";
+            /** Question */
+            question: string;
+            /** Team */
+            team: number;
+            /**
+             * Pearls
+             * @enum {integer}
+             */
+            pearls: 0 | 1 | 2;
+        };
+        /**
          * GiveTime
          * @description At own pace: more time for one paper, or for everybody's: for those who begin later, too.
          */
@@ -6342,7 +6389,7 @@ export interface components {
          */
         GuideGame: {
             /** Guide */
-            guide: components["schemas"]["SayWhoCharted"] | components["schemas"]["GiveFathoms"] | components["schemas"]["GiveTurn"] | components["schemas"]["MoveBoat"];
+            guide: components["schemas"]["SayWhoCharted"] | components["schemas"]["GiveFathoms"] | components["schemas"]["GiveTurn"] | components["schemas"]["MoveBoat"] | components["schemas"]["GivePearls"];
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -6913,6 +6960,22 @@ export interface components {
             /** Soundings */
             soundings: components["schemas"]["SoundingView"][];
         };
+        /**
+         * ChestTeam
+         * @description `number` from 1. `now` is what it has for the card that is on, or was last; None as long as nothing was said.
+         */
+        ChestTeam: {
+            /** Number */
+            number: number;
+            /** Members */
+            members: number;
+            /** Pearls */
+            pearls: number;
+            /** Now */
+            now: number | null;
+            /** Place */
+            place: number;
+        };
         /** ChoiceKey */
         ChoiceKey: {
             /**
@@ -7145,7 +7208,7 @@ export interface components {
             wall: components["schemas"]["WallSettings"];
             on_wall: components["schemas"]["DeskWall"] | null;
             /** Board */
-            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
+            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["SeaChestScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
             /** Game Over */
             game_over: boolean;
         };
@@ -8516,6 +8579,34 @@ export interface components {
             right: number;
         };
         /**
+         * SeaChestScreen
+         * @description `teams` are those that anybody is in, or may go to. `turn` is the number of the team that draws, None once it is
+         *     over. `card` is the one that is on, or was last.
+         */
+        SeaChestScreen: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "sea_chest";
+            /** Cards */
+            cards: number;
+            /** Left */
+            left: number;
+            /** Teams */
+            teams: components["schemas"]["ChestTeam"][];
+            /** Begun */
+            begun: boolean;
+            /** Made */
+            made: ("drawn" | "chosen" | "listed" | "balanced" | "shared") | "room";
+            /** Turn */
+            turn: number | null;
+            /** Card */
+            card: string | null;
+            /** Open */
+            open: boolean;
+        };
+        /**
          * Shown
          * @description The current item as students and the big screen see it. Times are the server's: of the question, or of a talk
          *     about it; where it was `asked_now`, on the spot, they count up. `form` is how its result is drawn, where there is a
@@ -8985,12 +9076,12 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
             /**
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
+            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["SeaChestScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
         };
         /**
          * RemoteOffer
@@ -9508,7 +9599,7 @@ export interface components {
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["IslandOwn"] | components["schemas"]["BoathouseOwn"] | components["schemas"]["CrosswordOwn"] | components["schemas"]["TwoHalvesOwn"] | components["schemas"]["ShuttersOwn"] | components["schemas"]["SortTheCatchOwn"]) | null;
+            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["IslandOwn"] | components["schemas"]["SeaChestOwn"] | components["schemas"]["BoathouseOwn"] | components["schemas"]["CrosswordOwn"] | components["schemas"]["TwoHalvesOwn"] | components["schemas"]["ShuttersOwn"] | components["schemas"]["SortTheCatchOwn"]) | null;
             /**
              * Moved
              * @default 0
@@ -9680,6 +9771,29 @@ export interface components {
             sentence: string;
         };
         /**
+         * SeaChestOwn
+         * @description `team` is one's own. `choices`: out of how many one may choose now. `may_draw`: it is for one's own team to
+         *     draw.
+         */
+        SeaChestOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "sea_chest";
+            /** Left */
+            left: number;
+            team: components["schemas"]["ChestTeam"] | null;
+            /** Teams */
+            teams: number;
+            /** Choices */
+            choices: number;
+            /** May Draw */
+            may_draw: boolean;
+            /** Turn */
+            turn: number | null;
+        };
+        /**
          * ShutteredView
          * @description `places` are all places of a board: the id of the part where it is open, empty where it is shut. `opened` are the
          *     places, from 0, that were opened and do not stay so.
@@ -9810,7 +9924,7 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
         };
         /** TwoHalvesOwn */
         TwoHalvesOwn: {
@@ -9945,6 +10059,17 @@ export interface components {
             ask: string;
         };
         /**
+         * Draw
+         * @description A card, for the team whose turn it is.
+         */
+        Draw: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "draw";
+        };
+        /**
          * Flagging
          * @description One wants to come back to this item of one's paper, or does not any more.
          */
@@ -10001,7 +10126,7 @@ export interface components {
              */
             do: "move";
             /** Move */
-            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"] | components["schemas"]["Choose"] | components["schemas"]["Signal"] | components["schemas"]["Roll"] | components["schemas"]["TakeHint"] | components["schemas"]["TryPair"] | components["schemas"]["OpenShutter"];
+            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"] | components["schemas"]["Choose"] | components["schemas"]["Signal"] | components["schemas"]["Roll"] | components["schemas"]["Draw"] | components["schemas"]["TakeHint"] | components["schemas"]["TryPair"] | components["schemas"]["OpenShutter"];
         };
         /**
          * Noting

@@ -145,6 +145,8 @@ class Game(ABC, Generic[Chosen]):
 
     plays: str = ""
     """The one kind of question that it plays, where it does: what a set holds is made into it (`recast.boards_of`)."""
+    by_hand = False
+    """Whether the desk says what an answer is worth: then questions that nobody else could mark count in it, too."""
     has_points = False
     """Whether answers earn points, and these make the standings."""
 

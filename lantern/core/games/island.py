@@ -12,10 +12,10 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from lantern.core.games.contract import BoardGame, GameMove, GameSettings, GameView, Given, LooksAt, Newcomer, Outline
+from lantern.core.games.contract import GameMove, GameView, Given, Outline
 from lantern.core.games.contract import Turn as Led
-from lantern.core.games.crews import Crews, MadeInRoom, Mate, begun, entered, joined, left
-from lantern.core.games.teams import LOOKS_AT, GiveTurn, JoinTeam, Tally, refused_to_join
+from lantern.core.games.crews import NOT_YOUR_TURN, CrewGame, Crews, CrewSettings, MadeInRoom, Mate, WithCrews
+from lantern.core.games.teams import GiveTurn, JoinTeam, Tally
 from lantern.core.messages import Message, said
 from lantern.core.values import Value
 
@@ -31,13 +31,12 @@ Event = Literal["current", "lighthouse", "shoal", "fog"]
 EVENTS: tuple[Event, ...] = ("current", "lighthouse", "shoal", "fog")
 
 
-class IslandSettings(GameSettings):
-    """`teams`: how many; `made`: as other teams are, or (`room`) they have no devices. `bays`: how far it is round the
+class IslandSettings(CrewSettings):
+    """`teams`: how many. `bays`: how far it is round the
     island, None for what goes with the questions. `events`: something happens in some of the bays."""
 
     game: Literal["island"] = "island"
     teams: Annotated[int, Field(ge=2, le=MOST_BOATS)] = 4
-    made: MadeInRoom = "drawn"
     bays: Annotated[int, Field(ge=SHORTEST, le=LONGEST)] | None = None
     events: bool = True
 
@@ -77,17 +76,15 @@ class Leg:
     event: Event | None
 
 
-@dataclass(frozen=True)
-class Isle:
-    """`turn` is the team, from 0, that rolls next. `rolled` is what it rolled for the question that comes, or is on.
-    `on` is that question as long as it is not told, `done` are those that were. All rolls follow from `salt`."""
+@dataclass(frozen=True, kw_only=True)
+class Isle(WithCrews):
+    """`rolled` is what the team that comes next rolled for the question that comes, or is on. `on` is that question as
+    long as it is not told, `done` are those that were."""
 
     bays: int
     events: Mapping[int, Event]
-    crews: Crews
     boats: tuple[Boat, ...]
     questions: tuple[str, ...]
-    turn: int = 0
     rolls: int = 0
     rolled: int | None = None
     on: str | None = None
@@ -95,11 +92,6 @@ class Isle:
     counted: str = ""
     tallies: tuple[Tally, ...] = ()
     last: Leg | None = None
-    salt: str = ""
-
-    @property
-    def rolls_next(self) -> int:
-        return self.crews.from_on(self.turn)
 
 
 class BoatView(Value):
@@ -162,21 +154,13 @@ Hands = Mapping[int, Mate]
 Next = Led[Isle, Mate]
 
 
-class RoundTheIsland(BoardGame[IslandSettings, Isle, Mate]):
+class RoundTheIsland(CrewGame[IslandSettings, Isle]):
     name = "island"
     settings = IslandSettings
-    manners = frozenset(("led",))
-    chooses_questions = True
     moves = (JoinTeam, Roll)
     guides = (MoveBoat, GiveTurn)
     screen = IslandScreen
     own = IslandOwn
-
-    def shares_devices(self, chosen: IslandSettings) -> bool:
-        return chosen.made == "shared"
-
-    def looks_at(self, chosen: IslandSettings) -> frozenset[LooksAt]:
-        return LOOKS_AT.get(chosen.made, frozenset())
 
     def start(self, chosen: IslandSettings, outline: Outline) -> Isle:
         teams = MOST_BOATS if chosen.made == "shared" else chosen.teams
@@ -186,26 +170,12 @@ class RoundTheIsland(BoardGame[IslandSettings, Isle, Mate]):
         has_events = chosen.events and chosen.made != "room"
         places = range(BETWEEN_EVENTS, bays, BETWEEN_EVENTS) if has_events else ()
         return Isle(
-            bays,
-            {bay: EVENTS[at % len(EVENTS)] for at, bay in enumerate(places)},
-            Crews(chosen.made, (0,) * teams),
-            (Boat(),) * teams,
-            tuple(one.question for one in outline.questions),
+            bays=bays,
+            events={bay: EVENTS[at % len(EVENTS)] for at, bay in enumerate(places)},
+            crews=Crews(chosen.made, (0,) * teams),
+            boats=(Boat(),) * teams,
+            questions=tuple(one.question for one in outline.questions),
         )
-
-    def on_join(self, chosen: IslandSettings, board: Isle, hands: Hands, who: Newcomer) -> Next:
-        crews, mates = joined(board.crews, hands, who)
-        return Led(replace(board, crews=crews), mates) if mates else Led(board)
-
-    def on_leave(self, chosen: IslandSettings, board: Isle, hands: Hands, player: int) -> Next:
-        crews, mates = left(board.crews, hands, player)
-        return Led(replace(board, crews=crews), mates) if mates else Led(board)
-
-    def on_begin(self, chosen: IslandSettings, board: Isle, hands: Hands, rng: Random) -> Next:
-        if board.crews.begun:
-            return Led(board)
-        crews, mates = begun(board.crews, hands, rng)
-        return Led(replace(board, crews=crews, salt=f"{rng.getrandbits(64):x}"), mates)
 
     def on_open(self, chosen: IslandSettings, board: Isle, question: str, asking: int) -> Isle:
         """Where nobody has rolled for it, it is rolled now."""
@@ -233,7 +203,7 @@ class RoundTheIsland(BoardGame[IslandSettings, Isle, Mate]):
             return board
         board = _rolled(board)
         assert board.rolled is not None
-        team = board.rolls_next
+        team = board.comes_next
         takes = [tally.takes for tally in board.tallies] if board.counted == question else [False] * len(board.boats)
         asked = len(board.done) + 1
         boats = [
@@ -246,19 +216,15 @@ class RoundTheIsland(BoardGame[IslandSettings, Isle, Mate]):
         board = replace(board, boats=tuple(boats), last=leg, on=None, rolled=None, done=board.done | {question})
         return board if event == "lighthouse" else _next(board, team + 1)
 
-    def refused(self, chosen: IslandSettings, board: Isle, hands: Hands, player: int, move: GameMove) -> Message | None:
-        mate = hands[player]
-        if isinstance(move, JoinTeam):
-            made = "drawn" if chosen.made == "room" else chosen.made
-            return refused_to_join(made, len(board.boats), move, begun=board.crews.begun)
-        if mate.team is None or mate.team != board.rolls_next or board.on is not None or not board.crews.begun:
-            return said("not_your_roll", "Another team rolls now.")
-        return said("rolled_already", "Your team has rolled already.") if board.rolled else None
+    def not_now(self, board: Isle, mate: Mate) -> Message | None:
+        if board.on is not None:
+            return NOT_YOUR_TURN
+        is_rolled = said("rolled_already", "Your team has rolled already.") if board.rolled else None
+        return super().not_now(board, mate) or is_rolled
 
     def on_move(self, chosen: IslandSettings, board: Isle, hands: Hands, player: int, move: GameMove) -> Next:
         if isinstance(move, JoinTeam):
-            crews, mates = entered(board.crews, hands[player], player, move.team - 1)
-            return Led(replace(board, crews=crews), mates)
+            return self.entering(board, hands, player, move)
         return Led(_rolled(board))
 
     def opens(self, chosen: IslandSettings, board: Isle, move: GameMove) -> str | None:
@@ -266,10 +232,6 @@ class RoundTheIsland(BoardGame[IslandSettings, Isle, Mate]):
 
     def following(self, chosen: IslandSettings, board: Isle) -> str | None:
         return next((question for question in board.questions if question not in board.done), None)
-
-    def guide_refused(self, chosen: IslandSettings, board: Isle, guide: GameMove) -> Message | None:
-        team = getattr(guide, "team", 1)
-        return said("no_such_team", "There is no such team to choose.") if team > len(board.boats) else None
 
     def on_guide(self, chosen: IslandSettings, board: Isle, guide: GameMove) -> Isle:
         if isinstance(guide, GiveTurn):
@@ -290,28 +252,27 @@ class RoundTheIsland(BoardGame[IslandSettings, Isle, Mate]):
         return any(boat.arrived is not None for boat in board.boats) or self.following(chosen, board) is None
 
     def screen_view(self, chosen: IslandSettings, board: Isle, hands: Hands) -> IslandScreen:
-        shows_all = chosen.made in ("chosen", "room") and not board.crews.begun
         return IslandScreen(
             bays=board.bays,
             events=tuple(EventView(bay=bay, event=event) for bay, event in board.events.items()),
-            boats=tuple(one for one in _lines(board) if shows_all or board.crews.is_there(one.number - 1)),
+            boats=tuple(one for one in _lines(board) if self.shows(chosen, board, one.number - 1)),
             begun=board.crews.begun,
             made=chosen.made,
-            turn=None if self.over(chosen, board) else board.rolls_next + 1,
+            turn=None if self.over(chosen, board) else board.comes_next + 1,
             rolled=board.rolled,
             last=_leg(board),
         )
 
     def own_view(self, chosen: IslandSettings, board: Isle, hands: Hands, player: int) -> IslandOwn:
         team, over = hands[player].team, self.over(chosen, board)
-        is_own = team is not None and team == board.rolls_next and board.crews.begun
+        is_own = team is not None and team == board.comes_next and board.crews.begun
         return IslandOwn(
             bays=board.bays,
             boat=None if team is None else _lines(board)[team],
             boats=sum(map(board.crews.is_there, range(len(board.boats)))),
-            choices=len(board.boats) if chosen.made == "chosen" and not board.crews.begun else 0,
+            choices=self.choices(chosen, board),
             may_roll=is_own and not over and board.on is None and board.rolled is None,
-            turn=None if over else board.rolls_next + 1,
+            turn=None if over else board.comes_next + 1,
             rolled=board.rolled,
             last=_leg(board),
         )

@@ -27,6 +27,7 @@ from lantern.core.games.contract import (
     Outline,
     Turn,
 )
+from lantern.core.games.crews import NOT_YOUR_TURN
 from lantern.core.games.places import places_of
 from lantern.core.games.teams import LOOKS_AT, GiveTurn, JoinTeam, Made, Tally, dealt, place_for, refused_to_join
 from lantern.core.messages import Message, said
@@ -347,7 +348,7 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
         assert isinstance(move, Choose)
         sounding = board.by_question.get(move.question)
         if hand.team is None or hand.team != board.chooses or board.on is not None:
-            return said("not_your_turn", "Another team chooses now.")
+            return NOT_YOUR_TURN
         if sounding is None or sounding.over:
             return said("sounding_taken", "This sounding is not free any more.")
         return None if board.course is None else said("course_is_set", "Somebody in your team has chosen already.")

@@ -67,7 +67,7 @@ def in_order(item: Item, seed: str, order: int) -> Item:
 def _on_boards(items: Sequence[Item], settings: Settings, seed: str) -> Boards:
     """What the game makes of these. Ids are drawn, so that none tells what belongs to another."""
     rng = Random(f"{seed}:boards")
-    counted = [item for item in items if why_unplayed(item) is None]
+    counted = [item for item in items if why_unplayed(item, settings) is None]
     return boards_of(counted, game_of(settings.game).plays, lambda: f"b{rng.getrandbits(64):016x}")
 
 
@@ -75,11 +75,13 @@ def asks_only_played(settings: Settings) -> bool:
     return settings.is_own_pace and board_game_of(settings.game) is not None
 
 
-def why_unplayed(item: Item) -> Message | None:
-    """Why an item counts in no game."""
+def why_unplayed(item: Item, settings: Settings) -> Message | None:
+    """Why an item does not count in the game."""
     kind = kind_of(item)
     if not kind.is_asked or not isinstance(item, Question):
         return said("unplayed_page", "a page, which asks nothing")
+    if game_of(settings.game).by_hand:
+        return None
     if not is_scored(item):
         return said("unplayed_opinion", "an opinion, so nothing is right")
     if kind.key(item) is None:
@@ -91,19 +93,19 @@ def played_of(items: Iterable[Item], settings: Settings) -> frozenset[str]:
     """Those that the game asks, by their ids; where it plays one kind, those of which it makes something."""
     if game_of(settings.game).plays:
         return _on_boards(tuple(items), settings, "").used
-    playing = playable(items)
+    playing = playable(items, settings)
     layout = game_of(settings.game).layout(settings.game, playing)
     if layout is None:
         return frozenset(one.question for one in playing)
     return frozenset(id_ for _, ids in layout for id_ in ids)
 
 
-def playable(items: Iterable[Item]) -> tuple[Asked, ...]:
+def playable(items: Iterable[Item], settings: Settings) -> tuple[Asked, ...]:
     """Those that count in a game, as it is told of them."""
     return tuple(
         Asked(item.id, item.weight, item.tags[0] if item.tags else "", _answer(item), kind_of(item).pairing(item))
         for item in items
-        if isinstance(item, Question) and why_unplayed(item) is None
+        if isinstance(item, Question) and why_unplayed(item, settings) is None
     )
 
 

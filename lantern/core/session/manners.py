@@ -123,7 +123,7 @@ def planned(items: Sequence[Item], settings: Settings, pace: float | None = None
     numbers = {item.id: next(number) for item in items if kind_of(item).is_asked}
     others = asked_of_all(items, settings.model_copy(update={"game": PLAIN}), "a plan")
     game = game_of(settings.game)
-    layout, played = game.layout(settings.game, playable(others)), played_of(others, settings)
+    layout, played = game.layout(settings.game, playable(others, settings)), played_of(others, settings)
     pairings = [kind_of(item).pairing(item) for item in questions] if game.plays else []
     titles = {item.id: title_of(item) for item in others}
 
@@ -132,7 +132,7 @@ def planned(items: Sequence[Item], settings: Settings, pace: float | None = None
         return LaidPart(name=name, questions=tuple(asked))
 
     left_over = NO_PARTS if game.plays else NO_ROOM
-    why = [(item, why_unplayed(item) or (None if item.id in played else left_over)) for item in others]
+    why = [(item, why_unplayed(item, settings) or (None if item.id in played else left_over)) for item in others]
     return Planned(
         questions=len(questions),
         minutes=max(1, round(seconds / 60)),

@@ -369,7 +369,7 @@ def new_board(items: Sequence[Item], settings: Settings, seed: str) -> Any:
     drawn = set(drawn_for(items, settings, seed, 0)) if settings.is_own_pace else {item.id for item in items}
     scored = [item for item in items if item.id in drawn and isinstance(item, Question) and is_scored(item)]
     weight = sum(min(1, item.weight) if settings.is_own_pace else item.weight for item in scored)
-    return game.start(settings.game, Outline(weight, settings.is_own_pace, playable(items)))
+    return game.start(settings.game, Outline(weight, settings.is_own_pace, playable(items, settings)))
 
 
 def _mixed(items: Iterable[Item], seed: str) -> Iterator[Item]:

@@ -94,7 +94,7 @@ export const CODES = [
   'somebody_was_first',
   'nothing_to_signal_for',
   'no_team_yet',
-  'not_your_roll',
+  'card_is_drawn',
   'rolled_already',
   'no_such_part',
   'found_already',

@@ -96,7 +96,7 @@ export default {
   somebody_was_first: 'سبقكم فريق آخر.',
   nothing_to_signal_for: 'لا شيء تشير من أجله الآن.',
   no_team_yet: 'لست في أي فريق.',
-  not_your_roll: 'فريق آخر يرمي الآن.',
+  card_is_drawn: 'سُحبت بطاقة بالفعل.',
   rolled_already: 'لقد رمى فريقك من قبل.',
   no_such_part: 'هذا غير موجود هنا.',
   found_already: 'لهذا مكانه من قبل.',
