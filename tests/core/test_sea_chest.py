@@ -95,7 +95,7 @@ def test_a_card_that_is_put_back_comes_next_again_c2():
         room.advance()
     drawn = room.state.cursor
     other = next(one for one in ("q0", "q1") if one != drawn)
-    room.do(c.GoTo(other))
+    room.do(c.GoTo(room.state.step, other))
     assert (shown_board(room.state).card, shown_board(room.state).left) == (other, 4)
     room.do(c.Close(room.state.step))
     while room.state.phase is not Phase.STANDINGS:

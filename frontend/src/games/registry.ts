@@ -7,6 +7,7 @@ import type { GameViews } from './gameViews'
 import { island } from './island'
 import { keepers } from './keepers'
 import { points } from './points'
+import { seaChest } from './seaChest'
 import { shutters } from './shutters'
 import { sortTheCatch } from './sortTheCatch'
 import { soundings } from './soundings'
@@ -18,6 +19,7 @@ export const games: { [N in GameName]: GameViews<N> } = {
   keepers,
   soundings,
   island,
+  sea_chest: seaChest,
   boathouse,
   crossword,
   two_halves: twoHalves,

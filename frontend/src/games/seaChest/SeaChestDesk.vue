@@ -1,0 +1,91 @@
+<script setup lang="ts">
+/** The card that is on at the desk: what each team said to it was worth so much. */
+import { computed } from 'vue'
+import type { BoardOf, DeskView, GameGuide } from '@/api/types'
+import { smallField } from '@/ui/recipes'
+import type { GameDesk } from '../gameViews'
+import TeamFlag from '../shared/teams/TeamFlag.vue'
+import { teamName } from '../shared/teams/teams'
+
+const props = defineProps<{ board: BoardOf<'sea_chest'>; view: DeskView; desk: GameDesk }>()
+const ended = computed(() => props.view.phase === 'ended')
+const guide = (what: GameGuide): void => void props.desk.guide(what)
+const WORTH = [
+  [0, 'none'],
+  [1, 'half'],
+  [2, 'all'],
+] as const
+const now = computed(() => {
+  if (!props.board.turn) return 'The chest is empty.'
+  return `${teamName(props.board.turn)} ${props.board.open ? 'has drawn.' : 'draws.'}`
+})
+</script>
+
+<template>
+  <section aria-label="Sea chest" class="mb-5 border-b border-rule pb-4">
+    <p v-if="!ended" class="mb-2 flex flex-wrap items-center gap-2">
+      <TeamFlag v-if="board.turn" :number="board.turn" class="size-5" />
+      <b>{{ now }}</b>
+      <span v-if="board.turn && !board.open" class="text-slate">{{
+        board.made === 'room' ? 'Space draws for them.' : 'On a phone, or you with Space.'
+      }}</span>
+      <span class="text-slate">{{ board.left }} of {{ board.cards }} cards in the chest</span>
+    </p>
+    <table class="text-[15px]">
+      <caption class="sr-only">
+        Pearls
+      </caption>
+      <thead>
+        <tr class="text-left text-slate">
+          <th scope="col" class="pr-4 font-normal">Team</th>
+          <th scope="col" class="pr-4 text-right font-normal">Pearls</th>
+          <th scope="col" class="font-normal">{{ board.open ? 'For this card' : 'For the last card' }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="team in board.teams" :key="team.number">
+          <th scope="row" class="py-0.5 pr-4 text-left font-normal">
+            <span class="flex items-center gap-2">
+              <TeamFlag :number="team.number" class="size-4" />
+              <span :class="board.turn === team.number && board.open && 'font-bold'">{{
+                teamName(team.number)
+              }}</span>
+            </span>
+          </th>
+          <td class="figure pr-4 text-right text-lg">{{ team.pearls }}</td>
+          <td>
+            <span v-if="board.card" class="flex gap-1">
+              <button
+                v-for="[pearls, word] in WORTH"
+                :key="pearls"
+                type="button"
+                class="min-h-9 min-w-14 rounded border px-2"
+                :class="
+                  team.now === pearls ? 'border-2 border-tide bg-tide-wash font-bold' : 'border-edge bg-sheet'
+                "
+                :aria-pressed="team.now === pearls"
+                @click="guide({ move: 'give_pearls', question: board.card, team: team.number, pearls })"
+              >
+                <span v-if="team.now === pearls" aria-hidden="true">✓ </span>{{ word
+                }}<span class="sr-only"> of it was right: {{ teamName(team.number) }}</span>
+              </button>
+            </span>
+            <span v-else class="text-slate">once a card is drawn</span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <label v-if="board.turn && !ended" class="mt-2 flex w-fit items-center gap-2 text-[15px]"
+      >Whose turn it is
+      <select
+        :class="smallField"
+        :value="board.turn"
+        @change="guide({ move: 'give_turn', team: Number(($event.target as HTMLSelectElement).value) })"
+      >
+        <option v-for="team in board.teams" :key="team.number" :value="team.number">
+          {{ teamName(team.number) }}
+        </option>
+      </select>
+    </label>
+  </section>
+</template>

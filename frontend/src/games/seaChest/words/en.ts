@@ -1,0 +1,16 @@
+export default {
+  name: 'Sea chest',
+  draw_one: 'The team whose turn it is draws a card from the chest.',
+  talk: 'Talk about it first. Then one of you says aloud what you found.',
+  worth: 'Your teacher says what it was worth: 2 pearls, 1, or none.',
+  wins: 'First is the team with the most pearls when the chest is empty.',
+  pearls: { one: '{n} pearl', other: '{n} pearls' },
+  left: { one: '{n} card in the chest', other: '{n} cards in the chest' },
+  empty: 'The chest is empty.',
+  team_draws: 'Team {name} draws.',
+  has_drawn: 'Team {name} has drawn this card.',
+  you_draw: 'Your team draws',
+  draw: 'Draw a card',
+  talk_now: 'Talk about it in your team.',
+  team_has: 'Team {name}: {n}',
+} as const
