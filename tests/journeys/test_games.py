@@ -5,7 +5,7 @@ import pytest
 from tests.builders import choice
 from tests.journeys.pages import join_as, pick, sign_in, use_session_of, wait_gone
 from tests.journeys.test_access import check
-from tools.browser import DESKTOP, PHONE, click, find, press, until, wait_for
+from tools.browser import DESKTOP, PHONE, body_text, click, find, press, until, wait_for
 from tools.client import SeatClient, TeacherClient
 from tools.server import RealServer
 
@@ -572,3 +572,99 @@ def test_boats_go_round_the_island_by_what_teams_roll_and_know(evening):
     wait_for(screen, "That was it")
     check(screen, "big screen: who was round the island first", (DESKTOP,))
     assert scores(teacher, session) == {"Fen": 1, "Bo": 1}
+
+
+def test_a_boathouse_is_opened_by_a_team_lock_by_lock_across_a_kill(evening):
+    server, teacher, desk, screen, phone = evening
+    click(desk, "//*[@role='radio'][contains(., 'Own pace')]")
+    play_as(desk, "Locked boathouse")
+    click(desk, "//select/option[normalize-space(.)='chosen by the players']")
+    set_field(desk, "How many", 2)
+    set_field(desk, "Locks", 2)
+    wait_for(desk, "Dials of each lock: 3 · 2")
+    press(desk, "Write a story…")
+    for label, text in (("Story at lock 1", "A rusty gate."), ("Hint at lock 1", "Think of the tide.")):
+        find(desk, f"//*[@aria-label='{label}']").send_keys(text)
+    check(desk, "a story is written", (DESKTOP, PHONE))
+    session, code = opened(server, teacher, desk, screen)
+    join_as(phone, server.url, code, "Fen")
+    press(phone, "Tern")
+    bo, ada = (SeatClient(server.url, code, name) for name in ("Bo", "Ada"))
+    for other, team in ((bo, 1), (ada, 2)):
+        other.say("move", move={"move": "join_team", "team": team})
+
+    # The lock that one is at tells its story; a hint costs a lantern, and is there after a kill.
+    press(desk, "Start")
+    press(phone, "Begin")
+    wait_for(phone, "A rusty gate.")
+    press(phone, "A hint for 1 lantern")
+    wait_for(phone, "Think of the tide.")
+    wait_for(phone, "2 lanterns here")
+    check(phone, "phone: at a lock", (PHONE,))
+    bo.say("begin")
+    bo.work("B")
+    until(phone, lambda: len(phone.find_elements("css selector", "[aria-label=Dials] .border-lamp-ink")) == 1)
+    killed_and_started(server, phone, screen)
+
+    # What others of the team have turned is not asked any more; with the last dial it is over for all of them.
+    ada.say("begin")
+    ada.work("BAB")
+    opens = "All locks are open!"
+    while opens not in body_text(phone):
+        say(phone, "B")
+        until(phone, lambda: opens in body_text(phone) or "Right" in body_text(phone))
+        if opens not in body_text(phone):
+            press(phone, "Next")
+    check(phone, "phone: all locks are open", (PHONE,))
+    wait_for(screen, "5 lanterns")
+    check(screen, "big screen: locks of two teams", (DESKTOP,))
+    crews = {crew["number"]: (crew["opened"], crew["lanterns"]) for crew in teacher.view(session)["board"]["crews"]}
+    assert crews == {1: (2, 5), 2: (0, 0)}
+    press(desk, "End session…")
+    press(desk, "End the session")
+    wait_for(screen, "That was it")
+    assert scores(teacher, session)["Ada"] == 2
+
+
+def test_cards_of_a_chest_are_drawn_talked_about_and_given_pearls(evening):
+    server, teacher, desk, screen, phone = evening
+    play_as(desk, "Sea chest")
+    wait_for(desk, "6 questions count in it.")
+    click(desk, "//select/option[normalize-space(.)='chosen by the players']")
+    click(desk, "//select/option[normalize-space(.)='in the order of the set']")
+    set_field(desk, "How many", 2)
+    check(desk, "a chest is chosen", (DESKTOP, PHONE))
+    session, code = opened(server, teacher, desk, screen)
+    join_as(phone, server.url, code, "Fen")
+    press(phone, "Tern")
+    bo = SeatClient(server.url, code, "Bo")
+    bo.say("move", move={"move": "join_team", "team": 2})
+    press(desk, "Start")
+    wait_for(screen, "6 cards in the chest")
+    wait_for(screen, "Team Tern draws.")
+    check(screen, "big screen: the chest", (DESKTOP,))
+
+    # A phone draws; the desk says what each team found to the card.
+    press(phone, "Draw a card")
+    wait_for(phone, "Talk about it in your team.")
+    wait_for(screen, "Team Tern has drawn this card.")
+    wait_for(desk, "For this card")
+    check(desk, "desk: a card", (DESKTOP, PHONE))
+    click(desk, "//button[contains(., 'all of it was right: Tern')]")
+    click(desk, "//button[contains(., 'half of it was right: Puffin')]")
+    say(phone, "A")
+    press(desk, "Show the right answer")
+    press(desk, "Show the standings")
+    wait_for(phone, "2 pearls")
+    wait_for(phone, "Team Puffin draws.")
+    check(phone, "phone: pearls", (PHONE,))
+
+    # What is given again stands in place of what was given; marks are no pearls.
+    click(desk, "//button[contains(., 'none of it was right: Tern')]")
+    wait_for(screen, "5 cards in the chest")
+    wait_for(phone, "Place 2 of 2")
+    press(desk, "End session…")
+    click(desk, "//*[@role='dialog']//button[normalize-space(.)='End the session']")
+    wait_for(screen, "That was it")
+    check(screen, "big screen: pearls in the end", (DESKTOP,))
+    assert scores(teacher, session) == {"Fen": 0, "Bo": 0}

@@ -39,6 +39,8 @@ def test_what_can_be_played_is_offered_with_the_settings_that_fit(teacher, knots
         ("keepers", "own_pace"),
         ("soundings", "led"),
         ("island", "led"),
+        ("sea_chest", "led"),
+        ("boathouse", "own_pace"),
         ("crossword", "own_pace"),
         ("two_halves", "led"),
         ("two_halves", "own_pace"),
@@ -126,6 +128,8 @@ PLAYED = {
     "keepers": KEEPERS,
     "soundings": {"game": {"game": "soundings", "teams": 2}, "close_when_all_answered": False},
     "island": {"game": {"game": "island", "teams": 2}, "close_when_all_answered": False},
+    "sea_chest": {"game": {"game": "sea_chest", "teams": 2, "made": "drawn"}, "close_when_all_answered": False},
+    "boathouse": {**OWN, "game": {"game": "boathouse", "made": "drawn", "teams": 2}},
     "crossword": {**OWN, "game": {"game": "crossword", "together": True}},
     "two_halves": {**OWN, "game": {"game": "two_halves"}},
     "shutters": {"game": {"game": "shutters"}, "close_when_all_answered": False},
@@ -148,6 +152,7 @@ class Evening:
             student.say("begin")
             self.play(student, letter)
         if "manner" not in settings:
+            self.guide()
             teacher.command(self.session["id"], "close")
             teacher.command(self.session["id"], "reveal")
 
@@ -163,6 +168,13 @@ class Evening:
                 item[side] for side in (("left", "right") if item["kind"] == "match" else ("members", "groups"))
             )
             self.move(student, move="try_pair", question=item["id"], left=left[0]["id"], right=right[0]["id"])
+
+    def guide(self):
+        """What the desk does in a game in which it says what answers are worth."""
+        board = self.teacher.view(self.session["id"])["board"]
+        if board["game"] == "sea_chest":
+            pearls = {"move": "give_pearls", "question": board["card"], "team": 1, "pearls": 2}
+            self.teacher.command(self.session["id"], "guide_game", guide=pearls)
 
     def move(self, student, **move):
         assert student.say("move", move=move).is_success
@@ -188,7 +200,9 @@ def test_a_process_that_has_never_seen_them_loads_the_same_games(own_server):
         boards = [board for hand in own for board in hand.get("boards", [])]
         moved = any(board["found"] or board["missed"] for board in boards)
         done = [hand.get(what) for hand in own for what in ("light", "oil", "right", "boat")]
-        assert moved or any(done), game
+        turned = [dial["figure"] for hand in own for dial in hand.get("dials", [])]
+        pearls = [hand["team"]["pearls"] for hand in own if game == "sea_chest"]
+        assert moved or any([*done, *turned, *pearls]), game
     # One seat has only so much read aloud to it.
     body = {"text": "Everybody in your team answers."}
     fen = evenings[0].students[0]

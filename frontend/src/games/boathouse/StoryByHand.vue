@@ -49,7 +49,7 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement | HTM
         :maxlength="LONGEST_STORY"
         :value="game.intro"
         placeholder="Why the boat has to be out before the tide turns"
-        @change="game = { ...game, intro: textOf($event) }"
+        @input="game = { ...game, intro: textOf($event) }"
       />
     </label>
     <fieldset
@@ -66,7 +66,7 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement | HTM
         :value="lock.story"
         :aria-label="`Story at lock ${index + 1}`"
         placeholder="What one finds here"
-        @change="write(index, { story: textOf($event) })"
+        @input="write(index, { story: textOf($event) })"
       />
       <input
         :class="smallField"
@@ -75,7 +75,7 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement | HTM
         :value="lock.hint"
         :aria-label="`Hint at lock ${index + 1}`"
         placeholder="A hint, for 1 lantern"
-        @change="write(index, { hint: textOf($event) })"
+        @input="write(index, { hint: textOf($event) })"
       />
     </fieldset>
     <label class="block"
@@ -85,7 +85,7 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement | HTM
         :class="field"
         :maxlength="LONGEST_STORY"
         :value="game.ending"
-        @change="game = { ...game, ending: textOf($event) }"
+        @input="game = { ...game, ending: textOf($event) }"
       />
     </label>
   </div>

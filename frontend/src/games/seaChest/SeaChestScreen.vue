@@ -9,17 +9,15 @@ import { t } from './words'
 
 defineOptions({ inheritAttrs: false })
 const props = defineProps<{ board: BoardOf<'sea_chest'>; at: BoardMoment }>()
-const ON_A_STRING = 24
+const ON_A_STRING = 12
+const PEARL = 21
 
 const teams = computed(() => {
   const all = props.board.teams
   return props.at === 'after' ? [...all].sort((a, b) => a.place - b.place) : all
 })
-/** More pearls than a string holds lie nearer to each other. */
-const gap = computed(() => {
-  const most = Math.max(ON_A_STRING, ...props.board.teams.map((team) => team.pearls))
-  return 480 / most
-})
+/** All strings are as long as the longest has to be. */
+const long = computed(() => PEARL * Math.max(ON_A_STRING, ...props.board.teams.map((team) => team.pearls)))
 /** How far the cards stand out of the chest. */
 const cards = computed(() => Math.min(5, props.board.left))
 </script>
@@ -28,7 +26,7 @@ const cards = computed(() => Math.min(5, props.board.left))
   <div class="grid min-h-0 grow grid-cols-[1fr_1.9fr] items-center gap-[3vw]">
     <div class="text-center">
       <svg viewBox="0 0 200 160" class="mx-auto w-full max-w-[11em]" aria-hidden="true">
-        <path d="M22 70Q30 22 100 18T178 70Z" class="fill-strip stroke-front" stroke-width="3" />
+        <path d="M22 70Q30 22 100 18T178 70Z" class="fill-bar stroke-front" stroke-width="3" />
         <g v-for="card in cards" :key="card">
           <rect
             :x="44 + card * 18"
@@ -71,12 +69,17 @@ const cards = computed(() => Math.min(5, props.board.left))
           aria-hidden="true"
           >{{ teamName(team.number) }}</span
         >
-        <svg viewBox="0 0 500 24" class="min-w-0 grow" preserveAspectRatio="xMinYMid meet" aria-hidden="true">
-          <path d="M0 12H500" class="stroke-soft" stroke-opacity="0.5" stroke-width="1.5" />
+        <svg
+          :viewBox="`0 0 ${long} 24`"
+          class="max-h-[1.3em] min-w-0 grow"
+          preserveAspectRatio="xMinYMid meet"
+          aria-hidden="true"
+        >
+          <path :d="`M0 12H${long}`" class="stroke-soft" stroke-opacity="0.5" stroke-width="1.5" />
           <circle
             v-for="pearl in team.pearls"
             :key="pearl"
-            :cx="10 + (pearl - 1) * gap"
+            :cx="PEARL * (pearl - 0.5)"
             cy="12"
             r="8.5"
             class="fill-light-bar stroke-ground"

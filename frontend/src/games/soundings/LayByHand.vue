@@ -76,7 +76,7 @@ const picked = (event: Event): number => Number((event.target as HTMLSelectEleme
           maxlength="60"
           placeholder="Open water"
           :aria-label="`Name of channel ${index + 1}`"
-          @change="rename(index, ($event.target as HTMLInputElement).value)"
+          @input="rename(index, ($event.target as HTMLInputElement).value)"
         />
         <UiButton look="quiet" size="small" @click="remove(index)"
           >Remove<span class="sr-only"> channel {{ index + 1 }}</span></UiButton

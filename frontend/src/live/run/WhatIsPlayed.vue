@@ -39,8 +39,9 @@ const played = computed({
   get: () => playedAs(settings.value),
   set: (game) => (settings.value = playing(props.offer, settings.value, game)),
 })
+/** By the name alone: whoever writes in these settings must not lose the field to every change of them. */
 const own = computed(() =>
-  played.value ? defineAsyncComponent(viewsOf(settings.value.game.game).settings) : null,
+  played.value ? defineAsyncComponent(viewsOf(played.value as GameName).settings) : null,
 )
 const unplayed = computed(() =>
   (props.plan?.unplayed ?? []).map(
