@@ -31,6 +31,7 @@ from lantern.core.session import Phase, Settings, replay
 from lantern.core.session import commands as c
 from lantern.core.session.boards import comes_next, own_board, shown_board
 from lantern.core.session.desk_view import DeskMemo, desk_text, desk_view
+from lantern.core.session.glimpse import glimpse
 from lantern.core.session.manners import misfit, settings_for_game
 from lantern.core.session.own_views import mine_at_own_pace, mine_text, place_of
 from lantern.core.session.standings import standings
@@ -293,6 +294,17 @@ def _next_ask(room, seat):
         room.do(c.GoToPlace(seat, comes_next(room.state, seat) or paper.items[paper.items.index(paper.at) + 1]))
         paper = room.state.papers[seat]
     return paper.asked
+
+
+@each_played
+def test_a_glimpse_of_it_shows_its_board_and_the_first_question_and_no_name(game, manner):
+    seen = glimpse(content_for(game), a_game(game, manner, game.settings()).state.settings, 5)
+    assert (seen.screen.board is None) == (not isinstance(game, BoardGame))
+    assert (seen.mine.board is None) == (not isinstance(game, BoardGame))
+    assert seen.shown is not None
+    assert seen.shown.deadline is None
+    assert seen.screen.names == ()
+    assert seen.screen.standings == ()
 
 
 def _check_views(state, game):

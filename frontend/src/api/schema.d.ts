@@ -1342,6 +1342,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live/glimpse": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Glimpse
+         * @description A game on this set as it begins, on the big screen and on a device; nothing is kept.
+         */
+        post: operations["lantern_server_live_router_glimpse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live/presets": {
         parameters: {
             query?: never;
@@ -6016,824 +6036,6 @@ export interface components {
             of_class?: number | null;
         };
         /**
-         * PresetForm
-         * @description Saved under a name that is there already, it takes the other's place.
-         */
-        PresetForm: {
-            /** Name */
-            name: string;
-            settings: components["schemas"]["Settings"];
-        };
-        /**
-         * PreparedSession
-         * @description How a session that is prepared shall be run instead.
-         */
-        PreparedSession: {
-            /** Of Class */
-            of_class?: number | null;
-            settings: components["schemas"]["Settings"];
-        };
-        /**
-         * AskedNow
-         * @description How many questions were asked on the spot, how many of them the library has, and in which `set` the last is.
-         */
-        AskedNow: {
-            /** Questions */
-            questions: number;
-            /** Kept */
-            kept: number;
-            /** Set */
-            set: number | null;
-        };
-        /**
-         * KeepAsked
-         * @description The questions that were asked on the spot go into the library: to the set that was run (`add`), or as a set of
-         *     their own.
-         */
-        KeepAsked: {
-            /**
-             * Title
-             * @default
-             */
-            title?: string;
-            /**
-             * Add
-             * @default false
-             */
-            add?: boolean;
-        };
-        /**
-         * Ack
-         * @description The command with this id is stored, or refused for the reason in `error`.
-         */
-        Ack: {
-            /** Ack */
-            ack: string;
-            /** @default null */
-            error?: components["schemas"]["ErrorReply"] | null;
-        };
-        /**
-         * ErrorReply
-         * @description `family` is what devices and pages act on: the branch of the tree of refusals.
-         */
-        ErrorReply: {
-            /** Code */
-            code: string;
-            /** Params */
-            params: {
-                [key: string]: string | number | components["schemas"]["Message"];
-            };
-            /** Sentence */
-            sentence: string;
-            /** Family */
-            family: string;
-            /**
-             * Field
-             * @default null
-             */
-            field?: string | null;
-        };
-        /** AddTime */
-        AddTime: {
-            /** Seconds */
-            seconds: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "add_time";
-        };
-        /**
-         * Advance
-         * @description The next sensible thing: open, close, reveal, standings, next item, end.
-         */
-        Advance: {
-            /** Step */
-            step: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "advance";
-        };
-        /**
-         * AskAgain
-         * @description A new round of the current question, with no answers. The round before stays, to be compared.
-         */
-        AskAgain: {
-            /** Step */
-            step: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "ask_again";
-        };
-        /**
-         * AskNow
-         * @description A question that was not prepared is asked. `item` has an id of its own; what is right may be said afterwards.
-         */
-        AskNow: {
-            /** Step */
-            step: number;
-            /** Item */
-            item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextEntryItem"] | components["schemas"]["NumericEntryItem"] | components["schemas"]["SliderItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ClassifyItem"] | components["schemas"]["PointItem"] | components["schemas"]["GapFillItem"] | components["schemas"]["OpenResponseItem"] | components["schemas"]["WordCloudItem"] | components["schemas"]["RatingScaleItem"] | components["schemas"]["PointSplitItem"] | components["schemas"]["LetterItem"] | components["schemas"]["PageItem"];
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "ask_now";
-        };
-        /**
-         * BringBack
-         * @description Undo the last clearing, or the last asking again.
-         */
-        BringBack: {
-            /** Step */
-            step: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "bring_back";
-        };
-        /**
-         * ClearAnswers
-         * @description The answers to the current question, or to all of them, count no more. The question is asked anew; after all of
-         *     them the session is at its beginning.
-         */
-        ClearAnswers: {
-            /** Step */
-            step: number;
-            /**
-             * Of
-             * @default question
-             * @enum {string}
-             */
-            of?: "question" | "all";
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "clear_answers";
-        };
-        /** Close */
-        Close: {
-            /** Step */
-            step: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "close";
-        };
-        /**
-         * Collect
-         * @description At own pace: every paper is handed in as it is, and nobody begins any more.
-         */
-        Collect: {
-            /** Step */
-            step: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "collect";
-        };
-        /**
-         * CountAsRight
-         * @description One more answer is right. `part` names what of it, as a remark does, where an answer has several parts.
-         */
-        CountAsRight: {
-            /** Item */
-            item: string;
-            /** Answer */
-            answer: components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"];
-            /**
-             * Part
-             * @default
-             */
-            part?: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "count_as_right";
-        };
-        /**
-         * Drop
-         * @description A question counts in no score.
-         */
-        Drop: {
-            /** Item */
-            item: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "drop";
-        };
-        /** End */
-        End: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "end";
-        };
-        /**
-         * Erase
-         * @description The name of this person is gone for good; the answers stay.
-         */
-        Erase: {
-            /** Seat */
-            seat: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "erase";
-        };
-        /**
-         * GiveFathoms
-         * @description So many fathoms more for a team, or less.
-         */
-        GiveFathoms: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            move: "give_fathoms";
-            /** Team */
-            team: number;
-            /** Fathoms */
-            fathoms: number;
-        };
-        /**
-         * GiveFullMarks
-         * @description Whoever was asked this question gets a full mark.
-         */
-        GiveFullMarks: {
-            /** Item */
-            item: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "give_full_marks";
-        };
-        /**
-         * GiveMark
-         * @description A mark by hand; None takes it away again.
-         */
-        GiveMark: {
-            /** Item */
-            item: string;
-            /** Seat */
-            seat: number;
-            /** Mark */
-            mark: number | null;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "give_mark";
-        };
-        /**
-         * GivePearls
-         * @description Of the desk: what this team said to a card that was drawn is worth so much. Given again, it is worth that.
-         */
-        GivePearls: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            move: "give_pearls";
-            /** Question */
-            question: string;
-            /** Team */
-            team: number;
-            /**
-             * Pearls
-             * @enum {integer}
-             */
-            pearls: 0 | 1 | 2;
-        };
-        /**
-         * GiveTime
-         * @description At own pace: more time for one paper, or for everybody's: for those who begin later, too.
-         */
-        GiveTime: {
-            /** Seconds */
-            seconds: number;
-            /**
-             * Seat
-             * @default null
-             */
-            seat?: number | null;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "give_time";
-        };
-        /**
-         * GiveTurn
-         * @description Of the desk: it is this team's turn, from 1.
-         */
-        GiveTurn: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            move: "give_turn";
-            /** Team */
-            team: number;
-        };
-        /**
-         * GoTo
-         * @description Go to any item. One that was never shown is opened; one that was is shown as it was left.
-         */
-        GoTo: {
-            /** Step */
-            step: number;
-            /** Item */
-            item: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "go_to";
-        };
-        /**
-         * GroupAlike
-         * @description Entries that are alike stand together, as they are now; or each by itself again.
-         */
-        GroupAlike: {
-            /** Item */
-            item: string;
-            /**
-             * Undo
-             * @default false
-             */
-            undo?: boolean;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "group_alike";
-        };
-        /**
-         * GuideGame
-         * @description The desk does something in the game that is played.
-         */
-        GuideGame: {
-            /** Guide */
-            guide: components["schemas"]["SayWhoCharted"] | components["schemas"]["GiveFathoms"] | components["schemas"]["GiveTurn"] | components["schemas"]["MoveBoat"] | components["schemas"]["GivePearls"];
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "guide_game";
-        };
-        /**
-         * HandInFor
-         * @description At own pace: one paper is handed in as it is.
-         */
-        HandInFor: {
-            /** Seat */
-            seat: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "hand_in_for";
-        };
-        /**
-         * HideShare
-         * @description The class is not told how much of it was right, or is again.
-         */
-        HideShare: {
-            /** Hidden */
-            hidden: boolean;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "hide_share";
-        };
-        /**
-         * JoinWords
-         * @description A word is counted as another.
-         */
-        JoinWords: {
-            /** Item */
-            item: string;
-            /** Text */
-            text: string;
-            /** Into */
-            into: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "join_words";
-        };
-        /**
-         * KeepApart
-         * @description A word that was merged with others is counted by itself.
-         */
-        KeepApart: {
-            /** Item */
-            item: string;
-            /** Text */
-            text: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "keep_apart";
-        };
-        /**
-         * LiftFog
-         * @description One student sees pictures whole from the start, or as everyone does. Nobody else is told.
-         */
-        LiftFog: {
-            /** Seat */
-            seat: number;
-            /** Lifted */
-            lifted: boolean;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "lift_fog";
-        };
-        /**
-         * Lock
-         * @description Nobody new comes in any more, or they may again. Whoever is in comes back at any time.
-         */
-        Lock: {
-            /** Locked */
-            locked: boolean;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "lock";
-        };
-        /**
-         * MarkAnew
-         * @description Mark every answer by the rules of today.
-         */
-        MarkAnew: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "mark_anew";
-        };
-        /**
-         * MoveBoat
-         * @description A team's boat goes on by so many bays, or back.
-         */
-        MoveBoat: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            move: "move_boat";
-            /** Team */
-            team: number;
-            /** Bays */
-            bays: number;
-        };
-        /**
-         * NoteDone
-         * @description A student's note has been dealt with.
-         */
-        NoteDone: {
-            /** Note */
-            note: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "note_done";
-        };
-        /**
-         * OpenAgain
-         * @description A session that has ended goes on, where it was.
-         */
-        OpenAgain: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "open_again";
-        };
-        /**
-         * OpenFeedback
-         * @description What is right is told, where that waits for the desk: at own pace to everybody who has handed in.
-         */
-        OpenFeedback: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "open_feedback";
-        };
-        /**
-         * Pause
-         * @description Nothing goes on and every clock stands, for a while or until another day.
-         */
-        Pause: {
-            /**
-             * For Today
-             * @default false
-             */
-            for_today?: boolean;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "pause";
-        };
-        /**
-         * Place
-         * @description `before` and `points_before` are those before the question that was asked last; None where that was the first.
-         */
-        Place: {
-            /** Name */
-            name: string;
-            /** Points */
-            points: number;
-            /** Place */
-            place: number;
-            /** Before */
-            before?: number | null;
-            /**
-             * Points Before
-             * @default 0
-             */
-            points_before?: number;
-        };
-        /**
-         * Release
-         * @description Whoever this is may go on on another device: the next one to say so has the seat.
-         */
-        Release: {
-            /** Seat */
-            seat: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "release";
-        };
-        /**
-         * Remove
-         * @description Take someone out of the session: their answers no longer count.
-         */
-        Remove: {
-            /** Seat */
-            seat: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "remove";
-        };
-        /** Rename */
-        Rename: {
-            /** Seat */
-            seat: number;
-            /** Name */
-            name: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "rename";
-        };
-        /**
-         * Reopen
-         * @description Take answers again. Those already given stay.
-         */
-        Reopen: {
-            /** Step */
-            step: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "reopen";
-        };
-        /**
-         * ReopenPaper
-         * @description At own pace: a paper is given back, or all that were not handed in by hand; with so much time at least, where
-         *     there is a limit.
-         */
-        ReopenPaper: {
-            /**
-             * Seat
-             * @default null
-             */
-            seat?: number | null;
-            /**
-             * Seconds
-             * @default 300
-             */
-            seconds?: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "reopen_paper";
-        };
-        /**
-         * Restore
-         * @description Undo a removal.
-         */
-        Restore: {
-            /** Seat */
-            seat: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "restore";
-        };
-        /** Resume */
-        Resume: {
-            /** Step */
-            step: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "resume";
-        };
-        /**
-         * Reveal
-         * @description Show the right answer and why.
-         */
-        Reveal: {
-            /** Step */
-            step: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "reveal";
-        };
-        /**
-         * SayWhoCharted
-         * @description A sounding is this team's, or (None) nobody's.
-         */
-        SayWhoCharted: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            move: "say_who_charted";
-            /** Question */
-            question: string;
-            /** Team */
-            team: number | null;
-        };
-        /**
-         * SetCurtain
-         * @description Hide the result from the class, or show it.
-         */
-        SetCurtain: {
-            /** Drawn */
-            drawn: boolean;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "set_curtain";
-        };
-        /**
-         * SetForm
-         * @description The result of a question is drawn in another form, for everybody.
-         */
-        SetForm: {
-            /** Item */
-            item: string;
-            /**
-             * Form
-             * @enum {string}
-             */
-            form: "bars" | "shares" | "dots" | "words" | "list";
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "set_form";
-        };
-        /**
-         * SetKey
-         * @description Says which answer is right, for kinds where that may be set once they have been asked; others count no more.
-         */
-        SetKey: {
-            /** Item */
-            item: string;
-            /** Answer */
-            answer: components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"];
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "set_key";
-        };
-        /**
-         * SetWall
-         * @description Walls of this session are shown so from now on.
-         */
-        SetWall: {
-            wall: components["schemas"]["WallSettings"];
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "set_wall";
-        };
-        /** ShowStandings */
-        ShowStandings: {
-            /** Step */
-            step: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "show_standings";
-        };
-        /**
-         * TakeBack
-         * @description Undo the last correction of a question.
-         */
-        TakeBack: {
-            /** Item */
-            item: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "take_back";
-        };
-        /**
-         * Talk
-         * @description Students talk about the question that is closed, and vote again when the time is over.
-         */
-        Talk: {
-            /** Step */
-            step: number;
-            /**
-             * Seconds
-             * @default 120
-             */
-            seconds?: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "talk";
-        };
-        /**
-         * TeacherCommand
-         * @description `page` is made by the page that sends it: each page of an account numbers its own commands.
-         */
-        TeacherCommand: {
-            /** Id */
-            id: string;
-            /** Page */
-            page: string;
-            /** Number */
-            number: number;
-            /** Command */
-            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["AskNow"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["SetForm"] | components["schemas"]["HideShare"] | components["schemas"]["SetWall"] | components["schemas"]["lantern__core__session__commands__Place"] | components["schemas"]["GroupAlike"] | components["schemas"]["JoinWords"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["GuideGame"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
-        };
-        /**
-         * Write
-         * @description A few words to one student, or to everybody; none: what was written before is taken away.
-         */
-        Write: {
-            /** Text */
-            text: string;
-            /**
-             * Seat
-             * @default null
-             */
-            seat?: number | null;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            do: "write";
-        };
-        /**
          * AreaCount
          * @description How many pointed into an area. `right` is None where nothing is right or wrong.
          */
@@ -6846,6 +6048,27 @@ export interface components {
             count: number;
             /** Right */
             right: boolean | null;
+        };
+        /**
+         * BeaconsOwn
+         * @description `team` is the own one. `choices`: out of how many one may choose now. `light` is what one's own answers were
+         *     worth to the team.
+         */
+        BeaconsOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "beacons";
+            /** Length */
+            length: number;
+            team: components["schemas"]["TeamLine"] | null;
+            /** Teams */
+            teams: number;
+            /** Choices */
+            choices: number;
+            /** Light */
+            light: number;
         };
         /**
          * BeaconsScreen
@@ -6923,6 +6146,40 @@ export interface components {
             waits: boolean;
             /** Place */
             place: number;
+        };
+        /**
+         * BoathouseOwn
+         * @description `crew` is the own team's, None for who is alone. `choices`: out of how many teams one may choose now. `story` is
+         *     that of the lock that one is at, of the beginning or of the end, `hint` what was bought of it. `left` are the
+         *     lanterns at this lock; `next_hint` is what one more would buy.
+         */
+        BoathouseOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "boathouse";
+            /** Locks */
+            locks: number;
+            /** Opened */
+            opened: number;
+            /** Lanterns */
+            lanterns: number;
+            crew: components["schemas"]["CrewLine"] | null;
+            /** Crews */
+            crews: number;
+            /** Choices */
+            choices: number;
+            /** Story */
+            story: string;
+            /** Hint */
+            hint: string;
+            /** Dials */
+            dials: components["schemas"]["Dial"][];
+            /** Left */
+            left: number;
+            /** Next Hint */
+            next_hint: ("words" | "dial") | null;
         };
         /**
          * BoathouseScreen
@@ -7030,6 +6287,19 @@ export interface components {
             cells: components["schemas"]["PlacedCount"][];
         };
         /**
+         * Closing
+         * @description What somebody is told in the end: which form of the score, and the teacher's own words.
+         */
+        Closing: {
+            /**
+             * Score
+             * @enum {string}
+             */
+            score: "none" | "marks" | "percent" | "both";
+            /** Words */
+            words: string;
+        };
+        /**
          * CloudWord
          * @description Words that count as one. `merged` holds the other spellings that were merged into `text`.
          */
@@ -7057,6 +6327,24 @@ export interface components {
             /** Place */
             place: number;
         };
+        /** CrosswordOwn */
+        CrosswordOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "crossword";
+            /** Rows */
+            rows: number;
+            /** Columns */
+            columns: number;
+            /** To The Left */
+            to_the_left: boolean;
+            /** Right */
+            right: number;
+            /** Words */
+            words: components["schemas"]["OwnSlot"][];
+        };
         /** CrosswordScreen */
         CrosswordScreen: {
             /**
@@ -7078,154 +6366,14 @@ export interface components {
             words: components["schemas"]["ScreenSlot"][];
         };
         /**
-         * DeskEntry
-         * @description `hidden` by the desk; `unread`: it waits to be let through. `group` is the id of the entry that it is grouped
-         *     with, its own for the first of them; empty where it stands alone.
+         * Dial
+         * @description `figure` is empty as long as it does not stand. `given`: nobody of one's own has answered it.
          */
-        DeskEntry: {
-            /** Id */
-            id: string;
-            /** Text */
-            text: string;
-            /** Count */
-            count: number;
-            /**
-             * Names
-             * @default []
-             */
-            names?: string[];
-            /**
-             * Alike
-             * @default []
-             */
-            alike?: string[];
-            /**
-             * Pinned
-             * @default false
-             */
-            pinned?: boolean;
-            /**
-             * Backed
-             * @default 0
-             */
-            backed?: number;
-            /** Hidden */
-            hidden: boolean;
-            /** Unread */
-            unread: boolean;
-            /** Group */
-            group: string;
-        };
-        /** DeskMessage */
-        DeskMessage: {
-            /** Now */
-            now: number;
-            /** Version */
-            version: string;
-            view: components["schemas"]["DeskView"];
-        };
-        /**
-         * DeskView
-         * @description `waiting_for` is how many of those with more time have not answered the open question yet; who is not said.
-         *
-         *     `board` is how the game stands, where it has one; `game_over`: nothing more can be won in it.
-         *
-         *     At own pace: `holds_up` is the question that most have come to without an answer, where it is more than one;
-         *     `forms` are those that the current result can have. `ends_at` is when the class's time is over.
-         */
-        DeskView: {
-            /** Title */
-            title: string;
-            /** Code */
-            code: string;
-            phase: components["schemas"]["Phase"];
-            /** Step */
-            step: number;
-            /** Curtain */
-            curtain: boolean;
-            settings: components["schemas"]["Settings"];
-            /** Questions */
-            questions: number;
-            /** Run */
-            run: components["schemas"]["RunItem"][];
-            /** Columns */
-            columns: number[];
-            shown: components["schemas"]["Shown"] | null;
-            /** Revealed */
-            revealed: boolean;
-            /** Answered */
-            answered: number;
-            /** Here */
-            here: number;
-            /** Right Share */
-            right_share: number | null;
-            /** Median Took */
-            median_took: number | null;
-            /** People */
-            people: components["schemas"]["Person"][];
-            /** Progress */
-            progress: components["schemas"]["Progress"][];
-            next: components["schemas"]["Move"];
-            /** Previous */
-            previous: string | null;
-            /** Following */
-            following: string | null;
-            /** Allowed */
-            allowed: string[];
-            /** Waiting For */
-            waiting_for: number;
-            /** Taken Out */
-            taken_out: components["schemas"]["OutSeat"][];
-            /**
-             * Stopped
-             * @enum {string}
-             */
-            stopped: "" | "paused" | "today";
-            /** Told */
-            told: boolean;
-            /** Collected */
-            collected: boolean;
-            /** Begun */
-            begun: number;
-            /** Handed In */
-            handed_in: number;
-            /** Holds Up */
-            holds_up: string | null;
-            /** Ends At */
-            ends_at: number | null;
-            /** Goes On At */
-            goes_on_at: number | null;
-            word: components["schemas"]["Told"] | null;
-            /** Locked */
-            locked: boolean;
-            suggestion: components["schemas"]["Message"] | null;
-            /** Notes */
-            notes: components["schemas"]["NoteLine"][];
-            /** Forms */
-            forms: ("bars" | "shares" | "dots" | "words" | "list")[];
-            /** Share Hidden */
-            share_hidden: boolean;
-            wall: components["schemas"]["WallSettings"];
-            on_wall: components["schemas"]["DeskWall"] | null;
-            /** Board */
-            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["SeaChestScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
-            /** Game Over */
-            game_over: boolean;
-        };
-        /**
-         * DeskWall
-         * @description What waits to be read comes first; `more` entries are not listed. `kind` is what stands there: texts, or words
-         *     that are counted.
-         */
-        DeskWall: {
-            /** Kind */
-            kind: string;
-            /** Entries */
-            entries: components["schemas"]["DeskEntry"][];
-            /** More */
-            more: number;
-            /** Unread */
-            unread: number;
+        Dial: {
+            /** Figure */
+            figure: string;
+            /** Given */
+            given: boolean;
         };
         /** EventView */
         EventView: {
@@ -7248,6 +6396,23 @@ export interface components {
             after: string;
             /** Count */
             count: number;
+        };
+        /**
+         * FreeChannel
+         * @description What can still be chosen of a channel.
+         */
+        FreeChannel: {
+            /** Name */
+            name: string;
+            /** Soundings */
+            soundings: components["schemas"]["FreeSounding"][];
+        };
+        /** FreeSounding */
+        FreeSounding: {
+            /** Question */
+            question: string;
+            /** Fathoms */
+            fathoms: number;
         };
         /**
          * GapFillKey
@@ -7296,6 +6461,41 @@ export interface components {
             right?: boolean | null;
         };
         /**
+         * Glimpse
+         * @description What the big screen shows, and the device of one player, who has come to the first question.
+         */
+        Glimpse: {
+            screen: components["schemas"]["ScreenView"];
+            shown: components["schemas"]["Shown"] | null;
+            mine: components["schemas"]["Mine"];
+        };
+        /**
+         * IslandOwn
+         * @description `boat` is the own team's. `choices`: out of how many one may choose now. `may_roll`: it is for one's own team to
+         *     roll. `turn`, `rolled` and `last` as the big screen has them.
+         */
+        IslandOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "island";
+            /** Bays */
+            bays: number;
+            boat: components["schemas"]["BoatView"] | null;
+            /** Boats */
+            boats: number;
+            /** Choices */
+            choices: number;
+            /** May Roll */
+            may_roll: boolean;
+            /** Turn */
+            turn: number | null;
+            /** Rolled */
+            rolled: number | null;
+            last: components["schemas"]["LegView"] | null;
+        };
+        /**
          * IslandScreen
          * @description `boats` are those of teams that anybody is in, or may go to. `turn` is the number of the team that rolls, None
          *     once it is over; `rolled` is what it has rolled.
@@ -7321,6 +6521,43 @@ export interface components {
             /** Rolled */
             rolled: number | null;
             last: components["schemas"]["LegView"] | null;
+        };
+        /**
+         * KeepersOwn
+         * @description `each` is the oil for the next right answer. `target` is what one needs, of oil or of answers, to have done.
+         */
+        KeepersOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "keepers";
+            /** Oil */
+            oil: number;
+            /** Earned */
+            earned: number;
+            /** Lens */
+            lens: number;
+            /** Wicks */
+            wicks: number;
+            /** Charts */
+            charts: number;
+            /** Flame */
+            flame: number;
+            /** Answers */
+            answers: number;
+            /** Right */
+            right: number;
+            /** Gusts */
+            gusts: number;
+            /** Each */
+            each: number;
+            /** Target Oil */
+            target_oil: number | null;
+            /** Target Answers */
+            target_answers: number | null;
+            /** Offers */
+            offers: components["schemas"]["Offer"][];
         };
         /**
          * KeepersScreen
@@ -7440,32 +6677,153 @@ export interface components {
             share: number;
         };
         /**
-         * Move
-         * @enum {string}
+         * Mine
+         * @description One student's own part. `name` is empty for a guest, who is called by the seat's number.
+         *
+         *     `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to, and `number` (of the last command that
+         *     said something to it): what a device says next has a higher one.
+         *
+         *     `needs` are absent where there are none; `left_out` are parts of the current question that are not shown here.
+         *     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
+         *     `description` is the current picture's, for a student who sees pictures without fog. `word` is what the desk wrote
+         *     to this one. `closing` is there once it is over for them; `review`: they may look at what was right. `board` is what
+         *     they see of the game, `moved` the number of the last thing that they did in it.
          */
-        Move: "next" | "close" | "reveal" | "standings" | "vote_again" | "resume" | "collect" | "open_feedback" | "ask_now" | "end";
+        Mine: {
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+            /** Fog Lifted */
+            fog_lifted: boolean;
+            /** Description */
+            description: string;
+            /** Ask */
+            ask: string | null;
+            /** Number */
+            number: number;
+            /** Answer */
+            answer: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"]) | null;
+            /** Mark */
+            mark: number | null;
+            /** Forgiven */
+            forgiven: components["schemas"]["Remark"][];
+            /** Gained */
+            gained: number | null;
+            /** Bonus */
+            bonus: number | null;
+            /** For Run */
+            for_run: number | null;
+            /** Points */
+            points: number | null;
+            /** Place */
+            place: number | null;
+            /** People */
+            people: number;
+            /** Right */
+            right: number;
+            /** Scored */
+            scored: number;
+            /** @default null */
+            paper?: components["schemas"]["MyPaper"] | null;
+            /** @default null */
+            needs?: components["schemas"]["Needs"] | null;
+            /**
+             * Left Out
+             * @default []
+             */
+            left_out?: string[];
+            /** @default null */
+            word?: components["schemas"]["Told"] | null;
+            /** @default null */
+            closing?: components["schemas"]["Closing"] | null;
+            /**
+             * Review
+             * @default false
+             */
+            review?: boolean;
+            /** @default null */
+            notes?: components["schemas"]["MyNotes"] | null;
+            /** @default null */
+            backed?: components["schemas"]["MyVoices"] | null;
+            /**
+             * Board
+             * @default null
+             */
+            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["IslandOwn"] | components["schemas"]["SeaChestOwn"] | components["schemas"]["BoathouseOwn"] | components["schemas"]["CrosswordOwn"] | components["schemas"]["TwoHalvesOwn"] | components["schemas"]["ShuttersOwn"] | components["schemas"]["SortTheCatchOwn"]) | null;
+            /**
+             * Moved
+             * @default 0
+             */
+            moved?: number;
+        };
+        /**
+         * MyNotes
+         * @description Of one's own notes to the teacher: how many are not done yet, and the number of the last.
+         */
+        MyNotes: {
+            /** Open */
+            open: number;
+            /** Number */
+            number: number;
+        };
+        /**
+         * MyPaper
+         * @description One student's paper. `pages` are those of its `items` that ask nothing, `answered` those that have an answer,
+         *     `flagged` those to come back to; `at` is where they are. `reached_at` is when they came there first, and `due` when
+         *     the time of that question is over, where it has one. `went` is the highest number of a going or a flag. Where it
+         *     `goes_round` there is no last item: `following` is the one to go to next, once this was answered.
+         */
+        MyPaper: {
+            /** Items */
+            items: string[];
+            /** Pages */
+            pages: string[];
+            /** At */
+            at: string;
+            /** Answered */
+            answered: string[];
+            /** Flagged */
+            flagged: string[];
+            /** Began At */
+            began_at: number;
+            /** Deadline */
+            deadline: number | null;
+            /** Reached At */
+            reached_at: number;
+            /** Due */
+            due: number | null;
+            /** Went */
+            went: number;
+            /** Handed In */
+            handed_in: ("hand" | "time" | "desk" | "end" | "done") | null;
+            /**
+             * Goes Round
+             * @default false
+             */
+            goes_round?: boolean;
+            /**
+             * Following
+             * @default null
+             */
+            following?: string | null;
+        };
+        /**
+         * MyVoices
+         * @description The entries of the wall that one backs, and the number of the last command about them.
+         */
+        MyVoices: {
+            /** Entries */
+            entries: string[];
+            /** Number */
+            number: number;
+        };
         /** NamedPlace */
         NamedPlace: {
             /** Id */
             id: string;
             /** Name */
             name: string;
-        };
-        /**
-         * NoteLine
-         * @description What a student wrote to the teacher.
-         */
-        NoteLine: {
-            /** Id */
-            id: number;
-            /** Seat */
-            seat: number;
-            /** Name */
-            name: string;
-            /** At */
-            at: number;
-            /** Text */
-            text: string;
         };
         /**
          * NumericEntryKey
@@ -7513,6 +6871,21 @@ export interface components {
                 number,
                 number
             ] | null;
+        };
+        /**
+         * Offer
+         * @description Something that can be bought: what it costs, and whether there is enough oil, and use for it.
+         */
+        Offer: {
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "lens" | "wick" | "chart" | "gust";
+            /** Price */
+            price: number;
+            /** Can */
+            can: boolean;
         };
         /**
          * OpenResponseTally
@@ -7568,43 +6941,96 @@ export interface components {
             placings: components["schemas"]["Placing"][];
         };
         /**
-         * OutSeat
-         * @description Somebody who was taken out, and can be let in again.
+         * OwnBoardView
+         * @description What was `found`, and what went `wrong` with the last try, if it did.
          */
-        OutSeat: {
-            /** Seat */
-            seat: number;
-            /** Name */
-            name: string;
+        OwnBoardView: {
+            /** Question */
+            question: string;
+            /** Pairs */
+            pairs: number;
+            /** Found */
+            found: components["schemas"]["Parts"][];
+            wrong: components["schemas"]["Parts"] | null;
+            /** Missed */
+            missed: number;
         };
         /**
-         * Person
-         * @description A line of the grid.
+         * OwnSlot
+         * @description `state`: not answered, right, or missed. `together`: somebody else has it right.
          */
-        Person: {
-            /** Seat */
-            seat: number;
-            /** Name */
-            name: string;
-            /** Here */
-            here: boolean;
-            /** Fog Lifted */
-            fog_lifted: boolean;
+        OwnSlot: {
+            /** Question */
+            question: string;
+            /** Number */
+            number: number;
+            /** Row */
+            row: number;
+            /** Column */
+            column: number;
+            /** Down */
+            down: boolean;
+            /** Length */
+            length: number;
             /**
-             * Claim
+             * Letters
+             * @default []
+             */
+            letters?: string[];
+            /**
+             * State
              * @enum {string}
              */
-            claim: "" | "held" | "free";
-            /** Panes */
-            panes: (number | string | null)[];
-            /** Points */
-            points: number;
+            state: "open" | "right" | "missed" | "together";
+        };
+        /**
+         * Papers
+         * @description At own pace: how many have begun and handed in, and the class's time, which began at `since`.
+         */
+        Papers: {
+            /** Begun */
+            begun: number;
+            /** Handed In */
+            handed_in: number;
+            /** Since */
+            since: number;
+            /** Deadline */
+            deadline: number | null;
+        };
+        /**
+         * Parts
+         * @description A left and a right part that were put together.
+         */
+        Parts: {
+            /** Left */
+            left: string;
+            /** Right */
+            right: string;
         };
         /**
          * Phase
          * @enum {string}
          */
         Phase: "lobby" | "page" | "open" | "closed" | "revealed" | "talk" | "standings" | "working" | "ended";
+        /**
+         * Place
+         * @description `before` and `points_before` are those before the question that was asked last; None where that was the first.
+         */
+        Place: {
+            /** Name */
+            name: string;
+            /** Points */
+            points: number;
+            /** Place */
+            place: number;
+            /** Before */
+            before?: number | null;
+            /**
+             * Points Before
+             * @default 0
+             */
+            points_before?: number;
+        };
         /** PlacedCount */
         PlacedCount: {
             /** Member */
@@ -7683,52 +7109,6 @@ export interface components {
              * @default 0
              */
             strays?: number;
-        };
-        /**
-         * Progress
-         * @description A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; where it goes
-         *     round, `answered` counts answers, and `of` is 0. `at` is an item, where they are since `since`. `stuck`: they could
-         *     do with help. `last` is when they did anything. `right` is the sum of their marks over `marked` answers.
-         *     `panes` has a sign for each question of the session (`pane_sign`).
-         */
-        Progress: {
-            /** Seat */
-            seat: number;
-            /** Name */
-            name: string;
-            /** Here */
-            here: boolean;
-            /** Fog Lifted */
-            fog_lifted: boolean;
-            /**
-             * Claim
-             * @enum {string}
-             */
-            claim: "" | "held" | "free";
-            /** At */
-            at: string | null;
-            /** Since */
-            since: number;
-            /** Last */
-            last: number;
-            /** Answered */
-            answered: number;
-            /** Of */
-            of: number;
-            /** Stuck */
-            stuck: boolean;
-            /** Flagged */
-            flagged: number;
-            /** Right */
-            right: number;
-            /** Marked */
-            marked: number;
-            /** Panes */
-            panes: string;
-            /** Deadline */
-            deadline: number | null;
-            /** Handed In */
-            handed_in: ("hand" | "time" | "desk" | "end" | "done") | null;
         };
         /** PublicChoice */
         PublicChoice: {
@@ -8516,42 +7896,39 @@ export interface components {
             statements: components["schemas"]["RatedStatement"][];
         };
         /**
-         * RunItem
-         * @description A line of the run order. `share` is the mean mark, 0..1, once it was asked and is scored.
+         * Remark
+         * @description Why an answer, or one part of it, counts or does not. `code` is stable, `sentence` is for people.
          *
-         *     `by` is who wrote it, where that is not the set's owner; `asked_now`: it was not prepared. At own pace `answered`
-         *     and `without` are how many have come to the question and given an answer, or none (yet).
+         *     `part` names the part, as "Gap 2", where an answer has several. `meant` is the spelling that `given` was taken for,
+         *     `forgave` what that took no notice of.
          */
-        RunItem: {
-            /** Id */
-            id: string;
-            /** Kind */
-            kind: string;
-            /** Number */
-            number: number | null;
-            /** Title */
-            title: string;
-            /** Status */
-            status: string;
-            /** Share */
-            share: number | null;
-            /** By */
-            by: string;
+        Remark: {
             /**
-             * Asked Now
-             * @default false
+             * Code
+             * @enum {string}
              */
-            asked_now?: boolean;
+            code: "as_accepted" | "forgiven" | "counts_here" | "another_word" | "not_accepted" | "number" | "unreadable";
+            /** Counts */
+            counts: boolean;
+            /** Given */
+            given: string;
             /**
-             * Answered
-             * @default 0
+             * Meant
+             * @default
              */
-            answered?: number;
+            meant?: string;
             /**
-             * Without
-             * @default 0
+             * Part
+             * @default
              */
-            without?: number;
+            part?: string;
+            /**
+             * Forgave
+             * @default []
+             */
+            forgave?: ("capitals" | "accents" | "articles" | "punctuation" | "typos" | "plural")[];
+            /** Sentence */
+            sentence: string;
         };
         /**
          * ScreenSlot
@@ -8577,6 +7954,90 @@ export interface components {
             letters?: string[];
             /** Right */
             right: number;
+        };
+        /**
+         * ScreenView
+         * @description `standings` are the first places, of half of the people at most, without the last one. In the end `lights` are
+         *     the points of everybody, most first, and nobody's. `right_share` is the mean mark, 0..1, once the class sees what is
+         *     right. Without `named` nobody is named. `game` is what is played, and `board` how it stands.
+         */
+        ScreenView: {
+            /** Title */
+            title: string;
+            /** Code */
+            code: string;
+            phase: components["schemas"]["Phase"];
+            /** Step */
+            step: number;
+            /** Questions */
+            questions: number;
+            shown: components["schemas"]["Shown"] | null;
+            /** Answered */
+            answered: number;
+            /** Right Share */
+            right_share: number | null;
+            /** People */
+            people: number;
+            /** Names */
+            names: string[];
+            /** Standings */
+            standings: components["schemas"]["lantern__core__session__views__Place"][];
+            /**
+             * Named
+             * @default true
+             */
+            named?: boolean;
+            /**
+             * Stopped
+             * @default
+             * @enum {string}
+             */
+            stopped?: "" | "paused" | "today";
+            /**
+             * Locked
+             * @default false
+             */
+            locked?: boolean;
+            /** @default null */
+            papers?: components["schemas"]["Papers"] | null;
+            /**
+             * Lights
+             * @default []
+             */
+            lights?: number[];
+            /**
+             * Game
+             * @default null
+             */
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
+            /**
+             * Board
+             * @default null
+             */
+            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["SeaChestScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
+        };
+        /**
+         * SeaChestOwn
+         * @description `team` is one's own. `choices`: out of how many one may choose now. `may_draw`: it is for one's own team to
+         *     draw.
+         */
+        SeaChestOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "sea_chest";
+            /** Left */
+            left: number;
+            team: components["schemas"]["ChestTeam"] | null;
+            /** Teams */
+            teams: number;
+            /** Choices */
+            choices: number;
+            /** May Draw */
+            may_draw: boolean;
+            /** Turn */
+            turn: number | null;
         };
         /**
          * SeaChestScreen
@@ -8684,6 +8145,39 @@ export interface components {
             /** Backing */
             backing: boolean;
         };
+        /**
+         * ShutteredView
+         * @description `places` are all places of a board: the id of the part where it is open, empty where it is shut. `opened` are the
+         *     places, from 0, that were opened and do not stay so.
+         */
+        ShutteredView: {
+            /** Question */
+            question: string;
+            /** Pairs */
+            pairs: number;
+            /** Places */
+            places: string[];
+            /** Opened */
+            opened: number[];
+            /** Found */
+            found: number;
+            /** Missed */
+            missed: number;
+        };
+        /** ShuttersOwn */
+        ShuttersOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "shutters";
+            /** Right */
+            right: number;
+            /** Spoken */
+            spoken: boolean;
+            /** Boards */
+            boards: components["schemas"]["ShutteredView"][];
+        };
         /** ShuttersScreen */
         ShuttersScreen: {
             /**
@@ -8739,6 +8233,18 @@ export interface components {
                 number
             ] | null;
         };
+        /** SortTheCatchOwn */
+        SortTheCatchOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "sort_the_catch";
+            /** Right */
+            right: number;
+            /** Boards */
+            boards: components["schemas"]["OwnBoardView"][];
+        };
         /** SortTheCatchScreen */
         SortTheCatchScreen: {
             /**
@@ -8766,6 +8272,35 @@ export interface components {
             over: boolean;
             /** Team */
             team: number | null;
+        };
+        /**
+         * SoundingsOwn
+         * @description `boat` is the own team. `choices`: out of how many one may choose now. `channels` are there for the team that
+         *     chooses; `course` is what it has chosen. `turn`, `first` and `signals` as the big screen has them.
+         */
+        SoundingsOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "soundings";
+            boat: components["schemas"]["BoatLine"] | null;
+            /** Boats */
+            boats: number;
+            /** Choices */
+            choices: number;
+            /** Channels */
+            channels: components["schemas"]["FreeChannel"][];
+            /** Course */
+            course: string | null;
+            /** Turn */
+            turn: number | null;
+            /** Fathoms */
+            fathoms: number | null;
+            /** First */
+            first: number | null;
+            /** Signals */
+            signals: boolean;
         };
         /**
          * SoundingsScreen
@@ -8878,6 +8413,18 @@ export interface components {
             number: number;
             /** Text */
             text: string;
+        };
+        /** TwoHalvesOwn */
+        TwoHalvesOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "two_halves";
+            /** Right */
+            right: number;
+            /** Boards */
+            boards: components["schemas"]["OwnBoardView"][];
         };
         /** TwoHalvesScreen */
         TwoHalvesScreen: {
@@ -9001,18 +8548,1091 @@ export interface components {
             right?: string[];
         };
         /**
-         * Papers
-         * @description At own pace: how many have begun and handed in, and the class's time, which began at `since`.
+         * PresetForm
+         * @description Saved under a name that is there already, it takes the other's place.
          */
-        Papers: {
+        PresetForm: {
+            /** Name */
+            name: string;
+            settings: components["schemas"]["Settings"];
+        };
+        /**
+         * PreparedSession
+         * @description How a session that is prepared shall be run instead.
+         */
+        PreparedSession: {
+            /** Of Class */
+            of_class?: number | null;
+            settings: components["schemas"]["Settings"];
+        };
+        /**
+         * AskedNow
+         * @description How many questions were asked on the spot, how many of them the library has, and in which `set` the last is.
+         */
+        AskedNow: {
+            /** Questions */
+            questions: number;
+            /** Kept */
+            kept: number;
+            /** Set */
+            set: number | null;
+        };
+        /**
+         * KeepAsked
+         * @description The questions that were asked on the spot go into the library: to the set that was run (`add`), or as a set of
+         *     their own.
+         */
+        KeepAsked: {
+            /**
+             * Title
+             * @default
+             */
+            title?: string;
+            /**
+             * Add
+             * @default false
+             */
+            add?: boolean;
+        };
+        /**
+         * Ack
+         * @description The command with this id is stored, or refused for the reason in `error`.
+         */
+        Ack: {
+            /** Ack */
+            ack: string;
+            /** @default null */
+            error?: components["schemas"]["ErrorReply"] | null;
+        };
+        /**
+         * ErrorReply
+         * @description `family` is what devices and pages act on: the branch of the tree of refusals.
+         */
+        ErrorReply: {
+            /** Code */
+            code: string;
+            /** Params */
+            params: {
+                [key: string]: string | number | components["schemas"]["Message"];
+            };
+            /** Sentence */
+            sentence: string;
+            /** Family */
+            family: string;
+            /**
+             * Field
+             * @default null
+             */
+            field?: string | null;
+        };
+        /** AddTime */
+        AddTime: {
+            /** Seconds */
+            seconds: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "add_time";
+        };
+        /**
+         * Advance
+         * @description The next sensible thing: open, close, reveal, standings, next item, end.
+         */
+        Advance: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "advance";
+        };
+        /**
+         * AskAgain
+         * @description A new round of the current question, with no answers. The round before stays, to be compared.
+         */
+        AskAgain: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "ask_again";
+        };
+        /**
+         * AskNow
+         * @description A question that was not prepared is asked. `item` has an id of its own; what is right may be said afterwards.
+         */
+        AskNow: {
+            /** Step */
+            step: number;
+            /** Item */
+            item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextEntryItem"] | components["schemas"]["NumericEntryItem"] | components["schemas"]["SliderItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ClassifyItem"] | components["schemas"]["PointItem"] | components["schemas"]["GapFillItem"] | components["schemas"]["OpenResponseItem"] | components["schemas"]["WordCloudItem"] | components["schemas"]["RatingScaleItem"] | components["schemas"]["PointSplitItem"] | components["schemas"]["LetterItem"] | components["schemas"]["PageItem"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "ask_now";
+        };
+        /**
+         * BringBack
+         * @description Undo the last clearing, or the last asking again.
+         */
+        BringBack: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "bring_back";
+        };
+        /**
+         * ClearAnswers
+         * @description The answers to the current question, or to all of them, count no more. The question is asked anew; after all of
+         *     them the session is at its beginning.
+         */
+        ClearAnswers: {
+            /** Step */
+            step: number;
+            /**
+             * Of
+             * @default question
+             * @enum {string}
+             */
+            of?: "question" | "all";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "clear_answers";
+        };
+        /** Close */
+        Close: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "close";
+        };
+        /**
+         * Collect
+         * @description At own pace: every paper is handed in as it is, and nobody begins any more.
+         */
+        Collect: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "collect";
+        };
+        /**
+         * CountAsRight
+         * @description One more answer is right. `part` names what of it, as a remark does, where an answer has several parts.
+         */
+        CountAsRight: {
+            /** Item */
+            item: string;
+            /** Answer */
+            answer: components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"];
+            /**
+             * Part
+             * @default
+             */
+            part?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "count_as_right";
+        };
+        /**
+         * Drop
+         * @description A question counts in no score.
+         */
+        Drop: {
+            /** Item */
+            item: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "drop";
+        };
+        /** End */
+        End: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "end";
+        };
+        /**
+         * Erase
+         * @description The name of this person is gone for good; the answers stay.
+         */
+        Erase: {
+            /** Seat */
+            seat: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "erase";
+        };
+        /**
+         * GiveFathoms
+         * @description So many fathoms more for a team, or less.
+         */
+        GiveFathoms: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "give_fathoms";
+            /** Team */
+            team: number;
+            /** Fathoms */
+            fathoms: number;
+        };
+        /**
+         * GiveFullMarks
+         * @description Whoever was asked this question gets a full mark.
+         */
+        GiveFullMarks: {
+            /** Item */
+            item: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "give_full_marks";
+        };
+        /**
+         * GiveMark
+         * @description A mark by hand; None takes it away again.
+         */
+        GiveMark: {
+            /** Item */
+            item: string;
+            /** Seat */
+            seat: number;
+            /** Mark */
+            mark: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "give_mark";
+        };
+        /**
+         * GivePearls
+         * @description Of the desk: what this team said to a card that was drawn is worth so much. Given again, it is worth that.
+         */
+        GivePearls: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "give_pearls";
+            /** Question */
+            question: string;
+            /** Team */
+            team: number;
+            /**
+             * Pearls
+             * @enum {integer}
+             */
+            pearls: 0 | 1 | 2;
+        };
+        /**
+         * GiveTime
+         * @description At own pace: more time for one paper, or for everybody's: for those who begin later, too.
+         */
+        GiveTime: {
+            /** Seconds */
+            seconds: number;
+            /**
+             * Seat
+             * @default null
+             */
+            seat?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "give_time";
+        };
+        /**
+         * GiveTurn
+         * @description Of the desk: it is this team's turn, from 1.
+         */
+        GiveTurn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "give_turn";
+            /** Team */
+            team: number;
+        };
+        /**
+         * GoTo
+         * @description Go to any item. One that was never shown is opened; one that was is shown as it was left.
+         */
+        GoTo: {
+            /** Step */
+            step: number;
+            /** Item */
+            item: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "go_to";
+        };
+        /**
+         * GroupAlike
+         * @description Entries that are alike stand together, as they are now; or each by itself again.
+         */
+        GroupAlike: {
+            /** Item */
+            item: string;
+            /**
+             * Undo
+             * @default false
+             */
+            undo?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "group_alike";
+        };
+        /**
+         * GuideGame
+         * @description The desk does something in the game that is played.
+         */
+        GuideGame: {
+            /** Guide */
+            guide: components["schemas"]["SayWhoCharted"] | components["schemas"]["GiveFathoms"] | components["schemas"]["GiveTurn"] | components["schemas"]["MoveBoat"] | components["schemas"]["GivePearls"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "guide_game";
+        };
+        /**
+         * HandInFor
+         * @description At own pace: one paper is handed in as it is.
+         */
+        HandInFor: {
+            /** Seat */
+            seat: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "hand_in_for";
+        };
+        /**
+         * HideShare
+         * @description The class is not told how much of it was right, or is again.
+         */
+        HideShare: {
+            /** Hidden */
+            hidden: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "hide_share";
+        };
+        /**
+         * JoinWords
+         * @description A word is counted as another.
+         */
+        JoinWords: {
+            /** Item */
+            item: string;
+            /** Text */
+            text: string;
+            /** Into */
+            into: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "join_words";
+        };
+        /**
+         * KeepApart
+         * @description A word that was merged with others is counted by itself.
+         */
+        KeepApart: {
+            /** Item */
+            item: string;
+            /** Text */
+            text: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "keep_apart";
+        };
+        /**
+         * LiftFog
+         * @description One student sees pictures whole from the start, or as everyone does. Nobody else is told.
+         */
+        LiftFog: {
+            /** Seat */
+            seat: number;
+            /** Lifted */
+            lifted: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "lift_fog";
+        };
+        /**
+         * Lock
+         * @description Nobody new comes in any more, or they may again. Whoever is in comes back at any time.
+         */
+        Lock: {
+            /** Locked */
+            locked: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "lock";
+        };
+        /**
+         * MarkAnew
+         * @description Mark every answer by the rules of today.
+         */
+        MarkAnew: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "mark_anew";
+        };
+        /**
+         * MoveBoat
+         * @description A team's boat goes on by so many bays, or back.
+         */
+        MoveBoat: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "move_boat";
+            /** Team */
+            team: number;
+            /** Bays */
+            bays: number;
+        };
+        /**
+         * NoteDone
+         * @description A student's note has been dealt with.
+         */
+        NoteDone: {
+            /** Note */
+            note: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "note_done";
+        };
+        /**
+         * OpenAgain
+         * @description A session that has ended goes on, where it was.
+         */
+        OpenAgain: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "open_again";
+        };
+        /**
+         * OpenFeedback
+         * @description What is right is told, where that waits for the desk: at own pace to everybody who has handed in.
+         */
+        OpenFeedback: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "open_feedback";
+        };
+        /**
+         * Pause
+         * @description Nothing goes on and every clock stands, for a while or until another day.
+         */
+        Pause: {
+            /**
+             * For Today
+             * @default false
+             */
+            for_today?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "pause";
+        };
+        /**
+         * Release
+         * @description Whoever this is may go on on another device: the next one to say so has the seat.
+         */
+        Release: {
+            /** Seat */
+            seat: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "release";
+        };
+        /**
+         * Remove
+         * @description Take someone out of the session: their answers no longer count.
+         */
+        Remove: {
+            /** Seat */
+            seat: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "remove";
+        };
+        /** Rename */
+        Rename: {
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "rename";
+        };
+        /**
+         * Reopen
+         * @description Take answers again. Those already given stay.
+         */
+        Reopen: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "reopen";
+        };
+        /**
+         * ReopenPaper
+         * @description At own pace: a paper is given back, or all that were not handed in by hand; with so much time at least, where
+         *     there is a limit.
+         */
+        ReopenPaper: {
+            /**
+             * Seat
+             * @default null
+             */
+            seat?: number | null;
+            /**
+             * Seconds
+             * @default 300
+             */
+            seconds?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "reopen_paper";
+        };
+        /**
+         * Restore
+         * @description Undo a removal.
+         */
+        Restore: {
+            /** Seat */
+            seat: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "restore";
+        };
+        /** Resume */
+        Resume: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "resume";
+        };
+        /**
+         * Reveal
+         * @description Show the right answer and why.
+         */
+        Reveal: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "reveal";
+        };
+        /**
+         * SayWhoCharted
+         * @description A sounding is this team's, or (None) nobody's.
+         */
+        SayWhoCharted: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "say_who_charted";
+            /** Question */
+            question: string;
+            /** Team */
+            team: number | null;
+        };
+        /**
+         * SetCurtain
+         * @description Hide the result from the class, or show it.
+         */
+        SetCurtain: {
+            /** Drawn */
+            drawn: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "set_curtain";
+        };
+        /**
+         * SetForm
+         * @description The result of a question is drawn in another form, for everybody.
+         */
+        SetForm: {
+            /** Item */
+            item: string;
+            /**
+             * Form
+             * @enum {string}
+             */
+            form: "bars" | "shares" | "dots" | "words" | "list";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "set_form";
+        };
+        /**
+         * SetKey
+         * @description Says which answer is right, for kinds where that may be set once they have been asked; others count no more.
+         */
+        SetKey: {
+            /** Item */
+            item: string;
+            /** Answer */
+            answer: components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "set_key";
+        };
+        /**
+         * SetWall
+         * @description Walls of this session are shown so from now on.
+         */
+        SetWall: {
+            wall: components["schemas"]["WallSettings"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "set_wall";
+        };
+        /** ShowStandings */
+        ShowStandings: {
+            /** Step */
+            step: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "show_standings";
+        };
+        /**
+         * TakeBack
+         * @description Undo the last correction of a question.
+         */
+        TakeBack: {
+            /** Item */
+            item: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "take_back";
+        };
+        /**
+         * Talk
+         * @description Students talk about the question that is closed, and vote again when the time is over.
+         */
+        Talk: {
+            /** Step */
+            step: number;
+            /**
+             * Seconds
+             * @default 120
+             */
+            seconds?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "talk";
+        };
+        /**
+         * TeacherCommand
+         * @description `page` is made by the page that sends it: each page of an account numbers its own commands.
+         */
+        TeacherCommand: {
+            /** Id */
+            id: string;
+            /** Page */
+            page: string;
+            /** Number */
+            number: number;
+            /** Command */
+            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["AskNow"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["SetForm"] | components["schemas"]["HideShare"] | components["schemas"]["SetWall"] | components["schemas"]["lantern__core__session__commands__Place"] | components["schemas"]["GroupAlike"] | components["schemas"]["JoinWords"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["GuideGame"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
+        };
+        /**
+         * Write
+         * @description A few words to one student, or to everybody; none: what was written before is taken away.
+         */
+        Write: {
+            /** Text */
+            text: string;
+            /**
+             * Seat
+             * @default null
+             */
+            seat?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "write";
+        };
+        /**
+         * DeskEntry
+         * @description `hidden` by the desk; `unread`: it waits to be let through. `group` is the id of the entry that it is grouped
+         *     with, its own for the first of them; empty where it stands alone.
+         */
+        DeskEntry: {
+            /** Id */
+            id: string;
+            /** Text */
+            text: string;
+            /** Count */
+            count: number;
+            /**
+             * Names
+             * @default []
+             */
+            names?: string[];
+            /**
+             * Alike
+             * @default []
+             */
+            alike?: string[];
+            /**
+             * Pinned
+             * @default false
+             */
+            pinned?: boolean;
+            /**
+             * Backed
+             * @default 0
+             */
+            backed?: number;
+            /** Hidden */
+            hidden: boolean;
+            /** Unread */
+            unread: boolean;
+            /** Group */
+            group: string;
+        };
+        /** DeskMessage */
+        DeskMessage: {
+            /** Now */
+            now: number;
+            /** Version */
+            version: string;
+            view: components["schemas"]["DeskView"];
+        };
+        /**
+         * DeskView
+         * @description `waiting_for` is how many of those with more time have not answered the open question yet; who is not said.
+         *
+         *     `board` is how the game stands, where it has one; `game_over`: nothing more can be won in it.
+         *
+         *     At own pace: `holds_up` is the question that most have come to without an answer, where it is more than one;
+         *     `forms` are those that the current result can have. `ends_at` is when the class's time is over.
+         */
+        DeskView: {
+            /** Title */
+            title: string;
+            /** Code */
+            code: string;
+            phase: components["schemas"]["Phase"];
+            /** Step */
+            step: number;
+            /** Curtain */
+            curtain: boolean;
+            settings: components["schemas"]["Settings"];
+            /** Questions */
+            questions: number;
+            /** Run */
+            run: components["schemas"]["RunItem"][];
+            /** Columns */
+            columns: number[];
+            shown: components["schemas"]["Shown"] | null;
+            /** Revealed */
+            revealed: boolean;
+            /** Answered */
+            answered: number;
+            /** Here */
+            here: number;
+            /** Right Share */
+            right_share: number | null;
+            /** Median Took */
+            median_took: number | null;
+            /** People */
+            people: components["schemas"]["Person"][];
+            /** Progress */
+            progress: components["schemas"]["Progress"][];
+            next: components["schemas"]["Move"];
+            /** Previous */
+            previous: string | null;
+            /** Following */
+            following: string | null;
+            /** Allowed */
+            allowed: string[];
+            /** Waiting For */
+            waiting_for: number;
+            /** Taken Out */
+            taken_out: components["schemas"]["OutSeat"][];
+            /**
+             * Stopped
+             * @enum {string}
+             */
+            stopped: "" | "paused" | "today";
+            /** Told */
+            told: boolean;
+            /** Collected */
+            collected: boolean;
             /** Begun */
             begun: number;
             /** Handed In */
             handed_in: number;
+            /** Holds Up */
+            holds_up: string | null;
+            /** Ends At */
+            ends_at: number | null;
+            /** Goes On At */
+            goes_on_at: number | null;
+            word: components["schemas"]["Told"] | null;
+            /** Locked */
+            locked: boolean;
+            suggestion: components["schemas"]["Message"] | null;
+            /** Notes */
+            notes: components["schemas"]["NoteLine"][];
+            /** Forms */
+            forms: ("bars" | "shares" | "dots" | "words" | "list")[];
+            /** Share Hidden */
+            share_hidden: boolean;
+            wall: components["schemas"]["WallSettings"];
+            on_wall: components["schemas"]["DeskWall"] | null;
+            /** Board */
+            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["SeaChestScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
+            /** Game Over */
+            game_over: boolean;
+        };
+        /**
+         * DeskWall
+         * @description What waits to be read comes first; `more` entries are not listed. `kind` is what stands there: texts, or words
+         *     that are counted.
+         */
+        DeskWall: {
+            /** Kind */
+            kind: string;
+            /** Entries */
+            entries: components["schemas"]["DeskEntry"][];
+            /** More */
+            more: number;
+            /** Unread */
+            unread: number;
+        };
+        /**
+         * Move
+         * @enum {string}
+         */
+        Move: "next" | "close" | "reveal" | "standings" | "vote_again" | "resume" | "collect" | "open_feedback" | "ask_now" | "end";
+        /**
+         * NoteLine
+         * @description What a student wrote to the teacher.
+         */
+        NoteLine: {
+            /** Id */
+            id: number;
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+            /** At */
+            at: number;
+            /** Text */
+            text: string;
+        };
+        /**
+         * OutSeat
+         * @description Somebody who was taken out, and can be let in again.
+         */
+        OutSeat: {
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+        };
+        /**
+         * Person
+         * @description A line of the grid.
+         */
+        Person: {
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+            /** Here */
+            here: boolean;
+            /** Fog Lifted */
+            fog_lifted: boolean;
+            /**
+             * Claim
+             * @enum {string}
+             */
+            claim: "" | "held" | "free";
+            /** Panes */
+            panes: (number | string | null)[];
+            /** Points */
+            points: number;
+        };
+        /**
+         * Progress
+         * @description A line of the desk's view at own pace. `answered` and `of` count the questions on a paper; where it goes
+         *     round, `answered` counts answers, and `of` is 0. `at` is an item, where they are since `since`. `stuck`: they could
+         *     do with help. `last` is when they did anything. `right` is the sum of their marks over `marked` answers.
+         *     `panes` has a sign for each question of the session (`pane_sign`).
+         */
+        Progress: {
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+            /** Here */
+            here: boolean;
+            /** Fog Lifted */
+            fog_lifted: boolean;
+            /**
+             * Claim
+             * @enum {string}
+             */
+            claim: "" | "held" | "free";
+            /** At */
+            at: string | null;
             /** Since */
             since: number;
+            /** Last */
+            last: number;
+            /** Answered */
+            answered: number;
+            /** Of */
+            of: number;
+            /** Stuck */
+            stuck: boolean;
+            /** Flagged */
+            flagged: number;
+            /** Right */
+            right: number;
+            /** Marked */
+            marked: number;
+            /** Panes */
+            panes: string;
             /** Deadline */
             deadline: number | null;
+            /** Handed In */
+            handed_in: ("hand" | "time" | "desk" | "end" | "done") | null;
+        };
+        /**
+         * RunItem
+         * @description A line of the run order. `share` is the mean mark, 0..1, once it was asked and is scored.
+         *
+         *     `by` is who wrote it, where that is not the set's owner; `asked_now`: it was not prepared. At own pace `answered`
+         *     and `without` are how many have come to the question and given an answer, or none (yet).
+         */
+        RunItem: {
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Number */
+            number: number | null;
+            /** Title */
+            title: string;
+            /** Status */
+            status: string;
+            /** Share */
+            share: number | null;
+            /** By */
+            by: string;
+            /**
+             * Asked Now
+             * @default false
+             */
+            asked_now?: boolean;
+            /**
+             * Answered
+             * @default 0
+             */
+            answered?: number;
+            /**
+             * Without
+             * @default 0
+             */
+            without?: number;
         };
         /** ScreenMessage */
         ScreenMessage: {
@@ -9021,67 +9641,6 @@ export interface components {
             /** Version */
             version: string;
             view: components["schemas"]["ScreenView"];
-        };
-        /**
-         * ScreenView
-         * @description `standings` are the first places, of half of the people at most, without the last one. In the end `lights` are
-         *     the points of everybody, most first, and nobody's. `right_share` is the mean mark, 0..1, once the class sees what is
-         *     right. Without `named` nobody is named. `game` is what is played, and `board` how it stands.
-         */
-        ScreenView: {
-            /** Title */
-            title: string;
-            /** Code */
-            code: string;
-            phase: components["schemas"]["Phase"];
-            /** Step */
-            step: number;
-            /** Questions */
-            questions: number;
-            shown: components["schemas"]["Shown"] | null;
-            /** Answered */
-            answered: number;
-            /** Right Share */
-            right_share: number | null;
-            /** People */
-            people: number;
-            /** Names */
-            names: string[];
-            /** Standings */
-            standings: components["schemas"]["lantern__core__session__views__Place"][];
-            /**
-             * Named
-             * @default true
-             */
-            named?: boolean;
-            /**
-             * Stopped
-             * @default
-             * @enum {string}
-             */
-            stopped?: "" | "paused" | "today";
-            /**
-             * Locked
-             * @default false
-             */
-            locked?: boolean;
-            /** @default null */
-            papers?: components["schemas"]["Papers"] | null;
-            /**
-             * Lights
-             * @default []
-             */
-            lights?: number[];
-            /**
-             * Game
-             * @default null
-             */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
-            /**
-             * Board
-             * @default null
-             */
-            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["SeaChestScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
         };
         /**
          * RemoteOffer
@@ -9350,524 +9909,6 @@ export interface components {
             token: string;
         };
         /**
-         * BeaconsOwn
-         * @description `team` is the own one. `choices`: out of how many one may choose now. `light` is what one's own answers were
-         *     worth to the team.
-         */
-        BeaconsOwn: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            game: "beacons";
-            /** Length */
-            length: number;
-            team: components["schemas"]["TeamLine"] | null;
-            /** Teams */
-            teams: number;
-            /** Choices */
-            choices: number;
-            /** Light */
-            light: number;
-        };
-        /**
-         * BoathouseOwn
-         * @description `crew` is the own team's, None for who is alone. `choices`: out of how many teams one may choose now. `story` is
-         *     that of the lock that one is at, of the beginning or of the end, `hint` what was bought of it. `left` are the
-         *     lanterns at this lock; `next_hint` is what one more would buy.
-         */
-        BoathouseOwn: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            game: "boathouse";
-            /** Locks */
-            locks: number;
-            /** Opened */
-            opened: number;
-            /** Lanterns */
-            lanterns: number;
-            crew: components["schemas"]["CrewLine"] | null;
-            /** Crews */
-            crews: number;
-            /** Choices */
-            choices: number;
-            /** Story */
-            story: string;
-            /** Hint */
-            hint: string;
-            /** Dials */
-            dials: components["schemas"]["Dial"][];
-            /** Left */
-            left: number;
-            /** Next Hint */
-            next_hint: ("words" | "dial") | null;
-        };
-        /**
-         * Closing
-         * @description What somebody is told in the end: which form of the score, and the teacher's own words.
-         */
-        Closing: {
-            /**
-             * Score
-             * @enum {string}
-             */
-            score: "none" | "marks" | "percent" | "both";
-            /** Words */
-            words: string;
-        };
-        /** CrosswordOwn */
-        CrosswordOwn: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            game: "crossword";
-            /** Rows */
-            rows: number;
-            /** Columns */
-            columns: number;
-            /** To The Left */
-            to_the_left: boolean;
-            /** Right */
-            right: number;
-            /** Words */
-            words: components["schemas"]["OwnSlot"][];
-        };
-        /**
-         * Dial
-         * @description `figure` is empty as long as it does not stand. `given`: nobody of one's own has answered it.
-         */
-        Dial: {
-            /** Figure */
-            figure: string;
-            /** Given */
-            given: boolean;
-        };
-        /**
-         * FreeChannel
-         * @description What can still be chosen of a channel.
-         */
-        FreeChannel: {
-            /** Name */
-            name: string;
-            /** Soundings */
-            soundings: components["schemas"]["FreeSounding"][];
-        };
-        /** FreeSounding */
-        FreeSounding: {
-            /** Question */
-            question: string;
-            /** Fathoms */
-            fathoms: number;
-        };
-        /**
-         * IslandOwn
-         * @description `boat` is the own team's. `choices`: out of how many one may choose now. `may_roll`: it is for one's own team to
-         *     roll. `turn`, `rolled` and `last` as the big screen has them.
-         */
-        IslandOwn: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            game: "island";
-            /** Bays */
-            bays: number;
-            boat: components["schemas"]["BoatView"] | null;
-            /** Boats */
-            boats: number;
-            /** Choices */
-            choices: number;
-            /** May Roll */
-            may_roll: boolean;
-            /** Turn */
-            turn: number | null;
-            /** Rolled */
-            rolled: number | null;
-            last: components["schemas"]["LegView"] | null;
-        };
-        /**
-         * KeepersOwn
-         * @description `each` is the oil for the next right answer. `target` is what one needs, of oil or of answers, to have done.
-         */
-        KeepersOwn: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            game: "keepers";
-            /** Oil */
-            oil: number;
-            /** Earned */
-            earned: number;
-            /** Lens */
-            lens: number;
-            /** Wicks */
-            wicks: number;
-            /** Charts */
-            charts: number;
-            /** Flame */
-            flame: number;
-            /** Answers */
-            answers: number;
-            /** Right */
-            right: number;
-            /** Gusts */
-            gusts: number;
-            /** Each */
-            each: number;
-            /** Target Oil */
-            target_oil: number | null;
-            /** Target Answers */
-            target_answers: number | null;
-            /** Offers */
-            offers: components["schemas"]["Offer"][];
-        };
-        /**
-         * Mine
-         * @description One student's own part. `name` is empty for a guest, who is called by the seat's number.
-         *
-         *     `ask` says which ask `answer`, `mark`, `forgiven` and `gained` belong to, and `number` (of the last command that
-         *     said something to it): what a device says next has a higher one.
-         *
-         *     `needs` are absent where there are none; `left_out` are parts of the current question that are not shown here.
-         *     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
-         *     `description` is the current picture's, for a student who sees pictures without fog. `word` is what the desk wrote
-         *     to this one. `closing` is there once it is over for them; `review`: they may look at what was right. `board` is what
-         *     they see of the game, `moved` the number of the last thing that they did in it.
-         */
-        Mine: {
-            /** Seat */
-            seat: number;
-            /** Name */
-            name: string;
-            /** Fog Lifted */
-            fog_lifted: boolean;
-            /** Description */
-            description: string;
-            /** Ask */
-            ask: string | null;
-            /** Number */
-            number: number;
-            /** Answer */
-            answer: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"]) | null;
-            /** Mark */
-            mark: number | null;
-            /** Forgiven */
-            forgiven: components["schemas"]["Remark"][];
-            /** Gained */
-            gained: number | null;
-            /** Bonus */
-            bonus: number | null;
-            /** For Run */
-            for_run: number | null;
-            /** Points */
-            points: number | null;
-            /** Place */
-            place: number | null;
-            /** People */
-            people: number;
-            /** Right */
-            right: number;
-            /** Scored */
-            scored: number;
-            /** @default null */
-            paper?: components["schemas"]["MyPaper"] | null;
-            /** @default null */
-            needs?: components["schemas"]["Needs"] | null;
-            /**
-             * Left Out
-             * @default []
-             */
-            left_out?: string[];
-            /** @default null */
-            word?: components["schemas"]["Told"] | null;
-            /** @default null */
-            closing?: components["schemas"]["Closing"] | null;
-            /**
-             * Review
-             * @default false
-             */
-            review?: boolean;
-            /** @default null */
-            notes?: components["schemas"]["MyNotes"] | null;
-            /** @default null */
-            backed?: components["schemas"]["MyVoices"] | null;
-            /**
-             * Board
-             * @default null
-             */
-            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["IslandOwn"] | components["schemas"]["SeaChestOwn"] | components["schemas"]["BoathouseOwn"] | components["schemas"]["CrosswordOwn"] | components["schemas"]["TwoHalvesOwn"] | components["schemas"]["ShuttersOwn"] | components["schemas"]["SortTheCatchOwn"]) | null;
-            /**
-             * Moved
-             * @default 0
-             */
-            moved?: number;
-        };
-        /**
-         * MyNotes
-         * @description Of one's own notes to the teacher: how many are not done yet, and the number of the last.
-         */
-        MyNotes: {
-            /** Open */
-            open: number;
-            /** Number */
-            number: number;
-        };
-        /**
-         * MyPaper
-         * @description One student's paper. `pages` are those of its `items` that ask nothing, `answered` those that have an answer,
-         *     `flagged` those to come back to; `at` is where they are. `reached_at` is when they came there first, and `due` when
-         *     the time of that question is over, where it has one. `went` is the highest number of a going or a flag. Where it
-         *     `goes_round` there is no last item: `following` is the one to go to next, once this was answered.
-         */
-        MyPaper: {
-            /** Items */
-            items: string[];
-            /** Pages */
-            pages: string[];
-            /** At */
-            at: string;
-            /** Answered */
-            answered: string[];
-            /** Flagged */
-            flagged: string[];
-            /** Began At */
-            began_at: number;
-            /** Deadline */
-            deadline: number | null;
-            /** Reached At */
-            reached_at: number;
-            /** Due */
-            due: number | null;
-            /** Went */
-            went: number;
-            /** Handed In */
-            handed_in: ("hand" | "time" | "desk" | "end" | "done") | null;
-            /**
-             * Goes Round
-             * @default false
-             */
-            goes_round?: boolean;
-            /**
-             * Following
-             * @default null
-             */
-            following?: string | null;
-        };
-        /**
-         * MyVoices
-         * @description The entries of the wall that one backs, and the number of the last command about them.
-         */
-        MyVoices: {
-            /** Entries */
-            entries: string[];
-            /** Number */
-            number: number;
-        };
-        /**
-         * Offer
-         * @description Something that can be bought: what it costs, and whether there is enough oil, and use for it.
-         */
-        Offer: {
-            /**
-             * What
-             * @enum {string}
-             */
-            what: "lens" | "wick" | "chart" | "gust";
-            /** Price */
-            price: number;
-            /** Can */
-            can: boolean;
-        };
-        /**
-         * OwnBoardView
-         * @description What was `found`, and what went `wrong` with the last try, if it did.
-         */
-        OwnBoardView: {
-            /** Question */
-            question: string;
-            /** Pairs */
-            pairs: number;
-            /** Found */
-            found: components["schemas"]["Parts"][];
-            wrong: components["schemas"]["Parts"] | null;
-            /** Missed */
-            missed: number;
-        };
-        /**
-         * OwnSlot
-         * @description `state`: not answered, right, or missed. `together`: somebody else has it right.
-         */
-        OwnSlot: {
-            /** Question */
-            question: string;
-            /** Number */
-            number: number;
-            /** Row */
-            row: number;
-            /** Column */
-            column: number;
-            /** Down */
-            down: boolean;
-            /** Length */
-            length: number;
-            /**
-             * Letters
-             * @default []
-             */
-            letters?: string[];
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "open" | "right" | "missed" | "together";
-        };
-        /**
-         * Parts
-         * @description A left and a right part that were put together.
-         */
-        Parts: {
-            /** Left */
-            left: string;
-            /** Right */
-            right: string;
-        };
-        /**
-         * Remark
-         * @description Why an answer, or one part of it, counts or does not. `code` is stable, `sentence` is for people.
-         *
-         *     `part` names the part, as "Gap 2", where an answer has several. `meant` is the spelling that `given` was taken for,
-         *     `forgave` what that took no notice of.
-         */
-        Remark: {
-            /**
-             * Code
-             * @enum {string}
-             */
-            code: "as_accepted" | "forgiven" | "counts_here" | "another_word" | "not_accepted" | "number" | "unreadable";
-            /** Counts */
-            counts: boolean;
-            /** Given */
-            given: string;
-            /**
-             * Meant
-             * @default
-             */
-            meant?: string;
-            /**
-             * Part
-             * @default
-             */
-            part?: string;
-            /**
-             * Forgave
-             * @default []
-             */
-            forgave?: ("capitals" | "accents" | "articles" | "punctuation" | "typos" | "plural")[];
-            /** Sentence */
-            sentence: string;
-        };
-        /**
-         * SeaChestOwn
-         * @description `team` is one's own. `choices`: out of how many one may choose now. `may_draw`: it is for one's own team to
-         *     draw.
-         */
-        SeaChestOwn: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            game: "sea_chest";
-            /** Left */
-            left: number;
-            team: components["schemas"]["ChestTeam"] | null;
-            /** Teams */
-            teams: number;
-            /** Choices */
-            choices: number;
-            /** May Draw */
-            may_draw: boolean;
-            /** Turn */
-            turn: number | null;
-        };
-        /**
-         * ShutteredView
-         * @description `places` are all places of a board: the id of the part where it is open, empty where it is shut. `opened` are the
-         *     places, from 0, that were opened and do not stay so.
-         */
-        ShutteredView: {
-            /** Question */
-            question: string;
-            /** Pairs */
-            pairs: number;
-            /** Places */
-            places: string[];
-            /** Opened */
-            opened: number[];
-            /** Found */
-            found: number;
-            /** Missed */
-            missed: number;
-        };
-        /** ShuttersOwn */
-        ShuttersOwn: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            game: "shutters";
-            /** Right */
-            right: number;
-            /** Spoken */
-            spoken: boolean;
-            /** Boards */
-            boards: components["schemas"]["ShutteredView"][];
-        };
-        /** SortTheCatchOwn */
-        SortTheCatchOwn: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            game: "sort_the_catch";
-            /** Right */
-            right: number;
-            /** Boards */
-            boards: components["schemas"]["OwnBoardView"][];
-        };
-        /**
-         * SoundingsOwn
-         * @description `boat` is the own team. `choices`: out of how many one may choose now. `channels` are there for the team that
-         *     chooses; `course` is what it has chosen. `turn`, `first` and `signals` as the big screen has them.
-         */
-        SoundingsOwn: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            game: "soundings";
-            boat: components["schemas"]["BoatLine"] | null;
-            /** Boats */
-            boats: number;
-            /** Choices */
-            choices: number;
-            /** Channels */
-            channels: components["schemas"]["FreeChannel"][];
-            /** Course */
-            course: string | null;
-            /** Turn */
-            turn: number | null;
-            /** Fathoms */
-            fathoms: number | null;
-            /** First */
-            first: number | null;
-            /** Signals */
-            signals: boolean;
-        };
-        /**
          * StudentMessage
          * @description `mine` is absent where the student's own part is as it was.
          */
@@ -9925,18 +9966,6 @@ export interface components {
              * @default null
              */
             game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
-        };
-        /** TwoHalvesOwn */
-        TwoHalvesOwn: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            game: "two_halves";
-            /** Right */
-            right: number;
-            /** Boards */
-            boards: components["schemas"]["OwnBoardView"][];
         };
         /**
          * Work
@@ -12901,6 +12930,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Planned"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_glimpse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Plan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Glimpse"];
                 };
             };
         };

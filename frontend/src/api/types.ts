@@ -42,6 +42,7 @@ export type Settings = Required<Schemas['Settings']> & {
 export type RunOffer = Schemas['RunOffer']
 export type PresetInfo = Schemas['PresetInfo']
 export type Planned = Schemas['Planned']
+export type Glimpse = { screen: ScreenView; shown: Shown | null; mine: Mine }
 export type GameName = GameChosen['game']
 export type GameOf<N extends GameName> = Extract<GameChosen, { game: N }>
 /** What the room sees of a game with a board, and what one player sees. */

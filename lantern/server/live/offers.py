@@ -10,14 +10,16 @@ from lantern.core.games import GAMES, board_game_of
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item
+from lantern.core.session.glimpse import Glimpse, glimpse
 from lantern.core.session.manners import MANNERS, SWITCHES, Planned, misfit, planned, settings_for, settings_for_game
-from lantern.core.session.settings import Manner, Settings
+from lantern.core.session.settings import Manner, Settings, Timing
 from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.errors import BadForm
 from lantern.server.classes.models import SchoolClass
 from lantern.server.library.models import QuestionSet
 from lantern.server.library.queries import content_of
+from lantern.server.live.clock import now_ms
 from lantern.server.live.models import LiveSession, Preset
 from lantern.server.live.schemas import GameOffer, PresetInfo, RunOffer, Switched, TopicCount, Unprepared
 
@@ -63,6 +65,13 @@ def preset_info(preset: Preset) -> PresetInfo:
 
 def plan_of(teacher: Teacher, question_set: QuestionSet, settings: Settings, of_class: int | None) -> Planned:
     return planned(content_of(question_set).items, settings, usual_pace(teacher, of_class))
+
+
+def glimpse_of(question_set: QuestionSet, settings: Settings) -> Glimpse:
+    """Raises BadForm for what cannot be run so."""
+    anybody = settings.model_copy(update={"known": "nickname", "time": Timing(of="none")})
+    check_settings(question_set, anybody, None)
+    return glimpse(content_of(question_set), anybody, now_ms())
 
 
 def usual_pace(teacher: Teacher, of_class: int | None) -> float | None:

@@ -12,6 +12,7 @@ from ninja import Query, Router, Status
 from ninja.security import HttpBearer
 
 from lantern.core.classes.made_names import Language
+from lantern.core.session.glimpse import Glimpse
 from lantern.core.session.manners import Planned
 from lantern.core.session.review import reviewed
 from lantern.server.accounts.requests import TeacherRequest, owned
@@ -29,7 +30,7 @@ from lantern.server.live.faults import Fault, fault_of
 from lantern.server.live.hub import hub, raise_refusal
 from lantern.server.live.logins import Login, login_of
 from lantern.server.live.models import Preset, Remote
-from lantern.server.live.offers import plan_of, preset_info, run_offer, unprepared_offer
+from lantern.server.live.offers import glimpse_of, plan_of, preset_info, run_offer, unprepared_offer
 from lantern.server.live.private_media import remember_seat
 from lantern.server.live.queries import (
     asked_now_info,
@@ -144,6 +145,12 @@ def read_unprepared(request: TeacherRequest) -> Unprepared:
 def plan(request: TeacherRequest, form: Plan) -> Planned:
     """What a session would be, run so; nothing is kept."""
     return plan_of(request.auth, own_set(request.auth, form.set), form.settings, form.of_class)
+
+
+@router.post("/glimpse", response=Glimpse, auth=teacher)
+def glimpse(request: TeacherRequest, form: Plan) -> Glimpse:
+    """A game on this set as it begins, on the big screen and on a device; nothing is kept."""
+    return glimpse_of(own_set(request.auth, form.set), form.settings)
 
 
 @router.put("/presets", response=PresetInfo, auth=teacher)

@@ -138,7 +138,13 @@ const prepare = (): Promise<void> =>
         <span class="text-slate">{{ extent }}</span>
       </p>
       <div class="my-3 divide-y divide-rule border-y border-rule">
-        <WhatIsPlayed v-model="settings" :offer="offer" :plan="plan" :problem="problemAt('game')" />
+        <WhatIsPlayed
+          v-model="settings"
+          :set="set"
+          :offer="offer"
+          :plan="plan"
+          :problem="problemAt('game')"
+        />
         <WhoTakesPart v-model:of-class="ofClass" v-model:known="settings.known" />
         <details>
           <summary class="min-h-11 cursor-pointer py-2.5 font-bold">What is asked</summary>

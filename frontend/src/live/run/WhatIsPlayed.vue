@@ -1,14 +1,15 @@
 <script setup lang="ts">
 /** What is played with the set: a game, or nothing; and which of its questions count in it. */
 import { RadioGroup, RadioGroupDescription, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import type { GameName, Planned, RunOffer, Settings } from '@/api/types'
 import { counted } from '@/composables/format'
 import { viewsOf } from '@/games/registry'
 import GameRules from '@/games/shared/GameRules.vue'
+import UiButton from '@/ui/UiButton.vue'
 import { playedAs, playing } from './chosen'
 
-const props = defineProps<{ offer: RunOffer; plan: Planned | null; problem?: string }>()
+const props = defineProps<{ set: number; offer: RunOffer; plan: Planned | null; problem?: string }>()
 const settings = defineModel<Settings>({ required: true })
 
 const choices = computed(() =>
@@ -27,6 +28,15 @@ const choices = computed(() =>
       return { game: game as GameName, label, hint, fits: fitOf(count, pairs), none: !count }
     }),
 )
+
+/** Pictures of each game with what this set holds, where somebody wants to see them. */
+const GamePreview = defineAsyncComponent(() => import('./GamePreview.vue'))
+const looks = ref(false)
+const fitting = computed(() =>
+  choices.value.flatMap((one) => (one.game && !one.none ? [{ ...one, game: one.game }] : [])),
+)
+const settingsOf = (game: GameName): Settings =>
+  game === played.value ? settings.value : playing(props.offer, settings.value, game)
 
 /** How much of this set counts in a game, in pairs where these are what it plays. */
 function fitOf(count: number, pairs: number | null): string {
@@ -80,6 +90,20 @@ const unplayed = computed(() =>
         </RadioGroupOption>
       </div>
     </RadioGroup>
+    <UiButton v-if="!looks" size="small" class="mt-1" @click="looks = true">See each with this set…</UiButton>
+    <div v-else class="mt-2 space-y-4 border-y border-rule py-3">
+      <figure v-for="one in fitting" :key="one.game">
+        <figcaption class="mb-1 flex items-baseline gap-3">
+          <b>{{ one.label }}</b>
+          <UiButton v-if="one.game !== played" look="quiet" size="small" @click="played = one.game"
+            >Play this<span class="sr-only">: {{ one.label }}</span></UiButton
+          >
+          <span v-else class="text-[15px] text-slate">chosen</span>
+        </figcaption>
+        <GamePreview :set="set" :settings="settingsOf(one.game)" :label="one.label" />
+      </figure>
+      <UiButton look="quiet" size="small" @click="looks = false">Close the pictures</UiButton>
+    </div>
     <p v-if="problem" role="alert" class="mt-1 text-wrong">{{ problem }}</p>
     <template v-if="played">
       <div class="mt-1">
