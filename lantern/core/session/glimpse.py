@@ -29,7 +29,8 @@ class Glimpse(Value):
 
 
 def glimpse(content: SetContent, settings: Settings, now: Milliseconds) -> Glimpse:
-    """`settings` are those of a session that could be run with this set. There is no clock, and names are numbers that nobody is shown."""
+    """`settings` are those of a session that could be run with this set. There is no clock, and names are numbers that
+    nobody is shown."""
     plain = {"known": "nickname", "names_on_screen": False, "close_when_all_answered": False, "time": Timing(of="none")}
     state, numbers = new_session(content, settings.model_copy(update=plain), "a glimpse"), count(1)
 
