@@ -5680,7 +5680,7 @@ export interface components {
              *       "run_bonus": false
              *     }
              */
-            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"];
+            game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["WordSearchSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"];
         };
         /**
          * ShuttersSettings
@@ -5817,6 +5817,23 @@ export interface components {
              * @default false
              */
             backing?: boolean;
+        };
+        /**
+         * WordSearchSettings
+         * @description `directions`: to the right and down; with slopes; backwards, too.
+         */
+        WordSearchSettings: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "word_search";
+            /**
+             * Directions
+             * @default slopes
+             * @enum {string}
+             */
+            directions?: "straight" | "slopes" | "backwards";
         };
         /**
          * NewSession
@@ -6312,6 +6329,16 @@ export interface components {
             merged: string[];
         };
         /**
+         * Clue
+         * @description A part that is the clue of a hidden word, and how many letters that has.
+         */
+        Clue: {
+            /** Part */
+            part: string;
+            /** Letters */
+            letters: number;
+        };
+        /**
          * CrewLine
          * @description A team, by its number from 1: how many locks it has opened, and the lanterns that it has for them.
          */
@@ -6396,6 +6423,15 @@ export interface components {
             after: string;
             /** Count */
             count: number;
+        };
+        /**
+         * FoundWord
+         * @description The parts that belong together by it, and its cells.
+         */
+        FoundWord: {
+            pair: components["schemas"]["Parts"];
+            /** Cells */
+            cells: number[];
         };
         /**
          * FreeChannel
@@ -6750,7 +6786,7 @@ export interface components {
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["IslandOwn"] | components["schemas"]["SeaChestOwn"] | components["schemas"]["BoathouseOwn"] | components["schemas"]["CrosswordOwn"] | components["schemas"]["TwoHalvesOwn"] | components["schemas"]["ShuttersOwn"] | components["schemas"]["SortTheCatchOwn"]) | null;
+            board?: (components["schemas"]["BeaconsOwn"] | components["schemas"]["KeepersOwn"] | components["schemas"]["SoundingsOwn"] | components["schemas"]["IslandOwn"] | components["schemas"]["SeaChestOwn"] | components["schemas"]["BoathouseOwn"] | components["schemas"]["CrosswordOwn"] | components["schemas"]["WordSearchOwn"] | components["schemas"]["TwoHalvesOwn"] | components["schemas"]["ShuttersOwn"] | components["schemas"]["SortTheCatchOwn"]) | null;
             /**
              * Moved
              * @default 0
@@ -8009,12 +8045,12 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["WordSearchSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
             /**
              * Board
              * @default null
              */
-            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["SeaChestScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
+            board?: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["SeaChestScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["WordSearchScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
         };
         /**
          * SeaChestOwn
@@ -8066,6 +8102,29 @@ export interface components {
             card: string | null;
             /** Open */
             open: boolean;
+        };
+        /**
+         * SearchView
+         * @description `letters` row by row, `side` to a row. `clues` are those of words that were not found. `missed` is how often
+         *     something else was marked.
+         */
+        SearchView: {
+            /** Question */
+            question: string;
+            /** Pairs */
+            pairs: number;
+            /** Side */
+            side: number;
+            /** To The Left */
+            to_the_left: boolean;
+            /** Letters */
+            letters: string[];
+            /** Found */
+            found: components["schemas"]["FoundWord"][];
+            /** Clues */
+            clues: components["schemas"]["Clue"][];
+            /** Missed */
+            missed: number;
         };
         /**
          * Shown
@@ -8546,6 +8605,30 @@ export interface components {
              * @default []
              */
             right?: string[];
+        };
+        /** WordSearchOwn */
+        WordSearchOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "word_search";
+            /** Right */
+            right: number;
+            /** Boards */
+            boards: components["schemas"]["SearchView"][];
+        };
+        /** WordSearchScreen */
+        WordSearchScreen: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            game: "word_search";
+            /** Players */
+            players: number;
+            /** Boards */
+            boards: components["schemas"]["BoardLine"][];
         };
         /**
          * PresetForm
@@ -9477,7 +9560,7 @@ export interface components {
             wall: components["schemas"]["WallSettings"];
             on_wall: components["schemas"]["DeskWall"] | null;
             /** Board */
-            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["SeaChestScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
+            board: (components["schemas"]["BeaconsScreen"] | components["schemas"]["KeepersScreen"] | components["schemas"]["SoundingsScreen"] | components["schemas"]["IslandScreen"] | components["schemas"]["SeaChestScreen"] | components["schemas"]["BoathouseScreen"] | components["schemas"]["CrosswordScreen"] | components["schemas"]["WordSearchScreen"] | components["schemas"]["TwoHalvesScreen"] | components["schemas"]["ShuttersScreen"] | components["schemas"]["SortTheCatchScreen"]) | null;
             /** Game Over */
             game_over: boolean;
         };
@@ -9965,7 +10048,7 @@ export interface components {
              * Game
              * @default null
              */
-            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
+            game?: (components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["WordSearchSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"]) | null;
         };
         /**
          * Work
@@ -10145,6 +10228,23 @@ export interface components {
             team: number;
         };
         /**
+         * MarkLetters
+         * @description The letters from one cell to another, each by its number from the first of the first row.
+         */
+        MarkLetters: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            move: "mark_letters";
+            /** Question */
+            question: string;
+            /** Start */
+            start: number;
+            /** End */
+            end: number;
+        };
+        /**
          * Moving
          * @description To do something in the game that is no answer.
          */
@@ -10155,7 +10255,7 @@ export interface components {
              */
             do: "move";
             /** Move */
-            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"] | components["schemas"]["Choose"] | components["schemas"]["Signal"] | components["schemas"]["Roll"] | components["schemas"]["Draw"] | components["schemas"]["TakeHint"] | components["schemas"]["TryPair"] | components["schemas"]["OpenShutter"];
+            move: components["schemas"]["JoinTeam"] | components["schemas"]["Buy"] | components["schemas"]["Choose"] | components["schemas"]["Signal"] | components["schemas"]["Roll"] | components["schemas"]["Draw"] | components["schemas"]["TakeHint"] | components["schemas"]["MarkLetters"] | components["schemas"]["TryPair"] | components["schemas"]["OpenShutter"];
         };
         /**
          * Noting

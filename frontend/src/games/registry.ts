@@ -12,6 +12,7 @@ import { shutters } from './shutters'
 import { sortTheCatch } from './sortTheCatch'
 import { soundings } from './soundings'
 import { twoHalves } from './twoHalves'
+import { wordSearch } from './wordSearch'
 
 export const games: { [N in GameName]: GameViews<N> } = {
   points,
@@ -22,6 +23,7 @@ export const games: { [N in GameName]: GameViews<N> } = {
   sea_chest: seaChest,
   boathouse,
   crossword,
+  word_search: wordSearch,
   two_halves: twoHalves,
   shutters,
   sort_the_catch: sortTheCatch,

@@ -16,6 +16,7 @@ from lantern.core.games import (
     sort_the_catch,
     soundings,
     two_halves,
+    word_search,
 )
 from lantern.core.games.contract import (
     NOTHING,
@@ -46,6 +47,7 @@ GAMES: tuple[Game[Any], ...] = (
     sea_chest.GAME,
     boathouse.GAME,
     crossword.GAME,
+    word_search.GAME,
     two_halves.GAME,
     shutters.GAME,
     sort_the_catch.GAME,

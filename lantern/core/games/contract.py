@@ -175,6 +175,10 @@ class Game(ABC, Generic[Chosen]):
         lies nowhere is not asked."""
         return None
 
+    def takes(self, left: str, right: str) -> bool:
+        """Where it plays pairs: whether it has a use for one of these two texts."""
+        return True
+
     def gain(self, chosen: Chosen, play: Play) -> Gain:
         """What this answer earns."""
         return NOTHING

@@ -4,7 +4,7 @@ What a kind is made of and what it can be made of stand in the kind itself (`sub
 `of_groups`): nothing here knows any kind.
 """
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import replace
 from random import Random
 from typing import Literal, NamedTuple
@@ -65,6 +65,10 @@ def possible(items: Sequence[Item], direction: Direction, new_id: NewId) -> list
     return [Possible(kind=name, count=count) for name, count in counts.items() if count]
 
 
+Takes = Callable[[str, str], bool]
+"""Whether there is a use for a pair of these two texts."""
+
+
 class Boards(NamedTuple):
     """What a game of pairs plays: those of the items that it can play as they are, and what others were made into.
     `used` are the ids of all of which something is in it."""
@@ -73,23 +77,31 @@ class Boards(NamedTuple):
     used: frozenset[str]
 
 
-def boards_of(items: Sequence[Item], into: str, new_id: NewId) -> Boards:
+def boards_of(items: Sequence[Item], into: str, new_id: NewId, takes: Takes = lambda *_: True) -> Boards:
     """`items` as boards of one kind: in their order, and what was made of others after them.
 
-    A pair is taken once, and only if both of its sides are short enough to be looked over.
+    A pair is taken once, and only if both of its sides are short enough to be looked over, and the game `takes` it.
     """
     target = kind_named(into)
-    kept = {item.id: item for item in items if kind_of(item) is target and target.is_board(item)}
+    kept = {
+        item.id: item
+        for item in items
+        if kind_of(item) is target and target.is_board(item) and all(takes(*map(plain, pair)) for pair in _pairs(item))
+    }
     found: dict[tuple[str, str], tuple[str, tuple[str, str]]] = {}
     for item in items:
-        for left, right in kind_of(item).substance(item).pairs if item.id not in kept else ():
+        for left, right in _pairs(item) if item.id not in kept else ():
             sides = plain(left), plain(right)
-            if all(0 < len(side) <= MOST_LETTERS for side in sides):
+            if all(0 < len(side) <= MOST_LETTERS for side in sides) and takes(*sides):
                 found.setdefault(sides, (item.id, (left, right)))
     fields = target.boards_of([pair for _, pair in found.values()], new_id) if len(found) >= FEWEST_PAIRS else []
     made = [_board(target, one, new_id) for one in fields]
     used = kept.keys() | ({id_ for id_, _ in found.values()} if made else set())
     return Boards((*kept.values(), *made), frozenset(used))
+
+
+def _pairs(item: Item) -> Sequence[tuple[str, str]]:
+    return kind_of(item).substance(item).pairs
 
 
 def _board(target: Kind, fields: dict[str, object], new_id: NewId) -> Item:  # type: ignore[type-arg]

@@ -68,7 +68,8 @@ def _on_boards(items: Sequence[Item], settings: Settings, seed: str) -> Boards:
     """What the game makes of these. Ids are drawn, so that none tells what belongs to another."""
     rng = Random(f"{seed}:boards")
     counted = [item for item in items if why_unplayed(item, settings) is None]
-    return boards_of(counted, game_of(settings.game).plays, lambda: f"b{rng.getrandbits(64):016x}")
+    game = game_of(settings.game)
+    return boards_of(counted, game.plays, lambda: f"b{rng.getrandbits(64):016x}", game.takes)
 
 
 def asks_only_played(settings: Settings) -> bool:

@@ -7,7 +7,7 @@ import PlacesBeside from './PlacesBeside.vue'
 import { boardSaid, finishedSaid } from '../shared/pairs/said'
 
 const props = defineProps<{
-  board: BoardOf<'two_halves' | 'shutters' | 'sort_the_catch'>
+  board: BoardOf<'two_halves' | 'shutters' | 'sort_the_catch' | 'word_search'>
   at: BoardMoment
   view: ScreenView
 }>()

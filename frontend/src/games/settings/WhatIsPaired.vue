@@ -6,7 +6,7 @@ import { counted } from '@/composables/format'
 
 defineOptions({ inheritAttrs: false })
 defineModel<GameChosen>({ required: true })
-const props = defineProps<{ plan: Planned | null }>()
+const props = defineProps<{ plan: Planned | null; counts?: string }>()
 const said = computed(() => {
   const { pairs, played } = props.plan ?? {}
   if (!pairs || !played) return ''
@@ -16,5 +16,5 @@ const said = computed(() => {
 </script>
 
 <template>
-  <p class="py-2">{{ said }} What is tried first is the answer, and counts in reports.</p>
+  <p class="py-2">{{ said }} {{ counts ?? 'What is tried first is the answer, and counts in reports.' }}</p>
 </template>

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import type { GameOf, Planned } from '@/api/types'
+import { smallField } from '@/ui/recipes'
+import WhatIsPaired from '../settings/WhatIsPaired.vue'
+
+defineOptions({ inheritAttrs: false })
+defineProps<{ plan?: Planned | null }>()
+const game = defineModel<GameOf<'word_search'>>({ required: true })
+const WAYS = [
+  ['straight', 'across and down'],
+  ['slopes', 'across, down and on slopes'],
+  ['backwards', 'in every direction, backwards too'],
+] as const
+</script>
+
+<template>
+  <div class="space-y-3 py-2">
+    <label class="flex flex-wrap items-center gap-2"
+      ><span class="font-bold">Words run</span>
+      <select v-model="game.directions" :class="smallField">
+        <option v-for="[value, words] in WAYS" :key="value" :value="value">{{ words }}</option>
+      </select>
+    </label>
+    <WhatIsPaired
+      v-model="game"
+      :plan="plan ?? null"
+      counts="What is found is right, and counts in reports."
+    />
+  </div>
+</template>

@@ -1,0 +1,16 @@
+export default {
+  name: 'Word search',
+  hidden: 'Words lie hidden among letters. Below stands a clue for each.',
+  touch: 'Touch the first letter of a word, then its last one.',
+  costs_nothing: 'Marking something else costs nothing. Take your time.',
+  wins: 'First is who found the most.',
+  grid: 'Letters',
+  letter_at: '{letter}, row {row}, column {column}',
+  clues: 'Still hidden',
+  found: 'Found',
+  it_is: '{word}: found.',
+  no_word: '{letters} is not one of the words.',
+  no_line: 'A word runs straight: across, down or on a slope.',
+  from_here: 'From {letter} on. Touch the last letter.',
+  n_found: { one: '{n} word found', other: '{n} words found' },
+} as const

@@ -1,0 +1,19 @@
+import type { Words } from '@/words'
+import type en from './en'
+
+export default {
+  name: 'Mots mêlés',
+  hidden: 'Des mots sont cachés parmi les lettres. En dessous, un indice pour chacun.',
+  touch: 'Touche la première lettre d’un mot, puis la dernière.',
+  costs_nothing: 'Marquer autre chose ne coûte rien. Prends ton temps.',
+  wins: 'En tête : qui en a trouvé le plus.',
+  grid: 'Lettres',
+  letter_at: '{letter}, ligne {row}, colonne {column}',
+  clues: 'Encore cachés',
+  found: 'Trouvés',
+  it_is: '{word} : trouvé.',
+  no_word: '{letters} n’est pas un des mots.',
+  no_line: 'Un mot suit une ligne droite : horizontale, verticale ou en diagonale.',
+  from_here: 'À partir de {letter}. Touche la dernière lettre.',
+  n_found: { one: '{n} mot trouvé', many: '{n} mots trouvés', other: '{n} mots trouvés' },
+} satisfies Words<typeof en>
