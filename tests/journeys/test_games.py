@@ -1,7 +1,9 @@
 """Games on a set, from the choice to the end, on desk, big screen and phone; the server is killed in the middle."""
 
 import pytest
+from selenium.webdriver.common.keys import Keys
 
+from lantern.core.games.word_search import cells_between
 from tests.builders import choice
 from tests.journeys.pages import join_as, pick, sign_in, use_session_of, wait_gone
 from tests.journeys.test_access import check
@@ -526,6 +528,22 @@ def test_shutters_and_the_catch_are_played_at_ones_own_pace(harbour):
         wait_gone(phone, f"{hook} does not")
     wait_for(phone, "Part right: ⅔")
     assert end(session, "2 right at the first try") == pytest.approx(2 / 3)
+
+    # A word is marked by its ends; by keyboard, too.
+    session = begin("word_search")
+    wait_for(phone, "0 of 3 found")
+    check(phone, "phone: a word search", (PHONE,))
+    board = SeatClient(server.url, teacher.view(session)["code"], "Bo").told["mine"]["board"]["boards"][0]
+    side = board["side"]
+    for word in (left for left, _ in TIDES):
+        lines = (cells_between(side, one, other) for one in range(side**2) for other in range(side**2))
+        line = next(line for line in lines if "".join(board["letters"][cell] for cell in line) == word.upper())
+        cell = find(phone, f"[data-cell='{line[0]}']")
+        cell.send_keys(Keys.ENTER)
+        phone.find_element("css selector", f"[data-cell='{line[-1]}']").click()
+        wait_for(phone, f"Found: {word.upper()}." if word != TIDES[-1][0] else "Right")
+    wait_for(screen, "Fen")
+    assert end(session, "3 words found") == 1
 
 
 def test_boats_go_round_the_island_by_what_teams_roll_and_know(evening):

@@ -42,6 +42,8 @@ def test_what_can_be_played_is_offered_with_the_settings_that_fit(teacher, knots
         ("sea_chest", "led"),
         ("boathouse", "own_pace"),
         ("crossword", "own_pace"),
+        ("word_search", "led"),
+        ("word_search", "own_pace"),
         ("two_halves", "led"),
         ("two_halves", "own_pace"),
         ("shutters", "led"),
@@ -131,6 +133,7 @@ PLAYED = {
     "sea_chest": {"game": {"game": "sea_chest", "teams": 2, "made": "drawn"}, "close_when_all_answered": False},
     "boathouse": {**OWN, "game": {"game": "boathouse", "made": "drawn", "teams": 2}},
     "crossword": {**OWN, "game": {"game": "crossword", "together": True}},
+    "word_search": {**OWN, "game": {"game": "word_search"}},
     "two_halves": {**OWN, "game": {"game": "two_halves"}},
     "shutters": {"game": {"game": "shutters"}, "close_when_all_answered": False},
     "sort_the_catch": {**OWN, "game": {"game": "sort_the_catch"}},
@@ -160,6 +163,8 @@ class Evening:
         item = student.told["view"]["shown"]["item"]
         if item["kind"] == "choice":
             student.answer(letter)
+        elif self.settings["game"]["game"] == "word_search":
+            self.move(student, move="mark_letters", question=item["id"], start=0, end=2)
         elif self.settings["game"]["game"] == "shutters":
             for place in (0, 1, 2):
                 self.move(student, move="open_shutter", question=item["id"], place=place)

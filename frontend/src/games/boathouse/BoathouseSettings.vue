@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { GameOf, Planned, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import HowTeamsAreMade from '../settings/HowTeamsAreMade.vue'
+import { numberIn, useMinutes } from '../settings/minutes'
 import StoryByHand from './StoryByHand.vue'
 
 defineOptions({ inheritAttrs: false })
@@ -13,21 +14,7 @@ const ALONE = [['alone', 'none: everybody alone']] as const
 const MOST_TEAMS = 20
 const MOST_LOCKS = 12
 
-const minutes = computed(() =>
-  settings.value.time.of === 'whole' ? Math.round(settings.value.time.whole / 60) : null,
-)
-function numberIn(event: Event, most: number): number | null {
-  const field = event.target as HTMLInputElement
-  const wanted = Math.round(Number(field.value))
-  return field.value && Number.isFinite(wanted) ? Math.min(most, Math.max(1, wanted)) : null
-}
-function setMinutes(event: Event): void {
-  const wanted = numberIn(event, 360)
-  const time = wanted
-    ? { ...settings.value.time, of: 'whole' as const, whole: wanted * 60 }
-    : { ...settings.value.time, of: 'none' as const }
-  settings.value = { ...settings.value, time }
-}
+const minutes = useMinutes(settings)
 const lies = computed(() => (props.plan?.layout ?? []).map((lock) => lock.questions.length).join(' · '))
 </script>
 
@@ -52,7 +39,7 @@ const lies = computed(() => (props.plan?.layout ?? []).map((lock) => lock.questi
         :class="smallField"
         class="w-20"
         :value="game.locks"
-        @change="game = { ...game, locks: numberIn($event, MOST_LOCKS) }"
+        @change="game = { ...game, locks: numberIn($event, 1, MOST_LOCKS) }"
       />
       <span v-if="!game.locks" class="text-slate">one for every three questions</span>
     </label>
@@ -67,7 +54,7 @@ const lies = computed(() => (props.plan?.layout ?? []).map((lock) => lock.questi
         :class="smallField"
         class="w-20"
         :value="minutes"
-        @change="setMinutes"
+        @change="minutes = numberIn($event, 1, 360)"
       />
       minutes
     </label>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** Teams at the desk: what each has, more or less of it by hand, and whose turn it is. */
 import UiButton from '@/ui/UiButton.vue'
-import { smallField } from '@/ui/recipes'
 import TeamFlag from '../shared/teams/TeamFlag.vue'
 import { teamName } from '../shared/teams/teams'
+import WhoseTurn from './WhoseTurn.vue'
 
 defineProps<{
   /** `has` so many of `unit`; `members` where they have devices. */
@@ -40,17 +40,6 @@ const BY = [
         >
       </li>
     </ul>
-    <label v-if="turn" class="mt-2 flex w-fit items-center gap-2 text-[15px]"
-      >Whose turn it is
-      <select
-        :class="smallField"
-        :value="turn"
-        @change="emit('turn', Number(($event.target as HTMLSelectElement).value))"
-      >
-        <option v-for="team in teams" :key="team.number" :value="team.number">
-          {{ teamName(team.number) }}
-        </option>
-      </select>
-    </label>
+    <WhoseTurn v-if="turn" :turn="turn" :teams="teams" @turn="emit('turn', $event)" />
   </div>
 </template>

@@ -2,6 +2,7 @@
 import type { GameOf, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import HowTeamsAreMade from '../settings/HowTeamsAreMade.vue'
+import { numberIn } from '../settings/minutes'
 
 defineOptions({ inheritAttrs: false })
 defineProps<{ settings: Settings }>()
@@ -9,13 +10,6 @@ const game = defineModel<GameOf<'island'>>({ required: true })
 const ROOM = [['room', 'in the room, without devices']] as const
 const MOST_BOATS = 6
 const [SHORTEST, LONGEST] = [12, 60]
-
-function setBays(event: Event): void {
-  const field = event.target as HTMLInputElement
-  const wanted = Math.round(Number(field.value))
-  const fits = field.value && Number.isFinite(wanted)
-  game.value.bays = fits ? Math.min(LONGEST, Math.max(SHORTEST, wanted)) : null
-}
 </script>
 
 <template>
@@ -38,7 +32,7 @@ function setBays(event: Event): void {
         :class="smallField"
         class="w-20"
         :value="game.bays"
-        @change="setBays"
+        @change="game.bays = numberIn($event, SHORTEST, LONGEST)"
       />
       <span v-if="!game.bays" class="text-slate">as far as the questions go</span>
     </label>

@@ -3,31 +3,17 @@ import { computed } from 'vue'
 import type { GameOf, Planned, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import UiSwitch from '@/ui/UiSwitch.vue'
+import { numberIn, useMinutes } from '../settings/minutes'
 
 const props = defineProps<{ plan?: Planned | null }>()
 const game = defineModel<GameOf<'keepers'>>({ required: true })
 const settings = defineModel<Settings>('settings', { required: true })
 
-const minutes = computed(() =>
-  settings.value.time.of === 'whole' ? Math.round(settings.value.time.whole / 60) : null,
-)
+const minutes = useMinutes(settings)
 const about = computed(() => {
   const answers = minutes.value && props.plan ? (minutes.value * 60) / props.plan.pace : 0
   return answers ? `about ${Math.max(5, Math.round(answers / 5) * 5)} questions for each` : ''
 })
-
-function numberIn(event: Event, least: number, most: number): number | null {
-  const field = event.target as HTMLInputElement
-  const wanted = Math.round(Number(field.value))
-  return field.value && Number.isFinite(wanted) ? Math.min(most, Math.max(least, wanted)) : null
-}
-function setMinutes(event: Event): void {
-  const wanted = numberIn(event, 1, 360)
-  const time = wanted
-    ? { ...settings.value.time, of: 'whole' as const, whole: wanted * 60 }
-    : { ...settings.value.time, of: 'none' as const }
-  settings.value = { ...settings.value, time }
-}
 </script>
 
 <template>
@@ -44,7 +30,7 @@ function setMinutes(event: Event): void {
           :class="smallField"
           class="w-20"
           :value="minutes"
-          @change="setMinutes"
+          @change="minutes = numberIn($event, 1, 360)"
         />
         minutes <span class="text-slate">{{ about }}</span>
       </label>

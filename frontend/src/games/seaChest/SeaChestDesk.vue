@@ -2,7 +2,7 @@
 /** The card that is on at the desk: what each team said to it was worth so much. */
 import { computed } from 'vue'
 import type { BoardOf, DeskView, GameGuide } from '@/api/types'
-import { smallField } from '@/ui/recipes'
+import WhoseTurn from '../desks/WhoseTurn.vue'
 import type { GameDesk } from '../gameViews'
 import TeamFlag from '../shared/teams/TeamFlag.vue'
 import { teamName } from '../shared/teams/teams'
@@ -75,17 +75,11 @@ const now = computed(() => {
         </tr>
       </tbody>
     </table>
-    <label v-if="board.turn && !ended" class="mt-2 flex w-fit items-center gap-2 text-[15px]"
-      >Whose turn it is
-      <select
-        :class="smallField"
-        :value="board.turn"
-        @change="guide({ move: 'give_turn', team: Number(($event.target as HTMLSelectElement).value) })"
-      >
-        <option v-for="team in board.teams" :key="team.number" :value="team.number">
-          {{ teamName(team.number) }}
-        </option>
-      </select>
-    </label>
+    <WhoseTurn
+      v-if="board.turn && !ended"
+      :turn="board.turn"
+      :teams="board.teams"
+      @turn="guide({ move: 'give_turn', team: $event })"
+    />
   </section>
 </template>

@@ -97,7 +97,7 @@ const LOOKS = {
 <template>
   <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
   <div v-else-if="at === 'during' && own">
-    <p class="text-[15px] text-slate">
+    <p class="text-[15px] text-slate" dir="auto">
       {{ foundOf(own.found, own.pairs) }}
     </p>
     <p class="mb-1 min-h-7 text-[15px] text-slate wrap-anywhere" dir="auto" role="status">

@@ -52,7 +52,7 @@ function put(group: string): void {
 <template>
   <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
   <div v-else-if="at === 'during' && own">
-    <p class="text-[15px] text-slate">
+    <p class="text-[15px] text-slate" dir="auto">
       {{ t('in_crates', { found: own.found.length, pairs: own.pairs }) }}
     </p>
     <div v-if="hook" class="mb-1 flex flex-col items-center" :aria-label="t('on_hook')" role="group">

@@ -77,7 +77,7 @@ const SIDES = [
 <template>
   <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
   <div v-else-if="at === 'during' && own">
-    <p class="text-[15px] text-slate">
+    <p class="text-[15px] text-slate" dir="auto">
       {{ foundOf(found.length, own.pairs) }}
     </p>
     <p

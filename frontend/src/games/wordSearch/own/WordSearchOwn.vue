@@ -104,7 +104,7 @@ function step(event: KeyboardEvent): void {
     {{ t('n_found', { n: board.right }) }}
   </p>
   <div v-else-if="at === 'during' && own">
-    <p class="text-[15px] text-slate">{{ foundOf(own.found.length, own.pairs) }}</p>
+    <p class="text-[15px] text-slate" dir="auto">{{ foundOf(own.found.length, own.pairs) }}</p>
     <p class="mb-1 min-h-7 text-[15px] wrap-anywhere" dir="auto" role="status">{{ told }}</p>
     <div class="relative mx-auto w-full max-w-[34rem]" :dir="own.to_the_left ? 'rtl' : 'ltr'">
       <svg
@@ -150,7 +150,7 @@ function step(event: KeyboardEvent): void {
       </div>
     </div>
     <template v-if="own.clues.length">
-      <p class="mt-3 font-bold">{{ t('clues') }}</p>
+      <p class="mt-3 font-bold" dir="auto">{{ t('clues') }}</p>
       <ul class="mt-1 space-y-1.5">
         <li v-for="clue in own.clues" :key="clue.part" class="flex gap-2 leading-snug">
           <span class="prose min-w-0 wrap-anywhere" dir="auto" v-html="html.get(clue.part)" />
@@ -159,7 +159,7 @@ function step(event: KeyboardEvent): void {
       </ul>
     </template>
     <template v-if="own.found.length">
-      <p class="mt-3 font-bold">{{ t('found') }}</p>
+      <p class="mt-3 font-bold" dir="auto">{{ t('found') }}</p>
       <ul class="mt-1 space-y-1.5">
         <li
           v-for="{ pair } in [...own.found].reverse()"

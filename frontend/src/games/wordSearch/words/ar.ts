@@ -11,8 +11,8 @@ export default {
   letter_at: '{letter}، الصف {row}، العمود {column}',
   clues: 'ما زال مخفيًا',
   found: 'وُجد',
-  it_is: '{word}: وُجدت.',
-  no_word: '{letters} ليست من الكلمات.',
+  it_is: 'وُجدت: {word}.',
+  no_word: 'ليست من الكلمات: {letters}.',
   no_line: 'تسير الكلمة في خط مستقيم: أفقيًا أو عموديًا أو مائلًا.',
   from_here: 'بدءًا من {letter}. المس آخر حرف.',
   n_found: {

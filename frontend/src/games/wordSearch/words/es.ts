@@ -11,8 +11,8 @@ export default {
   letter_at: '{letter}, fila {row}, columna {column}',
   clues: 'Aún escondidas',
   found: 'Encontradas',
-  it_is: '{word}: encontrada.',
-  no_word: '{letters} no es una de las palabras.',
+  it_is: 'Encontrada: {word}.',
+  no_word: 'No es una de las palabras: {letters}.',
   no_line: 'Una palabra va recta: horizontal, vertical o en diagonal.',
   from_here: 'Desde {letter}. Toca la última letra.',
   n_found: {

@@ -11,8 +11,8 @@ export default {
   letter_at: '{letter}, рядок {row}, стовпець {column}',
   clues: 'Ще сховані',
   found: 'Знайдено',
-  it_is: '{word}: знайдено.',
-  no_word: '{letters} — не одне зі слів.',
+  it_is: 'Знайдено: {word}.',
+  no_word: 'Немає такого слова: {letters}.',
   no_line: 'Слово йде прямо: упоперек, униз або навскоси.',
   from_here: 'Від {letter}. Торкнися останньої літери.',
   n_found: {
