@@ -7,19 +7,9 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lantern.core.errors import NotPossible
+from lantern.core.games.chart import MOST_CHANNELS, MOST_SOUNDINGS, LaidChannel
 from lantern.core.games.contract import Asked, Given, Newcomer, Outline
-from lantern.core.games.soundings import (
-    GAME,
-    MOST_CHANNELS,
-    MOST_SOUNDINGS,
-    Choose,
-    GiveFathoms,
-    GiveTurn,
-    LaidChannel,
-    SayWhoCharted,
-    Signal,
-    SoundingsSettings,
-)
+from lantern.core.games.soundings import GAME, Choose, GiveFathoms, GiveTurn, SayWhoCharted, Signal, SoundingsSettings
 from lantern.core.session import Phase
 from lantern.core.session import commands as c
 from lantern.core.session.boards import own_board, shown_board

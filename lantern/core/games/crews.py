@@ -169,7 +169,7 @@ class CrewGame(BoardGame[Chosen, Board, Mate], Generic[Chosen, Board]):
         return _with_crews(board, entered(board.crews, hands[player], player, move.team - 1))
 
     def guide_refused(self, chosen: Chosen, board: Board, guide: Any) -> Message | None:
-        team = getattr(guide, "team", 1)
+        team = getattr(guide, "team", None) or 1
         return said("no_such_team", "There is no such team to choose.") if team > len(board.crews.sizes) else None
 
     def choices(self, chosen: Chosen, board: Board) -> int:

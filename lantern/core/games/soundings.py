@@ -5,58 +5,50 @@ fathoms of a sounding = its place in its channel, from 1
 fathoms of a team     = those of the soundings that it has charted + what was given or taken by hand
 """
 
-from collections import Counter
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from functools import cached_property
-from math import ceil
 from random import Random
-from typing import Annotated, Literal, TypeVar
+from typing import Annotated, Any, Literal, TypeVar
 
 from pydantic import Field
 
+from lantern.core.games.chart import MOST_CHANNELS, Channel, LaidChannel, Sounding, channels_of
 from lantern.core.games.contract import (
     Asked,
-    BoardGame,
     GameMove,
-    GameSettings,
     GameView,
     Given,
-    LooksAt,
-    Newcomer,
     Outline,
     Turn,
 )
-from lantern.core.games.crews import NOT_YOUR_TURN
+from lantern.core.games.crews import (
+    NOT_YOUR_TURN,
+    CrewGame,
+    Crews,
+    CrewSettings,
+    MadeInRoom,
+    Mate,
+    WithCrews,
+)
 from lantern.core.games.places import places_of
-from lantern.core.games.teams import LOOKS_AT, GiveTurn, JoinTeam, Made, Tally, dealt, place_for, refused_to_join
+from lantern.core.games.teams import GiveTurn, JoinTeam, Tally
 from lantern.core.messages import Message, said
-from lantern.core.values import ShortId, Value, Written
+from lantern.core.values import ShortId, Value
 
 MOST_BOATS = 8
-MOST_CHANNELS, MOST_SOUNDINGS = 8, 10
-OPEN_WATER = 5
-"""Soundings that a channel of the open water has, as long as there is room for another."""
 
 T = TypeVar("T")
 Claims = Literal["turns", "signal"]
 BoatNumber = Annotated[int, Field(ge=1, le=MOST_BOATS)]
 
 
-class LaidChannel(Written):
-    """A channel that was laid by hand: its questions, from the shore outwards."""
-
-    name: Annotated[str, Field(max_length=60)] = ""
-    questions: Annotated[tuple[ShortId, ...], Field(max_length=MOST_SOUNDINGS)] = ()
-
-
-class SoundingsSettings(GameSettings):
-    """`teams`: how many; `made`: as other teams are, or (`room`) they have no devices. `claims`: who comes first, the
+class SoundingsSettings(CrewSettings):
+    """`teams`: how many. `claims`: who comes first, the
     team whose turn it is or the first to signal. `laid`: the channels, where they were laid by hand."""
 
     game: Literal["soundings"] = "soundings"
     teams: Annotated[int, Field(ge=2, le=MOST_BOATS)] = 4
-    made: Made | Literal["room"] = "drawn"
     claims: Claims = "turns"
     laid: Annotated[tuple[LaidChannel, ...], Field(max_length=MOST_CHANNELS)] | None = None
 
@@ -90,47 +82,20 @@ class GiveFathoms(GameMove):
     fathoms: Annotated[int, Field(ge=-20, le=20)]
 
 
-@dataclass(frozen=True, slots=True)
-class Sounding:
-    """`first` is the team, from 0, that comes first at it. Once it is `over`, `team` has charted it; None: it is lost.
-    `by_hand`: the desk said so, and that stays."""
-
-    question: str
-    fathoms: int
-    first: int | None = None
-    over: bool = False
-    team: int | None = None
-    by_hand: bool = False
-
-
-@dataclass(frozen=True, slots=True)
-class Channel:
-    """`name` is empty for the open water."""
-
-    name: str
-    soundings: tuple[Sounding, ...]
-
-
-@dataclass(frozen=True)
-class Chart:
-    """`members` and `given` (fathoms by hand) are by team. `turn` is the team, from 0, that chooses next; where nobody
-    is in it, the next one does. `on` is the question that was opened last, as long as it is not told; `takes`: it takes
-    answers. `course` is the question that was chosen and is not opened yet, `last` the one that was told last.
-    `tallies` are those of `counted`."""
+@dataclass(frozen=True, kw_only=True)
+class Chart(WithCrews):
+    """`given` are fathoms by hand, by team. `on` is the question that was opened last, as long as it is not told;
+    `takes`: it takes answers. `course` is the question that was chosen and is not opened yet, `last` the one that was
+    told last. `tallies` are those of `counted`."""
 
     channels: tuple[Channel, ...]
-    members: tuple[int, ...]
     given: tuple[int, ...]
-    devices: bool
-    begun: bool = False
-    turn: int = 0
     on: str | None = None
     takes: bool = False
     course: str | None = None
     last: str = ""
     counted: str = ""
     tallies: tuple[Tally, ...] = ()
-    groups: tuple[str, ...] = ()
 
     @cached_property
     def by_question(self) -> Mapping[str, Sounding]:
@@ -147,27 +112,6 @@ class Chart:
         return tuple(
             given + sum(one.fathoms for one in charted if one.team == team) for team, given in enumerate(self.given)
         )
-
-    def is_there(self, team: int) -> bool:
-        """Whether anybody is in it; without devices everybody is."""
-        return not self.devices or self.members[team] > 0
-
-    @property
-    def chooses(self) -> int:
-        """Whose turn it is: the first that anybody is in, from `turn` on."""
-        number = len(self.members)
-        in_order = (team % number for team in range(self.turn, self.turn + number))
-        return next(filter(self.is_there, in_order), self.turn)
-
-
-@dataclass(frozen=True, slots=True)
-class Sailor:
-    """`team` from 0; None before it is decided, and for whoever is in none. `earlier` is the mean of earlier marks, as
-    long as that decides."""
-
-    team: int | None
-    out: bool = False
-    earlier: float | None = None
 
 
 class SoundingView(Value):
@@ -207,7 +151,7 @@ class SoundingsScreen(GameView):
     boats: tuple[BoatLine, ...]
     begun: bool
     claims: Claims
-    made: Made | Literal["room"]
+    made: MadeInRoom
     turn: int | None
     first: int | None
     signals: bool
@@ -241,63 +185,26 @@ class SoundingsOwn(GameView):
     signals: bool
 
 
-Hands = Mapping[int, Sailor]
-Next = Turn[Chart, Sailor]
+Hands = Mapping[int, Mate]
+Next = Turn[Chart, Mate]
 
 
-class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
+class Soundings(CrewGame[SoundingsSettings, Chart]):
     name = "soundings"
     settings = SoundingsSettings
-    manners = frozenset(("led",))
-    chooses_questions = True
     moves = (JoinTeam, Choose, Signal)
     guides = (SayWhoCharted, GiveFathoms, GiveTurn)
     screen = SoundingsScreen
     own = SoundingsOwn
 
-    def shares_devices(self, chosen: SoundingsSettings) -> bool:
-        return chosen.made == "shared"
-
-    def looks_at(self, chosen: SoundingsSettings) -> frozenset[LooksAt]:
-        return LOOKS_AT.get(chosen.made, frozenset())
-
     def layout(self, chosen: SoundingsSettings, questions: Sequence[Asked]) -> Sequence[tuple[str, Sequence[str]]]:
-        channels = _channels(chosen, questions)
+        channels = channels_of(chosen.laid, questions)
         return [(channel.name, [one.question for one in channel.soundings]) for channel in channels]
 
     def start(self, chosen: SoundingsSettings, outline: Outline) -> Chart:
         teams = MOST_BOATS if chosen.made == "shared" else chosen.teams
-        return Chart(_channels(chosen, outline.questions), (0,) * teams, (0,) * teams, chosen.made != "room")
-
-    def on_join(self, chosen: SoundingsSettings, board: Chart, hands: Hands, who: Newcomer) -> Next:
-        known = hands.get(who.player)
-        if known is not None and not known.out:
-            return Turn(board)
-        if known is not None and known.team is not None:
-            return _enter(board, known, who.player, known.team)
-        if chosen.made == "room":
-            return Turn(board, {who.player: Sailor(None)})
-        place = place_for(chosen.made, board.members, who, board.groups, begun=board.begun)
-        if place.team is None:
-            return Turn(board, {who.player: Sailor(None, earlier=who.earlier)})
-        return _enter(replace(board, groups=place.groups), Sailor(None), who.player, place.team)
-
-    def on_leave(self, chosen: SoundingsSettings, board: Chart, hands: Hands, player: int) -> Next:
-        hand = hands.get(player)
-        if hand is None or hand.out:
-            return Turn(board)
-        return Turn(_left(board, hand.team), {player: replace(hand, out=True)})
-
-    def on_begin(self, chosen: SoundingsSettings, board: Chart, hands: Hands, rng: Random) -> Next:
-        if board.begun:
-            return Turn(board)
-        board, found = replace(board, begun=True), dict[int, Sailor]()
-        if chosen.made != "room":
-            waiting = {player: hand.earlier for player, hand in hands.items() if hand.team is None and not hand.out}
-            for player, team in dealt(chosen.made, board.members, waiting, rng).items():
-                turn = _enter(board, hands[player], player, team)
-                board, found = turn.board, found | dict(turn.hands)
-        return Turn(board, found)
+        channels = channels_of(chosen.laid, outline.questions)
+        return Chart(crews=Crews(chosen.made, (0,) * teams), channels=channels, given=(0,) * teams)
 
     def on_open(self, chosen: SoundingsSettings, board: Chart, question: str, asking: int) -> Chart:
         """Who comes first at it is decided when it is opened for the first time."""
@@ -305,7 +212,7 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
         if sounding is None or sounding.over:
             return replace(board, on=None, takes=False, course=None)
         if chosen.claims == "turns" and sounding.first is None:
-            board = _with(board, replace(sounding, first=board.chooses))
+            board = _with(board, replace(sounding, first=board.comes_next))
         return replace(board, on=question, takes=True, course=None)
 
     def on_close(self, chosen: SoundingsSettings, board: Chart, question: str, *, was_asked: bool) -> Chart:
@@ -316,7 +223,7 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
     def on_answer(self, chosen: SoundingsSettings, board: Chart, hands: Hands, player: int, given: Given) -> Next:
         hand = hands.get(player)
         if board.counted != given.question:
-            board = replace(board, counted=given.question, tallies=(Tally(),) * len(board.members))
+            board = replace(board, counted=given.question, tallies=(Tally(),) * len(board.crews.sizes))
         if hand is None or hand.team is None or hand.out:
             return Turn(board)
         tally = board.tallies[hand.team].with_mark(given.mark)
@@ -333,33 +240,30 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
         board = _with(board, sounding)
         if chosen.claims == "signal" and sounding.team is not None:
             return replace(board, turn=sounding.team)
-        before = board.chooses if sounding.first is None else sounding.first
-        return replace(board, turn=(before + 1) % len(board.members))
+        before = board.comes_next if sounding.first is None else sounding.first
+        return replace(board, turn=(before + 1) % len(board.crews.sizes))
 
-    def refused(
-        self, chosen: SoundingsSettings, board: Chart, hands: Hands, player: int, move: GameMove
-    ) -> Message | None:
-        hand = hands[player]
-        if isinstance(move, JoinTeam):
-            made = "drawn" if chosen.made == "room" else chosen.made
-            return refused_to_join(made, len(board.members), move, begun=board.begun)
+    def refused(self, chosen: SoundingsSettings, board: Chart, hands: Hands, player: int, move: Any) -> Message | None:
         if isinstance(move, Signal):
-            return _signal_refused(chosen, board, hand)
+            return _signal_refused(chosen, board, hands[player])
+        refusal = super().refused(chosen, board, hands, player, move)
+        if refusal is not None or isinstance(move, JoinTeam):
+            return refusal
         assert isinstance(move, Choose)
         sounding = board.by_question.get(move.question)
-        if hand.team is None or hand.team != board.chooses or board.on is not None:
-            return NOT_YOUR_TURN
         if sounding is None or sounding.over:
             return said("sounding_taken", "This sounding is not free any more.")
         return None if board.course is None else said("course_is_set", "Somebody in your team has chosen already.")
 
+    def not_now(self, board: Chart, mate: Mate) -> Message | None:
+        return NOT_YOUR_TURN if board.on is not None else super().not_now(board, mate)
+
     def on_move(self, chosen: SoundingsSettings, board: Chart, hands: Hands, player: int, move: GameMove) -> Next:
-        hand = hands[player]
         if isinstance(move, JoinTeam):
-            return _enter(_left(board, hand.team), hand, player, move.team - 1)
+            return self.entering(board, hands, player, move)
         if isinstance(move, Signal):
             assert board.on is not None
-            return Turn(_with(board, replace(board.by_question[board.on], first=hand.team)))
+            return Turn(_with(board, replace(board.by_question[board.on], first=hands[player].team)))
         assert isinstance(move, Choose)
         return Turn(replace(board, course=move.question))
 
@@ -372,12 +276,9 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
         return board.course or (nearest.question if nearest else None)
 
     def guide_refused(self, chosen: SoundingsSettings, board: Chart, guide: GameMove) -> Message | None:
-        team = getattr(guide, "team", None)
-        if team is not None and team > len(board.members):
-            return said("no_such_team", "There is no such team to choose.")
         if isinstance(guide, SayWhoCharted) and guide.question not in board.by_question:
             return said("no_such_sounding", "This question is not on the chart.")
-        return None
+        return super().guide_refused(chosen, board, guide)
 
     def on_guide(self, chosen: SoundingsSettings, board: Chart, guide: GameMove) -> Chart:
         if isinstance(guide, GiveFathoms):
@@ -406,7 +307,6 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
         return not board.free
 
     def screen_view(self, chosen: SoundingsSettings, board: Chart, hands: Hands) -> SoundingsScreen:
-        shows_all = chosen.made in ("chosen", "room") and not board.begun
         return SoundingsScreen(
             channels=tuple(
                 ChannelView(
@@ -424,11 +324,11 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
                 )
                 for channel in board.channels
             ),
-            boats=tuple(line for line in _lines(board) if shows_all or board.is_there(line.number - 1)),
-            begun=board.begun,
+            boats=tuple(line for line in _lines(board) if self.shows(chosen, board, line.number - 1)),
+            begun=board.crews.begun,
             claims=chosen.claims,
             made=chosen.made,
-            turn=_number(board.chooses) if board.free else None,
+            turn=_number(board.comes_next) if board.free else None,
             first=_first(board),
             signals=_awaits_signal(chosen, board),
         )
@@ -436,68 +336,25 @@ class Soundings(BoardGame[SoundingsSettings, Chart, Sailor]):
     def own_view(self, chosen: SoundingsSettings, board: Chart, hands: Hands, player: int) -> SoundingsOwn:
         hand = hands[player]
         is_on = board.by_question[board.on] if board.on else None
-        chooses = hand.team is not None and hand.team == board.chooses and board.on is None
+        chooses = hand.team is not None and hand.team == board.comes_next and board.on is None
         return SoundingsOwn(
             boat=None if hand.team is None else _lines(board)[hand.team],
-            boats=sum(board.is_there(team) for team in range(len(board.members))),
-            choices=len(board.members) if chosen.made == "chosen" and not board.begun else 0,
+            boats=sum(board.crews.is_there(team) for team in range(len(board.crews.sizes))),
+            choices=self.choices(chosen, board),
             channels=tuple(_free(board.channels)) if chooses else (),
             course=board.course,
-            turn=_number(board.chooses) if board.free else None,
+            turn=_number(board.comes_next) if board.free else None,
             fathoms=is_on.fathoms if is_on else None,
             first=_first(board),
             signals=_awaits_signal(chosen, board),
         )
 
 
-def _channels(chosen: SoundingsSettings, questions: Sequence[Asked]) -> tuple[Channel, ...]:
-    there = {one.question for one in questions}
-    if chosen.laid is not None:
-        by_hand = ((one.name, [id_ for id_ in one.questions if id_ in there]) for one in chosen.laid)
-        laid = [(name, list(dict.fromkeys(ids))) for name, ids in by_hand if ids]
-        if laid:
-            return _laid(laid)
-    return _laid(_by_itself(questions))
-
-
-def _laid(channels: Iterable[tuple[str, Sequence[str]]]) -> tuple[Channel, ...]:
-    """A question lies in the first channel that has it."""
-    seen, found = set[str](), []
-    for name, ids in channels:
-        here = [id_ for id_ in ids if id_ not in seen]
-        seen.update(here)
-        if here:
-            found.append(Channel(name, tuple(Sounding(id_, place) for place, id_ in enumerate(here, start=1))))
-    return tuple(found)
-
-
-def _by_itself(questions: Sequence[Asked]) -> list[tuple[str, list[str]]]:
-    """Channels by topic, the open water last."""
-    topics = Counter(one.topic for one in questions if one.topic)
-    by_topic, open_water = _sorted_out(questions, topics, MOST_CHANNELS)
-    if open_water and len(by_topic) == MOST_CHANNELS:
-        by_topic, open_water = _sorted_out(questions, topics, MOST_CHANNELS - 1)
-    number = min(MOST_CHANNELS - len(by_topic), ceil(len(open_water) / OPEN_WATER))
-    waters = (open_water[start::number][:MOST_SOUNDINGS] for start in range(number))
-    return [*by_topic.items(), *(("", water) for water in waters)]
-
-
-def _sorted_out(questions: Sequence[Asked], topics: Counter[str], most: int) -> tuple[dict[str, list[str]], list[str]]:
-    """The questions of the topics that have a channel, and those that are left for the open water; light ones first."""
-    large = {topic for topic, _ in topics.most_common(most)}
-    by_topic: dict[str, list[str]] = {topic: [] for topic in topics if topic in large}
-    open_water: list[str] = []
-    for one in sorted(questions, key=lambda one: one.weight):
-        channel = by_topic.get(one.topic, open_water)
-        (channel if len(channel) < MOST_SOUNDINGS else open_water).append(one.question)
-    return by_topic, open_water
-
-
 def _who_takes(board: Chart, sounding: Sounding) -> int | None:
     """The team that comes first where it can, else the best of the others."""
     if board.counted != sounding.question:
         return None
-    first, number = sounding.first, len(board.members)
+    first, number = sounding.first, len(board.crews.sizes)
     if first is not None and board.tallies[first].takes:
         return first
     after = 0 if first is None else first + 1
@@ -505,7 +362,7 @@ def _who_takes(board: Chart, sounding: Sounding) -> int | None:
     return min(others, key=lambda team: (-round(board.tallies[team].mean, 6), board.fathoms[team]), default=None)
 
 
-def _signal_refused(chosen: SoundingsSettings, board: Chart, hand: Sailor) -> Message | None:
+def _signal_refused(chosen: SoundingsSettings, board: Chart, hand: Mate) -> Message | None:
     if not _awaits_signal(chosen, board):
         if board.on and board.takes and chosen.claims == "signal":
             return said("somebody_was_first", "Another team was first.")
@@ -528,7 +385,7 @@ def _number(team: int | None) -> int | None:
 
 
 def _lines(board: Chart) -> list[BoatLine]:
-    there = {team: fathoms for team, fathoms in enumerate(board.fathoms) if board.is_there(team)}
+    there = {team: fathoms for team, fathoms in enumerate(board.fathoms) if board.crews.is_there(team)}
     places = places_of(there)
     charted = [one.team for one in board.by_question.values()]
     return [
@@ -539,7 +396,7 @@ def _lines(board: Chart) -> list[BoatLine]:
             fathoms=board.fathoms[team],
             place=places.get(team, len(there) + 1),
         )
-        for team, members in enumerate(board.members)
+        for team, members in enumerate(board.crews.sizes)
     ]
 
 
@@ -564,15 +421,6 @@ def _with(board: Chart, sounding: Sounding) -> Chart:
 
 def _at(values: tuple[T, ...], place: int, value: T) -> tuple[T, ...]:
     return (*values[:place], value, *values[place + 1 :])
-
-
-def _enter(board: Chart, hand: Sailor, player: int, team: int) -> Next:
-    board = replace(board, members=_at(board.members, team, board.members[team] + 1))
-    return Turn(board, {player: replace(hand, team=team, out=False, earlier=None)})
-
-
-def _left(board: Chart, team: int | None) -> Chart:
-    return board if team is None else replace(board, members=_at(board.members, team, board.members[team] - 1))
 
 
 GAME = Soundings()
