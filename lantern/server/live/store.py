@@ -14,7 +14,7 @@ from django.db.backends.utils import CursorWrapper
 from django.db.models import Q
 
 from lantern.core.analysis.of_session import results_of
-from lantern.core.analysis.report import report_of
+from lantern.core.analysis.report import Report, report_of
 from lantern.core.classes.join_codes import make_code
 from lantern.core.classes.needs import NONE, needs_from
 from lantern.core.classes.record_ids import record_key
@@ -225,8 +225,7 @@ def append(before: Loaded, after: State, recorded: Sequence[Recorded]) -> Loaded
     _keep_roster(before.session_id, recorded, after)
     if after.ended_at is not None:  # also when somebody was removed, or a key was set, after the end
         ended_at = datetime.fromtimestamp(after.ended_at / 1000, UTC)
-        summary = _summary_or_none(before.session_id, after)
-        _keep_mean_marks(before.session_id, after)
+        summary = _summed_up(before.session_id, after)
         LiveSession.objects.filter(pk=before.session_id).update(ended_at=ended_at, summary=summary)
     if any(isinstance(record.event, OF_A_PAUSE) for record in recorded):
         LiveSession.objects.filter(pk=before.session_id).update(stopped=stopped(after))
@@ -311,38 +310,30 @@ def sweep() -> None:
         cursor.execute(f"PRAGMA busy_timeout = {before}")
 
 
-def _summary_or_none(session_id: int, state: State) -> dict[str, object] | None:
-    """A fault in summing up holds up no end."""
+def _summed_up(session_id: int, state: State) -> dict[str, object] | None:
+    """What lists of sessions say of it; its members' marks are kept with it. A fault in summing up holds up no end."""
     try:
-        return summary_of(state)
+        report = report_of(results_of(state))
+        pace = seconds_of_an_answer(state)
     except Exception:
         log.exception("session %d could not be summed up", session_id)
         return None
-
-
-def _keep_mean_marks(session_id: int, state: State) -> None:
-    """Of members, so that later teams can be balanced by them."""
-    members = {
-        person.key: person for person in Person.objects.filter(session_id=session_id).exclude(member="").only("key")
-    }
-    if not members:
-        return
-    try:
-        shares = {line.seat: line.share for line in report_of(results_of(state)).people}
-    except Exception:
-        log.exception("session %d could not be summed up", session_id)
-        return
-    for seat in state.seats.values():
-        if seat.person in members:
-            members[seat.person].mean_mark = shares.get(seat.number)
-    Person.objects.bulk_update(members.values(), ["mean_mark"], batch_size=200)
-
-
-def summary_of(state: State) -> dict[str, object]:
-    report = report_of(results_of(state))
+    _keep_mean_marks(session_id, report, state)
     return {
         "took_part": report.took_part,
         "mean_share": report.mean_share,
         "questions": len(report.questions),
-        "pace": seconds_of_an_answer(state),
+        "pace": pace,
     }
+
+
+def _keep_mean_marks(session_id: int, report: Report, state: State) -> None:
+    """Of members, so that later teams can be balanced by them."""
+    members = {
+        person.key: person for person in Person.objects.filter(session_id=session_id).exclude(member="").only("key")
+    }
+    shares = {line.seat: line.share for line in report.people}
+    for seat in state.seats.values():
+        if seat.person in members:
+            members[seat.person].mean_mark = shares.get(seat.number)
+    Person.objects.bulk_update(members.values(), ["mean_mark"], batch_size=200)

@@ -20,6 +20,9 @@ const MOST = 999
         <option v-for="[value, words] in WAYS" :key="words" :value="value">{{ words }}</option>
       </select>
     </label>
+    <p v-if="game.together" class="text-slate">
+      A word may then have been read before it is answered, so that marks say less of each one.
+    </p>
     <p class="flex flex-wrap items-center gap-2">
       <span>Crossword number {{ game.number }} of these words.</span>
       <UiButton size="small" @click="game.number = ((game.number ?? 1) % MOST) + 1">Another one</UiButton>
