@@ -95,8 +95,18 @@ def test_the_usual_pace_is_that_of_the_last_sessions(teacher, knots):
     assert teacher.call("POST", "/live/plan", plan)["pace"] == 1 < usual  # they read nothing
 
 
-def test_who_sits_at_a_shared_device_is_asked_for_together(teacher, knots):
-    session = teacher.start(knots, game={"game": "beacons", "made": "shared"})
+SHARED = [
+    {"game": "beacons", "made": "shared"},
+    {"game": "boathouse", "made": "shared"},
+    {"game": "sea_chest", "made": "shared"},
+    {"game": "two_halves", "shared": True},
+]
+
+
+@pytest.mark.parametrize("game", SHARED, ids=[game["game"] for game in SHARED])
+def test_who_sits_at_a_shared_device_is_asked_for_together(teacher, game):
+    own = OWN if game["game"] == "boathouse" else {}
+    session = teacher.start(teacher.make_set("Knots by name", TERMS), **own, game=game)
     assert teacher.call("GET", f"/live/codes/{session['code']}")["asks"] == "crew"
     SeatClient(str(teacher.http.base_url), session["code"], "Fen Okoro, Ines Dahl")
     assert [person["name"] for person in teacher.view(session["id"])["people"]] == ["Fen Okoro, Ines Dahl"]

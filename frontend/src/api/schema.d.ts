@@ -5693,6 +5693,11 @@ export interface components {
              */
             game: "shutters";
             /**
+             * Shared
+             * @default false
+             */
+            shared?: boolean;
+            /**
              * Spoken
              * @default false
              */
@@ -5705,10 +5710,15 @@ export interface components {
              * @enum {string}
              */
             game: "sort_the_catch";
+            /**
+             * Shared
+             * @default false
+             */
+            shared?: boolean;
         };
         /**
          * SoundingsSettings
-         * @description `teams`: how many; `made`: as other teams are, or (`room`) they have no devices. `claims`: who comes first, the
+         * @description `teams`: how many. `claims`: who comes first, the
          *     team whose turn it is or the first to signal. `laid`: the channels, where they were laid by hand.
          */
         SoundingsSettings: {
@@ -5718,15 +5728,15 @@ export interface components {
              */
             game: "soundings";
             /**
-             * Teams
-             * @default 4
-             */
-            teams?: number;
-            /**
              * Made
              * @default drawn
              */
             made?: ("drawn" | "chosen" | "listed" | "balanced" | "shared") | "room";
+            /**
+             * Teams
+             * @default 4
+             */
+            teams?: number;
             /**
              * Claims
              * @default turns
@@ -5790,6 +5800,11 @@ export interface components {
              * @enum {string}
              */
             game: "two_halves";
+            /**
+             * Shared
+             * @default false
+             */
+            shared?: boolean;
         };
         /**
          * WallSettings
@@ -5828,6 +5843,11 @@ export interface components {
              * @enum {string}
              */
             game: "word_search";
+            /**
+             * Shared
+             * @default false
+             */
+            shared?: boolean;
             /**
              * Directions
              * @default slopes

@@ -71,6 +71,12 @@ class Finder:
         return sum(self.told.values())
 
 
+class PairSettings(GameSettings):
+    """`shared`: several play at each device, as at one large board in the room."""
+
+    shared: bool = False
+
+
 class TryPair(QuestionMove):
     """These belong together."""
 
@@ -106,7 +112,7 @@ class OwnBoardView(Value):
     missed: int
 
 
-Chosen = TypeVar("Chosen", bound=GameSettings)
+Chosen = TypeVar("Chosen", bound=PairSettings)
 Hands = Mapping[int, Finder]
 Next = Turn[Quay, Finder]
 
@@ -119,6 +125,9 @@ class PairGame(BoardGame[Chosen, Quay, Finder], Generic[Chosen]):
 
     def ranks_players(self, chosen: Chosen) -> bool:
         return True
+
+    def shares_devices(self, chosen: Chosen) -> bool:
+        return chosen.shared
 
     def start(self, chosen: Chosen, outline: Outline) -> Quay:
         return Quay({one.question: one.pairing for one in outline.questions if one.pairing})

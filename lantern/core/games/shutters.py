@@ -10,7 +10,7 @@ from typing import Annotated, Any, Literal
 
 from pydantic import Field
 
-from lantern.core.games.contract import GameSettings, GameView, QuestionMove, Turn
+from lantern.core.games.contract import GameView, QuestionMove, Turn
 from lantern.core.games.pairs import (
     FOUND_ALREADY,
     NO_SUCH_PART,
@@ -20,6 +20,7 @@ from lantern.core.games.pairs import (
     Next,
     OwnBoard,
     PairGame,
+    PairSettings,
     Quay,
     own_of,
     with_own,
@@ -31,7 +32,7 @@ from lantern.core.values import Value
 MOST_PLACES = 40
 
 
-class ShuttersSettings(GameSettings):
+class ShuttersSettings(PairSettings):
     """`spoken`: devices say each word as it is opened."""
 
     game: Literal["shutters"] = "shutters"

@@ -2,11 +2,10 @@
 
 from typing import Literal
 
-from lantern.core.games.contract import GameSettings
-from lantern.core.games.pairs import Hands, PairGame, PairsOwn, PairsScreen, Quay
+from lantern.core.games.pairs import Hands, PairGame, PairSettings, PairsOwn, PairsScreen, Quay
 
 
-class SortTheCatchSettings(GameSettings):
+class SortTheCatchSettings(PairSettings):
     game: Literal["sort_the_catch"] = "sort_the_catch"
 
 

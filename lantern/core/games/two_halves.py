@@ -2,11 +2,10 @@
 
 from typing import Literal
 
-from lantern.core.games.contract import GameSettings
-from lantern.core.games.pairs import Hands, PairGame, PairsOwn, PairsScreen, Quay
+from lantern.core.games.pairs import Hands, PairGame, PairSettings, PairsOwn, PairsScreen, Quay
 
 
-class TwoHalvesSettings(GameSettings):
+class TwoHalvesSettings(PairSettings):
     game: Literal["two_halves"] = "two_halves"
 
 

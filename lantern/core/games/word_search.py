@@ -10,13 +10,14 @@ from typing import Annotated, Any, Literal, NamedTuple
 
 from pydantic import Field
 
-from lantern.core.games.contract import GameSettings, GameView, QuestionMove, Turn
+from lantern.core.games.contract import GameView, QuestionMove, Turn
 from lantern.core.games.pairs import (
     NO_SUCH_PART,
     Hands,
     Next,
     OwnBoard,
     PairGame,
+    PairSettings,
     PairsScreen,
     Parts,
     Quay,
@@ -43,7 +44,7 @@ MOST_CELLS = 40 * 40
 TRIES = 3
 
 
-class WordSearchSettings(GameSettings):
+class WordSearchSettings(PairSettings):
     """`directions`: to the right and down; with slopes; backwards, too."""
 
     game: Literal["word_search"] = "word_search"

@@ -2,6 +2,7 @@
 import type { GameOf, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import HowTeamsAreMade from '../settings/HowTeamsAreMade.vue'
+import { numberIn } from '../settings/numbers'
 
 defineOptions({ inheritAttrs: false })
 defineProps<{ settings: Settings }>()
@@ -12,12 +13,6 @@ const ENDS = [
 ] as const
 const MOST_TEAMS = 20
 const LONGEST = 60
-
-function setLength(event: Event): void {
-  const field = event.target as HTMLInputElement
-  const wanted = Math.round(Number(field.value))
-  game.value.length = field.value && Number.isFinite(wanted) ? Math.min(LONGEST, Math.max(3, wanted)) : null
-}
 </script>
 
 <template>
@@ -45,7 +40,7 @@ function setLength(event: Event): void {
         :class="smallField"
         class="w-20"
         :value="game.length"
-        @change="setLength"
+        @change="game.length = numberIn($event, 3, LONGEST)"
       />
       <span class="text-slate">{{
         game.length ? '' : game.ends === 'first' ? 'seven for ten questions' : 'one for each question'

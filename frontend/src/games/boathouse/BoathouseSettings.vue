@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { GameOf, Planned, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import HowTeamsAreMade from '../settings/HowTeamsAreMade.vue'
-import { numberIn, useMinutes } from '../settings/minutes'
+import { numberIn, useMinutes } from '../settings/numbers'
 import StoryByHand from './StoryByHand.vue'
 
 defineOptions({ inheritAttrs: false })

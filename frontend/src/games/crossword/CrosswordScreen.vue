@@ -3,12 +3,12 @@
 import { computed } from 'vue'
 import type { BoardOf } from '@/api/types'
 import type { BoardMoment } from '../gameViews'
-import { cellsOf, clueSaid } from './cells'
+import { cellsOf, clueSaid, SIDE } from './cells'
+import CrossCell from './own/CrossCell.vue'
 import { t } from './words'
 
 defineOptions({ inheritAttrs: false })
 const props = defineProps<{ board: BoardOf<'crossword'>; at: BoardMoment }>()
-const SIDE = 30
 
 const shares = computed(
   () =>
@@ -57,27 +57,12 @@ const said = computed(() =>
         :height="(SIDE - 2) * cell.lit"
         class="fill-light-bar"
       />
-      <text
-        v-if="cell.number"
-        :x="cell.x * SIDE + (board.to_the_left ? SIDE - 3 : 3)"
-        :y="cell.row * SIDE + 10"
-        font-size="9.5"
-        :text-anchor="board.to_the_left ? 'end' : 'start'"
-        :class="cell.lit > 0.7 ? 'fill-[#11212c]' : 'fill-front'"
-      >
-        {{ cell.number }}
-      </text>
-      <text
-        v-if="cell.letter"
-        :x="(cell.x + 0.5) * SIDE"
-        :y="cell.row * SIDE + 24"
-        font-size="17"
-        font-weight="700"
-        text-anchor="middle"
-        fill="#11212c"
-      >
-        {{ cell.letter }}
-      </text>
+      <CrossCell
+        :cell="cell"
+        :to-the-left="board.to_the_left"
+        :number="cell.lit > 0.7 ? 'fill-[#11212c]' : 'fill-front'"
+        letter="fill-[#11212c] font-bold"
+      />
     </g>
   </svg>
   <ul class="sr-only">

@@ -1,6 +1,9 @@
 /** The cells of a crossword, from where its words lie. */
 import { t } from './words'
 
+/** Of a cell, in the drawing. */
+export const SIDE = 30
+
 export interface Lying {
   question: string
   number: number

@@ -2,7 +2,7 @@
 import type { GameOf, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import HowTeamsAreMade from '../settings/HowTeamsAreMade.vue'
-import { numberIn } from '../settings/minutes'
+import { numberIn } from '../settings/numbers'
 
 defineOptions({ inheritAttrs: false })
 defineProps<{ settings: Settings }>()

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { GameOf, Planned, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import UiSwitch from '@/ui/UiSwitch.vue'
-import { numberIn, useMinutes } from '../settings/minutes'
+import { numberIn, useMinutes } from '../settings/numbers'
 
 const props = defineProps<{ plan?: Planned | null }>()
 const game = defineModel<GameOf<'keepers'>>({ required: true })

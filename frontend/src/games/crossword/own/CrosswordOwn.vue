@@ -3,12 +3,12 @@
 import { computed, ref } from 'vue'
 import type { GameMove, OwnBoardOf } from '@/api/types'
 import type { BoardMoment } from '../../gameViews'
-import { cellsOf, clueSaid, patternOf, type CrossCell } from '../cells'
+import { cellsOf, clueSaid, patternOf, SIDE, type CrossCell as Cell } from '../cells'
+import CrossCell from './CrossCell.vue'
 import { t } from '../words'
 
 const props = defineProps<{ board: OwnBoardOf<'crossword'>; at: BoardMoment; item?: string }>()
 const emit = defineEmits<{ move: [move: GameMove]; go: [item: string] }>()
-const SIDE = 30
 
 const words = computed(() => props.board.words)
 const cells = computed(() => cellsOf(words.value, props.board.columns, props.board.to_the_left))
@@ -22,17 +22,17 @@ const right = computed(() => words.value.filter((word) => word.state === 'right'
 /** The word whose button has the focus: whoever goes by keyboard sees it in the grid. */
 const focused = ref('')
 
-const isRight = (cell: CrossCell): boolean =>
+const isRight = (cell: Cell): boolean =>
   cell.of.some((one) => ['right', 'together'].includes(state.value.get(one) ?? ''))
 
 /** How a cell stands: on the word that is asked, right, missed, or open. */
-function look(cell: CrossCell): string {
+function look(cell: Cell): string {
   if (cell.of.includes(focused.value)) return 'fill-tide-wash stroke-tide'
   if (cell.of.includes(props.item ?? '')) return 'fill-lamp-wash stroke-ink'
   return isRight(cell) ? 'fill-lamp-pane stroke-slate' : 'fill-sheet stroke-slate'
 }
 /** At a crossing the word that is not on, so that pressing it again turns. */
-const leadsTo = (cell: CrossCell): string => cell.of.find((one) => one !== props.item) ?? cell.of[0]!
+const leadsTo = (cell: Cell): string => cell.of.find((one) => one !== props.item) ?? cell.of[0]!
 
 function said(word: (typeof words.value)[number]): string {
   const letters = patternOf(word, cells.value, props.board.columns, props.board.to_the_left)
@@ -60,27 +60,12 @@ function said(word: (typeof words.value)[number]): string {
           :class="look(cell)"
           :stroke-width="cell.of.includes(item ?? '') ? 2 : 1"
         />
-        <text
-          v-if="cell.number"
-          :x="cell.x * SIDE + (board.to_the_left ? SIDE - 2 : 2)"
-          :y="cell.row * SIDE + 11"
-          font-size="11.5"
-          :text-anchor="board.to_the_left ? 'end' : 'start'"
-          class="fill-slate"
-        >
-          {{ cell.number }}
-        </text>
-        <text
-          v-if="cell.letter"
-          :x="(cell.x + 0.5) * SIDE"
-          :y="cell.row * SIDE + 24"
-          font-size="17"
-          :font-weight="isRight(cell) ? 700 : 400"
-          text-anchor="middle"
-          :class="isRight(cell) ? 'fill-ink' : 'fill-slate'"
-        >
-          {{ cell.letter }}
-        </text>
+        <CrossCell
+          :cell="cell"
+          :to-the-left="board.to_the_left"
+          number="fill-slate"
+          :letter="isRight(cell) ? 'fill-ink font-bold' : 'fill-slate'"
+        />
       </g>
     </svg>
     <!-- The same for whoever cannot see or press the grid. -->
