@@ -142,6 +142,10 @@ def a_game(game, manner, chosen):
     return Room(content_for(game), settings.model_copy(update=changes))
 
 
+MANY = 50
+"""Of more values than that of one kind the first ones do, and the last."""
+
+
 def any_moves(game, state):
     """One of each of its moves with every value that it can have, of questions and parts those of the session."""
     return [one for move in getattr(game, "moves", ()) for one in _each_of(move, state)]
@@ -164,7 +168,8 @@ def _values_of(name, schema, state):
     if "anyOf" in schema:
         return [None, *_values_of(name, schema["anyOf"][0], state)]
     if "minimum" in schema:
-        return range(schema["minimum"], schema.get("maximum", schema.get("exclusiveMaximum", 0) - 1) + 1)
+        values = range(schema["minimum"], schema.get("maximum", schema.get("exclusiveMaximum", 0) - 1) + 1)
+        return values if len(values) <= MANY else [*values[: MANY // 2], values[-1]]
     if name in ("left", "right"):
         pairings = filter(None, (kind_of(item).pairing(item) for item in state.items.values()))
         return [part for pairing in pairings for part in getattr(pairing, name)]

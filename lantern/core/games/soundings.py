@@ -336,7 +336,7 @@ class Soundings(CrewGame[SoundingsSettings, Chart]):
     def own_view(self, chosen: SoundingsSettings, board: Chart, hands: Hands, player: int) -> SoundingsOwn:
         hand = hands[player]
         is_on = board.by_question[board.on] if board.on else None
-        chooses = hand.team is not None and hand.team == board.comes_next and board.on is None
+        chooses = self.not_now(board, hand) is None
         return SoundingsOwn(
             boat=None if hand.team is None else _lines(board)[hand.team],
             boats=sum(board.crews.is_there(team) for team in range(len(board.crews.sizes))),
