@@ -1,4 +1,4 @@
-"""Word search, on a screen (docs/games.md, W1 to W6)."""
+"""Word search, on a screen (docs/games.md, H1 to H6)."""
 
 from itertools import pairwise
 
@@ -60,7 +60,7 @@ def response(room, seat=1, question="m1"):
     return room.state.asks[f"{question}.1"].responses.get(seat)
 
 
-def test_pairs_are_taken_in_which_one_side_is_a_word_w1():
+def test_pairs_are_taken_in_which_one_side_is_a_word_h1():
     long = ("what nobody can write", "lighthousekeepers")
     items = [
         matching(*TERMS[:3], ("ebb / flood", "the tide, out and in"), long, id="m2"),
@@ -74,7 +74,7 @@ def test_pairs_are_taken_in_which_one_side_is_a_word_w1():
     assert [(one.id, one.why.code) for one in plan.unplayed] == [("q2", "unplayed_no_parts")]
 
 
-def test_the_other_side_is_the_clue_with_the_number_of_letters_w1():
+def test_the_other_side_is_the_clue_with_the_number_of_letters_h1():
     room = alone("Ada", items=(matching(("bâbord", "to the left of it"), ("ebb tide", "flood"), ("a light", "lamp")),))
     parts = {pair.id: pair.left for pair in room.state.items["m1"].pairs}
     parts |= {pair.partner_id: pair.right for pair in room.state.items["m1"].pairs}
@@ -85,7 +85,7 @@ def test_the_other_side_is_the_clue_with_the_number_of_letters_w1():
     ]
 
 
-def test_everybody_has_the_same_grid_and_no_device_is_told_where_a_word_lies_w1_w5():
+def test_everybody_has_the_same_grid_and_no_device_is_told_where_a_word_lies_h1_h5():
     room = alone("Ada", "Bo")
     assert seen(room, 1) == seen(room, 2)
     assert seen(room).found == ()
@@ -97,7 +97,7 @@ def test_everybody_has_the_same_grid_and_no_device_is_told_where_a_word_lies_w1_
     assert len(seen(room).clues) == 4
 
 
-def test_a_word_is_found_from_either_end_and_the_whole_board_is_the_answer_w2_w3():
+def test_a_word_is_found_from_either_end_and_the_whole_board_is_the_answer_h2_h3():
     room = alone("Ada")
     for turn, (_, word) in enumerate(TERMS):
         ends = place_of(seen(room), word)
@@ -106,7 +106,7 @@ def test_a_word_is_found_from_either_end_and_the_whole_board_is_the_answer_w2_w3
     assert room.state.hands[1].right == 5
 
 
-def test_something_else_costs_nothing_and_what_is_no_line_is_refused_w2_w3():
+def test_something_else_costs_nothing_and_what_is_no_line_is_refused_h2_h3():
     room = alone("Ada")
     board = seen(room)
     start, end = place_of(board, "knot")
@@ -121,7 +121,7 @@ def test_something_else_costs_nothing_and_what_is_no_line_is_refused_w2_w3():
     assert response(room).mark == 1
 
 
-def test_what_was_not_found_is_missing_from_the_mark_w6():
+def test_what_was_not_found_is_missing_from_the_mark_h6():
     room = alone("Ada", "Bo")
     for _, word in TERMS[:3]:
         mark(room, *place_of(seen(room), word))
@@ -132,7 +132,7 @@ def test_what_was_not_found_is_missing_from_the_mark_w6():
     assert (line.found, line.pairs, line.finished) == (3, 5, 0)
 
 
-def test_a_word_that_two_pairs_have_in_common_is_found_for_both_w4():
+def test_a_word_that_two_pairs_have_in_common_is_found_for_both_h4():
     room = alone(
         "Ada", items=(matching(("to the left of it", "port"), ("where ships lie", "Port"), ("a light", "lamp")),)
     )

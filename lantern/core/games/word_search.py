@@ -1,5 +1,5 @@
 """Word search, on a screen: the words of a board lie hidden among letters, and are found by their clues (docs/games.md,
-W1 to W6).
+H1 to H6).
 """
 
 from collections.abc import Sequence
