@@ -178,6 +178,49 @@ def test_a_hint_is_paid_where_it_was_taken_l4():
     assert game.own(1).lanterns == (3 - 1) + (3 - 2)
 
 
+def test_a_hint_that_was_bought_is_that_of_its_lock_alone_l4():
+    game = Game(1, stages=(Stage(hint="Low."), Stage(hint="High.")))
+    game.hint(1)
+    for question in ("q0", "q1", "q2"):
+        game.answer(1, question)
+    assert (game.own(1).hint, game.own(1).next_hint, game.own(1).left) == ("", "words", 3)
+
+
+def test_there_is_no_hint_before_it_begins_l4():
+    chosen = BoathouseSettings()
+    board = GAME.start(chosen, Outline(3, True, tuple(Asked(f"q{n}", 1, "") for n in range(3))))
+    turn = GAME.on_join(chosen, board, {}, Newcomer(1, Random(1)))
+    assert GAME.refused(chosen, turn.board, turn.hands, 1, TakeHint()).code == "no_hint_left"
+    assert GAME.own_view(chosen, turn.board, turn.hands, 1).next_hint is None
+
+
+def test_what_stands_already_earns_nothing_more_l5():
+    game = Game(1)
+    game.answer(1, "q0", pace=2)
+    assert game.stands(1) == [True, True, False]
+    game.answer(1, "q0", pace=2)
+    assert game.stands(1) == [True, True, False]
+
+
+def test_where_nothing_is_asked_nobody_has_done_l7():
+    game = Game(1, questions=0)
+    assert not GAME.done(game.chosen, game.hands[1])
+    assert game.own(1).dials == ()
+
+
+def test_it_is_over_when_all_teams_that_anybody_is_in_are_out_l7():
+    game = Game(1, made="drawn", teams=3, questions=1)
+    assert not GAME.over(game.chosen, game.board)
+    game.answer(1, "q0")
+    assert GAME.over(game.chosen, game.board)
+
+
+def test_who_was_taken_out_is_not_counted():
+    game = Game(1, 2)
+    game.after(GAME.on_leave(game.chosen, game.board, game.hands, 2))
+    assert GAME.screen_view(game.chosen, game.board, game.hands).players == 1
+
+
 @pytest.mark.parametrize(("pace", "answers"), [(1, 6), (1.25, 5), (1.5, 4), (2, 3)])
 def test_more_time_turns_more_dials_l5(pace, answers):
     game = Game(1)

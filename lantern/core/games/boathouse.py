@@ -316,7 +316,7 @@ def _locks(chosen: BoathouseSettings, questions: Sequence[Asked]) -> tuple[tuple
     """The questions in the order of the set, as evenly as can be, the first locks with one more."""
     ids = [one.question for one in questions][: MOST_LOCKS * MOST_DIALS]
     wanted = chosen.locks or min(MOST_LOCKS, round(len(ids) / USUAL_DIALS))
-    number = min(len(ids), max(1, wanted, -(-len(ids) // MOST_DIALS) if chosen.locks is None else 1))
+    number = min(len(ids), max(1, wanted))
     ids = ids[: number * MOST_DIALS]
     each, more = divmod(len(ids), number) if number else (0, 0)
     starts = [lock * each + min(lock, more) for lock in range(number + 1)]
