@@ -150,6 +150,11 @@ def test_who_did_not_know_it_meets_nothing_r5():
     assert game.board.comes_next == 1
 
 
+def test_what_chance_decided_stays_where_the_board_is_looked_at_again_r4():
+    game = Game(1, 2)
+    assert GAME.on_begin(game.chosen, game.board, game.hands, Random(9)).board is game.board
+
+
 def test_turns_go_round_among_teams_that_anybody_is_in_r6():
     game, players = drawn(1, 2, 3)
     game.after(GAME.on_leave(game.chosen, game.board, game.hands, players[1]))

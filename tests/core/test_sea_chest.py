@@ -1,10 +1,12 @@
 """Sea chest (docs/games.md, C1 to C7)."""
 
+from random import Random
+
 import pytest
 
 from lantern.core.errors import NotPossible
 from lantern.core.games.sea_chest import GAME, Draw, GivePearls, SeaChestSettings
-from lantern.core.games.teams import GiveTurn
+from lantern.core.games.teams import GiveTurn, JoinTeam
 from lantern.core.session import commands as c
 from lantern.core.session.boards import own_board, shown_board
 from lantern.core.session.manners import planned, settings_for_game
@@ -103,6 +105,17 @@ def test_a_card_that_is_put_back_comes_next_again_c2():
     assert card(room) == drawn
 
 
+def test_another_can_be_drawn_where_a_card_was_left_for_a_page_c2():
+    room = chest("Ada", "Bo", made="drawn", items=[choice("B", id="q0"), page(id="p1"), choice("B", id="q1")])
+    while room.state.phase is not Phase.OPEN:
+        room.advance()
+    room.do(c.GoTo(room.state.step, "p1"))
+    assert not shown_board(room.state).open
+    turn = shown_board(room.state).turn
+    seat = next(seat for seat in (1, 2) if room.state.hands[seat].team == turn - 1)
+    assert own_board(room.state, seat).may_draw
+
+
 def test_the_desk_gives_pearls_to_any_team_and_what_is_given_again_stands_c3():
     room = chest()
     with pytest.raises(NotPossible) as refused:
@@ -135,6 +148,32 @@ def test_the_turn_goes_on_after_each_card_or_where_the_desk_says_c4():
     assert shown_board(room.state).turn == 1
     room.do(c.GuideGame(GiveTurn(team=3)))
     assert shown_board(room.state).turn == 3
+
+
+def test_what_is_told_or_begun_once_more_changes_nothing():
+    room = chest(teams=3)
+    drawn = card(room)
+    while room.state.phase is not Phase.STANDINGS:
+        room.advance()
+    chosen, board, hands = room.state.settings.game, room.state.board, room.state.hands
+    assert GAME.on_told(chosen, board, drawn) is board
+    assert GAME.on_begin(chosen, board, hands, Random(5)).board is board
+
+
+def test_teams_stay_as_they_are_once_it_has_begun_v2():
+    room = chest("Ada", "Bo", made="chosen")
+    room.do(c.MakeMove(1, JoinTeam(team=2)))
+    room.advance()
+    with pytest.raises(NotPossible) as refused:
+        room.do(c.MakeMove(1, JoinTeam(team=1)))
+    assert refused.value.message.code == "game_has_begun"
+
+
+def test_nobody_goes_to_a_team_of_their_choice_where_teams_are_drawn_v2():
+    room = chest("Ada", "Bo", made="drawn")
+    with pytest.raises(NotPossible) as refused:
+        room.do(c.MakeMove(1, JoinTeam(team=1)))
+    assert refused.value.message.code == "no_such_team"
 
 
 def test_answers_are_marked_and_give_no_pearls_c5():

@@ -1,6 +1,6 @@
 """Word search, on a screen (docs/games.md, H1 to H6)."""
 
-from itertools import pairwise
+from itertools import pairwise, product
 
 import pytest
 from hypothesis import given, settings
@@ -121,6 +121,13 @@ def test_something_else_costs_nothing_and_what_is_no_line_is_refused_h2_h3():
     assert response(room).mark == 1
 
 
+def test_a_word_is_found_once_h2():
+    room = alone("Ada")
+    for _ in range(2):
+        mark(room, *place_of(seen(room), "shoal"))
+    assert len(seen(room).found) == 1
+
+
 def test_what_was_not_found_is_missing_from_the_mark_h6():
     room = alone("Ada", "Bo")
     for _, word in TERMS[:3]:
@@ -136,7 +143,10 @@ def test_a_word_that_two_pairs_have_in_common_is_found_for_both_h4():
     room = alone(
         "Ada", items=(matching(("to the left of it", "port"), ("where ships lie", "Port"), ("a light", "lamp")),)
     )
-    assert len(seen(room).clues) == 3
+    board = seen(room)
+    assert len(board.clues) == 3
+    lines = (cells_between(board.side, *ends) for ends in product(range(board.side**2), repeat=2))
+    assert sum("".join(board.letters[cell] for cell in line) == "PORT" for line in lines) == 1
     mark(room, *place_of(seen(room), "port"))
     assert len(seen(room).found) == 2
     mark(room, *place_of(seen(room), "lamp"))
