@@ -123,9 +123,16 @@ def test_something_else_costs_nothing_and_what_is_no_line_is_refused_h2_h3():
 
 def test_a_word_is_found_once_h2():
     room = alone("Ada")
-    for _ in range(2):
+    for _ in range(len(TERMS)):
         mark(room, *place_of(seen(room), "shoal"))
     assert len(seen(room).found) == 1
+    assert response(room) is None
+
+
+def test_no_letter_is_shown_before_it_begins_h5():
+    settings = dict(settings_for_game(GAME, "own_pace", Settings()))
+    room = a_session(a_set(WORDS), "Ada", **settings)
+    assert own_board(room.state, 1).boards == ()
 
 
 def test_what_was_not_found_is_missing_from_the_mark_h6():
