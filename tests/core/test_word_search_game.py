@@ -12,7 +12,8 @@ from lantern.core.questions import kind_of
 from lantern.core.session import Settings
 from lantern.core.session import commands as c
 from lantern.core.session.boards import own_board, shown_board
-from lantern.core.session.manners import planned, settings_for_game
+from lantern.core.session.manners import misfit, planned, settings_for_game
+from lantern.core.session.views import screen_view
 from tests.builders import a_session, a_set
 from tests.core.test_pairs import asks, matching
 
@@ -68,7 +69,7 @@ def test_pairs_are_taken_in_which_one_side_is_a_word_h1():
         asks(1, "Buoy"),
         asks(2, "It lies in the fairway"),
     ]
-    plan = planned(items, settings_for_game(GAME, "led", Settings()))
+    plan = planned(items, settings_for_game(GAME, "own_pace", Settings()))
     # Three of m2, three of m3 (whose last word is the left one), and a question.
     assert (plan.pairs, plan.played) == (7, 2)
     assert [(one.id, one.why.code) for one in plan.unplayed] == [("q2", "unplayed_no_parts")]
@@ -83,6 +84,15 @@ def test_the_other_side_is_the_clue_with_the_number_of_letters_h1():
         ("ebb tide", 5),
         ("to the left of it", 6),
     ]
+
+
+def test_the_room_is_shown_no_word_h5():
+    room = alone("Ada")
+    told = screen_view(room.state, "KELP427").model_dump_json(exclude={"title"}).casefold()
+    assert not [word for pair in TERMS for word in pair if word in told]
+    chosen = settings_for_game(GAME, "own_pace", Settings())
+    assert misfit(chosen) is None
+    assert misfit(chosen.model_copy(update={"manner": "led"})).code == "game_of_another_manner"
 
 
 def test_everybody_has_the_same_grid_and_no_device_is_told_where_a_word_lies_h1_h5():

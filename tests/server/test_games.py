@@ -42,7 +42,6 @@ def test_what_can_be_played_is_offered_with_the_settings_that_fit(teacher, knots
         ("sea_chest", "led"),
         ("boathouse", "own_pace"),
         ("crossword", "own_pace"),
-        ("word_search", "led"),
         ("word_search", "own_pace"),
         ("two_halves", "led"),
         ("two_halves", "own_pace"),

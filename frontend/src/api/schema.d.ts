@@ -5718,8 +5718,8 @@ export interface components {
         };
         /**
          * SoundingsSettings
-         * @description `teams`: how many. `claims`: who comes first, the
-         *     team whose turn it is or the first to signal. `laid`: the channels, where they were laid by hand.
+         * @description `teams`: how many. `claims`: who comes first, the team whose turn it is or the first to signal. `laid`: the
+         *     channels, where they were laid by hand.
          */
         SoundingsSettings: {
             /**

@@ -44,8 +44,8 @@ BoatNumber = Annotated[int, Field(ge=1, le=MOST_BOATS)]
 
 
 class SoundingsSettings(CrewSettings):
-    """`teams`: how many. `claims`: who comes first, the
-    team whose turn it is or the first to signal. `laid`: the channels, where they were laid by hand."""
+    """`teams`: how many. `claims`: who comes first, the team whose turn it is or the first to signal. `laid`: the
+    channels, where they were laid by hand."""
 
     game: Literal["soundings"] = "soundings"
     teams: Annotated[int, Field(ge=2, le=MOST_BOATS)] = 4

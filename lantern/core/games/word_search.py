@@ -111,6 +111,8 @@ class Search(NamedTuple):
 class WordSearchGame(PairGame[WordSearchSettings]):
     name = "word_search"
     settings = WordSearchSettings
+    manners = frozenset(("own_pace",))
+    """A question that is led stands on the big screen, and its words with it."""
     plays = "match"
     moves = (MarkLetters,)
     screen = WordSearchScreen
