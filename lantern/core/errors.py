@@ -13,6 +13,7 @@ LanternError
 ├── BadAnswer            an answer that does not fit its question
 ├── BadName              a name that cannot be shown
 ├── NameTaken            a name of the class list, or a record ID, whose owner is in already
+├── LightTaken           a light that somebody in the room has
 ├── UnknownSeat          a seat that is not in the session
 │   └── TakenOut         a seat that the teacher has taken out
 ├── NotReady             a set that still has something to settle
@@ -99,6 +100,11 @@ class BadName(LanternError):
 class NameTaken(LanternError):
     code = "name_taken"
     sentence = "Somebody has taken this name already. If it is yours, ask your teacher to free it, then join again."
+
+
+class LightTaken(LanternError):
+    code = "light_taken"
+    sentence = "Somebody here has exactly this light. Change one part of it."
 
 
 class UnknownSeat(LanternError):

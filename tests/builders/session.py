@@ -30,7 +30,18 @@ START = 1_800_000_000_000
 DESK = Actor(Role.DESK, 7, "a-page")
 ACTORS = dict.fromkeys((c.TimeUp, c.PaperTimeUp, c.GoOn, c.TalkOver), CLOCK)
 ACTORS |= {c.Join: NEWCOMER, c.CloseIfAllAnswered: ROOM}
-OF_A_SEAT = (c.BeginPaper, c.GoToPlace, c.GiveAnswer, c.ClearAnswer, c.Flag, c.WriteNote, c.Back, c.MakeMove, c.HandIn)
+OF_A_SEAT = (
+    c.BeginPaper,
+    c.GoToPlace,
+    c.GiveAnswer,
+    c.ClearAnswer,
+    c.Flag,
+    c.WriteNote,
+    c.ChooseLight,
+    c.Back,
+    c.MakeMove,
+    c.HandIn,
+)
 NO_LIMIT = Timing(of="none")
 
 

@@ -68,6 +68,7 @@ def an_example(command: type, room):
         c.GroupAlike: lambda: c.GroupAlike("q1"),
         c.JoinWords: lambda: c.JoinWords("q1", "sea", "waves"),
         c.MakeMove: lambda: c.MakeMove(1, JoinTeam(team=1)),  # what is played here has no moves
+        c.ChooseLight: lambda: c.ChooseLight(1, "49305127"),
         c.Back: lambda: c.Back(1, ask, "0123456789ab", True),
         c.Rename: lambda: c.Rename(1, "Bo"),
         c.Remove: lambda: c.Remove(1),
@@ -134,6 +135,7 @@ ANYWHERE = {
     c.TalkOver: "",
     c.WriteNote: "Noted",
     c.NoteDone: "",
+    c.ChooseLight: "LightChosen",
 }
 CORRECTED = {c.TakeBack: "", c.MarkAnew: ""}
 FORM = {c.SetForm: "FormSet"}

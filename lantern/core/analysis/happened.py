@@ -290,6 +290,7 @@ UNTOLD = (
     e.WentTo,
     e.Flagged,
     e.Noted,
+    e.LightChosen,
     e.FormSet,
     e.WallSet,
     e.Placed,

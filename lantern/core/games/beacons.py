@@ -147,6 +147,9 @@ class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
     def shares_devices(self, chosen: BeaconsSettings) -> bool:
         return chosen.made == "shared"
 
+    def team_of(self, hand: Mate) -> int | None:
+        return hand.team
+
     def looks_at(self, chosen: BeaconsSettings) -> frozenset[LooksAt]:
         return LOOKS_AT.get(chosen.made, frozenset())
 

@@ -252,6 +252,9 @@ class LockedBoathouse(BoardGame[BoathouseSettings, House, Rower]):
     def done(self, chosen: BoathouseSettings, hand: Rower) -> bool:
         return hand.chain.is_out
 
+    def team_of(self, hand: Rower) -> int | None:
+        return hand.mate.team
+
     def stuck(self, chosen: BoathouseSettings, hand: Rower) -> bool:
         return hand.missed >= STUCK
 

@@ -281,6 +281,10 @@ class BoardGame(Game[Chosen], Generic[Chosen, Board, Hand]):
         """How many wrong options of the question that is on this player is not shown."""
         return 0
 
+    def team_of(self, hand: Hand) -> int | None:
+        """The team, from 0, that this player is in; None for none."""
+        return None
+
     def stuck(self, chosen: Chosen, hand: Hand) -> bool:
         """Whether this player could do with help."""
         return False

@@ -142,6 +142,9 @@ class CrewGame(BoardGame[Chosen, Board, Mate], Generic[Chosen, Board]):
     def looks_at(self, chosen: Chosen) -> frozenset[LooksAt]:
         return LOOKS_AT.get(chosen.made, frozenset())
 
+    def team_of(self, hand: Mate) -> int | None:
+        return hand.team
+
     def on_join(self, chosen: Chosen, board: Board, hands: Mates, who: Newcomer) -> Turn[Board, Mate]:
         return _with_crews(board, joined(board.crews, hands, who))
 

@@ -413,7 +413,8 @@ class Join:
     """`key` is made by the device: joining twice with the same key takes one seat. `person` is a new opaque id.
 
     `member` is who it is in the class list, found by the server; `proven` by a phrase, so that the seat may be taken
-    over from another device. `group` and `earlier` are there where the game looks at them (`Seat`).
+    over from another device. `group` and `earlier` are there where the game looks at them (`Seat`). `light` is the one
+    that is kept for them, if any is, and `keeper` by what it is kept.
     """
 
     name: str
@@ -425,6 +426,8 @@ class Join:
     needs: Needs = NONE
     group: str = ""
     earlier: float | None = None
+    light: str = ""
+    keeper: str = ""
 
 
 @dataclass(frozen=True)
@@ -466,6 +469,14 @@ class WriteNote:
 
     seat: int
     text: str
+
+
+@dataclass(frozen=True)
+class ChooseLight:
+    """A student has another light from now on. That its parts are theirs is the server's to know."""
+
+    seat: int
+    light: str
 
 
 @dataclass(frozen=True)
@@ -603,6 +614,7 @@ Command = (
     | GiveAnswer
     | ClearAnswer
     | WriteNote
+    | ChooseLight
     | Back
     | MakeMove
     | Flag

@@ -36,6 +36,7 @@ ALWAYS: Handlers = {
 RUNNING: Handlers = ALWAYS | {
     c.Join: people.join,
     c.WriteNote: notes.write_note,
+    c.ChooseLight: people.choose_light,
     c.MakeMove: boards.make_move,
     c.Lock: people.lock,
     c.Pause: pausing.pause,

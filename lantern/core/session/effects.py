@@ -23,7 +23,9 @@ from lantern.core.values import Milliseconds
 def _on_joined(state: State, event: e.Joined) -> State:
     is_open = state.ask is not None and state.ask.is_open
     since = state.openings - is_open
-    seat = Seat(event.seat, event.person, event.key, since=since, group=event.group, earlier=event.earlier)
+    seat = Seat(
+        event.seat, event.person, event.key, since=since, group=event.group, earlier=event.earlier, light=event.light
+    )
     state = changed(
         state,
         seats={**state.seats, seat.number: seat},
@@ -47,7 +49,7 @@ def _on_named(state: State, event: e.Named) -> State:
 
 
 def _person(event: e.Named) -> Person:
-    return Person(event.person, event.name, event.member, event.record_id, event.needs)
+    return Person(event.person, event.name, event.member, event.record_id, event.needs, event.keeper)
 
 
 def _on_claimed(state: State, event: e.Claimed) -> State:
@@ -323,6 +325,7 @@ EVENTS: dict[type, Evolver] = {
     e.Released: _of(lambda s, ev: _with_seat(s, ev.seat, free=True)),
     e.Claimed: _of(_on_claimed),
     e.FogLifted: _of(lambda s, ev: _with_seat(s, ev.seat, fog_lifted=ev.lifted)),
+    e.LightChosen: _of(lambda s, ev: _with_seat(s, ev.seat, light=ev.light)),
     e.PageShown: _of(_on_page_shown),
     e.Opened: lambda s, r: _on_opened(s, r.event, r.at),  # type: ignore[arg-type]
     e.SetAside: _of(rounds.on_set_aside),

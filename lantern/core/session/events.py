@@ -20,13 +20,14 @@ from lantern.core.values import Milliseconds
 @dataclass(frozen=True, slots=True)
 class Joined:
     """`person` is an opaque id; `key` was made by the device. `group` and `earlier` are there where the game looks at
-    them."""
+    them. `light` is the own one, where there are any."""
 
     seat: int
     person: str
     key: str
     group: str = ""
     earlier: float | None = None
+    light: str = ""
     type: Literal["joined"] = "joined"
 
 
@@ -73,6 +74,15 @@ class Claimed:
     seat: int
     key: str
     type: Literal["claimed"] = "claimed"
+
+
+@dataclass(frozen=True, slots=True)
+class LightChosen:
+    """This seat has another light."""
+
+    seat: int
+    light: str
+    type: Literal["light_chosen"] = "light_chosen"
 
 
 @dataclass(frozen=True, slots=True)
@@ -483,14 +493,15 @@ class Ended:
 
 @dataclass(frozen=True, slots=True)
 class Named:
-    """This person is called so. It is kept in the roster, not among the events. `member` and `record_id` are of whoever
-    joins; a new name changes neither."""
+    """This person is called so. It is kept in the roster, not among the events. `member`, `record_id`
+    and `keeper` are of whoever joins; a new name changes none of them."""
 
     person: str
     name: str
     member: str = ""
     record_id: str = ""
     needs: Needs = NONE
+    keeper: str = ""
 
 
 StoredEvent = (
@@ -501,6 +512,7 @@ StoredEvent = (
     | Restored
     | Released
     | Claimed
+    | LightChosen
     | FogLifted
     | KeySet
     | Corrected

@@ -39,6 +39,7 @@ class Seat:
     `since` is how many openings of questions were over by then: what was asked later was asked of this student.
     `free`: the teacher lets this person go on on another device. `group` and `earlier` are what the game looks at, if
     it does: the group of the class list, and the mean mark in the class's sessions before. Nobody is told either.
+    `light` is the own one, empty where there are none.
     """
 
     number: int
@@ -50,6 +51,7 @@ class Seat:
     free: bool = False
     group: str = ""
     earlier: float | None = None
+    light: str = ""
 
 
 class Response(NamedTuple):

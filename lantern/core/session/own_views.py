@@ -129,7 +129,7 @@ def mine_text(state: State, seat: Seat, place: Place | None, fragments: Fragment
         f'"began_at":{paper.began_at},"deadline":{deadline},"reached_at":{reached},"due":null,"went":{paper.latest},'
         f'"handed_in":null,"goes_round":{_BOOL[paper.goes_round]},"following":{following}}},'
         '"needs":null,"left_out":[],"word":null,"closing":null,"review":false,"notes":null,'
-        f'"backed":null,"board":{board},"moved":{state.moved.get(number, 0)}}}'
+        f'"backed":null,"board":{board},"moved":{state.moved.get(number, 0)},"light":"{seat.light}"}}'
     )
 
 
@@ -190,6 +190,7 @@ def mine_at_own_pace(state: State, seat: Seat) -> Mine:
         notes=own_notes(state, number),
         board=own_board(state, number),
         moved=state.moved.get(number, 0),
+        light=seat.light,
     )
 
 

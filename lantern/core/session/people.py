@@ -11,6 +11,7 @@ from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Role, Sent
 from lantern.core.session.model import Seat, State
+from lantern.core.session.own_light import light_for, lights_there
 
 Events = Sequence[e.Event]
 
@@ -25,7 +26,9 @@ def join(state: State, command: c.Join, sent: Sent) -> Events:
         return _claimed(held, command)
     if state.locked:
         raise errors.NotPossible(said("doors_locked", "The doors are locked. Ask your teacher to let you in."))
-    joined = e.Joined(len(state.seats) + 1, command.person, command.key, command.group, command.earlier)
+    number = len(state.seats) + 1
+    light = light_for(state, command.light, number)
+    joined = e.Joined(number, command.person, command.key, command.group, command.earlier, light)
     if state.settings.known == "nobody":
         return [joined]
     name = _asked_for(state, command)
@@ -39,9 +42,8 @@ def join(state: State, command: c.Join, sent: Sent) -> Events:
             field="name",
         )
     record_id = clean_record_id(command.record_id)
-    named = e.Named(
-        command.person, told_apart(name, _names(state), _longest(state)), command.member, record_id, command.needs
-    )
+    shown = told_apart(name, _names(state), _longest(state))
+    named = e.Named(command.person, shown, command.member, record_id, command.needs, command.keeper)
     return [named, joined, *([e.FogLifted(joined.seat, True)] if command.needs.no_fog else [])]
 
 
@@ -84,6 +86,17 @@ def _claimed(seat: Seat, command: c.Join) -> Events:
     if not (command.proven or seat.free):
         raise errors.NameTaken(field="record_id" if command.record_id else "member")
     return [e.Claimed(seat.number, command.key)]
+
+
+def choose_light(state: State, command: c.ChooseLight, sent: Sent) -> Events:
+    seat = own_seat(state, command.seat, sent)
+    if not state.settings.has_lights:
+        raise errors.NotPossible
+    if command.light == seat.light:
+        return []
+    if command.light in lights_there(state):
+        raise errors.LightTaken
+    return [e.LightChosen(seat.number, command.light)]
 
 
 def lock(state: State, command: c.Lock, sent: Sent) -> Events:

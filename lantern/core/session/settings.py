@@ -64,8 +64,8 @@ class WallSettings(Value):
 
 class Settings(Value):
     """`explanations`, `marks` and `points` say what feedback holds, `notes` whether students may write to the teacher,
-    `names_on_screen` whether the big screen names anybody. `goes_on_after`: a session that is led goes on by itself so
-    many seconds after each close; None: by hand.
+    `names_on_screen` whether the big screen names anybody, `lights` whether players have lights of their own.
+    `goes_on_after`: a session that is led goes on by itself so many seconds after each close; None: by hand.
     """
 
     manner: Manner = "led"
@@ -84,6 +84,7 @@ class Settings(Value):
     notes: bool = True
     close_when_all_answered: bool = True
     goes_on_after: Annotated[int, Field(ge=3, le=120)] | None = None
+    lights: bool = True
     closing: ClosingWords = ClosingWords()
     wall: WallSettings = WallSettings()
     game: AnyGame = PLAIN
@@ -118,3 +119,13 @@ class Settings(Value):
     def is_played(self) -> bool:
         """Whether there is a game to be seen: a board, or points and places."""
         return not game_of(self.game).has_points or (self.shows_standings and self.points)
+
+    @property
+    def has_lights(self) -> bool:
+        """Whether players have lights: only where something is played."""
+        return self.lights and self.is_played
+
+    @property
+    def keeps_lights(self) -> bool:
+        """Whether anybody can be known again."""
+        return self.has_lights and self.known != "nobody"

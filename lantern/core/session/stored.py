@@ -97,8 +97,18 @@ def _with_what_a_game_looks_at(event: Json) -> Json:
     return {**event, "group": "", "earlier": None} if event["type"] == "joined" else event
 
 
-EVENT = Shape((_people_and_rounds, _with_an_order, _with_what_a_game_looks_at))
-SETTINGS = Shape((_with_papers, _with_a_game, _with_how_they_are_known, _with_two_switches))
+def _with_a_light(event: Json) -> Json:
+    """Version 5: who joins has a light. Before, nobody had."""
+    return {**event, "light": ""} if event["type"] == "joined" else event
+
+
+def _with_lights(settings: Json) -> Json:
+    """Version 6: players may have lights, and have unless it is said otherwise."""
+    return {**settings, "lights": True}
+
+
+EVENT = Shape((_people_and_rounds, _with_an_order, _with_what_a_game_looks_at, _with_a_light))
+SETTINGS = Shape((_with_papers, _with_a_game, _with_how_they_are_known, _with_two_switches, _with_lights))
 
 
 def write_event(event: StoredEvent) -> str:

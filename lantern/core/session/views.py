@@ -152,7 +152,7 @@ class Mine(Value):
     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
     `description` is the current picture's, for a student who sees pictures without fog. `word` is what the desk wrote
     to this one. `closing` is there once it is over for them; `review`: they may look at what was right. `board` is what
-    they see of the game, `moved` the number of the last thing that they did in it.
+    they see of the game, `moved` the number of the last thing that they did in it. `light` is their own.
     """
 
     seat: int
@@ -182,16 +182,19 @@ class Mine(Value):
     backed: MyVoices | None = None
     board: AnyGameOwn | None = None
     moved: int = 0
+    light: str = ""
 
 
 class Place(Value):
-    """`before` and `points_before` are those before the question that was asked last; None where that was the first."""
+    """`before` and `points_before` are those before the question that was asked last; None where that was the first.
+    `light` is their own."""
 
     name: str
     points: int
     place: int
     before: int | None = None
     points_before: int = 0
+    light: str = ""
 
 
 class Papers(Value):
@@ -205,7 +208,8 @@ class Papers(Value):
 
 class ScreenView(Value):
     """`standings` are the first places, of half of the people at most, without the last one. In the end `lights` are
-    the points of everybody, most first, and nobody's. `right_share` is the mean mark, 0..1, once the class sees what is
+    the points of everybody, most first, and nobody's. `signs` are everybody's own lights, in the lobby in the order of
+    the `names`, in the end in that of the `lights`. `right_share` is the mean mark, 0..1, once the class sees what is
     right. Without `named` nobody is named. `game` is what is played, and `board` how it stands.
     """
 
@@ -225,6 +229,7 @@ class ScreenView(Value):
     locked: bool = False
     papers: Papers | None = None
     lights: tuple[int, ...] = ()
+    signs: tuple[str, ...] = ()
     game: AnyGame | None = None
     board: AnyGameScreen | None = None
 
@@ -301,6 +306,7 @@ def screen_view(state: State, code: str) -> ScreenView:
         names=tuple(state.name(seat) for seat in people) if named and state.phase is Phase.LOBBY else (),
         standings=places_shown(state) if ended or at_work or (state.phase is Phase.STANDINGS and ranks) else (),
         lights=tuple(row.points for row in standings(state)) if ended else (),
+        signs=_signs(state, ended=ended),
         named=named,
         stopped=stopped(state),
         locked=state.locked,
@@ -308,6 +314,14 @@ def screen_view(state: State, code: str) -> ScreenView:
         game=state.settings.game if state.settings.is_played else None,
         board=shown_board(state),
     )
+
+
+def _signs(state: State, *, ended: bool) -> tuple[str, ...]:
+    if not state.settings.has_lights:
+        return ()
+    if ended:
+        return tuple(state.seats[row.seat].light for row in standings(state))
+    return tuple(seat.light for seat in state.people()) if state.phase is Phase.LOBBY else ()
 
 
 def _papers(state: State) -> Papers:
@@ -352,6 +366,7 @@ def mine(state: State, places: "Places", seat_number: int) -> Mine:
         backed=own_voices(state, seat_number),
         board=own_board(state, seat_number),
         moved=state.moved.get(seat_number, 0),
+        light=seat.light,
     )
 
 
@@ -531,6 +546,7 @@ def _place(state: State, row: Standing, before: Standing | None) -> Place:
         place=row.place,
         before=before.place if before else None,
         points_before=before.points if before else 0,
+        light=state.seats[row.seat].light,
     )
 
 
