@@ -161,6 +161,8 @@ MAY = {
     "POST /api/live/student/commands": STUDENT,
     "POST /api/live/student/reading": STUDENT,
     "GET /api/live/student/review": STUDENT,
+    "GET /api/live/student/light": STUDENT,
+    "PUT /api/live/student/light": STUDENT,
     "GET /api/live/student/spoken/{part}": STUDENT,
     "POST /api/live/student/spoken": STUDENT,
     "POST /api/trial/{set_id}": OWNER,

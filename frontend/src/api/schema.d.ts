@@ -1811,6 +1811,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live/student/light": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Light
+         * @description One's own light, and what there is for shells.
+         */
+        get: operations["lantern_server_live_router_read_light"];
+        /**
+         * Choose Light
+         * @description Another light, with what of it has to be bought.
+         */
+        put: operations["lantern_server_live_router_choose_light"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live/student/review": {
         parameters: {
             query?: never;
@@ -5560,8 +5584,8 @@ export interface components {
         /**
          * Settings
          * @description `explanations`, `marks` and `points` say what feedback holds, `notes` whether students may write to the teacher,
-         *     `names_on_screen` whether the big screen names anybody. `goes_on_after`: a session that is led goes on by itself so
-         *     many seconds after each close; None: by hand.
+         *     `names_on_screen` whether the big screen names anybody, `lights` whether players have lights of their own.
+         *     `goes_on_after`: a session that is led goes on by itself so many seconds after each close; None: by hand.
          */
         Settings: {
             /**
@@ -5656,6 +5680,11 @@ export interface components {
              * @default null
              */
             goes_on_after?: number | null;
+            /**
+             * Lights
+             * @default true
+             */
+            lights?: boolean;
             /**
              * @default {
              *       "score": "marks",
@@ -5899,6 +5928,7 @@ export interface components {
              *       "notes": true,
              *       "close_when_all_answered": true,
              *       "goes_on_after": null,
+             *       "lights": true,
              *       "closing": {
              *         "score": "marks",
              *         "words": ""
@@ -6743,7 +6773,7 @@ export interface components {
          *     `right` is the sum of marks over the `scored` questions that were asked since this student joined.
          *     `description` is the current picture's, for a student who sees pictures without fog. `word` is what the desk wrote
          *     to this one. `closing` is there once it is over for them; `review`: they may look at what was right. `board` is what
-         *     they see of the game, `moved` the number of the last thing that they did in it.
+         *     they see of the game, `moved` the number of the last thing that they did in it. `light` is their own.
          */
         Mine: {
             /** Seat */
@@ -6812,6 +6842,11 @@ export interface components {
              * @default 0
              */
             moved?: number;
+            /**
+             * Light
+             * @default
+             */
+            light?: string;
         };
         /**
          * MyNotes
@@ -7071,6 +7106,7 @@ export interface components {
         /**
          * Place
          * @description `before` and `points_before` are those before the question that was asked last; None where that was the first.
+         *     `light` is their own.
          */
         Place: {
             /** Name */
@@ -7086,6 +7122,11 @@ export interface components {
              * @default 0
              */
             points_before?: number;
+            /**
+             * Light
+             * @default
+             */
+            light?: string;
         };
         /** PlacedCount */
         PlacedCount: {
@@ -8014,7 +8055,8 @@ export interface components {
         /**
          * ScreenView
          * @description `standings` are the first places, of half of the people at most, without the last one. In the end `lights` are
-         *     the points of everybody, most first, and nobody's. `right_share` is the mean mark, 0..1, once the class sees what is
+         *     the points of everybody, most first, and nobody's. `signs` are everybody's own lights, in the lobby in the order of
+         *     the `names`, in the end in that of the `lights`. `right_share` is the mean mark, 0..1, once the class sees what is
          *     right. Without `named` nobody is named. `game` is what is played, and `board` how it stands.
          */
         ScreenView: {
@@ -8061,6 +8103,11 @@ export interface components {
              * @default []
              */
             lights?: number[];
+            /**
+             * Signs
+             * @default []
+             */
+            signs?: string[];
             /**
              * Game
              * @default null
@@ -9976,8 +10023,8 @@ export interface components {
         };
         /**
          * JoinForm
-         * @description `key` is made once by the device: joining again with it leads to the same seat. Of the rest a device says what it
-         *     was asked for.
+         * @description `key` is made once by the device: joining again with it leads to the same seat. `device` it keeps for all
+         *     sessions: by it a light is found again. Of the rest a device says what it was asked for.
          */
         JoinForm: {
             /** Code */
@@ -10005,6 +10052,11 @@ export interface components {
             made?: components["schemas"]["MadeName"] | null;
             /** Key */
             key: string;
+            /**
+             * Device
+             * @default
+             */
+            device?: string | "";
         };
         /** ConfirmForm */
         ConfirmForm: {
@@ -10416,6 +10468,164 @@ export interface components {
             item: string;
             /** Answer */
             answer: components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"];
+        };
+        /**
+         * OwnLightInfo
+         * @description One's own `light`, those of its parts that were bought (as `roof.7`), the `shells` that are left, and what each
+         *     form of each part costs. `earned` is what this session has given, once it has ended. Unless it is `kept`, it is for
+         *     this session alone.
+         */
+        OwnLightInfo: {
+            /** Light */
+            light: string;
+            /** Parts */
+            parts: string[];
+            /** Shells */
+            shells: number;
+            /** Earned */
+            earned: number;
+            /** Kept */
+            kept: boolean;
+            /**
+             * Offers
+             * @default [
+             *       {
+             *         "part": "roof",
+             *         "prices": [
+             *           0,
+             *           0,
+             *           0,
+             *           0,
+             *           5,
+             *           5,
+             *           5,
+             *           10,
+             *           10,
+             *           20
+             *         ]
+             *       },
+             *       {
+             *         "part": "top",
+             *         "prices": [
+             *           0,
+             *           0,
+             *           0,
+             *           0,
+             *           5,
+             *           5,
+             *           5,
+             *           10,
+             *           10,
+             *           20
+             *         ]
+             *       },
+             *       {
+             *         "part": "glass",
+             *         "prices": [
+             *           0,
+             *           0,
+             *           0,
+             *           0,
+             *           5,
+             *           5,
+             *           5,
+             *           10,
+             *           10,
+             *           20
+             *         ]
+             *       },
+             *       {
+             *         "part": "panes",
+             *         "prices": [
+             *           0,
+             *           0,
+             *           0,
+             *           0,
+             *           5,
+             *           5,
+             *           10,
+             *           20
+             *         ]
+             *       },
+             *       {
+             *         "part": "flame",
+             *         "prices": [
+             *           0,
+             *           0,
+             *           0,
+             *           0,
+             *           5,
+             *           5,
+             *           5,
+             *           10,
+             *           10,
+             *           20
+             *         ]
+             *       },
+             *       {
+             *         "part": "pattern",
+             *         "prices": [
+             *           0,
+             *           0,
+             *           0,
+             *           0,
+             *           5,
+             *           5,
+             *           5,
+             *           10,
+             *           10,
+             *           20
+             *         ]
+             *       },
+             *       {
+             *         "part": "foot",
+             *         "prices": [
+             *           0,
+             *           0,
+             *           0,
+             *           0,
+             *           5,
+             *           5,
+             *           5,
+             *           10,
+             *           10,
+             *           20
+             *         ]
+             *       },
+             *       {
+             *         "part": "sides",
+             *         "prices": [
+             *           0,
+             *           0,
+             *           0,
+             *           0,
+             *           5,
+             *           5,
+             *           10,
+             *           20
+             *         ]
+             *       }
+             *     ]
+             */
+            offers?: components["schemas"]["PartOffer"][];
+        };
+        /**
+         * PartOffer
+         * @description What each form of a part costs, in shells.
+         */
+        PartOffer: {
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "roof" | "top" | "glass" | "panes" | "flame" | "pattern" | "foot" | "sides";
+            /** Prices */
+            prices: number[];
+        };
+        /** ChosenLight */
+        ChosenLight: {
+            /** Light */
+            light: string;
         };
         /**
          * Review
@@ -10997,6 +11207,7 @@ export interface components {
         /**
          * Place
          * @description `before` and `points_before` are those before the question that was asked last; None where that was the first.
+         *     `light` is their own.
          */
         lantern__core__session__views__Place: {
             /** Name */
@@ -11015,6 +11226,11 @@ export interface components {
              * @default 0
              */
             points_before?: number;
+            /**
+             * Light
+             * @default
+             */
+            light?: string;
         };
     };
     responses: never;
@@ -13741,6 +13957,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Reading"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_read_light: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnLightInfo"];
+                };
+            };
+        };
+    };
+    lantern_server_live_router_choose_light: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChosenLight"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnLightInfo"];
                 };
             };
         };

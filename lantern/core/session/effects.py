@@ -59,11 +59,12 @@ def _on_claimed(state: State, event: e.Claimed) -> State:
 
 
 def _on_erased(state: State, event: e.Erased) -> State:
-    """With the name goes what the desk wrote to who had it, and what they wrote to the desk."""
+    """With the name go what the desk wrote to who had it, what they wrote to the desk, and their light."""
     gone = state.seats[event.seat].person
     roster = {id_: person for id_, person in state.roster.items() if id_ != gone}
     words = {seat: word for seat, word in state.words.items() if seat != event.seat}
     written = tuple(note for note in state.notes if note.seat != event.seat)
+    state = _with_seat(state, event.seat, light="")
     return changed(state, roster=roster, words=words if len(words) < len(state.words) else state.words, notes=written)
 
 

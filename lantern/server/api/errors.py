@@ -18,6 +18,7 @@ STATUS: dict[type[core.LanternError], int] = {
     core.BadAnswer: 422,
     core.BadName: 422,
     core.NameTaken: 409,
+    core.LightTaken: 409,
     core.NotReady: 422,
     core.BadMedia: 422,
     core.Unreadable: 422,

@@ -10,11 +10,13 @@ from django.utils import timezone
 
 from lantern.core.classes.join_codes import make_code
 from lantern.core.classes.made_names import Language, free_number, made_name
-from lantern.core.errors import NotPossible
+from lantern.core.errors import LightTaken, NotPossible
 from lantern.core.messages import said
 from lantern.core.questions.marking import LATEST
-from lantern.core.session import Sent, Settings
+from lantern.core.session import Actor, Phase, Role, Sent, Settings, State
 from lantern.core.session.actors import NEWCOMER
+from lantern.core.session.commands import ChooseLight
+from lantern.core.session.own_light import lights_there
 from lantern.core.session.stored import SETTINGS, read_settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.api import limits
@@ -28,8 +30,9 @@ from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import WhoJoins, asks, listed_names, who_joins
 from lantern.server.live.faults import faulty_rows
 from lantern.server.live.hub import hub, raise_refusal
-from lantern.server.live.models import LiveSession, Preset
+from lantern.server.live.models import LiveSession, Person, Preset
 from lantern.server.live.offers import check_settings, check_unprepared
+from lantern.server.live.own_lights import buy, keep, keeper_in, own_light
 from lantern.server.live.queries import (
     asked_now,
     asked_now_info,
@@ -41,8 +44,8 @@ from lantern.server.live.queries import (
     session_or_class,
 )
 from lantern.server.live.rules import may_lead
-from lantern.server.live.schemas import AskedNow, CodeInfo, Joined, JoinForm, KeepAsked, MadeName
-from lantern.server.live.tokens import make_token
+from lantern.server.live.schemas import AskedNow, CodeInfo, Joined, JoinForm, KeepAsked, MadeName, OwnLightInfo
+from lantern.server.live.tokens import SeatPass, make_token
 
 _random = SystemRandom()
 CODE_TRIES = 20
@@ -224,3 +227,46 @@ async def join_session(session: LiveSession, form: JoinForm, address: str, base:
         seat=seat.number,
         languages=session.owner.school.chosen.languages,
     )
+
+
+def light_of(state: State, seat: SeatPass) -> OwnLightInfo:
+    """Raises NotPossible where there are no lights."""
+    if not state.settings.has_lights:
+        raise NotPossible
+    who = state.seats[seat.seat]
+    person = Person.objects.filter(session=seat.session_id, key=who.person).first()
+    kept = own_light(_school_of(seat.session_id), person.keeper if person else "")
+    return OwnLightInfo(
+        light=(kept.light if state.phase is Phase.ENDED else "") or who.light,
+        parts=tuple(kept.parts),
+        shells=kept.shells - kept.spent,
+        earned=person.shells if person else 0,
+        kept=bool(kept.keeper),
+    )
+
+
+def _school_of(session_id: int) -> int:
+    return LiveSession.objects.values_list("owner__school", flat=True).get(pk=session_id)
+
+
+async def choose_light(state: State, seat: SeatPass, light: str) -> None:
+    """Another light from now on, with what of it has to be bought; once the session is over, for the next one. Raises
+    LightTaken, TakenOut, and NotPossible for who has too few shells."""
+    is_over = state.phase is Phase.ENDED
+    if not is_over and light != state.seats[seat.seat].light and light in lights_there(state):
+        raise LightTaken
+    keeper = await sync_to_async(_paid_by)(state, seat, light)
+    if not is_over:
+        sent = Sent(Actor(Role.SEAT, seat.seat), 0, now_ms())
+        raise_refusal(await hub().submit(seat.session_id, ChooseLight(seat.seat, light), sent))
+    if keeper:
+        await sync_to_async(lambda: keep(_school_of(seat.session_id), keeper, light))()
+
+
+def _paid_by(state: State, seat: SeatPass, light: str) -> str:
+    """The keeper of who has paid for whatever of it is not free."""
+    if not state.settings.has_lights:
+        raise NotPossible
+    keeper = keeper_in(seat.session_id, state.seats[seat.seat].person)
+    buy(_school_of(seat.session_id), keeper, light)
+    return keeper

@@ -26,6 +26,7 @@ from lantern.core.session.stored import read_settings
 from lantern.server.api import limits
 from lantern.server.classes.models import Member
 from lantern.server.live.models import LiveSession, Person
+from lantern.server.live.own_lights import kept_light, of_device, of_member
 from lantern.server.live.schemas import Asks, JoinForm, ListedName
 
 LAST = 10
@@ -43,6 +44,8 @@ class WhoJoins:
     needs: Needs = NONE
     group: str = ""
     earlier: float | None = None
+    light: str = ""
+    keeper: str = ""
 
     def command(self, key: str, person: str) -> Join:
         return Join(
@@ -55,6 +58,8 @@ class WhoJoins:
             needs=self.needs,
             group=self.group,
             earlier=self.earlier,
+            light=self.light,
+            keeper=self.keeper,
         )
 
 
@@ -93,7 +98,15 @@ def listed_names(session: LiveSession, state: State) -> tuple[ListedName, ...]:
 
 
 def who_joins(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
-    """Raises BadName, or TooManyTries for a device that guesses."""
+    """With the light that is kept for them. Raises BadName, or TooManyTries for a device that guesses."""
+    who, school = _as_asked(session, form, address), session.owner.school_id
+    if not settings_of(session).keeps_lights or not (who.member or form.device):
+        return who
+    keeper = of_member(who.member) if who.member else of_device(school, form.device)
+    return replace(who, light=kept_light(school, keeper), keeper=keeper)
+
+
+def _as_asked(session: LiveSession, form: JoinForm, address: str) -> WhoJoins:
     asked = asks(session)
     if asked == "nobody":
         return WhoJoins()

@@ -30,6 +30,7 @@ from lantern.core.session.events import (
     FogLifted,
     HandedIn,
     Joined,
+    LightChosen,
     Named,
     PaperDrawn,
     Removed,
@@ -66,7 +67,7 @@ EMPTY_LASTS = 60.0
 LOOK_EVERY = 60.0
 """Seconds between two looks for rooms in which nothing happens."""
 QUIET = (Joined, Named, Answered, PaperDrawn, WentTo, AnswerCleared, Flagged, HandedIn)
-OF_ONE_SEAT = (Joined, Renamed, Erased, Removed, Restored, Claimed, FogLifted)
+OF_ONE_SEAT = (Joined, Renamed, Erased, Removed, Restored, Claimed, FogLifted, LightChosen)
 
 
 @dataclass(eq=False)

@@ -97,7 +97,8 @@ class Person(models.Model):
 
     `member` is the person in the class list, `record_id` as it was given in this session. `confirmed`: a teacher
     has said whether somebody who gave a member's record ID in other letters is that member. `mean_mark` is theirs in
-    this session, 0..1, once it has ended; None where there is none to be counted."""
+    this session, 0..1, once it has ended; None where there is none to be counted. `keeper` is by what their light is
+    kept (`OwnLight`), empty where it is not, and `shells` are those that the session has given them."""
 
     session = models.ForeignKey(LiveSession, on_delete=models.CASCADE, related_name="people", db_index=False)
     key = models.CharField(max_length=40)
@@ -108,9 +109,27 @@ class Person(models.Model):
     needs = models.JSONField(default=dict)
     confirmed = models.BooleanField(null=True)
     mean_mark = models.FloatField(null=True)
+    keeper = models.CharField(max_length=60, blank=True, db_index=True)
+    shells = models.PositiveSmallIntegerField(default=0)
 
     class Meta:
         constraints = (models.UniqueConstraint(fields=["session", "key"], name="one_person_a_key"),)
+
+
+class OwnLight(models.Model):
+    """Somebody's light, kept from session to session (docs/games.md, A7). `keeper` says whose: a member's, or that of
+    the device with the key that this is the digest of. `parts` are those that were bought, as the core names them,
+    for `spent` of all `shells` that were ever given."""
+
+    school = models.ForeignKey(School, on_delete=models.CASCADE, related_name="lights")
+    keeper = models.CharField(max_length=60)
+    light = models.CharField(max_length=8, blank=True)
+    parts = models.JSONField(default=list)
+    shells = models.PositiveIntegerField(default=0)
+    spent = models.PositiveIntegerField(default=0)
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=["school", "keeper"], name="one_light_a_keeper"),)
 
 
 class Remote(models.Model):

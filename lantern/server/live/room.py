@@ -186,8 +186,9 @@ class Room:
         """Take over a newer state; an older one (batches of two processes may cross) is left aside.
 
         Returns the seats with devices here whose own part has changed: they are at another place of their papers, have
-        answered there, the desk wrote to them, a note of theirs was read, they backed something, or something happened
-        to them in the game; in a session that is led also where its board is not as it was.
+        answered there, the desk wrote to them, a note of theirs was read, they backed something, their seat is not as
+        it was, or something happened to them in the game; in a session that is led also where its board is not as it
+        was.
         """
         if loaded.seq < self.seq:
             return set()
@@ -204,6 +205,7 @@ class Room:
             (before.noted, after.noted),
             (before.backed, after.backed),
             (before.moved, after.moved),
+            (before.seats, after.seats),
         ]
         if after.step == before.step:  # else everybody is told
             own.append((before.hands, after.hands))

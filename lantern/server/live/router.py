@@ -47,6 +47,7 @@ from lantern.server.live.schemas import (
     Ack,
     AnswerToRead,
     AskedNow,
+    ChosenLight,
     CodeInfo,
     ConfirmForm,
     DeskMessage,
@@ -55,6 +56,7 @@ from lantern.server.live.schemas import (
     KeepAsked,
     MadeName,
     NewSession,
+    OwnLightInfo,
     Plan,
     PreparedSession,
     PresetForm,
@@ -343,6 +345,21 @@ async def read_answer(request: SeatRequest, asked: AnswerToRead) -> Reading:
     """How an answer to the question that is open would be understood; nothing is kept here. Raises BadAnswer."""
     seat, room = request.auth
     return reading_of(room.state, seat.seat, asked)
+
+
+@router.get("/student/light", response=OwnLightInfo, auth=SeatToken())
+async def read_light(request: SeatRequest) -> OwnLightInfo:
+    """One's own light, and what there is for shells."""
+    seat, room = request.auth
+    return await sync_to_async(actions.light_of)(room.state, seat)
+
+
+@router.put("/student/light", response=OwnLightInfo, auth=SeatToken())
+async def choose_light(request: SeatRequest, form: ChosenLight) -> OwnLightInfo:
+    """Another light, with what of it has to be bought."""
+    seat, room = request.auth
+    await actions.choose_light(room.state, seat, form.light)
+    return await sync_to_async(actions.light_of)((await hub().room(seat.session_id)).state, seat)
 
 
 @router.get("/student/review", response=Review, auth=SeatToken())

@@ -7,6 +7,7 @@ from pydantic import Field
 
 from lantern.core.classes.made_names import Language
 from lantern.core.games import AnyGameMove
+from lantern.core.lights import OFFERS, Light, PartOffer
 from lantern.core.questions import AnyAnswer
 from lantern.core.questions.content import Title
 from lantern.core.session import DeskCommand
@@ -187,8 +188,8 @@ class MadeName(Value):
 
 
 class JoinForm(Value):
-    """`key` is made once by the device: joining again with it leads to the same seat. Of the rest a device says what it
-    was asked for."""
+    """`key` is made once by the device: joining again with it leads to the same seat. `device` it keeps for all
+    sessions: by it a light is found again. Of the rest a device says what it was asked for."""
 
     code: Annotated[str, Field(max_length=40)]
     name: Annotated[str, Field(max_length=200)] = ""
@@ -197,6 +198,7 @@ class JoinForm(Value):
     record_id: Annotated[str, Field(max_length=200)] = ""
     made: MadeName | None = None
     key: ShortId
+    device: ShortId | Literal[""] = ""
 
 
 class ConfirmForm(Value):
@@ -309,6 +311,23 @@ class Review(Value):
     """What was right in what one was asked, once it may be seen."""
 
     questions: tuple[Reviewed, ...]
+
+
+class ChosenLight(Value):
+    light: Light
+
+
+class OwnLightInfo(Value):
+    """One's own `light`, those of its parts that were bought (as `roof.7`), the `shells` that are left, and what each
+    form of each part costs. `earned` is what this session has given, once it has ended. Unless it is `kept`, it is for
+    this session alone."""
+
+    light: str
+    parts: tuple[str, ...]
+    shells: int
+    earned: int
+    kept: bool
+    offers: tuple[PartOffer, ...] = OFFERS
 
 
 class AnswerToRead(Value):

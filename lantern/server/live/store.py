@@ -2,19 +2,19 @@
 
 import json
 import logging
-from collections.abc import Iterable, Iterator, Sequence
+from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import UTC, datetime
 from functools import lru_cache
 from random import SystemRandom
 from typing import Any
 
-from django.db import connection
+from django.db import connection, transaction
 from django.db.backends.utils import CursorWrapper
 from django.db.models import Q
 
 from lantern.core.analysis.of_session import results_of
-from lantern.core.analysis.report import Report, report_of
+from lantern.core.analysis.report import report_of
 from lantern.core.classes.join_codes import make_code
 from lantern.core.classes.needs import NONE, needs_from
 from lantern.core.classes.record_ids import record_key
@@ -34,6 +34,7 @@ from lantern.core.session.views import stopped
 from lantern.core.values import Milliseconds
 from lantern.server.api.errors import FaultySession
 from lantern.server.live.models import LiveSession, Person, SessionEvent
+from lantern.server.live.own_lights import give_shells
 
 log = logging.getLogger(__name__)
 _random = SystemRandom()
@@ -269,6 +270,7 @@ def _keep_roster(session_id: int, recorded: Iterable[Recorded], after: State) ->
         gone = [after.seats[seat].person for seat in erased]
         Person.objects.filter(session_id=session_id, key__in=gone).delete()
         _take_back_words(session_id, erased)
+        _take_back_lights(session_id, erased)
 
 
 def _take_back_words(session_id: int, seats: Sequence[int]) -> None:
@@ -283,6 +285,17 @@ def _take_back_words(session_id: int, seats: Sequence[int]) -> None:
             row.save(update_fields=["payload"])
 
 
+def _take_back_lights(session_id: int, seats: Sequence[int]) -> None:
+    """A light tells who it is as a name does."""
+    rows = SessionEvent.objects.filter(session_id=session_id, payload__contains='"light":"')
+    for seat in seats:
+        for row in rows.filter(payload__contains=f'"seat":{seat},'):
+            event = read_event(row.shape, row.payload)
+            if isinstance(event, e.Joined | e.LightChosen) and event.seat == seat:
+                row.payload, row.shape = write_event(replace(event, light="")), EVENT.latest
+                row.save(update_fields=["payload", "shape"])
+
+
 def _row_of(session_id: int, person: PersonInRoster) -> Person:
     return Person(
         session_id=session_id,
@@ -291,6 +304,7 @@ def _row_of(session_id: int, person: PersonInRoster) -> Person:
         member=person.member,
         record_id=person.record_id,
         record_key=record_key(person.record_id),
+        keeper=person.keeper,
         needs={} if person.needs == NONE else person.needs.model_dump(mode="json"),
     )
 
@@ -318,7 +332,9 @@ def _summed_up(session_id: int, state: State) -> dict[str, object] | None:
     except Exception:
         log.exception("session %d could not be summed up", session_id)
         return None
-    _keep_mean_marks(session_id, report, state)
+    means = {line.seat: line.share for line in report.people}
+    _keep_mean_marks(session_id, means, state)
+    _give_shells(session_id, means, state)
     return {
         "took_part": report.took_part,
         "mean_share": report.mean_share,
@@ -327,13 +343,23 @@ def _summed_up(session_id: int, state: State) -> dict[str, object] | None:
     }
 
 
-def _keep_mean_marks(session_id: int, report: Report, state: State) -> None:
-    """Of members, so that later teams can be balanced by them."""
-    members = {
-        person.key: person for person in Person.objects.filter(session_id=session_id).exclude(member="").only("key")
-    }
-    shares = {line.seat: line.share for line in report.people}
+def _keep_mean_marks(session_id: int, means: Mapping[int, float | None], state: State) -> None:
+    """Of whoever is known again: later teams can be balanced by them, and it is seen who gets better."""
+    known = Person.objects.filter(session_id=session_id).exclude(member="", keeper="").only("key")
+    people = {person.key: person for person in known}
     for seat in state.seats.values():
-        if seat.person in members:
-            members[seat.person].mean_mark = shares.get(seat.number)
-    Person.objects.bulk_update(members.values(), ["mean_mark"], batch_size=200)
+        if seat.person in people:
+            people[seat.person].mean_mark = means.get(seat.number)
+    Person.objects.bulk_update(people.values(), ["mean_mark"], batch_size=200)
+
+
+def _give_shells(session_id: int, means: Mapping[int, float | None], state: State) -> None:
+    """A fault in it holds up no end, and undoes nothing else."""
+    if not state.settings.keeps_lights:
+        return
+    school = LiveSession.objects.values_list("owner__school", flat=True).get(pk=session_id)
+    try:
+        with transaction.atomic():
+            give_shells(session_id, school, state, means)
+    except Exception:
+        log.exception("shells of session %d could not be given", session_id)

@@ -32,7 +32,8 @@ from lantern.server.live import store
 from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import known_by
 from lantern.server.live.hub import hub
-from lantern.server.live.models import CheckedAddress, Person
+from lantern.server.live.models import CheckedAddress, OwnLight, Person
+from lantern.server.live.own_lights import of_member, own_light
 from lantern.server.schools.schemas import ErasedStudent, StudentHistory, TookPart
 from lantern.server.services.models import SentMail
 
@@ -116,7 +117,7 @@ def confirm(teacher: Teacher, member: Member, person_id: int, *, is_the_same: bo
 
 _READ_ME = """Everything that is kept of {name}, in files that any program reads.
 
-member.json    what the class list says: names, record ID, group, keypads, needs, notes
+member.json    what the class list says: names, record ID, group, keypads, needs, notes; the own light
 sessions.csv   the sessions that {name} took part in
 answers.csv    every answer, with its question, its mark and when it was given
 
@@ -132,10 +133,11 @@ def exported(teacher: Teacher, member: Member) -> bytes:
         if elsewhere
         else ""
     )
+    about = {**_of_member(member), "light": _light_of(teacher.school_id, member)}
     buffer = BytesIO()
     with ZipFile(buffer, "w", ZIP_DEFLATED) as archive:
         archive.writestr("read me.txt", _READ_ME.format(name=member.name, elsewhere=more))
-        archive.writestr("member.json", json.dumps(_of_member(member), indent=2, ensure_ascii=False))
+        archive.writestr("member.json", json.dumps(about, indent=2, ensure_ascii=False))
         parts = list(_parts(found))
         archive.writestr("sessions.csv", write_csv(_sessions(parts)))
         archive.writestr("answers.csv", write_csv(_answers(parts)))
@@ -151,6 +153,11 @@ def _of_member(member: Member) -> dict[str, object]:
         "joined": member.created_at.isoformat(),
         "left": member.left_at.isoformat() if member.left_at else None,
     }
+
+
+def _light_of(school: int, member: Member) -> dict[str, object]:
+    own = own_light(school, of_member(member.person))
+    return {"light": own.light, "parts": own.parts, "shells": own.shells, "spent": own.spent}
 
 
 def _sessions(parts: list[Part]) -> Table:
@@ -203,6 +210,8 @@ def _erase_member(teacher: Teacher, member: Member) -> None:
         CheckedAddress.objects.filter(school=teacher.school_id, record_key=member.record_key).delete()
         SentMail.objects.filter(school=teacher.school_id, to__iexact=member.record_key).delete()
     found = Member.objects.filter(same, of_class__teachers__school=teacher.school_id)
+    keepers = {of_member(person) for person in found.values_list("person", flat=True)}
+    OwnLight.objects.filter(school=teacher.school_id, keeper__in=keepers).delete()
     for one in found.distinct():
         JoinRequest.objects.filter(of_class=one.of_class_id, name__iexact=one.name).delete()
     found.delete()

@@ -99,6 +99,8 @@ export const CODES = [
   'no_such_part',
   'found_already',
   'no_hint_left',
+  'light_taken',
+  'too_few_shells',
 ] as const
 
 export type Told = Record<(typeof CODES)[number], string>

@@ -101,4 +101,6 @@ export default {
   no_such_part: 'هذا غير موجود هنا.',
   found_already: 'لهذا مكانه من قبل.',
   no_hint_left: 'لم يبق تلميح عند هذا القفل.',
+  light_taken: 'لدى شخص هنا هذا الضوء نفسه. غيّر جزءًا منه.',
+  too_few_shells: 'ليس لديك ما يكفي من الأصداف لهذا.',
 } satisfies Told

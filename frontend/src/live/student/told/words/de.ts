@@ -109,4 +109,6 @@ export default {
   no_such_part: 'Das gibt es hier nicht.',
   found_already: 'Das hat schon seinen Platz.',
   no_hint_left: 'An diesem Schloss gibt es keinen Hinweis mehr.',
+  light_taken: 'Genau dieses Licht hat hier schon jemand. Ändere einen Teil davon.',
+  too_few_shells: 'Dafür hast du zu wenige Muscheln.',
 } satisfies Told

@@ -106,4 +106,6 @@ export default {
   no_such_part: 'Eso no está en el tablero.',
   found_already: 'Eso ya tiene su lugar.',
   no_hint_left: 'En este cierre no quedan pistas.',
+  light_taken: 'Alguien aquí tiene exactamente esta luz. Cambia una parte.',
+  too_few_shells: 'Te faltan conchas para esto.',
 } satisfies Told

@@ -105,4 +105,6 @@ export default {
   no_such_part: 'Cela n’est pas sur ce tableau.',
   found_already: 'Cela a déjà sa place.',
   no_hint_left: 'Il n’y a plus d’indice à cette serrure.',
+  light_taken: 'Quelqu’un ici a exactement cette lumière. Changes-en une partie.',
+  too_few_shells: 'Tu n’as pas assez de coquillages pour cela.',
 } satisfies Told
