@@ -10,7 +10,7 @@ const LAYERS = [
   ['words'],
   ['composables'],
   ['ui'],
-  ['media'],
+  ['media', 'lights'],
   ['games', 'questions'],
   ['accounts', 'classes', 'live', 'reports', 'exchange'],
   ['library'],
@@ -19,6 +19,7 @@ const LAYERS = [
 /** Rooms that others may enter without the front door: what a student loads must not come with what teachers do. */
 const DOORS = {
   media: ['shown/.*'],
+  lights: ['LightSign\\.vue', 'forms', 'named'],
   questions: ['registry', 'blank', 'kindViews', 'ItemGlance\\.vue', 'shared/.*'],
   games: ['registry', 'gameViews', 'shared/.*'],
   classes: ['student'],

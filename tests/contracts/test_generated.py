@@ -1,10 +1,12 @@
 """What is generated is current: the OpenAPI snapshot and the front end's types."""
 
 import json
+import re
 import subprocess
 from collections import Counter
 
 from lantern.core.formats.json_format import schema
+from lantern.core.lights import PRICES
 from lantern.core.values import Value
 from lantern.server.api.snapshot import DEFAULTS, SNAPSHOT, defaults_of, snapshot_of
 from lantern.server.config.routers import api
@@ -44,3 +46,10 @@ def test_no_two_shapes_share_a_name():
 
     names = Counter(model.__name__ for model in set(below(Value)) if "[" not in model.__name__)
     assert [name for name, count in names.items() if count > 1] == []
+
+
+def test_every_form_of_a_light_that_is_for_shells_or_free_has_a_name():
+    """And no other: what is not offered cannot be seen (`lights.test.ts` asks for a picture of each name)."""
+    words = (ROOT / "frontend/src/lights/words/en.ts").read_text("utf-8")
+    for part, prices in PRICES.items():
+        assert re.findall(rf"^  {part}_(\d+): ", words, re.M) == [str(form) for form in range(len(prices))]

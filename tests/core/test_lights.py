@@ -144,6 +144,24 @@ def test_others_see_lights_on_the_big_screen_alone_a8():
         assert lights[1] not in mine(room.state, Places(room.state), 1).model_dump_json()
 
 
+def test_at_the_end_nobody_is_seen_to_be_last_a9():
+    room = a_session(a_set(*QUESTIONS), *(f"Crew {number}" for number in range(1, 9)), close_when_all_answered=False)
+    for at in range(5):
+        while room.state.phase != "open":
+            room.advance()
+        for seat in range(1, 9):
+            room.answer(seat, "B" if seat % 8 > at else "A")
+        room.advance()
+    room.do(c.End())
+    seen = screen_view(room.state, "KELP427")
+    # Seat 8 has nothing right, 1 has one, and so on; 5 to 7 have all. 1, 2, 3 and 8 are not among the first.
+    assert seen.lights == (500, 500, 500, 400, 150, 150, 150, 150)
+    assert seen.signs == tuple(of(room, seat) for seat in (5, 6, 7, 4, 1, 2, 3, 8))
+    off = a_session(a_set(*QUESTIONS), "Fen", "Bo", lights=False)
+    off.do(c.End())
+    assert (screen_view(off.state, "KELP427").lights, screen_view(off.state, "KELP427").signs) == ((0, 0), ())
+
+
 def test_at_own_pace_one_sees_it_too_a8():
     room = a_room("Fen", manner="own_pace", game=KeepersSettings())
     room.advance()

@@ -8055,8 +8055,9 @@ export interface components {
         /**
          * ScreenView
          * @description `standings` are the first places, of half of the people at most, without the last one. In the end `lights` are
-         *     the points of everybody, most first, and nobody's. `signs` are everybody's own lights, in the lobby in the order of
-         *     the `names`, in the end in that of the `lights`. `right_share` is the mean mark, 0..1, once the class sees what is
+         *     the points of everybody, most first, and nobody's; with `signs`, points of the first places, and the mean of all
+         *     others for each of them. `signs` are everybody's own lights, in the lobby in the order of the `names`, in the end in
+         *     that of the `lights`. `right_share` is the mean mark, 0..1, once the class sees what is
          *     right. Without `named` nobody is named. `game` is what is played, and `board` how it stands.
          */
         ScreenView: {

@@ -8,6 +8,7 @@
 """
 
 import json
+from collections.abc import Sequence
 from functools import lru_cache
 from typing import Literal
 
@@ -208,8 +209,9 @@ class Papers(Value):
 
 class ScreenView(Value):
     """`standings` are the first places, of half of the people at most, without the last one. In the end `lights` are
-    the points of everybody, most first, and nobody's. `signs` are everybody's own lights, in the lobby in the order of
-    the `names`, in the end in that of the `lights`. `right_share` is the mean mark, 0..1, once the class sees what is
+    the points of everybody, most first, and nobody's; with `signs`, points of the first places, and the mean of all
+    others for each of them. `signs` are everybody's own lights, in the lobby in the order of the `names`, in the end in
+    that of the `lights`. `right_share` is the mean mark, 0..1, once the class sees what is
     right. Without `named` nobody is named. `game` is what is played, and `board` how it stands.
     """
 
@@ -293,6 +295,7 @@ def screen_view(state: State, code: str) -> ScreenView:
     ranks = game_of(state.settings.game).ranks_players(state.settings.game)
     ended = state.phase is Phase.ENDED and state.settings.shows_standings and ranks
     at_work = state.phase is Phase.WORKING and state.settings.shows_places
+    lights, signs = _quay(state) if ended else ((), _signs(state))
     return ScreenView(
         title=state.content.title,
         code=code,
@@ -305,8 +308,8 @@ def screen_view(state: State, code: str) -> ScreenView:
         people=len(people),
         names=tuple(state.name(seat) for seat in people) if named and state.phase is Phase.LOBBY else (),
         standings=places_shown(state) if ended or at_work or (state.phase is Phase.STANDINGS and ranks) else (),
-        lights=tuple(row.points for row in standings(state)) if ended else (),
-        signs=_signs(state, ended=ended),
+        lights=lights,
+        signs=signs,
         named=named,
         stopped=stopped(state),
         locked=state.locked,
@@ -316,12 +319,23 @@ def screen_view(state: State, code: str) -> ScreenView:
     )
 
 
-def _signs(state: State, *, ended: bool) -> tuple[str, ...]:
-    if not state.settings.has_lights:
+def _signs(state: State) -> tuple[str, ...]:
+    if not state.settings.has_lights or state.phase is not Phase.LOBBY:
         return ()
-    if ended:
-        return tuple(state.seats[row.seat].light for row in standings(state))
-    return tuple(seat.light for seat in state.people()) if state.phase is Phase.LOBBY else ()
+    return tuple(seat.light for seat in state.people())
+
+
+def _quay(state: State) -> tuple[tuple[int, ...], tuple[str, ...]]:
+    """Points and lights of everybody, in the end. Whose light it is can be known: of those behind the first places it
+    is not told who has how many."""
+    rows = standings(state)
+    if not state.settings.has_lights:
+        return tuple(row.points for row in rows), ()
+    first = _first_places(rows)
+    others = sorted(rows[len(first) :], key=lambda row: row.seat)
+    mean = round(sum(row.points for row in others) / len(others)) if others else 0
+    points = [row.points for row in first] + [mean] * len(others)
+    return tuple(points), tuple(state.seats[row.seat].light for row in (*first, *others))
 
 
 def _papers(state: State) -> Papers:
@@ -533,10 +547,14 @@ def places_shown(state: State) -> tuple[Place, ...]:
     rows, last = standings(state), state.ask
     earlier = [ask for ask in told_asks(state) if ask is not last] if state.phase is Phase.STANDINGS else []
     before = {row.seat: row for row in standings(state, earlier)} if earlier else {}
+    return tuple(_place(state, row, before.get(row.seat)) for row in _first_places(rows))
+
+
+def _first_places(rows: Sequence[Standing]) -> Sequence[Standing]:
     last_place = max((row.place for row in rows), default=1)
     middle = rows[(len(rows) - 1) // 2].place if rows else 1
     first = [row for row in rows if row.place <= middle and (row.place == 1 or row.place < last_place)]
-    return tuple(_place(state, row, before.get(row.seat)) for row in first[:TOP_PLACES])
+    return first[:TOP_PLACES]
 
 
 def _place(state: State, row: Standing, before: Standing | None) -> Place:

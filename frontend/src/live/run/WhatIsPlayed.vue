@@ -120,6 +120,15 @@ const unplayed = computed(() =>
           <li v-for="line in unplayed" :key="line">{{ line }}</li>
         </ul>
       </details>
+      <label class="flex min-h-11 items-center gap-3">
+        <input v-model="settings.lights" type="checkbox" class="size-5 accent-tide" />
+        <span
+          >Everybody has a light of their own
+          <span class="block text-[15px] text-slate"
+            >A sign beside their name. Answers earn shells, and these buy parts for it: never points.</span
+          ></span
+        >
+      </label>
       <details class="text-[15px]">
         <summary class="min-h-8 cursor-pointer py-1">What players are told before it starts</summary>
         <GameRules :game="settings.game" class="my-2 border-s border-rule ps-3" />

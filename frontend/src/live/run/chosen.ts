@@ -50,9 +50,9 @@ export function switched(
       return { ...switched(offer, playing(offer, now, ''), manner, answers) }
     return playing(offer, there, played, now.game)
   }
-  const { known, game } = now
+  const { known, game, lights } = now
   const closing = { ...(found.settings as Settings).closing, words: now.closing.words }
-  return { ...(found.settings as Settings), known, game, closing }
+  return { ...(found.settings as Settings), known, game, lights, closing }
 }
 
 /** The class that a session was run for last, on this device. */

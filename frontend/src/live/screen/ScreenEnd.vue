@@ -1,32 +1,27 @@
 <script setup lang="ts">
 /**
- * The end: along a quay everybody's lamp is lit, one after the other, as high as their points. The first places are
+ * The end: along a quay everybody's own light is lit, one after the other, as high as their points. The first places are
  * called by name; nobody else is.
  */
 import { computed } from 'vue'
 import type { ScreenView } from '@/api/types'
+import LightSign from '@/lights/LightSign.vue'
+import { HEIGHT, stands, WIDTH } from './quay'
 
 const props = defineProps<{ view: ScreenView }>()
-const WIDTH = 1000
-const HEIGHT = 380
-const QUAY = 350
-const LOWEST = 26
 const LIT_WITHIN = 2.4
+/** Where there are no lights, or one has none any more: a plain one. */
+const PLAIN = '00000000'
 
 const first = computed(() =>
   props.view.standings.filter((row) => row.place <= 3 && row.points > 0).slice(0, 3),
 )
-const lamps = computed(() => {
+const lights = computed(() => {
   const points = props.view.lights ?? []
-  const most = Math.max(1, ...points)
-  const gap = WIDTH / (points.length + 1)
-  const size = Math.max(1.6, Math.min(9, gap / 3))
-  // The first stand apart, so that their names have room; all others follow along the quay.
-  return points.map((own, index) => ({
-    x: gap * (index + 1),
-    y: QUAY - LOWEST - (own / most) * (QUAY - LOWEST - 60),
-    size: own ? size : size * 0.7,
-    lit: own > 0,
+  return stands(points).map((stand, index) => ({
+    ...stand,
+    sign: props.view.signs?.[index] || PLAIN,
+    lit: points[index]! > 0,
     after: `${(LIT_WITHIN * (points.length - index)) / points.length}s`,
   }))
 })
@@ -44,28 +39,35 @@ const lamps = computed(() => {
       </li>
     </ol>
     <svg
-      v-if="lamps.length"
+      v-if="lights.length"
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
       class="mt-[1.5vh] min-h-0 w-full grow"
       preserveAspectRatio="xMidYMax meet"
       role="img"
-      :aria-label="`A lamp for each of ${view.people} people, as high as what they earned.`"
+      :aria-label="`The light of each of ${view.people} people, as high as what they earned.`"
     >
-      <g v-for="(lamp, index) in lamps" :key="index">
-        <line :x1="lamp.x" :x2="lamp.x" :y1="lamp.y" :y2="QUAY" class="stroke-line" stroke-width="1.5" />
-        <circle
-          :cx="lamp.x"
-          :cy="lamp.y"
-          :r="lamp.size"
-          :class="lamp.lit ? 'lamp fill-light-bar' : 'fill-bar'"
-          :style="{ animationDelay: lamp.after }"
+      <g v-for="(light, index) in lights" :key="index">
+        <path
+          v-if="light.pile > 2"
+          :d="`M${light.x} ${light.y}v${light.pile}`"
+          class="stroke-line"
+          stroke-width="1.5"
+        />
+        <LightSign
+          :light="light.sign"
+          :x="light.x - (light.height * 20) / 64"
+          :y="light.y - light.height"
+          :width="(light.height * 40) / 64"
+          :height="light.height"
+          :class="light.lit ? 'lamp' : 'opacity-50'"
+          :style="{ animationDelay: light.after }"
         />
       </g>
-      <path :d="`M0 ${QUAY}H${WIDTH}v10H0z`" class="fill-line" />
+      <path :d="`M0 ${HEIGHT - 14}H${WIDTH}v8H0z`" class="fill-line" />
     </svg>
-    <p v-if="!lamps.length" class="mt-[2vh] text-soft">You can close your page.</p>
+    <p v-if="!lights.length" class="mt-[2vh] text-soft">You can close your page.</p>
     <p v-else class="pt-[1vh] text-[max(18px,0.7em)] text-soft">
-      A lamp for each of you, as high as what you earned. Your own place is on your device.
+      A light for each of you, as high as what you earned. Your own place is on your device.
     </p>
   </div>
 </template>

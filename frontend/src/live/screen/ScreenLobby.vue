@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { GameChosen, ScreenView, SessionInfo } from '@/api/types'
 import GameRules from '@/games/shared/GameRules.vue'
+import LightSign from '@/lights/LightSign.vue'
 import JoinHow from './JoinHow.vue'
 import ReadRules from './ReadRules.vue'
 
@@ -10,11 +11,12 @@ const props = defineProps<{ view: ScreenView; info: SessionInfo | null; session:
 /** In a lecture the newest names are shown: everyone finds their own for a moment. */
 const MOST = 60
 const NEWEST = 28
-const names = computed(() => {
-  const all = props.view.names
+const people = computed(() => {
+  const signs = props.view.signs ?? []
+  const all = props.view.names.map((name, index) => ({ name, sign: signs[index] ?? '' }))
   return all.length > MOST ? all.slice(-NEWEST).reverse() : all
 })
-const others = computed(() => props.view.names.length - names.value.length)
+const others = computed(() => props.view.names.length - people.value.length)
 </script>
 
 <template>
@@ -44,8 +46,21 @@ const others = computed(() => props.view.names.length - names.value.length)
       class="flex max-h-[28vh] flex-wrap gap-x-[1.2em] gap-y-[0.2em] overflow-hidden"
       :class="view.people > 60 ? 'text-[18px]' : 'text-[0.85em]'"
     >
-      <li v-for="name in names" :key="name" class="max-w-[14em] truncate">{{ name }}</li>
+      <li v-for="{ name, sign } in people" :key="name" class="flex max-w-[15em] items-center gap-[0.35em]">
+        <LightSign v-if="sign" :light="sign" class="h-[1.7em] shrink-0" /><span class="truncate">{{
+          name
+        }}</span>
+      </li>
       <li v-if="others" class="text-soft">and {{ others }} more</li>
     </ul>
+    <div
+      v-else-if="view.signs?.length"
+      class="flex max-h-[28vh] flex-wrap gap-x-[0.3em] gap-y-[0.2em] overflow-hidden"
+      :class="view.people > 60 ? 'text-[18px]' : ''"
+    >
+      <template v-for="(sign, index) in view.signs" :key="index">
+        <LightSign v-if="sign" :light="sign" class="h-[2em]" />
+      </template>
+    </div>
   </div>
 </template>

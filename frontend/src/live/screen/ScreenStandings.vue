@@ -2,6 +2,7 @@
 /** Who is ahead, half of the class at most: nobody is shown to be last. What the last question moved is seen to move. */
 import { computed, onMounted, ref, watch } from 'vue'
 import type { ScreenView } from '@/api/types'
+import LightSign from '@/lights/LightSign.vue'
 
 const props = defineProps<{ view: ScreenView }>()
 const MOVES_AFTER = 900
@@ -41,6 +42,7 @@ function change(row: (typeof rows.value)[number]): { sign: string; words: string
     <TransitionGroup tag="ol" move-class="row-moves" class="mt-[3vh] space-y-[0.9vh]">
       <li v-for="row in rows" :key="row.key" class="flex items-center gap-[0.8em] text-[0.9em]">
         <span class="figure w-[1.6em] text-right text-soft">{{ row.place }}</span>
+        <LightSign v-if="row.light" :light="row.light" class="h-[1.9em] shrink-0" />
         <span v-if="view.named" class="w-[30%] truncate">{{ row.name }}</span>
         <span class="w-[3em] text-[max(18px,0.75em)] whitespace-nowrap text-soft">
           <template v-if="moved && change(row)"

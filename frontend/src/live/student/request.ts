@@ -1,6 +1,16 @@
 /** The few requests a student's page makes, without the teacher's client: every kilobyte counts here. */
 import { OFFLINE, refusalFrom } from '@/api/refusal'
-import type { CodeInfo, Joined, MadeName, Reviewed, SpokenPart, StudentAnswer, ToJoin } from '@/api/types'
+import { deviceKey } from './seat'
+import type {
+  CodeInfo,
+  Joined,
+  MadeName,
+  OwnLightInfo,
+  Reviewed,
+  SpokenPart,
+  StudentAnswer,
+  ToJoin,
+} from '@/api/types'
 
 /** A request that got no answer is made again: both may be asked twice, a join by its key. */
 const AGAIN_AFTER = [200, 600]
@@ -18,10 +28,15 @@ async function reach(path: string, options: RequestInit): Promise<Response> {
   })
 }
 
-async function request<T>(path: string, headers: Record<string, string>, body?: unknown): Promise<T> {
+async function request<T>(
+  path: string,
+  headers: Record<string, string>,
+  body?: unknown,
+  method = 'POST',
+): Promise<T> {
   const options = body
     ? {
-        method: 'POST',
+        method,
         headers: { ...headers, 'Content-Type': 'application/json' },
         body: JSON.stringify(body),
       }
@@ -46,7 +61,7 @@ export const readingOf = async (token: string, item: string, answer: StudentAnsw
 export const makeName = (code: string, language: string, key: string): Promise<MadeName> =>
   request(`/api/live/codes/${encodeURIComponent(code)}/made-name?language=${language}`, { 'X-Device': key })
 export const join = (code: string, who: object, key: string): Promise<Joined> =>
-  request('/api/live/join', {}, { ...who, code, key })
+  request('/api/live/join', {}, { ...who, code, key, device: deviceKey() })
 export const spokenPart = (
   token: string,
   part: string,
@@ -61,6 +76,11 @@ export const spokenText = (token: string, text: string, language: string): Promi
 export const reviewOf = async (token: string): Promise<Reviewed[]> =>
   (await request<{ questions: Reviewed[] }>('/api/live/student/review', { Authorization: `Bearer ${token}` }))
     .questions
+const LIGHT = '/api/live/student/light'
+export const lightOf = (token: string): Promise<OwnLightInfo> =>
+  request(LIGHT, { Authorization: `Bearer ${token}` })
+export const chooseLight = (token: string, light: string): Promise<OwnLightInfo> =>
+  request(LIGHT, { Authorization: `Bearer ${token}` }, { light }, 'PUT')
 export const confirmAddress = (token: string): Promise<unknown> => request('/api/live/confirm', {}, { token })
 export const lookAtClass = (link: string, key: string): Promise<ToJoin> =>
   request(`/api/classes/joining/${encodeURIComponent(link)}`, { 'X-Device': key })

@@ -52,6 +52,14 @@ export function joinKey(): string {
   return key
 }
 
+const DEVICE = 'lantern.device'
+/** The id by which a light is found again that is kept with this device. */
+export function deviceKey(): string {
+  const key = read<string>(localStorage, DEVICE) ?? newId(24)
+  write(localStorage, DEVICE, key)
+  return key
+}
+
 const pendingName = (seat: Joined): string => `lantern.pending.${seat.token}`
 /** By ask. What an older page kept in another form is left aside. */
 export function keptPending(seat: Joined): Record<string, Pending> {

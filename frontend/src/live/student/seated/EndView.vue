@@ -6,6 +6,7 @@ import type { SeatLink } from './useSeat'
 import { t } from './words'
 
 const OwnBoard = defineAsyncComponent(() => import('./OwnBoard.vue'))
+const OwnLight = defineAsyncComponent(() => import('./light/OwnLight.vue'))
 const ReviewView = defineAsyncComponent(() => import('./own/ReviewView.vue'))
 const props = defineProps<{ view: StudentView; mine: Mine | null; own?: SeatLink['own'] }>()
 const reviewing = ref(false)
@@ -26,5 +27,6 @@ const reviewing = ref(false)
     >
       {{ t('see_right') }}
     </button>
+    <OwnLight v-if="mine?.light" :mine="mine" :own="props.own" ended />
   </div>
 </template>

@@ -19,6 +19,7 @@ import { t } from './words'
 import { t as atTheDoor } from '../words'
 
 const EndView = defineAsyncComponent(() => import('./EndView.vue'))
+const OwnLight = defineAsyncComponent(() => import('./light/OwnLight.vue'))
 const NoteToTeacher = defineAsyncComponent(() => import('./NoteToTeacher.vue'))
 const OwnBoard = defineAsyncComponent(() => import('./OwnBoard.vue'))
 const PlayedRules = defineAsyncComponent(() => import('./PlayedRules.vue'))
@@ -107,6 +108,7 @@ function change(): void {
       <h1 class="text-3xl wrap-anywhere">{{ t('you_are_in', { name: ownName }) }}</h1>
       <p class="mt-3 text-lg">{{ t('starts_when_ready', { title: view.title }) }}</p>
       <OwnBoard :mine="mine" at="before" :own="link.own" />
+      <OwnLight v-if="mine?.light" :mine="mine" :own="link.own" />
       <PlayedRules v-if="view.game" :game="view.game as GameChosen" :speak="link.speakText" />
     </div>
     <OwnBoard v-else-if="phase === 'standings' && mine?.board" :mine="mine" at="between" :own="link.own" />

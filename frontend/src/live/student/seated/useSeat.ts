@@ -17,7 +17,7 @@ import type {
   StudentView,
 } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
-import { readingOf, reviewOf, spokenPart, spokenText } from '../request'
+import { chooseLight, lightOf, readingOf, reviewOf, spokenPart, spokenText } from '../request'
 import { keepPending, keptPending, type Pending } from '../seat'
 import { language } from '@/words'
 import { told } from '../told'
@@ -183,6 +183,8 @@ export function useSeat(seat: Joined) {
       return order(numberFor(asked, saidThere(asked)), { do: 'clear', ask: asked })
     },
     review: () => reviewOf(seat.token),
+    light: () => lightOf(seat.token),
+    chooseLight: (light: string) => chooseLight(seat.token, light),
     /** Something in the game that is no answer. */
     move: (move: GameMove) => order(numberFor('moves', mine.value?.moved), { do: 'move', move }),
     /** One's voice for an entry of the wall, or no more. */

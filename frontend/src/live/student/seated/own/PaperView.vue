@@ -23,6 +23,7 @@ import ReviewView from './ReviewView.vue'
 import { same } from './same'
 import { t } from './words'
 
+const OwnLight = defineAsyncComponent(() => import('../light/OwnLight.vue'))
 const OwnBoard = defineAsyncComponent(() => import('../OwnBoard.vue'))
 const PlayedRules = defineAsyncComponent(() => import('../PlayedRules.vue'))
 const props = defineProps<{ link: PaperLink; name: string; seat: number; token: string }>()
@@ -162,6 +163,7 @@ const quiet = 'min-h-11 px-2 font-bold text-tide disabled:text-slate'
     <template v-else-if="!paper && work && view">
       <BeginView :title="view.title" :work="work" :mine="mine" />
       <OwnBoard :mine="mine" at="before" :own="own" />
+      <OwnLight v-if="mine?.light" :mine="mine" :own="own" />
       <PlayedRules v-if="view.game" :game="view.game as GameChosen" :speak="link.speakText" />
     </template>
     <LookOver v-else-if="looking && paper" :paper="paper" @go="goTo" />
