@@ -157,6 +157,12 @@ def test_at_the_end_nobody_is_seen_to_be_last_a9():
     # Seat 8 has nothing right, 1 has one, and so on; 5 to 7 have all. 1, 2, 3 and 8 are not among the first.
     assert seen.lights == (500, 500, 500, 400, 150, 150, 150, 150)
     assert seen.signs == tuple(of(room, seat) for seat in (5, 6, 7, 4, 1, 2, 3, 8))
+    few = a_room("Fen", "Bo", "Ines", close_when_all_answered=False)
+    few.advance()
+    for seat, letters in ((1, "B"), (2, "A")):
+        few.answer(seat, letters)
+    few.do(c.End())
+    assert screen_view(few.state, "KELP427").lights == (100, 0, 0)
     off = a_session(a_set(*QUESTIONS), "Fen", "Bo", lights=False)
     off.do(c.End())
     assert (screen_view(off.state, "KELP427").lights, screen_view(off.state, "KELP427").signs) == ((0, 0), ())

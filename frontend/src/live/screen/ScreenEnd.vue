@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /**
- * The end: along a quay everybody's own light is lit, one after the other, as high as their points. The first places are
- * called by name; nobody else is.
+ * The end: along a quay everybody's own light is lit, one after the other; the first places as high as their points, all
+ * others together. The first are called by name; nobody else is.
  */
 import { computed } from 'vue'
 import type { ScreenView } from '@/api/types'
@@ -21,7 +21,6 @@ const lights = computed(() => {
   return stands(points).map((stand, index) => ({
     ...stand,
     sign: props.view.signs?.[index] || PLAIN,
-    lit: points[index]! > 0,
     after: `${(LIT_WITHIN * (points.length - index)) / points.length}s`,
   }))
 })
@@ -32,8 +31,9 @@ const lights = computed(() => {
     <p class="mb-[1.2vh] text-[max(18px,0.7em)] text-soft">{{ view.title }}</p>
     <h1 class="text-[1.8em]">That was it. Thank you!</h1>
     <ol v-if="first.length && view.named" class="mt-[2.5vh] flex flex-wrap gap-x-[2em] gap-y-[0.4em]">
-      <li v-for="row in first" :key="row.name" class="flex items-baseline gap-[0.5em]">
+      <li v-for="row in first" :key="row.name" class="flex items-center gap-[0.5em]">
         <span class="figure text-soft">{{ row.place }}</span>
+        <LightSign v-if="row.light" :light="row.light" class="h-[2em] shrink-0" />
         <b class="max-w-[14em] truncate text-[1.2em]">{{ row.name }}</b>
         <span class="figure text-soft">{{ row.points }}</span>
       </li>
@@ -44,7 +44,7 @@ const lights = computed(() => {
       class="mt-[1.5vh] min-h-0 w-full grow"
       preserveAspectRatio="xMidYMax meet"
       role="img"
-      :aria-label="`The light of each of ${view.people} people, as high as what they earned.`"
+      :aria-label="`The light of each of ${view.people} people. The first stand as high as what they earned.`"
     >
       <g v-for="(light, index) in lights" :key="index">
         <path
@@ -59,7 +59,7 @@ const lights = computed(() => {
           :y="light.y - light.height"
           :width="(light.height * 40) / 64"
           :height="light.height"
-          :class="light.lit ? 'lamp' : 'opacity-50'"
+          class="lamp"
           :style="{ animationDelay: light.after }"
         />
       </g>
@@ -67,7 +67,7 @@ const lights = computed(() => {
     </svg>
     <p v-if="!lights.length" class="mt-[2vh] text-soft">You can close your page.</p>
     <p v-else class="pt-[1vh] text-[max(18px,0.7em)] text-soft">
-      A light for each of you, as high as what you earned. Your own place is on your device.
+      A light for each of you, the first as high as what they earned. Your own place is on your device.
     </p>
   </div>
 </template>

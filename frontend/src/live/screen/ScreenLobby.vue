@@ -9,7 +9,7 @@ import ReadRules from './ReadRules.vue'
 const props = defineProps<{ view: ScreenView; info: SessionInfo | null; session: number }>()
 
 /** In a lecture the newest names are shown: everyone finds their own for a moment. */
-const MOST = 60
+const MOST = 30
 const NEWEST = 28
 const people = computed(() => {
   const signs = props.view.signs ?? []
@@ -24,43 +24,49 @@ const others = computed(() => props.view.names.length - people.value.length)
     <h1 class="text-[0.9em]">{{ view.title || 'Untitled set' }}</h1>
     <p v-if="view.locked" class="mt-[3vh] text-[1.5em] text-light">The doors are locked.</p>
     <JoinHow v-else :code="view.code" :info="info" :session="session" class="mt-[3vh]" />
-    <GameRules
-      v-if="view.game"
-      v-slot="{ rules }"
-      :game="view.game as GameChosen"
-      class="mt-[3vh] max-w-[46em] text-[max(18px,0.72em)]"
-    >
-      <ReadRules :rules="rules" />
-    </GameRules>
-    <p class="mt-[3vh] mb-[1vh]" role="status">
-      {{
-        view.people === 0
-          ? 'Nobody is here yet.'
-          : view.people === 1
-            ? '1 is here'
-            : `${view.people} are here`
-      }}
-    </p>
-    <ul
-      v-if="view.named"
-      class="flex max-h-[28vh] flex-wrap gap-x-[1.2em] gap-y-[0.2em] overflow-hidden"
-      :class="view.people > 60 ? 'text-[18px]' : 'text-[0.85em]'"
-    >
-      <li v-for="{ name, sign } in people" :key="name" class="flex max-w-[15em] items-center gap-[0.35em]">
-        <LightSign v-if="sign" :light="sign" class="h-[1.7em] shrink-0" /><span class="truncate">{{
-          name
-        }}</span>
-      </li>
-      <li v-if="others" class="text-soft">and {{ others }} more</li>
-    </ul>
     <div
-      v-else-if="view.signs?.length"
-      class="flex max-h-[28vh] flex-wrap gap-x-[0.3em] gap-y-[0.2em] overflow-hidden"
-      :class="view.people > 60 ? 'text-[18px]' : ''"
+      class="mt-[3vh] grid gap-x-[3vw] gap-y-[3vh]"
+      :class="view.game ? 'lg:grid-cols-[minmax(0,17em)_minmax(0,1fr)]' : ''"
     >
-      <template v-for="(sign, index) in view.signs" :key="index">
-        <LightSign v-if="sign" :light="sign" class="h-[2em]" />
-      </template>
+      <GameRules
+        v-if="view.game"
+        v-slot="{ rules }"
+        :game="view.game as GameChosen"
+        class="text-[max(18px,0.72em)]"
+      >
+        <ReadRules :rules="rules" />
+      </GameRules>
+      <div class="min-w-0">
+        <p class="mb-[1vh]" role="status">
+          {{
+            view.people === 0
+              ? 'Nobody is here yet.'
+              : view.people === 1
+                ? '1 is here'
+                : `${view.people} are here`
+          }}
+        </p>
+        <ul
+          v-if="view.named"
+          class="grid max-h-[46vh] grid-cols-[repeat(auto-fill,minmax(8.6em,1fr))] gap-x-[0.8em] gap-y-[0.1em] overflow-hidden text-[max(18px,0.72em)]"
+        >
+          <li v-for="{ name, sign } in people" :key="name" class="flex min-w-0 items-center gap-[0.4em]">
+            <LightSign v-if="sign" :light="sign" class="h-[1.5em] shrink-0" /><span class="truncate">{{
+              name
+            }}</span>
+          </li>
+          <li v-if="others" class="text-soft">and {{ others }} more</li>
+        </ul>
+        <div
+          v-else-if="view.signs?.length"
+          class="flex max-h-[46vh] flex-wrap gap-x-[0.3em] gap-y-[0.25em] overflow-hidden"
+          :class="view.people > 120 ? 'text-[0.5em]' : view.people > 40 ? 'text-[0.72em]' : ''"
+        >
+          <template v-for="(sign, index) in view.signs" :key="index">
+            <LightSign v-if="sign" :light="sign" class="h-[2em]" />
+          </template>
+        </div>
+      </div>
     </div>
   </div>
 </template>

@@ -9,11 +9,11 @@ export interface Stand {
 }
 
 export const WIDTH = 1000
-export const HEIGHT = 380
-const QUAY = 366
+export const HEIGHT = 480
+const QUAY = 466
 const IN_A_ROW = 50
 const WIDE = 40 / 64
-const HIGHEST = 104
+const HIGHEST = 130
 
 /** `points` are those of everybody, most first. Each stands the higher, the more they have. */
 export function stands(points: readonly number[]): Stand[] {

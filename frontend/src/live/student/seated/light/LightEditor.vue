@@ -74,15 +74,23 @@ const chosenForm = (one: Part): number => partsOf(wanted.value).find(([name]) =>
     <p v-if="error && !info" role="alert" class="text-wrong">{{ error }}</p>
     <p v-else-if="!info" role="status" class="text-slate">{{ t('loading') }}</p>
     <template v-else>
-      <div class="flex items-start gap-4">
-        <LightSign :light="wanted" class="h-32 shrink-0" />
-        <div class="min-w-0">
-          <p dir="auto" role="status">{{ lightInWords(wanted) }}</p>
-          <button type="button" class="min-h-11 font-bold text-tide" @click="drawOne">
-            {{ t('draw_one') }}
+      <div
+        class="sticky top-[2.85rem] z-5 -mx-4 flex items-center gap-4 border-b border-rule bg-fog px-4 py-2"
+      >
+        <LightSign :light="wanted" class="h-28 shrink-0" />
+        <div class="min-w-0 grow">
+          <button type="button" :class="mainButton" :disabled="busy || !!missing || isAsItWas" @click="take">
+            {{ price && !missing ? t('take_for', { n: price }) : t('take') }}
+          </button>
+          <p v-if="error" role="alert" class="mt-1 text-wrong">{{ error }}</p>
+          <p v-else-if="missing" role="status" class="mt-1">{{ t('more_wanted', { n: missing }) }}</p>
+          <button type="button" class="min-h-11 font-bold text-tide" @click="emit('close')">
+            {{ t('leave_it') }}
           </button>
         </div>
       </div>
+      <p class="mt-2" dir="auto" role="status">{{ lightInWords(wanted) }}</p>
+      <button type="button" class="min-h-11 font-bold text-tide" @click="drawOne">{{ t('draw_one') }}</button>
       <p class="mt-1 text-slate">
         {{ info.kept ? `${t('you_have', { n: info.shells })} ${t('how_earned')}` : t('for_now') }}
       </p>
@@ -92,12 +100,16 @@ const chosenForm = (one: Part): number => partsOf(wanted.value).find(([name]) =>
           <label
             v-for="one in PARTS"
             :key="one"
-            class="flex min-h-11 cursor-pointer items-center rounded border px-3 font-bold focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-tide"
+            class="flex min-h-11 scroll-mt-48 cursor-pointer items-center rounded border px-3 font-bold focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-tide"
             :class="part === one ? 'border-ink bg-ink text-sheet' : 'border-edge bg-sheet'"
           >
-            <input v-model="part" type="radio" name="light-part" :value="one" class="sr-only" />{{
-              partName(one)
-            }}
+            <input
+              v-model="part"
+              type="radio"
+              name="light-part"
+              :value="one"
+              class="sr-only scroll-mt-48"
+            />{{ partName(one) }}
           </label>
         </div>
       </fieldset>
@@ -107,13 +119,13 @@ const chosenForm = (one: Part): number => partsOf(wanted.value).find(([name]) =>
           <label
             v-for="one in forms"
             :key="one.form"
-            class="flex cursor-pointer flex-col items-center gap-1 rounded border-2 bg-sheet px-1 py-2 text-center text-[15px] leading-tight focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-tide"
+            class="flex scroll-mt-48 cursor-pointer flex-col items-center gap-1 rounded border-2 bg-sheet px-1 py-2 text-center text-[15px] leading-tight focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-tide"
             :class="chosenForm(part) === one.form ? 'border-ink' : 'border-transparent'"
           >
             <input
               type="radio"
               name="light-form"
-              class="sr-only"
+              class="sr-only scroll-mt-48"
               :value="one.form"
               :checked="chosenForm(part) === one.form"
               @change="wanted = one.light"
@@ -124,20 +136,9 @@ const chosenForm = (one: Part): number => partsOf(wanted.value).find(([name]) =>
           </label>
         </div>
       </fieldset>
-      <p v-if="error" role="alert" class="mt-3 text-wrong">{{ error }}</p>
-      <p v-if="missing" role="status" class="mt-3">{{ t('more_wanted', { n: missing }) }}</p>
-      <button
-        type="button"
-        class="mt-3"
-        :class="mainButton"
-        :disabled="busy || !!missing || isAsItWas"
-        @click="take"
-      >
-        {{ price && !missing ? t('take_for', { n: price }) : t('take') }}
-      </button>
-      <p v-if="ended && info.kept" class="mt-1 text-slate">{{ t('next_time') }}</p>
+      <p v-if="ended && info.kept" class="mt-2 text-slate">{{ t('next_time') }}</p>
     </template>
-    <button type="button" class="mt-1 min-h-11 font-bold text-tide" @click="emit('close')">
+    <button v-if="!info" type="button" class="min-h-11 font-bold text-tide" @click="emit('close')">
       {{ t('leave_it') }}
     </button>
   </div>
