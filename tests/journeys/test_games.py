@@ -159,6 +159,29 @@ def test_a_beacon_run_of_two_teams_goes_on_after_the_server_was_killed(evening):
     assert {person["name"]: person["score"] for person in report["people"]}["Fen"] == 3
 
 
+def to_tops(phone):
+    """To what may stand on top of one's own light, by keyboard."""
+    pick(phone, "//button[contains(., 'Change your light')]")
+    wait_for(phone, "Draw one by chance")
+    until(phone, lambda: phone.switch_to.active_element.get_attribute("value") == "roof")
+    phone.switch_to.active_element.send_keys(Keys.ARROW_RIGHT)
+    wait_for(phone, "a star on top")
+
+
+def another_top(phone):
+    """Another one that is free; what costs shells cannot be had without."""
+    before = find(phone, "//h2[.='Your light']/..").text
+    to_tops(phone)
+    pick(phone, "//label[contains(., 'a star on top')]")
+    wait_for(phone, "This takes 5 more shells than you have.")
+    chosen = next(top for top in ("a ball on top", "a ring on top") if top not in before)
+    pick(phone, f"//label[contains(., {chosen!r})]")
+    press(phone, "Take this light")
+    wait_for(phone, "Change your light")
+    assert chosen in body_text(phone)
+    return chosen
+
+
 def test_keepers_close_for_today_and_go_on_another_day(evening):
     server, teacher, desk, screen, phone = evening
     click(desk, "//*[@role='radio'][contains(., 'Own pace')]")
@@ -172,6 +195,7 @@ def test_keepers_close_for_today_and_go_on_another_day(evening):
     press(desk, "Start")
     wait_for(phone, "Right answers fill your oil can")
     check(phone, "phone: before a game at own pace", (PHONE,))
+    top = another_top(phone)
     for other, letters in zip(others, ("BBBB", "BAB", "AAA"), strict=True):
         other.say("begin")
         other.work(letters)
@@ -216,7 +240,17 @@ def test_keepers_close_for_today_and_go_on_another_day(evening):
     check(phone, "phone: done", (PHONE,))
     press(desk, "End session…")
     press(desk, "End the session")
-    wait_for(screen, "A lamp for each of you")
+    wait_for(screen, "A light for each of you")
+
+    # The light came through the kill, and what was answered earned shells: they buy a part for the next time.
+    wait_for(phone, "This session gave you 5 shells.")
+    assert top in body_text(phone)
+    to_tops(phone)
+    pick(phone, "//label[contains(., 'a star on top')]")
+    check(phone, "phone: a light is put together", (PHONE,))
+    press(phone, "Take it for 5 shells")
+    wait_for(phone, "You have 0 shells.")
+    assert "a star on top" in body_text(phone)
     report = teacher.call("GET", f"/sessions/{session}/report")["report"]
     fen = next(person for person in report["people"] if person["name"] == "Fen")
     assert (fen["score"], fen["out_of"], fen["points"]) == (4, 5, 0)
@@ -460,7 +494,7 @@ def test_two_halves_are_joined_on_phones_while_the_teacher_leads(harbour):
     press(desk, "End session…")
     press(desk, "End the session")
     wait_for(phone, "See what was right")
-    wait_for(screen, "A lamp for each of you")
+    wait_for(screen, "A light for each of you")
     assert scores(teacher, session) == {"Fen": pytest.approx(2 / 3), "Bo": pytest.approx(1 / 3)}
 
 
@@ -479,7 +513,7 @@ def test_shutters_and_the_catch_are_played_at_ones_own_pace(harbour):
     def end(session, told):
         teacher.command(session, "end")
         wait_for(phone, told)
-        wait_for(screen, "A lamp for each of you")
+        wait_for(screen, "A light for each of you")
         return scores(teacher, session)["Fen"]
 
     # Everything lies at the same place for everybody, so Bo finds out where.
