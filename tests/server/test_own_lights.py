@@ -15,6 +15,13 @@ QUESTIONS = [choice("B", id=f"q{n}").model_dump(mode="json") for n in range(1, 7
 FREE, DEAR = "01230123", "41230123"
 
 
+NOT_BY_ITSELF = {"close_when_all_answered": False}
+
+
+def begun(teacher, knots, **settings):
+    return teacher.start(knots, **NOT_BY_ITSELF, **settings)
+
+
 @pytest.fixture
 def knots(teacher):
     return teacher.make_set("Knots that hold", QUESTIONS)
@@ -48,7 +55,7 @@ def led(teacher, session, *students, letters="BBBBBB"):
 
 def test_a_light_and_its_shells_come_along_with_the_device_a7(teacher, knots):
     device = secrets.token_hex(8)
-    session = teacher.start(knots, close_when_all_answered=False)
+    session = begun(teacher, knots)
     fen, bo = seat(teacher, session, device=device), seat(teacher, session, "Bo")
     before = light(fen)
     assert (before["parts"], before["shells"], before["earned"], before["kept"]) == ([], 0, 0, True)
@@ -58,7 +65,7 @@ def test_a_light_and_its_shells_come_along_with_the_device_a7(teacher, knots):
     led(teacher, session, fen, bo)
     assert (light(fen)["shells"], light(fen)["earned"], light(bo)["shells"]) == (6, 6, 0)
 
-    other = teacher.start(knots)
+    other = begun(teacher, knots)
     again = seat(teacher, other, "Una", device=device)
     assert light(again)["light"] == FREE
     assert seat(teacher, other, "Ines").told["mine"]["light"] != FREE
@@ -70,7 +77,7 @@ def test_a_light_and_its_shells_come_along_with_the_device_a7(teacher, knots):
 
 def test_what_costs_shells_is_bought_once_and_never_with_too_few_a4(teacher, knots):
     device = secrets.token_hex(8)
-    session = teacher.start(knots)
+    session = begun(teacher, knots)
     fen = seat(teacher, session, device=device)
     refused = choose(fen, DEAR)
     assert (refused.status_code, refused.json()["code"]) == (409, "too_few_shells")
@@ -81,7 +88,7 @@ def test_what_costs_shells_is_bought_once_and_never_with_too_few_a4(teacher, kno
     assert choose(fen, FREE).json()["shells"] == choose(fen, DEAR).json()["shells"] == 1
     assert choose(fen, "42230123").json()["shells"] == 1
     assert choose(fen, "54230123").status_code == 409
-    again = seat(teacher, teacher.start(knots), "Una", device=device)
+    again = seat(teacher, begun(teacher, knots), "Una", device=device)
     assert (light(again)["light"], light(again)["parts"]) == ("42230123", ["roof.4"])
     for wrong in ("", "0123012", "99999999", None, 7):
         assert choose(again, wrong).status_code == 422
@@ -89,7 +96,7 @@ def test_what_costs_shells_is_bought_once_and_never_with_too_few_a4(teacher, kno
 
 def test_two_that_come_at_once_pay_twice_or_not_at_all_a4(teacher, knots):
     device = secrets.token_hex(8)
-    session = teacher.start(knots)
+    session = begun(teacher, knots)
     fen = seat(teacher, session, device=device)
     led(teacher, session, fen)
     replies = [choose(fen, f"{form}1230123") for form in (4, 5, 6, 4)]
@@ -101,7 +108,7 @@ def test_two_that_come_at_once_pay_twice_or_not_at_all_a4(teacher, knots):
 
 def test_shells_are_given_once_and_never_taken_back_a6(teacher, knots):
     device = secrets.token_hex(8)
-    session = teacher.start(knots)
+    session = begun(teacher, knots)
     fen = seat(teacher, session, device=device)
     led(teacher, session, fen, letters="BBB")
     number = session["id"]
@@ -125,7 +132,7 @@ def test_getting_better_is_seen_from_session_to_session_a5(teacher, knots):
     device = secrets.token_hex(8)
     earned = []
     for letters in ("ABBA", "BBBA", "BBBB", "AAAA"):
-        session = teacher.start(knots)
+        session = begun(teacher, knots)
         fen = seat(teacher, session, device=device)
         led(teacher, session, fen, letters=letters)
         earned.append(light(fen)["earned"])
@@ -138,14 +145,14 @@ def test_getting_better_is_seen_from_session_to_session_a5(teacher, knots):
 )
 def test_where_nobody_is_known_or_they_are_off_nothing_is_kept_a7(teacher, knots, settings, status):
     device = secrets.token_hex(8)
-    session = teacher.start(knots, **settings)
+    session = begun(teacher, knots, **settings)
     fen = seat(teacher, session, device=device)
     assert fen.http.get(PATH).status_code == choose(fen, FREE).status_code == status
     if status == 200:
         assert light(fen)["kept"] is False
         assert choose(fen, DEAR).status_code == 409
     led(teacher, session, fen)
-    kept = seat(teacher, teacher.start(knots), device=device)
+    kept = seat(teacher, begun(teacher, knots), device=device)
     assert light(kept)["shells"] == 0
     assert light(kept)["light"] != FREE
 
@@ -158,7 +165,11 @@ class OfAClass:
         self.member = teacher.call("POST", f"/classes/{self.of_class}/members", form)["id"]
 
     def session(self, **settings):
-        body = {"set": self.knots, "of_class": self.of_class, "settings": {"mix_options": False, **settings}}
+        body = {
+            "set": self.knots,
+            "of_class": self.of_class,
+            "settings": {**NOT_BY_ITSELF, "mix_options": False, **settings},
+        }
         return self.teacher.call("POST", "/live/sessions", body)
 
     def sit(self, session):
@@ -182,7 +193,7 @@ def test_a_member_has_it_on_every_device_and_it_is_erased_with_them_a7(teacher, 
 
 
 def test_the_light_of_who_is_erased_is_in_no_event_any_more_a7(teacher, knots, server):
-    session = teacher.start(knots)
+    session = begun(teacher, knots)
     fen, bo = seat(teacher, session, device="a-device"), seat(teacher, session, "Bo")
     first, others = fen.told["mine"]["light"], bo.told["mine"]["light"]
     choose(fen, DEAR.replace("4", "3", 1))

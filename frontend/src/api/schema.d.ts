@@ -3844,7 +3844,8 @@ export interface components {
         };
         /**
          * Pair
-         * @description `id` stands for the left side, `partner_id` for the right: neither can be told from the other.
+         * @description `id` stands for the left side, `partner_id` for the right: neither can be told from the other. `left_media` is
+         *     shown or played beside the left text, or in place of it.
          */
         Pair: {
             /** Id */
@@ -3854,6 +3855,11 @@ export interface components {
              * @default
              */
             left?: string;
+            /**
+             * Left Media
+             * @default null
+             */
+            left_media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
             /** Partner Id */
             partner_id: string;
             /**
@@ -7404,13 +7410,18 @@ export interface components {
         };
         /**
          * PublicLine
-         * @description One line as it is shown.
+         * @description One line as it is shown. `media` stands beside its text, or in place of it.
          */
         PublicLine: {
             /** Id */
             id: string;
             /** Html */
             html: string;
+            /**
+             * Media
+             * @default null
+             */
+            media?: components["schemas"]["Picture"] | components["schemas"]["Recording"] | components["schemas"]["Film"] | null;
         };
         /** PublicMatch */
         PublicMatch: {

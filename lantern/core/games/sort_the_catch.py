@@ -24,6 +24,10 @@ class SortTheCatch(PairGame[SortTheCatchSettings]):
     screen = SortTheCatchScreen
     own = SortTheCatchOwn
 
+    def takes(self, left: str, right: str) -> bool:
+        """What is sorted is read: a picture or a sound alone is in no crate."""
+        return bool(left)
+
     def screen_view(self, chosen: SortTheCatchSettings, board: Quay, hands: Hands) -> SortTheCatchScreen:
         return SortTheCatchScreen(players=board.players, boards=self.lines(board, hands))
 

@@ -119,7 +119,9 @@ class WordSearchGame(PairGame[WordSearchSettings]):
     own = WordSearchOwn
 
     def takes(self, left: str, right: str) -> bool:
-        """One side of it is a word that can be hidden."""
+        """One side of it is a word that can be hidden, and the other tells which."""
+        if not left:
+            return False
         words, _ = words_from([Clued("", left, right)])
         return bool(words) and len(words[0].letters) <= LONGEST_WORD
 

@@ -7,10 +7,10 @@ other kinds, other forms, rehearsing.
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from random import Random
-from typing import TYPE_CHECKING, ClassVar, Generic, Literal, TypeVar
+from typing import TYPE_CHECKING, ClassVar, Generic, Literal, NamedTuple, TypeVar
 
 from lantern.core.pairing import Pairing, Tries
-from lantern.core.questions.items import Answer, Item, Remark
+from lantern.core.questions.items import Answer, Item, Media, Remark
 
 if TYPE_CHECKING:
     from lantern.core.questions.qti import QtiSheet
@@ -29,12 +29,22 @@ class Told:
     right: bool | None = None
 
 
+class PairOf(NamedTuple):
+    """Two sides that belong together. `media` is what the left one shows or plays, beside its text or in place of
+    it."""
+
+    left: str
+    right: str
+    media: Media | None = None
+
+
 @dataclass(frozen=True, slots=True)
 class Substance:
     """What an item is made of, apart from its kind: what can be kept when it becomes another kind.
 
     `choices` are texts of which some are right; `answers` accepted texts, the usual one first; `pairs` left
     and right; `groups` names with their members; `lines` texts in their order; `language` is what they are written in.
+    `shown` are the pairs with their media, where they have any: in `pairs` a text stands for these.
     """
 
     choices: tuple[Told, ...] = ()
@@ -43,6 +53,11 @@ class Substance:
     groups: tuple[tuple[str, tuple[str, ...]], ...] = ()
     lines: tuple[str, ...] = ()
     language: str = ""
+    shown: tuple[PairOf, ...] = ()
+
+    def on_boards(self) -> tuple[PairOf, ...]:
+        """The pairs as they are played."""
+        return self.shown or tuple(PairOf(left, right) for left, right in self.pairs)
 
     def right_texts(self) -> tuple[str, ...]:
         return self.answers or tuple(choice.text for choice in self.choices if choice.right)
@@ -195,7 +210,7 @@ class Boards(Generic[I, A]):
         """Whether games play it as it is."""
         return False
 
-    def boards_of(self, pairs: Sequence[tuple[str, str]], new_id: NewId) -> list[dict[str, object]]:
+    def boards_of(self, pairs: Sequence[PairOf], new_id: NewId) -> list[dict[str, object]]:
         """Items (their fields, without id) that hold these pairs, several in each; none where the kind cannot."""
         return []
 

@@ -56,6 +56,16 @@ class Film(Value):
 Media = Picture | Recording | Film
 
 
+def shown_with(item: "Item") -> Media | None:
+    """What is seen or heard with a question, where it is seen whole."""
+    return (item.picture if item.fog == "none" else None) or item.sound
+
+
+def in_words(media: Media | None) -> str:
+    """What it shows, or what is said in it; empty where nobody has written that."""
+    return "" if media is None else media.transcript if isinstance(media, Recording) else media.description
+
+
 class Item(Written):
     """One block of a set. A draft may be incomplete; `check` says what is missing.
 

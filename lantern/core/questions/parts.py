@@ -9,7 +9,7 @@ from typing import TypeVar
 
 from lantern.core.messages import Message, said
 from lantern.core.questions.companions import NewId
-from lantern.core.questions.items import Figure, LineText, Problem, unwise, wrong
+from lantern.core.questions.items import Figure, LineText, Media, Problem, unwise, wrong
 from lantern.core.questions.richtext import inline_html, plain
 from lantern.core.values import ShortId, Value
 
@@ -24,10 +24,11 @@ class Line(Value):
 
 
 class PublicLine(Value):
-    """One line as it is shown."""
+    """One line as it is shown. `media` stands beside its text, or in place of it."""
 
     id: ShortId
     html: str
+    media: Media | None = None
 
 
 L = TypeVar("L")

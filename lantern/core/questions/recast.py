@@ -4,13 +4,14 @@ What a kind is made of and what it can be made of stand in the kind itself (`sub
 `of_groups`): nothing here knows any kind.
 """
 
+from collections import Counter
 from collections.abc import Callable, Sequence
 from dataclasses import replace
 from random import Random
 from typing import Literal, NamedTuple
 
 from lantern.core.questions import KINDS, kind_of, read_item
-from lantern.core.questions.companions import Drawn, NewId
+from lantern.core.questions.companions import Drawn, NewId, PairOf
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import Item
 from lantern.core.questions.richtext import plain
@@ -86,28 +87,43 @@ def boards_of(items: Sequence[Item], into: str, new_id: NewId, takes: Takes = la
     kept = {
         item.id: item
         for item in items
-        if kind_of(item) is target and target.is_board(item) and all(takes(*map(plain, pair)) for pair in _pairs(item))
+        if kind_of(item) is target
+        and target.is_board(item)
+        and all(takes(plain(pair.left), plain(pair.right)) for pair in _pairs(item))
     }
-    found: dict[tuple[str, str], tuple[str, tuple[str, str]]] = {}
+    found: dict[tuple[str, str, str], tuple[str, PairOf]] = {}
     for item in items:
-        for left, right in _pairs(item) if item.id not in kept else ():
-            sides = plain(left), plain(right)
-            if all(0 < len(side) <= MOST_LETTERS for side in sides) and takes(*sides):
-                found.setdefault(sides, (item.id, (left, right)))
-    fields = target.boards_of([pair for _, pair in found.values()], new_id) if len(found) >= FEWEST_PAIRS else []
+        for pair in _pairs(item) if item.id not in kept else ():
+            sides = plain(pair.left), plain(pair.right)
+            if _is_short(pair, *sides) and takes(*sides):
+                found.setdefault((*sides, pair.media.media if pair.media else ""), (item.id, pair))
+    pairs = _told_apart([pair for _, pair in found.values()])
+    fields = target.boards_of(pairs, new_id) if len(found) >= FEWEST_PAIRS else []
     made = [_board(target, one, new_id) for one in fields]
     used = kept.keys() | ({id_ for id_, _ in found.values()} if made else set())
     return Boards((*kept.values(), *made), frozenset(used))
 
 
-def _pairs(item: Item) -> Sequence[tuple[str, str]]:
-    return kind_of(item).substance(item).pairs
+def _pairs(item: Item) -> Sequence[PairOf]:
+    return kind_of(item).substance(item).on_boards()
+
+
+def _is_short(pair: PairOf, left: str, right: str) -> bool:
+    """Whether both sides can be looked over, and say something."""
+    is_there = bool(left or pair.media) and bool(right)
+    return is_there and max(len(left), len(right)) <= MOST_LETTERS
+
+
+def _told_apart(pairs: Sequence[PairOf]) -> list[PairOf]:
+    """What is asked of several pictures or sounds in the same words tells none of them from another: it is left out."""
+    asked = Counter(plain(pair.left) for pair in pairs if pair.media)
+    return [pair._replace(left="") if pair.media and asked[plain(pair.left)] > 1 else pair for pair in pairs]
 
 
 def _board(target: Kind, fields: dict[str, object], new_id: NewId) -> Item:  # type: ignore[type-arg]
     """Named after what lies on it: no language but the set's own is in it."""
     item = read_item.validate_python({**fields, "id": new_id(), "kind": target.name, "time_limit": None})
-    sides = [plain(left) for left, _ in target.substance(item).pairs]
+    sides = [plain(pair.left) or plain(pair.right) for pair in target.substance(item).on_boards()]
     return item.model_copy(update={"prompt": " · ".join(sides[:NAMED]) + (" …" if len(sides) > NAMED else "")})
 
 

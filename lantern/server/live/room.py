@@ -205,7 +205,6 @@ class Room:
             (before.noted, after.noted),
             (before.backed, after.backed),
             (before.moved, after.moved),
-            (before.seats, after.seats),
         ]
         if after.step == before.step:  # else everybody is told
             own.append((before.hands, after.hands))
@@ -214,6 +213,8 @@ class Room:
         for then, now in own:
             if now is not then:
                 moved |= {seat for seat in self.devices if now.get(seat) is not then.get(seat)}
+        if after.seats is not before.seats:  # a state that was read anew has the same seats as other values
+            moved |= {seat for seat in self.devices if after.seats.get(seat) != before.seats.get(seat)}
         read = {note.seat for note in before.notes if note not in after.notes}
         return moved | (read & self.devices.keys())
 

@@ -10,7 +10,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions.companions import Drawn, NewId, Sample, Substance, Told
+from lantern.core.questions.companions import Drawn, NewId, PairOf, Sample, Substance, Told
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -26,6 +26,7 @@ from lantern.core.questions.items import (
     Tally,
     common_problems,
     public_fields,
+    shown_with,
     unwise,
     wrong,
 )
@@ -197,7 +198,7 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
 
     def substance(self, item: ChoiceItem) -> Substance:
         told = tuple(Told(o.text, o.right if item.is_marked else None) for o in item.options)
-        return Substance(choices=told, pairs=_as_pair(item))
+        return Substance(choices=told, pairs=_as_pair(item), shown=_as_shown(item))
 
     def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
         right = set(substance.right_texts())
@@ -284,6 +285,17 @@ def _as_pair(item: ChoiceItem) -> tuple[tuple[str, str], ...]:
     """The question and its one right answer, as a pair."""
     right = [o.text for o in item.options if o.right and o.text]
     return ((item.prompt, right[0]),) if item.scored and len(right) == 1 and item.form == "one" else ()
+
+
+def _as_shown(item: ChoiceItem) -> tuple[PairOf, ...]:
+    """The same with what is seen or heard with it: of the question, unless fog covers it, or of the right answer, where
+    that is all it is."""
+    right = [option for option in item.options if option.right]
+    if not item.scored or len(right) != 1 or item.form != "one":
+        return ()
+    if not plain(right[0].text):
+        return (PairOf("", item.prompt, right[0].media),) if right[0].media else ()
+    return (PairOf(item.prompt, right[0].text, shown_with(item)),)
 
 
 def _drawn(prompt: str, right: str, wrong: Sequence[str], tags: tuple[str, ...], new_id: NewId) -> dict[str, object]:

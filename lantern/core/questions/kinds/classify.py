@@ -10,7 +10,7 @@ from pydantic import Field
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
 from lantern.core.pairing import Pairing, Tries
-from lantern.core.questions.companions import NewId, Sample, Substance
+from lantern.core.questions.companions import NewId, PairOf, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -247,9 +247,9 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
     def is_board(self, item: ClassifyItem) -> bool:
         return len(item.groups) >= 2 and len(item.members) >= 2
 
-    def boards_of(self, pairs: Sequence[tuple[str, str]], new_id: NewId) -> list[dict[str, object]]:
+    def boards_of(self, pairs: Sequence[PairOf], new_id: NewId) -> list[dict[str, object]]:
         """Where right sides repeat: these are the groups."""
-        groups = _grouped(pairs)
+        groups = _grouped([(pair.left, pair.right) for pair in pairs])
         if not 2 <= len(groups) <= MOST_GROUPS:
             return []
         members = [(member, name) for name, inside in groups for member in inside]

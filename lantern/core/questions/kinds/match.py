@@ -10,18 +10,22 @@ from pydantic import Field
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
 from lantern.core.pairing import Pairing, Tries
-from lantern.core.questions.companions import Drawn, NewId, Sample, Substance
+from lantern.core.questions.companions import Drawn, NewId, PairOf, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
     CountRow,
     Key,
     LineText,
+    Media,
+    Picture,
     Problem,
     PublicItem,
     Question,
+    Recording,
     Tally,
     common_problems,
+    in_words,
     public_fields,
     unwise,
     wrong,
@@ -42,8 +46,8 @@ from lantern.core.questions.parts import (
     shuffled,
 )
 from lantern.core.questions.qti import QtiSheet, names_of
-from lantern.core.questions.richtext import plain
-from lantern.core.questions.textform import entry, texts
+from lantern.core.questions.richtext import inline_html, plain
+from lantern.core.questions.textform import entries, entry, texts
 from lantern.core.values import ShortId, Value
 
 FEWEST, MOST = 2, 12
@@ -69,10 +73,12 @@ EXTRA = LineWords(
 
 
 class Pair(Value):
-    """`id` stands for the left side, `partner_id` for the right: neither can be told from the other."""
+    """`id` stands for the left side, `partner_id` for the right: neither can be told from the other. `left_media` is
+    shown or played beside the left text, or in place of it."""
 
     id: ShortId
     left: LineText = ""
+    left_media: Media | None = None
     partner_id: ShortId
     right: LineText = ""
 
@@ -130,19 +136,20 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
     text_fields = ("pairs", "extra")
 
     def check(self, item: MatchItem) -> list[Problem]:
-        left, right = _left_lines(item), [Line(id=p.partner_id, text=p.right) for p in item.pairs]
+        left = [Line(id=p.id, text=_left_key(p)) for p in item.pairs]
+        right = [Line(id=p.partner_id, text=p.right) for p in item.pairs]
         problems = [*common_problems(item), *line_problems(left, "pairs", LEFT)]
         problems += [
             *line_problems(right, "pairs", RIGHT, may_repeat=True),
             *line_problems(item.extra, "extra", EXTRA),
         ]
-        problems += _extra_problems(item)
+        problems += [*_extra_problems(item), *_media_problems(item)]
         if len(item.pairs) < FEWEST:
             problems.append(wrong(said("two_pairs_wanted", "Give at least two pairs."), "pairs"))
         return problems
 
     def public(self, item: MatchItem, secret: str = "") -> PublicMatch:
-        left = [public_line(line) for line in _left_lines(item)]
+        left = [PublicLine(id=p.id, html=inline_html(p.left), media=p.left_media) for p in item.pairs]
         right = [public_line(line) for line in shuffled(_right_lines(item), item.id, secret)]
         return PublicMatch.model_validate({**public_fields(item), "left": left, "right": right})
 
@@ -170,7 +177,7 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
     def settled(self, item: MatchItem, answer: MatchAnswer) -> MatchAnswer:
         if not _has_alike(item):
             return answer
-        texts = _texts(item)
+        texts = _keys(item)
         given = [(m.left, m.right) for m in answer.matched]
         pairs = as_pairs(given, [(p.id, p.partner_id) for p in item.pairs], *texts, right_once=True)
         return MatchAnswer(matched=tuple(Matched(left=one, right=other) for one, other in pairs))
@@ -191,7 +198,7 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
         return MatchTally(n=len(given), cells=cells)
 
     def answer_text(self, item: MatchItem, answer: MatchAnswer) -> str:
-        left, right = _texts(item)
+        left, right = _names(item)
         return "; ".join(f"{left[m.left]} – {right[m.right]}" for m in answer.matched)
 
     def short_text(self, item: MatchItem, answer: MatchAnswer) -> str:
@@ -205,7 +212,7 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
         return cut("".join(chosen.get(p.id, "·") for p in item.pairs))
 
     def count_rows(self, item: MatchItem, tally: MatchTally) -> list[CountRow]:
-        left, right = _texts(item)
+        left, right = _names(item)
         wanted = {(p.id, p.partner_id) for p in item.pairs}
         order = {p.id: index for index, p in enumerate(item.pairs)}
         cells = sorted(tally.cells, key=lambda cell: (order[cell.left], -cell.count))
@@ -223,7 +230,8 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
         return f"“{row.label}” with “{row.text}”"
 
     def substance(self, item: MatchItem) -> Substance:
-        return Substance(pairs=tuple((p.left, p.right) for p in item.pairs))
+        pairs = tuple((p.left or in_words(p.left_media), p.right) for p in item.pairs)
+        return Substance(pairs=pairs, shown=tuple(PairOf(p.left, p.right, p.left_media) for p in item.pairs))
 
     def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
         pairs = substance.pairs if len(substance.pairs) > 1 else ()
@@ -242,7 +250,7 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
     def pairing(self, item: MatchItem) -> Pairing | None:
         if not item.scored:
             return None
-        left, right = _texts(item)
+        left, right = _keys(item)
         wanted = tuple((p.id, p.partner_id) for p in item.pairs)
         return Pairing(wanted, tuple(right), {**left, **right}, once=True)
 
@@ -256,17 +264,18 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
     def is_board(self, item: MatchItem) -> bool:
         return FEWEST <= len(item.pairs) <= PAIRS_IN_ONE
 
-    def boards_of(self, pairs: Sequence[tuple[str, str]], new_id: NewId) -> list[dict[str, object]]:
+    def boards_of(self, pairs: Sequence[PairOf], new_id: NewId) -> list[dict[str, object]]:
         return [{"pairs": _pairs_of(part, new_id)} for part in in_parts(pairs, PAIRS_IN_ONE) if len(part) >= FEWEST]
 
     def to_lines(self, item: MatchItem) -> list[str]:
-        pairs = [line for p in item.pairs for line in (entry("-", p.left), entry("=", p.right))]
+        pairs = [line for p in item.pairs for line in (entry("-", p.left, **_noted(p)), entry("=", p.right))]
         return [*pairs, *(entry("+", line.text) for line in item.extra)]
 
     def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
-        left, right = texts(lines, "-"), texts(lines, "=")
+        left, right = entries(lines, ("-",)), texts(lines, "=")
+        pairs = [PairOf(text, other, more.get("media")) for (_, text, more), other in zip(left, right, strict=False)]
         return {
-            "pairs": _pairs_of(list(zip(left, right, strict=False)), new_id),
+            "pairs": _pairs_of(pairs, new_id),
             "extra": lines_of(texts(lines, "+"), new_id, 0),
         }
 
@@ -276,7 +285,7 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
         rights = [(pair.partner_id, pair.right) for pair in item.pairs] + [(line.id, line.text) for line in item.extra]
         right = names_of((one for one, _ in rights), "R")
         pairs = [f"{left[pair.id]} {right[pair.partner_id]}" for pair in item.pairs]
-        sources = [(left[pair.id], pair.left) for pair in item.pairs]
+        sources = [(left[pair.id], pair.left or in_words(pair.left_media)) for pair in item.pairs]
         sheet.pairs(
             item, sources, [(right[one], text) for one, text in rights], pairs, most=1, shares=not item.all_or_nothing
         )
@@ -302,11 +311,50 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
         half = MatchAnswer(matched=(Matched(left="a0", right="z7"), Matched(left="a1", right="x1")))
         strict = item.model_copy(update={"id": "match-strict", "all_or_nothing": True})
         free = item.model_copy(update={"id": "match-opinion", "scored": False})
-        return [Sample(item, right, (half,)), Sample(strict, right, (half,)), Sample(free, None, (half, right))]
+        return [
+            Sample(item, right, (half,)),
+            Sample(strict, right, (half,)),
+            Sample(free, None, (half, right)),
+            _media_sample(),
+        ]
 
 
-def _pairs_of(pairs: Sequence[tuple[str, str]], new_id: NewId) -> list[dict[str, str]]:
-    return [{"id": new_id(), "left": left, "partner_id": new_id(), "right": right} for left, right in pairs]
+def _media_sample() -> Sample:
+    """Pictures and a sound, with a text beside one of them."""
+    media: list[Media] = [
+        Picture(media="light-fixed", description="A light that never goes out", width=400, height=300),
+        Picture(media="light-flashing", description="A light that is mostly dark", width=400, height=300),
+        Recording(media="horn", seconds=4.0, start=0.0, transcript="Two long blasts"),
+    ]
+    words = (("", "fixed"), ("by day", "flashing"), ("", "under way, making no way"))
+    pairs = tuple(
+        Pair(id=f"m{at}", left=left, left_media=one, partner_id=f"y{9 - at}", right=right)
+        for at, ((left, right), one) in enumerate(zip(words, media, strict=True))
+    )
+    item = MatchItem(id="match-media", prompt="What is seen and heard?", pairs=pairs)
+    right = MatchAnswer(matched=tuple(Matched(left=p.id, right=p.partner_id) for p in pairs))
+    return Sample(item, right, (MatchAnswer(matched=(Matched(left="m0", right="y8"),)),))
+
+
+def _pairs_of(pairs: Iterable[tuple[str, str] | PairOf], new_id: NewId) -> list[dict[str, object]]:
+    return [
+        {"id": new_id(), "left": one.left, "left_media": one.media, "partner_id": new_id(), "right": one.right}
+        for one in (PairOf(*pair) for pair in pairs)
+    ]
+
+
+def _noted(pair: Pair) -> dict[str, object]:
+    return {"media": pair.left_media.model_dump()} if pair.left_media else {}
+
+
+def _media_problems(item: MatchItem) -> list[Problem]:
+    """A picture alone says nothing to who cannot see it."""
+    said_of = "Describe the picture of left side {line} for those who cannot see it."
+    return [
+        unwise(said("left_picture_undescribed", said_of, line=at + 1), f"pairs.{at}")
+        for at, pair in enumerate(item.pairs)
+        if isinstance(pair.left_media, Picture) and not (plain(pair.left) or pair.left_media.description.strip())
+    ]
 
 
 def _extra_problems(item: MatchItem) -> list[Problem]:
@@ -326,21 +374,28 @@ def _right_ids(item: MatchItem) -> set[str]:
 def _has_alike(item: MatchItem) -> bool:
     """Whether sides may stand for each other."""
     rights = (*(p.right for p in item.pairs), *(line.text for line in item.extra))
-    alike = any_alike(tuple(p.left for p in item.pairs)) or any_alike(rights)
+    alike = any_alike(tuple(map(_left_key, item.pairs))) or any_alike(rights)
     return item.scored and item.rules.version != FIRST and alike
 
 
-def _left_lines(item: MatchItem) -> list[Line]:
-    return [Line(id=p.id, text=p.left) for p in item.pairs]
+def _left_key(pair: Pair) -> str:
+    """What two left sides have in common that stand for each other."""
+    return f"{pair.left} {pair.left_media.media}".strip() if pair.left_media else pair.left
 
 
 def _right_lines(item: MatchItem) -> list[Line]:
     return [*(Line(id=p.partner_id, text=p.right) for p in item.pairs), *item.extra]
 
 
-def _texts(item: MatchItem) -> tuple[dict[str, str], dict[str, str]]:
-    """The plain text of each left and of each right side, by id."""
-    return {p.id: plain(p.left) for p in item.pairs}, {x.id: plain(x.text) for x in _right_lines(item)}
+def _keys(item: MatchItem) -> tuple[dict[str, str], dict[str, str]]:
+    """What each left and each right side reads like, by id."""
+    return {p.id: plain(_left_key(p)) for p in item.pairs}, {x.id: plain(x.text) for x in _right_lines(item)}
+
+
+def _names(item: MatchItem) -> tuple[dict[str, str], dict[str, str]]:
+    """Each left and each right side in words, by id: a text, else what its medium shows, else its number."""
+    left = {p.id: plain(p.left) or in_words(p.left_media) or str(at) for at, p in enumerate(item.pairs, start=1)}
+    return left, {x.id: plain(x.text) for x in _right_lines(item)}
 
 
 KIND = Match()

@@ -9,7 +9,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions.companions import Drawn, NewId, Sample, Substance
+from lantern.core.questions.companions import Drawn, NewId, PairOf, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -23,6 +23,7 @@ from lantern.core.questions.items import (
     Tally,
     common_problems,
     public_fields,
+    shown_with,
     unwise,
     wrong,
 )
@@ -208,7 +209,10 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
 
     def substance(self, item: TextEntryItem) -> Substance:
         answers = tuple(s for s in item.accepts if s.strip())
-        return Substance(answers=answers, pairs=((item.prompt, answers[0]),) if item.scored and answers else ())
+        if not item.scored or not answers:
+            return Substance(answers=answers)
+        pair = PairOf(item.prompt, answers[0], shown_with(item))
+        return Substance(answers=answers, pairs=((item.prompt, answers[0]),), shown=(pair,))
 
     def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
         return {"accepts": substance.right_texts()[:MOST_ACCEPTED]}
