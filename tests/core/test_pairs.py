@@ -1,4 +1,4 @@
-"""Two halves, Shutters, Sort the catch (docs/games.md, U1 to U7)."""
+"""Two halves, Shutters, Sort the catch (docs/games.md, U1 to U7, U9)."""
 
 from collections import Counter
 from random import Random
@@ -13,9 +13,12 @@ from lantern.core.games.shutters import GAME as SHUTTERS
 from lantern.core.games.shutters import OpenShutter
 from lantern.core.games.sort_the_catch import GAME as CATCH
 from lantern.core.games.two_halves import GAME as HALVES
+from lantern.core.games.word_search import GAME as WORD_SEARCH
 from lantern.core.questions import kind_of
+from lantern.core.questions.items import Picture, Recording
 from lantern.core.questions.kinds.classify import ClassifyItem, Member
 from lantern.core.questions.kinds.match import MatchItem
+from lantern.core.questions.kinds.text_entry import TextEntryItem
 from lantern.core.session import Settings
 from lantern.core.session import commands as c
 from lantern.core.session.boards import own_board, shown_board
@@ -113,6 +116,72 @@ def test_a_match_question_is_a_board_as_it_is_and_the_rest_makes_boards_u1():
         "q30": "unplayed_no_parts",
         "q31": "unplayed_no_parts",
     }
+
+
+def picture(name, description=""):
+    return Picture(media=name, description=description, width=400, height=300)
+
+
+HORN = Recording(media="horn", seconds=4.0, transcript="Two long blasts")
+
+
+def seen(item):
+    return sorted((one.left_media.media if one.left_media else "", one.left, one.right) for one in item.pairs)
+
+
+def test_what_is_seen_or_heard_lies_on_the_board_u9():
+    birds = [asks(n, f"bird {n}", prompt="Which bird is this?", picture=picture(f"p{n}")) for n in (1, 2)]
+    lamp = asks(3, "a lamp", prompt="What is this?", picture=picture("p3"))
+    horn = asks(4, "under way", sound=HORN)
+    fog = asks(5, "a bell", prompt="What hides here?", picture=picture("p5"), fog="dense")
+    (made,) = led(HALVES, items=[*birds, lamp, horn, fog]).state.items.values()
+    assert seen(made) == [
+        ("", "What hides here?", "a bell"),
+        ("horn", "What is meant by 4?", "under way"),
+        ("p1", "", "bird 1"),
+        ("p2", "", "bird 2"),
+        ("p3", "What is this?", "a lamp"),
+    ]
+    typed = [TextEntryItem(id=f"t{n}", prompt="?", accepts=(f"it {n}",), picture=picture(f"p{n}")) for n in range(3)]
+    (made,) = led(HALVES, items=typed).state.items.values()
+    assert seen(made) == [(f"p{n}", "", f"it {n}") for n in range(3)]
+    assert "it 0" not in made.prompt or made.prompt.count("it") == 3
+
+
+def test_a_right_answer_that_is_a_picture_is_found_by_its_question_u9():
+    def shows(n):
+        item = asks(n, "", prompt=f"Which light is number {n}?")
+        options = tuple(one.model_copy(update={"text": "", "media": picture(f"{n}{one.id}")}) for one in item.options)
+        return item.model_copy(update={"options": options})
+
+    (made,) = led(HALVES, items=[shows(n) for n in (1, 2, 3)]).state.items.values()
+    assert seen(made) == [(f"{n}A", "", f"Which light is number {n}?") for n in (1, 2, 3)]
+
+
+def test_sides_that_look_the_same_stand_for_each_other_and_no_others_u9():
+    same = matching(("", "a lamp"), ("", "a light"), ("", "a bell"))
+    media = (picture("p1"), picture("p1"), picture("p2"))
+    pairs_ = tuple(one.model_copy(update={"left_media": m}) for one, m in zip(same.pairs, media, strict=True))
+    item = same.model_copy(update={"pairs": pairs_})
+    pairing = kind_of(item).pairing(item)
+    assert pairing.belong("l0", "z8")
+    assert not pairing.belong("l0", "z7")
+    room = led(HALVES, "Fen", items=[item])
+    room.advance()
+    assert screen_view(room.state, "KELP427").shown.item.left[2].media == picture("p2")
+    attempt(room, 1, "l0", "z8")
+    attempt(room, 1, "l1", "z9")
+    attempt(room, 1, "l2", "z7")
+    assert response(room, 1).mark == 1
+    assert [problem.code for problem in kind_of(item).check(item)] == ["left_sides_alike"] + [
+        "left_picture_undescribed"
+    ] * 3
+
+
+@pytest.mark.parametrize("game", [CATCH, WORD_SEARCH])
+def test_what_has_no_words_is_neither_sorted_nor_hidden_u9(game):
+    typed = [TextEntryItem(id=f"t{n}", prompt="?", accepts=("port",), picture=picture(f"p{n}")) for n in range(4)]
+    assert planned(typed, settings_for_game(game, "own_pace", Settings())).played == 0
 
 
 def test_a_pair_is_taken_once_and_two_are_too_few_u1():

@@ -5,7 +5,7 @@ What a kind is made of and what it can be made of stand in the kind itself (`sub
 """
 
 from collections import Counter
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import replace
 from random import Random
 from typing import Literal, NamedTuple
@@ -92,13 +92,11 @@ def boards_of(items: Sequence[Item], into: str, new_id: NewId, takes: Takes = la
         and all(takes(plain(pair.left), plain(pair.right)) for pair in _pairs(item))
     }
     found: dict[tuple[str, str, str], tuple[str, PairOf]] = {}
-    for item in items:
-        for pair in _pairs(item) if item.id not in kept else ():
-            sides = plain(pair.left), plain(pair.right)
-            if _is_short(pair, *sides) and takes(*sides):
-                found.setdefault((*sides, pair.media.media if pair.media else ""), (item.id, pair))
-    pairs = _told_apart([pair for _, pair in found.values()])
-    fields = target.boards_of(pairs, new_id) if len(found) >= FEWEST_PAIRS else []
+    for id_, pair in _told_apart([(item.id, pair) for item in items if item.id not in kept for pair in _pairs(item)]):
+        sides = plain(pair.left), plain(pair.right)
+        if _is_short(pair, *sides) and takes(*sides):
+            found.setdefault((*sides, pair.media.media if pair.media else ""), (id_, pair))
+    fields = target.boards_of([pair for _, pair in found.values()], new_id) if len(found) >= FEWEST_PAIRS else []
     made = [_board(target, one, new_id) for one in fields]
     used = kept.keys() | ({id_ for id_, _ in found.values()} if made else set())
     return Boards((*kept.values(), *made), frozenset(used))
@@ -114,10 +112,12 @@ def _is_short(pair: PairOf, left: str, right: str) -> bool:
     return is_there and max(len(left), len(right)) <= MOST_LETTERS
 
 
-def _told_apart(pairs: Sequence[PairOf]) -> list[PairOf]:
+def _told_apart(pairs: Sequence[tuple[str, PairOf]]) -> Iterator[tuple[str, PairOf]]:
     """What is asked of several pictures or sounds in the same words tells none of them from another: it is left out."""
-    asked = Counter(plain(pair.left) for pair in pairs if pair.media)
-    return [pair._replace(left="") if pair.media and asked[plain(pair.left)] > 1 else pair for pair in pairs]
+    shown = {(plain(pair.left), pair.media.media) for _, pair in pairs if pair.media}
+    asked = Counter(left for left, _ in shown)
+    for id_, pair in pairs:
+        yield id_, pair._replace(left="") if pair.media and asked[plain(pair.left)] > 1 else pair
 
 
 def _board(target: Kind, fields: dict[str, object], new_id: NewId) -> Item:  # type: ignore[type-arg]

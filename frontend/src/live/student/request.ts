@@ -1,16 +1,7 @@
 /** The few requests a student's page makes, without the teacher's client: every kilobyte counts here. */
 import { OFFLINE, refusalFrom } from '@/api/refusal'
 import { deviceKey } from './seat'
-import type {
-  CodeInfo,
-  Joined,
-  MadeName,
-  OwnLightInfo,
-  Reviewed,
-  SpokenPart,
-  StudentAnswer,
-  ToJoin,
-} from '@/api/types'
+import type { CodeInfo, Joined, MadeName, ToJoin } from '@/api/types'
 
 /** A request that got no answer is made again: both may be asked twice, a join by its key. */
 const AGAIN_AFTER = [200, 600]
@@ -28,7 +19,7 @@ async function reach(path: string, options: RequestInit): Promise<Response> {
   })
 }
 
-async function request<T>(
+export async function request<T>(
   path: string,
   headers: Record<string, string>,
   body?: unknown,
@@ -50,37 +41,10 @@ async function request<T>(
 /** `key` is this device's own: wrong codes that others type do not count against it. */
 export const lookUp = (code: string, key: string): Promise<CodeInfo> =>
   request(`/api/live/codes/${encodeURIComponent(code)}`, { 'X-Device': key })
-export const readingOf = async (token: string, item: string, answer: StudentAnswer): Promise<string> =>
-  (
-    await request<{ read: string }>(
-      '/api/live/student/reading',
-      { Authorization: `Bearer ${token}` },
-      { item, answer },
-    )
-  ).read
 export const makeName = (code: string, language: string, key: string): Promise<MadeName> =>
   request(`/api/live/codes/${encodeURIComponent(code)}/made-name?language=${language}`, { 'X-Device': key })
 export const join = (code: string, who: object, key: string): Promise<Joined> =>
   request('/api/live/join', {}, { ...who, code, key, device: deviceKey() })
-export const spokenPart = (
-  token: string,
-  part: string,
-  start: number,
-  language: string,
-): Promise<SpokenPart> =>
-  request(`/api/live/student/spoken/${encodeURIComponent(part)}?start=${start}&language=${language}`, {
-    Authorization: `Bearer ${token}`,
-  })
-export const spokenText = (token: string, text: string, language: string): Promise<SpokenPart> =>
-  request('/api/live/student/spoken', { Authorization: `Bearer ${token}` }, { text, language })
-export const reviewOf = async (token: string): Promise<Reviewed[]> =>
-  (await request<{ questions: Reviewed[] }>('/api/live/student/review', { Authorization: `Bearer ${token}` }))
-    .questions
-const LIGHT = '/api/live/student/light'
-export const lightOf = (token: string): Promise<OwnLightInfo> =>
-  request(LIGHT, { Authorization: `Bearer ${token}` })
-export const chooseLight = (token: string, light: string): Promise<OwnLightInfo> =>
-  request(LIGHT, { Authorization: `Bearer ${token}` }, { light }, 'PUT')
 export const confirmAddress = (token: string): Promise<unknown> => request('/api/live/confirm', {}, { token })
 export const lookAtClass = (link: string, key: string): Promise<ToJoin> =>
   request(`/api/classes/joining/${encodeURIComponent(link)}`, { 'X-Device': key })

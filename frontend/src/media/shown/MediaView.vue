@@ -1,11 +1,16 @@
 <script setup lang="ts">
 /** A picture, a sound or a video, as students and the big screen see it. */
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import type { Film, Media, Picture, Recording } from '@/api/types'
 import { captionsUrl, fileUrl, pictureSet, pictureUrl } from '@/media/shown/pictures'
 import { t } from './words'
 
-const props = defineProps<{ media: Media; small?: boolean }>()
+const props = defineProps<{
+  media: Media
+  small?: boolean
+  /** It is played as it comes: somebody has just asked for it. */
+  plays?: boolean
+}>()
 const player = ref<HTMLMediaElement>()
 const asText = ref(false)
 
@@ -29,6 +34,10 @@ function watchEnd(): void {
   if (player.value && player.value.currentTime >= span.value.end) player.value.pause()
 }
 
+onMounted(() => {
+  // Where a browser wants another touch, there is the button.
+  if (props.plays) void player.value?.play().catch(() => {})
+})
 onBeforeUnmount(() => player.value?.pause())
 </script>
 

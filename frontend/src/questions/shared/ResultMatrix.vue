@@ -2,6 +2,7 @@
 /** How often each row was put to each column; what is right lies in the light. */
 import { computed } from 'vue'
 import type { PublicLine } from '@/api/types'
+import MediaView from '@/media/shown/MediaView.vue'
 import { LETTERS } from './lines'
 import { t } from './words'
 import { language } from '@/words'
@@ -65,8 +66,10 @@ const cells = computed(() =>
             scope="row"
             class="prose max-w-[14em] pe-[0.5em] text-start font-normal leading-tight"
             dir="auto"
-            v-html="row.html"
-          />
+          >
+            <MediaView v-if="row.media" :media="row.media" small class="[--option-picture:3.2em]" />
+            <span v-html="row.html" />
+          </th>
           <td
             v-for="cell in row.cells"
             :key="cell.id"

@@ -3,6 +3,9 @@ import { t } from './words'
 
 export const foundOf = (found: number, pairs: number): string => t('found_of', { found, pairs })
 
+/** How a sound of the board is heard. */
+export const hearHow = (): string => t('touch_to_hear')
+
 /** How a try went. */
 export const wentSaid = (fits: boolean, left: string, right: string): string =>
   fits ? t('belong', { left, right }) : t('apart', { left, right })

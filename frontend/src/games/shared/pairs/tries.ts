@@ -1,6 +1,5 @@
 /** What is told of a try to who cannot see it: of the last one, once it is known how it went. */
 import { ref, watch, type Ref } from 'vue'
-import { textOf } from '@/composables/text'
 
 interface Parts {
   left: string
@@ -11,14 +10,13 @@ interface Tried {
   wrong: Parts | null
 }
 
-/** `say` makes the sentence of two texts. It is there again, as another, when the same is tried once more. */
+/** `text` says what a part is called, `say` makes the sentence of two texts. It is there again, as another, when the same is tried once more. */
 export function useTold(
   board: () => Tried | undefined,
-  texts: () => Map<string, string>,
+  text: (id: string) => string,
   say: (fits: boolean, left: string, right: string) => string,
 ): Ref<string> {
   const said = ref('')
-  const text = (id: string): string => textOf(texts().get(id) ?? '')
   watch(board, (now, before) => {
     if (!now || !before) return
     const pair = now.found.length > before.found.length ? now.found.at(-1) : now.wrong

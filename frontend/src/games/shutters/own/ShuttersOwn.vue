@@ -3,8 +3,10 @@
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import type { GameMove, OwnBoardOf, PublicItem, PublicItemOf, SpokenPart } from '@/api/types'
 import { playWav } from '@/composables/played'
-import { textOf } from '@/composables/text'
+import MediaView from '@/media/shown/MediaView.vue'
+import { facesOf, isPlayed } from '../../shared/pairs/faces'
 import FirstTry from '../../shared/pairs/FirstTry.vue'
+import PartFace from '../../shared/pairs/PartFace.vue'
 import { foundOf, wentSaid } from '../../shared/pairs/said'
 import type { BoardMoment } from '../../gameViews'
 import { t } from '../words'
@@ -22,13 +24,12 @@ const emit = defineEmits<{ move: [move: GameMove] }>()
 type Board = OwnBoardOf<'shutters'>['boards'][number]
 const item = computed(() => props.question as PublicItemOf<'match'> | undefined)
 const own = computed(() => props.board.boards.find((one) => one.question === item.value?.id))
-const html = computed(
-  () => new Map([...(item.value?.left ?? []), ...(item.value?.right ?? [])].map((one) => [one.id, one.html])),
-)
+const faces = computed(() => facesOf([...(item.value?.left ?? []), ...(item.value?.right ?? [])]))
+const textAt = (part: string | undefined): string => faces.value.get(part ?? '')?.said ?? ''
 const places = computed(() =>
   (own.value?.places ?? []).map((part, index) => {
     const number = index + 1
-    const text = textOf(html.value.get(part) ?? '')
+    const text = textAt(part)
     const isTurned = own.value!.opened.includes(index)
     return {
       index,
@@ -47,12 +48,19 @@ const places = computed(() =>
 /** What was opened, for who cannot see it, and how the two went together. */
 const opened = ref('')
 const told = ref('')
+/** The part that was opened last, where it is one that is played. */
+const heard = ref('')
+const played = computed(() => {
+  const media = faces.value.get(heard.value)?.media
+  return media && isPlayed(media) ? media : null
+})
 let sound: ReturnType<typeof playWav> | null = null
 onScopeDispose(() => sound?.stop())
 
 async function say(part: string): Promise<void> {
-  if (!props.board.spoken || !props.speak) return
   sound?.stop()
+  heard.value = part
+  if (!props.board.spoken || !props.speak || !faces.value.get(part)?.html) return
   try {
     sound = playWav((await props.speak(part, 0)).wav)
   } catch {
@@ -76,7 +84,7 @@ function turnedOf(now: Board, before: Board): number | undefined {
   return turned < 0 ? undefined : turned
 }
 function went(found: boolean, pair: readonly number[]): string {
-  const [left, right] = pair.map((place) => textOf(html.value.get(own.value!.places[place]!) ?? ''))
+  const [left, right] = pair.map((place) => textAt(own.value!.places[place]))
   return wentSaid(found, left ?? '', right ?? '')
 }
 
@@ -127,7 +135,7 @@ const LOOKS = {
             >
           </template>
           <template v-else>
-            <span class="prose min-w-0 wrap-anywhere" dir="auto" v-html="html.get(place.part)" />
+            <PartFace :face="faces.get(place.part)" class="items-center" />
             <span
               v-if="place.state === 'found'"
               class="absolute end-1 top-1 size-3 rounded-full border border-lamp-ink bg-lamp"
@@ -137,5 +145,6 @@ const LOOKS = {
         </button>
       </li>
     </ul>
+    <MediaView v-if="played" :key="played.media" :media="played" plays class="mt-3" />
   </div>
 </template>

@@ -2,6 +2,7 @@
 /** One thing hangs on the hook; below it stand the crates that it may go into. */
 import { computed, ref } from 'vue'
 import type { GameMove, OwnBoardOf, PublicItem, PublicItemOf } from '@/api/types'
+import { textOf } from '@/composables/text'
 import FirstTry from '../../shared/pairs/FirstTry.vue'
 import { useTold } from '../../shared/pairs/tries'
 import type { BoardMoment } from '../../gameViews'
@@ -40,7 +41,7 @@ const notIn = computed(() => {
 })
 const told = useTold(
   () => own.value,
-  () => html.value,
+  (id) => textOf(html.value.get(id) ?? ''),
   (fits, text, group) => t(fits ? 'goes_in' : 'not_in', { text, group }),
 )
 

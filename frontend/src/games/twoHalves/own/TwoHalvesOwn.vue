@@ -2,9 +2,12 @@
 /** The halves that are still apart, side by side, each with half of a light; below them what was joined. */
 import { computed, nextTick, ref, watch } from 'vue'
 import type { GameMove, OwnBoardOf, PublicItem, PublicItemOf } from '@/api/types'
+import MediaView from '@/media/shown/MediaView.vue'
+import { facesOf, isPlayed } from '../../shared/pairs/faces'
 import FirstTry from '../../shared/pairs/FirstTry.vue'
+import PartFace from '../../shared/pairs/PartFace.vue'
 import { useTold } from '../../shared/pairs/tries'
-import { foundOf, wentSaid } from '../../shared/pairs/said'
+import { foundOf, hearHow, wentSaid } from '../../shared/pairs/said'
 import type { BoardMoment } from '../../gameViews'
 import { t } from '../words'
 
@@ -21,22 +24,29 @@ type Side = 'left' | 'right'
 const item = computed(() => props.question as PublicItemOf<'match'> | undefined)
 const own = computed(() => props.board.boards.find((one) => one.question === item.value?.id))
 const found = computed(() => own.value?.found ?? [])
-const html = computed(
-  () => new Map([...(item.value?.left ?? []), ...(item.value?.right ?? [])].map((one) => [one.id, one.html])),
-)
+const faces = computed(() => facesOf([...(item.value?.left ?? []), ...(item.value?.right ?? [])]))
 const open = computed(() => {
   const taken = new Set(found.value.flatMap((pair) => [pair.left, pair.right]))
   const still = <L extends { id: string }>(lines: readonly L[] = []): L[] =>
     lines.filter((line) => !taken.has(line.id))
   return { left: still(item.value?.left), right: still(item.value?.right) }
 })
+/** What is played once it is chosen. */
+const played = computed(() => {
+  const media = chosen.value && faces.value.get(chosen.value.id)?.media
+  return media && isPlayed(media) ? media : null
+})
+/** Whether anything is still to be heard: there is room for its player then, and nothing moves under a finger. */
+const sounds = computed(() =>
+  [...open.value.left, ...open.value.right].some((line) => isPlayed(faces.value.get(line.id)?.media)),
+)
 const isDone = computed(() => !open.value.left.length)
 const chosen = ref<{ side: Side; id: string } | null>(null)
 /** What does not belong together, until something else is touched. */
 const wrong = computed(() => (chosen.value ? null : (own.value?.wrong ?? null)))
 const told = useTold(
   () => own.value,
-  () => html.value,
+  (id) => faces.value.get(id)?.said ?? '',
   wentSaid,
 )
 
@@ -88,6 +98,10 @@ const SIDES = [
     >
       {{ told }}
     </p>
+    <div v-if="sounds" class="mb-2 min-h-26">
+      <MediaView v-if="played" :key="played.media" :media="played" plays />
+      <p v-else dir="auto">{{ hearHow() }}</p>
+    </div>
     <div v-if="!isDone" ref="buttons" class="grid grid-cols-2 gap-5">
       <ul v-for="{ side, label } in SIDES" :key="side" class="space-y-2" :aria-label="t(label)">
         <li v-for="line in open[side]" :key="line.id">
@@ -102,7 +116,7 @@ const SIDES = [
             :disabled="disabled"
             @click="touch(side, line.id)"
           >
-            <span class="prose min-w-0 wrap-anywhere" dir="auto" v-html="line.html" />
+            <PartFace :face="faces.get(line.id)" />
             <span
               class="absolute top-1/2 size-8 -translate-y-1/2 rounded-full border-2"
               :class="[
@@ -121,9 +135,9 @@ const SIDES = [
         :key="pair.left"
         class="flex items-center gap-2 rounded border border-lamp bg-lamp-wash px-2.5 py-1.5 leading-tight"
       >
-        <span class="prose min-w-0 flex-1 wrap-anywhere" dir="auto" v-html="html.get(pair.left)" />
+        <PartFace :face="faces.get(pair.left)" class="flex-1" />
         <span class="size-4 shrink-0 rounded-full border border-lamp-ink bg-lamp" aria-hidden="true" />
-        <span class="prose min-w-0 flex-1 wrap-anywhere" dir="auto" v-html="html.get(pair.right)" />
+        <PartFace :face="faces.get(pair.right)" class="flex-1" />
       </li>
     </ul>
   </div>

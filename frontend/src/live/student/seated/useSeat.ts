@@ -17,10 +17,10 @@ import type {
   StudentView,
 } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
-import { chooseLight, lightOf, readingOf, reviewOf, spokenPart, spokenText } from '../request'
 import { keepPending, keptPending, type Pending } from '../seat'
 import { language } from '@/words'
 import { told } from '../told'
+import { chooseLight, lightOf, readingOf, reviewOf, spokenPart, spokenText } from './request'
 
 /** The own part and the view are of one message: neither is seen without the other. */
 const IN_STEP = { flush: 'sync' } as const

@@ -3,6 +3,7 @@
 import { nextTick, ref } from 'vue'
 import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
+import { MediaSlot } from '@/media'
 import LineList from '@/questions/shared/LineList.vue'
 import RichField from '@/questions/shared/RichField.vue'
 
@@ -22,7 +23,7 @@ function write(index: number, change: Partial<Pair>): void {
 }
 
 function focus(field: number): void {
-  list.value?.querySelectorAll('textarea')[field]?.focus()
+  list.value?.querySelectorAll<HTMLElement>('[data-line] textarea, textarea[data-line]')[field]?.focus()
 }
 
 async function add(): Promise<void> {
@@ -47,7 +48,7 @@ async function remove(index: number): Promise<void> {
 <template>
   <div>
     <ul ref="list" class="space-y-0.5">
-      <li v-for="(pair, index) in item.pairs" :key="pair.id" class="group flex items-start gap-2">
+      <li v-for="(pair, index) in item.pairs" :key="pair.id" class="group flex flex-wrap items-start gap-2">
         <RichField
           :model-value="pair.left ?? ''"
           class="min-w-0 flex-1"
@@ -56,6 +57,15 @@ async function remove(index: number): Promise<void> {
           :placeholder="`Left ${index + 1}`"
           @update:model-value="write(index, { left: $event })"
           @enter="onEnter(index * 2)"
+        />
+        <MediaSlot
+          v-if="!pair.left_media"
+          :media="null"
+          :name="`left ${index + 1}`"
+          active
+          quiet
+          class="shrink-0"
+          @update="write(index, { left_media: $event })"
         />
         <span class="pt-1 text-slate" aria-hidden="true">–</span>
         <RichField
@@ -76,6 +86,14 @@ async function remove(index: number): Promise<void> {
         >
           ✕
         </button>
+        <MediaSlot
+          v-if="pair.left_media"
+          :media="pair.left_media"
+          :name="`left ${index + 1}`"
+          active
+          class="basis-full ps-1.5 pb-1"
+          @update="write(index, { left_media: $event })"
+        />
       </li>
     </ul>
     <button

@@ -2,6 +2,7 @@
 /** Each left line with a list of partners. A partner that is taken elsewhere moves here. */
 import { computed } from 'vue'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
+import MediaView from '@/media/shown/MediaView.vue'
 import { LETTERS, textOf } from '@/questions/shared/lines'
 import { t } from './words'
 import { language } from '@/words'
@@ -44,14 +45,23 @@ function choose(left: string, right: string): void {
         }}</span>
       </li>
     </ol>
-    <div v-for="line in item.left" :key="line.id" class="rounded border border-edge bg-sheet px-3 py-2">
+    <div
+      v-for="(line, index) in item.left"
+      :key="line.id"
+      class="rounded border border-edge bg-sheet px-3 py-2"
+    >
+      <MediaView v-if="line.media" :media="line.media" small class="mb-1.5 [--option-picture:9rem]" />
       <label
+        v-if="line.html"
         :for="`match-${line.id}`"
         :data-read="line.id"
         class="prose block text-lg leading-snug"
         dir="auto"
         v-html="line.html"
       />
+      <label v-else :for="`match-${line.id}`" class="sr-only" :lang="language" dir="auto">{{
+        t('partner_of', { number: index + 1 })
+      }}</label>
       <select
         :id="`match-${line.id}`"
         class="mt-1.5 min-h-11 w-full rounded border px-2 text-lg"

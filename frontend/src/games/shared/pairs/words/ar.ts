@@ -8,4 +8,8 @@ export default {
   first_try: '{right} صحيحة من أول محاولة',
   board: 'اللوح {number}: وُجد {found} من {all}، وأتمّه {finished}',
   finished: 'أتمّه {finished} من {players}',
+  picture: 'صورة {number}',
+  sound: 'صوت {number}',
+  film: 'فيلم {number}',
+  touch_to_hear: 'المس صوتًا لسماعه.',
 } satisfies Words<typeof en>

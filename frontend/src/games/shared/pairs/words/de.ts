@@ -8,4 +8,8 @@ export default {
   first_try: '{right} beim ersten Versuch richtig',
   board: 'Tafel {number}: {found} von {all} gefunden, {finished} haben alles',
   finished: '{finished} von {players} haben alles',
+  picture: 'Bild {number}',
+  sound: 'Ton {number}',
+  film: 'Film {number}',
+  touch_to_hear: 'Berühre einen Ton, um ihn zu hören.',
 } satisfies Words<typeof en>

@@ -5,4 +5,8 @@ export default {
   first_try: '{right} right at the first try',
   board: 'Board {number}: {found} of {all} found, {finished} have all of it',
   finished: '{finished} of {players} have all of it',
+  picture: 'Picture {number}',
+  sound: 'Sound {number}',
+  film: 'Film {number}',
+  touch_to_hear: 'Touch a sound to hear it.',
 } as const

@@ -8,4 +8,8 @@ export default {
   first_try: '{right} bien al primer intento',
   board: 'Tablero {number}: {found} de {all} encontrados, {finished} lo tienen todo',
   finished: '{finished} de {players} lo tienen todo',
+  picture: 'Imagen {number}',
+  sound: 'Sonido {number}',
+  film: 'Película {number}',
+  touch_to_hear: 'Toca un sonido para oírlo.',
 } satisfies Words<typeof en>

@@ -8,4 +8,8 @@ export default {
   first_try: '{right} justes du premier coup',
   board: 'Tableau {number} : {found} sur {all} trouvés, {finished} ont tout',
   finished: '{finished} sur {players} ont tout',
+  picture: 'Image {number}',
+  sound: 'Son {number}',
+  film: 'Film {number}',
+  touch_to_hear: 'Touche un son pour l’écouter.',
 } satisfies Words<typeof en>

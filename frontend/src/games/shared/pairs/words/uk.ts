@@ -8,4 +8,8 @@ export default {
   first_try: '{right} правильно з першої спроби',
   board: 'Дошка {number}: знайдено {found} з {all}, усе мають {finished}',
   finished: 'Усе мають {finished} з {players}',
+  picture: 'Зображення {number}',
+  sound: 'Звук {number}',
+  film: 'Фільм {number}',
+  touch_to_hear: 'Торкнися звуку, щоб почути.',
 } satisfies Words<typeof en>

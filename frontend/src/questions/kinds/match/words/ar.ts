@@ -9,4 +9,5 @@ export default {
   chosen: 'مختار',
   choose_one: 'اختر…',
   caption: 'كم ربط كل سطر من اليمين بكل سطر من اليسار',
+  partner_of: 'شريك الرقم {number}',
 } satisfies Words<typeof en>

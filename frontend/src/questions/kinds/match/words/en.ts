@@ -6,4 +6,5 @@ export default {
   chosen: 'chosen',
   choose_one: 'choose…',
   caption: 'How many put each line on the left to each on the right',
+  partner_of: 'Partner of number {number}',
 } as const

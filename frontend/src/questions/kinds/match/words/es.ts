@@ -9,4 +9,5 @@ export default {
   chosen: 'elegido',
   choose_one: 'elige…',
   caption: 'Cuántos unieron cada línea de la izquierda con cada una de la derecha',
+  partner_of: 'Pareja del número {number}',
 } satisfies Words<typeof en>

@@ -9,4 +9,5 @@ export default {
   chosen: 'choisi',
   choose_one: 'choisir…',
   caption: 'Combien ont associé chaque ligne de gauche à chaque ligne de droite',
+  partner_of: 'Partenaire du numéro {number}',
 } satisfies Words<typeof en>

@@ -9,4 +9,5 @@ export default {
   chosen: 'вибрано',
   choose_one: 'вибери…',
   caption: 'Скільки людей з’єднали кожен рядок першого стовпця з кожним рядком другого',
+  partner_of: 'Пара до номера {number}',
 } satisfies Words<typeof en>
