@@ -11,13 +11,17 @@ Tries = tuple[tuple[str, str], ...]
 
 @dataclass(frozen=True)
 class Pairing:
-    """`wanted` are pairs of a left and a right part, one for each left one. `alike` says what each part reads like:
-    parts that read alike stand for each other. `once`: a right part is taken by one left one, else by any number."""
+    """`wanted` are pairs of a left and a right part, one for each left one. `alike` says what each part reads like,
+    with what it shows in a second line: parts that are alike stand for each other. `once`: a right part is taken by one
+    left one, else by any number."""
 
     wanted: Tries
     right: tuple[str, ...]
     alike: Mapping[str, str]
     once: bool
+
+    def text(self, part: str) -> str:
+        return self.alike[part].partition("\n")[0]
 
     @cached_property
     def left(self) -> tuple[str, ...]:

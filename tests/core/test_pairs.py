@@ -178,6 +178,13 @@ def test_sides_that_look_the_same_stand_for_each_other_and_no_others_u9():
     ] * 3
 
 
+def test_a_word_beside_a_picture_is_hidden_as_it_is_written_u9():
+    words = matching(("ebb", "goes out"), ("flood", "comes in"), ("slack", "stands still"))
+    shown = tuple(one.model_copy(update={"left_media": picture(one.left)}) for one in words.pairs)
+    room = alone(WORD_SEARCH, "Fen", items=[words.model_copy(update={"pairs": shown})])
+    assert sorted(clue.letters for clue in board(room, 1).clues) == [3, 5, 5]
+
+
 @pytest.mark.parametrize("game", [CATCH, WORD_SEARCH])
 def test_what_has_no_words_is_neither_sorted_nor_hidden_u9(game):
     typed = [TextEntryItem(id=f"t{n}", prompt="?", accepts=("port",), picture=picture(f"p{n}")) for n in range(4)]

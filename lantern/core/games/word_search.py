@@ -190,7 +190,7 @@ def marked(pairing: Pairing, search: Search, own: OwnBoard, cells: Sequence[int]
 
 def _search(chosen: WordSearchSettings, board: Quay, question: str) -> Search:
     pairing = board.boards[question]
-    texts = tuple((left, pairing.alike[left], pairing.alike[right]) for left, right in pairing.wanted)
+    texts = tuple((left, pairing.text(left), pairing.text(right)) for left, right in pairing.wanted)
     return _hidden(pairing.wanted, texts, f"{board.salt}:{question}", chosen.directions)
 
 

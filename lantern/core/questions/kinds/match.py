@@ -379,8 +379,8 @@ def _has_alike(item: MatchItem) -> bool:
 
 
 def _left_key(pair: Pair) -> str:
-    """What two left sides have in common that stand for each other."""
-    return f"{pair.left} {pair.left_media.media}".strip() if pair.left_media else pair.left
+    """What two left sides have in common that stand for each other: the text, and what is shown."""
+    return f"{plain(pair.left)}\n{pair.left_media.media}" if pair.left_media else plain(pair.left)
 
 
 def _right_lines(item: MatchItem) -> list[Line]:
@@ -389,7 +389,7 @@ def _right_lines(item: MatchItem) -> list[Line]:
 
 def _keys(item: MatchItem) -> tuple[dict[str, str], dict[str, str]]:
     """What each left and each right side reads like, by id."""
-    return {p.id: plain(_left_key(p)) for p in item.pairs}, {x.id: plain(x.text) for x in _right_lines(item)}
+    return {p.id: _left_key(p) for p in item.pairs}, {x.id: plain(x.text) for x in _right_lines(item)}
 
 
 def _names(item: MatchItem) -> tuple[dict[str, str], dict[str, str]]:
