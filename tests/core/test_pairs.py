@@ -1,4 +1,4 @@
-"""Two halves, Shutters, Sort the catch (docs/games.md, U1 to U7, U9)."""
+"""Two halves, Shutters, Sort the catch (docs/games.md, U1 to U7, U9, U10)."""
 
 from collections import Counter
 from random import Random
@@ -127,6 +127,42 @@ HORN = Recording(media="horn", seconds=4.0, transcript="Two long blasts")
 
 def seen(item):
     return sorted((one.left_media.media if one.left_media else "", one.left, one.right) for one in item.pairs)
+
+
+def shared(game, *items):
+    own = settings_for_game(game, "led", Settings())
+    together = own.model_copy(update={"game": own.game.model_copy(update={"shared": True}), "mix_options": False})
+    room = a_session(a_set(*items), "Fen, Ines, Bo", **dict(together))
+    room.advance()
+    return room
+
+
+def test_who_finds_a_pair_goes_on_and_after_a_miss_it_is_the_next_ones_turn_u10():
+    room = shared(HALVES, WORDS, matching(*SEA[:3], id="m2"))
+    assert board(room, 1).turns == (0,)
+    attempt(room, 1, "l0", "z9")
+    attempt(room, 1, "l1", "z7")
+    attempt(room, 1, "l1", "z8")
+    attempt(room, 1, "l2", "z6")
+    attempt(room, 1, "l2", "z6")
+    assert board(room, 1).turns == (0, 1, 3)
+    assert board(room, 1, "m2").turns == (1,)
+    assert board(led(HALVES, "Fen"), 1).turns == ()
+
+
+@given(st.lists(st.integers(0, 7), max_size=30))
+@settings(deadline=None)
+def test_shutters_are_opened_in_turns_u10(places):
+    room = shared(SHUTTERS, WORDS)
+    for place in places:
+        try:
+            room.do(c.MakeMove(1, OpenShutter(question="m1", place=place)))
+        except (NotPossible, AlreadyAnswered, NotOpen):
+            continue
+    seen = board(room, 1)
+    assert len(seen.turns) == seen.found + 1
+    assert list(seen.turns) == sorted(seen.turns)
+    assert seen.turns[-1] == seen.missed
 
 
 def test_what_is_seen_or_heard_lies_on_the_board_u9():

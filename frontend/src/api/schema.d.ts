@@ -7039,7 +7039,8 @@ export interface components {
         };
         /**
          * OwnBoardView
-         * @description What was `found`, and what went `wrong` with the last try, if it did.
+         * @description What was `found`, and what went `wrong` with the last try, if it did. `turns`: where several play at one device,
+         *     whose turn it was when each was found, and whose it is now; a number that counts on, from 0.
          */
         OwnBoardView: {
             /** Question */
@@ -7051,6 +7052,11 @@ export interface components {
             wrong: components["schemas"]["Parts"] | null;
             /** Missed */
             missed: number;
+            /**
+             * Turns
+             * @default []
+             */
+            turns?: number[];
         };
         /**
          * OwnSlot
@@ -8301,6 +8307,11 @@ export interface components {
             found: number;
             /** Missed */
             missed: number;
+            /**
+             * Turns
+             * @default []
+             */
+            turns?: number[];
         };
         /** ShuttersOwn */
         ShuttersOwn: {

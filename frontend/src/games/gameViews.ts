@@ -48,6 +48,6 @@ export interface GameViews<N extends GameName> {
   /** One gets from one question to the other by it. */
   leads?: boolean
   /** Questions are answered on one's own board, by moves. Its props are then also `question` (what is asked),
-   * `disabled` (it takes nothing just now) and `speak` (says a part of it). */
+   * `disabled` (it takes nothing just now), `speak` (says a part of it) and `names` (of who sit at the device). */
   answers?: boolean
 }

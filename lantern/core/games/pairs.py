@@ -1,4 +1,4 @@
-"""What games of pairs have in common: questions are boards, and are answered by moves (docs/games.md, U1 to U6).
+"""What games of pairs have in common: questions are boards, and are answered by moves (docs/games.md, U1 to U10).
 
 A player's own board remembers what was found and what was tried first; what was tried first is the answer.
 """
@@ -32,12 +32,13 @@ FOUND_ALREADY = said("found_already", "This has its place already.")
 class OwnBoard:
     """What one player did on one board since it was asked the last time (`asking`).
 
-    `found` are pairs, `first` what each left part was put to first, `missed` how many tries were wrong, and `last` the
-    one that was last, if it was. `opened` are places that lie open, and `seen` those that ever did, where parts are
-    turned.
+    `found` are pairs, and `after` says how many tries had been wrong before each; `first` is what each left part was
+    put to first, `missed` how many tries were wrong, and `last` the one that was last, if it was. `opened` are places
+    that lie open, and `seen` those that ever did, where parts are turned.
     """
 
     found: Tries = ()
+    after: tuple[int, ...] = ()
     first: Tries = ()
     missed: int = 0
     last: tuple[str, str] | None = None
@@ -103,13 +104,15 @@ class Parts(Value):
 
 
 class OwnBoardView(Value):
-    """What was `found`, and what went `wrong` with the last try, if it did."""
+    """What was `found`, and what went `wrong` with the last try, if it did. `turns`: where several play at one device,
+    whose turn it was when each was found, and whose it is now; a number that counts on, from 0."""
 
     question: str
     pairs: int
     found: tuple[Parts, ...]
     wrong: Parts | None
     missed: int
+    turns: tuple[int, ...] = ()
 
 
 Chosen = TypeVar("Chosen", bound=PairSettings)
@@ -197,16 +200,29 @@ class PairGame(BoardGame[Chosen, Quay, Finder], Generic[Chosen]):
             )
         return tuple(lines)
 
-    def own_lines(self, board: Quay, hand: Finder) -> tuple[OwnBoardView, ...]:
+    def own_lines(self, chosen: Chosen, board: Quay, hand: Finder) -> tuple[OwnBoardView, ...]:
         views = []
-        for question, pairing in board.boards.items():
+        for number, (question, pairing) in enumerate(board.boards.items()):
             own = own_of(board, hand, question)
             wrong = Parts(left=own.last[0], right=own.last[1]) if own.last else None
             found = tuple(Parts(left=left, right=right) for left, right in own.found)
             views.append(
-                OwnBoardView(question=question, pairs=len(pairing.left), found=found, wrong=wrong, missed=own.missed)
+                OwnBoardView(
+                    question=question,
+                    pairs=len(pairing.left),
+                    found=found,
+                    wrong=wrong,
+                    missed=own.missed,
+                    turns=turns_of(own, number) if chosen.shared else (),
+                )
             )
         return tuple(views)
+
+
+def turns_of(own: OwnBoard, number: int) -> tuple[int, ...]:
+    """Whose turn it was when each pair was found, and whose it is now. Who finds one goes on; each board, by its number
+    from 0, begins with the next."""
+    return tuple(number + missed for missed in (*own.after, own.missed))
 
 
 def own_of(board: Quay, hand: Finder, question: str) -> OwnBoard:
@@ -224,7 +240,7 @@ def tried(board: Quay, own: OwnBoard, move: TryPair) -> OwnBoard:
     pair = (move.left, move.right)
     first = own.first if any(left == move.left for left, _ in own.first) else (*own.first, pair)
     if board.boards[move.question].fits(own.found, move.left, move.right):
-        return replace(own, first=first, found=(*own.found, pair), last=None)
+        return replace(own, first=first, found=(*own.found, pair), after=(*own.after, own.missed), last=None)
     return replace(own, first=first, missed=own.missed + 1, last=pair)
 
 

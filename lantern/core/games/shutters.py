@@ -23,6 +23,7 @@ from lantern.core.games.pairs import (
     PairSettings,
     Quay,
     own_of,
+    turns_of,
     with_own,
 )
 from lantern.core.messages import Message
@@ -62,6 +63,7 @@ class ShutteredView(Value):
     opened: tuple[int, ...]
     found: int
     missed: int
+    turns: tuple[int, ...] = ()
 
 
 class ShuttersOwn(GameView):
@@ -98,7 +100,7 @@ class Shutters(PairGame[ShuttersSettings]):
 
     def own_view(self, chosen: ShuttersSettings, board: Quay, hands: Hands, player: int) -> ShuttersOwn:
         hand = hands[player]
-        boards = (_seen(board, question, hand) for question in board.boards)
+        boards = (_seen(chosen, board, number, question, hand) for number, question in enumerate(board.boards))
         return ShuttersOwn(right=hand.right, spoken=chosen.spoken, boards=tuple(boards))
 
 
@@ -112,7 +114,8 @@ def opened(pairing: Pairing, places: tuple[str, ...], own: OwnBoard, place: int)
     after = replace(own, seen=own.seen | {place})
     if left in pairing.left and right in pairing.right and pairing.fits(own.found, left, right):
         first = own.first if _was_tried(own, left) else (*own.first, (left, right))
-        return replace(after, first=first, found=(*own.found, (left, right)), opened=())
+        found = (*own.found, (left, right))
+        return replace(after, first=first, found=found, after=(*own.after, own.missed), opened=())
     after = replace(after, opened=(before, place), missed=own.missed + 1)
     return _with_miss(pairing, places, own, after, one, other)
 
@@ -157,7 +160,7 @@ def _spread(wanted: Tries, salt: str, question: str) -> tuple[str, ...]:
     return tuple(parts)
 
 
-def _seen(board: Quay, question: str, hand: Finder) -> ShutteredView:
+def _seen(chosen: ShuttersSettings, board: Quay, number: int, question: str, hand: Finder) -> ShutteredView:
     own = own_of(board, hand, question)
     found, places = _found(own), _places(board, question)
     return ShutteredView(
@@ -167,6 +170,7 @@ def _seen(board: Quay, question: str, hand: Finder) -> ShutteredView:
         opened=own.opened,
         found=len(own.found),
         missed=own.missed,
+        turns=turns_of(own, number) if chosen.shared else (),
     )
 
 

@@ -32,7 +32,7 @@ class SortTheCatch(PairGame[SortTheCatchSettings]):
         return SortTheCatchScreen(players=board.players, boards=self.lines(board, hands))
 
     def own_view(self, chosen: SortTheCatchSettings, board: Quay, hands: Hands, player: int) -> SortTheCatchOwn:
-        return SortTheCatchOwn(right=hands[player].right, boards=self.own_lines(board, hands[player]))
+        return SortTheCatchOwn(right=hands[player].right, boards=self.own_lines(chosen, board, hands[player]))
 
 
 GAME = SortTheCatch()

@@ -28,7 +28,7 @@ class TwoHalves(PairGame[TwoHalvesSettings]):
         return TwoHalvesScreen(players=board.players, boards=self.lines(board, hands))
 
     def own_view(self, chosen: TwoHalvesSettings, board: Quay, hands: Hands, player: int) -> TwoHalvesOwn:
-        return TwoHalvesOwn(right=hands[player].right, boards=self.own_lines(board, hands[player]))
+        return TwoHalvesOwn(right=hands[player].right, boards=self.own_lines(chosen, board, hands[player]))
 
 
 GAME = TwoHalves()

@@ -7,11 +7,16 @@ defineProps<{
   right?: string
   /** Share of the time left; null draws no strip. */
   share?: number | null
+  /** Several play at it, as at a large one in the room. */
+  wide?: boolean
 }>()
 </script>
 
 <template>
-  <div class="mx-auto grid min-h-dvh max-w-xl grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-fog">
+  <div
+    class="mx-auto grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-fog"
+    :class="wide ? 'max-w-6xl' : 'max-w-xl'"
+  >
     <header class="on-dark sticky top-0 z-10 bg-hull text-foam">
       <div class="flex min-h-10 items-center justify-between gap-4 px-4 text-[15px]">
         <span class="truncate">{{ left }}</span>
@@ -25,7 +30,7 @@ defineProps<{
         />
       </div>
     </header>
-    <main class="px-4 pt-5 pb-6"><slot /></main>
+    <main class="px-4 pt-5 pb-6" :class="wide && 'lg:[zoom:1.5]'"><slot /></main>
     <footer
       v-if="$slots.foot"
       class="sticky bottom-0 border-t border-rule bg-sheet px-4 pt-3 pb-[max(0.9rem,env(safe-area-inset-bottom))]"

@@ -6,6 +6,7 @@ import { playWav } from '@/composables/played'
 import MediaView from '@/media/shown/MediaView.vue'
 import { facesOf, isPlayed } from '../../shared/pairs/faces'
 import FirstTry from '../../shared/pairs/FirstTry.vue'
+import WhoPlays from '../../shared/pairs/WhoPlays.vue'
 import PartFace from '../../shared/pairs/PartFace.vue'
 import { foundOf, wentSaid } from '../../shared/pairs/said'
 import type { BoardMoment } from '../../gameViews'
@@ -17,6 +18,7 @@ const props = defineProps<{
   at: BoardMoment
   question?: PublicItem
   disabled?: boolean
+  names?: readonly string[]
   speak?: (part: string, start: number) => Promise<SpokenPart>
 }>()
 const emit = defineEmits<{ move: [move: GameMove] }>()
@@ -105,6 +107,12 @@ const LOOKS = {
 <template>
   <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
   <div v-else-if="at === 'during' && own">
+    <WhoPlays
+      v-if="own.turns?.length && (names?.length ?? 0) > 1"
+      :names="names!"
+      :turns="own.turns"
+      :done="own.found === own.pairs"
+    />
     <p class="text-[15px] text-slate" dir="auto">
       {{ foundOf(own.found, own.pairs) }}
     </p>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { GameMove, OwnBoardOf, PublicItem, PublicItemOf } from '@/api/types'
 import { textOf } from '@/composables/text'
 import FirstTry from '../../shared/pairs/FirstTry.vue'
+import WhoPlays from '../../shared/pairs/WhoPlays.vue'
 import { useTold } from '../../shared/pairs/tries'
 import type { BoardMoment } from '../../gameViews'
 import { t } from '../words'
@@ -14,6 +15,7 @@ const props = defineProps<{
   at: BoardMoment
   question?: PublicItem
   disabled?: boolean
+  names?: readonly string[]
 }>()
 const emit = defineEmits<{ move: [move: GameMove] }>()
 
@@ -53,6 +55,12 @@ function put(group: string): void {
 <template>
   <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
   <div v-else-if="at === 'during' && own">
+    <WhoPlays
+      v-if="own.turns?.length && (names?.length ?? 0) > 1"
+      :names="names!"
+      :turns="own.turns"
+      :done="own.found.length === own.pairs"
+    />
     <p class="text-[15px] text-slate" dir="auto">
       {{ t('in_crates', { found: own.found.length, pairs: own.pairs }) }}
     </p>

@@ -5,6 +5,7 @@ import type { GameMove, OwnBoardOf, PublicItem, PublicItemOf } from '@/api/types
 import MediaView from '@/media/shown/MediaView.vue'
 import { facesOf, isPlayed } from '../../shared/pairs/faces'
 import FirstTry from '../../shared/pairs/FirstTry.vue'
+import WhoPlays from '../../shared/pairs/WhoPlays.vue'
 import PartFace from '../../shared/pairs/PartFace.vue'
 import { useTold } from '../../shared/pairs/tries'
 import { foundOf, hearHow, wentSaid } from '../../shared/pairs/said'
@@ -17,6 +18,7 @@ const props = defineProps<{
   at: BoardMoment
   question?: PublicItem
   disabled?: boolean
+  names?: readonly string[]
 }>()
 const emit = defineEmits<{ move: [move: GameMove] }>()
 
@@ -87,6 +89,12 @@ const SIDES = [
 <template>
   <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
   <div v-else-if="at === 'during' && own">
+    <WhoPlays
+      v-if="own.turns?.length && (names?.length ?? 0) > 1"
+      :names="names!"
+      :turns="own.turns"
+      :done="isDone"
+    />
     <p class="text-[15px] text-slate" dir="auto">
       {{ foundOf(found.length, own.pairs) }}
     </p>

@@ -38,6 +38,7 @@ watch(
     :question="question"
     :disabled="disabled || (question && !!own?.going.value)"
     :speak="speak"
+    :names="mine.name.split(', ')"
     @move="own?.move($event)"
     @go="emit('go', $event)"
   />

@@ -91,7 +91,7 @@ function change(): void {
 </script>
 
 <template>
-  <PhoneFrame :left="ownName" :right="count" :share="share">
+  <PhoneFrame :left="ownName" :right="count" :share="share" :wide="isPlayed && ownName.includes(', ')">
     <SeatHead
       :status="view ? status : 'online'"
       :state="state"

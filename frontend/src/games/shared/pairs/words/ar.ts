@@ -12,4 +12,6 @@ export default {
   sound: 'صوت {number}',
   film: 'فيلم {number}',
   touch_to_hear: 'المس صوتًا لسماعه.',
+  turn_of: 'الدور الآن: {name}.',
+  all_found: 'وُجد كل شيء.',
 } satisfies Words<typeof en>

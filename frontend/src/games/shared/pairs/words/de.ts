@@ -12,4 +12,6 @@ export default {
   sound: 'Ton {number}',
   film: 'Film {number}',
   touch_to_hear: 'Berühre einen Ton, um ihn zu hören.',
+  turn_of: 'Jetzt ist {name} dran.',
+  all_found: 'Alles ist gefunden.',
 } satisfies Words<typeof en>

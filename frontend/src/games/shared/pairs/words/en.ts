@@ -9,4 +9,6 @@ export default {
   sound: 'Sound {number}',
   film: 'Film {number}',
   touch_to_hear: 'Touch a sound to hear it.',
+  turn_of: 'It is {name}’s turn.',
+  all_found: 'Everything is found.',
 } as const

@@ -12,4 +12,6 @@ export default {
   sound: 'Sonido {number}',
   film: 'Película {number}',
   touch_to_hear: 'Toca un sonido para oírlo.',
+  turn_of: 'Le toca a {name}.',
+  all_found: 'Todo está encontrado.',
 } satisfies Words<typeof en>

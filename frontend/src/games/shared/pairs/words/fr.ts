@@ -12,4 +12,6 @@ export default {
   sound: 'Son {number}',
   film: 'Film {number}',
   touch_to_hear: 'Touche un son pour l’écouter.',
+  turn_of: 'C’est à {name}.',
+  all_found: 'Tout est trouvé.',
 } satisfies Words<typeof en>

@@ -12,4 +12,6 @@ export default {
   sound: 'Звук {number}',
   film: 'Фільм {number}',
   touch_to_hear: 'Торкнися звуку, щоб почути.',
+  turn_of: 'Зараз хід: {name}.',
+  all_found: 'Усе знайдено.',
 } satisfies Words<typeof en>

@@ -145,7 +145,7 @@ const quiet = 'min-h-11 px-2 font-bold text-tide disabled:text-slate'
 </script>
 
 <template>
-  <PhoneFrame :left="ownName" :right="count" :share="share">
+  <PhoneFrame :left="ownName" :right="count" :share="share" :wide="isPlayed && ownName.includes(', ')">
     <SeatHead
       :status="status"
       :state="state"
