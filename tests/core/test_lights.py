@@ -117,6 +117,13 @@ def test_a_light_is_changed_whenever_one_likes_but_not_into_anothers_a3():
         room.do(c.ChooseLight(2, "00000000"))
 
 
+def test_the_light_of_who_is_erased_goes_with_the_name_a7():
+    room = a_room("Fen", "Bo")
+    room.do(c.Erase(1))
+    assert screen_view(room.state, "KELP427").signs == ("", of(room, 2))
+    assert mine(room.state, Places(room.state), 1).light == ""
+
+
 @pytest.mark.parametrize("settings", [{"lights": False}, {"points": False, "show_standings": False, "game": PLAIN}])
 def test_where_they_are_off_or_nothing_is_played_nobody_has_one(settings):
     room = a_room("Fen", **settings)
@@ -163,6 +170,15 @@ def test_at_the_end_nobody_is_seen_to_be_last_a9():
         few.answer(seat, letters)
     few.do(c.End())
     assert screen_view(few.state, "KELP427").lights == (100, 0, 0)
+    apart = a_room("Fen", "Bo", "Ines", close_when_all_answered=False)
+    for right in (2, 1):
+        while apart.state.phase != "open":
+            apart.advance()
+        for seat in (1, 2, 3):
+            apart.answer(seat, "B" if seat <= right else "A")
+        apart.advance()
+    apart.do(c.End())
+    assert screen_view(apart.state, "KELP427").lights == (200, 50, 50)
     off = a_session(a_set(*QUESTIONS), "Fen", "Bo", lights=False)
     off.do(c.End())
     assert (screen_view(off.state, "KELP427").lights, screen_view(off.state, "KELP427").signs) == ((0, 0), ())

@@ -184,6 +184,35 @@ def test_what_is_seen_or_heard_lies_on_the_board_u9():
     assert "it 0" not in made.prompt or made.prompt.count("it") == 3
 
 
+def test_two_pictures_of_the_same_are_two_pairs_u9():
+    gulls = [asks(n, "a gull", prompt="What is this?", picture=picture(f"p{n}")) for n in (1, 2, 3)]
+    twice = gulls[0].model_copy(update={"id": "q9"})
+    (made,) = led(HALVES, items=[*gulls, twice]).state.items.values()
+    assert seen(made) == [(f"p{n}", "", "a gull") for n in (1, 2, 3)]
+
+
+def shown_pairs(count, description="", text=""):
+    item = matching(*((text, f"right {n}") for n in range(count)))
+    pairs_ = [one.model_copy(update={"left_media": picture(f"p{n}", description)}) for n, one in enumerate(item.pairs)]
+    return item.model_copy(update={"pairs": tuple(pairs_)})
+
+
+def test_many_pairs_keep_their_pictures_on_several_boards_u9():
+    made = led(HALVES, items=[shown_pairs(10)]).state.items.values()
+    assert sorted(media for item in made for media, _, _ in seen(item)) == [f"p{n}" for n in range(10)]
+
+
+def test_what_a_side_shows_is_told_in_words_u9():
+    item = shown_pairs(3, "A red light")
+    answer = kind_of(item).of_tries(item, (("l0", "z9"),))
+    assert kind_of(item).answer_text(item, answer) == "A red light – right 0"
+    assert kind_of(item).substance(item).pairs[0] == ("A red light", "right 0")
+    unsaid = shown_pairs(3)
+    assert kind_of(unsaid).answer_text(unsaid, answer) == "1 – right 0"
+    codes = [[one.code for one in kind_of(one).check(one)] for one in (item, unsaid, shown_pairs(3, text="by night"))]
+    assert codes == [[], ["left_picture_undescribed"] * 3, []]
+
+
 def test_a_right_answer_that_is_a_picture_is_found_by_its_question_u9():
     def shows(n):
         item = asks(n, "", prompt=f"Which light is number {n}?")
@@ -223,7 +252,10 @@ def test_a_word_beside_a_picture_is_hidden_as_it_is_written_u9():
 
 @pytest.mark.parametrize("game", [CATCH, WORD_SEARCH])
 def test_what_has_no_words_is_neither_sorted_nor_hidden_u9(game):
-    typed = [TextEntryItem(id=f"t{n}", prompt="?", accepts=("port",), picture=picture(f"p{n}")) for n in range(4)]
+    sides = ("port", "starboard", "port", "starboard")
+    typed = [
+        TextEntryItem(id=f"t{n}", prompt="?", accepts=(side,), picture=picture(f"p{n}")) for n, side in enumerate(sides)
+    ]
     assert planned(typed, settings_for_game(game, "own_pace", Settings())).played == 0
 
 
