@@ -7,6 +7,7 @@ import { counted } from '@/composables/format'
 import { viewsOf } from '@/games/registry'
 import GameRules from '@/games/shared/GameRules.vue'
 import UiButton from '@/ui/UiButton.vue'
+import UiSwitch from '@/ui/UiSwitch.vue'
 import { playedAs, playing } from './chosen'
 
 const props = defineProps<{ set: number; offer: RunOffer; plan: Planned | null; problem?: string }>()
@@ -120,15 +121,12 @@ const unplayed = computed(() =>
           <li v-for="line in unplayed" :key="line">{{ line }}</li>
         </ul>
       </details>
-      <label class="flex min-h-11 items-center gap-3">
-        <input v-model="settings.lights" type="checkbox" class="size-5 accent-tide" />
-        <span
-          >Everybody has a light of their own
-          <span class="block text-[15px] text-slate"
-            >A sign beside their name. Answers earn shells, and these buy parts for it: never points.</span
-          ></span
-        >
-      </label>
+      <UiSwitch
+        :model-value="settings.lights ?? true"
+        label="Everybody has a light of their own"
+        hint="A sign beside their name. Answers earn shells, and these buy parts for it: never points."
+        @update:model-value="settings = { ...settings, lights: $event }"
+      />
       <details class="text-[15px]">
         <summary class="min-h-8 cursor-pointer py-1">What players are told before it starts</summary>
         <GameRules :game="settings.game" class="my-2 border-s border-rule ps-3" />

@@ -63,7 +63,7 @@ const others = computed(() => props.view.names.length - people.value.length)
           :class="view.people > 120 ? 'text-[0.5em]' : view.people > 40 ? 'text-[0.72em]' : ''"
         >
           <template v-for="(sign, index) in view.signs" :key="index">
-            <LightSign v-if="sign" :light="sign" class="h-[2em]" />
+            <LightSign v-if="sign" :light="sign" told class="h-[2em]" />
           </template>
         </div>
       </div>
