@@ -14,7 +14,7 @@ from dataclasses import dataclass, replace
 from functools import cached_property
 from math import ceil
 from random import Random
-from typing import Annotated, Literal
+from typing import Annotated, Literal, NamedTuple
 
 from pydantic import Field
 
@@ -42,8 +42,7 @@ class BeaconsSettings(GameSettings):
     length: Annotated[int, Field(ge=3, le=LONGEST)] | None = None
 
 
-@dataclass(frozen=True, slots=True)
-class Team:
+class Team(NamedTuple):
     """`light` is how far it is, `before` how far it was before the last question that was led. `turn` counts questions,
     or at own pace its answers; at the turn `counted` those who `take_part` were counted. `arrived` is the moment at
     which it was at the end."""
@@ -86,9 +85,21 @@ class Coast:
             for number, (key, team) in enumerate(zip(keys, self.teams, strict=True), start=1)
         )
 
+    @cached_property
+    def there(self) -> int:
+        """How many teams have members."""
+        return sum(team.members > 0 for team in self.teams)
 
-@dataclass(frozen=True, slots=True)
-class Mate:
+    @cached_property
+    def team_texts(self) -> tuple[str, ...]:
+        """What is alike for all of a team, once it has begun: `BeaconsOwn` as JSON, up to their own light."""
+        return tuple(
+            f'{{"game":"beacons","length":{self.length},"team":{line.model_dump_json()},"teams":{self.there},"choices":0,'
+            for line in self.lines
+        )
+
+
+class Mate(NamedTuple):
     """`team` from 0; None before it is decided. `last` is the turn of its last answer, `light` what its
     answers were worth to the team. `earlier` is the mean of earlier marks, as long as that decides."""
 
@@ -174,7 +185,7 @@ class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
         hand = hands.get(player)
         if hand is None or hand.out:
             return Turn(board)
-        return Turn(_left(board, hand.team), {player: replace(hand, out=True)})
+        return Turn(_left(board, hand.team), {player: hand._replace(out=True)})
 
     def on_begin(self, chosen: BeaconsSettings, board: Coast, hands: Hands, rng: Random) -> Next:
         """Whoever has no team by now gets one."""
@@ -245,10 +256,16 @@ class BeaconRun(BoardGame[BeaconsSettings, Coast, Mate]):
         return BeaconsOwn(
             length=board.length,
             team=None if hand.team is None else board.lines[hand.team],
-            teams=sum(team.members > 0 for team in board.teams),
+            teams=board.there,
             choices=len(board.teams) if chosen.made == "chosen" and not board.begun else 0,
             light=round(hand.light, 2),
         )
+
+    def own_text(self, chosen: BeaconsSettings, board: Coast, hands: Hands, player: int) -> str:
+        hand = hands[player]
+        if hand.team is None or not board.begun:
+            return super().own_text(chosen, board, hands, player)
+        return f'{board.team_texts[hand.team]}"light":{round(hand.light, 2)!r}}}'
 
 
 def _sizes(board: Coast) -> list[int]:
@@ -262,8 +279,8 @@ def _with(board: Coast, number: int, team: Team) -> Coast:
 
 def _enter(board: Coast, hand: Mate, player: int, number: int) -> Next:
     team = board.teams[number]
-    team = replace(team, members=team.members + 1, take_part=team.take_part + 1)
-    return Turn(_with(board, number, team), {player: replace(hand, team=number, last=team.turn, out=False)})
+    team = team._replace(members=team.members + 1, take_part=team.take_part + 1)
+    return Turn(_with(board, number, team), {player: hand._replace(team=number, last=team.turn, out=False)})
 
 
 def _left(board: Coast, number: int | None) -> Coast:
@@ -271,7 +288,7 @@ def _left(board: Coast, number: int | None) -> Coast:
         return board
     team = board.teams[number]
     members = team.members - 1
-    return _with(board, number, replace(team, members=members, take_part=min(members, team.take_part)))
+    return _with(board, number, team._replace(members=members, take_part=min(members, team.take_part)))
 
 
 def _next_question(board: Coast, hands: Hands, moment: Milliseconds) -> Coast:
@@ -279,8 +296,7 @@ def _next_question(board: Coast, hands: Hands, moment: Milliseconds) -> Coast:
     if moment == board.moment:
         return board
     teams = (
-        replace(
-            team,
+        team._replace(
             before=team.light,
             turn=team.turn + 1,
             take_part=_take_part(hands, number, team.turn + 1, PATIENCE),

@@ -11,8 +11,8 @@
 
 from abc import ABC, abstractmethod
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field
 from random import Random
+from types import MappingProxyType
 from typing import Any, Generic, Literal, NamedTuple, TypeVar
 
 from lantern.core.messages import Message
@@ -128,12 +128,14 @@ Board = TypeVar("Board")
 Hand = TypeVar("Hand")
 
 
-@dataclass(frozen=True, slots=True)
-class Turn(Generic[Board, Hand]):
+NO_HANDS: Mapping[int, Any] = MappingProxyType({})
+
+
+class Turn(NamedTuple, Generic[Board, Hand]):
     """What something leads to: the board, and the hands that are not as they were, by player."""
 
     board: Board
-    hands: Mapping[int, Hand] = field(default_factory=dict)
+    hands: Mapping[int, Hand] = NO_HANDS
 
 
 class Game(ABC, Generic[Chosen]):
@@ -308,3 +310,8 @@ class BoardGame(Game[Chosen], Generic[Chosen, Board, Hand]):
     @abstractmethod
     def own_view(self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], player: int) -> GameView:
         """What one player sees."""
+
+    def own_text(self, chosen: Chosen, board: Board, hands: Mapping[int, Hand], player: int) -> str:
+        """`own_view` as JSON. At own pace each answer is followed by one: a game that many play so may write it at a
+        fraction of the cost. A test holds every game's text to its view."""
+        return self.own_view(chosen, board, hands, player).model_dump_json()

@@ -7,11 +7,11 @@ What was missed puts the flame out, unless a spare wick is there. Places are by 
 spent is not lost.
 """
 
-from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, replace
+from collections.abc import Mapping
+from dataclasses import dataclass
 from functools import lru_cache
 from random import Random
-from typing import Annotated, Literal
+from typing import Annotated, Literal, NamedTuple
 
 from pydantic import Field
 
@@ -55,8 +55,7 @@ class Station:
     """Nothing is shared: each has a light."""
 
 
-@dataclass(frozen=True, slots=True)
-class Light:
+class Light(NamedTuple):
     """`oil` is in the can, `earned` was ever in it. `lens` is its number, from 0. `flame` is how many right answers in
     a row, `missed` how many that were not. `charts` are open for the question that is on. `calm`: for so many answers
     no gust comes. `gusts` is how many came."""
@@ -134,10 +133,10 @@ class Keepers(BoardGame[KeepersSettings, Station, Light]):
         return Station()
 
     def on_join(self, chosen: KeepersSettings, board: Station, hands: Hands, who: Newcomer) -> Next:
-        return Turn(board, {who.player: replace(hands.get(who.player, Light()), out=False)})
+        return Turn(board, {who.player: hands.get(who.player, Light())._replace(out=False)})
 
     def on_leave(self, chosen: KeepersSettings, board: Station, hands: Hands, player: int) -> Next:
-        return Turn(board, {player: replace(hands.get(player, Light()), out=True)})
+        return Turn(board, {player: hands.get(player, Light())._replace(out=True)})
 
     def on_answer(self, chosen: KeepersSettings, board: Station, hands: Hands, player: int, given: Given) -> Next:
         hand = hands[player]
@@ -169,15 +168,15 @@ class Keepers(BoardGame[KeepersSettings, Station, Light]):
     def on_move(self, chosen: KeepersSettings, board: Station, hands: Hands, player: int, move: Buy) -> Next:
         hand = hands[player]
         if move.what == "lens":
-            return Turn(board, {player: replace(hand, oil=hand.oil - NEXT_LENS[hand.lens], lens=hand.lens + 1)})
+            return Turn(board, {player: hand._replace(oil=hand.oil - NEXT_LENS[hand.lens], lens=hand.lens + 1)})
         if move.what == "wick":
-            return Turn(board, {player: replace(hand, oil=hand.oil - WICK, wicks=hand.wicks + 1)})
+            return Turn(board, {player: hand._replace(oil=hand.oil - WICK, wicks=hand.wicks + 1)})
         if move.what == "chart":
-            return Turn(board, {player: replace(hand, oil=hand.oil - CHART, charts=hand.charts + 1)})
+            return Turn(board, {player: hand._replace(oil=hand.oil - CHART, charts=hand.charts + 1)})
         other = _before(hands, player)
         assert other is not None
-        theirs = replace(hands[other], flame=0, calm=CALM, gusts=hands[other].gusts + 1)
-        return Turn(board, {player: replace(hand, oil=hand.oil - GUST), other: theirs})
+        theirs = hands[other]._replace(flame=0, calm=CALM, gusts=hands[other].gusts + 1)
+        return Turn(board, {player: hand._replace(oil=hand.oil - GUST), other: theirs})
 
     def done(self, chosen: KeepersSettings, hand: Light) -> bool:
         return (chosen.oil is not None and hand.earned >= chosen.oil) or (
@@ -232,28 +231,45 @@ class Keepers(BoardGame[KeepersSettings, Station, Light]):
             offers=tuple(_offers(chosen, hands, player)),
         )
 
+    def own_text(self, chosen: KeepersSettings, board: Station, hands: Hands, player: int) -> str:
+        hand = hands[player]
+        oil, answers = chosen.oil or "null", chosen.answers or "null"
+        offers = ",".join([_offer_text(*offer) for offer in _offered(chosen, hands, player)])
+        return (
+            f'{{"game":"keepers","oil":{hand.oil},"earned":{hand.earned},"lens":{hand.lens + 1},"wicks":{hand.wicks},'
+            f'"charts":{hand.charts},"flame":{hand.flame},"answers":{hand.answers},"right":{hand.right},'
+            f'"gusts":{hand.gusts},"each":{_each(hand)},"target_oil":{oil},"target_answers":{answers},'
+            f'"offers":[{offers}]}}'
+        )
+
 
 @lru_cache(maxsize=64)
-def _offer(what: Thing, price: int, can: bool) -> Offer:
-    return Offer(what=what, price=price, can=can)
+def _offer_text(what: Thing, price: int, can: bool) -> str:
+    return Offer(what=what, price=price, can=can).model_dump_json()
 
 
 def _each(hand: Light) -> int:
     return LENSES[hand.lens] + FLAME * hand.flame
 
 
-def _offers(chosen: KeepersSettings, hands: Hands, player: int) -> Iterable[Offer]:
+def _offers(chosen: KeepersSettings, hands: Hands, player: int) -> list[Offer]:
+    return [Offer(what=what, price=price, can=can) for what, price, can in _offered(chosen, hands, player)]
+
+
+def _offered(chosen: KeepersSettings, hands: Hands, player: int) -> list[tuple[Thing, int, bool]]:
+    """What can be bought, its price, and whether there is enough oil, and use for it."""
     hand = hands[player]
-
-    def offer(what: Thing, price: int, *, useful: bool) -> Offer:
-        return _offer(what, price, useful and hand.oil >= price)
-
+    oil = hand.oil
+    offered: list[tuple[Thing, int, bool]] = [
+        ("wick", WICK, oil >= WICK and hand.wicks < MOST_WICKS),
+        ("chart", CHART, oil >= CHART and hand.charts < MOST_CHARTS),
+    ]
     if hand.lens < len(NEXT_LENS):
-        yield offer("lens", NEXT_LENS[hand.lens], useful=True)
-    yield offer("wick", WICK, useful=hand.wicks < MOST_WICKS)
-    yield offer("chart", CHART, useful=hand.charts < MOST_CHARTS)
+        price = NEXT_LENS[hand.lens]
+        offered.insert(0, ("lens", price, oil >= price))
     if chosen.gusts:
-        yield offer("gust", GUST, useful=hand.oil >= GUST and _before(hands, player) is not None)
+        offered.append(("gust", GUST, oil >= GUST and _before(hands, player) is not None))
+    return offered
 
 
 def _before(hands: Hands, player: int) -> int | None:

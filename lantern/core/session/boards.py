@@ -304,3 +304,11 @@ def own_board(state: State, seat: int) -> AnyGameOwn | None:
     if game is None or seat not in state.hands:
         return None
     return game.own_view(state.settings.game, state.board, state.hands, seat)
+
+
+def own_board_text(state: State, seat: int) -> str:
+    """`own_board` as JSON."""
+    game = board_of(state)
+    if game is None or seat not in state.hands:
+        return "null"
+    return game.own_text(state.settings.game, state.board, state.hands, seat)

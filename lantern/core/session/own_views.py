@@ -11,7 +11,7 @@ from lantern.core.classes.needs import NONE
 from lantern.core.questions.items import Item
 from lantern.core.session.allowing import needs_of
 from lantern.core.session.asking import may_review, score_told, told, was_asked
-from lantern.core.session.boards import comes_next, left_out_by_game, own_board
+from lantern.core.session.boards import comes_next, left_out_by_game, own_board, own_board_text
 from lantern.core.session.model import Ask, Response, Seat, State, ask_id
 from lantern.core.session.views import (
     Mine,
@@ -118,8 +118,7 @@ def mine_text(state: State, seat: Seat, place: Place | None, fragments: Fragment
     deadline = "null" if paper.deadline is None else paper.deadline
     onward = comes_next(state, number)
     following = "null" if onward is None else f'"{onward}"'
-    shown = own_board(state, number)
-    board = "null" if shown is None else shown.model_dump_json()
+    board = own_board_text(state, number)
     at, reached = paper.at, paper.reached.get(paper.at, paper.began_at)
     return (
         f'{{"seat":{number},"name":{as_json(state.own_name(seat))},"fog_lifted":false,"description":"","ask":{asked},'
