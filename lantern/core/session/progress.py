@@ -68,34 +68,48 @@ class Line(NamedTuple):
     middle: str
 
 
-Columns = Mapping[str, tuple[int, Mapping[int, Response]]]
-"""Of each question that is asked: its place in the line, and its responses."""
+class Columns:
+    """The questions that are asked, in the order of the panes, and what was answered to them."""
+
+    def __init__(self, state: State) -> None:
+        self.asked = tuple(item for item in state.items if item in state.standing)
+        self._of = {
+            item: (place, state.asks[state.standing[item]].responses) for place, item in enumerate(self.asked)
+        }
+        self._is_final = state.settings.is_final
+
+    def marked(self, seat: int, paper: Paper, before: Line | None) -> tuple[float, int, str]:
+        """The sum of marks, how many they are, and the panes. Where no answer can be changed, only what has been
+        answered since the line `before` is looked at."""
+        if self._is_final and before and before.paper.items is paper.items and before.paper.answered <= paper.answered:
+            right, marked, panes = before.right, before.marked, before.panes
+            since = paper.answered - before.paper.answered
+        else:
+            right, marked, panes = 0.0, 0, _empty_panes(paper.items, self.asked)
+            since = paper.answered
+        signs = list(panes) if since else []
+        for item in since:
+            place, responses = self._of[item]
+            if response := responses.get(seat):
+                mark = response.mark
+                signs[place] = pane_sign(mark)
+                if mark is not None:
+                    # Rounded, so that it does not matter in which order they are added.
+                    right, marked = round(right + mark, 9), marked + 1
+        return right, marked, "".join(signs) or panes
 
 
-def _columns_of(state: State) -> Columns:
-    asked = [item for item in state.items if item in state.standing]
-    return {item: (place, state.asks[state.standing[item]].responses) for place, item in enumerate(asked)}
-
-
-def _line_of(state: State, seat: int, paper: Paper, columns: Columns) -> Line:
-    right, marked, panes = 0.0, 0, list(_empty_panes(paper.items, tuple(columns)))
-    for item in paper.answered:
-        place, responses = columns[item]
-        if response := responses.get(seat):
-            mark = response.mark
-            panes[place] = pane_sign(mark)
-            if mark is not None:
-                right, marked = right + mark, marked + 1
-    signs = "".join(panes)
+def _line_of(state: State, seat: int, paper: Paper, columns: Columns, before: Line | None) -> Line:
+    right, marked, panes = columns.marked(seat, paper, before)
     deadline = "null" if paper.deadline is None else paper.deadline
     middle = (
         f'"at":{as_json(paper.at)},"since":{paper.since},"last":{paper.last},"answered":{_answered(paper)},'
         f'"of":{_of(paper)},"stuck":{_BOOL[is_stuck(state, seat)]},"flagged":{len(paper.flagged)},'
         f'"right":{right!r},"marked":{marked},'
-        f'"panes":"{signs}","deadline":{deadline},"handed_in":{as_json(paper.handed_in_by)}}}'
+        f'"panes":"{panes}","deadline":{deadline},"handed_in":{as_json(paper.handed_in_by)}}}'
     )
     without = frozenset[str]() if paper.is_over else paper.reached.keys() - paper.answered - state.pages
-    return Line(paper, right, marked, signs, without, middle)
+    return Line(paper, right, marked, panes, without, middle)
 
 
 def _answered(paper: Paper) -> int:
@@ -118,15 +132,19 @@ class ProgressMemo:
     def __init__(self) -> None:
         self._lines: Mapping[int, Line] = {}
         self._marked_by: tuple[object, ...] = (None, None, None)
+        self._standing: Mapping[str, str] = {}
 
     def lines(self, state: State) -> Mapping[int, Line]:
         """Of everybody who has begun."""
         marked_by = state.corrections, state.hand_marks, state.rules
-        if any(a is not b for a, b in zip(marked_by, self._marked_by, strict=True)):
-            self._lines, self._marked_by = {}, marked_by
-        known, columns = self._lines, _columns_of(state)
+        are_others = any(a is not b for a, b in zip(marked_by, self._marked_by, strict=True))
+        if are_others or state.standing != self._standing:
+            self._lines, self._marked_by, self._standing = {}, marked_by, state.standing
+        known, columns = self._lines, Columns(state)
         self._lines = {
-            seat: line if (line := known.get(seat)) and line.paper is paper else _line_of(state, seat, paper, columns)
+            seat: line
+            if (line := known.get(seat)) and line.paper is paper
+            else _line_of(state, seat, paper, columns, line)
             for seat, paper in state.papers.items()
         }
         return self._lines
