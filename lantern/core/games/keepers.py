@@ -31,6 +31,8 @@ GUST, CALM = 40, 3
 STUCK = 3
 
 Thing = Literal["lens", "wick", "chart", "gust"]
+Offered = tuple[Thing, int, bool]
+"""What can be bought, its price, and whether there is enough oil, and use for it."""
 
 
 class KeepersSettings(GameSettings):
@@ -160,7 +162,7 @@ class Keepers(BoardGame[KeepersSettings, Station, Light]):
         return Turn(board, {player: after})
 
     def refused(self, chosen: KeepersSettings, board: Station, hands: Hands, player: int, move: Buy) -> Message | None:
-        offer = next((one for one in _offers(chosen, hands, player) if one.what == move.what), None)
+        offer = next((_offer(one) for one in _offered(chosen, hands, player) if one[0] == move.what), None)
         if offer is None or (not offer.can and hands[player].oil >= offer.price):
             return NO_USE
         return None if offer.can else TOO_LITTLE
@@ -228,13 +230,13 @@ class Keepers(BoardGame[KeepersSettings, Station, Light]):
             each=_each(hand),
             target_oil=chosen.oil,
             target_answers=chosen.answers,
-            offers=tuple(_offers(chosen, hands, player)),
+            offers=tuple(map(_offer, _offered(chosen, hands, player))),
         )
 
     def own_text(self, chosen: KeepersSettings, board: Station, hands: Hands, player: int) -> str:
         hand = hands[player]
         oil, answers = chosen.oil or "null", chosen.answers or "null"
-        offers = ",".join([_offer_text(*offer) for offer in _offered(chosen, hands, player)])
+        offers = _offers_text(tuple(_offered(chosen, hands, player)))
         return (
             f'{{"game":"keepers","oil":{hand.oil},"earned":{hand.earned},"lens":{hand.lens + 1},"wicks":{hand.wicks},'
             f'"charts":{hand.charts},"flame":{hand.flame},"answers":{hand.answers},"right":{hand.right},'
@@ -243,24 +245,24 @@ class Keepers(BoardGame[KeepersSettings, Station, Light]):
         )
 
 
-@lru_cache(maxsize=64)
-def _offer_text(what: Thing, price: int, can: bool) -> str:
-    return Offer(what=what, price=price, can=can).model_dump_json()
+@lru_cache(maxsize=256)
+def _offers_text(offered: tuple[Offered, ...]) -> str:
+    return ",".join(_offer(one).model_dump_json() for one in offered)
+
+
+def _offer(offered: Offered) -> Offer:
+    what, price, can = offered
+    return Offer(what=what, price=price, can=can)
 
 
 def _each(hand: Light) -> int:
     return LENSES[hand.lens] + FLAME * hand.flame
 
 
-def _offers(chosen: KeepersSettings, hands: Hands, player: int) -> list[Offer]:
-    return [Offer(what=what, price=price, can=can) for what, price, can in _offered(chosen, hands, player)]
-
-
-def _offered(chosen: KeepersSettings, hands: Hands, player: int) -> list[tuple[Thing, int, bool]]:
-    """What can be bought, its price, and whether there is enough oil, and use for it."""
+def _offered(chosen: KeepersSettings, hands: Hands, player: int) -> list[Offered]:
     hand = hands[player]
     oil = hand.oil
-    offered: list[tuple[Thing, int, bool]] = [
+    offered: list[Offered] = [
         ("wick", WICK, oil >= WICK and hand.wicks < MOST_WICKS),
         ("chart", CHART, oil >= CHART and hand.charts < MOST_CHARTS),
     ]

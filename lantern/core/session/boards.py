@@ -154,11 +154,13 @@ def closed(state: State, question: str, *, was_asked: bool = True) -> State:
 def turn_of(state: State, ask: Ask, response: Response) -> Turn[Any, Any] | None:
     """What an answer leads to at own pace; None for nothing. Everybody may have the questions in another order, and
     that decides nothing: each counts alike."""
-    game, item = board_of(state), state.item(ask.item_id)
-    if game is None or response.mark is None or not isinstance(item, Question):
+    game, mark, seat = board_of(state), response.mark, response.seat
+    if game is None or mark is None:
         return None
-    given = Given(response.mark, min(1, item.weight), pace_of(state, state.seats[response.seat]), response.at, item.id)
-    return game.on_answer(state.settings.game, state.board, state.hands, response.seat, given)
+    item = state.items[ask.item_id]
+    assert isinstance(item, Question)  # nothing else has marks
+    given = Given(mark, 1 if item.weight else 0, pace_of(state, state.seats[seat]), response.at, item.id)
+    return game.on_answer(state.settings.game, state.board, state.hands, seat, given)
 
 
 def told(state: State) -> State:
@@ -188,8 +190,11 @@ def has_done(state: State, seat: int) -> bool:
 
 def done_by(state: State, turn: Turn[Any, Any]) -> list[int]:
     """At own pace: who has reached, by what it led to, what there was to reach, and has a paper that is not over."""
-    papers = ((seat, state.papers.get(seat)) for seat in turn.hands)
-    return [seat for seat, paper in papers if paper and not paper.is_over and has_done(state, seat)]
+    game = board_of(state)
+    if game is None:
+        return []
+    done = [seat for seat in turn.hands if game.done(state.settings.game, state.hands[seat])]
+    return [seat for seat in done if (paper := state.papers.get(seat)) and not paper.is_over]
 
 
 def in_turn(state: State, seat: int, coming: Sequence[str]) -> Sequence[str]:
@@ -203,7 +208,7 @@ def in_turn(state: State, seat: int, coming: Sequence[str]) -> Sequence[str]:
 def comes_next(state: State, seat: int) -> str | None:
     """Where it goes round: the item to go to, once the one that is on was answered."""
     paper = state.papers.get(seat)
-    if paper is None or not paper.may_go_on:
+    if paper is None or not paper.goes_round or not paper.may_go_on:
         return None
     return next(iter(in_turn(state, seat, paper.coming)), None)
 

@@ -31,11 +31,12 @@ class Course:
 
     def take(self, recorded: Recorded) -> None:
         event = recorded.event
-        if isinstance(event, e.WentTo) and self._goes_on(recorded):
-            return
-        if not isinstance(event, e.Answered):
+        if isinstance(event, e.Answered):
+            self._answered(recorded, event)
+        elif not (isinstance(event, e.WentTo) and self._goes_on(recorded)):
             self.state = evolve(self.state, recorded)
-            return
+
+    def _answered(self, recorded: Recorded, event: e.Answered) -> None:
         responses = self._copy_of(event.ask)
         ask = self.state.asks[event.ask]
         response = response_to(self.state, ask, recorded, self._judgements.of(self.state.items[ask.item_id]))

@@ -4,6 +4,7 @@ from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
 
+from lantern.core.games import NOTHING
 from lantern.core.questions import kind_of
 from lantern.core.session import backing, boards, corrections, impromptu, notes, pausing, placing, rounds, tried, votes
 from lantern.core.session import events as e
@@ -130,35 +131,33 @@ def paper_after(state: State, ask: Ask, event: e.Answered, response: Response) -
 
 def response_to(state: State, ask: Ask, recorded: Recorded, judging: Judging) -> Response:
     """The answer with its mark, and the points that it gets for it."""
-    event, at, seat = recorded.event, recorded.sent.at, recorded.sent.by.who
+    event, (by, number, at) = recorded.event, recorded.sent
+    seat = by.who
     assert isinstance(event, e.Answered)
     assert seat is not None
-    left = time_left(state, ask, state.seats[seat], at)
     answer, mark, short = judging.of(event.answer)
     if state.corrections or state.hand_marks:
         mark = mark_by_hand(state, ask, seat, mark)
-    run = run_before(state, ask, seat)
-    points, bonus, for_run = judging.gain(state, mark, left, run)
+    left, run, gain = None, 0, NOTHING
+    if state.board is None:  # a game with a board gives no points
+        left, run = time_left(state, ask, state.seats[seat], at), run_before(state, ask, seat)
+        gain = judging.gain(state, mark, left, run)
+    paper = state.papers.get(seat)
+    came_to_it = paper.reached.get(ask.item_id, paper.began_at) if paper else ask.opened_at
     return Response(
         seat=seat,
         answer=answer,
-        number=recorded.sent.number,
+        number=number,
         at=at,
-        took=max(0, at - _came_to_it(state, ask, seat)),
+        took=max(0, at - came_to_it),
         left=left,
         mark=mark,
-        points=points,
-        bonus=bonus,
+        points=gain.points,
+        bonus=gain.bonus,
         short=short,
         run=run,
-        for_run=for_run,
+        for_run=gain.for_run,
     )
-
-
-def _came_to_it(state: State, ask: Ask, seat: int) -> Milliseconds:
-    """When the question was first before this person."""
-    paper = state.papers.get(seat) if state.papers else None
-    return paper.reached.get(ask.item_id, paper.began_at) if paper else ask.opened_at
 
 
 def _on_closed(state: State, event: e.Closed, at: Milliseconds) -> State:

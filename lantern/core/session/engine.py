@@ -39,7 +39,7 @@ def decide(state: State, command: c.Command, sent: Sent) -> Sequence[e.Event]:
 def commands_of(state: State) -> Handlers:
     """What is legal now: the manners' tables stand beside each other."""
     table = (own_pace if state.is_own_pace else led).COMMANDS[state.phase]
-    if not state.is_paused or state.phase is Phase.ENDED:
+    if state.paused_at is None or state.phase is Phase.ENDED:
         return table
     return {command: handler for command, handler in table.items() if command in WHILE_PAUSED}
 

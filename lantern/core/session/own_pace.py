@@ -85,10 +85,10 @@ def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
         raise errors.AlreadyAnswered
     if sent.number == latest:  # another device of this seat gave this number to something else
         raise errors.AlreadyMovedOn
-    if state.is_paused:
+    if state.paused_at is not None:
         raise errors.Paused
     _in_time(state, command.seat, ask, paper, sent)
-    item = state.item(ask.item_id)
+    item = state.items[ask.item_id]
     if command.answer.kind != item.kind:
         raise errors.BadAnswer
     kind_of(item).accept(item, command.answer)

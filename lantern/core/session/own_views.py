@@ -56,7 +56,7 @@ class Fragments:
         return self._frame[1]
 
     def text(self, state: State, place: "Place") -> str:
-        item, known = state.item(place.item), self._texts.get(place)
+        item, known = state.items[place.item], self._texts.get(place)
         if known is None or known[0] is not item:
             is_told = place.stage == "told"
             shown = shown_item(state, item, with_key=is_told, order=place.order, round_=place.round)
@@ -65,7 +65,7 @@ class Fragments:
 
     def answer(self, state: State, place: "Place", response: Response) -> tuple[str, str, str]:
         """An answer, its mark and the remarks on it: what many gave alike is written once."""
-        item, name = state.item(place.item), (place.item, place.stage, response.answer, response.mark)
+        item, name = state.items[place.item], (place.item, place.stage, response.answer, response.mark)
         known = self._answers.get(name)
         if known is None or known[0] is not item:
             if len(self._answers) >= MOST_ANSWERS:
@@ -98,31 +98,29 @@ def mine_text(state: State, seat: Seat, place: Place | None, fragments: Fragment
     by one. A test holds the text to the model. `place` is `place_of` this seat."""
     number = seat.number
     paper = state.papers.get(number)
-    ask = place.ask(state) if place else None
-    response = ask.responses.get(number) if ask else None
-    is_plain = paper is not None and place is not None and not paper.is_over and not seat.fog_lifted
-    has_more = number in state.words or number in state.noted or state.settings.time.of == "question"
-    needs = needs_of(state, seat)
-    has_more = has_more or left_out_by_game(state, number) > 0
-    if not is_plain or has_more or (needs is not NONE and needs != NONE):
+    if paper is None or place is None or paper.is_over or _has_more(state, seat):
         return mine_at_own_pace(state, seat).model_dump_json()
-    assert paper is not None
     # Ids are short and plain (`ShortId`): nothing in them has to be escaped.
-    asked = f'"{ask.id}"' if ask else "null"
-    answer, mark, forgiven = ("null", "null", "")
-    if place and response:
-        answer, mark, forgiven = (fragments or Fragments()).answer(state, place, response)
+    ask = place.ask(state)
+    asked, answer, mark, forgiven, sent = "null", "null", "null", "", 0
+    if ask is not None:
+        asked, response = f'"{ask.id}"', ask.responses.get(number)
+        if response is None:
+            sent = paper.cleared.get(ask.id, 0)
+        else:
+            answer, mark, forgiven = (fragments or Fragments()).answer(state, place, response)
+            sent = response.number
     items, quoted, pages = _ids_text(paper.items, state.pages)
-    answered = ",".join([quoted[item] for item in filter(paper.answered.__contains__, paper.items)])
-    flagged = ",".join([quoted[item] for item in filter(paper.flagged.__contains__, paper.items)])
+    answered = ",".join([quoted[item] for item in paper.items if item in paper.answered])
+    flagged = ",".join([quoted[item] for item in paper.items if item in paper.flagged]) if paper.flagged else ""
     deadline = "null" if paper.deadline is None else paper.deadline
     onward = comes_next(state, number)
     following = "null" if onward is None else f'"{onward}"'
-    board = own_board_text(state, number)
+    board = "null" if state.board is None else own_board_text(state, number)
     at, reached = paper.at, paper.reached.get(paper.at, paper.began_at)
     return (
         f'{{"seat":{number},"name":{as_json(state.own_name(seat))},"fog_lifted":false,"description":"","ask":{asked},'
-        f'"number":{_number(state, seat, ask, response)},"answer":{answer},"mark":{mark},"forgiven":[{forgiven}],'
+        f'"number":{sent},"answer":{answer},"mark":{mark},"forgiven":[{forgiven}],'
         '"gained":null,"bonus":null,"for_run":null,"points":null,"place":null,"people":0,"right":0.0,"scored":0,'
         f'"paper":{{"items":{items},"pages":{pages},"at":"{at}","answered":[{answered}],"flagged":[{flagged}],'
         f'"began_at":{paper.began_at},"deadline":{deadline},"reached_at":{reached},"due":null,"went":{paper.latest},'
@@ -130,6 +128,15 @@ def mine_text(state: State, seat: Seat, place: Place | None, fragments: Fragment
         '"needs":null,"left_out":[],"word":null,"closing":null,"review":false,"notes":null,'
         f'"backed":null,"board":{board},"moved":{state.moved.get(number, 0)},"light":"{seat.light}"}}'
     )
+
+
+def _has_more(state: State, seat: Seat) -> bool:
+    """Whether there is more to be told than to most."""
+    number = seat.number
+    if seat.fog_lifted or number in state.words or number in state.noted or state.settings.time.of == "question":
+        return True
+    needs = needs_of(state, seat)
+    return (needs is not NONE and needs != NONE) or (state.board is not None and left_out_by_game(state, number) > 0)
 
 
 def _answer_text(state: State, place: Place, response: Response) -> tuple[str, str, str]:
@@ -212,7 +219,7 @@ def _score(state: State, seat: Seat) -> tuple[float, int]:
 def place_of(state: State, seat: int) -> Place | None:
     """Nothing before it was begun, once it was handed in, and while the session is paused."""
     paper = state.papers.get(seat)
-    if paper is None or paper.is_over or state.is_paused or paper.at not in state.items:
+    if paper is None or paper.is_over or state.paused_at is not None or paper.at not in state.items:
         return None
     ask = state.asks.get(paper.asked)
     return Place(paper.at, "told" if ask and told(state, seat, ask) else "asked", paper.order, paper.round)

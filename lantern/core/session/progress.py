@@ -9,7 +9,7 @@ from functools import lru_cache
 from typing import Literal, NamedTuple
 
 from lantern.core.session.boards import is_stuck
-from lantern.core.session.model import Response, Seat, State
+from lantern.core.session.model import Seat, State
 from lantern.core.session.paper import HandedInBy, Paper
 from lantern.core.session.views import as_json
 from lantern.core.values import Milliseconds, Value
@@ -73,9 +73,7 @@ class Columns:
 
     def __init__(self, state: State) -> None:
         self.asked = tuple(item for item in state.items if item in state.standing)
-        self._of = {
-            item: (place, state.asks[state.standing[item]].responses) for place, item in enumerate(self.asked)
-        }
+        self._of = {item: (place, state.asks[state.standing[item]].responses) for place, item in enumerate(self.asked)}
         self._is_final = state.settings.is_final
 
     def marked(self, seat: int, paper: Paper, before: Line | None) -> tuple[float, int, str]:

@@ -1,7 +1,7 @@
 """Who is ahead: the points of everybody, over the asks that may be told, and places made of them."""
 
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass
+from typing import NamedTuple
 
 from lantern.core.games import places_of
 from lantern.core.session.asking import told_asks
@@ -9,8 +9,7 @@ from lantern.core.session.boards import scores_of
 from lantern.core.session.model import Ask, State
 
 
-@dataclass(frozen=True, slots=True)
-class Standing:
+class Standing(NamedTuple):
     """A place in the standings."""
 
     seat: int

@@ -14,6 +14,6 @@ class Budget:
 
     def take(self, now: float, cost: float = 1.0) -> float:
         """Spends; returns the seconds to wait before the next message, 0 within the budget."""
-        self.spent = max(0.0, self.spent - (now - self.at) * self.rate) + cost
-        self.at = now
-        return max(0.0, (self.spent - self.burst) / self.rate)
+        left = self.spent - (now - self.at) * self.rate
+        self.spent, self.at = (left if left > 0 else 0.0) + cost, now
+        return 0.0 if self.spent <= self.burst else (self.spent - self.burst) / self.rate

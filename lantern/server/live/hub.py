@@ -12,7 +12,7 @@ import logging
 import secrets
 from collections.abc import Awaitable, Iterator
 from dataclasses import dataclass, field
-from itertools import chain, islice
+from itertools import chain
 from typing import Any
 
 from asgiref.sync import sync_to_async
@@ -60,13 +60,14 @@ COST_SHARE = 12
 """In a very large room views are made less often: at most a twelfth of the time goes into them."""
 AT_ONCE = 200
 """Messages that are written before the loop does anything else."""
-IN_A_TURN = 50
-"""The same where each of them has to be made."""
+IN_A_TURN = 100
+"""The same where each of them has to be made. They are made together and then written together: making is the quicker
+for no writing in between, and writing for no making."""
 THE_END = object()
 EMPTY_LASTS = 60.0
 LOOK_EVERY = 60.0
 """Seconds between two looks for rooms in which nothing happens."""
-QUIET = (Joined, Named, Answered, PaperDrawn, WentTo, AnswerCleared, Flagged, HandedIn)
+QUIET = {Joined, Named, Answered, PaperDrawn, WentTo, AnswerCleared, Flagged, HandedIn}
 OF_ONE_SEAT = (Joined, Renamed, Erased, Removed, Restored, Claimed, FogLifted, LightChosen)
 
 
@@ -168,22 +169,21 @@ class Hub:
     def _in_turns(self, writes: Iterator[None]) -> None:
         """Some now, the rest after whatever else has come: what was written leaves between two turns, so the first of a
         large class are not told only once the last one's message is made."""
-        for _ in islice(writes, IN_A_TURN):
-            pass
         if next(writes, THE_END) is not THE_END:
             self.loop.call_soon(self._in_turns, writes)
 
     @staticmethod
     def _acknowledging(connections: list[Connection]) -> Iterator[None]:
-        for connection in connections:
-            if connection.held:
+        held = [connection for connection in connections if connection.held]
+        for begin in range(0, len(held), IN_A_TURN):
+            for connection in held[begin : begin + IN_A_TURN]:
                 connection.let_go()
-                yield
+            yield
 
     def _changed(self, loaded: Loaded, happened: list[Event]) -> Iterator[None]:
         """Takes it over at once, for whoever asks next; returns what is to be written to devices."""
         room = self.rooms.get(loaded.session_id)
-        news = ToTell(loaded.seq, all(isinstance(event, QUIET) for event in happened))
+        news = ToTell(loaded.seq, QUIET.issuperset(map(type, happened)))
         if room is None:
             if loaded.session_id in self._loading:
                 self._meanwhile[loaded.session_id] = loaded
@@ -201,12 +201,17 @@ class Hub:
     def _refreshed(room: Room, seats: set[int]) -> Iterator[None]:
         """A student is told at once when only its own part has changed; one who was taken out is told that."""
         try:
-            for seat in seats:
-                for connection in list(room.devices.get(seat, ())):
-                    if why := room.refusal(connection):
-                        connection.end(why)
-                    else:
-                        connection.deliver(text_frame(room.message(connection)))
+            to_tell = list(seats)
+            for begin in range(0, len(to_tell), IN_A_TURN):
+                frames = []
+                for seat in to_tell[begin : begin + IN_A_TURN]:
+                    for connection in list(room.devices.get(seat, ())):
+                        if why := room.refusal(connection):
+                            connection.end(why)
+                        else:
+                            frames.append((connection, text_frame(room.message(connection))))
+                for connection, frame in frames:
+                    connection.deliver(frame)
                 yield
         except Exception:  # one session's fault stays its own
             log.exception("students of session %d could not be told", room.session_id)

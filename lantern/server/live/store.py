@@ -212,25 +212,27 @@ def append(before: Loaded, after: State, recorded: Sequence[Recorded]) -> Loaded
         if LiveSession.objects.filter(pk=before.session_id, seq=before.seq).exists():
             return before
         raise Stale
-    kept = [record for record in recorded if not isinstance(record.event, e.Named)]
+    kinds = {type(record.event) for record in recorded}
+    kept = [record for record in recorded if not isinstance(record.event, e.Named)] if e.Named in kinds else recorded
     seq = before.seq + len(kept)
     rows = [
-        (before.session_id, number, *_columns(record), write_event(record.event))  # type: ignore[arg-type]
-        for number, record in enumerate(kept, start=before.seq + 1)
+        (before.session_id, number, at, by.role.value, by.who, by.page, count, write_event(event))  # type: ignore[arg-type]
+        for number, ((by, count, at), event) in enumerate(kept, start=before.seq + 1)
     ]
     with connection.cursor() as cursor:
         cursor.execute(MOVE_ON, (seq, before.session_id, before.seq))
         if cursor.rowcount != 1:
             raise Stale
         _add_events(cursor, rows)
-    _keep_roster(before.session_id, recorded, after)
+    if e.Named in kinds or e.Erased in kinds:
+        _keep_roster(before.session_id, recorded, after)
     if after.ended_at is not None:  # also when somebody was removed, or a key was set, after the end
         ended_at = datetime.fromtimestamp(after.ended_at / 1000, UTC)
         summary = _summed_up(before.session_id, after)
         LiveSession.objects.filter(pk=before.session_id).update(ended_at=ended_at, summary=summary)
-    if any(isinstance(record.event, OF_A_PAUSE) for record in recorded):
+    if not kinds.isdisjoint(OF_A_PAUSE):
         LiveSession.objects.filter(pk=before.session_id).update(stopped=stopped(after))
-    if any(isinstance(record.event, e.OpenedAgain) for record in recorded):
+    if e.OpenedAgain in kinds:
         return replace(before, seq=seq, state=after, code=_open_again(before.session_id, before.code))
     return replace(before, seq=seq, state=after)
 
@@ -250,11 +252,6 @@ def _add_events(cursor: CursorWrapper, rows: Sequence[tuple[Any, ...]]) -> None:
         cursor.execute(ADD_ALL, (json.dumps(rows),))
     else:
         cursor.executemany(ADD_ONE, rows)
-
-
-def _columns(record: Recorded) -> tuple[int, str, int | None, str, int]:
-    sent = record.sent
-    return sent.at, sent.by.role.value, sent.by.who, sent.by.page, sent.number
 
 
 def _keep_roster(session_id: int, recorded: Iterable[Recorded], after: State) -> None:
