@@ -219,6 +219,7 @@ def test_no_order_of_joins_answers_and_moves_loses_or_doubles_anything_y1_y5(gam
     rng = Random(seed)
     room = a_game(game, manner, data.draw(any_of(game.settings)))
     room.join("Fen", "Bo")
+    memo = DeskMemo()
     for step in steps:
         room.now += rng.choice((1, 900, 30_000))
         before = room.state
@@ -229,7 +230,7 @@ def test_no_order_of_joins_answers_and_moves_loses_or_doubles_anything_y1_y5(gam
                 room.do(a_command(room, game, rng, step))
         except LanternError:
             assert room.state is before
-        _check_views(room.state, game)
+        _check_views(room.state, game, memo)
     again = replay(room.first, room.history)
     assert again == room.state
     if isinstance(game, BoardGame):
@@ -312,12 +313,16 @@ def test_a_glimpse_of_it_shows_its_board_and_the_first_question_and_no_name(game
     assert seen.screen.standings == ()
 
 
-def _check_views(state, game):
-    """Everybody is told something, and nobody another's name."""
+def _check_views(state, game, memo):
+    """Everybody is told something, and nobody another's name. What is written as text, or kept from the view before,
+    says what the views say."""
     screen = json.loads(screen_view(state, "KELP427").model_dump_json())
     assert (screen["board"] is None) == (not isinstance(game, BoardGame))
-    desk = json.loads(desk_text(state, "KELP427", (), DeskMemo()))
+    desk = json.loads(desk_text(state, "KELP427", (), memo))
     assert desk == desk_view(state, "KELP427", ()).model_dump(mode="json")
+    for player in state.hands if isinstance(game, BoardGame) else ():
+        told = state.settings.game, state.board, state.hands, player
+        assert json.loads(game.own_text(*told)) == game.own_view(*told).model_dump(mode="json")
     for seat in state.people():
         own = _own_part(state, seat)
         assert own["name"] == state.name(seat)

@@ -333,15 +333,16 @@ def test_a_report_is_out_of_what_was_on_ones_paper():
 def test_the_texts_that_are_written_hold_what_the_models_say(chosen, steps):
     room = at_work("Fen “F.” O'Hara \\", "Bo", **chosen)
     room.do(c.LiftFog(2, True))
-    state, fragments = reduce(lambda state, step: acted(state, step, room.now), steps, room.state), Fragments()
+    state, fragments, memo, present = room.state, Fragments(), DeskMemo(), frozenset({1})
+    for step in steps:
+        state = acted(state, step, room.now)
+        text = desk_text(state, "KELP427", present, memo)
+        assert json.loads(text) == desk_view(state, "KELP427", present).model_dump(mode="json")
     for number, seat in state.seats.items():
         place = place_of(state, number)
         assert json.loads(mine_text(state, seat, place)) == mine_at_own_pace(state, seat).model_dump(mode="json")
         view = StudentView.model_validate_json(view_text(state, place, fragments))
         assert view.shown is None if place is None else view.shown.item.id == state.papers[number].at
-    present = frozenset({1})
-    text = desk_text(state, "KELP427", present, DeskMemo())
-    assert json.loads(text) == desk_view(state, "KELP427", present).model_dump(mode="json")
 
 
 def test_a_fragment_is_made_once_and_again_when_its_question_changes():
