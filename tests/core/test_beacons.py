@@ -73,6 +73,27 @@ def test_teams_that_answer_alike_are_equally_far_whatever_their_size_z1(marks, p
     assert there == pytest.approx([min(10, sum(marks))] * len(there))
 
 
+@pytest.mark.parametrize("own_pace", [False, True])
+@pytest.mark.parametrize("made", ["drawn", "chosen"])
+def test_what_a_player_is_told_is_written_as_the_view_has_it(made, own_pace):
+    game = Game(own_pace=own_pace, made=made, teams=3).join(1, 2, 3, 4)
+
+    def check():
+        for player in game.hands:
+            told = game.chosen, game.board, game.hands, player
+            assert GAME.own_text(*told) == GAME.own_view(*told).model_dump_json()
+
+    check()
+    if made == "chosen":
+        game.after(GAME.on_move(game.chosen, game.board, game.hands, 1, JoinTeam(team=2)))
+        check()
+    game.begin()
+    check()
+    game.answer(1, 0.5)
+    game.answer(2, 1)
+    check()
+
+
 def test_a_teams_light_is_the_mean_of_its_members_z1():
     game = Game(teams=2).join(1, 2, 3, 4, 5)
     of = {player: hand.team for player, hand in game.hands.items()}

@@ -52,6 +52,24 @@ class Game:
         self.hands[player] = Light(**hand)
 
 
+@pytest.mark.parametrize("chosen", [{}, {"oil": 80}, {"answers": 9, "gusts": True}])
+@pytest.mark.parametrize(
+    "hand",
+    [
+        {},
+        {"oil": 39, "earned": 39, "flame": 3, "answers": 4, "right": 3},
+        {"oil": 320, "earned": 900, "lens": 3, "wicks": 2, "charts": 1, "gusts": 1, "flame": 5},
+        {"oil": 25, "earned": 700, "lens": 4, "charts": 2},
+    ],
+)
+def test_what_a_player_is_told_is_written_as_the_view_has_it(chosen, hand):
+    game = Game(1, 2, **chosen)
+    game.give(1, **hand)
+    game.give(2, flame=1)
+    told = game.chosen, game.board, game.hands, 1
+    assert GAME.own_text(*told) == GAME.own_view(*told).model_dump_json()
+
+
 def test_right_answers_in_a_row_are_worth_more_and_a_miss_puts_the_flame_out():
     game = Game(1)
     game.answer(1, 1, 1, 1, 1, 1, 1, 1)

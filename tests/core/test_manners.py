@@ -597,6 +597,15 @@ def test_a_key_that_is_put_right_changes_the_lines_of_the_desk():
     assert (after.panes[0], after.right) == ("R", 1)
 
 
+def test_an_answer_that_is_changed_changes_the_line_of_the_desk():
+    room, memo = at_work(feedback="end"), DeskMemo()
+    answer(room, 1, "q1", A)
+    assert desk_view(room.state, "KELP427", {1}, memo).progress[0].panes[0] == "0"
+    answer(room, 1, "q1", B)
+    after = desk_view(room.state, "KELP427", {1}, memo).progress[0]
+    assert (after.panes[0], after.right, after.marked) == ("R", 1, 1)
+
+
 def test_nobody_sees_a_question_while_it_is_paused():
     room = at_work()
     room.do(c.Pause())

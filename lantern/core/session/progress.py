@@ -79,7 +79,7 @@ class Columns:
     def marked(self, seat: int, paper: Paper, before: Line | None) -> tuple[float, int, str]:
         """The sum of marks, how many they are, and the panes. Where no answer can be changed, only what has been
         answered since the line `before` is looked at."""
-        if self._is_final and before and before.paper.items is paper.items and before.paper.answered <= paper.answered:
+        if before and self._is_final:
             right, marked, panes = before.right, before.marked, before.panes
             since = paper.answered - before.paper.answered
         else:
@@ -130,14 +130,12 @@ class ProgressMemo:
     def __init__(self) -> None:
         self._lines: Mapping[int, Line] = {}
         self._marked_by: tuple[object, ...] = (None, None, None)
-        self._standing: Mapping[str, str] = {}
 
     def lines(self, state: State) -> Mapping[int, Line]:
         """Of everybody who has begun."""
         marked_by = state.corrections, state.hand_marks, state.rules
-        are_others = any(a is not b for a, b in zip(marked_by, self._marked_by, strict=True))
-        if are_others or state.standing != self._standing:
-            self._lines, self._marked_by, self._standing = {}, marked_by, state.standing
+        if any(a is not b for a, b in zip(marked_by, self._marked_by, strict=True)):
+            self._lines, self._marked_by = {}, marked_by
         known, columns = self._lines, Columns(state)
         self._lines = {
             seat: line
