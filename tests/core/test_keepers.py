@@ -316,6 +316,8 @@ def test_a_chart_leaves_out_one_wrong_option_of_the_question_that_is_on():
 
 def test_places_are_told_while_it_goes_on_and_nobody_is_shown_to_be_last():
     room = working(names=("Fen", "Bo", "Ines", "Ada"))
+    say(room, 4, right=False)
+    assert screen_view(room.state, "KELP427").standings == ()  # nobody is first with nothing
     for seat, right in ((1, 3), (2, 2), (3, 1)):
         for _ in range(right):
             say(room, seat, right=True)

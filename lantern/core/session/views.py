@@ -545,8 +545,11 @@ def _keyless(item: Item) -> Item:
 
 
 def places_shown(state: State) -> tuple[Place, ...]:
-    """The first places, after a question with what they were before it. Nobody is shown to be last."""
+    """The first places, after a question with what they were before it. Nobody is shown to be last, and nobody to be
+    first while a game at own pace has given nothing to anybody."""
     rows, last = standings(state), state.ask
+    if state.phase is Phase.WORKING and not any(row.points for row in rows):
+        return ()
     earlier = [ask for ask in told_asks(state) if ask is not last] if state.phase is Phase.STANDINGS else []
     before = {row.seat: row for row in standings(state, earlier)} if earlier else {}
     return tuple(_place(state, row, before.get(row.seat)) for row in _first_places(rows))
