@@ -86,10 +86,12 @@ const picked = (event: Event): number => Number((event.target as HTMLSelectEleme
         <li
           v-for="(id, place) in channel.questions"
           :key="id"
-          class="flex items-center gap-2 border-t border-rule py-1 first:border-0"
+          class="flex flex-wrap items-center justify-end gap-2 border-t border-rule py-1 first:border-0 sm:flex-nowrap"
         >
           <span class="figure w-5 shrink-0 text-right">{{ place + 1 }}</span>
-          <span class="min-w-0 grow truncate">{{ known.get(id) ?? 'not asked any more' }}</span>
+          <span class="line-clamp-2 min-w-0 grow basis-[calc(100%-2rem)] sm:line-clamp-1 sm:basis-0">{{
+            known.get(id) ?? 'not asked any more'
+          }}</span>
           <UiButton
             look="quiet"
             size="small"
@@ -127,8 +129,14 @@ const picked = (event: Event): number => Number((event.target as HTMLSelectEleme
     <div v-if="out.length">
       <p class="font-bold">Not on the chart</p>
       <ul>
-        <li v-for="id in out" :key="id" class="flex items-center gap-2 py-0.5">
-          <span class="min-w-0 grow truncate">{{ known.get(id) }}</span>
+        <li
+          v-for="id in out"
+          :key="id"
+          class="flex flex-wrap items-center justify-end gap-2 py-0.5 sm:flex-nowrap"
+        >
+          <span class="line-clamp-2 min-w-0 grow basis-full sm:line-clamp-1 sm:basis-0">{{
+            known.get(id)
+          }}</span>
           <select
             :class="smallField"
             class="w-28"
