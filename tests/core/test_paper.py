@@ -334,10 +334,11 @@ def test_the_texts_that_are_written_hold_what_the_models_say(chosen, steps):
     room = at_work("Fen “F.” O'Hara \\", "Bo", **chosen)
     room.do(c.LiftFog(2, True))
     state, fragments, memo, present = room.state, Fragments(), DeskMemo(), frozenset({1})
+    text = desk_text(state, "KELP427", present, memo)
     for step in steps:
         state = acted(state, step, room.now)
-        text = desk_text(state, "KELP427", present, memo)
-        assert json.loads(text) == desk_view(state, "KELP427", present).model_dump(mode="json")
+        text = desk_text(state, "KELP427", present, memo)  # with what is kept of the one before
+    assert json.loads(text) == desk_view(state, "KELP427", present).model_dump(mode="json")
     for number, seat in state.seats.items():
         place = place_of(state, number)
         assert json.loads(mine_text(state, seat, place)) == mine_at_own_pace(state, seat).model_dump(mode="json")

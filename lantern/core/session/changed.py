@@ -8,6 +8,7 @@ S = TypeVar("S")
 def changed(value: S, **changes: Any) -> S:
     """`dataclasses.replace` at a fraction of its cost, for values without slots: it runs twice for every answer."""
     new = object.__new__(type(value))
-    new.__dict__.update(value.__dict__)
-    new.__dict__.update(changes)
+    fields = value.__dict__.copy()
+    fields.update(changes)
+    object.__setattr__(new, "__dict__", fields)  # the value is frozen
     return new

@@ -7,6 +7,27 @@ export interface Piece {
   bass: readonly (number | null)[]
 }
 
+/** How the tones of a line sound: for how many steps, how loud (0..1), and in which shape. */
+export interface Voice {
+  steps: number
+  loud: number
+  shape: OscillatorType
+}
+export const LEAD: Voice = { steps: 3, loud: 0.16, shape: 'sine' }
+export const BASS: Voice = { steps: 8, loud: 0.2, shape: 'triangle' }
+
+/** A tone rises for this long, in seconds, and then dies away to this. */
+export const riseOf = (length: number): number => Math.min(0.04, length / 4)
+export const SILENT = 0.0001
+
+/** How loud a tone still is, so many seconds after it began. Several together are never louder than their sum. */
+export function loudnessOf(loud: number, length: number, after: number): number {
+  const rise = riseOf(length)
+  if (after < 0 || after >= length) return 0
+  if (after < rise) return (loud * after) / rise
+  return loud * (SILENT / loud) ** ((after - rise) / (length - rise))
+}
+
 const LOWEST = 146.83
 
 /** Semitones above the lowest tone of a piece, as a frequency. */

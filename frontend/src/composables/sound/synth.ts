@@ -1,6 +1,6 @@
 /** Sounds made in the browser as they are played: nothing is fetched, and nothing was recorded. */
 import { ref } from 'vue'
-import { frequencyOf, type Piece } from './notes'
+import { BASS, frequencyOf, LEAD, riseOf, SILENT, type Piece } from './notes'
 import { SIGNALS, type Signal } from './signals'
 
 const AHEAD = 1.2
@@ -40,8 +40,8 @@ export function createSynth() {
     const oscillator = new OscillatorNode(context!, { type: shape, frequency: frequencyOf(note) })
     const gain = new GainNode(context!, { gain: 0 })
     gain.gain.setValueAtTime(0, when)
-    gain.gain.linearRampToValueAtTime(loud, when + Math.min(0.04, length / 4))
-    gain.gain.exponentialRampToValueAtTime(0.0001, when + length)
+    gain.gain.linearRampToValueAtTime(loud, when + riseOf(length))
+    gain.gain.exponentialRampToValueAtTime(SILENT, when + length)
     oscillator.connect(gain).connect(master!)
     oscillator.start(when)
     oscillator.stop(when + length)
@@ -55,8 +55,8 @@ export function createSynth() {
       const { step, lead, bass } = playing
       const high = lead[at % lead.length]
       const low = bass[at % bass.length]
-      if (high !== null && high !== undefined) tone(high, next, step * 3, 0.16)
-      if (low !== null && low !== undefined) tone(low, next, step * 8, 0.2, 'triangle')
+      if (high !== null && high !== undefined) tone(high, next, step * LEAD.steps, LEAD.loud, LEAD.shape)
+      if (low !== null && low !== undefined) tone(low, next, step * BASS.steps, BASS.loud, BASS.shape)
       next += step
       at += 1
     }
