@@ -212,6 +212,23 @@ async def test_one_sessions_fault_in_telling_does_not_keep_news_from_another(hub
     await healthy.phase("open")
 
 
+async def test_a_fault_in_one_students_message_keeps_nothing_from_the_others(hubs, session, monkeypatch, caplog):
+    hub, _ = hubs
+    await do(hub, session, *(joins(key, key) for key in ("k1", "k2", "k3")))
+    inboxes = {}
+    for seat in (1, 2, 3):
+        phone, _, room = await enter(hub, session, Audience.STUDENT, seat)
+        inboxes[seat] = phone.inbox
+    message = room.message
+    monkeypatch.setattr(room, "message", lambda line: message(line) if line.seat != 2 else 1 / 0)
+    before = {seat: inbox.qsize() for seat, inbox in inboxes.items()}
+    for _ in hub._refreshed(room, {1, 2, 3}):
+        pass
+    assert {seat: inbox.qsize() - before[seat] for seat, inbox in inboxes.items()} == {1: 1, 2: 0, 3: 1}
+    (record,) = caplog.records
+    assert record.getMessage() == f"1 students of session {session.pk} could not be told"
+
+
 async def test_a_removed_student_is_told_on_every_process(hubs, session):
     here, there = hubs
     await do(here, session, joins("Fen", "k1"))

@@ -203,14 +203,7 @@ class Hub:
         try:
             to_tell = list(seats)
             for begin in range(0, len(to_tell), IN_A_TURN):
-                frames = []
-                for seat in to_tell[begin : begin + IN_A_TURN]:
-                    for connection in list(room.devices.get(seat, ())):
-                        if why := room.refusal(connection):
-                            connection.end(why)
-                        else:
-                            frames.append((connection, text_frame(room.message(connection))))
-                for connection, frame in frames:
+                for connection, frame in _frames(room, to_tell[begin : begin + IN_A_TURN]):
                     connection.deliver(frame)
                 yield
         except Exception:  # one session's fault stays its own
@@ -409,6 +402,24 @@ class Hub:
         task = asyncio.ensure_future(work, loop=self.loop)
         self._tasks.add(task)
         task.add_done_callback(self._tasks.discard)
+
+
+def _frames(room: Room, seats: list[int]) -> list[tuple[Connection, bytes]]:
+    """A message for each device of these seats that is served. What cannot be made for one student keeps nothing back
+    from the others, and is written down once."""
+    frames, faults = [], list[Exception]()
+    for seat in seats:
+        try:
+            for connection in list(room.devices.get(seat, ())):
+                if why := room.refusal(connection):
+                    connection.end(why)
+                else:
+                    frames.append((connection, text_frame(room.message(connection))))
+        except Exception as fault:
+            faults.append(fault)
+    if faults:
+        log.error("%d students of session %d could not be told", len(faults), room.session_id, exc_info=faults[0])
+    return frames
 
 
 def _seats_of(happened: list[Event]) -> set[int]:
