@@ -4,7 +4,11 @@ import pytest
 from selenium import webdriver
 from selenium.common.exceptions import TimeoutException, WebDriverException
 
-from tools.browser import DESKTOP, as_new, open_browser
+from tests.journeys.evenings import LIGHTS, OPINION
+from tests.journeys.pages import sign_in, use_session_of
+from tools.browser import DESKTOP, PHONE, as_new, open_browser, press, wait_for
+from tools.client import TeacherClient
+from tools.server import RealServer
 
 Open = Callable[..., webdriver.Chrome]
 
@@ -51,3 +55,27 @@ def _is_fault(entry: dict[str, str]) -> bool:
     return (
         entry["level"] == "SEVERE" and entry["source"] != "network" and "WebSocket connection" not in entry["message"]
     )
+
+
+@pytest.fixture(scope="session")
+def game_server(tmp_path_factory):
+    """One for all games, each of which may kill it."""
+    running = RealServer(tmp_path_factory.mktemp("games"), RATE_LIMITS_ON="0").start()
+    yield running
+    running.stop()
+
+
+@pytest.fixture
+def evening(game_server, browsers):
+    """A teacher before the run dialog of a set, and windows for the big screen and a phone."""
+    teacher = TeacherClient(game_server.url)
+    email = teacher.sign_up()
+    number = teacher.make_set("Harbour lights", [*LIGHTS, OPINION])
+    desk, screen, phone = browsers(), browsers(), browsers(PHONE)
+    sign_in(desk, game_server.url, email)
+    use_session_of(screen, desk, game_server.url)
+    desk.get(f"{game_server.url}/sets/{number}")
+    wait_for(desk, "In this set")
+    press(desk, "Run it…")
+    wait_for(desk, "Played as")
+    return game_server, teacher, desk, screen, phone
