@@ -113,6 +113,18 @@ def test_of_a_few_half_are_shown_and_never_the_last(points, shown):
     assert len(screen_view(room.state, "KELP427").standings) == shown
 
 
+@pytest.mark.parametrize(("points", "alike"), [("B" * 27, 17), ("B" * 10 + "C" * 17, 0), ("B" * 12 + "C" * 8, 2)])
+def test_where_more_share_the_last_place_than_can_be_named_the_room_is_told_how_many(points, alike):
+    room = a_session(a_set(choice("B")), *(f"Student {n}" for n, _ in enumerate(points)))
+    room.advance()
+    for seat, letter in enumerate(points, start=1):
+        room.answer(seat, letter)
+    room.advance(3)
+    shown = screen_view(room.state, "KELP427")
+    assert (len(shown.standings), shown.more_alike) == (10, alike)
+    assert sum(seen.place == 1 for seen in shown.standings) + alike == points.count("B")
+
+
 def test_without_standings_there_are_no_lamps_either():
     room = a_session(a_set(choice("B")), "Fen", show_standings=False)
     room.advance()

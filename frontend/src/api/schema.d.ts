@@ -8071,7 +8071,8 @@ export interface components {
         };
         /**
          * ScreenView
-         * @description `standings` are the first places, of half of the people at most, without the last one. In the end `lights` are
+         * @description `standings` are the first places, of half of the people at most, without the last one; `more_alike` others have
+         *     the same place as the last of them. In the end `lights` are
          *     the points of everybody, most first, and nobody's; with `signs`, points of the first places, and the mean of all
          *     others for each of them. `signs` are everybody's own lights, in the lobby in the order of the `names`, in the end in
          *     that of the `lights`. `right_share` is the mean mark, 0..1, once the class sees what is
@@ -8098,6 +8099,11 @@ export interface components {
             names: string[];
             /** Standings */
             standings: components["schemas"]["lantern__core__session__views__Place"][];
+            /**
+             * More Alike
+             * @default 0
+             */
+            more_alike?: number;
             /**
              * Named
              * @default true

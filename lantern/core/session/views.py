@@ -208,7 +208,8 @@ class Papers(Value):
 
 
 class ScreenView(Value):
-    """`standings` are the first places, of half of the people at most, without the last one. In the end `lights` are
+    """`standings` are the first places, of half of the people at most, without the last one; `more_alike` others have
+    the same place as the last of them. In the end `lights` are
     the points of everybody, most first, and nobody's; with `signs`, points of the first places, and the mean of all
     others for each of them. `signs` are everybody's own lights, in the lobby in the order of the `names`, in the end in
     that of the `lights`. `right_share` is the mean mark, 0..1, once the class sees what is
@@ -226,6 +227,7 @@ class ScreenView(Value):
     people: int
     names: tuple[str, ...]
     standings: tuple[Place, ...]
+    more_alike: int = 0
     named: bool = True
     stopped: Stopped = ""
     locked: bool = False
@@ -296,6 +298,8 @@ def screen_view(state: State, code: str) -> ScreenView:
     ended = state.phase is Phase.ENDED and state.settings.shows_standings and ranks
     at_work = state.phase is Phase.WORKING and state.settings.shows_places
     lights, signs = _quay(state) if ended else ((), _signs(state))
+    has_places = ended or at_work or (state.phase is Phase.STANDINGS and ranks)
+    places, more_alike = places_shown(state) if has_places else ((), 0)
     return ScreenView(
         title=state.content.title,
         code=code,
@@ -307,7 +311,8 @@ def screen_view(state: State, code: str) -> ScreenView:
         right_share=mean_mark(answers) if shows_share else None,
         people=len(people),
         names=tuple(state.name(seat) for seat in people) if named and state.phase is Phase.LOBBY else (),
-        standings=places_shown(state) if ended or at_work or (state.phase is Phase.STANDINGS and ranks) else (),
+        standings=places,
+        more_alike=more_alike,
         lights=lights,
         signs=signs,
         named=named,
@@ -544,22 +549,24 @@ def _keyless(item: Item) -> Item:
     return item.model_copy(update={"scored": False}) if isinstance(item, Question) else item
 
 
-def places_shown(state: State) -> tuple[Place, ...]:
-    """The first places, after a question with what they were before it. Nobody is shown to be last, and nobody to be
-    first while a game at own pace has given nothing to anybody."""
+def places_shown(state: State) -> tuple[tuple[Place, ...], int]:
+    """The first places, after a question with what they were before it, and how many others share the last of them.
+    Nobody is shown to be last, and nobody to be first while a game at own pace has given nothing to anybody."""
     rows, last = standings(state), state.ask
     if state.phase is Phase.WORKING and not any(row.points for row in rows):
-        return ()
+        return (), 0
     earlier = [ask for ask in told_asks(state) if ask is not last] if state.phase is Phase.STANDINGS else []
     before = {row.seat: row for row in standings(state, earlier)} if earlier else {}
-    return tuple(_place(state, row, before.get(row.seat)) for row in _first_places(rows))
+    first = _first_places(rows)
+    shown = first[:TOP_PLACES]
+    more_alike = sum(row.place == shown[-1].place for row in first[TOP_PLACES:]) if shown else 0
+    return tuple(_place(state, row, before.get(row.seat)) for row in shown), more_alike
 
 
 def _first_places(rows: Sequence[Standing]) -> Sequence[Standing]:
     last_place = max((row.place for row in rows), default=1)
     middle = rows[(len(rows) - 1) // 2].place if rows else 1
-    first = [row for row in rows if row.place <= middle and (row.place == 1 or row.place < last_place)]
-    return first[:TOP_PLACES]
+    return [row for row in rows if row.place <= middle and (row.place == 1 or row.place < last_place)]
 
 
 def _place(state: State, row: Standing, before: Standing | None) -> Place:

@@ -36,7 +36,7 @@ const crews = computed(() =>
     class="grid min-h-0 grow gap-[2vw]"
     :class="view.standings.length ? 'grid-cols-[1fr_1.7fr]' : ''"
   >
-    <PlacesBeside :rows="view.standings" />
+    <PlacesBeside :view="view" />
     <ol
       class="grid content-start gap-x-[1.2em] gap-y-[1.6em]"
       :class="locks.length > 6 ? 'grid-cols-4' : 'grid-cols-3'"

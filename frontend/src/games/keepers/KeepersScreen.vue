@@ -38,7 +38,7 @@ const hills = computed(() => {
 
 <template>
   <div class="grid min-h-0 grow gap-[2vw]" :class="view.standings.length ? 'grid-cols-[1fr_1.7fr]' : ''">
-    <PlacesBeside :rows="view.standings" />
+    <PlacesBeside :view="view" />
     <div class="flex min-h-0 flex-col">
       <svg
         :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"

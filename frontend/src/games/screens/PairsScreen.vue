@@ -52,7 +52,7 @@ const said = computed(() =>
 
 <template>
   <div class="grid min-h-0 grow gap-[2vw]" :class="view.standings.length ? 'grid-cols-[1fr_1.7fr]' : ''">
-    <PlacesBeside :rows="view.standings" />
+    <PlacesBeside :view="view" />
     <div
       class="grid min-h-0 grow auto-rows-[minmax(0,max-content)] content-start gap-x-[3vw] gap-y-[2.5vh]"
       :class="columns"

@@ -6,6 +6,7 @@
 import { computed } from 'vue'
 import type { ScreenView } from '@/api/types'
 import LightSign from '@/lights/LightSign.vue'
+import { firstOnes } from './firstOnes'
 import { HEIGHT, stands, WIDTH } from './quay'
 
 const props = defineProps<{ view: ScreenView }>()
@@ -13,9 +14,7 @@ const LIT_WITHIN = 2.4
 /** Where there are no lights, or one has none any more: a plain one. */
 const PLAIN = '00000000'
 
-const first = computed(() =>
-  props.view.standings.filter((row) => row.place <= 3 && row.points > 0).slice(0, 3),
-)
+const first = computed(() => firstOnes(props.view))
 const lights = computed(() => {
   const points = props.view.lights ?? []
   return stands(points).map((stand, index) => ({
@@ -30,14 +29,17 @@ const lights = computed(() => {
   <div class="flex min-h-0 flex-col">
     <p class="mb-[1.2vh] text-[max(18px,0.7em)] text-soft">{{ view.title }}</p>
     <h1 class="text-[1.8em]">That was it. Thank you!</h1>
-    <ol v-if="first.length && view.named" class="mt-[2.5vh] flex flex-wrap gap-x-[2em] gap-y-[0.4em]">
-      <li v-for="row in first" :key="row.name" class="flex items-center gap-[0.5em]">
+    <ol v-if="first.named.length && view.named" class="mt-[2.5vh] flex flex-wrap gap-x-[2em] gap-y-[0.4em]">
+      <li v-for="row in first.named" :key="row.name" class="flex items-center gap-[0.5em]">
         <span class="figure text-soft">{{ row.place }}</span>
         <LightSign v-if="row.light" :light="row.light" class="h-[2em] shrink-0" />
         <b class="max-w-[14em] truncate text-[1.2em]">{{ row.name }}</b>
         <span class="figure text-soft">{{ row.points }}</span>
       </li>
     </ol>
+    <p v-if="first.shared && view.named" class="mt-[2vh]">
+      {{ first.shared.people }} of you share place {{ first.shared.place }}.
+    </p>
     <svg
       v-if="lights.length"
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"

@@ -3,6 +3,7 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import type { ScreenView } from '@/api/types'
 import LightSign from '@/lights/LightSign.vue'
+import AlikeToo from '@/games/shared/AlikeToo.vue'
 
 const props = defineProps<{ view: ScreenView }>()
 const MOVES_AFTER = 900
@@ -61,8 +62,9 @@ function change(row: (typeof rows.value)[number]): { sign: string; words: string
       </li>
     </TransitionGroup>
     <p v-if="view.people > view.standings.length" class="mt-[2vh] text-[max(18px,0.7em)] text-soft">
-      The first {{ view.standings.length }} of {{ view.people }}. Everyone sees their own place on their
-      device.
+      <AlikeToo v-if="view.more_alike" :view="view" />
+      <template v-else>The first {{ view.standings.length }} of {{ view.people }}.</template>
+      Everyone sees their own place on their device.
     </p>
   </div>
 </template>
