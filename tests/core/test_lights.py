@@ -184,6 +184,22 @@ def test_at_the_end_nobody_is_seen_to_be_last_a9():
     assert (screen_view(off.state, "KELP427").lights, screen_view(off.state, "KELP427").signs) == ((0, 0), ())
 
 
+@pytest.mark.parametrize(("best", "good", "high"), [(12, 8, 12), (4, 20, 24), (4, 5, 9)])
+def test_only_of_the_first_ten_and_who_shares_their_places_is_it_seen_how_many_they_have_a9(best, good, high):
+    room = a_session(a_set(choice("B"), choice("B")), *(f"Crew {n}" for n in range(60)), close_when_all_answered=False)
+    for right in (best + good, best):
+        while room.state.phase != "open":
+            room.advance()
+        for seat in range(1, 61):
+            room.answer(seat, "B" if seat <= right else "A")
+        room.advance()
+    room.do(c.End())
+    mean = round(100 * (best + good - high) / (60 - high))
+    lights = screen_view(room.state, "KELP427").lights
+    assert lights[:high] == (200,) * best + (100,) * (high - best)
+    assert set(lights[high:]) == {mean}
+
+
 def test_at_own_pace_one_sees_it_too_a8():
     room = a_room("Fen", manner="own_pace", game=KeepersSettings())
     room.advance()

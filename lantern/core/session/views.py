@@ -559,14 +559,15 @@ def places_shown(state: State) -> tuple[tuple[Place, ...], int]:
     before = {row.seat: row for row in standings(state, earlier)} if earlier else {}
     first = _first_places(rows)
     shown = first[:TOP_PLACES]
-    more_alike = sum(row.place == shown[-1].place for row in first[TOP_PLACES:]) if shown else 0
-    return tuple(_place(state, row, before.get(row.seat)) for row in shown), more_alike
+    return tuple(_place(state, row, before.get(row.seat)) for row in shown), len(first) - len(shown)
 
 
 def _first_places(rows: Sequence[Standing]) -> Sequence[Standing]:
+    """Of half of the people at most, without the last one: TOP_PLACES of them, and whoever shares the last of these."""
     last_place = max((row.place for row in rows), default=1)
     middle = rows[(len(rows) - 1) // 2].place if rows else 1
-    return [row for row in rows if row.place <= middle and (row.place == 1 or row.place < last_place)]
+    first = [row for row in rows if row.place <= middle and (row.place == 1 or row.place < last_place)]
+    return [row for row in first if row.place <= first[:TOP_PLACES][-1].place]
 
 
 def _place(state: State, row: Standing, before: Standing | None) -> Place:
