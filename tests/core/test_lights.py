@@ -184,7 +184,7 @@ def test_at_the_end_nobody_is_seen_to_be_last_a9():
     assert (screen_view(off.state, "KELP427").lights, screen_view(off.state, "KELP427").signs) == ((0, 0), ())
 
 
-@pytest.mark.parametrize(("best", "good", "high"), [(12, 8, 12), (4, 20, 24), (4, 5, 9)])
+@pytest.mark.parametrize(("best", "good", "high"), [(12, 8, 12), (4, 20, 24), (4, 5, 9), (56, 2, 0), (4, 50, 4)])
 def test_only_of_the_first_ten_and_who_shares_their_places_is_it_seen_how_many_they_have_a9(best, good, high):
     room = a_session(a_set(choice("B"), choice("B")), *(f"Crew {n}" for n in range(60)), close_when_all_answered=False)
     for right in (best + good, best):
@@ -194,9 +194,11 @@ def test_only_of_the_first_ten_and_who_shares_their_places_is_it_seen_how_many_t
             room.answer(seat, "B" if seat <= right else "A")
         room.advance()
     room.do(c.End())
-    mean = round(100 * (best + good - high) / (60 - high))
+    rest = 200 * best + 100 * good - 200 * min(best, high) - 100 * max(0, high - best)
+    mean = round(rest / (60 - high))
     lights = screen_view(room.state, "KELP427").lights
-    assert lights[:high] == (200,) * best + (100,) * (high - best)
+    top = min(best, high)
+    assert lights[:high] == (200,) * top + (100,) * (high - top)
     assert set(lights[high:]) == {mean}
 
 

@@ -98,7 +98,7 @@ def test_the_big_screen_shows_who_moved_and_nobody_who_is_last():
     assert [row.points_before for row in shown] == [100, 100, 0, 0]
     room.do(c.End())
     ended = screen_view(room.state, "KELP427")
-    assert (ended.lights, ended.standings[0].before) == ((200, 100, 100, 100, 0, 0), None)
+    assert (ended.lights, ended.standings[0].before) == ((200, 60, 60, 60, 60, 60), None)
 
 
 @pytest.mark.parametrize(

@@ -337,8 +337,8 @@ def _quay(state: State) -> tuple[tuple[int, ...], tuple[str, ...]]:
     if not state.settings.has_lights:
         return tuple(row.points for row in rows), ()
     first = _first_places(rows)
-    if len(first) == len(rows) - 1:  # one alone would be seen to be the last
-        first = [row for row in first if row.place < max(2, first[-1].place)]
+    if len(first) * 2 > len(rows):  # the few who are left would be seen to be the last
+        first = [row for row in first if row.place < first[-1].place]
     others = sorted(rows[len(first) :], key=lambda row: row.seat)
     mean = round(sum(row.points for row in others) / len(others)) if others else 0
     points = [row.points for row in first] + [mean] * len(others)

@@ -95,7 +95,7 @@ const said = computed(() =>
             />
           </g>
         </svg>
-        <p class="shrink-0 text-[1.6vw]">
+        <p class="shrink-0 text-[max(18px,1.6vw)]">
           <b v-if="lines.length > 1" class="me-[0.6em]">{{ line.number }}</b>
           {{ finishedSaid(line.finished, board.players) }}
         </p>
