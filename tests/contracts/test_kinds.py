@@ -378,3 +378,20 @@ def test_ids_made_anew_are_never_the_same_twice(kind, sample):
     fields = kind.from_lines(kind.to_lines(sample.item), new_id)
     assert set(fields) == set(kind.text_fields)
     assert len(set(made)) == len(made)
+
+
+@asked_samples
+def test_what_is_right_is_said_in_words_where_something_is(kind, sample):
+    assert bool(kind.key_text(sample.item)) == (kind.key(sample.item) is not None)
+    if isinstance(sample.item, Question):
+        assert kind.key_text(sample.item.model_copy(update={"scored": False})) == ""
+
+
+@asked_samples
+def test_a_line_of_the_counts_is_made_of_those_who_gave_it(kind, sample):
+    rng = Random("thirds")
+    imagined = [kind.imagine(sample.item, ability, rng) for ability in (0.1, 0.4, 0.7, 1)]
+    answers = [answer for answer in (sample.right, *sample.others, *imagined) if answer]
+    rows = kind.count_rows(sample.item, kind.tally(sample.item, answers))
+    for row in (row for row in rows if row.right is not None):
+        assert sum(kind.gave(sample.item, answer, row) for answer in answers) == row.count, row

@@ -1912,6 +1912,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List Choices */
+        get: operations["lantern_server_reports_router_list_choices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Delete Session */
+        delete: operations["lantern_server_reports_router_delete_session"];
+        options?: never;
+        head?: never;
+        /** Change Session */
+        patch: operations["lantern_server_reports_router_change_session"];
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Restore Session */
+        post: operations["lantern_server_reports_router_restore_session"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/report": {
         parameters: {
             query?: never;
@@ -1921,6 +1973,60 @@ export interface paths {
         };
         /** Read Report */
         get: operations["lantern_server_reports_router_read_report"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/panes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Panes
+         * @description The grid by something else than marks.
+         */
+        get: operations["lantern_server_reports_router_read_panes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/questions/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Question */
+        get: operations["lantern_server_reports_router_read_question"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/students/{seat}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Student */
+        get: operations["lantern_server_reports_router_read_student"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1947,23 +2053,6 @@ export interface paths {
         options?: never;
         head?: never;
         patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{session_id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        /** Rename */
-        patch: operations["lantern_server_reports_router_rename"];
         trace?: never;
     };
     "/api/sessions/{session_id}/workbook.xlsx": {
@@ -10693,6 +10782,41 @@ export interface components {
             answer?: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"]) | null;
         };
         /**
+         * WantedSessions
+         * @description Which sessions are listed: those of a class, a set, from one day to another (both included), with all these words
+         *     in title, note or class. `kept`: those that were closed until another day; `archived`: those that were put away.
+         */
+        WantedSessions: {
+            /**
+             * Page
+             * @default 1
+             */
+            page?: number;
+            /** Of Class */
+            of_class?: number | null;
+            /** Of Set */
+            of_set?: number | null;
+            /** Since */
+            since?: string | null;
+            /** Until */
+            until?: string | null;
+            /**
+             * Search
+             * @default
+             */
+            search?: string;
+            /**
+             * Kept
+             * @default false
+             */
+            kept?: boolean;
+            /**
+             * Archived
+             * @default false
+             */
+            archived?: boolean;
+        };
+        /**
          * SessionRow
          * @description A line of the list of sessions. Figures stand once the session has ended. `stopped`: it is paused, or closed
          *     until another day. `game` is the name of what is played, empty for nothing.
@@ -10702,6 +10826,8 @@ export interface components {
             id: number;
             /** Title */
             title: string;
+            /** Note */
+            note: string;
             /** Code */
             code: string;
             /** Game */
@@ -10717,6 +10843,8 @@ export interface components {
             stopped: string;
             /** Ended At */
             ended_at: string | null;
+            /** Archived */
+            archived: boolean;
             /** Took Part */
             took_part: number | null;
             /** Mean Share */
@@ -10731,6 +10859,75 @@ export interface components {
             rows: components["schemas"]["SessionRow"][];
             /** More */
             more: boolean;
+        };
+        /**
+         * SessionChoice
+         * @description Something that sessions can be listed by, and how many there are of it.
+         */
+        SessionChoice: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Sessions */
+            sessions: number;
+        };
+        /**
+         * SessionChoices
+         * @description The classes and sets that there are sessions of.
+         */
+        SessionChoices: {
+            /** Classes */
+            classes: components["schemas"]["SessionChoice"][];
+            /** Sets */
+            sets: components["schemas"]["SessionChoice"][];
+            /** Archived */
+            archived: number;
+        };
+        /**
+         * SessionChanges
+         * @description What is left out stays as it is.
+         */
+        SessionChanges: {
+            /** Title */
+            title?: string | null;
+            /** Note */
+            note?: string | null;
+            /** Archived */
+            archived?: boolean | null;
+        };
+        /**
+         * Only
+         * @description What is looked at; what is empty leaves nothing out.
+         */
+        Only: {
+            /**
+             * Of Class
+             * @default
+             */
+            of_class?: string;
+            /**
+             * Group
+             * @default
+             */
+            group?: string;
+            /**
+             * Topic
+             * @default
+             */
+            topic?: string;
+        };
+        /**
+         * Attendance
+         * @description Who of a class took part; `of_class` is empty for those of none. `absent` are names.
+         */
+        Attendance: {
+            /** Of Class */
+            of_class: string;
+            /** Took Part */
+            took_part: number;
+            /** Absent */
+            absent: string[];
         };
         /**
          * Corrected
@@ -10789,8 +10986,20 @@ export interface components {
             value: number;
         };
         /**
+         * NearMiss
+         * @description A typed answer that is wrong by a trifle, which `sentence` names.
+         */
+        NearMiss: {
+            /** Text */
+            text: string;
+            /** Sentence */
+            sentence: string;
+            /** Count */
+            count: number;
+        };
+        /**
          * PersonReport
-         * @description `panes` runs along the report's questions: a mark, a short text where nothing is marked, or None.
+         * @description `panes` runs along the report's questions.
          *
          *     `score` is out of `out_of` questions; `share` is None for who is in no mean.
          */
@@ -10831,14 +11040,24 @@ export interface components {
             /** Name */
             name: string;
         };
+        /** QuestionAgain */
+        QuestionAgain: {
+            /** Item */
+            item: string;
+            /** Share */
+            share: number;
+            advice: components["schemas"]["Message"];
+        };
         /**
          * QuestionReport
-         * @description `share` is the mean mark of those who answered; None where nothing is scored or nobody answered.
+         * @description `share` is the mean mark of those who answered (its difficulty); None where nothing is scored or nobody answered.
+         *     `discrimination` is its corrected item-total correlation, None where that cannot be said.
          *
          *     `by` is who wrote it, where that is not the set's owner. `note` says why its marks are in no score, where they are
          *     not though it is no opinion. `keys` are the answers that may still be set as right. `forgiven` is what was forgiven
-         *     in answers that count, `corrected` what was put right after it was asked; `by_hand` is how many marks were given by
-         *     hand. `round` is the asking that counts, `earlier` are those before it, and what was cleared.
+         *     in answers that count, `near` what was nearly right in those that do not, `corrected` what was put right after it
+         *     was asked; `by_hand` is how many marks were given by hand. `round` is the asking that counts, `earlier` are those
+         *     before it, and what was cleared. `wrong` is how many answers are not wholly right.
          */
         QuestionReport: {
             /** Item */
@@ -10851,12 +11070,20 @@ export interface components {
             title: string;
             /** By */
             by: string;
+            /** Topics */
+            topics: string[];
             /** Scored */
             scored: boolean;
             /** Answered */
             answered: number;
+            /** Omitted */
+            omitted: number;
+            /** Wrong */
+            wrong: number;
             /** Share */
             share: number | null;
+            /** Discrimination */
+            discrimination: number | null;
             /** Median Took */
             median_took: number | null;
             /** Counts */
@@ -10864,6 +11091,9 @@ export interface components {
             /** Measures */
             measures: components["schemas"]["Measure"][];
             common_wrong: components["schemas"]["WrongAnswer"] | null;
+            /** Near */
+            near: components["schemas"]["NearMiss"][];
+            votes: components["schemas"]["TwoVotes"] | null;
             note: components["schemas"]["Message"] | null;
             /** Keys */
             keys: components["schemas"]["PossibleKey"][];
@@ -10879,10 +11109,36 @@ export interface components {
             earlier: components["schemas"]["Round"][];
         };
         /**
+         * Reliability
+         * @description `alpha` and `error`, the standard error of measurement in marks, are None where they cannot be said. `name` is
+         *     KR-20 where all marks are 0 and 1. `students` are those who were asked everything. Alpha may lie from `low` to
+         *     `high`.
+         */
+        Reliability: {
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "alpha" | "kr20";
+            /** Alpha */
+            alpha: number | null;
+            /** Low */
+            low: number | null;
+            /** High */
+            high: number | null;
+            /** Error */
+            error: number | null;
+            /** Students */
+            students: number;
+            meaning: components["schemas"]["Message"] | null;
+            warning: components["schemas"]["Message"] | null;
+        };
+        /**
          * Report
          * @description `top_score` is the number of questions asked that count. Questions run in the order of the set.
          *
-         *     `median_score` and `histogram` scale the score of a late joiner to all of them. `never_answered` are those among who
+         *     `median_score`, `spread` (a standard deviation, in marks) and `histogram` scale the score of a late joiner to all of
+         *     them. `never_answered` are those among who
          *     took part who gave no answer at all; `counted` says in a sentence what a score is out of. `marked_otherwise` is how
          *     many answers would have another mark by the rules of today.
          */
@@ -10905,16 +11161,33 @@ export interface components {
             mean_share: number | null;
             /** Median Score */
             median_score: number | null;
+            /** Spread */
+            spread: number | null;
+            /** Median Took */
+            median_took: number | null;
             /** Top Score */
             top_score: number;
-            /** Reliability */
-            reliability: number | null;
+            /** Attendance */
+            attendance: components["schemas"]["Attendance"][];
+            reliability: components["schemas"]["Reliability"];
             /** Histogram */
             histogram: number[];
             /** Questions */
             questions: components["schemas"]["QuestionReport"][];
             /** People */
             people: components["schemas"]["PersonReport"][];
+        };
+        /**
+         * ReportParts
+         * @description What results can be narrowed to, each in the order of its names.
+         */
+        ReportParts: {
+            /** Classes */
+            classes: string[];
+            /** Groups */
+            groups: string[];
+            /** Topics */
+            topics: string[];
         };
         /**
          * Round
@@ -10934,13 +11207,20 @@ export interface components {
         };
         /**
          * SessionReport
-         * @description `set_aside` are events that could be read no more, and that the session went on without.
+         * @description `set_aside` are events that could be read no more, and that the session went on without. `parts` are what it can
+         *     be narrowed to; `version` is that of the set that was run, None where nothing was prepared.
          */
         SessionReport: {
             /** Id */
             id: number;
             /** Set */
             set: number | null;
+            /** Version */
+            version: number | null;
+            /** Note */
+            note: string;
+            /** Archived */
+            archived: boolean;
             /**
              * Created At
              * Format: date-time
@@ -10948,21 +11228,211 @@ export interface components {
             created_at: string;
             /** Ended At */
             ended_at: string | null;
-            /** Hardest */
-            hardest: string[];
+            settings: components["schemas"]["Settings"];
+            parts: components["schemas"]["ReportParts"];
+            teach: components["schemas"]["TeachAgain"];
             report: components["schemas"]["Report"];
             /** Set Aside */
             set_aside: components["schemas"]["StoodAt"][];
         };
         /**
+         * TeachAgain
+         * @description Hardest first. `topics` are empty where too few questions have one. `untold` are the questions, by id, of which
+         *     nothing can be said: opinions, what has no key, what nobody answered.
+         */
+        TeachAgain: {
+            /** Topics */
+            topics: components["schemas"]["TopicAgain"][];
+            /** Questions */
+            questions: components["schemas"]["QuestionAgain"][];
+            /** Untold */
+            untold: string[];
+        };
+        /**
+         * TopicAgain
+         * @description `questions` are ids, hardest first; `share` is the mean of all `marks` given in them.
+         */
+        TopicAgain: {
+            /** Topic */
+            topic: string;
+            /** Share */
+            share: number;
+            /** Marks */
+            marks: number;
+            /** Questions */
+            questions: string[];
+            advice: components["schemas"]["Message"];
+        };
+        /**
+         * TwoVotes
+         * @description The mean marks of the `both` who answered in this round and in the one before it, 0..1, before and after.
+         */
+        TwoVotes: {
+            /** Both */
+            both: number;
+            /** Before */
+            before: number;
+            /** After */
+            after: number;
+        };
+        /**
          * WrongAnswer
-         * @description The wrong answer that was given most often, as a sentence names it.
+         * @description The wrong answer that was given most often, as a sentence names it, and the seats of who gave it.
          */
         WrongAnswer: {
             /** Text */
             text: string;
             /** Count */
             count: number;
+            /** By */
+            by: number[];
+        };
+        /**
+         * SessionPanes
+         * @description The grid in another way: seat number to panes along the report's questions.
+         */
+        SessionPanes: {
+            /** Panes */
+            panes: {
+                [key: string]: (number | string | null)[];
+            };
+        };
+        /**
+         * AnswerRow
+         * @description One student's answer in words; `answered` is false, and the rest empty, for who was asked and gave none.
+         */
+        AnswerRow: {
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+            /** Answered */
+            answered: boolean;
+            /** Answer */
+            answer: string;
+            /** Mark */
+            mark: number | null;
+            /** Took */
+            took: number | null;
+            /** Third */
+            third: number | null;
+        };
+        /**
+         * ByThird
+         * @description An answer, and how many of each third of the class gave it, the lowest third first.
+         */
+        ByThird: {
+            /** Label */
+            label: string;
+            /** Text */
+            text: string;
+            /** Right */
+            right: boolean;
+            /** Counts */
+            counts: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * QuestionPage
+         * @description `before` and `after` are the questions next to it, by id. `thirds` is None where nothing is right or wrong.
+         */
+        QuestionPage: {
+            report: components["schemas"]["QuestionReport"];
+            /** Key */
+            key: string;
+            thirds: components["schemas"]["Thirds"] | null;
+            /** Answers */
+            answers: components["schemas"]["AnswerRow"][];
+            /** Before */
+            before: string | null;
+            /** After */
+            after: string | null;
+        };
+        /**
+         * QuestionResult
+         * @description One question's page; `shown` is its result in its own form.
+         */
+        QuestionResult: {
+            /** Title */
+            title: string;
+            page: components["schemas"]["QuestionPage"];
+            shown: components["schemas"]["Shown"];
+        };
+        /**
+         * Thirds
+         * @description `sizes` are of those in the thirds who were asked it, `omitted` of those who gave no answer.
+         */
+        Thirds: {
+            /** Sizes */
+            sizes: [
+                number,
+                number,
+                number
+            ];
+            /** Lines */
+            lines: components["schemas"]["ByThird"][];
+            /** Omitted */
+            omitted: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * StudentAnswered
+         * @description A question as one student had it. `answer` and `key` are in words, empty where there is none; `forgiven` is what
+         *     was forgiven in the answer. `share` is the mean mark of the class in it. `counts`: it goes into the score.
+         */
+        StudentAnswered: {
+            /** Item */
+            item: string;
+            /** Number */
+            number: number;
+            /** Title */
+            title: string;
+            /** Answer */
+            answer: string;
+            /** Key */
+            key: string;
+            /** Answered */
+            answered: boolean;
+            /** Scored */
+            scored: boolean;
+            /** Counts */
+            counts: boolean;
+            /** Mark */
+            mark: number | null;
+            /** Share */
+            share: number | null;
+            /** Points */
+            points: number;
+            /** Took */
+            took: number | null;
+            /** Forgiven */
+            forgiven: string[];
+        };
+        /**
+         * StudentReport
+         * @description `of` is how many took part, `place` the place among them by points, or by score where there are none. `took` is
+         *     the time of all answers together. `before` and `after` are the seats next to this one in the order of names.
+         */
+        StudentReport: {
+            line: components["schemas"]["PersonReport"];
+            /** Of */
+            of: number;
+            /** Place */
+            place: number;
+            /** Took */
+            took: number;
+            /** Answers */
+            answers: components["schemas"]["StudentAnswered"][];
+            /** Before */
+            before: number | null;
+            /** After */
+            after: number | null;
         };
         /**
          * TypedText
@@ -10978,11 +11448,6 @@ export interface components {
              * @default
              */
             part?: string;
-        };
-        /** NewTitle */
-        NewTitle: {
-            /** Title */
-            title: string;
         };
         /**
          * Happening
@@ -14111,7 +14576,12 @@ export interface operations {
             query?: {
                 page?: number;
                 of_class?: number | null;
+                of_set?: number | null;
+                since?: string | null;
+                until?: string | null;
+                search?: string;
                 kept?: boolean;
+                archived?: boolean;
             };
             header?: never;
             path?: never;
@@ -14130,9 +14600,96 @@ export interface operations {
             };
         };
     };
+    lantern_server_reports_router_list_choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionChoices"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_router_delete_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_reports_router_change_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SessionChanges"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_reports_router_restore_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     lantern_server_reports_router_read_report: {
         parameters: {
             query?: {
+                of_class?: string;
+                group?: string;
+                topic?: string;
                 counting?: "since_joined" | "everything";
             };
             header?: never;
@@ -14150,6 +14707,83 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionReport"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_router_read_panes: {
+        parameters: {
+            query?: {
+                of_class?: string;
+                group?: string;
+                topic?: string;
+                by?: "marks" | "answers" | "seconds";
+            };
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPanes"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_router_read_question: {
+        parameters: {
+            query?: {
+                counting?: "since_joined" | "everything";
+            };
+            header?: never;
+            path: {
+                session_id: number;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuestionResult"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_router_read_student: {
+        parameters: {
+            query?: {
+                counting?: "since_joined" | "everything";
+            };
+            header?: never;
+            path: {
+                session_id: number;
+                seat: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudentReport"];
                 };
             };
         };
@@ -14177,30 +14811,6 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Verdict"];
                 };
-            };
-        };
-    };
-    lantern_server_reports_router_rename: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                session_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewTitle"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
         };
     };

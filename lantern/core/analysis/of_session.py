@@ -3,13 +3,15 @@
 from collections.abc import Mapping
 
 from lantern.core.analysis.results import Asked, Person, PutRight, Results
+from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item
 from lantern.core.questions.marking import LATEST
 from lantern.core.session.asking import was_asked
 from lantern.core.session.corrections import marked_otherwise
 from lantern.core.session.marks import marks_of
 from lantern.core.session.model import Ask, State
-from lantern.core.session.standings import standings
+from lantern.core.session.standings import Standing, standings
+from lantern.core.session.views import Shown, shown_item
 
 
 def results_of(state: State, teachers: Mapping[int, str] | None = None) -> Results:
@@ -17,10 +19,7 @@ def results_of(state: State, teachers: Mapping[int, str] | None = None) -> Resul
     numbers = state.content.question_numbers()
     return Results(
         title=state.content.title,
-        people=tuple(
-            Person(row.seat, row.name, row.points, row.place, _record_id(state, row.seat))
-            for row in standings(state, state.standing_asks())
-        ),
+        people=tuple(_person(state, row) for row in standings(state, state.standing_asks())),
         asks=tuple(
             _asked(state, item, ask, numbers[item.id], teachers or {})
             for item in state.content.items
@@ -30,9 +29,28 @@ def results_of(state: State, teachers: Mapping[int, str] | None = None) -> Resul
     )
 
 
-def _record_id(state: State, seat: int) -> str:
-    person = state.roster.get(state.seats[seat].person)
-    return person.record_id if person else ""
+def shown_result(state: State, item_id: str) -> Shown | None:
+    """A question with its result in its own form, as the desk sees it at the end; None where it was not asked."""
+    ask = state.ask_of(item_id)
+    if ask is None:
+        return None
+    item = state.item(item_id)
+    kind = kind_of(item)
+    tally = kind.tally(item, [r.answer for r in state.responses_to(ask)])
+    told = kind.told(item, tally, desk=True, with_key=True)
+    return shown_item(state, item, with_key=True, explains=True).model_copy(update={"tally": told})
+
+
+def _person(state: State, row: Standing) -> Person:
+    person = state.roster.get(state.seats[row.seat].person)
+    return Person(
+        number=row.seat,
+        name=row.name,
+        points=row.points,
+        place=row.place,
+        record_id=person.record_id if person else "",
+        member=person.member if person else "",
+    )
 
 
 def _asked(state: State, item: Item, ask: Ask, number: int, teachers: Mapping[int, str]) -> Asked:

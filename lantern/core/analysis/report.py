@@ -1,21 +1,18 @@
-"""A report: figures, questions by difficulty, everyone by every question.
+"""A report: figures, questions by difficulty, everyone by every question (docs/measures.md).
 
-Difficulty is the mean mark of those who answered (classical test theory's p). A student's score is the sum of marks
-over the questions that count; what was asked and not answered counts 0 there (docs/kinds.md, F1 to F7).
+A student's score is the sum of marks over the questions that count; what was asked and not answered counts 0 there
+(docs/kinds.md, F1 to F7).
 """
 
-from collections import Counter
 from collections.abc import Sequence
 from statistics import median
-from typing import Any, Literal
+from typing import Literal
 
-from lantern.core.analysis.measures import cronbach_alpha, mean, score_bars
-from lantern.core.analysis.results import Asked, Person, Response, Results
+from lantern.core.analysis.measures import discriminations, mean, score_bars, spread
+from lantern.core.analysis.question_report import QuestionReport, median_took, question_report
+from lantern.core.analysis.reliability import Reliability, reliability_of
+from lantern.core.analysis.results import Asked, Person, Results
 from lantern.core.messages import Message, said
-from lantern.core.questions import AnyAnswer, kind_of
-from lantern.core.questions.companions import CorrectedWhat
-from lantern.core.questions.contract import Kind
-from lantern.core.questions.items import ASKED_ALOUD, CountRow, Item, Question, is_scored, title_of
 from lantern.core.values import Milliseconds, Value
 
 Counting = Literal["since_joined", "everything"]
@@ -30,110 +27,28 @@ COUNTED = {
         "out_of_everything", "A score is out of everything that was asked; who never answered counts 0."
     ),
 }
-NO_KEY = said("no_key", "No right answer was set, so it is not scored.")
-DROPPED = said("was_dropped", "It was dropped after it had been asked: it is in no score.")
-FOR_NOTHING = said("counts_for_nothing", "It counts for nothing: it is in no score.")
-MOST_FORGIVEN = 12
+Pane = float | str | None
+"""A mark, a short text where nothing is marked, None for no answer."""
+PanesBy = Literal["marks", "answers", "seconds"]
 
 
-class WrongAnswer(Value):
-    """The wrong answer that was given most often, as a sentence names it."""
+class Attendance(Value):
+    """Who of a class took part; `of_class` is empty for those of none. `absent` are names."""
 
-    text: str
-    count: int
-
-
-class Count(Value):
-    """`given` is the text as it was typed, where it may be asked why it counts or does not; `part` where it stood."""
-
-    label: str
-    text: str
-    count: int
-    right: bool | None
-    given: str
-    part: str
-
-
-class Measure(Value):
-    """One figure of a question's answers: a median, a mean place. `of` is the part it belongs to, or empty."""
-
-    name: Message
-    of: str
-    value: float
-
-
-class Forgiven(Value):
-    """Something that was forgiven, and in how many answers."""
-
-    sentence: str
-    count: int
-
-
-class PossibleKey(Value):
-    """An answer that may be set as the right one, and what it is called."""
-
-    answer: AnyAnswer
-    name: str
-
-
-class Corrected(Value):
-    """What was put right, for which answer or word, by whom and when; `by` is empty where nobody is known."""
-
-    what: CorrectedWhat
-    text: str
-    at: Milliseconds
-    by: str
-
-
-class Round(Value):
-    """An earlier asking of a question. `set_aside`: its answers were cleared."""
-
-    round: int
-    answered: int
-    share: float | None
-    set_aside: bool
-    counts: tuple[Count, ...]
-
-
-class QuestionReport(Value):
-    """`share` is the mean mark of those who answered; None where nothing is scored or nobody answered.
-
-    `by` is who wrote it, where that is not the set's owner. `note` says why its marks are in no score, where they are
-    not though it is no opinion. `keys` are the answers that may still be set as right. `forgiven` is what was forgiven
-    in answers that count, `corrected` what was put right after it was asked; `by_hand` is how many marks were given by
-    hand. `round` is the asking that counts, `earlier` are those before it, and what was cleared.
-    """
-
-    item: str
-    number: int
-    kind: str
-    title: str
-    by: str
-    scored: bool
-    answered: int
-    share: float | None
-    median_took: Milliseconds | None
-    counts: tuple[Count, ...]
-    measures: tuple[Measure, ...]
-    common_wrong: WrongAnswer | None
-    note: Message | None
-    keys: tuple[PossibleKey, ...]
-    forgiven: tuple[Forgiven, ...]
-    corrected: tuple[Corrected, ...]
-    by_hand: int
-    round: int
-    earlier: tuple[Round, ...]
+    of_class: str
+    took_part: int
+    absent: tuple[str, ...]
 
 
 class PersonReport(Value):
-    """`panes` runs along the report's questions: a mark, a short text where nothing is marked, or None.
+    """`panes` runs along the report's questions.
 
     `score` is out of `out_of` questions; `share` is None for who is in no mean.
     """
 
     seat: int
     name: str
-    panes: tuple[float | str | None, ...]
+    panes: tuple[Pane, ...]
     score: float
     out_of: int
     share: float | None
@@ -147,7 +62,8 @@ class PersonReport(Value):
 class Report(Value):
     """`top_score` is the number of questions asked that count. Questions run in the order of the set.
 
-    `median_score` and `histogram` scale the score of a late joiner to all of them. `never_answered` are those among who
+    `median_score`, `spread` (a standard deviation, in marks) and `histogram` scale the score of a late joiner to all of
+    them. `never_answered` are those among who
     took part who gave no answer at all; `counted` says in a sentence what a score is out of. `marked_otherwise` is how
     many answers would have another mark by the rules of today.
     """
@@ -160,8 +76,11 @@ class Report(Value):
     marked_otherwise: int
     mean_share: float | None
     median_score: float | None
+    spread: float | None
+    median_took: Milliseconds | None
     top_score: int
-    reliability: float | None
+    attendance: tuple[Attendance, ...]
+    reliability: Reliability
     histogram: tuple[int, ...]
     questions: tuple[QuestionReport, ...]
     people: tuple[PersonReport, ...]
@@ -173,6 +92,8 @@ def report_of(results: Results, counting: Counting = "since_joined") -> Report:
     people = _people(results.people, asked, scored, counting)
     shares = [person.share for person in people if person.share is not None]
     scaled = [share * len(scored) for share in shares]
+    marks = _marks(scored, people)
+    telling = dict(zip((ask.item.id for ask in scored), discriminations(marks), strict=False))
     return Report(
         title=results.title,
         took_part=len(people),
@@ -182,95 +103,15 @@ def report_of(results: Results, counting: Counting = "since_joined") -> Report:
         marked_otherwise=results.marked_otherwise,
         mean_share=mean(shares),
         median_score=median(scaled) if scaled else None,
+        spread=spread(scaled),
+        median_took=median_took([r for ask in asked for r in ask.responses.values()]),
         top_score=len(scored),
-        reliability=cronbach_alpha(_marks(scored, people)),
+        attendance=_attendance(results),
+        reliability=reliability_of(marks),
         histogram=tuple(score_bars(scaled, len(scored))) if scored else (),
-        questions=tuple(_question(ask, results.earlier(ask)) for ask in asked),
+        questions=tuple(question_report(ask, results.earlier(ask), telling.get(ask.item.id)) for ask in asked),
         people=tuple(people),
     )
-
-
-def hardest_first(questions: Sequence[QuestionReport]) -> list[QuestionReport]:
-    """Those with a share, lowest first."""
-    return sorted((q for q in questions if q.share is not None), key=lambda q: (q.share, q.number))
-
-
-def _question(ask: Asked, earlier: Sequence[Asked]) -> QuestionReport:
-    item, responses = ask.item, list(ask.responses.values())
-    kind = kind_of(item)
-    tally = kind.tally(item, [r.answer for r in responses])
-    rows = kind.count_rows(item, tally)
-    return QuestionReport(
-        item=item.id,
-        number=ask.number,
-        kind=item.kind,
-        title=title_of(item) or ASKED_ALOUD.sentence,
-        by=item.by,
-        scored=is_scored(item),
-        answered=len(responses),
-        share=_share(responses),
-        median_took=round(median(r.took for r in responses)) if responses else None,
-        counts=tuple(_count(row) for row in rows),
-        measures=tuple(Measure(name=f.name, of=f.of, value=f.value) for f in kind.figures(item, tally)),
-        common_wrong=_common_wrong(kind, rows),
-        note=_note(ask),
-        keys=tuple(PossibleKey(answer=key, name=kind.short_text(item, key)) for key in kind.possible_keys(item)),
-        forgiven=_forgiven(kind, item, responses),
-        corrected=tuple(Corrected(what=one.what, text=one.text, at=one.at, by=one.by) for one in ask.corrections),
-        by_hand=ask.by_hand,
-        round=ask.round,
-        earlier=tuple(_round(one) for one in earlier),
-    )
-
-
-def _round(ask: Asked) -> Round:
-    responses = list(ask.responses.values())
-    kind = kind_of(ask.item)
-    rows = kind.count_rows(ask.item, kind.tally(ask.item, [r.answer for r in responses]))
-    return Round(
-        round=ask.round,
-        answered=len(responses),
-        share=_share(responses),
-        set_aside=ask.set_aside,
-        counts=tuple(_count(row) for row in rows),
-    )
-
-
-def _share(responses: Sequence[Response]) -> float | None:
-    return mean([r.mark for r in responses if r.mark is not None])
-
-
-def _count(row: CountRow) -> Count:
-    return Count(label=row.label, text=row.text, count=row.count, right=row.right, given=row.given, part=row.part)
-
-
-def _note(ask: Asked) -> Message | None:
-    item = ask.item
-    if not isinstance(item, Question) or not item.scored:
-        return None
-    if ask.dropped:
-        return DROPPED
-    return None if ask.in_scores else FOR_NOTHING if item.is_marked else NO_KEY
-
-
-def _forgiven(kind: Kind[Any, Any, Any], item: Item, responses: Sequence[Response]) -> tuple[Forgiven, ...]:
-    """The most frequent first."""
-    if not kind.typed_parts(item):
-        return ()
-    found = Counter[str]()
-    for answer, count in Counter(response.answer for response in responses).items():
-        for remark in kind.forgiven(item, answer):
-            found[f"{remark.part}: {remark.sentence}" if remark.part else remark.sentence] += count
-    ordered = sorted(found.items(), key=lambda row: (-row[1], row[0]))
-    return tuple(Forgiven(sentence=sentence, count=count) for sentence, count in ordered[:MOST_FORGIVEN])
-
-
-def _common_wrong(kind: Kind[Any, Any, Any], rows: Sequence[CountRow]) -> WrongAnswer | None:
-    wrong = [row for row in rows if row.right is False and row.count]
-    if not wrong:
-        return None
-    row = max(wrong, key=lambda row: row.count)
-    return WrongAnswer(text=kind.say(row), count=row.count)
 
 
 def _people(
@@ -309,6 +150,30 @@ def _marks(scored: Sequence[Asked], people: Sequence[PersonReport]) -> list[list
     return [[ask.marks.get(seat, 0.0) for ask in scored] for seat in whole]
 
 
-def _panes(ask: Asked) -> dict[int, float | str]:
+def panes_by(results: Results, by: PanesBy) -> dict[int, tuple[Pane, ...]]:
+    """Seat number to panes along the report's questions: marks, the answers in short, or the seconds they took."""
+    columns = [_panes(ask, by) for ask in results.standing]
+    return {person.number: tuple([column.get(person.number) for column in columns]) for person in results.people}
+
+
+def _panes(ask: Asked, by: PanesBy = "marks") -> dict[int, float | str]:
+    if by == "answers":
+        return {seat: r.short for seat, r in ask.responses.items()}
+    if by == "seconds":
+        return {seat: round(r.took / 1000, 1) for seat, r in ask.responses.items()}
     texts: dict[int, float | str] = {seat: r.short for seat, r in ask.responses.items() if r.mark is None}
     return texts | dict(ask.marks)
+
+
+def _attendance(results: Results) -> tuple[Attendance, ...]:
+    """A line for each class, in the order of names, and one for who is in none, where there is somebody."""
+    took, absent = [person.of_class for person in results.people], [(one.of_class, one.name) for one in results.absent]
+    classes = {*took, *(of_class for of_class, _ in absent)}
+    return tuple(
+        Attendance(
+            of_class=one,
+            took_part=took.count(one),
+            absent=tuple(sorted((name for of_class, name in absent if of_class == one), key=str.casefold)),
+        )
+        for one in sorted(classes, key=lambda name: (not name, name.casefold()))
+    )

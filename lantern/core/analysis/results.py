@@ -35,7 +35,8 @@ class Response(Protocol):
 @dataclass(frozen=True, slots=True)
 class Person:
     """`points` and `place` are those of the game that was played. `record_id` is empty where none was given;
-    `confirmed` says whether an address was confirmed, where that was asked for."""
+    `confirmed` says whether an address was confirmed, where that was asked for. `member` is who it is in a class list,
+    `of_class` and `group` are those that the list names; empty for who is in none."""
 
     number: int
     name: str
@@ -43,6 +44,18 @@ class Person:
     place: int
     record_id: str = ""
     confirmed: bool | None = None
+    member: str = ""
+    of_class: str = ""
+    group: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Absent:
+    """A member of a class who did not take part."""
+
+    name: str
+    of_class: str
+    group: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -96,11 +109,16 @@ class Results:
     people: tuple[Person, ...]
     asks: tuple[Asked, ...]
     marked_otherwise: int
+    absent: tuple[Absent, ...] = ()
 
     @property
     def standing(self) -> list[Asked]:
         """One for each question that was asked: the round that counts."""
         return [ask for ask in self.asks if ask.stands]
+
+    def asked(self, item: str) -> Asked | None:
+        """The round of this question that counts; None where it was not asked."""
+        return next((ask for ask in self.asks if ask.stands and ask.item.id == item), None)
 
     def earlier(self, of: Asked) -> list[Asked]:
         """The other rounds of its question that somebody answered."""

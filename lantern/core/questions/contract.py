@@ -111,6 +111,10 @@ class Kind(
         """The answer in one cell of a table."""
         raise NotImplementedError
 
+    def key_text(self, item: I) -> str:
+        """What is right, in one cell of a table; empty where nothing is."""
+        return ""
+
     def short_text(self, item: I, answer: A) -> str:
         """The answer in a pane of the grid: a few characters."""
         raise NotImplementedError
@@ -118,6 +122,11 @@ class Kind(
     def count_rows(self, item: I, tally: T) -> list[CountRow]:
         """The tally as lines of a table, in the item's own order."""
         raise NotImplementedError
+
+    def gave(self, item: I, answer: A, row: CountRow) -> bool:
+        """Whether the answer is among those that this line of the counts counts: where its lines are right or wrong."""
+        rows = self.count_rows(item, self.tally(item, [answer]))
+        return any(one.count and (one.label, one.text) == (row.label, row.text) for one in rows)
 
     def say(self, row: CountRow) -> str:
         """A line of the counts as a sentence names the answer."""

@@ -30,7 +30,7 @@ from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import WhoJoins, asks, listed_names, who_joins
 from lantern.server.live.faults import faulty_rows
 from lantern.server.live.hub import hub, raise_refusal
-from lantern.server.live.models import LiveSession, Person, Preset
+from lantern.server.live.models import LiveSession, Person, Preset, search_text
 from lantern.server.live.offers import check_settings, check_unprepared
 from lantern.server.live.own_lights import buy, keep, keeper_in, own_light
 from lantern.server.live.queries import (
@@ -79,6 +79,7 @@ def start_session(
                     of_class=of_class,
                     revision=revision,
                     title=title.strip(),
+                    search_text=search_text(title.strip()),
                     code=make_code(_random),
                     settings=settings.model_dump(mode="json"),
                     seed=secrets.token_hex(16),
@@ -140,13 +141,6 @@ def save_preset(teacher: Teacher, name: str, settings: Settings) -> Preset:
     kept = {"settings": settings.model_dump(mode="json"), "shape": SETTINGS.latest}
     preset, _ = Preset.objects.update_or_create(owner=teacher, name=" ".join(name.split()), defaults=kept)
     return preset
-
-
-def rename_session(teacher: Teacher, session: LiveSession, title: str) -> None:
-    if not may_lead(teacher, session):
-        raise PermissionDenied
-    session.title = title
-    session.save(update_fields=["title"])
 
 
 @transaction.atomic

@@ -177,7 +177,11 @@ def _of_the_class(session: LiveSession, member: Member) -> WhoJoins:
 
 def _earlier(session: LiveSession, member: Member) -> float | None:
     """Their mean mark in the class's last sessions."""
-    sessions = LiveSession.objects.filter(of_class=session.of_class_id).exclude(ended_at=None).order_by("-ended_at")
+    sessions = (
+        LiveSession.objects.filter(of_class=session.of_class_id, deleted_at=None)
+        .exclude(ended_at=None)
+        .order_by("-ended_at")
+    )
     found = Person.objects.filter(member=member.person, session__in=list(sessions.values_list("pk", flat=True)[:LAST]))
     marks = [mark for mark in found.values_list("mean_mark", flat=True) if mark is not None]
     return round(fmean(marks), 3) if marks else None

@@ -27,6 +27,9 @@ class LiveSession(models.Model):
     `of_class` is the class that it is for, if it is for one. `seq` is the number of its last event. `summary` is
     written at the end, for the list of sessions, and so is `stopped`: whether it is paused. `opened_at` is when its
     doors were opened: before, it is prepared, and nobody can come in.
+
+    `note` is its teacher's own. `search_text` is the case-folded text of title and note: SQLite folds ASCII only. What
+    is archived stands in no list by itself; what is deleted goes for good after a while.
     """
 
     owner = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="sessions")
@@ -44,14 +47,23 @@ class LiveSession(models.Model):
     stopped = models.CharField(max_length=8, blank=True)
     ended_at = models.DateTimeField(null=True, blank=True)
     summary = models.JSONField(null=True, blank=True)
+    note = models.TextField(blank=True)
+    search_text = models.TextField(blank=True)
+    archived_at = models.DateTimeField(null=True, blank=True)
+    deleted_at = models.DateTimeField(null=True, blank=True)
 
     class Meta:
         ordering = ("-created_at", "-id")
+        indexes = (models.Index(fields=["owner", "deleted_at", "-created_at"]),)
         constraints = (
             models.UniqueConstraint(
                 fields=["code"], condition=models.Q(ended_at=None), name="one_running_session_a_code"
             ),
         )
+
+
+def search_text(title: str, note: str = "") -> str:
+    return f"{title}\n{note}".casefold()
 
 
 class Preset(models.Model):

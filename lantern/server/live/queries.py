@@ -98,13 +98,14 @@ def _is_running(code: str) -> bool:
 
 def led_session(teacher: Teacher, session_id: int) -> LiveSession | None:
     """The session with this number, if this teacher may lead it; nothing of it is loaded but its row."""
-    session = LiveSession.objects.filter(pk=session_id).first()
+    session = LiveSession.objects.filter(pk=session_id, deleted_at=None).first()
     return session if session and may_lead(teacher, session) else None
 
 
 def own_session(teacher: Teacher, session_id: int) -> LiveSession:
-    """Raises Http404."""
-    return owned(LiveSession.objects.select_related("revision", "of_class"), teacher, session_id)
+    """Raises Http404, for one that was deleted too."""
+    rows = LiveSession.objects.filter(deleted_at=None).select_related("revision", "of_class")
+    return owned(rows, teacher, session_id)
 
 
 def prepared_sessions(teacher: Teacher) -> QuerySet[LiveSession]:

@@ -1,4 +1,5 @@
-"""Names that have stayed in sessions for as long as their school keeps them are erased: the figures stay."""
+"""Names that have stayed in sessions for as long as their school keeps them are erased: the figures stay. What a
+teacher deleted goes for good after a while."""
 
 import asyncio
 import logging
@@ -15,6 +16,7 @@ log = logging.getLogger(__name__)
 LOOK_EVERY = 600.0
 """Seconds between two looks for names that are kept no longer."""
 A_MONTH = timedelta(days=30.44)
+KEPT_DELETED = timedelta(days=30)
 AT_ONCE = 20
 """Sessions in one go: the rest waits for the next."""
 
@@ -30,12 +32,20 @@ def sessions_to_forget(now: datetime | None = None) -> list[int]:
     return found
 
 
+def purge_deleted(now: datetime | None = None) -> None:
+    """Sessions that were deleted long enough ago, with all that was in them."""
+    old = LiveSession.objects.filter(deleted_at__lt=(now or timezone.now()) - KEPT_DELETED).order_by("pk")
+    for session in old[:AT_ONCE]:
+        session.delete()
+
+
 async def forget_old_names(erase_all: Callable[[int], Awaitable[None]]) -> None:
     """For as long as the process lives; `erase_all` takes every name out of a session."""
     while True:
         await asyncio.sleep(LOOK_EVERY)
         try:
+            await sync_to_async(purge_deleted)()
             for session_id in await sync_to_async(sessions_to_forget)():
                 await erase_all(session_id)
         except Exception:
-            log.exception("old names could not be erased")
+            log.exception("old names could not be erased, or old sessions not deleted")

@@ -3,24 +3,44 @@
 from dataclasses import replace
 
 from django.core.paginator import Paginator
+from django.db.models import Count, Q, QuerySet
 from django.http import Http404
 
 from lantern.core.analysis.happened import Happening, happenings
-from lantern.core.analysis.of_session import results_of
-from lantern.core.analysis.report import Counting, hardest_first, report_of
-from lantern.core.analysis.results import Results
+from lantern.core.analysis.narrowed import Only, narrowed, parts_of
+from lantern.core.analysis.of_session import results_of, shown_result
+from lantern.core.analysis.one_question import question_page
+from lantern.core.analysis.one_student import StudentReport, student_report
+from lantern.core.analysis.report import Counting, PanesBy, panes_by, report_of
+from lantern.core.analysis.results import Absent, Results
+from lantern.core.analysis.teaching import teach_again
+from lantern.core.classes.record_ids import record_key
 from lantern.core.questions.would_count import Verdict, verdict_on
-from lantern.core.session import Role
+from lantern.core.session import Role, State
 from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
+from lantern.server.classes.models import Member
 from lantern.server.classes.queries import own_class
 from lantern.server.live import store
 from lantern.server.live.addresses import confirmed_in
 from lantern.server.live.faults import set_aside
 from lantern.server.live.models import LiveSession
-from lantern.server.reports.schemas import SessionReport, SessionRow, SessionRows, TypedText
+from lantern.server.reports.schemas import (
+    QuestionResult,
+    SessionChoice,
+    SessionChoices,
+    SessionPanes,
+    SessionReport,
+    SessionRow,
+    SessionRows,
+    TypedText,
+    WantedSessions,
+)
 
 ON_A_PAGE = 50
+
+
+# --- the list ---------------------------------------------------------------------------------------
 
 
 def row_of(session: LiveSession) -> SessionRow:
@@ -29,42 +49,109 @@ def row_of(session: LiveSession) -> SessionRow:
     return SessionRow(
         id=session.pk,
         title=session.title,
+        note=session.note,
         code=session.code,
         game=chosen.game.game if chosen.is_played else "",
         class_name=session.of_class.name if session.of_class else "",
         created_at=session.created_at,
         stopped=session.stopped,
         ended_at=session.ended_at,
+        archived=session.archived_at is not None,
         took_part=summary.get("took_part"),
         mean_share=summary.get("mean_share"),
     )
 
 
-def session_rows(teacher: Teacher, page: int, of_class: int | None = None, *, kept: bool = False) -> SessionRows:
-    """A page that is not there is the last one. `of_class`: those of one class alone; `kept`: those that were closed
-    until another day. What is only prepared is none."""
-    rows = LiveSession.objects.filter(owner=teacher, opened_at__isnull=False).select_related("of_class")
-    if of_class is not None:
-        rows = rows.filter(of_class=own_class(teacher, of_class))
-    if kept:
+def listed(teacher: Teacher) -> QuerySet[LiveSession]:
+    """What is only prepared is no session yet."""
+    return LiveSession.objects.filter(owner=teacher, opened_at__isnull=False, deleted_at=None)
+
+
+def session_rows(teacher: Teacher, wanted: WantedSessions) -> SessionRows:
+    """A page that is not there is the last one."""
+    rows = listed(teacher).select_related("of_class").filter(archived_at__isnull=not wanted.archived)
+    if wanted.of_class is not None:
+        rows = rows.filter(of_class=own_class(teacher, wanted.of_class))
+    if wanted.of_set is not None:
+        rows = rows.filter(revision__set=wanted.of_set)
+    if wanted.since:
+        rows = rows.filter(created_at__date__gte=wanted.since)
+    if wanted.until:
+        rows = rows.filter(created_at__date__lte=wanted.until)
+    if wanted.kept:
         rows = rows.filter(ended_at=None, stopped="today")
-    found = Paginator(rows, ON_A_PAGE).get_page(page)
+    for word in wanted.search.split():
+        rows = rows.filter(Q(search_text__contains=word.casefold()) | Q(of_class__name__icontains=word))
+    found = Paginator(rows, ON_A_PAGE).get_page(wanted.page)
     return SessionRows(rows=[row_of(session) for session in found], more=found.has_next())
 
 
-def session_report(session: LiveSession, counting: Counting = "since_joined") -> SessionReport:
+def session_choices(teacher: Teacher) -> SessionChoices:
+    rows = listed(teacher)
+    return SessionChoices(
+        classes=_choices(rows, "of_class", "of_class__name"),
+        sets=_choices(rows, "revision__set", "revision__set__title"),
+        archived=rows.exclude(archived_at=None).count(),
+    )
+
+
+def _choices(rows: QuerySet[LiveSession], key: str, name: str) -> list[SessionChoice]:
+    found = rows.exclude(**{key: None}).order_by(name).values_list(key, name).annotate(Count("pk"))
+    return [SessionChoice(id=pk, name=name, sessions=count) for pk, name, count in found]
+
+
+# --- one session ------------------------------------------------------------------------------------
+
+
+def read_results(session: LiveSession) -> tuple[State, Results]:
+    """The session with all that its class and its addresses say of its people."""
     state = store.load(session.pk).state
     results = with_confirmed(session, results_of(state, teachers_of(session)))
-    report = report_of(results, counting).model_copy(update={"title": session.title})
+    return state, with_class(session, replace(results, title=session.title))
+
+
+def session_report(
+    session: LiveSession, counting: Counting = "since_joined", only: Only | None = None
+) -> SessionReport:
+    state, results = read_results(session)
+    report = report_of(narrowed(results, only or Only()), counting)
     return SessionReport(
         id=session.pk,
         set=session.revision.set_id if session.revision else None,
+        version=session.revision.version if session.revision else None,
+        note=session.note,
+        archived=session.archived_at is not None,
         created_at=session.created_at,
         ended_at=session.ended_at,
-        hardest=[question.item for question in hardest_first(report.questions)],
+        settings=read_settings(session.settings_shape, session.settings),
+        parts=parts_of(results),
+        teach=teach_again(report),
         report=report,
         set_aside=set_aside(session.pk, state),
     )
+
+
+def session_panes(session: LiveSession, by: PanesBy, only: Only) -> SessionPanes:
+    _, results = read_results(session)
+    return SessionPanes(panes=panes_by(narrowed(results, only), by))
+
+
+def question_result(session: LiveSession, item: str, counting: Counting) -> QuestionResult:
+    """Raises Http404 for a question that was not asked."""
+    state, results = read_results(session)
+    page, shown = question_page(results, report_of(results, counting), item), shown_result(state, item)
+    if page is None or shown is None:
+        raise Http404
+    return QuestionResult(title=session.title, page=page, shown=shown)
+
+
+def student_result(session: LiveSession, seat: int, counting: Counting) -> StudentReport:
+    """Raises Http404 for a seat that is not in the session."""
+    _, results = read_results(session)
+    found = student_report(results, report_of(results, counting), seat)
+    if found is None:
+        raise Http404
+    return found
 
 
 def with_confirmed(session: LiveSession, results: Results) -> Results:
@@ -74,6 +161,35 @@ def with_confirmed(session: LiveSession, results: Results) -> Results:
         return results
     people = tuple(replace(person, confirmed=known.get(person.record_id)) for person in results.people)
     return replace(results, people=people)
+
+
+def with_class(session: LiveSession, results: Results) -> Results:
+    """The same, with what the class list says of everybody, and who of it is absent. Where somebody cannot be told (a
+    nickname, a name that was erased), they may be any of the class: so nobody is called absent."""
+    if session.of_class is None:
+        return results
+    members = list(session.of_class.members.all())
+    by_person = {member.person: member for member in members}
+    by_record = {member.record_key: member for member in members if member.record_key}
+    found: dict[int, Member] = {}
+    for person in results.people:
+        member = by_person.get(person.member) or by_record.get(record_key(person.record_id))
+        if member is not None:
+            found[person.number] = member
+    name, there = session.of_class.name, {member.pk for member in found.values()}
+    people = tuple(
+        replace(person, of_class=name, group=found[person.number].group) if person.number in found else person
+        for person in results.people
+    )
+    all_told = all(person.member or person.record_id for person in results.people)
+    missing = (one for one in members if all_told and one.pk not in there and _was_member(one, session))
+    absent = tuple(Absent(name=one.name, of_class=name, group=one.group) for one in missing)
+    return replace(results, people=people, absent=absent)
+
+
+def _was_member(member: Member, session: LiveSession) -> bool:
+    until = session.ended_at or session.created_at
+    return member.created_at <= until and (member.left_at is None or member.left_at > session.created_at)
 
 
 def verdict_in(session: LiveSession, asked: TypedText) -> Verdict:

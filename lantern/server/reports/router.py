@@ -1,28 +1,32 @@
 from django.http import HttpResponse
-from ninja import Router, Status
+from django.shortcuts import get_object_or_404
+from ninja import Query, Router, Status
 
 from lantern.core.analysis.happened import Happening, happenings_table
-from lantern.core.analysis.of_session import results_of
-from lantern.core.analysis.report import Counting
+from lantern.core.analysis.narrowed import Only
+from lantern.core.analysis.one_student import StudentReport
+from lantern.core.analysis.report import Counting, PanesBy
 from lantern.core.analysis.tables import raw_table, workbook_tables
 from lantern.core.formats.csv import write_csv
 from lantern.core.formats.xlsx import write_workbook
 from lantern.core.questions.would_count import Verdict
+from lantern.core.values import ShortId
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
 from lantern.server.api.downloads import download
-from lantern.server.live import store
-from lantern.server.live.actions import rename_session
+from lantern.server.live.models import LiveSession
 from lantern.server.live.queries import own_session
-from lantern.server.reports.queries import (
-    dated_title,
-    session_happenings,
-    session_report,
-    session_rows,
-    verdict_in,
-    with_confirmed,
+from lantern.server.reports import actions, queries
+from lantern.server.reports.schemas import (
+    QuestionResult,
+    SessionChanges,
+    SessionChoices,
+    SessionPanes,
+    SessionReport,
+    SessionRows,
+    TypedText,
+    WantedSessions,
 )
-from lantern.server.reports.schemas import NewTitle, Page, SessionReport, SessionRows, TypedText
 
 router = Router(auth=teacher)
 CSV = "text/csv; charset=utf-8"
@@ -30,52 +34,90 @@ XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 
 
 @router.get("", response=SessionRows)
-def list_sessions(
-    request: TeacherRequest, page: Page = 1, of_class: int | None = None, *, kept: bool = False
-) -> SessionRows:
+def list_sessions(request: TeacherRequest, wanted: Query[WantedSessions]) -> SessionRows:
     """The newest first, a page at a time."""
-    return session_rows(request.auth, page, of_class, kept=kept)
+    return queries.session_rows(request.auth, wanted)
+
+
+@router.get("/choices", response=SessionChoices)
+def list_choices(request: TeacherRequest) -> SessionChoices:
+    return queries.session_choices(request.auth)
+
+
+@router.patch("/{session_id}", response={204: None})
+def change_session(request: TeacherRequest, session_id: int, changes: SessionChanges) -> Status[None]:
+    actions.change_session(request.auth, own_session(request.auth, session_id), changes)
+    return Status(204, None)
+
+
+@router.delete("/{session_id}", response={204: None})
+def delete_session(request: TeacherRequest, session_id: int) -> Status[None]:
+    actions.delete_session(request.auth, own_session(request.auth, session_id))
+    return Status(204, None)
+
+
+@router.post("/{session_id}/restore", response={204: None})
+def restore_session(request: TeacherRequest, session_id: int) -> Status[None]:
+    session = get_object_or_404(LiveSession, pk=session_id, owner=request.auth)
+    actions.restore_session(request.auth, session)
+    return Status(204, None)
 
 
 @router.get("/{session_id}/report", response=SessionReport)
-def read_report(request: TeacherRequest, session_id: int, counting: Counting = "since_joined") -> SessionReport:
-    return session_report(own_session(request.auth, session_id), counting)
+def read_report(
+    request: TeacherRequest, session_id: int, only: Query[Only], counting: Counting = "since_joined"
+) -> SessionReport:
+    return queries.session_report(own_session(request.auth, session_id), counting, only)
+
+
+@router.get("/{session_id}/panes", response=SessionPanes)
+def read_panes(request: TeacherRequest, session_id: int, only: Query[Only], by: PanesBy = "answers") -> SessionPanes:
+    """The grid by something else than marks."""
+    return queries.session_panes(own_session(request.auth, session_id), by, only)
+
+
+@router.get("/{session_id}/questions/{item}", response=QuestionResult)
+def read_question(
+    request: TeacherRequest, session_id: int, item: ShortId, counting: Counting = "since_joined"
+) -> QuestionResult:
+    return queries.question_result(own_session(request.auth, session_id), item, counting)
+
+
+@router.get("/{session_id}/students/{seat}", response=StudentReport)
+def read_student(
+    request: TeacherRequest, session_id: int, seat: int, counting: Counting = "since_joined"
+) -> StudentReport:
+    return queries.student_result(own_session(request.auth, session_id), seat, counting)
 
 
 @router.post("/{session_id}/would-count", response=Verdict)
 def would_count(request: TeacherRequest, session_id: int, asked: TypedText) -> Verdict:
     """Why a text counts in this session, or does not; nothing is changed by it."""
-    return verdict_in(own_session(request.auth, session_id), asked)
-
-
-@router.patch("/{session_id}", response={204: None})
-def rename(request: TeacherRequest, session_id: int, form: NewTitle) -> Status[None]:
-    rename_session(request.auth, own_session(request.auth, session_id), form.title)
-    return Status(204, None)
+    return queries.verdict_in(own_session(request.auth, session_id), asked)
 
 
 @router.get("/{session_id}/workbook.xlsx")
 def workbook(request: TeacherRequest, session_id: int, counting: Counting = "since_joined") -> HttpResponse:
     session = own_session(request.auth, session_id)
-    results = with_confirmed(session, results_of(store.load(session.pk).state))
+    _, results = queries.read_results(session)
     content = write_workbook(workbook_tables(results, counting))
-    return download(content, XLSX, dated_title(session), ".xlsx")
+    return download(content, XLSX, queries.dated_title(session), ".xlsx")
 
 
 @router.get("/{session_id}/answers.csv")
 def answers_csv(request: TeacherRequest, session_id: int) -> HttpResponse:
     session = own_session(request.auth, session_id)
-    content = write_csv(raw_table(results_of(store.load(session.pk).state)))
-    return download(content, CSV, dated_title(session), ".csv")
+    _, results = queries.read_results(session)
+    return download(write_csv(raw_table(results)), CSV, queries.dated_title(session), ".csv")
 
 
 @router.get("/{session_id}/happened", response=list[Happening])
 def what_happened(request: TeacherRequest, session_id: int) -> list[Happening]:
-    return session_happenings(own_session(request.auth, session_id))
+    return queries.session_happenings(own_session(request.auth, session_id))
 
 
 @router.get("/{session_id}/happened.csv")
 def what_happened_csv(request: TeacherRequest, session_id: int) -> HttpResponse:
     session = own_session(request.auth, session_id)
-    content = write_csv(happenings_table(session_happenings(session)))
-    return download(content, CSV, f"{dated_title(session)} what happened", ".csv")
+    content = write_csv(happenings_table(queries.session_happenings(session)))
+    return download(content, CSV, f"{queries.dated_title(session)} what happened", ".csv")

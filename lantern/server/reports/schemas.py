@@ -1,10 +1,15 @@
-from datetime import datetime
+from datetime import date, datetime
 from typing import Annotated
 
 from pydantic import Field
 
-from lantern.core.analysis.report import Report
+from lantern.core.analysis.narrowed import ReportParts
+from lantern.core.analysis.one_question import QuestionPage
+from lantern.core.analysis.report import Pane, Report
+from lantern.core.analysis.teaching import TeachAgain
 from lantern.core.questions.content import Title
+from lantern.core.session.settings import Settings
+from lantern.core.session.views import Shown
 from lantern.core.values import ShortId, Value
 from lantern.server.live.faults import StoodAt
 
@@ -15,17 +20,33 @@ class SessionRow(Value):
 
     id: int
     title: str
+    note: str
     code: str
     game: str
     class_name: str
     created_at: datetime
     stopped: str
     ended_at: datetime | None
+    archived: bool
     took_part: int | None
     mean_share: float | None
 
 
 Page = Annotated[int, Field(ge=1, le=100_000)]
+
+
+class WantedSessions(Value):
+    """Which sessions are listed: those of a class, a set, from one day to another (both included), with all these words
+    in title, note or class. `kept`: those that were closed until another day; `archived`: those that were put away."""
+
+    page: Page = 1
+    of_class: int | None = None
+    of_set: int | None = None
+    since: date | None = None
+    until: date | None = None
+    search: Annotated[str, Field(max_length=200)] = ""
+    kept: bool = False
+    archived: bool = False
 
 
 class SessionRows(Value):
@@ -35,16 +56,60 @@ class SessionRows(Value):
     more: bool
 
 
+class SessionChoice(Value):
+    """Something that sessions can be listed by, and how many there are of it."""
+
+    id: int
+    name: str
+    sessions: int
+
+
+class SessionChoices(Value):
+    """The classes and sets that there are sessions of."""
+
+    classes: list[SessionChoice]
+    sets: list[SessionChoice]
+    archived: int
+
+
+class SessionChanges(Value):
+    """What is left out stays as it is."""
+
+    title: Title | None = None
+    note: Annotated[str, Field(max_length=2000)] | None = None
+    archived: bool | None = None
+
+
 class SessionReport(Value):
-    """`set_aside` are events that could be read no more, and that the session went on without."""
+    """`set_aside` are events that could be read no more, and that the session went on without. `parts` are what it can
+    be narrowed to; `version` is that of the set that was run, None where nothing was prepared."""
 
     id: int
     set: int | None
+    version: int | None
+    note: str
+    archived: bool
     created_at: datetime
     ended_at: datetime | None
-    hardest: list[str]
+    settings: Settings
+    parts: ReportParts
+    teach: TeachAgain
     report: Report
     set_aside: list[StoodAt]
+
+
+class SessionPanes(Value):
+    """The grid in another way: seat number to panes along the report's questions."""
+
+    panes: dict[int, tuple[Pane, ...]]
+
+
+class QuestionResult(Value):
+    """One question's page; `shown` is its result in its own form."""
+
+    title: str
+    page: QuestionPage
+    shown: Shown
 
 
 class TypedText(Value):
@@ -53,7 +118,3 @@ class TypedText(Value):
     item: ShortId
     text: Annotated[str, Field(max_length=300)]
     part: Annotated[str, Field(max_length=40)] = ""
-
-
-class NewTitle(Value):
-    title: Title

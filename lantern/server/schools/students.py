@@ -65,7 +65,12 @@ def traces(teacher: Teacher, member: Member) -> QuerySet[Person]:
 
 def readable(teacher: Teacher, member: Member) -> QuerySet[Person]:
     """Those in sessions that this teacher may read."""
-    return traces(teacher, member).filter(session__owner=teacher)
+    return traces(teacher, member).filter(session__owner=teacher, session__deleted_at=None)
+
+
+def elsewhere(teacher: Teacher, member: Member) -> int:
+    """In how many sessions of colleagues there is something, too."""
+    return traces(teacher, member).exclude(session__owner=teacher).count()
 
 
 def is_certain(member: Member, person: Person) -> bool:
@@ -79,7 +84,7 @@ def history(teacher: Teacher, member: Member) -> StudentHistory:
     found = list(readable(teacher, member)[:MOST_SESSIONS])
     parts = {part.person.pk: part for part in _parts(found)}
     rows = tuple(_row(member, person, parts.get(person.pk)) for person in found)
-    return StudentHistory(sessions=rows, elsewhere=traces(teacher, member).count() - readable(teacher, member).count())
+    return StudentHistory(sessions=rows, elsewhere=elsewhere(teacher, member))
 
 
 def _row(member: Member, person: Person, part: Part | None) -> TookPart:
@@ -127,12 +132,8 @@ answers.csv    every answer, with its question, its mark and when it was given
 def exported(teacher: Teacher, member: Member) -> bytes:
     """A zip of all that this teacher may read of a student."""
     found = list(readable(teacher, member))
-    elsewhere = traces(teacher, member).count() - len(found)
-    more = (
-        f"{elsewhere} more sessions of colleagues hold answers of this student: ask them for theirs."
-        if elsewhere
-        else ""
-    )
+    others = elsewhere(teacher, member)
+    more = f"{others} more sessions of colleagues hold answers of this student: ask them for theirs." if others else ""
     about = {**_of_member(member), "light": _light_of(teacher.school_id, member)}
     buffer = BytesIO()
     with ZipFile(buffer, "w", ZIP_DEFLATED) as archive:

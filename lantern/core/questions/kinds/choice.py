@@ -185,6 +185,9 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
         chosen = set(answer.chosen)
         return "; ".join(_name(o) for o in item.options if o.id in chosen)
 
+    def key_text(self, item: ChoiceItem) -> str:
+        return "; ".join(_name(o) for o in item.options if o.right) if item.is_marked else ""
+
     def short_text(self, item: ChoiceItem, answer: ChoiceAnswer) -> str:
         chosen = answer.chosen
         return "".join([letter for letter, o in zip(LETTERS, item.options, strict=False) if o.id in chosen])

@@ -188,6 +188,11 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
         texts = {x.id: plain(x.text) for x in (*item.members, *item.groups)}
         return "; ".join(f"{texts[p.member]} – {texts[p.group]}" for p in answer.placed)
 
+    def key_text(self, item: ClassifyItem) -> str:
+        names = {group.id: plain(group.text) for group in item.groups}
+        placed = (f"{plain(m.text)} – {names[m.group]}" for m in item.members if m.group)
+        return "; ".join(placed) if item.scored else ""
+
     def short_text(self, item: ClassifyItem, answer: ClassifyAnswer) -> str:
         if item.scored:
             return f"{_right(item, self.settled(item, answer))} of {len(item.members)}"

@@ -250,6 +250,14 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
     def answer_text(self, item: GapFillItem, answer: GapFillAnswer) -> str:
         return "; ".join(f"{n}: {text.strip() or '–'}" for n, text in enumerate(answer.texts, start=1))
 
+    def key_text(self, item: GapFillItem) -> str:
+        rights = (f"{n}: {' / '.join(gap.right)}" for n, gap in enumerate(gaps_of(item), start=1))
+        return "; ".join(rights) if item.scored else ""
+
+    def gave(self, item: GapFillItem, answer: GapFillAnswer, row: CountRow) -> bool:
+        of_gaps = enumerate(zip(gaps_of(item), answer.texts, strict=True))
+        return any(_name(n) == row.part and _alike(item, gap, text, row.given) for n, (gap, text) in of_gaps)
+
     def short_text(self, item: GapFillItem, answer: GapFillAnswer) -> str:
         gaps = gaps_of(item)
         if not item.scored:
@@ -420,16 +428,24 @@ def _name(at: int) -> str:
 
 
 def _words(item: GapFillItem, gap: Gap, column: Iterable[str]) -> tuple[GapWord, ...]:
-    """Texts that were chosen are counted each by itself: they were offered as they are."""
     groups: dict[str, Counter[str]] = {}
-    wanted = _wanted(item, gap)
-    by_itself = item.way != "typed" and item.rules.version != FIRST
     for text, count in sorted(Counter(" ".join(text.split()) for text in column).items()):
         if text:
-            groups.setdefault(text if by_itself else counted_alike(text, wanted), Counter())[text] += count
+            groups.setdefault(_counted_as(item, gap, text), Counter())[text] += count
     rows = [GapWord(text=min(s, key=lambda t: (-s[t], t)), count=s.total()) for s in groups.values()]
     rows.sort(key=lambda row: (-row.count, row.text))
     return tuple(rows[:MOST_SHOWN])
+
+
+def _counted_as(item: GapFillItem, gap: Gap, text: str) -> str:
+    """Texts that were chosen are counted each by itself: they were offered as they are."""
+    is_by_itself = item.way != "typed" and item.rules.version != FIRST
+    return text if is_by_itself else counted_alike(text, _wanted(item, gap))
+
+
+def _alike(item: GapFillItem, gap: Gap, text: str, other: str) -> bool:
+    text = " ".join(text.split())
+    return bool(text) and _counted_as(item, gap, text) == _counted_as(item, gap, other)
 
 
 def _given(*texts: str) -> GapFillAnswer:

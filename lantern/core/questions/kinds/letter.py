@@ -122,6 +122,9 @@ class LetterKind(Kind[LetterItem, LetterAnswer, LetterTally]):
     def answer_text(self, item: LetterItem, answer: LetterAnswer) -> str:
         return answer.letter
 
+    def key_text(self, item: LetterItem) -> str:
+        return " / ".join(x for x in _offered(item) if x in item.right) if item.is_marked else ""
+
     def short_text(self, item: LetterItem, answer: LetterAnswer) -> str:
         return answer.letter
 

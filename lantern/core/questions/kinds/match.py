@@ -201,6 +201,10 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
         left, right = _names(item)
         return "; ".join(f"{left[m.left]} – {right[m.right]}" for m in answer.matched)
 
+    def key_text(self, item: MatchItem) -> str:
+        left, right = _names(item)
+        return "; ".join(f"{left[p.id]} – {right[p.partner_id]}" for p in item.pairs) if item.scored else ""
+
     def short_text(self, item: MatchItem, answer: MatchAnswer) -> str:
         if item.scored:
             answer = self.settled(item, answer)

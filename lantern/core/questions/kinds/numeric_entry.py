@@ -204,6 +204,13 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
     def answer_text(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> str:
         return answer.text.strip()
 
+    def key_text(self, item: NumericEntryItem) -> str:
+        key = self.key(item)
+        if key is None:
+            return ""
+        span = written(key.low) if key.low == key.high else f"{written(key.low)} – {written(key.high)}"
+        return f"{span} {item.unit}".strip()
+
     def short_text(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> str:
         return cut(written(_meant(item, answer.text)))
 

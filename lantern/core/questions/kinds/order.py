@@ -189,6 +189,9 @@ class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
         texts = {x.id: plain(x.text) for x in item.lines}
         return " > ".join(texts[line] for line in answer.order)
 
+    def key_text(self, item: OrderItem) -> str:
+        return " > ".join(plain(x.text) for x in item.lines) if item.scored else ""
+
     def short_text(self, item: OrderItem, answer: OrderAnswer) -> str:
         letters = {x.id: LETTERS[index] for index, x in enumerate(item.lines)}
         return cut("".join(letters[line] for line in answer.order))

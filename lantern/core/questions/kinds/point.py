@@ -194,6 +194,10 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
         at = f"{spot.x:.1%} across, {spot.y:.1%} down"
         return f"{at} ({names})" if names else at
 
+    def key_text(self, item: PointItem) -> str:
+        names = (area.name or f"Area {index}" for index, area in enumerate(item.areas, start=1) if area.right)
+        return "; ".join(names) if item.scored else ""
+
     def short_text(self, item: PointItem, answer: PointAnswer) -> str:
         spot = _spot(item, answer)
         return f"{spot.x * 100:.0f}/{spot.y * 100:.0f}"

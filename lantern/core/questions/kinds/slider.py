@@ -150,6 +150,13 @@ class Slider(Kind[SliderItem, SliderAnswer, SliderTally]):
     def answer_text(self, item: SliderItem, answer: SliderAnswer) -> str:
         return f"{written(answer.value)} {item.unit}".strip()
 
+    def key_text(self, item: SliderItem) -> str:
+        key = self.key(item)
+        if key is None:
+            return ""
+        span = written(key.low) if key.low == key.high else f"{written(key.low)} – {written(key.high)}"
+        return f"{span} {item.unit}".strip()
+
     def short_text(self, item: SliderItem, answer: SliderAnswer) -> str:
         return cut(written(answer.value))
 

@@ -193,6 +193,13 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
     def answer_text(self, item: TextEntryItem, answer: TextEntryAnswer) -> str:
         return answer.text.strip()
 
+    def key_text(self, item: TextEntryItem) -> str:
+        return " / ".join(s.strip() for s in item.accepts if s.strip()) if item.is_marked else ""
+
+    def gave(self, item: TextEntryItem, answer: TextEntryAnswer, row: CountRow) -> bool:
+        wanted = _wanted(item, item.accepts)
+        return counted_alike(answer.text, wanted) == counted_alike(row.given, wanted)
+
     def short_text(self, item: TextEntryItem, answer: TextEntryAnswer) -> str:
         return cut(answer.text)
 

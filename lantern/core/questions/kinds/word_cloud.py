@@ -233,6 +233,12 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
     def answer_text(self, item: WordCloudItem, answer: WordCloudAnswer) -> str:
         return "; ".join(word.strip() for word in answer.words if word.strip())
 
+    def key_text(self, item: WordCloudItem) -> str:
+        return " / ".join(word.strip() for word in item.accepts if word.strip()) if item.is_marked else ""
+
+    def gave(self, item: WordCloudItem, answer: WordCloudAnswer, row: CountRow) -> bool:
+        return _merged(item, row.label) in {_merged(item, word) for word in answer.words if word.strip()}
+
     def short_text(self, item: WordCloudItem, answer: WordCloudAnswer) -> str:
         return cut(self.answer_text(item, answer))
 
