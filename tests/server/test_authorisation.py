@@ -169,8 +169,14 @@ MAY = {
     "POST /api/trial/{set_id}/reading": OWNER,
     "POST /api/sessions/{session_id}/would-count": OWNER,
     "GET /api/sessions": TEACHERS,
+    "GET /api/sessions/choices": TEACHERS,
     "GET /api/sessions/{session_id}/report": OWNER,
+    "GET /api/sessions/{session_id}/panes": OWNER,
+    "GET /api/sessions/{session_id}/questions/{item}": OWNER,
+    "GET /api/sessions/{session_id}/students/{seat}": OWNER,
     "PATCH /api/sessions/{session_id}": OWNER,
+    "DELETE /api/sessions/{session_id}": OWNER,
+    "POST /api/sessions/{session_id}/restore": OWNER,
     "GET /api/sessions/{session_id}/workbook.xlsx": OWNER,
     "GET /api/sessions/{session_id}/answers.csv": OWNER,
     "GET /api/sessions/{session_id}/happened": OWNER,
@@ -210,6 +216,7 @@ class School:
         me, co_teacher = (self._id_of(who) for who in ("owner", "co-teacher"))
         of_class = self._class([me, co_teacher])
         self.token = join(url, self.code, "Fen")
+        self.owner.command(session["id"], "advance")
         anchor = self.owner.call("GET", "/media/collection?q=anchor")[0]["code"]
         self.places = {
             "set_id": self.set,
@@ -222,6 +229,8 @@ class School:
             "format": "json",
             "kind": "crossword",
             "part": "prompt",
+            "item": "q1",
+            "seat": 1,
             **of_class,
             "colleague_id": me,
         }

@@ -4,10 +4,12 @@ import pytest
 from django.core.management import call_command
 from django.db import transaction
 from django.test import override_settings
+from django.utils import timezone
 
 from lantern.core.questions import KINDS, kind_of
 from lantern.core.questions.content import can_run, problems_of
 from lantern.server.accounts.models import Teacher
+from lantern.server.classes.models import Member
 from lantern.server.demo.sets import DEMO_SETS
 from lantern.server.library.models import QuestionSet
 from lantern.server.library.queries import content_of
@@ -61,8 +63,19 @@ def test_two_sets_use_every_kind_with_pictures_and_a_spoken_word(demo):
     assert {type_ for media, type_ in stored.items() if media in bodies} == {"picture", "sound"}
 
 
+def test_a_term_lies_behind_the_school_and_means_something(demo):
+    ran = LiveSession.objects.filter(ended_at__isnull=False)
+    by_class = Counter(ran.values_list("of_class__name", flat=True))
+    assert by_class == {"8C": 14, "Evening Seamanship": 10, "Introduction to Oceanography": 7}
+    shares = [session.summary["mean_share"] for session in ran]
+    assert all(0.4 < share < 0.95 for share in shares)
+    assert max(shares) - min(shares) > 0.15
+    assert all(session.created_at < session.ended_at < timezone.now() for session in ran)
+    assert not Member.objects.filter(created_at__gt=ran.earliest("created_at").created_at).exists()
+
+
 def test_twenty_seven_students_took_part_and_answered_like_a_class(demo):
-    session = LiveSession.objects.get(ended_at__isnull=False)
+    session = LiveSession.objects.filter(ended_at__isnull=False).first()
     assert session.summary["took_part"] == 27
     assert 0.45 < session.summary["mean_share"] < 0.85
     assert session.ended_at > session.created_at
@@ -71,7 +84,7 @@ def test_twenty_seven_students_took_part_and_answered_like_a_class(demo):
 def test_loading_twice_loads_once(demo):
     call_command("load_demo")
     assert Teacher.objects.count() == 3
-    assert LiveSession.objects.count() == 2
+    assert LiveSession.objects.count() == 32
 
 
 def test_every_scored_demo_question_says_which_answer_is_right_and_most_say_why(demo):

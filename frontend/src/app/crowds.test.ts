@@ -1,10 +1,12 @@
 /** The grid of a crowd draws what is in sight, and says how many there are. */
-import { flushPromises, mount } from '@vue/test-utils'
+import { VueQueryPlugin } from '@tanstack/vue-query'
+import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import type { DeskView, SessionReport } from '@/api/types'
 import DeskPeople from '@/live/desk/DeskPeople.vue'
 import type { Desk } from '@/live/desk/useDesk'
 import SessionGrid from '@/reports/SessionGrid.vue'
+import { useReportView } from '@/reports/useReportView'
 
 const named = (count: number) =>
   Array.from({ length: count }, (_, at) => ({
@@ -35,9 +37,15 @@ async function desk(count: number) {
 }
 
 async function grid(count: number) {
+  const view = useReportView(1).value
   const question = { item: 'q', number: 1, title: 'Which knot?', share: 0.5 }
   const report = { people: named(count), questions: [question] } as unknown as SessionReport['report']
-  return drawn(mount(SessionGrid, { props: { report, hardest: ['q'] } }))
+  return drawn(
+    mount(SessionGrid, {
+      props: { session: 1, report, hardest: ['q'], view },
+      global: { plugins: [VueQueryPlugin], stubs: { RouterLink: RouterLinkStub } },
+    }),
+  )
 }
 
 describe.each([

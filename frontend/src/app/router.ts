@@ -5,7 +5,7 @@ import { BringListPage, ClassesPage, ClassPage } from '@/classes'
 import { ImportPage } from '@/exchange'
 import { DeskPage } from '@/live/desk'
 import { ShelfPage } from '@/media'
-import { SessionPage } from '@/reports'
+import { QuestionPage, SessionPage, StudentPage } from '@/reports'
 import SessionsView from './SessionsView.vue'
 import MissingPage from './MissingPage.vue'
 
@@ -47,6 +47,16 @@ export const router = createRouter({
     { path: '/classes/:id(\\d+)', component: ClassPage, meta: { title: 'Class' } },
     { path: '/sessions', component: SessionsView, meta: { title: 'Sessions' } },
     { path: '/sessions/:id(\\d+)', component: SessionPage, meta: { title: 'Session' } },
+    {
+      path: '/sessions/:id(\\d+)/questions/:item',
+      component: QuestionPage,
+      meta: { title: 'Question of a session' },
+    },
+    {
+      path: '/sessions/:id(\\d+)/students/:seat(\\d+)',
+      component: StudentPage,
+      meta: { title: 'Student in a session' },
+    },
     { path: '/desk/:id(\\d+)', component: DeskPage, meta: { title: 'Desk', bare: true } },
     { path: '/:rest(.*)', component: MissingPage, meta: { title: 'Not found', open: true } },
   ],

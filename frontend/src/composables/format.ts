@@ -10,6 +10,9 @@ const DAY = new Intl.DateTimeFormat('en-GB', {
 const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' })
 const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
 
+const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric' })
+
+export const monthOf = (iso: string): string => MONTH.format(new Date(iso))
 export const dayAndTime = (iso: string): string => DAY.format(new Date(iso)).replace(',', '')
 /** A moment in milliseconds as a time of its day. */
 export const timeOfDay = (ms: number): string => TIME.format(new Date(ms))

@@ -15,9 +15,11 @@ const figures = computed(() => {
       value: report.median_score === null ? null : `${score(report.median_score)} of ${report.top_score}`,
       label: 'middle score',
     },
-    report.reliability === null
-      ? { value: report.top_score > 1 ? '–' : null, label: 'reliability (alpha): cannot be said' }
-      : { value: report.reliability.toFixed(2), label: 'reliability (alpha)' },
+    { value: report.spread === null ? null : score(report.spread), label: 'spread of scores' },
+    {
+      value: report.median_took === null ? null : `${Math.round(report.median_took / 1000)} s`,
+      label: 'middle time of an answer',
+    },
   ].filter((figure) => figure.value !== null)
 })
 const took = computed(() => {

@@ -1,52 +1,73 @@
 <script setup lang="ts">
 /** Everyone by every question, as a wall of panes. */
-import { useLocalStorage } from '@vueuse/core'
-import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
-import { computed, ref } from 'vue'
-import type { PersonReport, SessionReport } from '@/api/types'
+import { computed, toRef } from 'vue'
+import type { SessionReport } from '@/api/types'
 import { score } from '@/composables/format'
 import { useLinesInSight } from '@/composables/useLinesInSight'
-import EraseDialog from '@/ui/EraseDialog.vue'
 import GridPane from '@/ui/GridPane.vue'
-import UiMenuAction from '@/ui/UiMenuAction.vue'
+import { smallField } from '@/ui/recipes'
+import { usePanes } from './usePanes'
+import { namesShown, type ReportView } from './useReportView'
 
-const props = defineProps<{ report: SessionReport['report']; hardest: string[] }>()
-const emit = defineEmits<{ erase: [seat: number] }>()
-const order = useLocalStorage<'hardest' | 'asked'>('lantern.grid-order', 'hardest')
-const namesShown = useLocalStorage('lantern.grid-names', true)
+const props = defineProps<{ session: number; report: SessionReport['report']; hardest: string[] }>()
+const view = defineModel<ReportView>('view', { required: true })
+const otherPanes = usePanes(props.session, toRef(view))
 
 /** Indices into the report's questions, in the order of the columns. */
 const columns = computed(() => {
   const all = props.report.questions.map((question, index) => ({ question, index }))
-  if (order.value === 'asked') return all
+  if (view.value.questions === 'set') return all
   const rank = (id: string): number => {
     const at = props.hardest.indexOf(id)
     return at < 0 ? props.hardest.length : at
   }
   return all.sort((a, b) => rank(a.question.item) - rank(b.question.item))
 })
-const { lines, frame, holder, lineStyle, isCrowd } = useLinesInSight(computed(() => props.report.people))
-const erasing = ref<PersonReport | null>(null)
+const people = computed(() =>
+  view.value.people === 'name'
+    ? props.report.people
+    : [...props.report.people].sort((a, b) => (b.share ?? -1) - (a.share ?? -1) || b.score - a.score),
+)
+const { lines, frame, holder, lineStyle, isCrowd } = useLinesInSight(people)
 
-function erase(): void {
-  emit('erase', erasing.value!.seat)
-  erasing.value = null
+/** What a pane says in place of its glyph. */
+function words(seat: number, index: number): string | undefined {
+  const pane = otherPanes.value?.[seat]?.[index]
+  if (pane === null || pane === undefined) return undefined
+  return view.value.by === 'seconds' ? `${Math.round(Number(pane))} s` : String(pane)
 }
-const toggle = 'underline underline-offset-2'
 </script>
 
 <template>
-  <section class="rounded border border-rule bg-sheet py-3.5">
-    <div class="mb-2 flex px-4.5 flex-wrap items-baseline justify-between gap-x-6">
-      <h2 class="text-lg">Everyone, every question</h2>
-      <p class="text-[15px] text-slate">
-        <button type="button" :class="toggle" @click="order = order === 'hardest' ? 'asked' : 'hardest'">
-          {{ order === 'hardest' ? 'hardest first' : 'in the order of the set' }}
-        </button>
-        · names
-        <button type="button" :class="toggle" :aria-pressed="namesShown" @click="namesShown = !namesShown">
-          {{ namesShown ? 'shown' : 'hidden' }}
-        </button>
+  <section class="rounded border border-rule bg-sheet py-3.5" aria-labelledby="grid">
+    <div class="mb-2 px-4.5">
+      <h2 id="grid" class="text-lg">Everyone, every question</h2>
+      <p class="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1 text-[15px] text-slate">
+        <label
+          >Students by
+          <select v-model="view.people" :class="smallField">
+            <option value="name">name</option>
+            <option value="score">score</option>
+          </select>
+        </label>
+        <label
+          >Questions
+          <select v-model="view.questions" :class="smallField">
+            <option value="hardest">hardest first</option>
+            <option value="set">in the order of the set</option>
+          </select>
+        </label>
+        <label
+          >Show
+          <select v-model="view.by" :class="smallField">
+            <option value="marks">marks</option>
+            <option value="answers">answers</option>
+            <option value="seconds">time taken</option>
+          </select>
+        </label>
+        <label class="flex items-center gap-1.5"
+          ><input v-model="namesShown" type="checkbox" class="size-4 accent-tide" />Names</label
+        >
       </p>
     </div>
     <div
@@ -59,7 +80,7 @@ const toggle = 'underline underline-offset-2'
     >
       <div :style="holder">
         <table
-          :aria-rowcount="report.people.length + 1"
+          :aria-rowcount="people.length + 1"
           class="w-full border-separate border-spacing-x-0.5 border-spacing-y-0 text-[15px]"
         >
           <thead>
@@ -80,7 +101,11 @@ const toggle = 'underline underline-offset-2'
                 class="sticky top-0 min-w-9 bg-sheet px-0.5 pb-1"
                 :title="question.title"
               >
-                <span class="block font-bold">{{ question.number }}</span>
+                <RouterLink
+                  :to="`/sessions/${session}/questions/${question.item}`"
+                  class="block font-bold text-tide hover:underline"
+                  ><span class="sr-only">Question </span>{{ question.number }}</RouterLink
+                >
                 <span class="block text-xs font-normal">{{
                   question.share === null ? '–' : Math.round(question.share * 100)
                 }}</span>
@@ -96,19 +121,15 @@ const toggle = 'underline underline-offset-2'
             >
               <th
                 scope="row"
-                class="sticky left-0 max-w-56 has-[[role=menu]]:z-20 border-t border-rule bg-sheet py-1 pr-2 pl-4.5 text-left font-normal"
+                class="sticky left-0 max-w-56 border-t border-rule bg-sheet py-1 pr-2 pl-4.5 text-left font-normal"
               >
-                <Menu v-if="namesShown" as="div" class="relative">
-                  <MenuButton class="block w-full truncate rounded text-left">{{ person.name }}</MenuButton>
-                  <MenuItems
-                    class="absolute left-0 z-20 min-w-36 rounded border border-slate bg-sheet py-1 focus:outline-none"
-                  >
-                    <UiMenuAction danger @act="erasing = person">Erase the name…</UiMenuAction>
-                  </MenuItems>
-                </Menu>
-                <template v-else>Seat {{ person.seat }}</template>
+                <RouterLink
+                  :to="`/sessions/${session}/students/${person.seat}`"
+                  class="block truncate rounded hover:underline"
+                  >{{ namesShown ? person.name : `Seat ${person.seat}` }}</RouterLink
+                >
               </th>
-              <td class="border-t border-rule px-1.5 text-right tabular-nums">
+              <td class="border-t border-rule px-1.5 text-right whitespace-nowrap tabular-nums">
                 {{ score(person.score)
                 }}<span v-if="person.out_of !== report.top_score" class="text-slate">
                   of {{ person.out_of }}</span
@@ -119,13 +140,12 @@ const toggle = 'underline underline-offset-2'
                 :key="question.item"
                 class="h-7.5 border-t border-rule p-0"
               >
-                <GridPane :value="person.panes[index] ?? null" />
+                <GridPane :value="person.panes[index] ?? null" :text="words(person.seat, index)" />
               </td>
             </tr>
           </tbody>
         </table>
       </div>
     </div>
-    <EraseDialog :name="erasing?.name ?? null" @erase="erase" @close="erasing = null" />
   </section>
 </template>

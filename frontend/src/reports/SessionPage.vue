@@ -1,38 +1,34 @@
 <script setup lang="ts">
 /** A session's results: figures, what to teach again, everyone by every question. */
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
 import { useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { useRoute } from 'vue-router'
-import { api, data } from '@/api/http'
+import { useRoute, useRouter } from 'vue-router'
 import { sentenceOf } from '@/api/refusal'
 import { counted, dayAndTime } from '@/composables/format'
-import type { SessionReport } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import EmptyNote from '@/ui/EmptyNote.vue'
-import { button } from '@/ui/recipes'
-import HardestList from './HardestList.vue'
+import UiMenuAction from '@/ui/UiMenuAction.vue'
+import { button, menuPanel } from '@/ui/recipes'
+import FrozenSet from './FrozenSet.vue'
+import ReliabilityNote from './ReliabilityNote.vue'
 import SessionFigures from './SessionFigures.vue'
 import SessionHappened from './SessionHappened.vue'
 import SessionGrid from './SessionGrid.vue'
+import SessionParts from './SessionParts.vue'
 import SessionTitle from './SessionTitle.vue'
+import TeachAgain from './TeachAgain.vue'
+import WhoWasThere from './WhoWasThere.vue'
 import { provideCorrections } from './useCorrections'
-
-type Counting = SessionReport['report']['counting']
+import { useReport } from './useReport'
+import { useSessionChanges } from './useSessionChanges'
 
 const id = Number(useRoute().params.id)
-const counting = ref<Counting>('since_joined')
-const { data: session, error } = useQuery({
-  queryKey: ['report', id, counting],
-  queryFn: () =>
-    data(
-      api.GET('/api/sessions/{session_id}/report', {
-        params: { path: { session_id: id }, query: { counting: counting.value } },
-      }),
-    ),
-  placeholderData: keepPreviousData,
-})
+const router = useRouter()
+const { view, session, error } = useReport(id)
 const { busy, command } = provideCorrections(id)
+const { archive, remove } = useSessionChanges()
+const showsSet = ref(false)
 useTitle(computed(() => `${session.value?.report.title ?? 'Session'} · Tall Lantern`))
 
 const when = computed(() => {
@@ -42,6 +38,8 @@ const when = computed(() => {
   const minutes = Math.max(1, Math.round((Date.parse(to) - Date.parse(from)) / 60_000))
   return `${dayAndTime(from)} · ${minutes} min`
 })
+const named = computed(() => ({ id, title: session.value?.report.title ?? '' }))
+const hardest = computed(() => session.value?.teach.questions.map((one) => one.item) ?? [])
 
 const otherwise = computed(() => {
   const count = session.value?.report.marked_otherwise ?? 0
@@ -49,7 +47,11 @@ const otherwise = computed(() => {
 })
 
 function turnCounting(): void {
-  counting.value = counting.value === 'everything' ? 'since_joined' : 'everything'
+  view.value.counting = view.value.counting === 'everything' ? 'since_joined' : 'everything'
+}
+
+async function removeIt(): Promise<void> {
+  if (await remove(named.value)) await router.push('/sessions')
 }
 </script>
 
@@ -58,26 +60,52 @@ function turnCounting(): void {
     <p v-if="error" role="alert" class="text-lg">{{ sentenceOf(error) }}</p>
     <p v-else-if="!session" class="text-slate">Fetching the results…</p>
     <template v-else>
-      <div class="mb-5 flex flex-wrap items-center gap-3">
-        <SessionTitle :id="id" :title="session.report.title" />
-        <span class="grow pt-2 text-slate">{{ when }}</span>
+      <div class="mb-4 flex flex-wrap items-start gap-3">
+        <div class="min-w-0 grow basis-80">
+          <SessionTitle :id="id" :title="session.report.title" :note="session.note" />
+          <p class="text-slate">
+            {{ when
+            }}<template v-if="session.set !== null && session.version !== null">
+              ·
+              <button type="button" class="font-bold text-tide hover:underline" @click="showsSet = true">
+                the set as it was run
+              </button></template
+            >
+          </p>
+        </div>
         <RouterLink v-if="!session.ended_at" :to="`/desk/${id}`" :class="button('main')"
           >To the desk</RouterLink
         >
-        <a :href="`/api/sessions/${id}/workbook.xlsx?counting=${counting}`" :class="button('plain')" download
+        <a
+          :href="`/api/sessions/${id}/workbook.xlsx?counting=${view.counting}`"
+          :class="button('plain')"
+          download
           >Workbook (xlsx)</a
         >
         <a :href="`/api/sessions/${id}/answers.csv`" :class="button('plain')" download>All answers (CSV)</a>
+        <Menu v-if="session.ended_at" as="div" class="relative">
+          <MenuButton
+            class="size-10 rounded text-xl text-slate hover:text-ink"
+            aria-label="More for this session"
+            >⋯</MenuButton
+          >
+          <MenuItems :class="menuPanel" class="right-0">
+            <UiMenuAction v-if="session.archived" @act="archive(named, false)"
+              >Put back into the list</UiMenuAction
+            >
+            <UiMenuAction v-else @act="archive(named, true)">Archive</UiMenuAction>
+            <UiMenuAction danger @act="removeIt">Delete</UiMenuAction>
+          </MenuItems>
+        </Menu>
       </div>
       <EmptyNote
-        v-if="!session.report.took_part || !session.report.questions.length"
+        v-if="!session.report.took_part && !view.of_class && !view.group"
         title="Nothing to read yet"
       >
-        {{
-          session.report.took_part
-            ? 'No question was asked in this session.'
-            : 'Nobody took part in this session.'
-        }}
+        Nobody took part in this session.
+      </EmptyNote>
+      <EmptyNote v-else-if="!session.report.questions.length && !view.topic" title="Nothing to read yet">
+        No question was asked in this session.
       </EmptyNote>
       <template v-else>
         <p
@@ -100,29 +128,33 @@ function turnCounting(): void {
           {{ session.set_aside.length === 1 ? 'was' : 'were' }} set aside; “What happened” says which.
           Everything else is as it was.
         </p>
+        <SessionParts v-model="view" :parts="session.parts" class="mb-3" />
         <SessionFigures :report="session.report" />
-        <p class="mt-2 flex flex-wrap gap-x-3 text-[15px] text-slate">
-          <span>{{ session.report.counted.sentence }}</span>
-          <button type="button" class="font-bold text-tide hover:underline" @click="turnCounting">
-            {{
-              counting === 'everything'
-                ? 'Count only what was asked since one joined'
-                : 'Count everything asked'
-            }}
-          </button>
-        </p>
+        <div class="mt-2 grid gap-x-8 gap-y-2 lg:grid-cols-2">
+          <div>
+            <WhoWasThere :attendance="session.report.attendance" />
+            <p class="text-[15px] text-slate">
+              {{ session.report.counted.sentence }}
+              <button type="button" class="font-bold text-tide hover:underline" @click="turnCounting">
+                {{
+                  view.counting === 'everything'
+                    ? 'Count only what was asked since one joined'
+                    : 'Count everything asked'
+                }}
+              </button>
+            </p>
+          </div>
+          <ReliabilityNote v-if="session.report.top_score > 1" :reliability="session.report.reliability" />
+        </div>
         <div
-          class="mt-4.5 grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(22rem,37%)_minmax(0,1fr)]"
+          class="mt-4.5 grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(24rem,40%)_minmax(0,1fr)]"
         >
-          <HardestList :report="session.report" :hardest="session.hardest" />
-          <SessionGrid
-            :report="session.report"
-            :hardest="session.hardest"
-            @erase="command({ do: 'erase', seat: $event })"
-          />
+          <TeachAgain :session="id" :report="session.report" :teach="session.teach" />
+          <SessionGrid v-model:view="view" :session="id" :report="session.report" :hardest="hardest" />
         </div>
       </template>
       <SessionHappened :session="id" :set-aside="session.set_aside" />
+      <FrozenSet v-if="showsSet" :set="session.set!" :version="session.version!" @close="showsSet = false" />
     </template>
   </div>
 </template>

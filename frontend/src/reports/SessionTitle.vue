@@ -1,54 +1,67 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
+/** A session's title and its teacher's note, each to be written over where it stands. */
 import { nextTick, ref } from 'vue'
-import { api } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
-import { useToasts } from '@/composables/useToasts'
+import { useSessionChanges } from './useSessionChanges'
 
-const props = defineProps<{ id: number; title: string }>()
-const client = useQueryClient()
-const { show } = useToasts()
-const typing = ref<string | null>(null)
-const input = ref<HTMLInputElement>()
+const props = defineProps<{ id: number; title: string; note: string }>()
+const { change } = useSessionChanges()
+const typing = ref<'title' | 'note' | null>(null)
+const text = ref('')
+const input = ref<HTMLInputElement | HTMLTextAreaElement>()
 
-async function start(): Promise<void> {
-  typing.value = props.title
+async function start(what: 'title' | 'note'): Promise<void> {
+  typing.value = what
+  text.value = props[what]
   await nextTick()
   input.value?.select()
 }
 
 async function finish(): Promise<void> {
-  const title = typing.value
+  const what = typing.value
   typing.value = null
-  if (title === null || title === props.title) return
-  try {
-    await api.PATCH('/api/sessions/{session_id}', {
-      params: { path: { session_id: props.id } },
-      body: { title },
-    })
-    await client.invalidateQueries({ queryKey: ['report', props.id] })
-  } catch (error) {
-    show(sentenceOf(error))
-  }
+  if (what && text.value !== props[what])
+    await change({ id: props.id, title: props.title }, { [what]: text.value })
 }
+const link = 'pt-2 text-[15px] font-bold text-tide hover:underline'
 </script>
 
 <template>
-  <input
-    v-if="typing !== null"
-    ref="input"
-    v-model="typing"
-    aria-label="Title of the session"
-    maxlength="200"
-    class="figure rounded border border-edge bg-sheet px-2 text-3xl"
-    @keydown.enter="finish"
-    @keydown.esc="typing = null"
-    @blur="finish"
-  />
-  <template v-else>
-    <h1 class="text-3xl wrap-anywhere">{{ title || 'Untitled set' }}</h1>
-    <button type="button" class="pt-2 text-[15px] font-bold text-tide hover:underline" @click="start">
-      Rename
-    </button>
-  </template>
+  <div class="min-w-0">
+    <div class="flex flex-wrap items-center gap-x-3">
+      <input
+        v-if="typing === 'title'"
+        ref="input"
+        v-model="text"
+        aria-label="Title of the session"
+        maxlength="200"
+        class="figure rounded border border-edge bg-sheet px-2 text-3xl"
+        @keydown.enter="finish"
+        @keydown.esc="typing = null"
+        @blur="finish"
+      />
+      <template v-else>
+        <h1 class="text-3xl wrap-anywhere">{{ title || 'Untitled set' }}</h1>
+        <button type="button" :class="link" @click="start('title')">Rename</button>
+        <button v-if="!note" type="button" :class="link" @click="start('note')">Write a note</button>
+      </template>
+    </div>
+    <textarea
+      v-if="typing === 'note'"
+      ref="input"
+      v-model="text"
+      aria-label="Note, for you alone"
+      placeholder="For you alone: what you want to remember of this session"
+      maxlength="2000"
+      rows="2"
+      class="mt-1 block w-full max-w-prose rounded border border-edge bg-sheet px-2 py-1"
+      @keydown.esc="typing = null"
+      @blur="finish"
+    />
+    <p v-else-if="note" class="max-w-prose whitespace-pre-line wrap-anywhere" dir="auto">
+      {{ note }}
+      <button type="button" class="text-[15px] font-bold text-tide hover:underline" @click="start('note')">
+        Change the note
+      </button>
+    </p>
+  </div>
 </template>

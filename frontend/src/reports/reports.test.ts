@@ -1,11 +1,14 @@
-import { flushPromises, mount } from '@vue/test-utils'
+import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
 import { api } from '@/api/http'
-import type { DeskCommand, QuestionReport, SessionReport } from '@/api/types'
+import type { DeskCommand, QuestionReport, Reliability, SessionReport } from '@/api/types'
 import QuestionCounts from './QuestionCounts.vue'
+import ReliabilityNote from './ReliabilityNote.vue'
 import SessionFigures from './SessionFigures.vue'
+import TeachAgain from './TeachAgain.vue'
 import { CORRECTIONS } from './useCorrections'
+import { namesShown } from './useReportView'
 
 const post = vi.spyOn(api, 'POST') as unknown as ReturnType<typeof vi.fn>
 
@@ -137,7 +140,8 @@ describe('the figures', () => {
           mean_share: 0.5,
           median_score: 2,
           top_score: 4,
-          reliability: null,
+          spread: 0.8,
+          median_took: 12_400,
           histogram: [0, 1, 1, 1, 0],
           ...report,
         } as unknown as SessionReport['report'],
@@ -150,13 +154,96 @@ describe('the figures', () => {
     expect(bars.map((bar) => bar.classes('bg-ink'))).toEqual([false, false, true, false, false])
   })
 
-  it('say where alpha has no meaning', () => {
-    expect(figures({}).text()).toContain('cannot be said')
-    expect(figures({ reliability: 0.62 }).text()).toContain('0.62')
-    expect(figures({ top_score: 1, histogram: [1, 2] }).text()).not.toContain('cannot be said')
+  it('say how far scores lie from each other, and how long an answer took', () => {
+    expect(figures({}).text()).toContain('spread of scores0.8')
+    expect(figures({}).text()).toContain('middle time of an answer12 s')
+    expect(figures({ spread: null }).text()).not.toContain('spread')
   })
 
   it('say who was there and never answered', () => {
     expect(figures({ never_answered: 1 }).text()).toContain('took part, 1 without an answer')
+  })
+})
+
+describe('how far scores can be relied on', () => {
+  const note = (more: Partial<Reliability>) =>
+    mount(ReliabilityNote, {
+      props: {
+        reliability: {
+          name: 'kr20',
+          alpha: 0.62,
+          low: 0.31,
+          high: 0.79,
+          error: 1.234,
+          students: 27,
+          meaning: said('Compare large differences alone.'),
+          warning: null,
+          ...more,
+        } as Reliability,
+      },
+    }).text()
+
+  it('is told with its range, its error, and what that means', () => {
+    expect(note({})).toContain('Reliability (KR-20) 0.62, between 0.31 and 0.79.')
+    expect(note({})).toContain('Compare large differences alone.')
+    expect(note({})).toContain('Standard error of measurement 1.23')
+    expect(note({ warning: said('Only 6 were asked everything.') })).toContain(
+      'Only 6 were asked everything.',
+    )
+  })
+
+  it('is not told where it has no meaning', () => {
+    const text = note({ alpha: null, low: null, high: null, error: null, meaning: null })
+    expect(text).toContain('cannot be said')
+    expect(text).not.toContain('Standard error')
+  })
+})
+
+describe('what to teach again', () => {
+  const question = about({
+    number: 4,
+    title: 'Which light?',
+    share: 0.4,
+    topics: ['Lights'],
+    near: [],
+    votes: null,
+  })
+  const teach = {
+    topics: [
+      { topic: 'Lights', share: 0.4, marks: 10, questions: ['q1'], advice: said('Begin with question 4.') },
+    ],
+    questions: [{ item: 'q1', share: 0.4, advice: said('Take up this one mistake.') }],
+    untold: [],
+  }
+  const people = [{ seat: 2, name: 'Fen Okoro' }]
+  const list = (more: Partial<QuestionReport>) =>
+    mount(TeachAgain, {
+      props: {
+        session: 7,
+        report: { questions: [{ ...question, ...more }], people } as unknown as SessionReport['report'],
+        teach: teach as unknown as SessionReport['teach'],
+      },
+      global: {
+        stubs: { RouterLink: RouterLinkStub },
+        provide: { [CORRECTIONS as symbol]: { session: 7, busy: ref(false) } },
+      },
+    })
+
+  it('begins with the topic, its advice, then its questions with theirs', () => {
+    const text = list({}).text()
+    expect(text.indexOf('Begin with question 4.')).toBeLessThan(text.indexOf('Take up this one mistake.'))
+  })
+
+  it('says who gave the wrong answer, and both votes', () => {
+    const common_wrong = { text: 'A “red”', count: 1, by: [2] }
+    const votes = { both: 9, before: 0.3, after: 0.7 }
+    expect(list({ common_wrong, votes }).text()).toContain('A “red”: Fen Okoro')
+    expect(list({ common_wrong, votes }).text()).toContain('First vote 30 %, second 70 %.')
+  })
+
+  it('names nobody where names are hidden', () => {
+    namesShown.value = false
+    expect(list({ common_wrong: { text: 'A “red”', count: 1, by: [2] } }).text()).not.toContain('Fen')
+    namesShown.value = true
   })
 })

@@ -7,6 +7,8 @@ const props = defineProps<{
   /** A mark in 0..1, a short text that carries no mark, or null for no answer. */
   value: number | string | null
   hidden?: boolean
+  /** Shown in place of the glyph; the look stays that of the mark. */
+  text?: string
 }>()
 
 const pane = computed(() => {
@@ -22,7 +24,11 @@ const pane = computed(() => {
 
 <template>
   <span class="flex h-full min-h-7 items-center justify-center text-sm whitespace-nowrap" :class="pane.look">
-    <span aria-hidden="true">{{ pane.glyph }}</span><span class="sr-only">{{ pane.words }}</span>
+    <span :aria-hidden="!text" :class="text && 'px-1'">{{ text ?? pane.glyph }}</span><span
+      v-if="text !== value"
+      class="sr-only"
+      >{{ text ? `, ${pane.words}` : pane.words }}</span
+    >
   </span>
 </template>
 

@@ -154,7 +154,8 @@ def _left_out(q: QuestionReport, _: int) -> Message | None:
 
 def _one_mistake(q: QuestionReport, _: int) -> Message | None:
     common = q.common_wrong
-    if common is None or common.count < SEVERAL or common.count < HALF * q.wrong:
+    others = sum(count.right is False for count in q.counts) > 1
+    if common is None or not others or common.count < SEVERAL or common.count < HALF * q.wrong:
         return None
     return said(
         "advice_one_mistake",
@@ -168,11 +169,11 @@ def _one_mistake(q: QuestionReport, _: int) -> Message | None:
 def _from_the_beginning(q: QuestionReport, _: int) -> Message | None:
     if (q.share or 0.0) >= HALF:
         return None
-    return said("advice_from_beginning", "Less than half is right, and mistakes differ: teach it from the beginning.")
+    return said("advice_from_beginning", "Less than half is right: teach it from the beginning.")
 
 
 def _one_by_one(q: QuestionReport, _: int) -> Message | None:
-    return said("advice_one_by_one", "Most have it, and the others' mistakes differ: see to them one by one.")
+    return said("advice_one_by_one", "Most have it: see to the others one by one.")
 
 
 _RULES: Iterable[Callable[[QuestionReport, int], Message | None]] = (

@@ -1,10 +1,12 @@
-"""A seeded model of who can do what: made-up students whose answers look like real ones.
+"""A seeded model of who can do what: made-up students whose answers look like real ones, and who get better or slip
+over a term.
 
 Chance of a right answer = 1 / (1 + exp(-(ability - difficulty))), both in logits: the Rasch model
 (Rasch, G. (1960). Probabilistic models for some intelligence and attainment tests).
 """
 
 import math
+from dataclasses import dataclass
 from random import Random
 
 from lantern.core.questions.items import Item
@@ -19,6 +21,30 @@ def ability_of(name: str, seed: str) -> float:
 
 def difficulty_of(item: Item, seed: str) -> float:
     return Random(f"{seed}:{item.id}").gauss(0.0, 1.1)
+
+
+def growth_of(name: str, seed: str) -> float:
+    """Logits a week: most get a little better, some slip."""
+    return Random(f"{seed}:{name}:growth").gauss(0.03, 0.05)
+
+
+def liking_of(name: str, topic: str, seed: str) -> float:
+    """How much better somebody is in a topic than elsewhere."""
+    return Random(f"{seed}:{name}:{topic}").gauss(0.0, 0.6)
+
+
+@dataclass(frozen=True, slots=True)
+class Model:
+    """Who can do what in the `week` of a term: the same seed means the same people and questions."""
+
+    seed: str
+    week: float = 0.0
+
+    def chance_of(self, name: str, item: Item) -> float:
+        """Of a right answer."""
+        likings = sum(liking_of(name, topic, self.seed) for topic in item.tags) if self.week else 0.0
+        grown = growth_of(name, self.seed) * self.week
+        return chance(ability_of(name, self.seed) + grown + likings, difficulty_of(item, self.seed))
 
 
 def chance(ability: float, difficulty: float) -> float:

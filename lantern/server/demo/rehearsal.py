@@ -13,7 +13,7 @@ from lantern.core.session import Actor, Command, Phase, Recorded, Role, Sent, de
 from lantern.core.session.actors import NEWCOMER
 from lantern.core.session.commands import Advance, GiveAnswer, Join
 from lantern.core.values import Milliseconds
-from lantern.server.demo.ability import ability_of, chance, delay, difficulty_of
+from lantern.server.demo.ability import Model, delay
 from lantern.server.live import store
 from lantern.server.live.models import LiveSession
 
@@ -33,10 +33,17 @@ class Student:
 class Rehearsal:
     """Leads `session` at a made-up time. The same seed gives the same answers."""
 
-    def __init__(self, session: LiveSession, people: Sequence[Student], seed: str, start: Milliseconds) -> None:
+    def __init__(
+        self,
+        session: LiveSession,
+        people: Sequence[Student],
+        seed: str,
+        start: Milliseconds,
+        model: Model | None = None,
+    ) -> None:
         self.before = store.load(session.pk)
         self.state = self.before.state
-        self.people, self.seed, self.now = people, seed, start
+        self.people, self.seed, self.now, self.model = people, seed, start, model or Model(seed)
         self.rng = Random(seed)
         self.history: list[Recorded] = []
         self.desk = Actor(Role.DESK, session.owner_id, "rehearsal")
@@ -64,8 +71,7 @@ class Rehearsal:
             if self.rng.random() < ABSENT_MINDED:
                 continue
             self.now = opened + round(seconds * 1000)
-            ability = chance(ability_of(name, self.seed), difficulty_of(item, self.seed))
-            answer = kind_of(item).imagine(item, ability, self.rng)
+            answer = kind_of(item).imagine(item, self.model.chance_of(name, item), self.rng)
             try:
                 self._do(GiveAnswer(seat, ask, answer), Actor(Role.SEAT, seat), 1)
             except LanternError:

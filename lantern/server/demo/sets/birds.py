@@ -1,4 +1,4 @@
-from lantern.server.demo.sets.writing import a_set, choice, opinion, page, several, statement
+from lantern.server.demo.sets.writing import a_set, choice, on_topics, opinion, page, several, statement
 
 SET = a_set(
     "Sea birds of the bay",
@@ -62,4 +62,10 @@ SET = a_set(
         time_limit=45,
     ),
     opinion("Which bird should be on the school's new flag?", "Gannet", "Puffin", "Oystercatcher", "Tern"),
+)
+
+SET = on_topics(
+    SET,
+    ("how birds feed", (1, 4, 7)),
+    ("how birds live", (2, 3, 5, 6)),
 )

@@ -1,4 +1,4 @@
-from lantern.server.demo.sets.writing import a_set, choice, page, several, statement
+from lantern.server.demo.sets.writing import a_set, choice, on_topics, page, several, statement
 
 SET = a_set(
     "Distress signals",
@@ -58,4 +58,10 @@ SET = a_set(
         "Send it again to make sure",
         why="Nobody is blamed for a mistake that is cancelled. A search that goes on for nothing puts others at risk.",
     ),
+)
+
+SET = on_topics(
+    SET,
+    ("the radio call", (1, 2, 5, 6)),
+    ("signals", (3, 4)),
 )

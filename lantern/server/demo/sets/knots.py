@@ -1,4 +1,4 @@
-from lantern.server.demo.sets.writing import a_set, choice, opinion, page, several, statement
+from lantern.server.demo.sets.writing import a_set, choice, on_topics, opinion, page, several, statement
 
 SET = a_set(
     "Knots that hold",
@@ -67,4 +67,10 @@ SET = a_set(
     opinion(
         "Which knot would you like to practise once more?", "Bowline", "Sheet bend", "Rolling hitch", "Clove hitch"
     ),
+)
+
+SET = on_topics(
+    SET,
+    ("loops and hitches", (1, 4, 7)),
+    ("joining ropes", (2, 3, 6)),
 )

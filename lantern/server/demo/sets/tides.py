@@ -1,4 +1,4 @@
-from lantern.server.demo.sets.writing import a_set, choice, number, several, statement
+from lantern.server.demo.sets.writing import a_set, choice, number, on_topics, several, statement
 
 SET = a_set(
     "Tides and the bar",
@@ -64,4 +64,11 @@ SET = a_set(
         why="A little over six hours later: about 16:30.",
         time_limit=60,
     ),
+)
+
+SET = on_topics(
+    SET,
+    ("springs and neaps", (1, 5)),
+    ("rule of twelfths", (2, 3, 7, 8)),
+    ("the bar", (4, 6)),
 )

@@ -1,4 +1,4 @@
-from lantern.server.demo.sets.writing import a_set, choice, opinion, several, statement
+from lantern.server.demo.sets.writing import a_set, choice, on_topics, opinion, several, statement
 
 SET = a_set(
     "What the weather map says",
@@ -69,4 +69,11 @@ SET = a_set(
         why="The water cools the air from below until it can hold no more moisture.",
     ),
     opinion("Would you have gone out in this morning's forecast?", "Yes", "Only inside the bay", "No"),
+)
+
+SET = on_topics(
+    SET,
+    ("fronts and pressure", (1, 3, 4, 7)),
+    ("wind", (2, 5, 6)),
+    ("fog", (8,)),
 )

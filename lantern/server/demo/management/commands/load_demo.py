@@ -23,11 +23,11 @@ from lantern.server.demo.props import with_media
 from lantern.server.demo.rehearsal import Rehearsal, Student
 from lantern.server.demo.school import CLASSES, NAME, ODILE, RAVI, SUNNIVA, DemoClass, DemoTeacher
 from lantern.server.demo.sets import DEMO_SETS, HARBOUR_LIGHTS, TIDES
+from lantern.server.demo.term import SEED, run_term
 from lantern.server.library.actions import make_set
 from lantern.server.library.models import QuestionSet
 from lantern.server.live.actions import save_preset, start_session
 
-SEED = "gullmark"
 SIX_DAYS = timedelta(days=6)
 FRIDAY_TEST = settings_for("own_pace", "changeable").model_copy(
     update={
@@ -41,7 +41,7 @@ FRIDAY_TEST = settings_for("own_pace", "changeable").model_copy(
 
 
 class Command(BaseCommand):
-    help = "Load the demo school: teachers, classes, sets, and a finished session of 27 made-up students."
+    help = "Load the demo school: teachers, classes, sets, and a term of sessions with made-up students."
 
     def add_arguments(self, parser: CommandParser) -> None:
         parser.add_argument(
@@ -79,8 +79,10 @@ class Command(BaseCommand):
         odile = _account(ODILE, school, Teacher.Role.KEEPER)
         _account(RAVI, school)
         _account(SUNNIVA, school)
-        class_8c, *_ = [_class(odile, one) for one in CLASSES]
+        classes = [_class(odile, one) for one in CLASSES]
+        class_8c = classes[0]
         sets = [_load(odile, content, age) for age, content in enumerate(reversed(DEMO_SETS))]
+        ran = run_term(odile, classes, {one.title: one for one in sets}, timezone.now())
         lights = next(one for one in sets if one.title == HARBOUR_LIGHTS.title)
         _finished_session(odile, lights, class_8c)
         tides = next(one for one in sets if one.title == TIDES.title)
@@ -88,7 +90,7 @@ class Command(BaseCommand):
         save_preset(odile, "Friday test", FRIDAY_TEST)
         self.stdout.write(
             f"The demo school is loaded: {len(sets)} sets, {len(CLASSES)} classes, "
-            "a finished session and one that is prepared."
+            f"{ran + 1} finished sessions and one that is prepared."
         )
 
 

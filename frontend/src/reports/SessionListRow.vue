@@ -1,0 +1,91 @@
+<script setup lang="ts">
+/** A line of the list of sessions. */
+import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
+import { computed, nextTick, ref } from 'vue'
+import type { GameName, SessionRow } from '@/api/types'
+import { dayAndTime, percent } from '@/composables/format'
+import { viewsOf } from '@/games/registry'
+import UiMenuAction from '@/ui/UiMenuAction.vue'
+import { field, menuPanel } from '@/ui/recipes'
+
+const props = defineProps<{ row: SessionRow }>()
+const emit = defineEmits<{
+  rename: [title: string]
+  openAgain: []
+  archive: [archived: boolean]
+  remove: []
+}>()
+const renaming = ref<string | null>(null)
+const input = ref<HTMLInputElement>()
+const title = computed(() => props.row.title || 'Untitled set')
+const about = computed(() =>
+  [props.row.class_name, props.row.game ? viewsOf(props.row.game as GameName).label : '']
+    .filter(Boolean)
+    .join(' · '),
+)
+const running = computed(() => {
+  if (!props.row.stopped) return `Running: ${props.row.code}, to the desk`
+  return props.row.stopped === 'today' ? 'Closed for today: go on' : 'Paused: go on'
+})
+
+async function startRenaming(): Promise<void> {
+  renaming.value = props.row.title
+  await nextTick()
+  input.value?.select()
+}
+
+function finishRenaming(): void {
+  if (renaming.value !== null && renaming.value !== props.row.title) emit('rename', renaming.value)
+  renaming.value = null
+}
+const cell = 'px-3 py-3 whitespace-nowrap'
+</script>
+
+<template>
+  <tr class="border-b border-rule bg-sheet hover:bg-tide-wash/50">
+    <td class="px-4 py-3">
+      <input
+        v-if="renaming !== null"
+        ref="input"
+        v-model="renaming"
+        :class="field"
+        aria-label="Title"
+        maxlength="200"
+        @keydown.enter="finishRenaming"
+        @keydown.esc="renaming = null"
+        @blur="finishRenaming"
+      />
+      <RouterLink
+        v-else
+        :to="`/sessions/${row.id}`"
+        class="text-lg font-bold wrap-anywhere hover:underline"
+        >{{ title }}</RouterLink
+      >
+      <span v-if="about" class="block text-[15px] text-slate">{{ about }}</span>
+      <span v-if="row.note" class="line-clamp-1 text-[15px] text-slate" dir="auto">{{ row.note }}</span>
+    </td>
+    <td :class="cell" class="text-slate">{{ dayAndTime(row.created_at) }}</td>
+    <td :class="cell" class="text-right tabular-nums">{{ row.took_part ?? '' }}</td>
+    <td :class="cell" class="text-right tabular-nums">
+      {{ row.mean_share === null ? '' : percent(row.mean_share) }}
+    </td>
+    <td :class="cell" class="text-right">
+      <RouterLink v-if="!row.ended_at" :to="`/desk/${row.id}`" class="font-bold text-tide underline">{{
+        running
+      }}</RouterLink>
+      <Menu v-else as="div" class="relative inline-block text-left">
+        <MenuButton class="size-9 rounded text-xl text-slate hover:text-ink" :aria-label="`More for ${title}`"
+          >⋯</MenuButton
+        >
+        <MenuItems :class="menuPanel" class="right-0">
+          <UiMenuAction @act="startRenaming">Rename</UiMenuAction>
+          <UiMenuAction @act="emit('openAgain')">Open again…</UiMenuAction>
+          <UiMenuAction @act="emit('archive', !row.archived)">{{
+            row.archived ? 'Put back into the list' : 'Archive'
+          }}</UiMenuAction>
+          <UiMenuAction danger @act="emit('remove')">Delete</UiMenuAction>
+        </MenuItems>
+      </Menu>
+    </td>
+  </tr>
+</template>

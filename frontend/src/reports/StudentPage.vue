@@ -1,0 +1,143 @@
+<script setup lang="ts">
+/** One student in a session: each answer beside what is right. */
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useLocalStorage, useTitle } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { api, data } from '@/api/http'
+import { sentenceOf } from '@/api/refusal'
+import { duration, ordinal, percent, score } from '@/composables/format'
+import LineText from '@/questions/shared/LineText.vue'
+import EraseDialog from '@/ui/EraseDialog.vue'
+import GridPane from '@/ui/GridPane.vue'
+import PageSteps from './PageSteps.vue'
+import { provideCorrections } from './useCorrections'
+import { namesShown, useReportView } from './useReportView'
+
+const route = useRoute()
+const session = Number(route.params.id)
+const seat = Number(route.params.seat)
+const view = useReportView(session)
+/** A place is shown only where the teacher wants it. */
+const placeShown = useLocalStorage('lantern.place-shown', false)
+const erasing = ref(false)
+const { data: student, error } = useQuery({
+  queryKey: ['report', session, 'student', seat, computed(() => view.value.counting)],
+  queryFn: () =>
+    data(
+      api.GET('/api/sessions/{session_id}/students/{seat}', {
+        params: { path: { session_id: session, seat }, query: { counting: view.value.counting } },
+      }),
+    ),
+  placeholderData: keepPreviousData,
+})
+const { command } = provideCorrections(session)
+const name = computed(() => (namesShown.value ? (student.value?.line.name ?? '') : `Seat ${seat}`))
+useTitle(computed(() => `${name.value || 'Student'} · Tall Lantern`))
+
+const at = (other: number | null | undefined): string | null =>
+  other === null || other === undefined ? null : `/sessions/${session}/students/${other}`
+const hasPoints = computed(
+  () => student.value?.answers.some((one) => one.points) || student.value?.line.points,
+)
+const figures = computed(() => {
+  const one = student.value
+  if (!one) return []
+  return [
+    { value: `${score(one.line.score)} of ${one.line.out_of}`, label: 'score' },
+    { value: one.line.share === null ? null : percent(one.line.share), label: 'of it right' },
+    { value: hasPoints.value ? String(one.line.points) : null, label: 'points' },
+    { value: duration(Math.round(one.took / 1000)), label: 'for all answers' },
+    { value: placeShown.value ? ordinal(one.place) : null, label: `of ${one.of}` },
+  ].filter((figure) => figure.value !== null)
+})
+const seconds = (took: number | null): string => (took === null ? '' : `${Math.round(took / 1000)} s`)
+
+async function erase(): Promise<void> {
+  erasing.value = false
+  await command({ do: 'erase', seat })
+}
+const head = 'px-2 py-2 font-normal'
+</script>
+
+<template>
+  <div class="mx-auto max-w-[80rem] px-6 py-6">
+    <p v-if="error" role="alert" class="text-lg">{{ sentenceOf(error) }}</p>
+    <p v-else-if="!student" class="text-slate">Fetching the answers…</p>
+    <template v-else>
+      <PageSteps :session="session" :before="at(student.before)" :after="at(student.after)" what="Student" />
+      <div class="mt-3 mb-4 flex flex-wrap items-baseline gap-x-5 gap-y-1">
+        <h1 class="text-3xl wrap-anywhere" dir="auto">{{ name }}</h1>
+        <span v-if="namesShown && student.line.record_id" class="text-slate">{{
+          student.line.record_id
+        }}</span>
+        <label class="ms-auto flex items-center gap-1.5 text-[15px] text-slate"
+          ><input v-model="placeShown" type="checkbox" class="size-4 accent-tide" />Place in the class</label
+        >
+        <button
+          type="button"
+          class="text-[15px] font-bold text-wrong hover:underline"
+          @click="erasing = true"
+        >
+          Erase the name…
+        </button>
+      </div>
+      <dl class="mb-5 flex flex-wrap rounded border border-rule bg-sheet">
+        <div
+          v-for="figure in figures"
+          :key="figure.label"
+          class="flex flex-col-reverse border-r border-rule px-6 py-3.5"
+        >
+          <dt class="text-[15px] text-slate">{{ figure.label }}</dt>
+          <dd class="figure text-2xl">{{ figure.value }}</dd>
+        </div>
+      </dl>
+      <table class="w-full border-collapse bg-sheet text-[15px]">
+        <thead>
+          <tr class="border-b border-rule text-left text-sm text-slate">
+            <th scope="col" class="py-2 pl-4 font-normal"><span class="sr-only">Number</span></th>
+            <th scope="col" :class="head">Question</th>
+            <th scope="col" :class="head">Answer</th>
+            <th scope="col" :class="head">Right is</th>
+            <th scope="col" :class="head" class="text-center">Mark</th>
+            <th scope="col" :class="head" class="text-right">Class</th>
+            <th v-if="hasPoints" scope="col" :class="head" class="text-right">Points</th>
+            <th scope="col" :class="head" class="pr-4 text-right">Time</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="one in student.answers" :key="one.item" class="border-b border-rule align-top">
+            <td class="py-2.5 pl-4 font-bold">{{ one.number }}</td>
+            <th scope="row" class="max-w-80 px-2 py-2.5 text-left font-normal wrap-anywhere">
+              <RouterLink :to="`/sessions/${session}/questions/${one.item}`" class="hover:underline"
+                ><LineText :text="one.title"
+              /></RouterLink>
+              <span v-if="one.scored && !one.counts" class="block text-sm text-slate">in no score</span>
+            </th>
+            <td class="max-w-64 px-2 py-2.5 wrap-anywhere">
+              <LineText v-if="one.answered" :text="one.answer" />
+              <span v-else class="text-slate">no answer</span>
+              <span v-for="line in one.forgiven" :key="line" class="block text-sm text-slate" dir="auto">{{
+                line
+              }}</span>
+            </td>
+            <td class="max-w-64 px-2 py-2.5 wrap-anywhere">
+              <LineText v-if="one.key" :text="one.key" /><span v-else class="text-slate">{{
+                one.scored ? '' : 'an opinion'
+              }}</span>
+            </td>
+            <td class="w-14 px-2 py-1.5"><GridPane v-if="one.scored" :value="one.mark" /></td>
+            <td class="px-2 py-2.5 text-right tabular-nums">
+              {{ one.share === null ? '' : percent(one.share) }}
+            </td>
+            <td v-if="hasPoints" class="px-2 py-2.5 text-right tabular-nums">{{ one.points || '' }}</td>
+            <td class="py-2.5 pr-4 pl-2 text-right whitespace-nowrap text-slate tabular-nums">
+              {{ seconds(one.took) }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <EraseDialog :name="erasing ? student.line.name : null" @erase="erase" @close="erasing = false" />
+    </template>
+  </div>
+</template>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+/** What to teach again: topics where there are any, questions, hardest first, each with a sentence of its figures. */
+import { computed } from 'vue'
+import { counted, percent } from '@/composables/format'
+import type { QuestionReport, SessionReport } from '@/api/types'
+import TeachLine from './TeachLine.vue'
+
+const props = defineProps<{
+  session: number
+  report: SessionReport['report']
+  teach: SessionReport['teach']
+}>()
+
+const byId = computed(() => new Map(props.report.questions.map((question) => [question.item, question])))
+const advice = computed(() => new Map(props.teach.questions.map((one) => [one.item, one.advice.sentence])))
+const names = computed(() => new Map(props.report.people.map((person) => [person.seat, person.name])))
+const lines = (ids: readonly string[]): QuestionReport[] => ids.map((id) => byId.value.get(id)!)
+const inNoTopic = computed(() => {
+  const told = new Set(props.teach.topics.flatMap((topic) => topic.questions))
+  return props.teach.questions.map((one) => one.item).filter((id) => !told.has(id))
+})
+const groups = computed(() => [
+  ...props.teach.topics.map((topic) => ({
+    name: topic.topic,
+    share: topic.share,
+    advice: topic.advice.sentence,
+    questions: lines(topic.questions),
+  })),
+  {
+    name: props.teach.topics.length && inNoTopic.value.length ? 'In no topic' : '',
+    share: null,
+    advice: '',
+    questions: lines(inNoTopic.value),
+  },
+])
+
+function sortOf(question: QuestionReport): string {
+  if (question.note) return question.note.sentence
+  return question.scored ? 'nobody answered' : `opinion, ${counted(question.answered, 'answer')}`
+}
+</script>
+
+<template>
+  <section class="rounded border border-rule bg-sheet px-4.5 py-3.5" aria-labelledby="teach">
+    <h2 id="teach" class="text-lg">What to teach again</h2>
+    <p class="mb-2 text-[15px] text-slate">
+      Hardest first. Open a line for its answers and what can be put right.
+    </p>
+    <template v-for="group in groups" :key="group.name">
+      <div v-if="group.name" class="mt-3 border-t-2 border-ink pt-2">
+        <h3 class="flex gap-3 text-base">
+          <span class="min-w-0 grow wrap-anywhere" dir="auto">{{ group.name }}</span>
+          <span v-if="group.share !== null" class="figure text-lg">{{ percent(group.share) }}</span>
+        </h3>
+        <p v-if="group.advice" class="pb-1 text-[15px]">{{ group.advice }}</p>
+      </div>
+      <ol>
+        <TeachLine
+          v-for="question in group.questions"
+          :key="question.item"
+          :session="session"
+          :question="question"
+          :advice="advice.get(question.item) ?? ''"
+          :names="names"
+        />
+      </ol>
+    </template>
+    <ol>
+      <TeachLine
+        v-for="question in lines(teach.untold)"
+        :key="question.item"
+        :session="session"
+        :question="question"
+        :advice="sortOf(question)"
+        :names="names"
+      />
+    </ol>
+  </section>
+</template>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+/** A question among what to teach again: its share, one sentence, and behind it what was answered. */
+import { computed } from 'vue'
+import { counted, percent } from '@/composables/format'
+import type { QuestionReport } from '@/api/types'
+import LineText from '@/questions/shared/LineText.vue'
+import QuestionCounts from './QuestionCounts.vue'
+import { namesShown } from './useReportView'
+
+const props = defineProps<{
+  session: number
+  question: QuestionReport
+  /** The sentence that its figures give. */
+  advice: string
+  /** By seat. */
+  names: ReadonlyMap<number, string>
+}>()
+
+const votes = computed(() => {
+  const both = props.question.votes
+  return both ? `First vote ${percent(both.before)}, second ${percent(both.after)}.` : ''
+})
+const whoWasWrong = computed(() => {
+  const wrong = props.question.common_wrong
+  if (!wrong || !namesShown.value || !wrong.by.length) return null
+  return { text: wrong.text, names: wrong.by.map((seat) => props.names.get(seat)).join(', ') }
+})
+</script>
+
+<template>
+  <li class="border-t border-rule py-2.5">
+    <details>
+      <summary class="flex gap-3">
+        <span class="w-5 shrink-0 font-bold">{{ question.number }}</span>
+        <span class="min-w-0 grow">
+          <LineText class="block wrap-anywhere" :text="question.title" />
+          <span class="block text-[15px] text-slate"
+            ><LineText :text="advice" /><template v-if="votes"> {{ votes }}</template></span
+          >
+          <span v-if="question.share !== null" class="mt-1.5 block h-1.5 bg-mist"
+            ><span class="block h-full bg-lamp" :style="{ width: `${question.share * 100}%` }"
+          /></span>
+        </span>
+        <span v-if="question.share !== null" class="figure w-14 shrink-0 text-right text-lg">{{
+          percent(question.share)
+        }}</span>
+      </summary>
+      <div v-if="whoWasWrong" class="mt-2 ml-8 text-[15px] text-slate">
+        <LineText :text="`${whoWasWrong.text}: `" />{{ whoWasWrong.names }}
+      </div>
+      <div v-if="question.near.length" class="mt-2 ml-8 text-[15px]">
+        <p class="text-slate">Nearly right</p>
+        <ul>
+          <li v-for="miss in question.near" :key="miss.text" class="wrap-anywhere" dir="auto">
+            “{{ miss.text }}”, {{ counted(miss.count, 'answer') }}. {{ miss.sentence }}
+          </li>
+        </ul>
+      </div>
+      <QuestionCounts :question="question" />
+      <p class="mt-2 ml-8 text-[15px]">
+        <RouterLink
+          :to="`/sessions/${session}/questions/${question.item}`"
+          class="font-bold text-tide hover:underline"
+          >All of question {{ question.number }}: who answered what</RouterLink
+        >
+      </p>
+    </details>
+  </li>
+</template>

@@ -1,0 +1,34 @@
+/** How a session's results are looked at: kept on this device, so that they are opened again as they were left. */
+import { useLocalStorage, type RemovableRef } from '@vueuse/core'
+import type { SessionReport } from '@/api/types'
+
+export interface ReportView {
+  counting: SessionReport['report']['counting']
+  /** The order of the grid's columns, and of its lines. */
+  questions: 'hardest' | 'set'
+  people: 'name' | 'score'
+  /** What the grid's panes show. */
+  by: 'marks' | 'answers' | 'seconds'
+  of_class: string
+  group: string
+  topic: string
+}
+
+const USUAL: ReportView = {
+  counting: 'since_joined',
+  questions: 'hardest',
+  people: 'name',
+  by: 'marks',
+  of_class: '',
+  group: '',
+  topic: '',
+}
+
+export const useReportView = (session: number): RemovableRef<ReportView> =>
+  useLocalStorage(`lantern.report.${session}`, USUAL, { mergeDefaults: true })
+
+/** Whether names are shown in results: hidden where others look on, in every session alike. */
+export const namesShown = useLocalStorage('lantern.grid-names', true)
+
+/** The part of the results that is looked at, as the server is asked for it. */
+export const partOf = ({ of_class, group, topic }: ReportView) => ({ of_class, group, topic })

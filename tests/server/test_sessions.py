@@ -1,0 +1,149 @@
+"""The list of sessions: found, put away, deleted and brought back; and the parts of one."""
+
+from datetime import datetime, timedelta
+
+import pytest
+from django.utils import timezone
+
+from lantern.core.session import Settings
+from lantern.server.classes.models import Member, SchoolClass
+from lantern.server.demo.rehearsal import Rehearsal, Student
+from lantern.server.live.actions import start_session
+from lantern.server.live.models import LiveSession, SessionEvent
+from lantern.server.live.retention import KEPT_DELETED, purge_deleted
+
+START = datetime(2026, 11, 16, 10, 5, tzinfo=timezone.get_current_timezone())
+
+
+@pytest.fixture
+def class_8c(odile) -> SchoolClass:
+    made = SchoolClass.objects.create(name="8C", code="HERON5")
+    made.teachers.add(odile)
+    for number, (name, group) in enumerate(
+        [("Fen Okoro", "Port"), ("Bo Tanaka-Lind", "Port"), ("Ines Dahl", "Starboard"), ("Birk Tammela", "Port")]
+    ):
+        Member.objects.create(of_class=made, name=name, sort_name=name, group=group, record_key=f"k{number}")
+    Member.objects.filter(of_class=made).update(created_at=START - timedelta(days=30))
+    return made
+
+
+def ran(odile, knots, of_class=None, *, known="list", at=START, there=3) -> LiveSession:
+    settings = Settings(known=known, mix_options=False)
+    session = start_session(odile, knots, settings, of_class)
+    LiveSession.objects.filter(pk=session.pk).update(created_at=at, opened_at=at)
+    if of_class:
+        people = [Student(one.name, one.person) for one in of_class.members.order_by("pk")[:there]]
+    else:
+        people = [Student("Fen Okoro"), Student("Bo Tanaka-Lind")]
+    Rehearsal(session, people, "seed", round(at.timestamp() * 1000)).run()
+    return LiveSession.objects.get(pk=session.pk)
+
+
+def titles(rows):
+    return [row["title"] for row in rows["rows"]]
+
+
+def test_a_session_is_found_by_title_note_and_class_whatever_the_case(as_odile, odile, knots, class_8c):
+    ran(odile, knots, class_8c)
+    other = ran(odile, knots, known="nickname")
+    as_odile("patch", f"/sessions/{other.pk}", {"title": "ÜBUNG am Steg", "note": "Fog on the pier"}, 204)
+    assert titles(as_odile("get", "/sessions?search=übung")) == ["ÜBUNG am Steg"]
+    assert titles(as_odile("get", "/sessions?search=PIER fog")) == ["ÜBUNG am Steg"]
+    assert titles(as_odile("get", "/sessions?search=8c knots")) == ["Knots that hold"]
+    assert titles(as_odile("get", "/sessions?search=anchor")) == []
+    assert as_odile("get", f"/sessions/{other.pk}/report")["note"] == "Fog on the pier"
+
+
+def test_sessions_are_listed_by_class_set_and_days(as_odile, odile, knots, class_8c):
+    early = ran(odile, knots, class_8c, at=START - timedelta(days=10))
+    late = ran(odile, knots, known="nickname")
+    choices = as_odile("get", "/sessions/choices")
+    assert [(one["name"], one["sessions"]) for one in choices["classes"]] == [("8C", 1)]
+    assert [(one["name"], one["sessions"]) for one in choices["sets"]] == [("Knots that hold", 2)]
+
+    def found(query):
+        return [row["id"] for row in as_odile("get", f"/sessions?{query}")["rows"]]
+
+    assert found(f"of_class={class_8c.pk}") == [early.pk]
+    assert found(f"of_set={knots.pk}") == [late.pk, early.pk]
+    assert found(f"until={early.created_at:%Y-%m-%d}") == [early.pk]
+    assert found(f"since={late.created_at:%Y-%m-%d}") == [late.pk]
+
+
+def test_what_is_archived_stands_apart(as_odile, odile, knots):
+    session = ran(odile, knots, known="nickname")
+    as_odile("patch", f"/sessions/{session.pk}", {"archived": True}, 204)
+    assert titles(as_odile("get", "/sessions")) == []
+    assert titles(as_odile("get", "/sessions?archived=true")) == ["Knots that hold"]
+    assert as_odile("get", "/sessions/choices")["archived"] == 1
+    as_odile("patch", f"/sessions/{session.pk}", {"archived": False}, 204)
+    assert titles(as_odile("get", "/sessions")) == ["Knots that hold"]
+
+
+def test_a_deleted_session_is_nowhere_until_it_is_brought_back(as_odile, as_ravi, odile, knots):
+    session = ran(odile, knots, known="nickname")
+    before = as_odile("get", f"/sessions/{session.pk}/report")
+    as_odile("delete", f"/sessions/{session.pk}", status=204)
+    assert titles(as_odile("get", "/sessions")) == []
+    as_odile("get", f"/sessions/{session.pk}/report", status=404)
+    as_odile("post", f"/live/sessions/{session.pk}/commands", {}, 422)
+    as_ravi("post", f"/sessions/{session.pk}/restore", status=404)
+    as_odile("post", f"/sessions/{session.pk}/restore", status=204)
+    assert as_odile("get", f"/sessions/{session.pk}/report") == before
+
+
+def test_what_was_deleted_is_gone_for_good_after_a_while(odile, knots):
+    kept, gone = (ran(odile, knots, known="nickname") for _ in range(2))
+    now = timezone.now()
+    for session, ago in ((kept, KEPT_DELETED - timedelta(hours=1)), (gone, KEPT_DELETED + timedelta(hours=1))):
+        LiveSession.objects.filter(pk=session.pk).update(deleted_at=now - ago)
+    purge_deleted(now)
+    assert list(LiveSession.objects.values_list("pk", flat=True)) == [kept.pk]
+    assert not SessionEvent.objects.filter(session_id=gone.pk).exists()
+
+
+def test_a_session_that_goes_on_is_neither_deleted_nor_archived(as_odile, session):
+    for method, body in (("delete", None), ("patch", {"archived": True})):
+        reply = as_odile(method, f"/sessions/{session.pk}", body, 409)
+        assert reply["sentence"] == "End the session first: it still goes on."
+
+
+def test_who_of_the_class_was_absent_is_told_j2(as_odile, odile, knots, class_8c):
+    session = ran(odile, knots, class_8c)
+    Member.objects.create(of_class=class_8c, name="Came later", sort_name="Came later")
+    (line,) = as_odile("get", f"/sessions/{session.pk}/report")["report"]["attendance"]
+    assert (line["of_class"], line["took_part"], line["absent"]) == ("8C", 3, ["Birk Tammela"])
+
+
+def test_where_somebody_cannot_be_told_nobody_is_called_absent_j2(as_odile, odile, knots, class_8c):
+    session = ran(odile, knots, class_8c, known="list")
+    session.people.filter(name="Fen Okoro").delete()  # erased
+    lines = as_odile("get", f"/sessions/{session.pk}/report")["report"]["attendance"]
+    assert [(line["of_class"], line["took_part"], line["absent"]) for line in lines] == [("8C", 2, []), ("", 1, [])]
+
+
+def test_a_report_of_a_group_is_of_its_people_alone_j3(as_odile, odile, knots, class_8c):
+    session = ran(odile, knots, class_8c)
+    whole = as_odile("get", f"/sessions/{session.pk}/report")
+    assert whole["parts"]["groups"] == ["Port", "Starboard"]
+    port = as_odile("get", f"/sessions/{session.pk}/report?group=Port")["report"]
+    assert [person["name"] for person in port["people"]] == ["Bo Tanaka-Lind", "Fen Okoro"]
+    assert port["attendance"][0]["absent"] == ["Birk Tammela"]
+    panes = as_odile("get", f"/sessions/{session.pk}/panes?group=Port&by=seconds")["panes"]
+    assert sorted(panes) == sorted(str(person["seat"]) for person in port["people"])
+
+
+def test_a_question_and_a_student_have_pages_that_agree_with_the_report(as_odile, odile, knots, class_8c):
+    session = ran(odile, knots, class_8c)
+    report = as_odile("get", f"/sessions/{session.pk}/report")["report"]
+    for question in report["questions"]:
+        found = as_odile("get", f"/sessions/{session.pk}/questions/{question['item']}")
+        assert found["page"]["report"] == question
+        assert found["shown"]["tally"]["n"] == question["answered"]
+        assert sum(row["answered"] for row in found["page"]["answers"]) == question["answered"]
+    for line in report["people"]:
+        found = as_odile("get", f"/sessions/{session.pk}/students/{line['seat']}")
+        assert found["line"] == line
+        assert sum(one["mark"] or 0 for one in found["answers"]) == pytest.approx(line["score"])
+    as_odile("get", f"/sessions/{session.pk}/questions/nowhere", status=404)
+    as_odile("get", f"/sessions/{session.pk}/students/99", status=404)
