@@ -212,10 +212,12 @@ def test_a_question_is_asked_again_cleared_and_put_right_and_all_of_it_is_told(s
     press(desk, "Take back")
     wait_for(desk, "Round 1 · 1 answer · 0 %")
     press(desk, "Ines Dahl")
+    wait_for(desk, "Right is")
     press(desk, "Erase the name…")
-    press(desk, "Erase the name")
+    click(desk, "//*[@role='dialog']//button[normalize-space(.)='Erase the name']")
     wait_gone(desk, "Ines Dahl")
     wait_for(desk, "Student 1")
+    press(desk, "All of the session")
     click(desk, "//summary[contains(., 'What happened')]")
     told = ("Opened: question 1, round 2.", "Another answer was set as right in question 1.", "The name of Student 1")
     for line in told:

@@ -189,7 +189,8 @@ def test_own_pace_from_the_switches_to_the_results(own_server, browsers):
     ]
     wait_for(bo, "33 % right")
     desk.get(f"{server.url}/sessions")
-    press(desk, "Open again")
+    click(desk, "//button[starts-with(@aria-label, 'More for')]")
+    press(desk, "Open again…")
     press(desk, "Open it again")
     wait_for(desk, "have handed in")
     wait_for(bo, "Your teacher has taken it in")

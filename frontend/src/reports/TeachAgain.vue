@@ -12,7 +12,9 @@ const props = defineProps<{
 }>()
 
 const byId = computed(() => new Map(props.report.questions.map((question) => [question.item, question])))
-const advice = computed(() => new Map(props.teach.questions.map((one) => [one.item, one.advice.sentence])))
+const advice = computed(() => new Map(props.teach.questions.map((one) => [one.item, one.advice])))
+/** Advice in which the wrong answer is named. */
+const NAMING = 'advice_one_mistake'
 const names = computed(() => new Map(props.report.people.map((person) => [person.seat, person.name])))
 const lines = (ids: readonly string[]): QuestionReport[] => ids.map((id) => byId.value.get(id)!)
 const inNoTopic = computed(() => {
@@ -60,7 +62,8 @@ function sortOf(question: QuestionReport): string {
           :key="question.item"
           :session="session"
           :question="question"
-          :advice="advice.get(question.item) ?? ''"
+          :advice="advice.get(question.item)?.sentence ?? ''"
+          :without-wrong="advice.get(question.item)?.code === NAMING"
           :names="names"
         />
       </ol>
@@ -72,6 +75,7 @@ function sortOf(question: QuestionReport): string {
         :session="session"
         :question="question"
         :advice="sortOf(question)"
+        without-wrong
         :names="names"
       />
     </ol>

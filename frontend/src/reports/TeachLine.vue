@@ -10,8 +10,10 @@ import { namesShown } from './useReportView'
 const props = defineProps<{
   session: number
   question: QuestionReport
-  /** The sentence that its figures give. */
+  /** The sentence that its figures give; or, of a question that is not scored, why. */
   advice: string
+  /** The advice says it already, or there is nothing to say. */
+  withoutWrong?: boolean
   /** By seat. */
   names: ReadonlyMap<number, string>
 }>()
@@ -19,6 +21,11 @@ const props = defineProps<{
 const votes = computed(() => {
   const both = props.question.votes
   return both ? `First vote ${percent(both.before)}, second ${percent(both.after)}.` : ''
+})
+const mostWrong = computed(() => {
+  const { common_wrong: wrong, answered } = props.question
+  if (props.withoutWrong || !answered) return ''
+  return wrong ? `${wrong.count} of ${answered} answered ${wrong.text}.` : 'Nobody chose a wrong answer.'
 })
 const whoWasWrong = computed(() => {
   const wrong = props.question.common_wrong
@@ -34,8 +41,9 @@ const whoWasWrong = computed(() => {
         <span class="w-5 shrink-0 font-bold">{{ question.number }}</span>
         <span class="min-w-0 grow">
           <LineText class="block wrap-anywhere" :text="question.title" />
-          <span class="block text-[15px] text-slate"
-            ><LineText :text="advice" /><template v-if="votes"> {{ votes }}</template></span
+          <span class="block text-[15px]"><LineText :text="advice" /></span>
+          <span v-if="mostWrong || votes" class="block text-[15px] text-slate"
+            ><LineText :text="mostWrong" /> {{ votes }}</span
           >
           <span v-if="question.share !== null" class="mt-1.5 block h-1.5 bg-mist"
             ><span class="block h-full bg-lamp" :style="{ width: `${question.share * 100}%` }"

@@ -7,7 +7,7 @@ answered counts 0. What cannot be said is None.
 from collections.abc import Sequence
 from itertools import groupby
 from math import exp, log, sqrt
-from statistics import StatisticsError, correlation, fmean, pstdev, pvariance
+from statistics import fmean
 from typing import NamedTuple
 
 Marks = Sequence[Sequence[float]]
@@ -35,11 +35,11 @@ def cronbach_alpha(marks: Marks) -> float | None:
     """
     if len(marks) < 2 or len(marks[0]) < 2:
         return None
-    total = pvariance([sum(row) for row in marks])
+    total = variance([sum(row) for row in marks])
     if total < LEAST_VARIANCE:
         return None
     items = len(marks[0])
-    within = sum(pvariance(column) for column in zip(*marks, strict=True))
+    within = sum(variance(column) for column in zip(*marks, strict=True))
     return items / (items - 1) * (1 - within / total)
 
 
@@ -62,7 +62,7 @@ def measurement_error(marks: Marks) -> float | None:
     Lord, F. M. and Novick, M. R. (1968). Statistical theories of mental test scores, section 3.8.
     """
     alpha = cronbach_alpha(marks)
-    return None if alpha is None else pstdev([sum(row) for row in marks]) * sqrt(max(0.0, 1 - alpha))
+    return None if alpha is None else sqrt(variance([sum(row) for row in marks])) * sqrt(max(0.0, 1 - alpha))
 
 
 def discriminations(marks: Marks) -> list[float | None]:
@@ -76,12 +76,12 @@ def discriminations(marks: Marks) -> list[float | None]:
 
 def _discrimination(column: Sequence[float], sums: Sequence[float]) -> float | None:
     others = [total - mark for total, mark in zip(sums, column, strict=True)]
-    if len(column) < 2 or min(pvariance(column), pvariance(others)) < LEAST_VARIANCE:
+    product = variance(column) * variance(others)
+    if product < LEAST_VARIANCE**2:
         return None
-    try:
-        return correlation(column, others)
-    except StatisticsError:
-        return None
+    mine, theirs = fmean(column), fmean(others)
+    together = fmean([(a - mine) * (b - theirs) for a, b in zip(column, others, strict=True)])
+    return max(-1.0, min(1.0, together / sqrt(product)))
 
 
 def thirds_of(scores: Sequence[float]) -> list[int]:
@@ -112,13 +112,19 @@ def share_range(share: float, count: int) -> Range | None:
     return Range(max(0.0, middle - reach), min(1.0, middle + reach))
 
 
+def variance(values: Sequence[float]) -> float:
+    """Of these values themselves (divided by n). The library works in fractions, exactly, and thirty times as long."""
+    middle = fmean(values)
+    return fmean([(value - middle) ** 2 for value in values])
+
+
 def mean(values: Sequence[float]) -> float | None:
     return fmean(values) if values else None
 
 
 def spread(values: Sequence[float]) -> float | None:
     """The standard deviation of these values: they are the whole class, not a sample of one."""
-    return pstdev(values) if len(values) > 1 else None
+    return sqrt(variance(values)) if len(values) > 1 else None
 
 
 def score_bars(scores: Sequence[float], top: int) -> list[int]:

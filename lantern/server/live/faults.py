@@ -48,7 +48,7 @@ def fault_of(session_id: int) -> Fault | None:
 
 def set_aside(session_id: int, state: State) -> list[StoodAt]:
     """What the session went on without."""
-    return [_stood_at(state, row) for row in store.rows_after(session_id) if store.is_aside(row)]
+    return [_stood_at(state, row) for row in store.rows_aside(session_id)]
 
 
 def _stood_at(state: State, row: Row) -> StoodAt:

@@ -85,7 +85,8 @@ class SessionEvent(models.Model):
     `role`, `who` and `page` are its actor, `number` says which of the actor's commands led to it. Rows are added and
     never changed, but for `set_aside`: one that can be read no more, and that the session goes on without.
 
-    The constraint's index serves the session too; a second one would cost each answer.
+    The constraint's index serves the session too; a second one would cost each answer. That of what is set aside holds
+    nothing else.
     """
 
     session = models.ForeignKey(LiveSession, on_delete=models.CASCADE, related_name="events", db_index=False)
@@ -102,6 +103,7 @@ class SessionEvent(models.Model):
     class Meta:
         ordering = ("seq",)
         constraints = (models.UniqueConstraint(fields=["session", "seq"], name="one_event_a_number"),)
+        indexes = (models.Index(fields=["session"], condition=models.Q(set_aside=True), name="events_set_aside"),)
 
 
 class Person(models.Model):

@@ -159,6 +159,12 @@ def rows_after(session_id: int, seq: int = 0) -> Iterator[Row]:
         seq = rows[-1][0]
 
 
+def rows_aside(session_id: int) -> list[Row]:
+    """The events that the session goes on without."""
+    rows = SessionEvent.objects.filter(session=session_id, set_aside=True)
+    return list(rows.values_list(*COLUMNS.split(", ")))
+
+
 def is_aside(row: Row) -> bool:
     """Its number is taken, though the session goes on without it."""
     return row[-1]

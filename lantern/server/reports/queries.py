@@ -25,6 +25,7 @@ from lantern.server.live import store
 from lantern.server.live.addresses import confirmed_in
 from lantern.server.live.faults import set_aside
 from lantern.server.live.models import LiveSession
+from lantern.server.reports.kept import state_of
 from lantern.server.reports.schemas import (
     QuestionResult,
     SessionChoice,
@@ -105,7 +106,7 @@ def _choices(rows: QuerySet[LiveSession], key: str, name: str) -> list[SessionCh
 
 def read_results(session: LiveSession) -> tuple[State, Results]:
     """The session with all that its class and its addresses say of its people."""
-    state = store.load(session.pk).state
+    state = state_of(session)
     results = with_confirmed(session, results_of(state, teachers_of(session)))
     return state, with_class(session, replace(results, title=session.title))
 
@@ -194,7 +195,7 @@ def _was_member(member: Member, session: LiveSession) -> bool:
 
 def verdict_in(session: LiveSession, asked: TypedText) -> Verdict:
     """Raises Http404 for a question that is not in the session, BadAnswer for one that is not typed."""
-    state = store.load(session.pk).state
+    state = state_of(session)
     if asked.item not in state.items:
         raise Http404
     return verdict_on(state.item(asked.item), asked.text, asked.part)

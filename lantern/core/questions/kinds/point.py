@@ -168,7 +168,7 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
         given = list(answers)
         spots = sorted((_spot(item, answer) for answer in given), key=lambda spot: (spot.x, spot.y))
         right_first = sorted(item.areas, key=lambda area: not area.right)
-        hits = Counter(answer.area or _area_at(item, right_first, _spot(item, answer)) for answer in given)
+        hits = Counter(_counted_in(item, right_first, answer) for answer in given)
         areas = tuple(
             AreaCount(
                 id=area.id,
@@ -207,6 +207,12 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
         areas = enumerate(tally.areas, start=1)
         rows = [CountRow(f"{index}", area.name, area.count, area.right) for index, area in areas]
         return [*rows, CountRow("–", "outside every area", tally.strays, False if item.scored else None)]
+
+    def gave(self, item: PointItem, answer: PointAnswer, row: CountRow) -> bool:
+        right_first = sorted(item.areas, key=lambda area: not area.right)
+        found = _counted_in(item, right_first, answer)
+        number = next((index for index, area in enumerate(item.areas, start=1) if area.id == found), None)
+        return row.label == ("–" if number is None else f"{number}")
 
     def say(self, row: CountRow) -> str:
         return row.text
@@ -291,6 +297,11 @@ def _is_in(item: PointItem, area: Area, spot: Spot) -> bool:
 def _area_at(item: PointItem, areas: Sequence[Area], spot: Spot) -> str | None:
     """The first of these areas that the spot lies in; None for a stray."""
     return next((area.id for area in areas if _is_in(item, area, spot)), None)
+
+
+def _counted_in(item: PointItem, right_first: Sequence[Area], answer: PointAnswer) -> str | None:
+    """The area that an answer is counted in; None for a stray."""
+    return answer.area or _area_at(item, right_first, _spot(item, answer))
 
 
 def _aspect(item: PointItem) -> float:

@@ -25,5 +25,9 @@ class Migration(migrations.Migration):
             "livesession",
             models.Index(fields=["owner", "deleted_at", "-created_at"], name="live_livese_owner_i_29ae85_idx"),
         ),
+        migrations.AddIndex(
+            "sessionevent",
+            models.Index(condition=models.Q(set_aside=True), fields=["session"], name="events_set_aside"),
+        ),
         migrations.RunPython(fill_search, migrations.RunPython.noop),
     ]
