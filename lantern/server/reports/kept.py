@@ -14,10 +14,10 @@ KEPT = 4
 def state_of(session: LiveSession) -> State:
     """Raises FaultySession."""
     asides = session.events.filter(set_aside=True).count()
-    return _state_at(session.pk, session.seq, asides)
+    return _state_at(session.pk, session.seed, session.seq, asides)
 
 
 @lru_cache(maxsize=KEPT)
-def _state_at(session_id: int, seq: int, asides: int) -> State:
-    """Whatever changes a session is an event, or sets one aside; a state never changes."""
+def _state_at(session_id: int, seed: str, seq: int, asides: int) -> State:
+    """Whatever changes a session is an event, or sets one aside. Its seed is nobody else's."""
     return store.load(session_id).state
