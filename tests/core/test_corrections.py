@@ -4,7 +4,9 @@ import pytest
 
 from lantern.core import errors
 from lantern.core.analysis.of_session import results_of
+from lantern.core.analysis.preview import preview_of
 from lantern.core.analysis.report import report_of
+from lantern.core.analysis.tables import workbook_tables
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.questions.kinds.gap_fill import GapFillAnswer, GapFillItem
 from lantern.core.questions.kinds.numeric_entry import NumericEntryAnswer, NumericEntryItem
@@ -255,3 +257,53 @@ def test_a_correction_reaches_every_round_r7():
     room.do(c.SetKey("q1", ChoiceAnswer(chosen=("C",))))
     (question,) = report_of(results_of(room.state)).questions
     assert (question.share, question.earlier[0].share) == (1, 1)
+
+
+def both_scores(room):
+    return {person.seat: (person.score, person.share) for person in report_of(results_of(room.state)).people}
+
+
+@pytest.mark.parametrize(
+    "command",
+    [
+        c.SetKey("q1", ChoiceAnswer(chosen=("A",))),
+        c.GiveFullMarks("q1"),
+        c.Drop("q1"),
+    ],
+    ids=lambda command: command.do,
+)
+def test_a_correction_is_previewed_as_it_then_is_r8(command):
+    room = asked(choice("B", id="q1"), *(ChoiceAnswer(chosen=(letter,)) for letter in "ABBC"))
+    room.do(c.End())
+    before, state = both_scores(room), room.state
+    preview = preview_of(room.state, command, 7, room.now, "since_joined")
+    assert room.state is state
+    room.do(command)
+    after = both_scores(room)
+    assert {one.seat: (one.after, one.share_after) for one in preview.changes} == {
+        seat: after[seat] for seat in after if after[seat] != before[seat]
+    }
+    assert preview.unchanged == len(after) - len(preview.changes)
+    assert preview.question_after == report_of(results_of(room.state)).questions[0].share
+
+
+def test_a_correction_that_is_refused_is_refused_in_its_preview():
+    room = asked(choice("B", id="q1"), ChoiceAnswer(chosen=("A",)))
+    with pytest.raises(errors.NotPossible):
+        preview_of(room.state, c.CountAsRight("q1", TextEntryAnswer(text="x")), 7, room.now, "since_joined")
+
+
+def test_what_was_put_right_goes_out_with_every_table_r6():
+    room = asked(choice("B", id="q1"), *(ChoiceAnswer(chosen=(letter,)) for letter in "AB"))
+    room.do(c.End())
+    assert [table.title for table in workbook_tables(results_of(room.state))][-1] == "Answers"
+    room.do(c.SetKey("q1", ChoiceAnswer(chosen=("A",))))
+    room.do(c.GiveMark("q1", 2, 0.5))
+    *_, answers, corrected = workbook_tables(results_of(room.state, {7: "Odile Brandt"}))
+    assert corrected.title == "Put right"
+    assert [(row[0], row[2], row[4]) for row in corrected.rows] == [
+        (1, "“Knot A” is right", "Odile Brandt"),
+        (1, "Marks given by hand: 1", None),
+    ]
+    assert answers.columns[-1] == "What was put right"
+    assert {row[-1] for row in answers.rows} == {"“Knot A” is right"}

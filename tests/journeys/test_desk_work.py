@@ -206,6 +206,7 @@ def test_a_question_is_asked_again_cleared_and_put_right_and_all_of_it_is_told(s
     wait_for(desk, "Other rounds; round 2 counts")
     wait_for(desk, "Round 1 · 1 answer · 0 %")
     click(desk, "//p[contains(., 'Something else is right')]//button[normalize-space(.)='A']")
+    press(desk, "Put it right")
     wait_for(desk, "“Mark A” is right")
     wait_for(desk, "Sunniva Toll")
     wait_for(desk, "Round 1 · 1 answer · 100 %")

@@ -263,6 +263,8 @@ def test_a_mark_is_tried_explained_and_put_right(server, teacher, browsers):
     click(desk, "//button[@aria-label='Why bowline knot does not count']")
     wait_for(desk, "Not among the accepted answers.")
     press(desk, "Count it")
+    wait_for(desk, "It changes the score of 1 student.")
+    press(desk, "Put it right")
     wait_for(desk, "“bowline knot” counts")
     wait_for(desk, "100 %")
     press(desk, "Take back")

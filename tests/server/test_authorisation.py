@@ -168,6 +168,7 @@ MAY = {
     "POST /api/trial/{set_id}": OWNER,
     "POST /api/trial/{set_id}/reading": OWNER,
     "POST /api/sessions/{session_id}/would-count": OWNER,
+    "POST /api/sessions/{session_id}/preview": OWNER,
     "GET /api/sessions": TEACHERS,
     "GET /api/sessions/choices": TEACHERS,
     "GET /api/sessions/{session_id}/report": OWNER,
@@ -303,6 +304,7 @@ class School:
             "POST /api/trial/{set_id}": {"item": "q1"},
             "POST /api/trial/{set_id}/reading": {"item": "q1", "answer": {"kind": "choice", "chosen": ["B"]}},
             "POST /api/sessions/{session_id}/would-count": {"item": "q1", "text": "x"},
+            "POST /api/sessions/{session_id}/preview": {"command": {"do": "drop", "item": "q1"}},
             "POST /api/live/sessions/{session_id}/fault": {"seq": 1},
             "PATCH /api/sessions/{session_id}": {"title": "x"},
         }

@@ -79,6 +79,7 @@ def test_every_figure_and_every_name_is_as_it_was(school, number):
         was.pop("keys")
     report = in_words(report)
     report["reliability"] = report["reliability"]["alpha"]  # told with its range and its error now
+    assert report["reliability"] == pytest.approx(before["report"].pop("reliability"))
     assert known(before["report"], report) == without(before["report"])
     assert [[str(cell) for cell in row][:11] for row in raw_table(results_of(loaded.state)).rows] == before["raw"]
     desk = desk_view(loaded.state, loaded.code, ()).model_dump(mode="json")

@@ -71,6 +71,15 @@ def test_what_happened_is_told_and_taken_out(as_odile, finished):
     assert table[-1].endswith("The session ended.,Odile Brandt")
 
 
+def test_a_correction_is_previewed_and_changes_nothing_r8(as_odile, finished):
+    before = as_odile("get", f"/sessions/{finished.pk}/report")
+    preview = as_odile("post", f"/sessions/{finished.pk}/preview", {"command": {"do": "drop", "item": "q1"}})
+    assert len(preview["changes"]) + preview["unchanged"] == before["report"]["took_part"]
+    assert {one["name"] for one in preview["changes"]} <= set(NAMES)
+    assert as_odile("get", f"/sessions/{finished.pk}/report") == before
+    as_odile("post", f"/sessions/{finished.pk}/preview", {"command": {"do": "end"}}, 422)
+
+
 @pytest.mark.parametrize("path", ["report", "workbook.xlsx", "answers.csv", "happened", "happened.csv"])
 def test_results_are_the_teachers_alone(as_ravi, nobody, finished, path):
     as_ravi("get", f"/sessions/{finished.pk}/{path}", status=404)

@@ -2035,6 +2035,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Correction
+         * @description Whom a correction would change; nothing is changed by it.
+         */
+        post: operations["lantern_server_reports_router_preview_correction"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/would-count": {
         parameters: {
             query?: never;
@@ -10931,7 +10951,8 @@ export interface components {
         };
         /**
          * Corrected
-         * @description What was put right, for which answer or word, by whom and when; `by` is empty where nobody is known.
+         * @description What was put right, for which answer or word, by whom and when, and in a sentence; `by` is empty where nobody is
+         *     known.
          */
         Corrected: {
             /**
@@ -10941,6 +10962,7 @@ export interface components {
             what: "counts" | "apart" | "joined" | "key" | "full_marks" | "dropped";
             /** Text */
             text: string;
+            sentence: components["schemas"]["Message"];
             /** At */
             at: number;
             /** By */
@@ -11433,6 +11455,53 @@ export interface components {
             before: number | null;
             /** After */
             after: number | null;
+        };
+        /**
+         * Preview
+         * @description `changes` are those whose score or share changes, the largest first; `unchanged` is how many others there are.
+         *     Shares are means, 0..1: of the class, and of the question, where the correction is of one.
+         */
+        Preview: {
+            /** Changes */
+            changes: components["schemas"]["ScoreChange"][];
+            /** Unchanged */
+            unchanged: number;
+            /** Class Before */
+            class_before: number | null;
+            /** Class After */
+            class_after: number | null;
+            /** Question Before */
+            question_before: number | null;
+            /** Question After */
+            question_after: number | null;
+        };
+        /**
+         * ScoreChange
+         * @description One student's score, before and after; `share` is None for who is in no mean.
+         */
+        ScoreChange: {
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+            /** Before */
+            before: number;
+            /** After */
+            after: number;
+            /** Out Of */
+            out_of: number;
+            /** Share Before */
+            share_before: number | null;
+            /** Share After */
+            share_after: number | null;
+        };
+        /**
+         * Proposed
+         * @description A correction that is looked at before it is made.
+         */
+        Proposed: {
+            /** Command */
+            command: components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"];
         };
         /**
          * TypedText
@@ -14784,6 +14853,34 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StudentReport"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_router_preview_correction: {
+        parameters: {
+            query?: {
+                counting?: "since_joined" | "everything";
+            };
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Proposed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preview"];
                 };
             };
         };

@@ -9,7 +9,7 @@ import UiButton from '@/ui/UiButton.vue'
 import { useCorrections } from './useCorrections'
 
 const props = defineProps<{ question: QuestionReport; count: QuestionReport['counts'][number] }>()
-const { session, busy, command } = useCorrections()
+const { session, busy, propose } = useCorrections()
 const named = computed(() => `${props.count.label} ${props.count.text}`.trim())
 const verdict = ref<Verdict | null>(null)
 const failure = ref('')
@@ -31,7 +31,7 @@ async function toggle(): Promise<void> {
 
 async function countIt(): Promise<void> {
   const { answer, part } = verdict.value!
-  await command({ do: 'count_as_right', item: props.question.item, answer: answer!, part })
+  await propose({ do: 'count_as_right', item: props.question.item, answer: answer!, part })
   verdict.value = null
 }
 </script>

@@ -6,31 +6,22 @@ import type { QuestionReport, StudentAnswer } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import { useCorrections } from './useCorrections'
 
-type Corrected = QuestionReport['corrected'][number]
-
 const props = defineProps<{ question: QuestionReport }>()
-const { busy, command } = useCorrections()
+const { busy, command, propose } = useCorrections()
 
-const SAYINGS: Record<Corrected['what'], (text: string) => string> = {
-  counts: (text) => `“${text}” counts`,
-  apart: (text) => `“${text}” is counted apart`,
-  joined: (text) => `“${text}” is counted as another word`,
-  key: (text) => `“${text}” is right`,
-  full_marks: () => 'Everybody has a full mark',
-  dropped: () => 'It is in no score',
-}
 const done = computed(() =>
   props.question.corrected.map((one, index, all) => ({
-    text: SAYINGS[one.what](one.text),
+    text: one.sentence.sentence,
     when: [momentOf(one.at), one.by].filter(Boolean).join(', '),
     isLast: index === all.length - 1,
   })),
 )
-const is = (what: Corrected['what']): boolean => props.question.corrected.some((one) => one.what === what)
+const is = (what: QuestionReport['corrected'][number]['what']): boolean =>
+  props.question.corrected.some((one) => one.what === what)
 const isScored = computed(() => props.question.scored && !is('dropped'))
 const item = computed(() => props.question.item)
 const step = 'min-h-6 text-sm font-bold text-tide hover:underline disabled:text-slate'
-const setKey = (answer: StudentAnswer): Promise<void> => command({ do: 'set_key', item: item.value, answer })
+const setKey = (answer: StudentAnswer): Promise<void> => propose({ do: 'set_key', item: item.value, answer })
 </script>
 
 <template>
@@ -64,11 +55,11 @@ const setKey = (answer: StudentAnswer): Promise<void> => command({ do: 'set_key'
         type="button"
         :class="step"
         :disabled="busy"
-        @click="command({ do: 'give_full_marks', item })"
+        @click="propose({ do: 'give_full_marks', item })"
       >
         Full marks for all
       </button>
-      <button type="button" :class="step" :disabled="busy" @click="command({ do: 'drop', item })">
+      <button type="button" :class="step" :disabled="busy" @click="propose({ do: 'drop', item })">
         Leave it out of the scores
       </button>
     </p>

@@ -12,6 +12,7 @@ import { viewsOf } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
 import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
+import CorrectionPreview from './CorrectionPreview.vue'
 import PageSteps from './PageSteps.vue'
 import QuestionAnswers from './QuestionAnswers.vue'
 import QuestionCounts from './QuestionCounts.vue'
@@ -124,6 +125,7 @@ const telling = computed(() => {
         </div>
         <QuestionAnswers :session="session" :page="page" />
       </div>
+      <CorrectionPreview />
     </template>
   </div>
 </template>

@@ -10,6 +10,7 @@ import UiButton from '@/ui/UiButton.vue'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
 import { button, menuPanel } from '@/ui/recipes'
+import CorrectionPreview from './CorrectionPreview.vue'
 import FrozenSet from './FrozenSet.vue'
 import ReliabilityNote from './ReliabilityNote.vue'
 import SessionFigures from './SessionFigures.vue'
@@ -154,6 +155,7 @@ async function removeIt(): Promise<void> {
         </div>
       </template>
       <SessionHappened :session="id" :set-aside="session.set_aside" />
+      <CorrectionPreview />
       <FrozenSet v-if="showsSet" :set="session.set!" :version="session.version!" @close="showsSet = false" />
     </template>
   </div>

@@ -2,8 +2,16 @@ import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
 import { api } from '@/api/http'
-import type { DeskCommand, QuestionReport, Reliability, SessionReport } from '@/api/types'
+import type {
+  Correcting,
+  DeskCommand,
+  Preview,
+  QuestionReport,
+  Reliability,
+  SessionReport,
+} from '@/api/types'
 import QuestionCounts from './QuestionCounts.vue'
+import CorrectionPreview from './CorrectionPreview.vue'
 import ReliabilityNote from './ReliabilityNote.vue'
 import SessionFigures from './SessionFigures.vue'
 import TeachAgain from './TeachAgain.vue'
@@ -34,6 +42,7 @@ function counts(more: Partial<QuestionReport>) {
     session: 7,
     busy: ref(false),
     command: (what: DeskCommand) => Promise.resolve(void sent.push(what)),
+    propose: (what: DeskCommand) => Promise.resolve(void sent.push(what)),
   }
   const view = mount(QuestionCounts, {
     props: { question: about(more) },
@@ -84,7 +93,15 @@ describe('a question’s counts', () => {
   it('show what was forgiven and put right, and take it back', async () => {
     const { view, sent } = counts({
       forgiven: [{ sentence: 'seccond → second, a slip forgiven', count: 2 }],
-      corrected: [{ what: 'counts', text: 'bowlin', at: Date.UTC(2026, 10, 26, 10, 5), by: 'Odile Brandt' }],
+      corrected: [
+        {
+          what: 'counts',
+          text: 'bowlin',
+          sentence: said('“bowlin” counts'),
+          at: Date.UTC(2026, 10, 26, 10, 5),
+          by: 'Odile Brandt',
+        },
+      ],
     })
     expect(view.text()).toContain('a slip forgiven (2 answers)')
     expect(view.text()).toMatch(/“bowlin” counts.*26 Nov.*Odile Brandt/)
@@ -115,7 +132,9 @@ describe('a question’s counts', () => {
       { do: 'give_full_marks', item: 'q1' },
       { do: 'drop', item: 'q1' },
     ])
-    const corrected = [{ what: 'dropped' as const, text: '', at: 0, by: '' }]
+    const corrected = [
+      { what: 'dropped' as const, text: '', sentence: said('It is in no score'), at: 0, by: '' },
+    ]
     expect(counts({ corrected }).view.findAll('button')).toHaveLength(1)
   })
 
@@ -245,5 +264,49 @@ describe('what to teach again', () => {
     namesShown.value = false
     expect(list({ common_wrong: { text: 'A “red”', count: 1, by: [2] } }).text()).not.toContain('Fen')
     namesShown.value = true
+  })
+})
+
+describe('a correction', () => {
+  const preview: Preview = {
+    changes: [
+      { seat: 2, name: 'Fen Okoro', before: 3, after: 4, out_of: 10, share_before: 0.3, share_after: 0.4 },
+    ],
+    unchanged: 26,
+    class_before: 0.6,
+    class_after: 0.61,
+    question_before: 0.3,
+    question_after: 0.34,
+  }
+  const dialog = (more: Partial<Preview>) => {
+    const sent: DeskCommand[] = []
+    const command: Correcting = { do: 'drop', item: 'q1' }
+    const corrections = {
+      session: 7,
+      busy: ref(false),
+      proposal: ref({ command, preview: { ...preview, ...more } }),
+      command: (what: DeskCommand) => Promise.resolve(void sent.push(what)),
+    }
+    const view = mount(CorrectionPreview, {
+      global: {
+        provide: { [CORRECTIONS as symbol]: corrections },
+        stubs: { UiDialog: { template: '<div><slot /></div>' } },
+      },
+    })
+    return { view, sent, corrections }
+  }
+
+  it('says whom it changes before it is made, and then is made', async () => {
+    const { view, sent, corrections } = dialog({})
+    expect(view.text()).toContain('It changes the score of 1 student. 26 students stay as they are.')
+    expect(view.text()).toContain('This question: 30 % right before, 34 % right after.')
+    expect(view.find('tbody').text()).toMatch(/Fen Okoro\s*3\s*→\s*4 of 10/)
+    await view.find('button').trigger('click')
+    expect(sent).toEqual([{ do: 'drop', item: 'q1' }])
+    expect(corrections.proposal.value).toBeNull()
+  })
+
+  it('says so where it changes nobody', () => {
+    expect(dialog({ changes: [], unchanged: 27 }).view.text()).toContain('It changes nobody’s score.')
   })
 })

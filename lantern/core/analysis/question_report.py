@@ -6,7 +6,7 @@ from statistics import median
 from typing import Any
 
 from lantern.core.analysis.measures import mean
-from lantern.core.analysis.results import Asked, Response
+from lantern.core.analysis.results import Asked, PutRight, Response
 from lantern.core.messages import Message, said
 from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.companions import CorrectedWhat
@@ -70,10 +70,12 @@ class PossibleKey(Value):
 
 
 class Corrected(Value):
-    """What was put right, for which answer or word, by whom and when; `by` is empty where nobody is known."""
+    """What was put right, for which answer or word, by whom and when, and in a sentence; `by` is empty where nobody is
+    known."""
 
     what: CorrectedWhat
     text: str
+    sentence: Message
     at: Milliseconds
     by: str
 
@@ -162,11 +164,32 @@ def question_report(ask: Asked, earlier: Sequence[Asked], discrimination: float 
         note=_note(ask),
         keys=tuple(PossibleKey(answer=key, name=kind.short_text(item, key)) for key in kind.possible_keys(item)),
         forgiven=forgiven,
-        corrected=tuple(Corrected(what=one.what, text=one.text, at=one.at, by=one.by) for one in ask.corrections),
+        corrected=tuple(_corrected(one) for one in ask.corrections),
         by_hand=ask.by_hand,
         round=ask.round,
         earlier=tuple(_round(one) for one in earlier),
     )
+
+
+def _corrected(one: PutRight) -> Corrected:
+    return Corrected(what=one.what, text=one.text, sentence=corrected_as(one.what, one.text), at=one.at, by=one.by)
+
+
+def corrected_as(what: CorrectedWhat, text: str) -> Message:
+    """A correction in a sentence."""
+    match what:
+        case "counts":
+            return said("corrected_counts", "“{text}” counts", text=text)
+        case "apart":
+            return said("corrected_apart", "“{text}” is counted apart", text=text)
+        case "joined":
+            return said("corrected_joined", "“{text}” is counted as another word", text=text)
+        case "key":
+            return said("corrected_key", "“{text}” is right", text=text)
+        case "full_marks":
+            return said("corrected_full_marks", "Everybody has a full mark")
+        case "dropped":
+            return said("corrected_dropped", "It is in no score")
 
 
 def median_took(responses: Sequence[Response]) -> Milliseconds | None:

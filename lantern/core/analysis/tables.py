@@ -3,12 +3,14 @@
 from collections.abc import Iterator
 from datetime import UTC, datetime
 
+from lantern.core.analysis.question_report import corrected_as
 from lantern.core.analysis.report import Counting, PersonReport, Report, report_of
-from lantern.core.analysis.results import Results
+from lantern.core.analysis.results import Asked, Results
 from lantern.core.formats.table import Cell, Table
 from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import ASKED_ALOUD, title_of
+from lantern.core.values import Milliseconds
 
 QUESTION = said("heading_question", "Question")
 QUESTION_TEXT = said("heading_question_text", "Question text")
@@ -16,12 +18,14 @@ NAME = said("heading_name", "Name")
 RECORD_ID = said("heading_record_id", "Record ID")
 CONFIRMED = said("heading_confirmed", "Address confirmed")
 POINTS = said("heading_points", "Points")
+SEAT = said("heading_seat", "Seat")
+CORRECTED = said("heading_corrected", "What was put right")
 MEAN_MARKS = said("heading_mean_marks", "Mean mark of those who answered")
 RAW_HEADINGS = (
     QUESTION,
     QUESTION_TEXT,
     said("heading_kind", "Kind"),
-    said("heading_seat", "Seat"),
+    SEAT,
     NAME,
     said("heading_answer", "Answer"),
     said("heading_forgiven", "Forgiven"),
@@ -35,9 +39,11 @@ RAW_HEADINGS = (
 
 
 def workbook_tables(results: Results, counting: Counting = "since_joined") -> list[Table]:
-    """The class grid, each question's counts and measures, and every answer raw."""
+    """The class grid, each question's counts and measures, every answer raw; what was corrected, if anything was."""
     report = report_of(results, counting)
-    return [grid_table(report), counts_table(report), measures_table(report), raw_table(results)]
+    corrected = corrections_table(report)
+    tables = [grid_table(report), counts_table(report), measures_table(report), raw_table(results)]
+    return [*tables, corrected] if corrected.rows else tables
 
 
 def grid_table(report: Report) -> Table:
@@ -125,15 +131,48 @@ def measures_table(report: Report) -> Table:
     return Table(said("sheet_measures", "Measures"), headings, rows)
 
 
+def corrections_table(report: Report) -> Table:
+    """What was put right after it was asked: what, when, by whom."""
+    headings = (
+        QUESTION,
+        QUESTION_TEXT,
+        CORRECTED,
+        said("heading_corrected_at", "When (UTC)"),
+        said("heading_by", "By"),
+    )
+    rows: list[tuple[Cell, ...]] = []
+    for q in report.questions:
+        rows += [(q.number, q.title, one.sentence.sentence, _moment(one.at), one.by) for one in q.corrected]
+        if q.by_hand:
+            rows.append((q.number, q.title, _by_hand(q.by_hand).sentence, None, None))
+    return Table(said("sheet_corrections", "Put right"), headings, rows)
+
+
+def _by_hand(count: int) -> Message:
+    return said("marks_by_hand", "Marks given by hand: {count}", count=count)
+
+
+def _moment(at: Milliseconds) -> str:
+    return datetime.fromtimestamp(at / 1000, UTC).isoformat(timespec="milliseconds")
+
+
 def raw_table(results: Results) -> Table:
-    """Where somebody gave a record ID it stands at the end: a column more changes none before it."""
+    """Record IDs and what was put right stand at the end, where there are any: a column more changes none before it."""
     ids = {person.number: person.record_id for person in results.people}
-    rows = list(_raw_rows(results))
-    if not any(ids.values()):
-        return Table(said("sheet_answers", "Answers"), RAW_HEADINGS, rows)
-    seat = [heading.code for heading in RAW_HEADINGS].index("heading_seat")
-    with_ids = [(*row, ids[int(row[seat] or 0)]) for row in rows]
-    return Table(said("sheet_answers", "Answers"), (*RAW_HEADINGS, RECORD_ID), with_ids)
+    corrected = {ask.number: _corrections_of(ask) for ask in results.standing if ask.corrections}
+    rows, headings = list(_raw_rows(results)), list(RAW_HEADINGS)
+    if any(ids.values()):
+        seat = RAW_HEADINGS.index(SEAT)
+        rows = [(*row, ids[int(row[seat] or 0)]) for row in rows]
+        headings.append(RECORD_ID)
+    if corrected:
+        rows = [(*row, corrected.get(int(row[0] or 0))) for row in rows]
+        headings.append(CORRECTED)
+    return Table(said("sheet_answers", "Answers"), headings, rows)
+
+
+def _corrections_of(ask: Asked) -> str:
+    return "; ".join(corrected_as(one.what, one.text).sentence for one in ask.corrections)
 
 
 def _raw_rows(results: Results) -> Iterator[tuple[Cell, ...]]:
@@ -153,7 +192,7 @@ def _raw_rows(results: Results) -> Iterator[tuple[Cell, ...]]:
                 r.mark,
                 r.points,
                 round(r.took / 1000, 1),
-                datetime.fromtimestamp(r.at / 1000, UTC).isoformat(timespec="milliseconds"),
+                _moment(r.at),
                 ask.round,
                 "yes" if ask.stands else "no",
             )

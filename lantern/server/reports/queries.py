@@ -11,6 +11,7 @@ from lantern.core.analysis.narrowed import Only, narrowed, parts_of
 from lantern.core.analysis.of_session import results_of, shown_result
 from lantern.core.analysis.one_question import question_page
 from lantern.core.analysis.one_student import StudentReport, student_report
+from lantern.core.analysis.preview import Preview, preview_of
 from lantern.core.analysis.report import Counting, PanesBy, panes_by, report_of
 from lantern.core.analysis.results import Absent, Results
 from lantern.core.analysis.teaching import teach_again
@@ -23,10 +24,12 @@ from lantern.server.classes.models import Member
 from lantern.server.classes.queries import own_class
 from lantern.server.live import store
 from lantern.server.live.addresses import confirmed_in
+from lantern.server.live.clock import now_ms
 from lantern.server.live.faults import set_aside
 from lantern.server.live.models import LiveSession
 from lantern.server.reports.kept import state_of
 from lantern.server.reports.schemas import (
+    Proposed,
     QuestionResult,
     SessionChoice,
     SessionChoices,
@@ -153,6 +156,11 @@ def student_result(session: LiveSession, seat: int, counting: Counting) -> Stude
     if found is None:
         raise Http404
     return found
+
+
+def preview(teacher: Teacher, session: LiveSession, proposed: Proposed, counting: Counting) -> Preview:
+    """Raises what the correction itself would raise."""
+    return preview_of(state_of(session), proposed.command, teacher.pk, now_ms(), counting)
 
 
 def with_confirmed(session: LiveSession, results: Results) -> Results:

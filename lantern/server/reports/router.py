@@ -5,6 +5,7 @@ from ninja import Query, Router, Status
 from lantern.core.analysis.happened import Happening, happenings_table
 from lantern.core.analysis.narrowed import Only
 from lantern.core.analysis.one_student import StudentReport
+from lantern.core.analysis.preview import Preview
 from lantern.core.analysis.report import Counting, PanesBy
 from lantern.core.analysis.tables import raw_table, workbook_tables
 from lantern.core.formats.csv import write_csv
@@ -18,6 +19,7 @@ from lantern.server.live.models import LiveSession
 from lantern.server.live.queries import own_session
 from lantern.server.reports import actions, queries
 from lantern.server.reports.schemas import (
+    Proposed,
     QuestionResult,
     SessionChanges,
     SessionChoices,
@@ -88,6 +90,14 @@ def read_student(
     request: TeacherRequest, session_id: int, seat: int, counting: Counting = "since_joined"
 ) -> StudentReport:
     return queries.student_result(own_session(request.auth, session_id), seat, counting)
+
+
+@router.post("/{session_id}/preview", response=Preview)
+def preview_correction(
+    request: TeacherRequest, session_id: int, proposed: Proposed, counting: Counting = "since_joined"
+) -> Preview:
+    """Whom a correction would change; nothing is changed by it."""
+    return queries.preview(request.auth, own_session(request.auth, session_id), proposed, counting)
 
 
 @router.post("/{session_id}/would-count", response=Verdict)

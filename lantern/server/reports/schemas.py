@@ -5,6 +5,7 @@ from pydantic import Field
 
 from lantern.core.analysis.narrowed import ReportParts
 from lantern.core.analysis.one_question import QuestionPage
+from lantern.core.analysis.preview import Correcting
 from lantern.core.analysis.report import Pane, Report
 from lantern.core.analysis.teaching import TeachAgain
 from lantern.core.questions.content import Title
@@ -110,6 +111,12 @@ class QuestionResult(Value):
     title: str
     page: QuestionPage
     shown: Shown
+
+
+class Proposed(Value):
+    """A correction that is looked at before it is made."""
+
+    command: Correcting
 
 
 class TypedText(Value):
