@@ -80,7 +80,9 @@ def an_example(command: type, room):
         c.KeepApart: lambda: c.KeepApart(item, "waves"),
         c.GiveFullMarks: lambda: c.GiveFullMarks(item),
         c.Drop: lambda: c.Drop(item),
-        c.GiveMark: lambda: c.GiveMark(item, 1, 0.5),
+        c.GiveMark: lambda: c.GiveMark(item, (1,), 0.5),
+        c.SetRubric: lambda: c.SetRubric(item, ()),
+        c.Comment: lambda: c.Comment(item, 1, "Look again."),
         c.TakeBack: lambda: c.TakeBack(item),
         c.Erase: lambda: c.Erase(1),
         c.MarkAnew: c.MarkAnew,
@@ -149,6 +151,7 @@ OVER = (
         c.GiveFullMarks: "FullMarksGiven",
         c.Drop: "Dropped",
         c.GiveMark: "MarkGiven",
+        c.Comment: "Commented",
     }
 )
 NOW = {c.AskNow: "ItemAdded Opened"}
@@ -250,6 +253,7 @@ AT_OWN_PACE = {
         c.GiveFullMarks: "FullMarksGiven",
         c.Drop: "Dropped",
         c.GiveMark: "MarkGiven",
+        c.Comment: "Commented",
         c.OpenFeedback: "FeedbackOpened",
         c.OpenAgain: "OpenedAgain",
     },

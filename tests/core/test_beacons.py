@@ -264,7 +264,7 @@ def test_what_is_corrected_or_asked_again_changes_marks_and_nothing_that_was_pla
     room.advance(2)
     before = room.state.board, room.state.hands
     room.do(c.SetKey("q0", ChoiceAnswer(chosen=("C",))))
-    room.do(c.GiveMark("q0", 1, 0.25))
+    room.do(c.GiveMark("q0", (1,), 0.25))
     room.do(c.AskAgain(room.state.step))
     room.answer(1, "C")
     room.advance(2)

@@ -189,14 +189,14 @@ def test_a_dropped_question_is_in_no_score_no_points_and_no_mean_r4():
 
 def test_a_mark_by_hand_goes_before_all_others_and_can_be_taken_away_r5():
     room = ended("C", None)
-    room.do(c.GiveMark("q1", 1, 0.5))
-    room.do(c.GiveMark("q1", 2, 1.0))
+    room.do(c.GiveMark("q1", (1,), 0.5))
+    room.do(c.GiveMark("q1", (2,), 1.0))
     assert scores(room) == [0.5, 1]
     assert report_of(results_of(room.state)).questions[0].by_hand == 2
     room.do(c.GiveFullMarks("q1"))
     assert scores(room) == [0.5, 1]
     for seat in (1, 2):
-        room.do(c.GiveMark("q1", seat, None))
+        room.do(c.GiveMark("q1", (seat,), None))
     room.do(c.TakeBack("q1"))
     assert scores(room) == [0, 0]
 
@@ -207,7 +207,7 @@ def test_a_mark_by_hand_stays_through_a_new_key_and_an_answer_after_it_r5():
     room.answer(1, "C")
     room.do(c.Close(room.state.step))
     for seat in (1, 2):
-        room.do(c.GiveMark("q1", seat, 0.25))
+        room.do(c.GiveMark("q1", (seat,), 0.25))
     room.do(c.Reopen(room.state.step))
     room.answer(2, "B")
     room.do(c.Close(room.state.step))
@@ -219,7 +219,7 @@ def test_nought_is_a_mark_by_hand_too_r5():
     room = ended("B", None)
     room.do(c.GiveFullMarks("q1"))
     for seat in (1, 2):
-        room.do(c.GiveMark("q1", seat, 0.0))
+        room.do(c.GiveMark("q1", (seat,), 0.0))
     assert scores(room) == [0, 0]
     assert marks(room, "q1") == [0]
 
@@ -227,7 +227,7 @@ def test_nought_is_a_mark_by_hand_too_r5():
 def test_an_opinion_takes_no_marks():
     room = a_session(a_set(opinion(id="q1")), "Fen")
     room.advance(2)
-    for command in (c.GiveFullMarks("q1"), c.GiveMark("q1", 1, 1.0)):
+    for command in (c.GiveFullMarks("q1"), c.GiveMark("q1", (1,), 1.0)):
         with pytest.raises(errors.NotPossible):
             room.do(command)
 
@@ -298,7 +298,7 @@ def test_what_was_put_right_goes_out_with_every_table_r6():
     room.do(c.End())
     assert [table.title for table in workbook_tables(results_of(room.state))][-1] == "Answers"
     room.do(c.SetKey("q1", ChoiceAnswer(chosen=("A",))))
-    room.do(c.GiveMark("q1", 2, 0.5))
+    room.do(c.GiveMark("q1", (2,), 0.5))
     *_, answers, corrected = workbook_tables(results_of(room.state, {7: "Odile Brandt"}))
     assert corrected.title == "Put right"
     assert [(row[0], row[2], row[4]) for row in corrected.rows] == [

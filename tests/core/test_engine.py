@@ -354,7 +354,7 @@ def _take(room, step):
         case (("drop" | "full" | "untake") as what, index):
             room.do({"drop": c.Drop, "full": c.GiveFullMarks, "untake": c.TakeBack}[what](state.ids[index]))
         case ("mark", index, seat, mark):
-            room.do(c.GiveMark(state.ids[index], seat, mark))
+            room.do(c.GiveMark(state.ids[index], (seat,), mark))
         case ("wait", ms):
             room.now += ms
 

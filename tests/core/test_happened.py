@@ -62,8 +62,8 @@ def test_what_was_put_right_and_cleared_is_told():
     for command in (
         c.SetKey("q1", ChoiceAnswer(chosen=("C",))),
         c.TakeBack("q1"),
-        c.GiveMark("q1", 1, 0.5),
-        c.GiveMark("q1", 1, None),
+        c.GiveMark("q1", (1,), 0.5),
+        c.GiveMark("q1", (1,), None),
         c.GiveFullMarks("q1"),
         c.Drop("q1"),
         c.ClearAnswers(room.state.step, "all"),

@@ -169,6 +169,7 @@ MAY = {
     "POST /api/trial/{set_id}/reading": OWNER,
     "POST /api/sessions/{session_id}/would-count": OWNER,
     "POST /api/sessions/{session_id}/preview": OWNER,
+    "GET /api/sessions/{session_id}/marking": OWNER,
     "GET /api/sessions": TEACHERS,
     "GET /api/sessions/choices": TEACHERS,
     "GET /api/sessions/{session_id}/report": OWNER,

@@ -2035,6 +2035,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/marking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Marking
+         * @description What is marked by hand.
+         */
+        get: operations["lantern_server_reports_router_read_marking"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/preview": {
         parameters: {
             query?: never;
@@ -3702,7 +3722,8 @@ export interface components {
         };
         /**
          * OpenResponseItem
-         * @description `longest` is how many characters an answer may have.
+         * @description `longest` is how many characters an answer may have. `by_hand`: its teacher marks the answers afterwards, by the
+         *     lines of `rubric` where there are any.
          */
         OpenResponseItem: {
             /** Id */
@@ -3776,6 +3797,16 @@ export interface components {
              * @default 500
              */
             longest?: number;
+            /**
+             * By Hand
+             * @default false
+             */
+            by_hand?: boolean;
+            /**
+             * Rubric
+             * @default []
+             */
+            rubric?: components["schemas"]["RubricLine"][];
         };
         /**
          * Option
@@ -4313,6 +4344,19 @@ export interface components {
             width: number;
             /** Height */
             height: number;
+        };
+        /**
+         * RubricLine
+         * @description What an answer that is marked by hand is looked at for, and the points it gives.
+         */
+        RubricLine: {
+            /** Text */
+            text: string;
+            /**
+             * Points
+             * @default 1
+             */
+            points?: number;
         };
         /**
          * SetDocument
@@ -9021,6 +9065,23 @@ export interface components {
             do: "collect";
         };
         /**
+         * Comment
+         * @description What the teacher says to somebody of their answer; empty takes it away again.
+         */
+        Comment: {
+            /** Item */
+            item: string;
+            /** Seat */
+            seat: number;
+            /** Text */
+            text: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "comment";
+        };
+        /**
          * CountAsRight
          * @description One more answer is right. `part` names what of it, as a remark does, where an answer has several parts.
          */
@@ -9104,15 +9165,21 @@ export interface components {
         };
         /**
          * GiveMark
-         * @description A mark by hand; None takes it away again.
+         * @description A mark by hand, for the answers of all these seats; None takes it away again. `lines` are those of the rubric
+         *     that were met, from 0.
          */
         GiveMark: {
             /** Item */
             item: string;
-            /** Seat */
-            seat: number;
+            /** Seats */
+            seats: number[];
             /** Mark */
             mark: number | null;
+            /**
+             * Lines
+             * @default []
+             */
+            lines?: number[];
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -9550,6 +9617,21 @@ export interface components {
             do: "set_key";
         };
         /**
+         * SetRubric
+         * @description Its answers are marked by hand, by these lines.
+         */
+        SetRubric: {
+            /** Item */
+            item: string;
+            /** Rubric */
+            rubric: components["schemas"]["RubricLine"][];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "set_rubric";
+        };
+        /**
          * SetWall
          * @description Walls of this session are shown so from now on.
          */
@@ -9614,7 +9696,7 @@ export interface components {
             /** Number */
             number: number;
             /** Command */
-            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["AskNow"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["SetForm"] | components["schemas"]["HideShare"] | components["schemas"]["SetWall"] | components["schemas"]["lantern__core__session__commands__Place"] | components["schemas"]["GroupAlike"] | components["schemas"]["JoinWords"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["GuideGame"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
+            command: components["schemas"]["Advance"] | components["schemas"]["GoTo"] | components["schemas"]["Close"] | components["schemas"]["Reopen"] | components["schemas"]["AskAgain"] | components["schemas"]["AskNow"] | components["schemas"]["ClearAnswers"] | components["schemas"]["BringBack"] | components["schemas"]["AddTime"] | components["schemas"]["SetCurtain"] | components["schemas"]["SetForm"] | components["schemas"]["HideShare"] | components["schemas"]["SetWall"] | components["schemas"]["lantern__core__session__commands__Place"] | components["schemas"]["GroupAlike"] | components["schemas"]["JoinWords"] | components["schemas"]["Reveal"] | components["schemas"]["ShowStandings"] | components["schemas"]["Rename"] | components["schemas"]["Remove"] | components["schemas"]["Restore"] | components["schemas"]["Release"] | components["schemas"]["Erase"] | components["schemas"]["LiftFog"] | components["schemas"]["SetKey"] | components["schemas"]["CountAsRight"] | components["schemas"]["KeepApart"] | components["schemas"]["GiveFullMarks"] | components["schemas"]["Drop"] | components["schemas"]["GiveMark"] | components["schemas"]["SetRubric"] | components["schemas"]["Comment"] | components["schemas"]["TakeBack"] | components["schemas"]["MarkAnew"] | components["schemas"]["Lock"] | components["schemas"]["Talk"] | components["schemas"]["Pause"] | components["schemas"]["Resume"] | components["schemas"]["OpenFeedback"] | components["schemas"]["Collect"] | components["schemas"]["HandInFor"] | components["schemas"]["GiveTime"] | components["schemas"]["ReopenPaper"] | components["schemas"]["Write"] | components["schemas"]["NoteDone"] | components["schemas"]["GuideGame"] | components["schemas"]["OpenAgain"] | components["schemas"]["End"];
         };
         /**
          * Write
@@ -10839,7 +10921,8 @@ export interface components {
         /**
          * SessionRow
          * @description A line of the list of sessions. Figures stand once the session has ended. `stopped`: it is paused, or closed
-         *     until another day. `game` is the name of what is played, empty for nothing.
+         *     until another day. `game` is the name of what is played, empty for nothing; `waiting` is how many answers have no
+         *     mark by hand yet.
          */
         SessionRow: {
             /** Id */
@@ -10869,6 +10952,8 @@ export interface components {
             took_part: number | null;
             /** Mean Share */
             mean_share: number | null;
+            /** Waiting */
+            waiting: number;
         };
         /**
          * SessionRows
@@ -10959,7 +11044,7 @@ export interface components {
              * What
              * @enum {string}
              */
-            what: "counts" | "apart" | "joined" | "key" | "full_marks" | "dropped";
+            what: "counts" | "apart" | "joined" | "key" | "full_marks" | "dropped" | "by_hand";
             /** Text */
             text: string;
             sentence: components["schemas"]["Message"];
@@ -11079,7 +11164,8 @@ export interface components {
          *     not though it is no opinion. `keys` are the answers that may still be set as right. `forgiven` is what was forgiven
          *     in answers that count, `near` what was nearly right in those that do not, `corrected` what was put right after it
          *     was asked; `by_hand` is how many marks were given by hand. `round` is the asking that counts, `earlier` are those
-         *     before it, and what was cleared. `wrong` is how many answers are not wholly right.
+         *     before it, and what was cleared. `wrong` is how many answers are not wholly right. `takes_hand`: its answers can be
+         *     marked by hand alone, and `waiting` of them have no mark yet.
          */
         QuestionReport: {
             /** Item */
@@ -11102,6 +11188,10 @@ export interface components {
             omitted: number;
             /** Wrong */
             wrong: number;
+            /** Takes Hand */
+            takes_hand: boolean;
+            /** Waiting */
+            waiting: number;
             /** Share */
             share: number | null;
             /** Discrimination */
@@ -11160,8 +11250,8 @@ export interface components {
          * @description `top_score` is the number of questions asked that count. Questions run in the order of the set.
          *
          *     `median_score`, `spread` (a standard deviation, in marks) and `histogram` scale the score of a late joiner to all of
-         *     them. `never_answered` are those among who
-         *     took part who gave no answer at all; `counted` says in a sentence what a score is out of. `marked_otherwise` is how
+         *     them. `never_answered` are those among who took part who gave no answer at all; `waiting` is how many answers have
+         *     no mark by hand yet; `counted` says in a sentence what a score is out of. `marked_otherwise` is how
          *     many answers would have another mark by the rules of today.
          */
         Report: {
@@ -11171,6 +11261,8 @@ export interface components {
             took_part: number;
             /** Never Answered */
             never_answered: number;
+            /** Waiting */
+            waiting: number;
             /**
              * Counting
              * @enum {string}
@@ -11406,7 +11498,8 @@ export interface components {
         /**
          * StudentAnswered
          * @description A question as one student had it. `answer` and `key` are in words, empty where there is none; `forgiven` is what
-         *     was forgiven in the answer. `share` is the mean mark of the class in it. `counts`: it goes into the score.
+         *     was forgiven in the answer. `share` is the mean mark of the class in it. `counts`: it goes into the score. `comment`
+         *     is the teacher's; `waits`: it has no mark by hand yet.
          */
         StudentAnswered: {
             /** Item */
@@ -11435,6 +11528,10 @@ export interface components {
             took: number | null;
             /** Forgiven */
             forgiven: string[];
+            /** Comment */
+            comment: string;
+            /** Waits */
+            waits: boolean;
         };
         /**
          * StudentReport
@@ -11455,6 +11552,62 @@ export interface components {
             before: number | null;
             /** After */
             after: number | null;
+        };
+        /**
+         * AlikeAnswers
+         * @description Answers that say the same, or nearly: marked together. The first is the one that the others are like.
+         */
+        AlikeAnswers: {
+            /** Answers */
+            answers: components["schemas"]["WrittenAnswer"][];
+        };
+        /** MarkingSheet */
+        MarkingSheet: {
+            /** Questions */
+            questions: components["schemas"]["ToMark"][];
+        };
+        /**
+         * ToMark
+         * @description A question whose answers are marked by hand. `wanted`: its marks go into scores. `omitted` is who gave no
+         *     answer.
+         */
+        ToMark: {
+            /** Item */
+            item: string;
+            /** Number */
+            number: number;
+            /** Title */
+            title: string;
+            /** Wanted */
+            wanted: boolean;
+            /** Rubric */
+            rubric: components["schemas"]["RubricLine"][];
+            /** Groups */
+            groups: components["schemas"]["AlikeAnswers"][];
+            /** Answered */
+            answered: number;
+            /** Waiting */
+            waiting: number;
+            /** Omitted */
+            omitted: number;
+        };
+        /**
+         * WrittenAnswer
+         * @description One answer with what was said of it so far. `met` are the lines of the rubric that it was marked by.
+         */
+        WrittenAnswer: {
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+            /** Text */
+            text: string;
+            /** Mark */
+            mark: number | null;
+            /** Met */
+            met: number[];
+            /** Comment */
+            comment: string;
         };
         /**
          * Preview
@@ -14853,6 +15006,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StudentReport"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_router_read_marking: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkingSheet"];
                 };
             };
         };

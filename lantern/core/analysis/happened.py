@@ -187,12 +187,23 @@ CORRECTIONS = {
     "counts": ("counts_now", "“{text}” counts from now on in {question}."),
     "apart": ("counted_apart", "“{text}” is counted apart in {question}."),
     "joined": ("counted_as_another", "“{text}” is counted as another word in {question}."),
+    "by_hand": ("marked_by_hand_now", "Answers to {question} are marked by hand."),
 }
 
 
 def _corrected(telling: Telling, event: e.Corrected) -> Message:
     code, sentence = CORRECTIONS[event.what]
-    return said(code, sentence, text=event.text, question=telling.item(event.item.id))
+    about = {} if event.what == "by_hand" else {"text": event.text}
+    return said(code, sentence, question=telling.item(event.item.id), **about)
+
+
+def _commented(telling: Telling, event: e.Commented) -> Message:
+    """What it says is in nobody's list of what happened."""
+    question, name = telling.question(event.ask), telling.name(event.seat)
+    if not event.text:
+        sentence = "The comment on {name}’s answer to {question} was taken back."
+        return said("comment_taken_back", sentence, name=name, question=question)
+    return said("commented", "{name} was written a comment on {question}.", name=name, question=question)
 
 
 def _of_item(code: str, sentence: str) -> Callable[[Telling, e.PageShown | e.KeySet], Message]:
@@ -236,6 +247,7 @@ SAYINGS: dict[type, Callable[..., Message]] = {
     e.FullMarksGiven: _of_item("full_marks_given", "Everybody was given a full mark for {question}."),
     e.Dropped: _of_item("dropped", "Left out of the scores: {question}."),
     e.MarkGiven: _mark_given,
+    e.Commented: _commented,
     e.TakenBack: _of_item("taken_back", "The last correction of {question} was taken back."),
     e.MarkedAnew: _plain("marked_anew", "Every answer was marked by the rules of today."),
     e.PageShown: _plain("page_shown", "A page was shown."),

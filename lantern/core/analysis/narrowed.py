@@ -54,6 +54,8 @@ def _of_these(ask: Asked, seats: Set[int]) -> Asked:
         asked_of=ask.asked_of & seats,
         responses={seat: response for seat, response in ask.responses.items() if seat in seats},
         marks={seat: mark for seat, mark in ask.marks.items() if seat in seats},
+        met={seat: lines for seat, lines in ask.met.items() if seat in seats},
+        comments={seat: text for seat, text in ask.comments.items() if seat in seats},
     )
 
 

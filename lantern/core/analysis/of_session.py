@@ -59,6 +59,8 @@ def _asked(state: State, item: Item, ask: Ask, number: int, teachers: Mapping[in
         for one in state.corrections
         if one.item == item.id
     )
+    by_hand = sum(of_ask == ask.id for of_ask, _ in state.hand_marks)
+    kind = kind_of(item)
     return Asked(
         item=item,
         number=number,
@@ -69,6 +71,9 @@ def _asked(state: State, item: Item, ask: Ask, number: int, teachers: Mapping[in
         asked_of=frozenset(seat.number for seat in state.people() if was_asked(state, seat, ask)),
         responses={r.seat: r for r in state.responses_to(ask)},
         marks=marks_of(state, ask),
-        by_hand=sum(of_ask == ask.id for of_ask, _ in state.hand_marks),
+        by_hand=by_hand,
         corrections=corrections,
+        is_by_hand=kind.is_by_hand(item) or (by_hand > 0 and kind.with_rubric(item, ()) is not None),
+        met={seat: lines for (of_ask, seat), lines in state.met.items() if of_ask == ask.id},
+        comments={seat: text for (of_ask, seat), text in state.comments.items() if of_ask == ask.id},
     )

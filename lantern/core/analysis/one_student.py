@@ -11,7 +11,8 @@ from lantern.core.values import Milliseconds, Value
 
 class StudentAnswered(Value):
     """A question as one student had it. `answer` and `key` are in words, empty where there is none; `forgiven` is what
-    was forgiven in the answer. `share` is the mean mark of the class in it. `counts`: it goes into the score."""
+    was forgiven in the answer. `share` is the mean mark of the class in it. `counts`: it goes into the score. `comment`
+    is the teacher's; `waits`: it has no mark by hand yet."""
 
     item: str
     number: int
@@ -26,6 +27,8 @@ class StudentAnswered(Value):
     points: int
     took: Milliseconds | None
     forgiven: tuple[str, ...]
+    comment: str
+    waits: bool
 
 
 class StudentReport(Value):
@@ -76,11 +79,13 @@ def _answered(ask: Asked, seat: int, share: float | None) -> StudentAnswered:
         answer=kind.answer_text(item, response.answer) if response else "",
         key=kind.key_text(item),
         answered=response is not None,
-        scored=is_scored(item),
+        scored=is_scored(item) or ask.is_by_hand,
         counts=ask.in_scores,
         mark=ask.marks.get(seat),
         share=share,
         points=response.points if response else 0,
         took=response.took if response else None,
         forgiven=tuple(remark.sentence for remark in kind.forgiven(item, response.answer)) if response else (),
+        comment=ask.comments.get(seat, ""),
+        waits=seat in ask.waiting,
     )

@@ -106,7 +106,8 @@ class QuestionReport(Value):
     not though it is no opinion. `keys` are the answers that may still be set as right. `forgiven` is what was forgiven
     in answers that count, `near` what was nearly right in those that do not, `corrected` what was put right after it
     was asked; `by_hand` is how many marks were given by hand. `round` is the asking that counts, `earlier` are those
-    before it, and what was cleared. `wrong` is how many answers are not wholly right.
+    before it, and what was cleared. `wrong` is how many answers are not wholly right. `takes_hand`: its answers can be
+    marked by hand alone, and `waiting` of them have no mark yet.
     """
 
     item: str
@@ -119,6 +120,8 @@ class QuestionReport(Value):
     answered: int
     omitted: int
     wrong: int
+    takes_hand: bool
+    waiting: int
     share: float | None
     discrimination: float | None
     median_took: Milliseconds | None
@@ -149,11 +152,13 @@ def question_report(ask: Asked, earlier: Sequence[Asked], discrimination: float 
         title=title_of(item) or ASKED_ALOUD.sentence,
         by=item.by,
         topics=item.tags,
-        scored=is_scored(item),
+        scored=is_scored(item) or ask.is_by_hand,
         answered=len(responses),
         omitted=sum(seat not in ask.responses for seat in ask.asked_of),
-        wrong=sum(r.mark is not None and r.mark < 1 for r in responses),
-        share=_share(responses),
+        wrong=sum(mark < 1 for mark in _marks(ask)),
+        takes_hand=kind.with_rubric(item, ()) is not None,
+        waiting=len(ask.waiting),
+        share=mean(_marks(ask)),
         discrimination=discrimination,
         median_took=median_took(responses),
         counts=tuple(_count(row) for row in rows),
@@ -190,6 +195,12 @@ def corrected_as(what: CorrectedWhat, text: str) -> Message:
             return said("corrected_full_marks", "Everybody has a full mark")
         case "dropped":
             return said("corrected_dropped", "It is in no score")
+        case "by_hand":
+            return said("corrected_by_hand", "Answers are marked by hand")
+
+
+def waits_for_marks(count: int) -> Message:
+    return said("answers_wait", "Answers that wait for a mark by hand, and are in no score yet: {count}", count=count)
 
 
 def median_took(responses: Sequence[Response]) -> Milliseconds | None:
@@ -215,7 +226,7 @@ def _round(ask: Asked) -> Round:
     return Round(
         round=ask.round,
         answered=len(responses),
-        share=_share(responses),
+        share=mean(_marks(ask)),
         set_aside=ask.set_aside,
         counts=tuple(_count(row) for row in rows),
     )
@@ -232,8 +243,9 @@ def _votes(ask: Asked, earlier: Sequence[Asked]) -> TwoVotes | None:
     return TwoVotes(both=len(both), before=before, after=after)
 
 
-def _share(responses: Sequence[Response]) -> float | None:
-    return mean([r.mark for r in responses if r.mark is not None])
+def _marks(ask: Asked) -> list[float]:
+    """Of those who answered."""
+    return [ask.marks[seat] for seat in ask.responses if seat in ask.marks]
 
 
 def _count(row: CountRow) -> Count:
@@ -242,11 +254,13 @@ def _count(row: CountRow) -> Count:
 
 def _note(ask: Asked) -> Message | None:
     item = ask.item
-    if not isinstance(item, Question) or not item.scored:
+    if not isinstance(item, Question) or not (item.scored or ask.is_by_hand):
         return None
     if ask.dropped:
         return DROPPED
-    return None if ask.in_scores else FOR_NOTHING if item.is_marked else NO_KEY
+    if ask.in_scores:
+        return None
+    return FOR_NOTHING if item.is_marked or ask.is_by_hand else NO_KEY
 
 
 def _remarked(

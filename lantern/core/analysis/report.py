@@ -63,14 +63,15 @@ class Report(Value):
     """`top_score` is the number of questions asked that count. Questions run in the order of the set.
 
     `median_score`, `spread` (a standard deviation, in marks) and `histogram` scale the score of a late joiner to all of
-    them. `never_answered` are those among who
-    took part who gave no answer at all; `counted` says in a sentence what a score is out of. `marked_otherwise` is how
+    them. `never_answered` are those among who took part who gave no answer at all; `waiting` is how many answers have
+    no mark by hand yet; `counted` says in a sentence what a score is out of. `marked_otherwise` is how
     many answers would have another mark by the rules of today.
     """
 
     title: str
     took_part: int
     never_answered: int
+    waiting: int
     counting: Counting
     counted: Message
     marked_otherwise: int
@@ -98,6 +99,7 @@ def report_of(results: Results, counting: Counting = "since_joined") -> Report:
         title=results.title,
         took_part=len(people),
         never_answered=sum(person.answered == 0 for person in people),
+        waiting=sum(len(ask.waiting) for ask in scored),
         counting=counting,
         counted=COUNTED[counting],
         marked_otherwise=results.marked_otherwise,
@@ -122,7 +124,8 @@ def _people(
     rows = []
     for person in sorted(people, key=lambda person: person.name.casefold()):
         number = person.number
-        out_of = len(scored) if counting == "everything" else sum(number in ask.asked_of for ask in scored)
+        counted = [ask for ask in scored if number not in ask.waiting]
+        out_of = len(counted) if counting == "everything" else sum(number in ask.asked_of for ask in counted)
         score = sum(ask.marks.get(number, 0.0) for ask in scored)
         answered = sum(number in ask.responses for ask in asked)
         is_in = out_of > 0 and (counting == "everything" or answered > 0)

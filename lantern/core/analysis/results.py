@@ -4,7 +4,7 @@ A session fills it in `of_session`. A report knows no session: whatever else is 
 """
 
 from collections.abc import Mapping, Set
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Protocol
 
 from lantern.core.questions.companions import CorrectedWhat
@@ -76,7 +76,8 @@ class Asked:
     `stands`: this is the round of its question that counts. `set_aside`: its answers were cleared. `dropped`: the
     question is in no score. `asked_of` are those whom it was asked of. `responses` are by people who are still in.
     `marks` are by person's number: also of who gave no answer, where one was given to them; `by_hand` is how many of
-    them were given by hand. `corrections` are those of the question, the latest last.
+    them were given by hand. `corrections` are those of the question, the latest last. `is_by_hand`: its answers have
+    marks by hand alone; `met` are the lines of its rubric that each was given them for, `comments` the teacher's.
     """
 
     item: Item
@@ -90,12 +91,22 @@ class Asked:
     marks: Mapping[int, float]
     by_hand: int
     corrections: tuple[PutRight, ...]
+    is_by_hand: bool = False
+    met: Mapping[int, tuple[int, ...]] = field(default_factory=dict)
+    comments: Mapping[int, str] = field(default_factory=dict)
 
     @property
     def in_scores(self) -> bool:
         """Whether its marks go into scores: what counts for nothing does not (docs/kinds.md, F1)."""
         item = self.item
-        return self.stands and not self.dropped and isinstance(item, Question) and is_scored(item) and item.weight > 0
+        if not self.stands or self.dropped or not isinstance(item, Question) or item.weight <= 0:
+            return False
+        return is_scored(item) or self.is_by_hand
+
+    @property
+    def waiting(self) -> Set[int]:
+        """Whose answers wait for a mark by hand: they are in no score yet."""
+        return self.responses.keys() - self.marks.keys() if self.is_by_hand else frozenset()
 
 
 @dataclass(frozen=True, slots=True)

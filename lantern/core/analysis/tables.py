@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from datetime import UTC, datetime
 
-from lantern.core.analysis.question_report import corrected_as
+from lantern.core.analysis.question_report import corrected_as, waits_for_marks
 from lantern.core.analysis.report import Counting, PersonReport, Report, report_of
 from lantern.core.analysis.results import Asked, Results
 from lantern.core.formats.table import Cell, Table
@@ -74,7 +74,8 @@ def grid_table(report: Report) -> Table:
     shares = tuple(None if q.share is None else round(q.share, 4) for q in report.questions)
     rows.append((MEAN_MARKS.sentence, *([None] * len(ids)), *shares))
     notes = (f"Q{q.number}: {q.note.sentence}" for q in report.questions if q.note)
-    rows += [(sentence,) for sentence in (report.counted.sentence, *notes)]
+    waiting = (f"Q{q.number}: {waits_for_marks(q.waiting).sentence}" for q in report.questions if q.waiting)
+    rows += [(sentence,) for sentence in (report.counted.sentence, *notes, *waiting)]
     return Table(said("sheet_class", "Class"), headings, rows)
 
 

@@ -10,7 +10,7 @@ from random import Random
 from typing import TYPE_CHECKING, ClassVar, Generic, Literal, NamedTuple, TypeVar
 
 from lantern.core.pairing import Pairing, Tries
-from lantern.core.questions.items import Answer, Item, Media, Remark
+from lantern.core.questions.items import Answer, Item, Media, Remark, RubricLine
 
 if TYPE_CHECKING:
     from lantern.core.questions.qti import QtiSheet
@@ -123,9 +123,9 @@ class TypedAnswers(Generic[I, A]):
         return ""
 
 
-CorrectedWhat = Literal["counts", "apart", "joined", "key", "full_marks", "dropped"]
+CorrectedWhat = Literal["counts", "apart", "joined", "key", "full_marks", "dropped", "by_hand"]
 """What can be put right after a question was asked: an answer that counts, words counted apart or as one, the key
-itself, full marks for all, or the question left out."""
+itself, full marks for all, the question left out, or what its answers are marked by hand by."""
 
 
 class Corrections(Generic[I, A]):
@@ -147,6 +147,18 @@ class Corrections(Generic[I, A]):
 
     def accepting(self, item: I, answer: A, part: str) -> I | None:
         """The item with this part of the answer counted as right; None where it cannot."""
+        return None
+
+    def is_by_hand(self, item: I) -> bool:
+        """Whether its teacher wants to mark its answers by hand."""
+        return False
+
+    def rubric_of(self, item: I) -> tuple[RubricLine, ...]:
+        """What its answers are looked at for, where they are marked by hand."""
+        return ()
+
+    def with_rubric(self, item: I, rubric: tuple[RubricLine, ...]) -> I | None:
+        """The item with its answers to be marked by hand, by these lines; None where the kind marks them itself."""
         return None
 
     def joined(self, item: I, text: str, into: str) -> I | None:

@@ -99,6 +99,16 @@ class Item(Written):
         return item
 
 
+class RubricLine(Value):
+    """What an answer that is marked by hand is looked at for, and the points it gives."""
+
+    text: Annotated[str, Field(min_length=1, max_length=200)]
+    points: Annotated[int, Field(ge=1, le=10)] = 1
+
+
+Rubric = Annotated[tuple[RubricLine, ...], Field(max_length=9)]
+
+
 class Question(Item):
     """An item that is answered. `time_limit` is in seconds; None means no limit."""
 

@@ -14,7 +14,7 @@ from lantern.core.classes.needs import NONE, Needs
 from lantern.core.games import AnyGameGuide, AnyGameMove
 from lantern.core.questions import AnyAnswer, AnyItem
 from lantern.core.questions.items import Answer as AnswerValue
-from lantern.core.questions.items import ResultForm
+from lantern.core.questions.items import ResultForm, Rubric
 from lantern.core.session.settings import WallSettings
 from lantern.core.values import Milliseconds, ShortId
 
@@ -275,12 +275,33 @@ class Drop(_Strict):
 
 @dataclass(frozen=True)
 class GiveMark(_Strict):
-    """A mark by hand; None takes it away again."""
+    """A mark by hand, for the answers of all these seats; None takes it away again. `lines` are those of the rubric
+    that were met, from 0: they give the mark, in place of `mark`."""
+
+    item: ShortId
+    seats: Annotated[tuple[int, ...], Field(min_length=1, max_length=2000)]
+    mark: Annotated[float, Field(ge=0, le=1)] | None
+    lines: Annotated[tuple[int, ...], Field(max_length=9)] | None = None
+    do: Literal["give_mark"] = "give_mark"
+
+
+@dataclass(frozen=True)
+class SetRubric(_Strict):
+    """Its answers are marked by hand, by these lines."""
+
+    item: ShortId
+    rubric: Rubric
+    do: Literal["set_rubric"] = "set_rubric"
+
+
+@dataclass(frozen=True)
+class Comment(_Strict):
+    """What the teacher says to somebody of their answer; empty takes it away again."""
 
     item: ShortId
     seat: int
-    mark: Annotated[float, Field(ge=0, le=1)] | None
-    do: Literal["give_mark"] = "give_mark"
+    text: Annotated[str, Field(max_length=1000)]
+    do: Literal["comment"] = "comment"
 
 
 @dataclass(frozen=True)
@@ -581,6 +602,8 @@ OfTheDesk = (
     | GiveFullMarks
     | Drop
     | GiveMark
+    | SetRubric
+    | Comment
     | TakeBack
     | MarkAnew
     | Lock

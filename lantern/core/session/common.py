@@ -51,6 +51,8 @@ CORRECTED: Handlers = {
     c.GiveFullMarks: corrections.give_full_marks,
     c.Drop: corrections.drop,
     c.GiveMark: corrections.give_mark,
+    c.SetRubric: corrections.set_rubric,
+    c.Comment: corrections.comment,
     c.TakeBack: corrections.take_back,
     c.MarkAnew: corrections.mark_anew,
 }

@@ -5,14 +5,17 @@ question dropped, a mark by hand, the rules themselves.
 2. It can be taken back, the last one of its question first. A mark by hand is taken back by itself.
 3. A question that is open takes no correction of what is right: the class would be told by it.
 4. Each stands with who made it and when; one that was taken back does not stand.
+5. Answers of one's own words get their marks by hand, by a rubric where there is one. Until one is given, an answer
+   waits: it is in no score.
 """
 
+from collections.abc import Sequence
 from typing import Literal
 
 from lantern.core import errors
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
-from lantern.core.questions.items import Item, is_scored
+from lantern.core.questions.items import Item, Rubric, is_scored
 from lantern.core.questions.marking import LATEST, Rules
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
@@ -80,14 +83,49 @@ def drop(state: State, command: c.Drop, sent: Sent) -> list[e.Event]:
 
 
 def give_mark(state: State, command: c.GiveMark, sent: Sent) -> list[e.Event]:
-    if not is_scored(_closed(state, command.item)):
+    item = _closed(state, command.item)
+    if not takes_marks(item):
         raise errors.NotPossible(
             said("opinion_has_no_marks", "This question is an opinion: there are no marks for it.")
         )
-    seat_of(state, command.seat)
     ask = state.standing[command.item]
-    already = state.hand_marks.get((ask, command.seat))
-    return [] if already == command.mark else [e.MarkGiven(ask, command.seat, command.mark)]
+    for seat in command.seats:
+        seat_of(state, seat)
+    rubric, lines = kind_of(item).rubric_of(item), tuple(sorted(set(command.lines or ())))
+    mark = command.mark if command.lines is None else mark_of(rubric, lines)
+    changed = [seat for seat in dict.fromkeys(command.seats) if _given(state, ask, seat) != (mark, lines)]
+    return [e.MarkGiven(ask, seat, mark, lines) for seat in changed]
+
+
+def mark_of(rubric: Rubric, met: Sequence[int]) -> float:
+    """The points of the lines that were met, of all points. Raises BadAnswer for a line that is not in it."""
+    if not all(0 <= line < len(rubric) for line in met) or not rubric:
+        raise errors.BadAnswer
+    return sum(rubric[line].points for line in met) / sum(line.points for line in rubric)
+
+
+def takes_marks(item: Item) -> bool:
+    """Whether answers to it may have a mark at all: computed, or by hand."""
+    return is_scored(item) or kind_of(item).with_rubric(item, ()) is not None
+
+
+def _given(state: State, ask: str, seat: int) -> tuple[float | None, tuple[int, ...]]:
+    return state.hand_marks.get((ask, seat)), state.met.get((ask, seat), ())
+
+
+def set_rubric(state: State, command: c.SetRubric, sent: Sent) -> list[e.Event]:
+    item = _closed(state, command.item)
+    marked = kind_of(item).with_rubric(item, command.rubric)
+    if marked is None:
+        raise errors.NotPossible(said("marked_by_itself", "Answers to this question are marked by themselves."))
+    return [] if marked == item else [_corrected(marked, "by_hand", "; ".join(line.text for line in command.rubric))]
+
+
+def comment(state: State, command: c.Comment, sent: Sent) -> list[e.Event]:
+    _closed(state, command.item)
+    seat_of(state, command.seat)
+    ask, text = state.standing[command.item], command.text.strip()
+    return [] if state.comments.get((ask, command.seat), "") == text else [e.Commented(ask, command.seat, text)]
 
 
 def take_back(state: State, command: c.TakeBack, sent: Sent) -> list[e.Event]:
@@ -130,9 +168,19 @@ def on_dropped(state: State, recorded: Recorded) -> State:
 
 
 def on_mark_given(state: State, event: e.MarkGiven) -> State:
-    others = {place: mark for place, mark in state.hand_marks.items() if place != (event.ask, event.seat)}
-    given = {} if event.mark is None else {(event.ask, event.seat): event.mark}
-    return _marked_again(changed(state, hand_marks=others | given), state.asks[event.ask].item_id)
+    place = (event.ask, event.seat)
+    marks = {one: mark for one, mark in state.hand_marks.items() if one != place}
+    met = {one: lines for one, lines in state.met.items() if one != place}
+    if event.mark is not None:
+        marks[place] = event.mark
+        met |= {place: event.lines} if event.lines else {}
+    return _marked_again(changed(state, hand_marks=marks, met=met), state.asks[event.ask].item_id)
+
+
+def on_commented(state: State, event: e.Commented) -> State:
+    others = {place: text for place, text in state.comments.items() if place != (event.ask, event.seat)}
+    said_now = {(event.ask, event.seat): event.text} if event.text else {}
+    return changed(state, comments=others | said_now)
 
 
 def on_taken_back(state: State, event: e.TakenBack) -> State:
@@ -199,7 +247,7 @@ def _marked(state: State, ask: Ask, response: Response, judging: Judging) -> Res
     return response._replace(mark=mark, points=points, bonus=bonus, for_run=for_run, short=short)
 
 
-def _corrected(item: Item, what: Literal["counts", "apart", "joined"], text: str) -> e.Corrected:
+def _corrected(item: Item, what: Literal["counts", "apart", "joined", "by_hand"], text: str) -> e.Corrected:
     """What is stored is the question alone: its rules are the session's."""
     return e.Corrected(item.under(Rules()), what, text)
 

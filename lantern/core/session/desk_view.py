@@ -20,6 +20,7 @@ from lantern.core.questions.marking import LATEST
 from lantern.core.session.allowing import class_deadline, waited_for
 from lantern.core.session.asking import told_asks
 from lantern.core.session.boards import is_guided, is_over, shown_board
+from lantern.core.session.corrections import takes_marks
 from lantern.core.session.engine import commands_of
 from lantern.core.session.model import Ask, Phase, Seat, State
 from lantern.core.session.moves import Move, goes_on_at, neighbour, next_move
@@ -48,6 +49,8 @@ OF_A_QUESTION = (
     "keep_apart",
     "give_full_marks",
     "give_mark",
+    "set_rubric",
+    "comment",
     "drop",
     "talk",
     "take_back",
@@ -360,7 +363,9 @@ def _useful(state: State, item: Item | None, ask: Ask | None) -> dict[str, bool]
         "count_as_right": is_closed and bool(kind.typed_parts(item)),
         "keep_apart": kind.kept_apart(item, "a") is not None,
         "give_full_marks": is_closed and is_scored(item),
-        "give_mark": is_closed and is_scored(item),
+        "give_mark": is_closed and takes_marks(item),
+        "set_rubric": is_closed and kind.with_rubric(item, ()) is not None,
+        "comment": is_closed,
         "drop": is_closed,
         "set_form": bool(kind.forms),
         "place": bool(kind.wall),

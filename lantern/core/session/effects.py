@@ -60,12 +60,14 @@ def _on_claimed(state: State, event: e.Claimed) -> State:
 
 
 def _on_erased(state: State, event: e.Erased) -> State:
-    """With the name go what the desk wrote to who had it, what they wrote to the desk, and their light."""
+    """With the name go what the desk wrote to who had it, or of their answers, what they wrote to the desk, and their
+    light."""
     gone = state.seats[event.seat].person
     roster = {id_: person for id_, person in state.roster.items() if id_ != gone}
     words = {seat: word for seat, word in state.words.items() if seat != event.seat}
     written = tuple(note for note in state.notes if note.seat != event.seat)
-    state = _with_seat(state, event.seat, light="")
+    comments = {place: text for place, text in state.comments.items() if place[1] != event.seat}
+    state = changed(_with_seat(state, event.seat, light=""), comments=comments)
     return changed(state, roster=roster, words=words if len(words) < len(state.words) else state.words, notes=written)
 
 
@@ -337,6 +339,7 @@ EVENTS: dict[type, Evolver] = {
     e.FullMarksGiven: corrections.on_full_marks_given,
     e.Dropped: corrections.on_dropped,
     e.MarkGiven: _of(corrections.on_mark_given),
+    e.Commented: _of(corrections.on_commented),
     e.TakenBack: _of(corrections.on_taken_back),
     e.MarkedAnew: _of(corrections.on_marked_anew),
     e.Closed: lambda s, r: _on_closed(s, r.event, r.at),  # type: ignore[arg-type]

@@ -103,13 +103,14 @@ class KeySet:
 
 @dataclass(frozen=True, slots=True)
 class Corrected:
-    """A question that had been asked became `item`: one more answer counts, or words are counted apart.
+    """A question that had been asked became `item`: one more answer counts, words are counted apart, or its answers are
+    marked by hand.
 
     `text` is the answer or word it was done for. Every answer to it is marked anew.
     """
 
     item: AnyItem
-    what: Literal["counts", "apart", "joined"]
+    what: Literal["counts", "apart", "joined", "by_hand"]
     text: str
     type: Literal["corrected"] = "corrected"
 
@@ -132,12 +133,25 @@ class Dropped:
 
 @dataclass(frozen=True, slots=True)
 class MarkGiven:
-    """A mark by hand, 0..1, for one person's answer, or for having given none; None: as it was marked before."""
+    """A mark by hand, 0..1, for one person's answer, or for having given none; None: as it was marked before. `lines`
+    are those of the rubric that were met, from 0."""
 
     ask: str
     seat: int
     mark: float | None
+    lines: tuple[int, ...] = ()
     type: Literal["mark_given"] = "mark_given"
+
+
+@dataclass(frozen=True, slots=True)
+class Commented:
+    """What the teacher said to somebody of their answer; empty: nothing any more. It goes with the name of who is
+    erased."""
+
+    ask: str
+    seat: int
+    text: str
+    type: Literal["commented"] = "commented"
 
 
 @dataclass(frozen=True, slots=True)
@@ -519,6 +533,7 @@ StoredEvent = (
     | FullMarksGiven
     | Dropped
     | MarkGiven
+    | Commented
     | TakenBack
     | MarkedAnew
     | PageShown

@@ -192,7 +192,8 @@ class State:
     marking, `openings` how often a question was opened, `corrections` what stands corrected, the latest last.
     `asks` are all there ever were, by id; `standing` has, for each question, the one that counts: its last round that
     was not set aside. `pages` are the items that ask nothing. `laid` is what can be brought back, the latest last.
-    `hand_marks` are marks by hand, by ask and seat. `papers` are those of a session at own pace, by seat. `done` is the
+    `hand_marks` are marks by hand, by ask and seat, `met` the lines of a rubric that they were given for; `comments`
+    are the teacher's. `papers` are those of a session at own pace, by seat. `done` is the
     last number of each page of a desk.
 
     `locked`: nobody new comes in. `talk_until` is when a talk is over. `moved_at` is when the last step was.
@@ -237,6 +238,8 @@ class State:
     openings: int = 0
     corrections: tuple[Correction, ...] = ()
     hand_marks: Mapping[tuple[str, int], float] = field(default_factory=dict)
+    met: Mapping[tuple[str, int], tuple[int, ...]] = field(default_factory=dict)
+    comments: Mapping[tuple[str, int], str] = field(default_factory=dict)
     moved_at: Milliseconds = 0
     locked: bool = False
     talk_until: Milliseconds | None = None

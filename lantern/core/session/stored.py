@@ -102,12 +102,17 @@ def _with_a_light(event: Json) -> Json:
     return {**event, "light": ""} if event["type"] == "joined" else event
 
 
+def _with_a_rubric(event: Json) -> Json:
+    """Version 6: a mark by hand may say which lines of a rubric were met. Before, there were none."""
+    return {**event, "lines": []} if event["type"] == "mark_given" else event
+
+
 def _with_lights(settings: Json) -> Json:
     """Version 6: players may have lights, and have unless it is said otherwise."""
     return {**settings, "lights": True}
 
 
-EVENT = Shape((_people_and_rounds, _with_an_order, _with_what_a_game_looks_at, _with_a_light))
+EVENT = Shape((_people_and_rounds, _with_an_order, _with_what_a_game_looks_at, _with_a_light, _with_a_rubric))
 SETTINGS = Shape((_with_papers, _with_a_game, _with_how_they_are_known, _with_two_switches, _with_lights))
 
 

@@ -5,7 +5,8 @@ import logging
 from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import UTC, datetime
-from functools import lru_cache
+from functools import lru_cache, reduce
+from operator import or_
 from random import SystemRandom
 from typing import Any
 
@@ -280,12 +281,13 @@ def _take_back_words(session_id: int, seats: Sequence[int]) -> None:
     """What was written to who is erased, or by them to the teacher, may well hold their name: these texts go with
     it."""
     rows = SessionEvent.objects.filter(session_id=session_id)
-    for row in rows.filter(Q(payload__contains='"type":"wrote"') | Q(payload__contains='"type":"noted"')):
+    of_texts = (Q(payload__contains=f'"type":"{name}"') for name in ("wrote", "noted", "commented"))
+    for row in rows.filter(reduce(or_, of_texts)):
         event = read_event(row.shape, row.payload)
-        of = event.seat if isinstance(event, e.Wrote) else row.who if row.role == Role.SEAT else None
-        if of in seats and isinstance(event, e.Wrote | e.Noted):
-            row.payload = write_event(replace(event, text=""))
-            row.save(update_fields=["payload"])
+        of = event.seat if isinstance(event, e.Wrote | e.Commented) else row.who if row.role == Role.SEAT else None
+        if of in seats and isinstance(event, e.Wrote | e.Noted | e.Commented):
+            row.payload, row.shape = write_event(replace(event, text="")), EVENT.latest
+            row.save(update_fields=["payload", "shape"])
 
 
 def _take_back_lights(session_id: int, seats: Sequence[int]) -> None:
@@ -342,6 +344,7 @@ def _summed_up(session_id: int, state: State) -> dict[str, object] | None:
         "took_part": report.took_part,
         "mean_share": report.mean_share,
         "questions": len(report.questions),
+        "waiting": report.waiting,
         "pace": pace,
     }
 

@@ -7,6 +7,7 @@ from django.db.models import Count, Q, QuerySet
 from django.http import Http404
 
 from lantern.core.analysis.happened import Happening, happenings
+from lantern.core.analysis.marking_sheet import MarkingSheet, marking_sheet
 from lantern.core.analysis.narrowed import Only, narrowed, parts_of
 from lantern.core.analysis.of_session import results_of, shown_result
 from lantern.core.analysis.one_question import question_page
@@ -63,6 +64,7 @@ def row_of(session: LiveSession) -> SessionRow:
         archived=session.archived_at is not None,
         took_part=summary.get("took_part"),
         mean_share=summary.get("mean_share"),
+        waiting=summary.get("waiting", 0),
     )
 
 
@@ -156,6 +158,11 @@ def student_result(session: LiveSession, seat: int, counting: Counting) -> Stude
     if found is None:
         raise Http404
     return found
+
+
+def marking(session: LiveSession) -> MarkingSheet:
+    _, results = read_results(session)
+    return marking_sheet(results)
 
 
 def preview(teacher: Teacher, session: LiveSession, proposed: Proposed, counting: Counting) -> Preview:

@@ -3,6 +3,7 @@ from django.shortcuts import get_object_or_404
 from ninja import Query, Router, Status
 
 from lantern.core.analysis.happened import Happening, happenings_table
+from lantern.core.analysis.marking_sheet import MarkingSheet
 from lantern.core.analysis.narrowed import Only
 from lantern.core.analysis.one_student import StudentReport
 from lantern.core.analysis.preview import Preview
@@ -90,6 +91,12 @@ def read_student(
     request: TeacherRequest, session_id: int, seat: int, counting: Counting = "since_joined"
 ) -> StudentReport:
     return queries.student_result(own_session(request.auth, session_id), seat, counting)
+
+
+@router.get("/{session_id}/marking", response=MarkingSheet)
+def read_marking(request: TeacherRequest, session_id: int) -> MarkingSheet:
+    """What is marked by hand."""
+    return queries.marking(own_session(request.auth, session_id))
 
 
 @router.post("/{session_id}/preview", response=Preview)

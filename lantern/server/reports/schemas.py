@@ -17,7 +17,8 @@ from lantern.server.live.faults import StoodAt
 
 class SessionRow(Value):
     """A line of the list of sessions. Figures stand once the session has ended. `stopped`: it is paused, or closed
-    until another day. `game` is the name of what is played, empty for nothing."""
+    until another day. `game` is the name of what is played, empty for nothing; `waiting` is how many answers have no
+    mark by hand yet."""
 
     id: int
     title: str
@@ -31,6 +32,7 @@ class SessionRow(Value):
     archived: bool
     took_part: int | None
     mean_share: float | None
+    waiting: int
 
 
 Page = Annotated[int, Field(ge=1, le=100_000)]

@@ -17,6 +17,8 @@ from lantern.core.questions.items import (
     Problem,
     PublicItem,
     Question,
+    Rubric,
+    RubricLine,
     Tally,
     common_problems,
     public_fields,
@@ -29,11 +31,14 @@ Written = Annotated[str, Field(max_length=LONGEST)]
 
 
 class OpenResponseItem(Question):
-    """`longest` is how many characters an answer may have."""
+    """`longest` is how many characters an answer may have. `by_hand`: its teacher marks the answers afterwards, by the
+    lines of `rubric` where there are any."""
 
     kind: Literal["open_response"] = "open_response"
     scored: Literal[False] = False
     longest: Annotated[int, Field(ge=20, le=LONGEST)] = 500
+    by_hand: bool = False
+    rubric: Rubric = ()
 
 
 class PublicOpenResponse(PublicItem):
@@ -84,6 +89,15 @@ class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]
 
     def score(self, item: OpenResponseItem, answer: OpenResponseAnswer) -> float | None:
         return None
+
+    def is_by_hand(self, item: OpenResponseItem) -> bool:
+        return item.by_hand
+
+    def rubric_of(self, item: OpenResponseItem) -> tuple[RubricLine, ...]:
+        return item.rubric
+
+    def with_rubric(self, item: OpenResponseItem, rubric: tuple[RubricLine, ...]) -> OpenResponseItem:
+        return item.model_copy(update={"by_hand": True, "rubric": rubric})
 
     def wall_parts(self, item: OpenResponseItem, answer: OpenResponseAnswer) -> tuple[tuple[str, str], ...]:
         text = answer.text.strip()
@@ -138,7 +152,17 @@ class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]
     def samples(self) -> Sequence[Sample]:
         item = OpenResponseItem(id="open-anchor", prompt="Why did the boat drag her anchor?")
         texts = ("Too little chain.", "The ground was rock", "the wind shifted")
-        return [Sample(item, None, tuple(OpenResponseAnswer(text=text) for text in texts))]
+        marked = OpenResponseItem(
+            id="open-marked",
+            prompt="Why does the sea steepen on the bar?",
+            by_hand=True,
+            rubric=(
+                RubricLine(text="It is shallow there"),
+                RubricLine(text="Wind stands against tide", points=2),
+            ),
+        )
+        answers = tuple(OpenResponseAnswer(text=text) for text in texts)
+        return [Sample(item, None, answers), Sample(marked, None, answers)]
 
 
 KIND = OpenResponse()
