@@ -82,7 +82,7 @@ def an_example(command: type, room):
         c.Drop: lambda: c.Drop(item),
         c.GiveMark: lambda: c.GiveMark(item, (1,), 0.5),
         c.SetRubric: lambda: c.SetRubric(item, ()),
-        c.Comment: lambda: c.Comment(item, 1, "Look again."),
+        c.Comment: lambda: c.Comment(item, (1,), "Look again."),
         c.TakeBack: lambda: c.TakeBack(item),
         c.Erase: lambda: c.Erase(1),
         c.MarkAnew: c.MarkAnew,

@@ -59,6 +59,13 @@ def test_an_answer_that_waits_is_in_no_score_and_all_reports_say_so_r9():
     assert replay(room.first, room.history) == room.state
 
 
+def test_what_waits_is_in_no_reliability_and_takes_nobody_out_of_it_j6_j9():
+    room = written("x", "y", "z")
+    assert report_of(results_of(room.state)).reliability.students == 3
+    room.do(c.GiveMark("bar", (1, 2, 3), 0.5))
+    assert report_of(results_of(room.state)).reliability.students == 3
+
+
 def test_what_nobody_wanted_marked_counts_once_a_mark_is_given_r9():
     room = written("It is shallow", "no idea", item=BAR.model_copy(update={"by_hand": False}))
     assert (scores(room), question(room).scored) == ([(1, 1), (1, 1)], False)
@@ -113,10 +120,10 @@ def test_a_kind_that_marks_itself_takes_no_rubric_and_who_is_not_there_no_mark()
 
 def test_a_comment_is_told_in_reports_and_goes_with_the_name_r11():
     room = written("It is shallow", "no idea")
-    (event,) = room.do(c.Comment("bar", 1, "  Say why, Student 1.  "))
+    (event,) = room.do(c.Comment("bar", (1,), "  Say why, Student 1.  "))
     assert event.text == "Say why, Student 1."
     results = results_of(room.state)
     assert [one.comment for one in student_report(results, report_of(results), 1).answers] == ["", event.text]
-    assert room.do(c.Comment("bar", 1, "Say why, Student 1.")) == []
+    assert room.do(c.Comment("bar", (1,), "Say why, Student 1.")) == []
     room.do(c.Erase(1))
     assert room.state.comments == {}

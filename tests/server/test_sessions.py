@@ -147,3 +147,22 @@ def test_a_question_and_a_student_have_pages_that_agree_with_the_report(as_odile
         assert sum(one["mark"] or 0 for one in found["answers"]) == pytest.approx(line["score"])
     as_odile("get", f"/sessions/{session.pk}/questions/nowhere", status=404)
     as_odile("get", f"/sessions/{session.pk}/students/99", status=404)
+
+
+def test_the_hardest_questions_become_a_set_as_they_stand_corrected(as_odile, odile, knots, class_8c):
+    session = ran(odile, knots, class_8c)
+    hardest = as_odile("get", f"/sessions/{session.pk}/report")["teach"]["questions"][0]["item"]
+    (made,) = as_odile("post", f"/sessions/{session.pk}/again", {"title": "Knots again", "items": [hardest]})
+    document = as_odile("get", f"/sets/{made['id']}")
+    assert (document["title"], [row["item"]["id"] for row in document["items"]]) == ("Knots again", [hardest])
+    reply = as_odile("post", f"/sessions/{session.pk}/again", {"title": "x", "items": ["nowhere"]}, 422)
+    assert reply["sentence"] == "None of these questions was asked in this session."
+
+
+def test_each_group_gets_a_set_of_what_was_hardest_for_it(as_odile, odile, knots, class_8c):
+    session = ran(odile, knots, class_8c)
+    made = as_odile("post", f"/sessions/{session.pk}/again", {"title": "Again", "items": ["q1"], "each_group": True})
+    assert [one["title"] for one in made] == ["Again, Port", "Again, Starboard"]
+    for one, group in zip(made, ("Port", "Starboard"), strict=True):
+        teach = as_odile("get", f"/sessions/{session.pk}/report?group={group}")["teach"]["questions"]
+        assert [row["item"]["id"] for row in as_odile("get", f"/sets/{one['id']}")["items"]] == [teach[0]["item"]]

@@ -2035,6 +2035,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Again Sets
+         * @description A new set of what is to be taught again; or one for each group, of what was hardest for it.
+         */
+        post: operations["lantern_server_reports_router_make_again_sets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/marking": {
         parameters: {
             query?: never;
@@ -9066,13 +9086,13 @@ export interface components {
         };
         /**
          * Comment
-         * @description What the teacher says to somebody of their answer; empty takes it away again.
+         * @description What the teacher says to these of their answer; empty takes it away again.
          */
         Comment: {
             /** Item */
             item: string;
-            /** Seat */
-            seat: number;
+            /** Seats */
+            seats: number[];
             /** Text */
             text: string;
             /**
@@ -9166,7 +9186,7 @@ export interface components {
         /**
          * GiveMark
          * @description A mark by hand, for the answers of all these seats; None takes it away again. `lines` are those of the rubric
-         *     that were met, from 0.
+         *     that were met, from 0: they give the mark, in place of `mark`.
          */
         GiveMark: {
             /** Item */
@@ -9177,9 +9197,9 @@ export interface components {
             mark: number | null;
             /**
              * Lines
-             * @default []
+             * @default null
              */
-            lines?: number[];
+            lines?: number[] | null;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -11552,6 +11572,29 @@ export interface components {
             before: number | null;
             /** After */
             after: number | null;
+        };
+        /** MadeSet */
+        MadeSet: {
+            /** Id */
+            id: number;
+            /** Title */
+            title: string;
+        };
+        /**
+         * AgainForm
+         * @description A new set of questions of a session. `each_group`: one for each group instead, of as many that were hardest for
+         *     it.
+         */
+        AgainForm: {
+            /** Title */
+            title: string;
+            /** Items */
+            items: string[];
+            /**
+             * Each Group
+             * @default false
+             */
+            each_group?: boolean;
         };
         /**
          * AlikeAnswers
@@ -15006,6 +15049,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StudentReport"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_router_make_again_sets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgainForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeSet"][];
                 };
             };
         };

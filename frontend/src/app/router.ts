@@ -5,7 +5,7 @@ import { BringListPage, ClassesPage, ClassPage } from '@/classes'
 import { ImportPage } from '@/exchange'
 import { DeskPage } from '@/live/desk'
 import { ShelfPage } from '@/media'
-import { QuestionPage, SessionPage, StudentPage } from '@/reports'
+import { MarkingPage, QuestionPage, SessionPage, StudentPage } from '@/reports'
 import SessionsView from './SessionsView.vue'
 import MissingPage from './MissingPage.vue'
 
@@ -47,6 +47,11 @@ export const router = createRouter({
     { path: '/classes/:id(\\d+)', component: ClassPage, meta: { title: 'Class' } },
     { path: '/sessions', component: SessionsView, meta: { title: 'Sessions' } },
     { path: '/sessions/:id(\\d+)', component: SessionPage, meta: { title: 'Session' } },
+    {
+      path: '/sessions/:id(\\d+)/marking',
+      component: MarkingPage,
+      meta: { title: 'Marking by hand' },
+    },
     {
       path: '/sessions/:id(\\d+)/questions/:item',
       component: QuestionPage,

@@ -55,7 +55,9 @@ const action = 'rounded px-2 py-1 hover:underline disabled:opacity-40'
   <div class="mt-2 flex flex-wrap items-center gap-2 pl-1.5">
     <AsyncView :kind="item.kind" part="chips" :item="item" @update="emit('update', $event)" />
     <template v-if="question">
-      <span v-if="viewsOf(item).isOpinionOnly" class="text-sm text-slate">no right answer</span>
+      <span v-if="viewsOf(item).isOpinionOnly" class="text-sm text-slate">{{
+        'by_hand' in item && item.by_hand ? 'marked by hand' : 'no right answer'
+      }}</span>
       <ChipMenu
         v-else
         label="Scored or opinion"

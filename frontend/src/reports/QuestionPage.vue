@@ -7,7 +7,7 @@ import { useRoute } from 'vue-router'
 import { api, data as read } from '@/api/http'
 import { sentenceOf } from '@/api/refusal'
 import type { QuestionResult } from '@/api/types'
-import { percent } from '@/composables/format'
+import { counted, percent } from '@/composables/format'
 import { viewsOf } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
 import PromptText from '@/questions/shared/PromptText.vue'
@@ -110,6 +110,17 @@ const telling = computed(() => {
               <dd class="figure text-2xl">{{ figure.value }}</dd>
             </div>
           </dl>
+          <p
+            v-if="page.report.takes_hand && page.report.answered"
+            class="flex flex-wrap items-center gap-x-4"
+          >
+            <span v-if="page.report.waiting" class="text-lamp-ink"
+              >{{ counted(page.report.waiting, 'answer') }} without a mark yet.</span
+            >
+            <RouterLink :to="`/sessions/${session}/marking`" class="font-bold text-tide hover:underline"
+              >Mark by hand</RouterLink
+            >
+          </p>
           <p v-if="telling" class="text-[15px] text-slate">{{ telling }}</p>
           <section v-if="page.thirds" class="rounded border border-rule bg-sheet px-5 py-4">
             <ThirdsTable :thirds="page.thirds" />

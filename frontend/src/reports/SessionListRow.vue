@@ -28,6 +28,10 @@ const running = computed(() => {
   return props.row.stopped === 'today' ? 'Closed for today: go on' : 'Paused: go on'
 })
 
+const waiting = computed(() =>
+  props.row.waiting === 1 ? '1 answer waits for a mark' : `${props.row.waiting} answers wait for a mark`,
+)
+
 async function startRenaming(): Promise<void> {
   renaming.value = props.row.title
   await nextTick()
@@ -62,6 +66,7 @@ const cell = 'px-3 py-3 whitespace-nowrap'
         >{{ title }}</RouterLink
       >
       <span v-if="about" class="block text-[15px] text-slate">{{ about }}</span>
+      <span v-if="row.waiting" class="block text-[15px] text-lamp-ink">{{ waiting }}</span>
       <span v-if="row.note" class="line-clamp-1 text-[15px] text-slate" dir="auto">{{ row.note }}</span>
     </td>
     <td :class="cell" class="text-slate">{{ dayAndTime(row.created_at) }}</td>

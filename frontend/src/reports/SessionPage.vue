@@ -47,6 +47,13 @@ const otherwise = computed(() => {
   return `${counted(count, 'answer')} would be marked otherwise now.`
 })
 
+const waiting = computed(() => {
+  const count = session.value?.report.waiting ?? 0
+  return count === 1
+    ? '1 answer waits for a mark by hand: it is in no score yet.'
+    : `${count} answers wait for a mark by hand: they are in no score yet.`
+})
+
 function turnCounting(): void {
   view.value.counting = view.value.counting === 'everything' ? 'since_joined' : 'everything'
 }
@@ -122,6 +129,13 @@ async function removeIt(): Promise<void> {
           >
         </p>
         <p
+          v-if="session.report.waiting"
+          class="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 rounded border border-lamp-ink bg-lamp-wash px-4 py-2.5 text-lamp-ink"
+        >
+          <span class="min-w-0 grow basis-96">{{ waiting }}</span>
+          <RouterLink :to="`/sessions/${id}/marking`" :class="button('plain', 'small')">Mark them</RouterLink>
+        </p>
+        <p
           v-if="session.set_aside.length"
           class="mb-4 rounded border border-lamp-ink bg-lamp-wash px-4 py-2.5 text-lamp-ink"
         >
@@ -150,7 +164,12 @@ async function removeIt(): Promise<void> {
         <div
           class="mt-4.5 grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(24rem,40%)_minmax(0,1fr)]"
         >
-          <TeachAgain :session="id" :report="session.report" :teach="session.teach" />
+          <TeachAgain
+            :session="id"
+            :report="session.report"
+            :teach="session.teach"
+            :group-names="session.parts.groups"
+          />
           <SessionGrid v-model:view="view" :session="id" :report="session.report" :hardest="hardest" />
         </div>
       </template>

@@ -113,12 +113,16 @@ const head = 'px-2 py-2 font-normal'
                 ><LineText :text="one.title"
               /></RouterLink>
               <span v-if="one.scored && !one.counts" class="block text-sm text-slate">in no score</span>
+              <span v-if="one.waits" class="block text-sm text-lamp-ink">waits for a mark by hand</span>
             </th>
             <td class="max-w-64 px-2 py-2.5 wrap-anywhere">
               <LineText v-if="one.answered" :text="one.answer" />
               <span v-else class="text-slate">no answer</span>
               <span v-for="line in one.forgiven" :key="line" class="block text-sm text-slate" dir="auto">{{
                 line
+              }}</span>
+              <span v-if="one.comment" class="mt-1 block border-l-2 border-lamp pl-2" dir="auto">{{
+                one.comment
               }}</span>
             </td>
             <td class="max-w-64 px-2 py-2.5 wrap-anywhere">

@@ -1,15 +1,20 @@
 <script setup lang="ts">
 /** What to teach again: topics where there are any, questions, hardest first, each with a sentence of its figures. */
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { counted, percent } from '@/composables/format'
 import type { QuestionReport, SessionReport } from '@/api/types'
+import UiButton from '@/ui/UiButton.vue'
+import AgainDialog from './AgainDialog.vue'
 import TeachLine from './TeachLine.vue'
 
 const props = defineProps<{
   session: number
   report: SessionReport['report']
   teach: SessionReport['teach']
+  /** Of the class. */
+  groupNames: readonly string[]
 }>()
+const isAsking = ref(false)
 
 const byId = computed(() => new Map(props.report.questions.map((question) => [question.item, question])))
 const advice = computed(() => new Map(props.teach.questions.map((one) => [one.item, one.advice])))
@@ -37,6 +42,7 @@ const groups = computed(() => [
 ])
 
 function sortOf(question: QuestionReport): string {
+  if (question.waiting) return `${counted(question.waiting, 'answer')} without a mark yet`
   if (question.note) return question.note.sentence
   return question.scored ? 'nobody answered' : `opinion, ${counted(question.answered, 'answer')}`
 }
@@ -44,7 +50,10 @@ function sortOf(question: QuestionReport): string {
 
 <template>
   <section class="rounded border border-rule bg-sheet px-4.5 py-3.5" aria-labelledby="teach">
-    <h2 id="teach" class="text-lg">What to teach again</h2>
+    <div class="flex flex-wrap items-center gap-x-4">
+      <h2 id="teach" class="grow text-lg">What to teach again</h2>
+      <UiButton v-if="teach.questions.length" size="small" @click="isAsking = true">Ask it again…</UiButton>
+    </div>
     <p class="mb-2 text-[15px] text-slate">
       Hardest first. Open a line for its answers and what can be put right.
     </p>
@@ -79,5 +88,13 @@ function sortOf(question: QuestionReport): string {
         :names="names"
       />
     </ol>
+    <AgainDialog
+      v-if="isAsking"
+      :session="session"
+      :title="report.title"
+      :questions="lines(teach.questions.map((one) => one.item))"
+      :groups="groupNames"
+      @close="isAsking = false"
+    />
   </section>
 </template>

@@ -71,6 +71,12 @@ const whoWasWrong = computed(() => {
           class="font-bold text-tide hover:underline"
           >All of question {{ question.number }}: who answered what</RouterLink
         >
+        <RouterLink
+          v-if="question.takes_hand && question.answered"
+          :to="`/sessions/${session}/marking`"
+          class="ml-5 font-bold text-tide hover:underline"
+          >Mark by hand</RouterLink
+        >
       </p>
     </details>
   </li>

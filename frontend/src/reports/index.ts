@@ -1,3 +1,4 @@
+export { default as MarkingPage } from './MarkingPage.vue'
 export { default as QuestionPage } from './QuestionPage.vue'
 export { default as SessionPage } from './SessionPage.vue'
 export { default as SessionsPage } from './SessionsPage.vue'

@@ -9,9 +9,12 @@ import type {
   QuestionReport,
   Reliability,
   SessionReport,
+  ToMark,
 } from '@/api/types'
 import QuestionCounts from './QuestionCounts.vue'
 import CorrectionPreview from './CorrectionPreview.vue'
+import MarkButtons from './MarkButtons.vue'
+import { nextWaiting } from './useMarking'
 import ReliabilityNote from './ReliabilityNote.vue'
 import SessionFigures from './SessionFigures.vue'
 import TeachAgain from './TeachAgain.vue'
@@ -241,6 +244,7 @@ describe('what to teach again', () => {
         session: 7,
         report: { questions: [{ ...question, ...more }], people } as unknown as SessionReport['report'],
         teach: teach as unknown as SessionReport['teach'],
+        groupNames: [],
       },
       global: {
         stubs: { RouterLink: RouterLinkStub },
@@ -308,5 +312,41 @@ describe('a correction', () => {
 
   it('says so where it changes nobody', () => {
     expect(dialog({ changes: [], unchanged: 27 }).view.text()).toContain('It changes nobody’s score.')
+  })
+})
+
+describe('marking by hand', () => {
+  const group = (...marks: (number | null)[]) => ({
+    answers: marks.map((mark, seat) => ({ seat, name: '', text: '', mark, met: [], comment: '' })),
+  })
+  const questions = [
+    { groups: [group(1), group(null)] },
+    { groups: [group(0.5, null), group(1)] },
+  ] as unknown as ToMark[]
+
+  it('goes on with the next that waits, in a later question too, and comes round', () => {
+    expect(nextWaiting(questions, 0, 0)).toEqual([0, 1])
+    expect(nextWaiting(questions, 0, 1)).toEqual([1, 0])
+    expect(nextWaiting(questions, 1, 0)).toEqual([0, 1])
+    expect(nextWaiting([{ groups: [group(1)] }] as unknown as ToMark[], 0, 0)).toBeNull()
+  })
+
+  it('gives a mark by its key, or the lines of the rubric that are met', async () => {
+    const press = (key: string) =>
+      document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
+    const props = { mark: null, met: [] }
+    const plain = mount(MarkButtons, { props: { ...props, rubric: [] } })
+    press('3')
+    expect(plain.emitted('mark')).toEqual([[0.75]])
+    plain.unmount()
+    const rubric = [
+      { text: 'It is shallow', points: 1 },
+      { text: 'Wind against tide', points: 2 },
+    ]
+    const by = mount(MarkButtons, { props: { ...props, rubric } })
+    press('2')
+    press('9')
+    press('Enter')
+    expect(by.emitted('lines')).toEqual([[[1]]])
   })
 })

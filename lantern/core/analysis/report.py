@@ -93,8 +93,9 @@ def report_of(results: Results, counting: Counting = "since_joined") -> Report:
     people = _people(results.people, asked, scored, counting)
     shares = [person.share for person in people if person.share is not None]
     scaled = [share * len(scored) for share in shares]
-    marks = _marks(scored, people)
-    telling = dict(zip((ask.item.id for ask in scored), discriminations(marks), strict=False))
+    settled = [ask for ask in scored if not ask.waiting]
+    marks = _marks(settled, people)
+    telling = dict(zip((ask.item.id for ask in settled), discriminations(marks), strict=False))
     return Report(
         title=results.title,
         took_part=len(people),
@@ -147,10 +148,11 @@ def _people(
     return rows
 
 
-def _marks(scored: Sequence[Asked], people: Sequence[PersonReport]) -> list[list[float]]:
-    """A row for each who was asked everything and is in the means: alpha knows no gaps."""
-    whole = [person.seat for person in people if person.share is not None and person.out_of == len(scored)]
-    return [[ask.marks.get(seat, 0.0) for ask in scored] for seat in whole]
+def _marks(settled: Sequence[Asked], people: Sequence[PersonReport]) -> list[list[float]]:
+    """Of the questions in which nothing waits for a mark, a row for each who was asked all of them and is in the means:
+    alpha knows no gaps."""
+    whole = [p.seat for p in people if p.share is not None and all(p.seat in ask.asked_of for ask in settled)]
+    return [[ask.marks.get(seat, 0.0) for ask in settled] for seat in whole]
 
 
 def panes_by(results: Results, by: PanesBy) -> dict[int, tuple[Pane, ...]]:

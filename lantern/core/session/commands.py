@@ -296,10 +296,10 @@ class SetRubric(_Strict):
 
 @dataclass(frozen=True)
 class Comment(_Strict):
-    """What the teacher says to somebody of their answer; empty takes it away again."""
+    """What the teacher says to these of their answer; empty takes it away again."""
 
     item: ShortId
-    seat: int
+    seats: Annotated[tuple[int, ...], Field(min_length=1, max_length=2000)]
     text: Annotated[str, Field(max_length=1000)]
     do: Literal["comment"] = "comment"
 

@@ -123,9 +123,11 @@ def set_rubric(state: State, command: c.SetRubric, sent: Sent) -> list[e.Event]:
 
 def comment(state: State, command: c.Comment, sent: Sent) -> list[e.Event]:
     _closed(state, command.item)
-    seat_of(state, command.seat)
+    for seat in command.seats:
+        seat_of(state, seat)
     ask, text = state.standing[command.item], command.text.strip()
-    return [] if state.comments.get((ask, command.seat), "") == text else [e.Commented(ask, command.seat, text)]
+    changed = [seat for seat in dict.fromkeys(command.seats) if state.comments.get((ask, seat), "") != text]
+    return [e.Commented(ask, seat, text) for seat in changed]
 
 
 def take_back(state: State, command: c.TakeBack, sent: Sent) -> list[e.Event]:

@@ -20,6 +20,8 @@ from lantern.server.live.models import LiveSession
 from lantern.server.live.queries import own_session
 from lantern.server.reports import actions, queries
 from lantern.server.reports.schemas import (
+    AgainForm,
+    MadeSet,
     Proposed,
     QuestionResult,
     SessionChanges,
@@ -91,6 +93,13 @@ def read_student(
     request: TeacherRequest, session_id: int, seat: int, counting: Counting = "since_joined"
 ) -> StudentReport:
     return queries.student_result(own_session(request.auth, session_id), seat, counting)
+
+
+@router.post("/{session_id}/again", response=list[MadeSet])
+def make_again_sets(request: TeacherRequest, session_id: int, form: AgainForm) -> list[MadeSet]:
+    """A new set of what is to be taught again; or one for each group, of what was hardest for it."""
+    made = actions.make_again_sets(request.auth, own_session(request.auth, session_id), form)
+    return [MadeSet(id=one.pk, title=one.title) for one in made]
 
 
 @router.get("/{session_id}/marking", response=MarkingSheet)

@@ -115,6 +115,20 @@ class QuestionResult(Value):
     shown: Shown
 
 
+class AgainForm(Value):
+    """A new set of questions of a session. `each_group`: one for each group instead, of as many that were hardest for
+    it."""
+
+    title: Title
+    items: Annotated[tuple[ShortId, ...], Field(min_length=1, max_length=100)]
+    each_group: bool = False
+
+
+class MadeSet(Value):
+    id: int
+    title: str
+
+
 class Proposed(Value):
     """A correction that is looked at before it is made."""
 

@@ -1,3 +1,4 @@
+from lantern.core.questions.items import RubricLine
 from lantern.server.demo.sets.writing import (
     a_set,
     choice,
@@ -65,7 +66,15 @@ SET = a_set(
     split(
         "The class has ten coins for the trip. On what?", "A boat for an hour", "Nets and pails", "Hot soup", total=10
     ),
-    open_response("Why does the tide in our bay come later than in the open sea?", longest=400),
+    open_response(
+        "Why does the tide in our bay come later than in the open sea?",
+        longest=400,
+        by_hand=True,
+        rubric=(
+            RubricLine(text="The water has to come in through a narrow mouth"),
+            RubricLine(text="Shallow ground holds it up"),
+        ),
+    ),
     subject="Coastal science",
     level_from=6,
     level_to=9,

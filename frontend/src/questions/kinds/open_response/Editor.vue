@@ -1,24 +1,37 @@
 <script setup lang="ts">
 import type { ItemOf } from '@/api/types'
+import RubricLines from '@/questions/shared/RubricLines.vue'
 import NumberField from '@/ui/number/NumberField.vue'
 
 type Open = ItemOf<'open_response'>
 const props = defineProps<{ item: Open }>()
 const emit = defineEmits<{ update: [item: Open] }>()
 
+const set = (change: Partial<Open>): void => emit('update', { ...props.item, ...change })
+
 function setLongest(value: number | null): void {
-  if (value !== null && value >= 20 && value <= 2000)
-    emit('update', { ...props.item, longest: Math.round(value) })
+  if (value !== null && value >= 20 && value <= 2000) set({ longest: Math.round(value) })
 }
 </script>
 
 <template>
-  <p class="pt-1 pl-1.5" data-line>
-    Students write a text of their own. There is no right answer to compare it with.
-    <label
-      >At most
-      <NumberField :model-value="item.longest ?? 500" class="w-20!" @update:model-value="setLongest" />
-      characters</label
+  <div class="space-y-1.5 pt-1 pl-1.5">
+    <p data-line>
+      Students write a text of their own. There is no right answer to compare it with.
+      <label
+        >At most
+        <NumberField :model-value="item.longest ?? 500" class="w-20!" @update:model-value="setLongest" />
+        characters</label
+      >
+    </p>
+    <label class="flex items-center gap-2"
+      ><input
+        type="checkbox"
+        class="size-4 accent-tide"
+        :checked="item.by_hand"
+        @change="set({ by_hand: ($event.target as HTMLInputElement).checked })"
+      />I mark the answers by hand afterwards</label
     >
-  </p>
+    <RubricLines v-if="item.by_hand" :rubric="item.rubric ?? []" @update="set({ rubric: $event })" />
+  </div>
 </template>
