@@ -99,6 +99,10 @@ def test_only_a_topic_that_is_surely_below_the_rest_is_said_to_be_j15():
     weak, strong = choice("B", tags=("Tides",)), [choice("B", tags=("Knots",)) for _ in range(3)]
     many = a_table((weak, "B" * 10 + "A" * 30), *((item, "B" * 30 + "A" * 10) for item in strong))
     few = a_table((weak, "BABBBB"), *((item, "BBBBBB") for item in strong))
+    twins = a_table(
+        *((choice("B", tags=("Tides",)), "B" * 5 + "A" * 5) for _ in range(9)), (choice("B"), "B" * 7 + "AAA")
+    )
+    assert teach_again(report_of(twins)).topics[0].advice.code == "topic_begin_with"  # ten students, not ninety
     said = {t.topic: t.advice.code for t in teach_again(report_of(many)).topics}
     assert said == {"Tides": "topic_is_weaker", "Knots": "topic_begin_with"}
     assert {t.advice.code for t in teach_again(report_of(few)).topics} == {"topic_begin_with", "advice_known"}

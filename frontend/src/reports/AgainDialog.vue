@@ -84,7 +84,7 @@ async function make(): Promise<void> {
             @change="toggle(question.item)"
           />
           <LineText class="min-w-0 grow wrap-anywhere" :text="question.title" />
-          <span v-if="question.share !== null" class="tabular-nums">{{
+          <span v-if="question.share !== null" class="whitespace-nowrap tabular-nums">{{
             percent(question.share)
           }}</span></label
         >

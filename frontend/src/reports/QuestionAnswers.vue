@@ -77,7 +77,7 @@ const seconds = (row: Row): string => (row.took === null ? '' : `${Math.round(ro
               <td class="max-w-56 px-2 py-1 align-top">
                 <LineText
                   v-if="row.answered"
-                  :class="isCrowd ? 'block truncate' : 'wrap-anywhere'"
+                  :class="isCrowd ? 'block truncate' : 'line-clamp-3 wrap-anywhere'"
                   :text="row.answer"
                 />
                 <span v-else class="text-slate">no answer</span>

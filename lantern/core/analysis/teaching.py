@@ -77,7 +77,7 @@ def _topic(name: str, inside: Sequence[QuestionReport], mean_share: float | None
 
 
 def _advice_on_topic(inside: Sequence[QuestionReport], share: float, marks: int, mean_share: float | None) -> Message:
-    reach = share_range(share, marks)
+    reach = share_range(share, max(q.answered for q in inside))
     if marks < FEW:
         return said("topic_too_few", "Only {count} answers: too few to say.", count=marks)
     if share >= KNOWN:
@@ -85,7 +85,7 @@ def _advice_on_topic(inside: Sequence[QuestionReport], share: float, marks: int,
     if mean_share is not None and reach and reach.high < mean_share:
         return said(
             "topic_is_weaker",
-            "Clearly weaker than the rest, which is {mean} % right on average: begin with question {number}.",
+            "Clearly weaker than the session as a whole, which is {mean} % right: begin with question {number}.",
             mean=round(100 * mean_share),
             number=inside[0].number,
         )
