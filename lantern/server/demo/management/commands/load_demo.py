@@ -1,6 +1,7 @@
 """Loads the demo school, once."""
 
 import secrets
+from collections.abc import Sequence
 from datetime import timedelta
 from typing import Any
 
@@ -27,6 +28,7 @@ from lantern.server.demo.term import SEED, run_term
 from lantern.server.library.actions import make_set
 from lantern.server.library.models import QuestionSet
 from lantern.server.live.actions import save_preset, start_session
+from lantern.server.live.models import LiveSession
 
 SIX_DAYS = timedelta(days=6)
 FRIDAY_TEST = settings_for("own_pace", "changeable").model_copy(
@@ -87,6 +89,7 @@ class Command(BaseCommand):
         _finished_session(odile, lights, class_8c)
         tides = next(one for one in sets if one.title == TIDES.title)
         start_session(odile, tides, FRIDAY_TEST, class_8c, later=True)
+        _say_when_each_was_run(sets)
         save_preset(odile, "Friday test", FRIDAY_TEST)
         self.stdout.write(
             f"The demo school is loaded: {len(sets)} sets, {len(CLASSES)} classes, "
@@ -121,12 +124,17 @@ def _load(owner: Teacher, content: SetContent, days_ago: int) -> QuestionSet:
     return made
 
 
+def _say_when_each_was_run(sets: Sequence[QuestionSet]) -> None:
+    for one in sets:
+        last = LiveSession.objects.filter(revision__set=one, opened_at__isnull=False).first()  # the newest
+        QuestionSet.objects.filter(pk=one.pk).update(last_run_at=last.created_at if last else None)
+
+
 def _finished_session(owner: Teacher, lights: QuestionSet, of_class: SchoolClass) -> None:
     start = (timezone.now() - SIX_DAYS).replace(hour=10, minute=5)
     settings = Settings(known="list", game=PointsSettings(early_bonus=True))
     session = start_session(owner, lights, settings, of_class)
     session.created_at = start
     session.save(update_fields=["created_at"])
-    QuestionSet.objects.filter(pk=lights.pk).update(last_run_at=start)
     there = [Student(one.name, one.person, one.record_id) for one in of_class.members.order_by("pk")[:27]]
     Rehearsal(session, there, SEED, round(start.timestamp() * 1000)).run()
