@@ -173,6 +173,7 @@ MAY = {
     "POST /api/sessions/{session_id}/again": OWNER,
     "GET /api/sessions": TEACHERS,
     "GET /api/sessions/choices": TEACHERS,
+    "GET /api/sessions/of-class/{class_id}": TAUGHT,
     "GET /api/sessions/{session_id}/report": OWNER,
     "GET /api/sessions/{session_id}/panes": OWNER,
     "GET /api/sessions/{session_id}/questions/{item}": OWNER,

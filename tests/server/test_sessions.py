@@ -9,7 +9,7 @@ from lantern.core.session import Settings
 from lantern.server.classes.models import Member, SchoolClass
 from lantern.server.demo.rehearsal import Rehearsal, Student
 from lantern.server.live.actions import start_session
-from lantern.server.live.models import LiveSession, SessionEvent
+from lantern.server.live.models import KeptMarks, LiveSession, SessionEvent
 from lantern.server.live.retention import KEPT_DELETED, purge_deleted
 
 START = datetime(2026, 11, 16, 10, 5, tzinfo=timezone.get_current_timezone())
@@ -166,3 +166,37 @@ def test_each_group_gets_a_set_of_what_was_hardest_for_it(as_odile, odile, knots
     for one, group in zip(made, ("Port", "Starboard"), strict=True):
         teach = as_odile("get", f"/sessions/{session.pk}/report?group={group}")["teach"]["questions"]
         assert [row["item"]["id"] for row in as_odile("get", f"/sets/{one['id']}")["items"]] == [teach[0]["item"]]
+
+
+def test_a_class_is_read_over_its_sessions_and_members_by_what_they_left_j16(as_odile, as_ravi, odile, knots, class_8c):
+    early = ran(odile, knots, class_8c, at=START - timedelta(days=7))
+    late = ran(odile, knots, class_8c)
+    ran(odile, knots, known="nickname")  # of no class
+    found = as_odile("get", f"/sessions/of-class/{class_8c.pk}")
+    assert [row["id"] for row in found["results"]["sessions"]] == [early.pk, late.pk]
+    assert [one["name"] for one in found["students"]] == ["Bo Tanaka-Lind", "Fen Okoro", "Ines Dahl"]
+    report = as_odile("get", f"/sessions/{late.pk}/report")["report"]
+    shares = {line["name"]: line["share"] for line in report["people"]}
+    names = {one["student"]: one["name"] for one in found["students"]}
+    for one in found["results"]["students"]:
+        last = one["points"][-1]
+        assert last["share"] == pytest.approx(shares[names[one["student"]]])
+    assert [one["item"] for one in found["results"]["asked_again"]] == ["q1", "q2"]
+    as_ravi("get", f"/sessions/of-class/{class_8c.pk}", status=404)
+
+
+def test_marks_that_were_not_kept_at_the_end_are_made_when_they_are_read(as_odile, odile, knots, class_8c):
+    session = ran(odile, knots, class_8c)
+    before = as_odile("get", f"/sessions/of-class/{class_8c.pk}")
+    KeptMarks.objects.all().delete()
+    assert as_odile("get", f"/sessions/of-class/{class_8c.pk}") == before
+    assert KeptMarks.objects.filter(session=session).exists()
+
+
+def test_who_is_erased_is_told_in_no_history_and_the_class_stays_as_it_was(as_odile, odile, knots, class_8c):
+    session = ran(odile, knots, class_8c)
+    before = as_odile("get", f"/sessions/of-class/{class_8c.pk}")["results"]
+    session.people.filter(name="Fen Okoro").delete()
+    after = as_odile("get", f"/sessions/of-class/{class_8c.pk}")["results"]
+    assert len(after["students"]) == len(before["students"]) - 1
+    assert (after["sessions"], after["topics"]) == (before["sessions"], before["topics"])

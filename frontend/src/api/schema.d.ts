@@ -1929,6 +1929,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/of-class/{class_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Class Results
+         * @description A class over all its sessions.
+         */
+        get: operations["lantern_server_reports_router_read_class_results"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}": {
         parameters: {
             query?: never;
@@ -11010,6 +11030,134 @@ export interface components {
             archived: number;
         };
         /**
+         * AcrossSessions
+         * @description `sessions` run from the first to the last; topics from the weakest on, students in the order of their ids,
+         *     questions in the order in which they were last asked, the newest first.
+         */
+        AcrossSessions: {
+            /** Sessions */
+            sessions: components["schemas"]["ThenRow"][];
+            /** Topics */
+            topics: components["schemas"]["TopicOverTime"][];
+            /** Students */
+            students: components["schemas"]["StudentOverTime"][];
+            /** Asked Again */
+            asked_again: components["schemas"]["AskedAgain"][];
+        };
+        /**
+         * AskedAgain
+         * @description A question that was asked in several sessions. `before` and `after` are the mean marks of the `both` who had it
+         *     the first and the last time; None where nobody did.
+         */
+        AskedAgain: {
+            /** Item */
+            item: string;
+            /** Title */
+            title: string;
+            /** Points */
+            points: components["schemas"]["SessionPoint"][];
+            /** Both */
+            both: number;
+            /** Before */
+            before: number | null;
+            /** After */
+            after: number | null;
+        };
+        /**
+         * ClassResults
+         * @description A class over its sessions; `students` are names, in the order of the class list.
+         */
+        ClassResults: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            results: components["schemas"]["AcrossSessions"];
+            /** Students */
+            students: components["schemas"]["NamedStudent"][];
+        };
+        /** NamedStudent */
+        NamedStudent: {
+            /** Student */
+            student: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * SessionPoint
+         * @description The mean mark in one session, of `marks` marks; None where there are none.
+         */
+        SessionPoint: {
+            /** Session */
+            session: number;
+            /** Share */
+            share: number | null;
+            /** Marks */
+            marks: number;
+        };
+        /**
+         * StudentOverTime
+         * @description `against` is the mean of the differences from the class, in the sessions that the student was in.
+         */
+        StudentOverTime: {
+            /** Student */
+            student: string;
+            /** Sessions */
+            sessions: number;
+            /** Questions */
+            questions: number;
+            /** Share */
+            share: number;
+            /** Against */
+            against: number;
+            trend: components["schemas"]["Trend"];
+            /** Points */
+            points: components["schemas"]["SessionPoint"][];
+        };
+        /** ThenRow */
+        ThenRow: {
+            /** Id */
+            id: number;
+            /** Title */
+            title: string;
+            /** At */
+            at: number;
+            /** Share */
+            share: number | null;
+        };
+        /**
+         * TopicOverTime
+         * @description `points` run along the sessions of the report.
+         */
+        TopicOverTime: {
+            /** Topic */
+            topic: string;
+            /** Share */
+            share: number;
+            /** Marks */
+            marks: number;
+            /** Points */
+            points: components["schemas"]["SessionPoint"][];
+        };
+        /**
+         * Trend
+         * @description How much the share of somebody changes in four weeks, against the mean of the class, with its range (95 %).
+         *     `verdict` is empty where it may as well be none, or where too little was asked.
+         */
+        Trend: {
+            /** Change */
+            change: number | null;
+            /** Low */
+            low: number | null;
+            /** High */
+            high: number | null;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "" | "slips" | "rises";
+        };
+        /**
          * SessionChanges
          * @description What is left out stays as it is.
          */
@@ -14881,6 +15029,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionChoices"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_router_read_class_results: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassResults"];
                 };
             };
         };

@@ -5,7 +5,7 @@ import { BringListPage, ClassesPage, ClassPage } from '@/classes'
 import { ImportPage } from '@/exchange'
 import { DeskPage } from '@/live/desk'
 import { ShelfPage } from '@/media'
-import { MarkingPage, QuestionPage, SessionPage, StudentPage } from '@/reports'
+import { ClassResultsPage, MarkingPage, QuestionPage, SessionPage, StudentPage } from '@/reports'
 import SessionsView from './SessionsView.vue'
 import MissingPage from './MissingPage.vue'
 
@@ -45,6 +45,11 @@ export const router = createRouter({
     { path: '/classes', component: ClassesPage, meta: { title: 'Classes' } },
     { path: '/classes/bring-in', component: BringListPage, meta: { title: 'Bring class lists in' } },
     { path: '/classes/:id(\\d+)', component: ClassPage, meta: { title: 'Class' } },
+    {
+      path: '/classes/:id(\\d+)/results',
+      component: ClassResultsPage,
+      meta: { title: 'A class over time' },
+    },
     { path: '/sessions', component: SessionsView, meta: { title: 'Sessions' } },
     { path: '/sessions/:id(\\d+)', component: SessionPage, meta: { title: 'Session' } },
     {

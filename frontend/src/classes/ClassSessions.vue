@@ -14,7 +14,15 @@ const { data: sessions, error } = useQuery({
 
 <template>
   <section class="rounded border border-rule bg-sheet px-4 py-3" aria-labelledby="ran-head">
-    <h2 id="ran-head" class="text-lg">What ran</h2>
+    <div class="flex items-baseline gap-3">
+      <h2 id="ran-head" class="grow text-lg">What ran</h2>
+      <RouterLink
+        v-if="sessions?.rows.length"
+        :to="`/classes/${id}/results`"
+        class="text-[15px] font-bold text-tide hover:underline"
+        >Over time</RouterLink
+      >
+    </div>
     <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
     <p v-else-if="sessions && !sessions.rows.length" class="text-[15px] text-slate">
       Nothing yet. Run one of

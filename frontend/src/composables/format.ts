@@ -12,6 +12,10 @@ const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', 
 
 const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric' })
 
+const SHORT_DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
+
+/** A moment in milliseconds as a day of the year. */
+export const shortDay = (ms: number): string => SHORT_DAY.format(new Date(ms))
 export const monthOf = (iso: string): string => MONTH.format(new Date(iso))
 export const dayAndTime = (iso: string): string => DAY.format(new Date(iso)).replace(',', '')
 /** A moment in milliseconds as a time of its day. */

@@ -1,3 +1,4 @@
+export { default as ClassResultsPage } from './ClassResultsPage.vue'
 export { default as MarkingPage } from './MarkingPage.vue'
 export { default as QuestionPage } from './QuestionPage.vue'
 export { default as SessionPage } from './SessionPage.vue'

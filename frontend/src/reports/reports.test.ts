@@ -9,11 +9,13 @@ import type {
   QuestionReport,
   Reliability,
   SessionReport,
+  StudentOverTime,
   ToMark,
 } from '@/api/types'
 import QuestionCounts from './QuestionCounts.vue'
 import CorrectionPreview from './CorrectionPreview.vue'
 import MarkButtons from './MarkButtons.vue'
+import { bySlipping, told } from './trends'
 import { nextWaiting } from './useMarking'
 import ReliabilityNote from './ReliabilityNote.vue'
 import SessionFigures from './SessionFigures.vue'
@@ -348,5 +350,27 @@ describe('marking by hand', () => {
     press('9')
     press('Enter')
     expect(by.emitted('lines')).toEqual([[[1]]])
+  })
+})
+
+describe('a trend', () => {
+  const trend = (verdict: '' | 'slips' | 'rises', change: number | null = -0.12) => ({
+    change,
+    low: change === null ? null : change - 0.08,
+    high: change === null ? null : change + 0.08,
+    verdict,
+  })
+
+  it('is told with its range, and as none where it may be none', () => {
+    expect(told(trend('slips'))).toBe('slips: −12 points in four weeks (−20 points to −4 points)')
+    expect(told(trend('', 0.02))).toBe('no clear trend: +2 points in four weeks (−6 points to +10 points)')
+    expect(told(trend('', null))).toBe('too few sessions to say')
+  })
+
+  it('puts those who slip first', () => {
+    const one = (student: string, ...args: Parameters<typeof trend>) =>
+      ({ student, trend: trend(...args) }) as StudentOverTime
+    const rows = [one('a', 'rises', 0.3), one('b', '', -0.4), one('c', 'slips'), one('d', '', null)]
+    expect(rows.sort(bySlipping).map((row) => row.student)).toEqual(['c', 'b', 'a', 'd'])
   })
 })

@@ -146,6 +146,14 @@ class OwnLight(models.Model):
         constraints = (models.UniqueConstraint(fields=["school", "keeper"], name="one_light_a_keeper"),)
 
 
+class KeptMarks(models.Model):
+    """The marks of a session that has ended, as the core's MarksThen: so that a year of them can be read at once. It
+    knows people by their opaque keys in the session: who is erased from its roster can be told no more."""
+
+    session = models.OneToOneField(LiveSession, on_delete=models.CASCADE, related_name="kept_marks", primary_key=True)
+    table = models.JSONField()
+
+
 class Remote(models.Model):
     """A teacher's phone that leads one session. `key` is the digest of what its QR picture holds, `token` that of what
     the phone keeps, once it has used the picture. `session_key` and `secret` are the sign-in that it stands on."""

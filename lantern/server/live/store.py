@@ -14,8 +14,10 @@ from django.db import connection, transaction
 from django.db.backends.utils import CursorWrapper
 from django.db.models import Q
 
+from lantern.core.analysis.across import MarksThen, marks_then
 from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
+from lantern.core.analysis.results import Results
 from lantern.core.classes.join_codes import make_code
 from lantern.core.classes.needs import NONE, needs_from
 from lantern.core.classes.record_ids import record_key
@@ -34,7 +36,7 @@ from lantern.core.session.stored import EVENT, read_event, read_settings, write_
 from lantern.core.session.views import stopped
 from lantern.core.values import Milliseconds
 from lantern.server.api.errors import FaultySession
-from lantern.server.live.models import LiveSession, Person, SessionEvent
+from lantern.server.live.models import KeptMarks, LiveSession, Person, SessionEvent
 from lantern.server.live.own_lights import give_shells
 
 log = logging.getLogger(__name__)
@@ -332,11 +334,13 @@ def sweep() -> None:
 def _summed_up(session_id: int, state: State) -> dict[str, object] | None:
     """What lists of sessions say of it; its members' marks are kept with it. A fault in summing up holds up no end."""
     try:
-        report = report_of(results_of(state))
+        results = results_of(state)
+        report = report_of(results)
         pace = seconds_of_an_answer(state)
     except Exception:
         log.exception("session %d could not be summed up", session_id)
         return None
+    keep_marks(session_id, state, results)
     means = {line.seat: line.share for line in report.people}
     _keep_mean_marks(session_id, means, state)
     _give_shells(session_id, means, state)
@@ -347,6 +351,14 @@ def _summed_up(session_id: int, state: State) -> dict[str, object] | None:
         "waiting": report.waiting,
         "pace": pace,
     }
+
+
+def keep_marks(session_id: int, state: State, results: Results) -> MarksThen:
+    """Of a session that has ended."""
+    people = {seat.number: seat.person or f"seat-{seat.number}" for seat in state.people()}
+    kept = marks_then(results, people)
+    KeptMarks.objects.update_or_create(session_id=session_id, defaults={"table": kept.model_dump(mode="json")})
+    return kept
 
 
 def _keep_mean_marks(session_id: int, means: Mapping[int, float | None], state: State) -> None:

@@ -16,11 +16,14 @@ from lantern.core.values import ShortId
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
 from lantern.server.api.downloads import download
+from lantern.server.classes.queries import own_class
 from lantern.server.live.models import LiveSession
 from lantern.server.live.queries import own_session
 from lantern.server.reports import actions, queries
+from lantern.server.reports.across import class_results
 from lantern.server.reports.schemas import (
     AgainForm,
+    ClassResults,
     MadeSet,
     Proposed,
     QuestionResult,
@@ -47,6 +50,12 @@ def list_sessions(request: TeacherRequest, wanted: Query[WantedSessions]) -> Ses
 @router.get("/choices", response=SessionChoices)
 def list_choices(request: TeacherRequest) -> SessionChoices:
     return queries.session_choices(request.auth)
+
+
+@router.get("/of-class/{class_id}", response=ClassResults)
+def read_class_results(request: TeacherRequest, class_id: int) -> ClassResults:
+    """A class over all its sessions."""
+    return class_results(request.auth, own_class(request.auth, class_id))
 
 
 @router.patch("/{session_id}", response={204: None})

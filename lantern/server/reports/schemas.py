@@ -3,6 +3,7 @@ from typing import Annotated
 
 from pydantic import Field
 
+from lantern.core.analysis.across import AcrossSessions
 from lantern.core.analysis.narrowed import ReportParts
 from lantern.core.analysis.one_question import QuestionPage
 from lantern.core.analysis.preview import Correcting
@@ -113,6 +114,20 @@ class QuestionResult(Value):
     title: str
     page: QuestionPage
     shown: Shown
+
+
+class NamedStudent(Value):
+    student: str
+    name: str
+
+
+class ClassResults(Value):
+    """A class over its sessions; `students` are names, in the order of the class list."""
+
+    id: int
+    name: str
+    results: AcrossSessions
+    students: list[NamedStudent]
 
 
 class AgainForm(Value):

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+/** A class over all the sessions that were run with it. */
+import { useQuery } from '@tanstack/vue-query'
+import { useTitle } from '@vueuse/core'
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import { api, data } from '@/api/http'
+import { sentenceOf } from '@/api/refusal'
+import type { ClassResults } from '@/api/types'
+import { counted } from '@/composables/format'
+import EmptyNote from '@/ui/EmptyNote.vue'
+import AskedAgainList from './AskedAgainList.vue'
+import ClassStudents from './ClassStudents.vue'
+import ClassTopics from './ClassTopics.vue'
+
+const id = Number(useRoute().params.id)
+const { data: found, error } = useQuery({
+  queryKey: ['sessions', 'class-results', id],
+  queryFn: () => data(api.GET('/api/sessions/of-class/{class_id}', { params: { path: { class_id: id } } })),
+})
+const detail = computed(() => found.value as ClassResults | undefined)
+useTitle(computed(() => `${detail.value?.name ?? 'Class'} over time · Tall Lantern`))
+</script>
+
+<template>
+  <div class="mx-auto max-w-[90rem] px-6 py-6">
+    <p v-if="error" role="alert" class="text-lg">{{ sentenceOf(error) }}</p>
+    <p v-else-if="!detail" class="text-slate">Fetching the results…</p>
+    <template v-else>
+      <div class="mb-5 flex flex-wrap items-baseline gap-x-5">
+        <h1 class="text-3xl wrap-anywhere">{{ detail.name }} over time</h1>
+        <span class="text-slate">{{ counted(detail.results.sessions.length, 'session') }}</span>
+        <RouterLink :to="`/classes/${id}`" class="font-bold text-tide hover:underline">The class</RouterLink>
+      </div>
+      <EmptyNote v-if="!detail.results.sessions.length" title="Nothing to read yet">
+        Run a set with this class. Once the session has ended, its results stand here.
+      </EmptyNote>
+      <div v-else class="space-y-5">
+        <ClassTopics v-if="detail.results.topics.length" :results="detail.results" />
+        <ClassStudents v-if="detail.students.length" :detail="detail" />
+        <AskedAgainList :again="detail.results.asked_again" />
+      </div>
+    </template>
+  </div>
+</template>
