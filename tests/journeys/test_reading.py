@@ -10,7 +10,8 @@ from selenium.webdriver.common.keys import Keys
 from lantern.core.questions.kinds.open_response import OpenResponseItem
 from tests.builders import choice
 from tests.journeys.pages import chord, sign_in, type_keys, wait_gone
-from tools.browser import click, find, find_all, press, until, value_of, wait_for
+from tests.journeys.test_access import check
+from tools.browser import DESKTOP, click, find, find_all, press, until, value_of, wait_for
 from tools.client import SeatClient
 
 BAR = OpenResponseItem(
@@ -54,6 +55,7 @@ def test_twenty_seven_answers_are_marked_by_keys_alone(server, teacher, browsers
     wait_for(desk, "14 answers that say the same")
     type_keys(desk, "n")
     wait_for(desk, "Seat 1")
+    check(desk, "marking by hand", (DESKTOP,))
     type_keys(desk, "1", Keys.ENTER)
     wait_for(desk, "14 of 27 marked")
     wait_for(desk, "2 of 3")

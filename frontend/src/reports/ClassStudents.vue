@@ -46,33 +46,35 @@ const last = (one: (typeof rows.value)[number]) =>
       Against the class in the same questions. Somebody slips or rises only where the whole range says so,
       over five sessions and twenty questions: a reason to look, not a verdict.
     </p>
-    <table class="w-full text-[15px]">
-      <thead>
-        <tr class="border-b border-rule text-left text-sm text-slate">
-          <th scope="col" class="py-1 pl-4.5 font-normal">Name</th>
-          <th scope="col" class="px-2 py-1 text-right font-normal">Sessions</th>
-          <th scope="col" class="px-2 py-1 text-right font-normal">Right</th>
-          <th scope="col" class="px-2 py-1 text-right font-normal">Against the class</th>
-          <th scope="col" class="px-2 py-1 font-normal">Last sessions</th>
-          <th scope="col" class="py-1 pr-4.5 font-normal">Trend</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="one in rows" :key="one.student" class="border-b border-rule">
-          <th scope="row" class="max-w-48 truncate py-1.5 pl-4.5 text-left font-normal">{{ one.name }}</th>
-          <td class="px-2 text-right tabular-nums">{{ one.sessions }}</td>
-          <td class="px-2 text-right tabular-nums">{{ percent(one.share) }}</td>
-          <td class="px-2 text-right whitespace-nowrap tabular-nums">{{ points(one.against) }}</td>
-          <td class="px-2">
-            <span class="flex gap-0.5"
-              ><ShareCell v-for="point in last(one)" :key="point.session" :share="point.share"
-            /></span>
-          </td>
-          <td class="py-1 pr-4.5" :class="one.trend.verdict ? 'font-bold' : 'text-slate'">
-            {{ told(one.trend) }}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <div class="relative overflow-x-auto" tabindex="0" role="group" aria-label="Students, to be scrolled">
+      <table class="w-full text-[15px]">
+        <thead>
+          <tr class="border-b border-rule text-left text-sm text-slate">
+            <th scope="col" class="py-1 pl-4.5 font-normal">Name</th>
+            <th scope="col" class="px-2 py-1 text-right font-normal">Sessions</th>
+            <th scope="col" class="px-2 py-1 text-right font-normal">Right</th>
+            <th scope="col" class="px-2 py-1 text-right font-normal">Against the class</th>
+            <th scope="col" class="px-2 py-1 font-normal">Last sessions</th>
+            <th scope="col" class="py-1 pr-4.5 font-normal">Trend</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="one in rows" :key="one.student" class="border-b border-rule">
+            <th scope="row" class="max-w-48 truncate py-1.5 pl-4.5 text-left font-normal">{{ one.name }}</th>
+            <td class="px-2 text-right tabular-nums">{{ one.sessions }}</td>
+            <td class="px-2 text-right tabular-nums">{{ percent(one.share) }}</td>
+            <td class="px-2 text-right whitespace-nowrap tabular-nums">{{ points(one.against) }}</td>
+            <td class="px-2">
+              <span class="flex gap-0.5"
+                ><ShareCell v-for="point in last(one)" :key="point.session" :share="point.share"
+              /></span>
+            </td>
+            <td class="py-1 pr-4.5" :class="one.trend.verdict ? 'font-bold' : 'text-slate'">
+              {{ told(one.trend) }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </section>
 </template>

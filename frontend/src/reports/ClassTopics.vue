@@ -14,7 +14,7 @@ defineProps<{ results: ClassResults['results'] }>()
       Percent right in each session, the weakest topic first. A topic is what its questions say it is.
     </p>
     <div
-      class="overflow-x-auto px-4.5"
+      class="relative overflow-x-auto px-4.5"
       tabindex="0"
       role="group"
       aria-label="Topics by session, to be scrolled"

@@ -362,8 +362,8 @@ describe('a trend', () => {
   })
 
   it('is told with its range, and as none where it may be none', () => {
-    expect(told(trend('slips'))).toBe('slips: −12 points in four weeks (−20 points to −4 points)')
-    expect(told(trend('', 0.02))).toBe('no clear trend: +2 points in four weeks (−6 points to +10 points)')
+    expect(told(trend('slips'))).toBe('slips: −12 points in four weeks (−20 to −4)')
+    expect(told(trend('', 0.02))).toBe('no clear trend: +2 points in four weeks (−6 to +10)')
     expect(told(trend('', null))).toBe('too few sessions to say')
   })
 

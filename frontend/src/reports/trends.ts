@@ -3,16 +3,19 @@ import type { StudentOverTime } from '@/api/types'
 
 type Trend = StudentOverTime['trend']
 
-/** 0.123 as "+12 points". */
-export function points(share: number): string {
+/** 0.123 as "+12". */
+function signed(share: number): string {
   const rounded = Math.round(share * 100)
-  return `${rounded > 0 ? '+' : rounded < 0 ? '−' : ''}${Math.abs(rounded)} points`
+  return `${rounded > 0 ? '+' : rounded < 0 ? '−' : ''}${Math.abs(rounded)}`
 }
+
+/** 0.123 as "+12 points". */
+export const points = (share: number): string => `${signed(share)} points`
 
 export function told(trend: Trend): string {
   const { change, low, high, verdict } = trend
   if (change === null || low === null || high === null) return 'too few sessions to say'
-  const range = `${points(change)} in four weeks (${points(low)} to ${points(high)})`
+  const range = `${points(change)} in four weeks (${signed(low)} to ${signed(high)})`
   return verdict ? `${verdict}: ${range}` : `no clear trend: ${range}`
 }
 
