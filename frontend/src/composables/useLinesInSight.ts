@@ -7,10 +7,16 @@ const LINE = 31
 /** Lines drawn beyond what is in sight, so that a class is always there as a whole. */
 const BEYOND = 40
 
-export function useLinesInSight<T>(all: ComputedRef<readonly T[]>) {
+/** The same in a crowd, where lines are wide: whoever scrolls meets them soon enough. */
+const BEYOND_IN_A_CROWD = 20
+/** More lines than these are a crowd. */
+export const CROWD = 2 * BEYOND
+
+/** `isCrowdFromTheStart`: it is known how many there are, and nobody comes any more. */
+export function useLinesInSight<T>(all: ComputedRef<readonly T[]>, isCrowdFromTheStart = false) {
   const { list, containerProps, wrapperProps } = useVirtualList(
     computed(() => [...all.value]),
-    { itemHeight: LINE, overscan: BEYOND },
+    { itemHeight: LINE, overscan: isCrowdFromTheStart ? BEYOND_IN_A_CROWD : BEYOND },
   )
   return {
     /** The lines to draw, with their place among all. */
@@ -24,6 +30,6 @@ export function useLinesInSight<T>(all: ComputedRef<readonly T[]>) {
     }),
     lineStyle: { height: `${LINE}px` },
     /** More than are drawn without scrolling: their table wants a frame of its own. */
-    isCrowd: computed(() => all.value.length > 2 * BEYOND),
+    isCrowd: computed(() => all.value.length > CROWD),
   }
 }

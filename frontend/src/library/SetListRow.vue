@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
-import { computed, nextTick, ref } from 'vue'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import type { SetRow } from '@/api/types'
 import { counted, dateOf } from '@/composables/format'
+import { useRenaming } from '@/composables/useRenaming'
 import { pictureUrl } from '@/media/shown/pictures'
 import UiButton from '@/ui/UiButton.vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
@@ -22,19 +23,14 @@ const emit = defineEmits<{
 }>()
 
 const router = useRouter()
-const renaming = ref<string | null>(null)
-const input = ref<HTMLInputElement>()
-
-async function startRenaming(): Promise<void> {
-  renaming.value = props.row.title
-  await nextTick()
-  input.value?.select()
-}
-
-function finishRenaming(): void {
-  if (renaming.value !== null && renaming.value !== props.row.title) emit('rename', renaming.value)
-  renaming.value = null
-}
+const {
+  typing: renaming,
+  start: startRenaming,
+  finish: finishRenaming,
+} = useRenaming(
+  () => props.row.title,
+  (title) => emit('rename', title),
+)
 
 const about = computed(() => {
   const { subject, topics, tags } = props.row.about

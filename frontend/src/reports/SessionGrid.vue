@@ -3,7 +3,7 @@
 import { computed, toRef } from 'vue'
 import type { SessionReport } from '@/api/types'
 import { score } from '@/composables/format'
-import { useLinesInSight } from '@/composables/useLinesInSight'
+import { CROWD, useLinesInSight } from '@/composables/useLinesInSight'
 import GridPane from '@/ui/GridPane.vue'
 import { smallField } from '@/ui/recipes'
 import { usePanes } from './usePanes'
@@ -28,7 +28,7 @@ const people = computed(() =>
     ? props.report.people
     : [...props.report.people].sort((a, b) => (b.share ?? -1) - (a.share ?? -1) || b.score - a.score),
 )
-const { lines, frame, holder, lineStyle, isCrowd } = useLinesInSight(people)
+const { lines, frame, holder, lineStyle, isCrowd } = useLinesInSight(people, people.value.length > CROWD)
 
 /** What a pane says in place of its glyph. */
 function words(seat: number, index: number): string | undefined {

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** A line of the list of sessions. */
 import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
-import { computed, nextTick, ref } from 'vue'
+import { computed } from 'vue'
 import type { GameName, SessionRow } from '@/api/types'
 import { dayAndTime, percent } from '@/composables/format'
+import { useRenaming } from '@/composables/useRenaming'
 import { viewsOf } from '@/games/registry'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
 import { field, menuPanel } from '@/ui/recipes'
@@ -15,8 +16,14 @@ const emit = defineEmits<{
   archive: [archived: boolean]
   remove: []
 }>()
-const renaming = ref<string | null>(null)
-const input = ref<HTMLInputElement>()
+const {
+  typing: renaming,
+  start: startRenaming,
+  finish: finishRenaming,
+} = useRenaming(
+  () => props.row.title,
+  (title) => emit('rename', title),
+)
 const title = computed(() => props.row.title || 'Untitled set')
 const about = computed(() =>
   [props.row.class_name, props.row.game ? viewsOf(props.row.game as GameName).label : '']
@@ -32,16 +39,6 @@ const waiting = computed(() =>
   props.row.waiting === 1 ? '1 answer waits for a mark' : `${props.row.waiting} answers wait for a mark`,
 )
 
-async function startRenaming(): Promise<void> {
-  renaming.value = props.row.title
-  await nextTick()
-  input.value?.select()
-}
-
-function finishRenaming(): void {
-  if (renaming.value !== null && renaming.value !== props.row.title) emit('rename', renaming.value)
-  renaming.value = null
-}
 const cell = 'px-3 py-3 whitespace-nowrap'
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A question among what to teach again: its share, one sentence, and behind it what was answered. */
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { counted, percent } from '@/composables/format'
 import type { QuestionReport } from '@/api/types'
 import LineText from '@/questions/shared/LineText.vue'
@@ -17,6 +17,9 @@ const props = defineProps<{
   /** By seat. */
   names: ReadonlyMap<number, string>
 }>()
+
+/** What is behind it is drawn once it is wanted: there are fifty of these, with hundreds of answers. */
+const isOpen = ref(false)
 
 const votes = computed(() => {
   const both = props.question.votes
@@ -36,7 +39,7 @@ const whoWasWrong = computed(() => {
 
 <template>
   <li class="border-t border-rule py-2.5">
-    <details>
+    <details @toggle="isOpen = ($event.target as HTMLDetailsElement).open">
       <summary class="flex gap-3">
         <span class="w-5 shrink-0 font-bold">{{ question.number }}</span>
         <span class="min-w-0 grow">
@@ -53,31 +56,33 @@ const whoWasWrong = computed(() => {
           percent(question.share)
         }}</span>
       </summary>
-      <div v-if="whoWasWrong" class="mt-2 ml-8 text-[15px] text-slate">
-        <LineText :text="`${whoWasWrong.text}: `" />{{ whoWasWrong.names }}
-      </div>
-      <div v-if="question.near.length" class="mt-2 ml-8 text-[15px]">
-        <p class="text-slate">Nearly right</p>
-        <ul>
-          <li v-for="miss in question.near" :key="miss.text" class="wrap-anywhere" dir="auto">
-            “{{ miss.text }}”, {{ counted(miss.count, 'answer') }}. {{ miss.sentence }}
-          </li>
-        </ul>
-      </div>
-      <QuestionCounts :question="question" />
-      <p class="mt-2 ml-8 text-[15px]">
-        <RouterLink
-          :to="`/sessions/${session}/questions/${question.item}`"
-          class="font-bold text-tide hover:underline"
-          >All of question {{ question.number }}: who answered what</RouterLink
-        >
-        <RouterLink
-          v-if="question.takes_hand && question.answered"
-          :to="`/sessions/${session}/marking`"
-          class="ml-5 font-bold text-tide hover:underline"
-          >Mark by hand</RouterLink
-        >
-      </p>
+      <template v-if="isOpen">
+        <div v-if="whoWasWrong" class="mt-2 ml-8 text-[15px] text-slate">
+          <LineText :text="`${whoWasWrong.text}: `" />{{ whoWasWrong.names }}
+        </div>
+        <div v-if="question.near.length" class="mt-2 ml-8 text-[15px]">
+          <p class="text-slate">Nearly right</p>
+          <ul>
+            <li v-for="miss in question.near" :key="miss.text" class="wrap-anywhere" dir="auto">
+              “{{ miss.text }}”, {{ counted(miss.count, 'answer') }}. {{ miss.sentence }}
+            </li>
+          </ul>
+        </div>
+        <QuestionCounts :question="question" />
+        <p class="mt-2 ml-8 text-[15px]">
+          <RouterLink
+            :to="`/sessions/${session}/questions/${question.item}`"
+            class="font-bold text-tide hover:underline"
+            >All of question {{ question.number }}: who answered what</RouterLink
+          >
+          <RouterLink
+            v-if="question.takes_hand && question.answered"
+            :to="`/sessions/${session}/marking`"
+            class="ml-5 font-bold text-tide hover:underline"
+            >Mark by hand</RouterLink
+          >
+        </p>
+      </template>
     </details>
   </li>
 </template>

@@ -259,16 +259,25 @@ describe('what to teach again', () => {
     expect(text.indexOf('Begin with question 4.')).toBeLessThan(text.indexOf('Take up this one mistake.'))
   })
 
-  it('says who gave the wrong answer, and both votes', () => {
+  const opened = async (more: Partial<QuestionReport>) => {
+    const view = list(more)
+    const line = view.get('details')
+    ;(line.element as HTMLDetailsElement).open = true
+    await line.trigger('toggle')
+    return view.text()
+  }
+
+  it('says who gave the wrong answer, and both votes', async () => {
     const common_wrong = { text: 'A “red”', count: 1, by: [2] }
     const votes = { both: 9, before: 0.3, after: 0.7 }
-    expect(list({ common_wrong, votes }).text()).toContain('A “red”: Fen Okoro')
+    expect(list({ common_wrong, votes }).text()).not.toContain('Fen Okoro')
+    expect(await opened({ common_wrong, votes })).toContain('A “red”: Fen Okoro')
     expect(list({ common_wrong, votes }).text()).toContain('First vote 30 %, second 70 %.')
   })
 
-  it('names nobody where names are hidden', () => {
+  it('names nobody where names are hidden', async () => {
     namesShown.value = false
-    expect(list({ common_wrong: { text: 'A “red”', count: 1, by: [2] } }).text()).not.toContain('Fen')
+    expect(await opened({ common_wrong: { text: 'A “red”', count: 1, by: [2] } })).not.toContain('Fen')
     namesShown.value = true
   })
 })
