@@ -1,15 +1,22 @@
 <script setup lang="ts">
-/** The set as it was when the session ran it, whatever became of it since. */
+/** How a session was run: what was chosen, and the set as it was then, whatever became of it since. */
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/api/refusal'
-import type { Item } from '@/api/types'
+import type { Item, SessionReport } from '@/api/types'
 import ItemGlance from '@/questions/ItemGlance.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
+import { howItWasRun } from './howItWasRun'
 
-const props = defineProps<{ set: number; version: number }>()
+const props = defineProps<{
+  set: number
+  version: number
+  settings: SessionReport['settings']
+  /** The name of what was played, empty for nothing. */
+  game: string
+}>()
 const emit = defineEmits<{ close: [] }>()
 const { data: old, error } = useQuery({
   queryKey: ['revision', props.set, props.version],
@@ -24,14 +31,18 @@ const items = computed(() => (old.value?.content.items ?? []) as Item[])
 </script>
 
 <template>
-  <UiDialog open wide title="The set as it was run" @close="emit('close')">
+  <UiDialog open wide title="How it was run" @close="emit('close')">
+    <ul class="mb-4 list-disc ps-5">
+      <li v-for="line in howItWasRun(settings, game)" :key="line">{{ line }}</li>
+    </ul>
+    <h3 class="mb-1 text-lg">The set as it was</h3>
     <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
     <p v-else-if="!old" class="text-slate">Fetching the set…</p>
     <ol
       v-else
-      class="max-h-[60vh] space-y-2 overflow-y-auto rounded border border-rule p-3"
+      class="max-h-[45vh] space-y-2 overflow-y-auto rounded border border-rule p-3"
       tabindex="0"
-      aria-label="The set as it was run"
+      aria-label="The set as it was"
     >
       <li v-for="item in items" :key="item.id"><ItemGlance :item="item" /></li>
     </ol>

@@ -76,7 +76,7 @@ async function removeIt(): Promise<void> {
             }}<template v-if="session.set !== null && session.version !== null">
               ·
               <button type="button" class="font-bold text-tide hover:underline" @click="showsSet = true">
-                the set as it was run
+                how it was run
               </button></template
             >
           </p>
@@ -175,7 +175,14 @@ async function removeIt(): Promise<void> {
       </template>
       <SessionHappened :session="id" :set-aside="session.set_aside" />
       <CorrectionPreview />
-      <FrozenSet v-if="showsSet" :set="session.set!" :version="session.version!" @close="showsSet = false" />
+      <FrozenSet
+        v-if="showsSet"
+        :set="session.set!"
+        :version="session.version!"
+        :settings="session.settings"
+        :game="session.game"
+        @close="showsSet = false"
+      />
     </template>
   </div>
 </template>

@@ -18,7 +18,7 @@ from lantern.core.analysis.results import Absent, Results
 from lantern.core.analysis.teaching import teach_again
 from lantern.core.classes.record_ids import record_key
 from lantern.core.questions.would_count import Verdict, verdict_on
-from lantern.core.session import Role, State
+from lantern.core.session import Role, Settings, State
 from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
 from lantern.server.classes.models import Member
@@ -56,7 +56,7 @@ def row_of(session: LiveSession) -> SessionRow:
         title=session.title,
         note=session.note,
         code=session.code,
-        game=chosen.game.game if chosen.is_played else "",
+        game=played(chosen),
         class_name=session.of_class.name if session.of_class else "",
         created_at=session.created_at,
         stopped=session.stopped,
@@ -66,6 +66,11 @@ def row_of(session: LiveSession) -> SessionRow:
         mean_share=summary.get("mean_share"),
         waiting=summary.get("waiting", 0),
     )
+
+
+def played(chosen: Settings) -> str:
+    """The name of the game; empty for nothing."""
+    return chosen.game.game if chosen.is_played else ""
 
 
 def listed(teacher: Teacher) -> QuerySet[LiveSession]:
@@ -116,11 +121,10 @@ def read_results(session: LiveSession) -> tuple[State, Results]:
     return state, with_class(session, replace(results, title=session.title))
 
 
-def session_report(
-    session: LiveSession, counting: Counting = "since_joined", only: Only | None = None
-) -> SessionReport:
+def session_report(session: LiveSession, counting: Counting, only: Only) -> SessionReport:
     state, results = read_results(session)
-    report = report_of(narrowed(results, only or Only()), counting)
+    report = report_of(narrowed(results, only), counting)
+    chosen = read_settings(session.settings_shape, session.settings)
     return SessionReport(
         id=session.pk,
         set=session.revision.set_id if session.revision else None,
@@ -129,7 +133,8 @@ def session_report(
         archived=session.archived_at is not None,
         created_at=session.created_at,
         ended_at=session.ended_at,
-        settings=read_settings(session.settings_shape, session.settings),
+        settings=chosen,
+        game=played(chosen),
         parts=parts_of(results),
         teach=teach_again(report),
         report=report,

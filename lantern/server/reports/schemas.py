@@ -86,7 +86,8 @@ class SessionChanges(Value):
 
 class SessionReport(Value):
     """`set_aside` are events that could be read no more, and that the session went on without. `parts` are what it can
-    be narrowed to; `version` is that of the set that was run, None where nothing was prepared."""
+    be narrowed to; `version` is that of the set that was run, None where nothing was prepared; `game` is the name of
+    what was played, empty for nothing."""
 
     id: int
     set: int | None
@@ -96,6 +97,7 @@ class SessionReport(Value):
     created_at: datetime
     ended_at: datetime | None
     settings: Settings
+    game: str
     parts: ReportParts
     teach: TeachAgain
     report: Report
