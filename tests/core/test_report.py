@@ -1,5 +1,8 @@
 import csv
 import io
+import json
+from datetime import datetime
+from zipfile import ZipFile
 
 import pytest
 from hypothesis import given
@@ -13,6 +16,7 @@ from lantern.core.analysis.tables import raw_table, workbook_tables
 from lantern.core.analysis.teaching import hardest_first
 from lantern.core.formats.csv import as_text, without_marks, write_csv
 from lantern.core.formats.table import Table
+from lantern.core.formats.tables_file import write_csv_zip, write_json
 from lantern.core.formats.xlsx import write_workbook
 from lantern.core.questions.items import CountRow
 from lantern.core.questions.kinds import choice as choice_kind
@@ -83,11 +87,11 @@ def test_alpha_has_no_meaning_for_one_item_or_equal_scores():
 def test_the_workbook_has_grid_counts_and_raw_answers():
     room = answered("BAD", "BCD", "C-A")
     book = load_workbook(io.BytesIO(write_workbook(workbook_tables(results_of(room.state)))))
-    assert book.sheetnames == ["Class", "Questions", "Measures", "Answers"]
+    assert book.sheetnames == ["Class", "Figures", "Questions", "Measures", "Answers", "Q1", "Q2", "Q3"]
     grid = list(book["Class"].values)
     assert grid[0] == ("Name", "Q1", "Q2", "Q3", "Score", "Out of", "Percent", "Points", "Place")
-    assert grid[1] == ("Bo", 1, 0, "D", 1, 2, 50, 100, 2)
-    assert grid[4][:3] == ("Mean mark of those who answered", 0.6667, 0.5)
+    assert grid[1] == ("Bo", 1, 0, "D", 1, 2, 0.5, 100, 2)
+    assert grid[4][:3] == ("Mean mark of those who answered", pytest.approx(2 / 3), 0.5)
     counts = [row[4:8] for row in book["Questions"].values if row[0] == 1]
     assert counts == [
         ("A", "Knot A", "no", 0),
@@ -127,3 +131,42 @@ def test_no_reader_with_whatever_separator_sees_a_formula(name, separator):
 @given(st.text("=+-@;|\t\r\n' ax", max_size=12))
 def test_a_cell_is_read_as_it_was_before_it_was_made_safe(cell):
     assert without_marks(as_text(cell)) == cell
+
+
+def test_the_workbook_is_the_report_to_the_digit_in_forms_that_a_reader_sees():
+    room = answered("BAD", "BCD", "C-A")
+    results = results_of(room.state)
+    report = report_of(results)
+    book = load_workbook(io.BytesIO(write_workbook(workbook_tables(results))))
+    figures = list(book["Figures"].values)[1:]
+    assert [(row[0], row[3], row[5], row[6]) for row in figures] == [
+        (q.number, q.share, q.answered, q.omitted) for q in report.questions
+    ]
+    first = list(book["Q1"].values)
+    assert first[0][0] == "1. Which knot?"
+    assert first[1] == ("Name", "Record ID", "Answer", "Mark", "Seconds taken", "Comment")
+    assert [(row[0], row[2], row[3]) for row in first[2:]] == [("Bo", "Knot B", 1), ("Fen", "Knot B", 1), ("Ines", "Knot C", 0)]
+    grid = book["Class"]
+    assert (grid.freeze_panes, grid.auto_filter.ref) == ("B2", "A1:I6")
+    assert "✓" in grid["B2"].number_format
+    assert grid["G2"].number_format == "0.0 %"
+    rules = [rule for rules in grid.conditional_formatting for rule in rules.rules]
+    assert len(rules) == 3
+    at = [heading.value for heading in book["Answers"][1]].index("Answered at (UTC)")
+    moments = [row[at] for row in list(book["Answers"].values)[1:]]
+    assert all(isinstance(moment, datetime) for moment in moments)
+
+
+@pytest.mark.parametrize("marked", [True, False])
+def test_the_same_tables_go_out_as_csv_and_as_json(marked):
+    tables = workbook_tables(results_of(answered("BAD", "BCD", "C-A").state))
+    with ZipFile(io.BytesIO(write_csv_zip(tables, marked=marked))) as archive:
+        texts = [archive.read(name) for name in archive.namelist()]
+    assert archive.namelist()[0] == "01 Class.csv"
+    assert {text.startswith(b"\xef\xbb\xbf") for text in texts} == {marked}
+    found = json.loads(write_json(tables))
+    assert [one["name"] for one in found] == [table.title for table in tables]
+    for text, one in zip(texts, found, strict=True):
+        rows = list(csv.reader(io.StringIO(text.decode("utf-8-sig"))))
+        assert rows[0] == one["columns"]
+        assert len(rows) == len(one["rows"]) + 1

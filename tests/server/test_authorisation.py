@@ -183,6 +183,8 @@ MAY = {
     "POST /api/sessions/{session_id}/restore": OWNER,
     "GET /api/sessions/{session_id}/workbook.xlsx": OWNER,
     "GET /api/sessions/{session_id}/answers.csv": OWNER,
+    "GET /api/sessions/{session_id}/tables.zip": OWNER,
+    "GET /api/sessions/{session_id}/tables.json": OWNER,
     "GET /api/sessions/{session_id}/happened": OWNER,
     "GET /api/sessions/{session_id}/happened.csv": OWNER,
     "GET /api/live/sessions/{session_id}/fault": OWNER,

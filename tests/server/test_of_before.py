@@ -7,6 +7,7 @@ was read of each.
 import gzip
 import json
 import sqlite3
+from datetime import datetime
 from pathlib import Path
 
 import pytest
@@ -16,6 +17,7 @@ from django.db import connections
 from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
 from lantern.core.analysis.tables import raw_table
+from lantern.core.formats.table import moment_text
 from lantern.core.questions.kinds.choice import ChoiceAnswer
 from lantern.core.session import Actor, Phase, Recorded, Role, Sent, decide, replay
 from lantern.core.session import commands as c
@@ -71,6 +73,10 @@ def in_words(value):
     return [in_words(one) for one in value] if isinstance(value, list) else value
 
 
+def said(cell):
+    return moment_text(cell) if isinstance(cell, datetime) else str(cell)
+
+
 @pytest.mark.parametrize("number", ["1", "2", "3"])
 def test_every_figure_and_every_name_is_as_it_was(school, number):
     loaded, before = store.load(int(number)), school[number]
@@ -81,7 +87,7 @@ def test_every_figure_and_every_name_is_as_it_was(school, number):
     report["reliability"] = report["reliability"]["alpha"]  # told with its range and its error now
     assert report["reliability"] == pytest.approx(before["report"].pop("reliability"))
     assert known(before["report"], report) == without(before["report"])
-    assert [[str(cell) for cell in row][:11] for row in raw_table(results_of(loaded.state)).rows] == before["raw"]
+    assert [[said(cell) for cell in row][:11] for row in raw_table(results_of(loaded.state)).rows] == before["raw"]
     desk = desk_view(loaded.state, loaded.code, ()).model_dump(mode="json")
     early = before["desk"]["settings"].pop("early_bonus")  # the game's now
     assert desk["settings"]["game"] == {"game": "points", "early_bonus": early, "run_bonus": False}

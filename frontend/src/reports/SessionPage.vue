@@ -18,6 +18,7 @@ import SessionHappened from './SessionHappened.vue'
 import SessionGrid from './SessionGrid.vue'
 import SessionParts from './SessionParts.vue'
 import SessionTitle from './SessionTitle.vue'
+import TakeOut from './TakeOut.vue'
 import TeachAgain from './TeachAgain.vue'
 import WhoWasThere from './WhoWasThere.vue'
 import { provideCorrections } from './useCorrections'
@@ -90,7 +91,7 @@ async function removeIt(): Promise<void> {
           download
           >Workbook (xlsx)</a
         >
-        <a :href="`/api/sessions/${id}/answers.csv`" :class="button('plain')" download>All answers (CSV)</a>
+        <TakeOut :session="id" :counting="view.counting" />
         <Menu v-if="session.ended_at" as="div" class="relative">
           <MenuButton
             class="size-10 rounded text-xl text-slate hover:text-ink"

@@ -42,6 +42,7 @@ class AnswerRow(Value):
     mark: float | None
     took: Milliseconds | None
     third: int | None
+    comment: str
 
 
 class QuestionPage(Value):
@@ -119,6 +120,7 @@ def _answers(results: Results, ask: Asked, thirds: Mapping[int, int]) -> tuple[A
                 mark=ask.marks.get(seat),
                 took=response.took if response else None,
                 third=thirds.get(seat),
+                comment=ask.comments.get(seat, ""),
             )
         )
     return tuple(rows)

@@ -3,10 +3,11 @@
 from collections.abc import Iterator
 from datetime import UTC, datetime
 
+from lantern.core.analysis.one_question import question_page
 from lantern.core.analysis.question_report import corrected_as, waits_for_marks
 from lantern.core.analysis.report import Counting, PersonReport, Report, report_of
 from lantern.core.analysis.results import Asked, Results
-from lantern.core.formats.table import Cell, Table
+from lantern.core.formats.table import Cell, Look, Table
 from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import ASKED_ALOUD, title_of
@@ -18,6 +19,11 @@ NAME = said("heading_name", "Name")
 RECORD_ID = said("heading_record_id", "Record ID")
 CONFIRMED = said("heading_confirmed", "Address confirmed")
 POINTS = said("heading_points", "Points")
+ANSWERED = said("heading_answered", "Answered")
+ANSWER = said("heading_answer", "Answer")
+MARK = said("heading_mark", "Mark")
+SECONDS = said("heading_seconds", "Seconds taken")
+COMMENT = said("heading_comment", "Comment")
 SEAT = said("heading_seat", "Seat")
 CORRECTED = said("heading_corrected", "What was put right")
 MEAN_MARKS = said("heading_mean_marks", "Mean mark of those who answered")
@@ -27,11 +33,11 @@ RAW_HEADINGS = (
     said("heading_kind", "Kind"),
     SEAT,
     NAME,
-    said("heading_answer", "Answer"),
+    ANSWER,
     said("heading_forgiven", "Forgiven"),
-    said("heading_mark", "Mark"),
+    MARK,
     POINTS,
-    said("heading_seconds", "Seconds taken"),
+    SECONDS,
     said("heading_answered_at", "Answered at (UTC)"),
     said("heading_round", "Round"),
     said("heading_counts", "Counts"),
@@ -39,11 +45,19 @@ RAW_HEADINGS = (
 
 
 def workbook_tables(results: Results, counting: Counting = "since_joined") -> list[Table]:
-    """The class grid, each question's counts and measures, every answer raw; what was corrected, if anything was."""
+    """The class grid; the figures of each question, its counts and measures; every answer raw; what was corrected, if
+    anything was; and a sheet for each question."""
     report = report_of(results, counting)
     corrected = corrections_table(report)
-    tables = [grid_table(report), counts_table(report), measures_table(report), raw_table(results)]
-    return [*tables, corrected] if corrected.rows else tables
+    return [
+        grid_table(report),
+        items_table(report),
+        counts_table(report),
+        measures_table(report),
+        raw_table(results),
+        *([corrected] if corrected.rows else []),
+        *(question_table(results, report, question.item) for question in report.questions),
+    ]
 
 
 def grid_table(report: Report) -> Table:
@@ -53,7 +67,7 @@ def grid_table(report: Report) -> Table:
     headings = (
         NAME,
         *ids,
-        *(said("heading_number", "Q{number}", number=q.number) for q in report.questions),
+        *(_numbered(q.number) for q in report.questions),
         said("heading_score", "Score"),
         said("heading_out_of", "Out of"),
         said("heading_percent", "Percent"),
@@ -66,17 +80,79 @@ def grid_table(report: Report) -> Table:
             *p.panes,
             p.score,
             p.out_of,
-            None if p.share is None else round(100 * p.share, 1),
+            p.share,
             *((p.points, p.place) if earned else ()),
         )
         for p in report.people
     ]
-    shares = tuple(None if q.share is None else round(q.share, 4) for q in report.questions)
+    shares = tuple(q.share for q in report.questions)
     rows.append((MEAN_MARKS.sentence, *([None] * len(ids)), *shares))
     notes = (f"Q{q.number}: {q.note.sentence}" for q in report.questions if q.note)
     waiting = (f"Q{q.number}: {waits_for_marks(q.waiting).sentence}" for q in report.questions if q.waiting)
     rows += [(sentence,) for sentence in (report.counted.sentence, *notes, *waiting)]
-    return Table(said("sheet_class", "Class"), headings, rows)
+    looks: list[Look] = ["", *[""] * len(ids), *["mark"] * len(report.questions), "", "", "percent"]
+    return Table(said("sheet_class", "Class"), headings, rows, looks)
+
+
+def items_table(report: Report) -> Table:
+    """What each question tells (docs/measures.md)."""
+    headings = (
+        QUESTION,
+        QUESTION_TEXT,
+        said("heading_topics", "Topics"),
+        said("heading_difficulty", "Difficulty"),
+        said("heading_discrimination", "Discrimination"),
+        ANSWERED,
+        said("heading_omitted", "Omitted"),
+        said("heading_not_wholly_right", "Not wholly right"),
+        said("heading_waiting", "Without a mark yet"),
+        said("heading_median_seconds", "Median seconds"),
+        said("heading_common_wrong", "Wrong answer given most"),
+        said("heading_given_by", "Given by"),
+    )
+    rows: list[tuple[Cell, ...]] = [
+        (
+            q.number,
+            q.title,
+            ", ".join(q.topics),
+            q.share,
+            q.discrimination,
+            q.answered,
+            q.omitted,
+            q.wrong,
+            q.waiting,
+            None if q.median_took is None else q.median_took / 1000,
+            q.common_wrong.text if q.common_wrong else None,
+            q.common_wrong.count if q.common_wrong else None,
+        )
+        for q in report.questions
+    ]
+    return Table(said("sheet_figures", "Figures"), headings, rows, ("", "", "", "percent"))
+
+
+def question_table(results: Results, report: Report, item: str) -> Table:
+    """Who answered what."""
+    page = question_page(results, report, item)
+    assert page is not None
+    ids = {person.number: person.record_id for person in results.people}
+    rows: list[tuple[Cell, ...]] = [
+        (
+            row.name,
+            ids[row.seat],
+            row.answer if row.answered else None,
+            row.mark,
+            None if row.took is None else row.took / 1000,
+            row.comment or None,
+        )
+        for row in page.answers
+    ]
+    about = f"{page.report.number}. {page.report.title}"
+    name, looks = _numbered(page.report.number), ("", "", "", "mark")
+    return Table(name, (NAME, RECORD_ID, ANSWER, MARK, SECONDS, COMMENT), rows, looks, about)
+
+
+def _numbered(number: int) -> Message:
+    return said("heading_number", "Q{number}", number=number)
 
 
 def _id_columns(report: Report) -> list[Message]:
@@ -96,7 +172,7 @@ def counts_table(report: Report) -> Table:
     headings = (
         QUESTION,
         QUESTION_TEXT,
-        said("heading_answered", "Answered"),
+        ANSWERED,
         said("heading_mean_mark", "Mean mark"),
         said("heading_option", "Option"),
         said("heading_option_text", "Option text"),
@@ -107,12 +183,13 @@ def counts_table(report: Report) -> Table:
     )
     rows: list[tuple[Cell, ...]] = []
     for q in report.questions:
-        head = (q.number, q.title, q.answered, None if q.share is None else round(q.share, 4))
+        head = (q.number, q.title, q.answered, q.share)
         for count in q.counts:
             right = None if count.right is None else ("yes" if count.right else "no")
-            share = round(count.count / q.answered, 4) if q.answered else None
+            share = count.count / q.answered if q.answered else None
             rows.append((*head, count.label, count.text, right, count.count, share, q.by))
-    return Table(said("sheet_questions", "Questions"), headings, rows)
+    looks: tuple[Look, ...] = ("", "", "", "percent", "", "", "", "", "percent")
+    return Table(said("sheet_questions", "Questions"), headings, rows, looks)
 
 
 def measures_table(report: Report) -> Table:
@@ -153,8 +230,8 @@ def _by_hand(count: int) -> Message:
     return said("marks_by_hand", "Marks given by hand: {count}", count=count)
 
 
-def _moment(at: Milliseconds) -> str:
-    return datetime.fromtimestamp(at / 1000, UTC).isoformat(timespec="milliseconds")
+def _moment(at: Milliseconds) -> datetime:
+    return datetime.fromtimestamp(at / 1000, UTC)
 
 
 def raw_table(results: Results) -> Table:
@@ -169,7 +246,8 @@ def raw_table(results: Results) -> Table:
     if corrected:
         rows = [(*row, corrected.get(int(row[0] or 0))) for row in rows]
         headings.append(CORRECTED)
-    return Table(said("sheet_answers", "Answers"), headings, rows)
+    looks: list[Look] = ["mark" if heading is MARK else "" for heading in headings]
+    return Table(said("sheet_answers", "Answers"), headings, rows, looks)
 
 
 def _corrections_of(ask: Asked) -> str:

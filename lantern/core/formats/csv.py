@@ -2,9 +2,10 @@
 
 import csv
 import re
+from datetime import datetime
 from io import StringIO
 
-from lantern.core.formats.table import Cell, Table
+from lantern.core.formats.table import Cell, Table, moment_text
 
 # A spreadsheet takes a cell that begins so for a formula; an apostrophe before it makes it text. Whoever reads the file
 # with another separator sees cells begin inside ours: those are looked at, too.
@@ -14,15 +15,18 @@ _BARE = re.compile(rf"{_BEGINS}(?={_FORMULA})")
 _MARKED = re.compile(rf"{_BEGINS}'(?={_FORMULA})")
 
 
-def write_csv(table: Table) -> bytes:
+def write_csv(table: Table, *, marked: bool = True) -> bytes:
+    """`marked`: with the byte order mark by which spreadsheets know UTF-8."""
     out = StringIO()
     writer = csv.writer(out)
     writer.writerow(table.columns)
     writer.writerows([_safe(cell) for cell in row] for row in table.rows)
-    return out.getvalue().encode("utf-8-sig")
+    return out.getvalue().encode("utf-8-sig" if marked else "utf-8")
 
 
 def _safe(cell: Cell) -> Cell:
+    if isinstance(cell, datetime):
+        return moment_text(cell)
     return as_text(cell) if isinstance(cell, str) else cell
 
 

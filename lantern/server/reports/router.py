@@ -10,6 +10,7 @@ from lantern.core.analysis.preview import Preview
 from lantern.core.analysis.report import Counting, PanesBy
 from lantern.core.analysis.tables import raw_table, workbook_tables
 from lantern.core.formats.csv import write_csv
+from lantern.core.formats.tables_file import write_csv_zip, write_json
 from lantern.core.formats.xlsx import write_workbook
 from lantern.core.questions.would_count import Verdict
 from lantern.core.values import ShortId
@@ -137,6 +138,25 @@ def workbook(request: TeacherRequest, session_id: int, counting: Counting = "sin
     _, results = queries.read_results(session)
     content = write_workbook(workbook_tables(results, counting))
     return download(content, XLSX, queries.dated_title(session), ".xlsx")
+
+
+@router.get("/{session_id}/tables.zip")
+def tables_zip(
+    request: TeacherRequest, session_id: int, counting: Counting = "since_joined", *, marked: bool = True
+) -> HttpResponse:
+    """The workbook's tables as CSV; `marked`: with a byte order mark."""
+    session = own_session(request.auth, session_id)
+    _, results = queries.read_results(session)
+    content = write_csv_zip(workbook_tables(results, counting), marked=marked)
+    return download(content, "application/zip", queries.dated_title(session), ".zip")
+
+
+@router.get("/{session_id}/tables.json")
+def tables_json(request: TeacherRequest, session_id: int, counting: Counting = "since_joined") -> HttpResponse:
+    session = own_session(request.auth, session_id)
+    _, results = queries.read_results(session)
+    content = write_json(workbook_tables(results, counting))
+    return download(content, "application/json", queries.dated_title(session), ".json")
 
 
 @router.get("/{session_id}/answers.csv")
