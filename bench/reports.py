@@ -62,7 +62,7 @@ def a_large_session() -> tuple[State, list[Recorded]]:
 def _bare_workbook(tables: list[Table]) -> bytes:
     """The same cells, with nothing around the library."""
     buffer = BytesIO()
-    book = xlsxwriter.Workbook(buffer, {"in_memory": True})
+    book = xlsxwriter.Workbook(buffer, {"in_memory": True, "remove_timezone": True})
     for table in tables:
         sheet = book.add_worksheet(table.title)
         for number, row in enumerate([table.columns, *table.rows]):

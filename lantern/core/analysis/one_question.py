@@ -68,7 +68,7 @@ def question_page(results: Results, report: Report, item: str) -> QuestionPage |
         report=report.questions[at],
         key=kind_of(ask.item).key_text(ask.item),
         thirds=_by_third(ask, thirds) if ask.in_scores else None,
-        answers=_answers(results, ask, thirds),
+        answers=answer_rows(results, ask, thirds),
         before=order[at - 1] if at else None,
         after=order[at + 1] if at + 1 < len(order) else None,
     )
@@ -105,8 +105,8 @@ def _counted(seats: Iterable[int], thirds: Mapping[int, int]) -> tuple[int, int,
     return found[0], found[1], found[2]
 
 
-def _answers(results: Results, ask: Asked, thirds: Mapping[int, int]) -> tuple[AnswerRow, ...]:
-    """In the order of names."""
+def answer_rows(results: Results, ask: Asked, thirds: Mapping[int, int]) -> tuple[AnswerRow, ...]:
+    """Of all who were asked, in the order of names; `thirds` by seat."""
     kind, names = kind_of(ask.item), {person.number: person.name for person in results.people}
     rows = []
     for seat in sorted(ask.asked_of & names.keys(), key=lambda seat: names[seat].casefold()):

@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from datetime import UTC, datetime
 
-from lantern.core.analysis.one_question import question_page
+from lantern.core.analysis.one_question import answer_rows
 from lantern.core.analysis.question_report import corrected_as, waits_for_marks
 from lantern.core.analysis.report import Counting, PersonReport, Report, report_of
 from lantern.core.analysis.results import Asked, Results
@@ -56,7 +56,7 @@ def workbook_tables(results: Results, counting: Counting = "since_joined") -> li
         measures_table(report),
         raw_table(results),
         *([corrected] if corrected.rows else []),
-        *(question_table(results, report, question.item) for question in report.questions),
+        *(question_table(results, ask) for ask in results.standing),
     ]
 
 
@@ -130,10 +130,8 @@ def items_table(report: Report) -> Table:
     return Table(said("sheet_figures", "Figures"), headings, rows, ("", "", "", "percent"))
 
 
-def question_table(results: Results, report: Report, item: str) -> Table:
+def question_table(results: Results, ask: Asked) -> Table:
     """Who answered what."""
-    page = question_page(results, report, item)
-    assert page is not None
     ids = {person.number: person.record_id for person in results.people}
     rows: list[tuple[Cell, ...]] = [
         (
@@ -144,11 +142,11 @@ def question_table(results: Results, report: Report, item: str) -> Table:
             None if row.took is None else row.took / 1000,
             row.comment or None,
         )
-        for row in page.answers
+        for row in answer_rows(results, ask, {})
     ]
-    about = f"{page.report.number}. {page.report.title}"
-    name, looks = _numbered(page.report.number), ("", "", "", "mark")
-    return Table(name, (NAME, RECORD_ID, ANSWER, MARK, SECONDS, COMMENT), rows, looks, about)
+    about = f"{ask.number}. {title_of(ask.item) or ASKED_ALOUD.sentence}"
+    looks: tuple[Look, ...] = ("", "", "", "mark")
+    return Table(_numbered(ask.number), (NAME, RECORD_ID, ANSWER, MARK, SECONDS, COMMENT), rows, looks, about)
 
 
 def _numbered(number: int) -> Message:
