@@ -145,7 +145,11 @@ def test_the_workbook_is_the_report_to_the_digit_in_forms_that_a_reader_sees():
     first = list(book["Q1"].values)
     assert first[0][0] == "1. Which knot?"
     assert first[1] == ("Name", "Record ID", "Answer", "Mark", "Seconds taken", "Comment")
-    assert [(row[0], row[2], row[3]) for row in first[2:]] == [("Bo", "Knot B", 1), ("Fen", "Knot B", 1), ("Ines", "Knot C", 0)]
+    assert [(row[0], row[2], row[3]) for row in first[2:]] == [
+        ("Bo", "Knot B", 1),
+        ("Fen", "Knot B", 1),
+        ("Ines", "Knot C", 0),
+    ]
     grid = book["Class"]
     assert (grid.freeze_panes, grid.auto_filter.ref) == ("B2", "A1:I6")
     assert "✓" in grid["B2"].number_format

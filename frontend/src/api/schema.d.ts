@@ -2152,6 +2152,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/tables.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Tables Zip
+         * @description The workbook's tables as CSV; `marked`: with a byte order mark.
+         */
+        get: operations["lantern_server_reports_router_tables_zip"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/tables.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Tables Json */
+        get: operations["lantern_server_reports_router_tables_json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/answers.csv": {
         parameters: {
             query?: never;
@@ -11490,7 +11527,8 @@ export interface components {
         /**
          * SessionReport
          * @description `set_aside` are events that could be read no more, and that the session went on without. `parts` are what it can
-         *     be narrowed to; `version` is that of the set that was run, None where nothing was prepared.
+         *     be narrowed to; `version` is that of the set that was run, None where nothing was prepared; `game` is the name of
+         *     what was played, empty for nothing.
          */
         SessionReport: {
             /** Id */
@@ -11511,6 +11549,8 @@ export interface components {
             /** Ended At */
             ended_at: string | null;
             settings: components["schemas"]["Settings"];
+            /** Game */
+            game: string;
             parts: components["schemas"]["ReportParts"];
             teach: components["schemas"]["TeachAgain"];
             report: components["schemas"]["Report"];
@@ -11598,6 +11638,8 @@ export interface components {
             took: number | null;
             /** Third */
             third: number | null;
+            /** Comment */
+            comment: string;
         };
         /**
          * ByThird
@@ -15326,6 +15368,51 @@ export interface operations {
         };
     };
     lantern_server_reports_router_workbook: {
+        parameters: {
+            query?: {
+                counting?: "since_joined" | "everything";
+            };
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_reports_router_tables_zip: {
+        parameters: {
+            query?: {
+                counting?: "since_joined" | "everything";
+                marked?: boolean;
+            };
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_reports_router_tables_json: {
         parameters: {
             query?: {
                 counting?: "since_joined" | "everything";

@@ -90,7 +90,9 @@ def grid_table(report: Report) -> Table:
     notes = (f"Q{q.number}: {q.note.sentence}" for q in report.questions if q.note)
     waiting = (f"Q{q.number}: {waits_for_marks(q.waiting).sentence}" for q in report.questions if q.waiting)
     rows += [(sentence,) for sentence in (report.counted.sentence, *notes, *waiting)]
-    looks: list[Look] = ["", *[""] * len(ids), *["mark"] * len(report.questions), "", "", "percent"]
+    marks: list[Look] = ["mark"] * len(report.questions)
+    plain: list[Look] = [""] * (1 + len(ids))
+    looks: list[Look] = [*plain, *marks, "", "", "percent"]
     return Table(said("sheet_class", "Class"), headings, rows, looks)
 
 
@@ -239,13 +241,19 @@ def raw_table(results: Results) -> Table:
     rows, headings = list(_raw_rows(results)), list(RAW_HEADINGS)
     if any(ids.values()):
         seat = RAW_HEADINGS.index(SEAT)
-        rows = [(*row, ids[int(row[seat] or 0)]) for row in rows]
+        rows = [(*row, ids[_whole(row[seat])]) for row in rows]
         headings.append(RECORD_ID)
     if corrected:
-        rows = [(*row, corrected.get(int(row[0] or 0))) for row in rows]
+        rows = [(*row, corrected.get(_whole(row[0]))) for row in rows]
         headings.append(CORRECTED)
     looks: list[Look] = ["mark" if heading is MARK else "" for heading in headings]
     return Table(said("sheet_answers", "Answers"), headings, rows, looks)
+
+
+def _whole(cell: Cell) -> int:
+    """A seat, or the number of a question."""
+    assert isinstance(cell, int)
+    return cell
 
 
 def _corrections_of(ask: Asked) -> str:

@@ -17,8 +17,8 @@ Look = Literal["", "mark", "percent"]
 
 @dataclass(frozen=True, slots=True)
 class Table:
-    """`looks` run along the columns; those that are missing are plain. `about` stands above the headings, where a format
-    has a place for it."""
+    """`looks` run along the columns; those that are missing are plain. `about` stands above the headings, where there
+    is a place for it."""
 
     name: Heading
     headings: Sequence[Heading]

@@ -20,8 +20,8 @@ def write_csv_zip(tables: Sequence[Table], *, marked: bool = True) -> bytes:
 
 
 def write_json(tables: Sequence[Table]) -> bytes:
-    """A list of tables, each with its name, what it is about, its columns and rows; moments in ISO 8601, shares and marks
-    0..1."""
+    """A list of tables, each with its name, what it is about, its columns and rows; moments in ISO 8601, shares and
+    marks 0..1."""
     found = [
         {
             "name": table.title,
