@@ -122,6 +122,18 @@ def test_where_somebody_cannot_be_told_nobody_is_called_absent_j2(as_odile, odil
     assert [(line["of_class"], line["took_part"], line["absent"]) for line in lines] == [("8C", 2, []), ("", 1, [])]
 
 
+def test_who_a_teacher_said_is_somebody_else_is_not_the_member_j2(as_odile, odile, knots, class_8c):
+    session = ran(odile, knots, class_8c)
+    people = session.people.filter(name="Fen Okoro")
+    member = class_8c.members.get(name="Fen Okoro")
+    Member.objects.filter(pk=member.pk).update(record_key="gb-1")
+    people.update(member="", record_id="GB-1", record_key="gb-1")
+    for confirmed, absent in ((None, []), (False, ["Fen Okoro"])):
+        people.update(confirmed=confirmed)
+        line = as_odile("get", f"/sessions/{session.pk}/report")["report"]["attendance"][0]
+        assert [name for name in line["absent"] if name == "Fen Okoro"] == absent
+
+
 def test_a_report_of_a_group_is_of_its_people_alone_j3(as_odile, odile, knots, class_8c):
     session = ran(odile, knots, class_8c)
     whole = as_odile("get", f"/sessions/{session.pk}/report")

@@ -56,15 +56,15 @@ const words = computed(() => {
       <dt class="text-[15px] text-slate">{{ figure.label }}</dt>
       <dd class="figure text-2xl">{{ figure.value }}</dd>
     </div>
-    <div v-if="report.histogram.length" class="flex items-end gap-3 px-6 py-3.5">
+    <div v-if="report.histogram.length" class="flex min-w-0 items-end gap-3 px-6 py-3.5">
       <dt class="text-[15px] text-slate">Scores</dt>
-      <dd>
+      <dd class="min-w-0">
         <div role="img" :aria-label="words" class="flex h-13 items-end gap-1">
           <span
             v-for="(count, index) in report.histogram"
             :key="index"
             :title="`${nameOf(index)}: ${count}`"
-            class="w-6 max-w-6 min-w-1.5 shrink"
+            class="w-6 max-w-6 min-w-1 shrink"
             :class="index === middle ? 'bg-ink' : 'bg-spray'"
             :style="{ height: `${Math.max(2, (count / tallest) * 100)}%` }"
           />

@@ -67,8 +67,8 @@ const cell = 'px-3 py-3 whitespace-nowrap'
       <span v-if="row.note" class="line-clamp-1 text-[15px] text-slate" dir="auto">{{ row.note }}</span>
     </td>
     <td :class="cell" class="text-slate">{{ dayAndTime(row.created_at) }}</td>
-    <td :class="cell" class="text-right tabular-nums">{{ row.took_part ?? '' }}</td>
-    <td :class="cell" class="text-right tabular-nums">
+    <td :class="cell" class="text-right tabular-nums max-sm:hidden">{{ row.took_part ?? '' }}</td>
+    <td :class="cell" class="text-right tabular-nums max-sm:hidden">
       {{ row.mean_share === null ? '' : percent(row.mean_share) }}
     </td>
     <td :class="cell" class="text-right">

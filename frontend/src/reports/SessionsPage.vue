@@ -94,8 +94,8 @@ async function openAgain(session: number): Promise<void> {
           <tr class="border-b border-rule text-left text-sm text-slate">
             <th scope="col" class="px-4 py-2 font-normal">Title</th>
             <th scope="col" class="px-3 py-2 font-normal">When</th>
-            <th scope="col" class="px-3 py-2 text-right font-normal">Took part</th>
-            <th scope="col" class="px-3 py-2 text-right font-normal">Right on average</th>
+            <th scope="col" class="px-3 py-2 text-right font-normal max-sm:hidden">Took part</th>
+            <th scope="col" class="px-3 py-2 text-right font-normal max-sm:hidden">Right on average</th>
             <th scope="col" class="px-3 py-2 font-normal"><span class="sr-only">Open</span></th>
           </tr>
         </thead>

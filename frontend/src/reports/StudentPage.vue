@@ -100,9 +100,9 @@ const head = 'px-2 py-2 font-normal'
             <th scope="col" :class="head">Answer</th>
             <th scope="col" :class="head">Right is</th>
             <th scope="col" :class="head" class="text-center">Mark</th>
-            <th scope="col" :class="head" class="text-right">Class</th>
-            <th v-if="hasPoints" scope="col" :class="head" class="text-right">Points</th>
-            <th scope="col" :class="head" class="pr-4 text-right">Time</th>
+            <th scope="col" :class="head" class="text-right max-sm:hidden">Class</th>
+            <th v-if="hasPoints" scope="col" :class="head" class="text-right max-sm:hidden">Points</th>
+            <th scope="col" :class="head" class="pr-4 text-right max-sm:hidden">Time</th>
           </tr>
         </thead>
         <tbody>
@@ -131,11 +131,13 @@ const head = 'px-2 py-2 font-normal'
               }}</span>
             </td>
             <td class="w-14 px-2 py-1.5"><GridPane v-if="one.scored" :value="one.mark" /></td>
-            <td class="px-2 py-2.5 text-right tabular-nums">
+            <td class="px-2 py-2.5 text-right tabular-nums max-sm:hidden">
               {{ one.share === null ? '' : percent(one.share) }}
             </td>
-            <td v-if="hasPoints" class="px-2 py-2.5 text-right tabular-nums">{{ one.points || '' }}</td>
-            <td class="py-2.5 pr-4 pl-2 text-right whitespace-nowrap text-slate tabular-nums">
+            <td v-if="hasPoints" class="px-2 py-2.5 text-right tabular-nums max-sm:hidden">
+              {{ one.points || '' }}
+            </td>
+            <td class="py-2.5 pr-4 pl-2 text-right whitespace-nowrap text-slate tabular-nums max-sm:hidden">
               {{ seconds(one.took) }}
             </td>
           </tr>

@@ -176,7 +176,16 @@ def on_mark_given(state: State, event: e.MarkGiven) -> State:
     if event.mark is not None:
         marks[place] = event.mark
         met |= {place: event.lines} if event.lines else {}
-    return _marked_again(changed(state, hand_marks=marks, met=met), state.asks[event.ask].item_id)
+    return _one_marked_again(changed(state, hand_marks=marks, met=met), state.asks[event.ask], event.seat)
+
+
+def _one_marked_again(state: State, ask: Ask, seat: int) -> State:
+    """A mark by hand changes this answer alone: a thousand may get theirs at once."""
+    response = ask.responses.get(seat)
+    if response is None:
+        return state
+    marked = _marked(state, ask, response, Judging(state.item(ask.item_id)))
+    return with_asks(state, changed(ask, responses={**ask.responses, seat: marked}))
 
 
 def on_commented(state: State, event: e.Commented) -> State:

@@ -192,9 +192,11 @@ def with_class(session: LiveSession, results: Results) -> Results:
     members = list(session.of_class.members.all())
     by_person = {member.person: member for member in members}
     by_record = {member.record_key: member for member in members if member.record_key}
+    others = set(session.people.filter(confirmed=False).values_list("record_id", flat=True))
     found: dict[int, Member] = {}
     for person in results.people:
-        member = by_person.get(person.member) or by_record.get(record_key(person.record_id))
+        record = "" if person.record_id in others else record_key(person.record_id)  # somebody else, a teacher said
+        member = by_person.get(person.member) or by_record.get(record)
         if member is not None:
             found[person.number] = member
     name, there = session.of_class.name, {member.pk for member in found.values()}
