@@ -55,7 +55,7 @@ def student_report(results: Results, report: Report, seat: int) -> StudentReport
     return StudentReport(
         line=report.people[at],
         of=len(order),
-        place=_place(report.people, report.people[at]),
+        place=place_of(report.people, report.people[at]),
         took=sum(ask.responses[seat].took for ask in asked if seat in ask.responses),
         answers=tuple(_answered(ask, seat, shares.get(ask.item.id)) for ask in asked),
         before=order[at - 1] if at else None,
@@ -63,7 +63,8 @@ def student_report(results: Results, report: Report, seat: int) -> StudentReport
     )
 
 
-def _place(people: Sequence[PersonReport], one: PersonReport) -> int:
+def place_of(people: Sequence[PersonReport], one: PersonReport) -> int:
+    """By points, or by score where there are none; equal ones share a place."""
     if any(person.points for person in people):
         return one.place
     return 1 + sum((person.share or 0.0) > (one.share or 0.0) for person in people)

@@ -3,7 +3,7 @@
 from collections.abc import Mapping
 from html import escape
 
-from lantern.core.formats.slips import Paper, made_by_typst
+from lantern.core.formats.typeset import Paper, made_by_typst
 from lantern.core.grids import Crossword, Entry, WordSearch
 from lantern.core.grids.crossword import Cell
 

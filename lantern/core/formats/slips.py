@@ -1,18 +1,13 @@
 """Slips for a class: each with a name, a pass phrase and a QR picture, as a PDF to print and cut."""
 
 import io
-import json
 from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import IntEnum
-from pathlib import Path
-from typing import Literal
 
 import segno
-import typst
 
-FONTS = Path(__file__).parent / "fonts"
-Paper = Literal["a4", "us-letter"]
+from lantern.core.formats.typeset import Paper, made_by_typst
 
 
 class OnAPage(IntEnum):
@@ -93,19 +88,6 @@ def write_door_sign(title: str, address: str, code: str, link: str, paper: Paper
     """A page for the door: where to go, and what to type."""
     given = {"title": title, "address": address, "code": code, "qr": _picture(link), "paper": paper}
     return made_by_typst(_SIGN, given)
-
-
-def made_by_typst(page: str, given: object) -> bytes:
-    """A PDF from the source of its pages, and what comes into it as data."""
-    compiler = typst.Compiler(  # type: ignore[misc]
-        page.encode(),
-        font_paths=[str(FONTS)],
-        ignore_system_fonts=True,
-        sys_inputs={"given": json.dumps(given)},
-    )
-    made = compiler.compile()
-    assert isinstance(made, bytes)
-    return made
 
 
 def _picture(link: str) -> str:

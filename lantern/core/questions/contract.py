@@ -70,6 +70,10 @@ class Kind(
         """Everything in the item that a teacher wrote: for searching, reading aloud, translating."""
         raise NotImplementedError
 
+    def on_paper(self, item: I) -> str:
+        """What is asked, in light formatting, where a result is printed; nothing of the key is in it."""
+        return item.prompt
+
     def mixed(self, item: I, rng: Random) -> I:
         """The item with its parts in another order, where order carries no meaning."""
         return item

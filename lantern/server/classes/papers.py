@@ -4,7 +4,8 @@ from django.http import HttpRequest
 from django.shortcuts import get_object_or_404
 
 from lantern.core.formats.oneroster import ClassToWrite, Version, write_oneroster
-from lantern.core.formats.slips import OnAPage, Paper, Slip, write_door_sign, write_slips
+from lantern.core.formats.slips import OnAPage, Slip, write_door_sign, write_slips
+from lantern.core.formats.typeset import Paper
 from lantern.core.messages import said
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.addresses import public_url

@@ -11,7 +11,8 @@ from ninja.files import UploadedFile
 from lantern.core.classes.members import MemberForm
 from lantern.core.formats.class_list import SHEETS, class_table
 from lantern.core.formats.oneroster import Version
-from lantern.core.formats.slips import OnAPage, Paper
+from lantern.core.formats.slips import OnAPage
+from lantern.core.formats.typeset import Paper
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api import limits
 from lantern.server.api.auth import teacher

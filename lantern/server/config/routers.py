@@ -2,6 +2,7 @@
 
 from lantern.server.accounts.router import router as accounts
 from lantern.server.api.main import make_api
+from lantern.server.aside.router import router as aside
 from lantern.server.classes.router import router as classes
 from lantern.server.exchange.router import router as exchange
 from lantern.server.library.router import router as library
@@ -16,6 +17,7 @@ from lantern.server.schools.router import students_router as students
 api = make_api(
     {
         "accounts": accounts,
+        "jobs": aside,
         "classes": classes,
         "sets": library,
         "media": media,

@@ -6,7 +6,7 @@ from typing import Literal
 
 from lantern.core.classes.unfit import words_to_avoid
 from lantern.core.formats import grid_sheets
-from lantern.core.formats.slips import Paper
+from lantern.core.formats.typeset import Paper
 from lantern.core.grids import (
     LEAST_WORDS,
     Crossword,

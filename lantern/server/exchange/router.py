@@ -11,7 +11,7 @@ from lantern.core.formats.exchange import SetFormat, Source
 from lantern.core.formats.json_format import schema
 from lantern.core.formats.registry import WRITERS, read_again
 from lantern.core.formats.sheet_format import SheetFormat
-from lantern.core.formats.slips import Paper
+from lantern.core.formats.typeset import Paper
 from lantern.core.grids import Directions
 from lantern.core.messages import said
 from lantern.server.accounts.requests import TeacherRequest

@@ -20,6 +20,8 @@ from lantern.server.services.speech import speech
 from lantern.server.services.speech.port import SpeechFailed
 
 Type = StoredMedia.Type
+ON_PAPER = 960
+"""Pixels across: one of `pictures.WIDTHS`."""
 
 
 def store_picture(teacher: Teacher, data: bytes, name: str = "", credit: str = "") -> Picture:
@@ -106,6 +108,11 @@ def remove(teacher: Teacher, ids: set[str]) -> int:
     for media_id in kept:
         shutil.rmtree(folder_of(media_id), ignore_errors=True)
     return len(kept)
+
+
+def picture_file(media_id: str) -> Path:
+    """As large as paper shows it: a WebP."""
+    return folder_of(media_id) / f"{ON_PAPER}.webp"
 
 
 def folder_of(media_id: str) -> Path:

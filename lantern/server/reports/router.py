@@ -22,6 +22,7 @@ from lantern.server.live.models import LiveSession
 from lantern.server.live.queries import own_session
 from lantern.server.reports import actions, queries
 from lantern.server.reports.across import class_results
+from lantern.server.reports.out_router import router as going_out
 from lantern.server.reports.schemas import (
     AgainForm,
     ClassResults,
@@ -38,6 +39,7 @@ from lantern.server.reports.schemas import (
 )
 
 router = Router(auth=teacher)
+router.add_router("", going_out)
 CSV = "text/csv; charset=utf-8"
 XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 

@@ -4,6 +4,7 @@ The text is typed with what belongs into a gap in square brackets: "The tide [ri
 What stands behind a bar means, where students type: also right; where they choose: another, wrong choice.
 """
 
+import itertools
 import re
 from collections import Counter
 from collections.abc import Iterable, Iterator, Sequence
@@ -169,6 +170,11 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
         ]
         fields = {"way": item.way, "stretches": stretches, "bank": _bank(item)}
         return PublicGapFill.model_validate({**public_fields(item), **fields})
+
+    def on_paper(self, item: GapFillItem) -> str:
+        numbers = itertools.count(1)
+        text = _GAP.sub(lambda _: f"({next(numbers)}) …………", item.text)
+        return f"{item.prompt}\n\n{text}"
 
     def texts(self, item: GapFillItem) -> list[str]:
         return [item.prompt, item.text, *item.extra, item.explanation]

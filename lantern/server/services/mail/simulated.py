@@ -6,22 +6,25 @@ from django.core.mail import EmailMessage
 from django.core.mail.backends.base import BaseEmailBackend
 
 from lantern.server.services.mail import SCHOOL
-from lantern.server.services.models import SentMail
+from lantern.server.services.models import SentFile, SentMail
 
 KEPT = 500
 
 
 class Outbox(BaseEmailBackend):
     def send_messages(self, email_messages: Sequence[EmailMessage]) -> int:
-        SentMail.objects.bulk_create(
-            SentMail(
+        for one in email_messages:
+            kept = SentMail.objects.create(
                 school=int(one.extra_headers.get(SCHOOL, 0)),
                 to=", ".join(one.recipients()),
                 subject=str(one.subject)[:200],
                 text=str(one.body),
+                reply_to=", ".join(one.reply_to),
             )
-            for one in email_messages
-        )
+            SentFile.objects.bulk_create(
+                SentFile(mail=kept, name=str(name)[:200], content_type=content_type or "", content=content)
+                for name, content, content_type in one.attachments
+            )
         old = SentMail.objects.order_by("-pk").values_list("pk", flat=True)[KEPT : KEPT + 1]
         SentMail.objects.filter(pk__lte=max(old, default=0)).delete()
         return len(email_messages)

@@ -13,6 +13,7 @@ from django.db import connection
 from lantern.server.accounts.invitations import invite, link
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.addresses import is_this_machine
+from lantern.server.aside import worker
 from lantern.server.doors import protocols
 from lantern.server.doors.acceptor import DoorServer
 from lantern.server.doors.descriptors import raise_limit
@@ -41,7 +42,9 @@ class Command(BaseCommand):
         if not Teacher.objects.exists():
             first = link(settings.PUBLIC_URL or address, invite())
             self.stdout.write(f"Nobody has an account yet. Make the first one, within a week, at\n  {first}\n")
-            connection.close()
+        if worker.has_work():  # left by a server before this one
+            worker.wake()
+        connection.close()
         if hint:
             self.stdout.write(hint.replace("\\n", "\n") + "\n")
         descriptors = raise_limit()

@@ -1,0 +1,143 @@
+"""What stands on paper of a session's results: a page for each student, with what that student may see, and a page for
+each question."""
+
+from collections.abc import Sequence
+from datetime import date
+
+from lantern.core.analysis.one_question import question_page
+from lantern.core.analysis.one_student import place_of
+from lantern.core.analysis.question_report import Count, QuestionReport
+from lantern.core.analysis.report import Report
+from lantern.core.analysis.results import Asked, Results
+from lantern.core.classes.made_names import Language
+from lantern.core.formats.result_pages import QuestionSheet, SheetCount, SheetQuestion, StudentSheet
+from lantern.core.questions import kind_of
+from lantern.core.questions.content import SetContent
+from lantern.core.questions.items import Question
+from lantern.core.questions.richtext import plain
+from lantern.core.session.asking import may_review, score_told, told
+from lantern.core.session.model import State
+
+MOST_NAMES = 40
+"""Of who gave the same wrong answer."""
+
+
+def student_sheet(
+    state: State, results: Results, report: Report, seat: int, language: Language, on: date, *, with_place: bool
+) -> StudentSheet | None:
+    """None for a seat that is not in the results. What the student's own device would not show in the end is not on it:
+    docs/formats.md."""
+    line = next((person for person in report.people if person.seat == seat), None)
+    if line is None:
+        return None
+    chosen = state.settings
+    closing = chosen.closing.score if score_told(state, seat) else "none"
+    person = next(one for one in results.people if one.number == seat)
+    has_points = chosen.shows_points and any(one.points for one in report.people)
+    return StudentSheet(
+        name=line.name,
+        title=results.title,
+        about=person.of_class,
+        on=on,
+        language=language,
+        content_language=state.content.about.language,
+        score=line.score if closing in ("marks", "both") else None,
+        out_of=line.out_of,
+        share=line.share if closing in ("percent", "both") else None,
+        points=line.points if has_points else None,
+        place=place_of(report.people, line) if with_place and closing != "none" else None,
+        of=len(report.people),
+        words=chosen.closing.words,
+        questions=_of_student(state, results, seat),
+    )
+
+
+def _of_student(state: State, results: Results, seat: int) -> list[SheetQuestion]:
+    if not may_review(state, seat):
+        return []
+    mine = [ask for ask in results.standing if seat in ask.asked_of]
+    return [_on_paper(state, ask, seat) for ask in mine if _is_told(state, ask, seat)]
+
+
+def _is_told(state: State, ask: Asked, seat: int) -> bool:
+    there = state.ask_of(ask.item.id)
+    return there is not None and told(state, seat, there)
+
+
+def _on_paper(state: State, ask: Asked, seat: int) -> SheetQuestion:
+    item, response, chosen = ask.item, ask.responses.get(seat), state.settings
+    kind = kind_of(item)
+    return SheetQuestion(
+        number=ask.number,
+        prompt=kind.on_paper(item),
+        language=item.language or state.content.about.language,
+        picture=item.picture,
+        answered=response is not None,
+        answer=kind.answer_text(item, response.answer) if response else "",
+        key=kind.key_text(item),
+        mark=ask.marks.get(seat) if chosen.marks else None,
+        waits=seat in ask.waiting,
+        counts=ask.in_scores,
+        comment=ask.comments.get(seat, ""),
+        explanation=item.explanation if chosen.explanations and isinstance(item, Question) else "",
+    )
+
+
+def question_sheet(
+    content: SetContent, results: Results, report: Report, item: str, on: date, *, with_names: bool
+) -> QuestionSheet | None:
+    """None for a question that was not asked."""
+    ask, page = results.asked(item), question_page(results, report, item)
+    if ask is None or page is None:
+        return None
+    found = page.report
+    names = {person.number: person.name for person in results.people}
+    thirds = {(line.label, line.text): line.counts for line in page.thirds.lines} if page.thirds else {}
+    return QuestionSheet(
+        number=found.number,
+        prompt=kind_of(ask.item).on_paper(ask.item) or found.title,
+        language=ask.item.language or content.about.language,
+        picture=ask.item.picture,
+        title=results.title,
+        about=", ".join(sorted({person.of_class for person in results.people if person.of_class})),
+        on=on,
+        key=page.key,
+        figures=_figures(found),
+        counts=[_count(one, found.answered, thirds.get((one.label, one.text))) for one in found.counts],
+        remarks=_remarks(found, names if with_names else {}),
+        explanation=ask.item.explanation if isinstance(ask.item, Question) else "",
+        rows=[(row.name, row.answer, row.mark) for row in page.answers] if with_names else None,
+    )
+
+
+def _count(one: Count, answered: int, thirds: tuple[int, int, int] | None) -> SheetCount:
+    share = min(1.0, one.count / answered) if answered else 0.0
+    return SheetCount(one.label, plain(one.text), one.count, share, one.right, thirds)
+
+
+def _figures(found: QuestionReport) -> Sequence[tuple[str, str]]:
+    seconds = None if found.median_took is None else f"{found.median_took / 1000:.1f} s"
+    figures = (
+        ("Right on average", None if found.share is None else f"{found.share:.0%}"),
+        ("Discrimination", None if found.discrimination is None else f"{found.discrimination:.2f}"),
+        ("Answered", str(found.answered)),
+        ("No answer", str(found.omitted) if found.omitted else None),
+        ("Without a mark yet", str(found.waiting) if found.waiting else None),
+        ("Middle time", seconds),
+    )
+    return [(name, value) for name, value in figures if value is not None]
+
+
+def _remarks(found: QuestionReport, names: dict[int, str]) -> list[str]:
+    """What a teacher would want to read beside the counts: why it is in no score, what was put right, the wrong answer
+    that was given most."""
+    remarks = [found.note.sentence] if found.note else []
+    remarks += [f"{one.sentence.sentence} {one.by and f'({one.by})'}".strip() for one in found.corrected]
+    if found.by_hand:
+        remarks.append(f"Marks given by hand: {found.by_hand}.")
+    if found.common_wrong and found.common_wrong.count > 1:
+        by = sorted(names[seat] for seat in found.common_wrong.by if seat in names)
+        told = f": {', '.join(by[:MOST_NAMES])}" if by else ""
+        remarks.append(f"Wrong answer given most: {found.common_wrong.text} ({found.common_wrong.count}){told}.")
+    remarks += [f"“{one.text}” ({one.count}): {one.sentence}" for one in found.near]
+    return remarks

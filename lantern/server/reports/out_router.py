@@ -1,0 +1,83 @@
+"""What goes out of a session: on paper, by mail, into a folder."""
+
+from typing import Annotated
+
+from django.http import HttpResponse
+from ninja import Query, Router
+
+from lantern.core.analysis.report import Counting
+from lantern.core.formats.result_pages import question_pdf, student_pdf
+from lantern.core.formats.typeset import Paper
+from lantern.core.values import ShortId
+from lantern.server.accounts.requests import TeacherRequest
+from lantern.server.api.auth import teacher
+from lantern.server.api.downloads import download
+from lantern.server.aside.actions import begin
+from lantern.server.aside.router import row_of
+from lantern.server.aside.schemas import JobRow
+from lantern.server.live.queries import own_session
+from lantern.server.reports.mailing import Mailing, MailingForm, Recipient, mail_students, mailing_list
+from lantern.server.reports.printing import PDF, Pages, PagesForm, Printer, print_pages
+from lantern.server.reports.queries import dated_title
+from lantern.server.reports.tables_out import FilesForm, SessionFile, make_file
+
+router = Router(auth=teacher)
+OnPaper = Annotated[Paper, Query()]
+
+
+@router.post("/{session_id}/pages", response=JobRow)
+def make_pages(request: TeacherRequest, session_id: int, form: PagesForm) -> JobRow:
+    """Pages for students or for questions, made aside."""
+    session = own_session(request.auth, session_id)
+    title = f"{dated_title(session)} {form.of}"
+    given = Pages(**form.model_dump(), session=session.pk, title=title)
+    return row_of(begin(request.auth, print_pages, title, given))
+
+
+@router.post("/{session_id}/files", response=JobRow)
+def make_session_file(request: TeacherRequest, session_id: int, form: FilesForm) -> JobRow:
+    """The workbook, or the same tables in another format, made aside."""
+    session = own_session(request.auth, session_id)
+    title = dated_title(session)
+    given = SessionFile(**form.model_dump(), session=session.pk, title=title)
+    return row_of(begin(request.auth, make_file, title, given))
+
+
+@router.get("/{session_id}/students/{seat}/page.pdf")
+def student_page(
+    request: TeacherRequest, session_id: int, seat: int, paper: OnPaper = "a4", *, with_place: bool = False
+) -> HttpResponse:
+    printer = Printer(own_session(request.auth, session_id))
+    sheet = printer.student(seat, with_place=with_place)
+    title = f"{dated_title(printer.session)} {sheet.name}"
+    return download(student_pdf([sheet], paper, printer.pictures([sheet])), PDF, title, ".pdf")
+
+
+@router.get("/{session_id}/questions/{item}/page.pdf")
+def question_page(
+    request: TeacherRequest,
+    session_id: int,
+    item: ShortId,
+    paper: OnPaper = "a4",
+    counting: Counting = "since_joined",
+    *,
+    with_names: bool = True,
+) -> HttpResponse:
+    printer = Printer(own_session(request.auth, session_id), counting)
+    sheet = printer.question(item, with_names=with_names)
+    title = f"{dated_title(printer.session)} question {sheet.number}"
+    return download(question_pdf([sheet], paper, printer.pictures([sheet])), PDF, title, ".pdf")
+
+
+@router.get("/{session_id}/mailing", response=list[Recipient])
+def read_mailing(request: TeacherRequest, session_id: int) -> list[Recipient]:
+    """Who would get a page by mail; nothing is sent by it."""
+    return mailing_list(own_session(request.auth, session_id))
+
+
+@router.post("/{session_id}/mailing", response=JobRow)
+def send_mailing(request: TeacherRequest, session_id: int, form: MailingForm) -> JobRow:
+    """A page to each of those who are named, and nobody else."""
+    session = own_session(request.auth, session_id)
+    given = Mailing(**form.model_dump(), session=session.pk)
+    return row_of(begin(request.auth, mail_students, f"Mails of {dated_title(session)}", given))
