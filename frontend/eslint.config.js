@@ -10,7 +10,7 @@ const LAYERS = [
   ['words'],
   ['composables'],
   ['ui'],
-  ['media', 'lights'],
+  ['media', 'lights', 'aside'],
   ['games', 'questions'],
   ['accounts', 'classes', 'live', 'reports', 'exchange'],
   ['library'],

@@ -123,6 +123,60 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Jobs
+         * @description What is made for this teacher, or was, the newest first.
+         */
+        get: operations["lantern_server_aside_router_list_jobs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Remove Job */
+        delete: operations["lantern_server_aside_router_remove_job"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Fetch File */
+        get: operations["lantern_server_aside_router_fetch_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes": {
         parameters: {
             query?: never;
@@ -2240,6 +2294,256 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Pages
+         * @description Pages for students or for questions, made aside.
+         */
+        post: operations["lantern_server_reports_out_router_make_pages"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Session File
+         * @description The workbook, or the same tables in another format, made aside.
+         */
+        post: operations["lantern_server_reports_out_router_make_session_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/students/{seat}/page.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Student Page */
+        get: operations["lantern_server_reports_out_router_student_page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/questions/{item}/page.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Question Page */
+        get: operations["lantern_server_reports_out_router_question_page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/mailing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Mailing
+         * @description Who would get a page by mail; nothing is sent by it.
+         */
+        get: operations["lantern_server_reports_out_router_read_mailing"];
+        put?: never;
+        /**
+         * Send Mailing
+         * @description A page to each of those who are named, and nobody else.
+         */
+        post: operations["lantern_server_reports_out_router_send_mailing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/shared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List Shared */
+        get: operations["lantern_server_reports_out_router_list_shared"];
+        put?: never;
+        /**
+         * Share Results
+         * @description A link to read the results by; it is told this once.
+         */
+        post: operations["lantern_server_reports_out_router_share_results"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/shared/{link_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Stop Sharing */
+        delete: operations["lantern_server_reports_out_router_stop_sharing"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grade-books": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List Books */
+        get: operations["lantern_server_reports_book_router_list_books"];
+        put?: never;
+        /** Make Book */
+        post: operations["lantern_server_reports_book_router_make_book"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grade-books/{book_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Book */
+        get: operations["lantern_server_reports_book_router_read_book"];
+        /** Change Book */
+        put: operations["lantern_server_reports_book_router_change_book"];
+        post?: never;
+        /** Delete Book */
+        delete: operations["lantern_server_reports_book_router_delete_book"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grade-books/{book_id}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make File
+         * @description The book as a table, made aside.
+         */
+        post: operations["lantern_server_reports_book_router_make_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grade-books/{book_id}/grades.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Grades Csv */
+        get: operations["lantern_server_reports_book_router_grades_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grade-books/{book_id}/oneroster.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Grades Oneroster
+         * @description OneRoster 1.2: line items and results.
+         */
+        get: operations["lantern_server_reports_book_router_grades_oneroster"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared/{secret}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Shared
+         * @description For whoever has the link.
+         */
+        get: operations["lantern_server_reports_shared_router_read_shared"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/school": {
         parameters: {
             query?: never;
@@ -2463,6 +2767,48 @@ export interface components {
             old: string;
             /** New */
             new: string;
+        };
+        /**
+         * JobRow
+         * @description `done` of `total` steps; `total` is 0 before it has begun. `has_file`: it can be fetched.
+         */
+        JobRow: {
+            /** Id */
+            id: number;
+            /** Title */
+            title: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "waiting" | "running" | "done" | "failed" | "cancelled";
+            /** Done */
+            done: number;
+            /** Total */
+            total: number;
+            refused: components["schemas"]["Message"] | null;
+            /** Has File */
+            has_file: boolean;
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+        };
+        /**
+         * Message
+         * @description `code` is stable; `params` are what `sentence` was made with: figures, what somebody wrote, and messages (words
+         *     that depend on the language).
+         */
+        Message: {
+            /** Code */
+            code: string;
+            /** Params */
+            params: {
+                [key: string]: string | number | components["schemas"]["Message"];
+            };
+            /** Sentence */
+            sentence: string;
         };
         /**
          * ClassRow
@@ -2802,21 +3148,6 @@ export interface components {
              *     }
              */
             needs?: components["schemas"]["Needs"];
-        };
-        /**
-         * Message
-         * @description `code` is stable; `params` are what `sentence` was made with: figures, what somebody wrote, and messages (words
-         *     that depend on the language).
-         */
-        Message: {
-            /** Code */
-            code: string;
-            /** Params */
-            params: {
-                [key: string]: string | number | components["schemas"]["Message"];
-            };
-            /** Sentence */
-            sentence: string;
         };
         /**
          * Outcome
@@ -11916,6 +12247,369 @@ export interface components {
             what: components["schemas"]["Message"];
         };
         /**
+         * PagesForm
+         * @description What is to be printed. `seats` are the students whose pages are wanted; none: everybody's. `with_place` is for
+         *     students' pages, `with_names` for questions'.
+         */
+        PagesForm: {
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "students" | "questions";
+            /**
+             * To
+             * @default download
+             * @enum {string}
+             */
+            to?: "download" | "mail" | "folder";
+            /**
+             * Paper
+             * @default a4
+             * @enum {string}
+             */
+            paper?: "a4" | "us-letter";
+            /**
+             * As Zip
+             * @default false
+             */
+            as_zip?: boolean;
+            /**
+             * Seats
+             * @default []
+             */
+            seats?: number[];
+            /**
+             * With Place
+             * @default false
+             */
+            with_place?: boolean;
+            /**
+             * With Names
+             * @default true
+             */
+            with_names?: boolean;
+            /**
+             * Counting
+             * @default since_joined
+             * @enum {string}
+             */
+            counting?: "since_joined" | "everything";
+        };
+        /** FilesForm */
+        FilesForm: {
+            /**
+             * Format
+             * @default xlsx
+             * @enum {string}
+             */
+            format?: "xlsx" | "ods" | "csv" | "json";
+            /**
+             * To
+             * @default download
+             * @enum {string}
+             */
+            to?: "download" | "mail" | "folder";
+            /**
+             * Counting
+             * @default since_joined
+             * @enum {string}
+             */
+            counting?: "since_joined" | "everything";
+        };
+        /**
+         * Recipient
+         * @description Who would get a page. `address` is empty for who has none; `confirmed` is None where nobody was asked to confirm
+         *     it. `questions` is how many they would see on it.
+         */
+        Recipient: {
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+            /** Address */
+            address: string;
+            /** Confirmed */
+            confirmed: boolean | null;
+            /** Language */
+            language: string;
+            /** Questions */
+            questions: number;
+            /** Shows Score */
+            shows_score: boolean;
+        };
+        /**
+         * MailingForm
+         * @description `seats` are those who get one, and no others. `words` are the teacher's, above the page.
+         */
+        MailingForm: {
+            /** Seats */
+            seats: number[];
+            /**
+             * Paper
+             * @default a4
+             * @enum {string}
+             */
+            paper?: "a4" | "us-letter";
+            /**
+             * With Place
+             * @default false
+             */
+            with_place?: boolean;
+            /**
+             * Words
+             * @default
+             */
+            words?: string;
+        };
+        /**
+         * SharedLink
+         * @description `link` is told once, when it is made: nobody keeps it.
+         */
+        SharedLink: {
+            /** Id */
+            id: number;
+            /**
+             * Until
+             * Format: date
+             */
+            until: string;
+            /** With Names */
+            with_names: boolean;
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /** Link */
+            link: string;
+        };
+        /**
+         * SharingForm
+         * @description `until` is the last day on which the link opens the results.
+         */
+        SharingForm: {
+            /**
+             * Until
+             * Format: date
+             */
+            until: string;
+            /**
+             * With Names
+             * @default false
+             */
+            with_names?: boolean;
+        };
+        /** BookRow */
+        BookRow: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Class Id */
+            class_id: number;
+            /** Class Name */
+            class_name: string;
+        };
+        /**
+         * Book
+         * @description `mean` is of the totals as they are shown; `grades` is how many have each grade, from the top of the scale.
+         */
+        Book: {
+            /** Columns */
+            columns: components["schemas"]["BookColumn"][];
+            /** Lines */
+            lines: components["schemas"]["BookLine"][];
+            /** Mean */
+            mean: number | null;
+            /** Grades */
+            grades: [
+                string,
+                number
+            ][];
+        };
+        /**
+         * BookCell
+         * @description `share` is None for who did not take part; `dropped`: it is one of the lowest, and left out.
+         */
+        BookCell: {
+            /** Share */
+            share: number | null;
+            /** Score */
+            score: number | null;
+            /** Out Of */
+            out_of: number;
+            /** Dropped */
+            dropped: boolean;
+        };
+        /** BookColumn */
+        BookColumn: {
+            /** Session */
+            session: number;
+            /** Title */
+            title: string;
+            /** At */
+            at: number;
+            /** Weight */
+            weight: number;
+            /** Waiting */
+            waiting: number;
+            /** Mean */
+            mean: number | null;
+        };
+        /**
+         * BookDetail
+         * @description A grade book as it is now. `sessions` are those of its class that can be put into it.
+         */
+        BookDetail: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Class Id */
+            class_id: number;
+            /** Class Name */
+            class_name: string;
+            scheme: components["schemas"]["Scheme"];
+            book: components["schemas"]["Book"];
+            /** Sessions */
+            sessions: components["schemas"]["BookSessionChoice"][];
+        };
+        /**
+         * BookLine
+         * @description `cells` run along the columns. `exact` is the total as a percentage before it is rounded, None where nothing
+         *     counts; `grade` is empty where there is none.
+         */
+        BookLine: {
+            /** Student */
+            student: string;
+            /** Name */
+            name: string;
+            /** Record Id */
+            record_id: string;
+            /** Cells */
+            cells: components["schemas"]["BookCell"][];
+            /** Exact */
+            exact: number | null;
+            /** Total */
+            total: number | null;
+            /** Grade */
+            grade: string;
+        };
+        /** BookSessionChoice */
+        BookSessionChoice: {
+            /** Id */
+            id: number;
+            /** Title */
+            title: string;
+            /**
+             * Created At
+             * Format: date-time
+             */
+            created_at: string;
+        };
+        /**
+         * GradeBound
+         * @description From this percentage on there is this grade.
+         */
+        GradeBound: {
+            /** At Least */
+            at_least: number;
+            /** Grade */
+            grade: string;
+        };
+        /**
+         * GradeColumn
+         * @description A session that counts, and how much.
+         */
+        GradeColumn: {
+            /** Session */
+            session: number;
+            /**
+             * Weight
+             * @default 1
+             */
+            weight?: number;
+        };
+        /**
+         * Scheme
+         * @description How grades are made. `drop_lowest` is how many of each student's lowest results are left out; `missed` what a
+         *     session counts in which somebody did not take part. A total is a percentage, rounded to `step`, and has the grade of
+         *     the highest bound that it reaches; below all of them it has none.
+         */
+        Scheme: {
+            /**
+             * Columns
+             * @default []
+             */
+            columns?: components["schemas"]["GradeColumn"][];
+            /**
+             * Drop Lowest
+             * @default 0
+             */
+            drop_lowest?: number;
+            /**
+             * Missed
+             * @default left_out
+             * @enum {string}
+             */
+            missed?: "left_out" | "zero";
+            /**
+             * Step
+             * @default 1
+             * @enum {string}
+             */
+            step?: "none" | "0.1" | "0.5" | "1" | "5";
+            /**
+             * Rounding
+             * @default half_up
+             * @enum {string}
+             */
+            rounding?: "half_up" | "up" | "down";
+            /**
+             * Scale
+             * @default []
+             */
+            scale?: components["schemas"]["GradeBound"][];
+        };
+        /** NewBook */
+        NewBook: {
+            /** Of Class */
+            of_class: number;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+        };
+        /** BookForm */
+        BookForm: {
+            /** Name */
+            name: string;
+            scheme: components["schemas"]["Scheme"];
+        };
+        /**
+         * SharedReport
+         * @description Results as whoever has the link reads them: of people no more than their marks, and names where those are
+         *     wanted.
+         */
+        SharedReport: {
+            /** Title */
+            title: string;
+            /**
+             * Created At
+             * Format: date-time
+             */
+            created_at: string;
+            /**
+             * Until
+             * Format: date
+             */
+            until: string;
+            report: components["schemas"]["Report"];
+            teach: components["schemas"]["TeachAgain"];
+        };
+        /**
          * ColleagueRow
          * @description A teacher of this school. What is hers by number alone: nobody sees the rest.
          */
@@ -12335,6 +13029,66 @@ export interface operations {
         responses: {
             /** @description No Content */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_aside_router_list_jobs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobRow"][];
+                };
+            };
+        };
+    };
+    lantern_server_aside_router_remove_job: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_aside_router_fetch_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -15493,6 +16247,424 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    lantern_server_reports_out_router_make_pages: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PagesForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobRow"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_out_router_make_session_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FilesForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobRow"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_out_router_student_page: {
+        parameters: {
+            query?: {
+                paper?: "a4" | "us-letter";
+                with_place?: boolean;
+            };
+            header?: never;
+            path: {
+                session_id: number;
+                seat: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_reports_out_router_question_page: {
+        parameters: {
+            query?: {
+                paper?: "a4" | "us-letter";
+                counting?: "since_joined" | "everything";
+                with_names?: boolean;
+            };
+            header?: never;
+            path: {
+                session_id: number;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_reports_out_router_read_mailing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Recipient"][];
+                };
+            };
+        };
+    };
+    lantern_server_reports_out_router_send_mailing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MailingForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobRow"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_out_router_list_shared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedLink"][];
+                };
+            };
+        };
+    };
+    lantern_server_reports_out_router_share_results: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SharingForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedLink"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_out_router_stop_sharing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+                link_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_reports_book_router_list_books: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookRow"][];
+                };
+            };
+        };
+    };
+    lantern_server_reports_book_router_make_book: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBook"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookDetail"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_book_router_read_book: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                book_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookDetail"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_book_router_change_book: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                book_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookDetail"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_book_router_delete_book: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                book_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_reports_book_router_make_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                book_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FilesForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobRow"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_book_router_grades_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                book_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_reports_book_router_grades_oneroster: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                book_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_reports_shared_router_read_shared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedReport"];
+                };
             };
         };
     };

@@ -95,6 +95,16 @@ export type ToMark = MarkingSheet['questions'][number]
 export type AlikeAnswers = ToMark['groups'][number]
 export type Preview = Schemas['Preview']
 export type Correcting = Schemas['Proposed']['command']
+export type JobRow = Schemas['JobRow']
+export type Recipient = Schemas['Recipient']
+export type Paper = NonNullable<Schemas['PagesForm']['paper']>
+export type Way = NonNullable<Schemas['PagesForm']['to']>
+export type TableFormat = NonNullable<Schemas['FilesForm']['format']>
+export type BookDetail = Omit<Schemas['BookDetail'], 'scheme'> & { scheme: GradeScheme }
+export type GradeScheme = Required<Schemas['Scheme']> & {
+  columns: Required<Schemas['GradeColumn']>[]
+}
+export type SharedReport = Schemas['SharedReport']
 export type SessionChanges = Schemas['SessionChanges']
 export type SessionChoices = Schemas['SessionChoices']
 export type QuestionResult = Schemas['QuestionResult']

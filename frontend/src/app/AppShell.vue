@@ -2,6 +2,7 @@
 import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
 import { useRouter } from 'vue-router'
 import { signOut, teacher } from '@/accounts'
+import { JobsButton } from '@/aside'
 import LanternMark from '@/ui/LanternMark.vue'
 import UiToasts from '@/ui/UiToasts.vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
@@ -41,18 +42,21 @@ async function leave(): Promise<void> {
         >{{ link.label }}</RouterLink
       >
     </nav>
-    <Menu v-if="teacher" as="div" class="relative ml-auto">
-      <MenuButton class="rounded px-2 py-1 whitespace-nowrap hover:text-foam"
-        >{{ teacher.name }} <span aria-hidden="true">▾</span></MenuButton
-      >
-      <MenuItems :class="menuPanel" class="right-0 text-ink">
-        <UiMenuAction @act="router.push('/shelf')">Media shelf</UiMenuAction>
-        <UiMenuAction @act="router.push('/bin')">Recycle bin</UiMenuAction>
-        <UiMenuAction @act="router.push('/school')">Your school</UiMenuAction>
-        <UiMenuAction @act="router.push('/account')">Your account</UiMenuAction>
-        <UiMenuAction @act="leave">Sign out</UiMenuAction>
-      </MenuItems>
-    </Menu>
+    <div v-if="teacher" class="ml-auto flex items-center gap-2">
+      <JobsButton />
+      <Menu as="div" class="relative">
+        <MenuButton class="rounded px-2 py-1 whitespace-nowrap hover:text-foam"
+          >{{ teacher.name }} <span aria-hidden="true">▾</span></MenuButton
+        >
+        <MenuItems :class="menuPanel" class="right-0 text-ink">
+          <UiMenuAction @act="router.push('/shelf')">Media shelf</UiMenuAction>
+          <UiMenuAction @act="router.push('/bin')">Recycle bin</UiMenuAction>
+          <UiMenuAction @act="router.push('/school')">Your school</UiMenuAction>
+          <UiMenuAction @act="router.push('/account')">Your account</UiMenuAction>
+          <UiMenuAction @act="leave">Sign out</UiMenuAction>
+        </MenuItems>
+      </Menu>
+    </div>
   </header>
   <component :is="$route.meta.isStudents ? 'div' : 'main'" id="main" tabindex="-1" class="outline-none"
     ><RouterView :key="$route.path"

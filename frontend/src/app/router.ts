@@ -5,7 +5,15 @@ import { BringListPage, ClassesPage, ClassPage } from '@/classes'
 import { ImportPage } from '@/exchange'
 import { DeskPage } from '@/live/desk'
 import { ShelfPage } from '@/media'
-import { ClassResultsPage, MarkingPage, QuestionPage, SessionPage, StudentPage } from '@/reports'
+import {
+  ClassResultsPage,
+  GradeBookPage,
+  MarkingPage,
+  QuestionPage,
+  SessionPage,
+  SharedPage,
+  StudentPage,
+} from '@/reports'
 import SessionsView from './SessionsView.vue'
 import MissingPage from './MissingPage.vue'
 
@@ -50,6 +58,7 @@ export const router = createRouter({
       component: ClassResultsPage,
       meta: { title: 'A class over time' },
     },
+    { path: '/grade-books/:id(\\d+)', component: GradeBookPage, meta: { title: 'Grade book' } },
     { path: '/sessions', component: SessionsView, meta: { title: 'Sessions' } },
     { path: '/sessions/:id(\\d+)', component: SessionPage, meta: { title: 'Session' } },
     {
@@ -67,6 +76,7 @@ export const router = createRouter({
       component: StudentPage,
       meta: { title: 'Student in a session' },
     },
+    { path: '/shared/:secret', component: SharedPage, meta: { title: 'Results', open: true } },
     { path: '/desk/:id(\\d+)', component: DeskPage, meta: { title: 'Desk', bare: true } },
     { path: '/:rest(.*)', component: MissingPage, meta: { title: 'Not found', open: true } },
   ],

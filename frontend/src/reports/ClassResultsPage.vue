@@ -11,6 +11,7 @@ import { counted } from '@/composables/format'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import AskedAgainList from './AskedAgainList.vue'
 import ClassStudents from './ClassStudents.vue'
+import GradeBooks from './GradeBooks.vue'
 import ClassTopics from './ClassTopics.vue'
 
 const id = Number(useRoute().params.id)
@@ -31,6 +32,7 @@ useTitle(computed(() => `${detail.value?.name ?? 'Class'} over time · Tall Lant
         <h1 class="text-3xl wrap-anywhere">{{ detail.name }} over time</h1>
         <span class="text-slate">{{ counted(detail.results.sessions.length, 'session') }}</span>
         <RouterLink :to="`/classes/${id}`" class="font-bold text-tide hover:underline">The class</RouterLink>
+        <GradeBooks v-if="detail.results.sessions.length" class="ms-auto" :class-id="id" />
       </div>
       <EmptyNote v-if="!detail.results.sessions.length" title="Nothing to read yet">
         Run a set with this class. Once the session has ended, its results stand here.

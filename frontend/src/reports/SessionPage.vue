@@ -91,7 +91,7 @@ async function removeIt(): Promise<void> {
           download
           >Workbook (xlsx)</a
         >
-        <TakeOut :session="id" :counting="view.counting" />
+        <TakeOut :session="id" :counting="view.counting" :ended="!!session.ended_at" />
         <Menu v-if="session.ended_at" as="div" class="relative">
           <MenuButton
             class="size-10 rounded text-xl text-slate hover:text-ink"

@@ -1,6 +1,8 @@
 export { default as ClassResultsPage } from './ClassResultsPage.vue'
+export { default as GradeBookPage } from './GradeBookPage.vue'
 export { default as MarkingPage } from './MarkingPage.vue'
 export { default as QuestionPage } from './QuestionPage.vue'
 export { default as SessionPage } from './SessionPage.vue'
 export { default as SessionsPage } from './SessionsPage.vue'
+export { default as SharedPage } from './SharedPage.vue'
 export { default as StudentPage } from './StudentPage.vue'

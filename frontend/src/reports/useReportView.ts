@@ -2,8 +2,10 @@
 import { useLocalStorage, type RemovableRef } from '@vueuse/core'
 import type { SessionReport } from '@/api/types'
 
+export type Counting = SessionReport['report']['counting']
+
 export interface ReportView {
-  counting: SessionReport['report']['counting']
+  counting: Counting
   /** The order of the grid's columns, and of its lines. */
   questions: 'hardest' | 'set'
   people: 'name' | 'score'

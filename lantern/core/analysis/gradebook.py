@@ -20,14 +20,14 @@ Step = Literal["none", "0.1", "0.5", "1", "5"]
 _WAYS = {"half_up": ROUND_HALF_UP, "up": ROUND_CEILING, "down": ROUND_FLOOR}
 
 
-class Column(Value):
+class GradeColumn(Value):
     """A session that counts, and how much."""
 
     session: RowNumber
     weight: Annotated[float, Field(ge=0, le=100)] = 1.0
 
 
-class Bound(Written):
+class GradeBound(Written):
     """From this percentage on there is this grade."""
 
     at_least: Annotated[float, Field(ge=0, le=100)]
@@ -39,16 +39,16 @@ class Scheme(Written):
     session counts in which somebody did not take part. A total is a percentage, rounded to `step`, and has the grade of
     the highest bound that it reaches; below all of them it has none."""
 
-    columns: Annotated[tuple[Column, ...], Field(max_length=200)] = ()
+    columns: Annotated[tuple[GradeColumn, ...], Field(max_length=200)] = ()
     drop_lowest: Annotated[int, Field(ge=0, le=20)] = 0
     missed: Missed = "left_out"
     step: Step = "1"
     rounding: Rounding = "half_up"
-    scale: Annotated[tuple[Bound, ...], Field(max_length=30)] = ()
+    scale: Annotated[tuple[GradeBound, ...], Field(max_length=30)] = ()
 
     @field_validator("columns")
     @classmethod
-    def _each_once(cls, columns: tuple[Column, ...]) -> tuple[Column, ...]:
+    def _each_once(cls, columns: tuple[GradeColumn, ...]) -> tuple[GradeColumn, ...]:
         return tuple({column.session: column for column in columns}.values())
 
     @model_validator(mode="after")
@@ -204,7 +204,7 @@ def rounded(percent: float, step: Step, rounding: Rounding) -> float:
     return float((exact / unit).quantize(Decimal(1), _WAYS[rounding]) * unit)
 
 
-def grade_of(total: float | None, scale: Sequence[Bound]) -> str:
+def grade_of(total: float | None, scale: Sequence[GradeBound]) -> str:
     """`scale` runs from its top down."""
     if total is None:
         return ""

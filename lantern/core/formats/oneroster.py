@@ -28,28 +28,30 @@ VERSIONS: tuple[Version, ...] = ("1.1", "1.2")
 MOST_LINES = 200_000
 MOST_BYTES = 40 * 1024 * 1024
 """Of one table."""
-_STATUS = ("sourcedId", "status", "dateLastModified")
+STATUS = ("sourcedId", "status", "dateLastModified")
 _TABLES: dict[str, tuple[str, ...]] = {
-    "orgs": (*_STATUS, "name", "type", "identifier", "parentSourcedId"),
-    "academicSessions": (*_STATUS, "title", "type", "startDate", "endDate", "parentSourcedId", "schoolYear"),
-    "courses": (*_STATUS, "schoolYearSourcedId", "title", "courseCode", "grades", "orgSourcedId", "subjects",
+    "orgs": (*STATUS, "name", "type", "identifier", "parentSourcedId"),
+    "academicSessions": (*STATUS, "title", "type", "startDate", "endDate", "parentSourcedId", "schoolYear"),
+    "courses": (*STATUS, "schoolYearSourcedId", "title", "courseCode", "grades", "orgSourcedId", "subjects",
                 "subjectCodes"),
-    "classes": (*_STATUS, "title", "grades", "courseSourcedId", "classCode", "classType", "location",
+    "classes": (*STATUS, "title", "grades", "courseSourcedId", "classCode", "classType", "location",
                 "schoolSourcedId", "termSourcedIds", "subjects", "subjectCodes", "periods"),
-    "enrollments": (*_STATUS, "classSourcedId", "schoolSourcedId", "userSourcedId", "role", "primary", "beginDate",
+    "enrollments": (*STATUS, "classSourcedId", "schoolSourcedId", "userSourcedId", "role", "primary", "beginDate",
                     "endDate"),
 }  # fmt: skip
 _USERS: dict[Version, tuple[str, ...]] = {
-    "1.1": (*_STATUS, "enabledUser", "orgSourcedIds", "role", "username", "userIds", "givenName", "familyName",
+    "1.1": (*STATUS, "enabledUser", "orgSourcedIds", "role", "username", "userIds", "givenName", "familyName",
             "middleName", "identifier", "email", "sms", "phone", "agentSourcedIds", "grades", "password"),
-    "1.2": (*_STATUS, "enabledUser", "username", "userIds", "givenName", "familyName", "middleName", "identifier",
+    "1.2": (*STATUS, "enabledUser", "username", "userIds", "givenName", "familyName", "middleName", "identifier",
             "email", "sms", "phone", "agentSourcedIds", "grades", "password", "userMasterIdentifier",
             "resourceSourcedIds", "preferredGivenName", "preferredMiddleName", "preferredFamilyName",
             "primaryOrgSourcedId", "pronouns"),
 }  # fmt: skip
-_ROLES = (*_STATUS, "userSourcedId", "roleType", "role", "beginDate", "endDate", "orgSourcedId", "userProfileSourcedId")
-_OTHER_FILES = ("academicSessions", "categories", "classes", "classResources", "courses", "courseResources",
+_ROLES = (*STATUS, "userSourcedId", "roleType", "role", "beginDate", "endDate", "orgSourcedId", "userProfileSourcedId")
+_FILES = ("academicSessions", "categories", "classes", "classResources", "courses", "courseResources",
                 "demographics", "enrollments", "lineItems", "orgs", "resources", "results", "users")  # fmt: skip
+_FILES_OF_12 = ("lineItemLearningObjectiveIds", "lineItemScoreScales", "resultLearningObjectiveIds",
+                "resultScoreScales", "roles", "scoreScales", "userProfiles", "userResources")  # fmt: skip
 
 
 @dataclass
@@ -231,24 +233,24 @@ def _packed(tables: Mapping[str, Sequence[Mapping[str, str]]], version: Version)
     columns = _TABLES | {"users": _USERS[version]} | ({"roles": _ROLES} if version == "1.2" else {})
     buffer = BytesIO()
     with ZipFile(buffer, "w", ZIP_DEFLATED) as archive:
-        archive.writestr("manifest.csv", _manifest(columns, version))
+        archive.writestr("manifest.csv", manifest(columns, version))
         for table, headings in columns.items():
-            archive.writestr(f"{table}.csv", _written(headings, tables.get(table, ())))
+            archive.writestr(f"{table}.csv", written(headings, tables.get(table, ())))
     return buffer.getvalue()
 
 
-def _manifest(written: Mapping[str, object], version: Version) -> str:
-    files = (*_OTHER_FILES, "roles", "userProfiles") if version == "1.2" else _OTHER_FILES
+def manifest(tables: Mapping[str, object], version: Version) -> str:
+    files = (*_FILES, *_FILES_OF_12) if version == "1.2" else _FILES
     rows = [
         {"propertyName": "manifest.version", "value": "1.0"},
         {"propertyName": "oneroster.version", "value": version},
-        *({"propertyName": f"file.{name}", "value": "bulk" if name in written else "absent"} for name in sorted(files)),
+        *({"propertyName": f"file.{name}", "value": "bulk" if name in tables else "absent"} for name in sorted(files)),
         {"propertyName": "source.systemName", "value": "Tall Lantern"},
     ]
-    return _written(("propertyName", "value"), rows)
+    return written(("propertyName", "value"), rows)
 
 
-def _written(headings: Sequence[str], rows: Sequence[Mapping[str, str]]) -> str:
+def written(headings: Sequence[str], rows: Sequence[Mapping[str, str]]) -> str:
     out = StringIO()
     writer = csv.writer(out)
     writer.writerow(headings)

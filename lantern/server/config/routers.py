@@ -10,7 +10,9 @@ from lantern.server.library.shelf import router as shelf
 from lantern.server.live.router import router as live
 from lantern.server.live.trial import router as trial
 from lantern.server.media.router import router as media
+from lantern.server.reports.book_router import router as grade_books
 from lantern.server.reports.router import router as reports
+from lantern.server.reports.shared_router import router as shared
 from lantern.server.schools.router import router as school
 from lantern.server.schools.router import students_router as students
 
@@ -26,6 +28,8 @@ api = make_api(
         "live": live,
         "trial": trial,
         "sessions": reports,
+        "grade-books": grade_books,
+        "shared": shared,
         "school": school,
         "students": students,
     }

@@ -20,7 +20,7 @@ def class_results(teacher: Teacher, of_class: SchoolClass) -> ClassResults:
     """Of the sessions that this teacher ran with the class, and that have ended."""
     ended = listed(teacher).filter(of_class=of_class).exclude(ended_at=None)
     sessions = list(ended.order_by("created_at", "pk").select_related("kept_marks").defer("settings"))
-    students, keys = _students(of_class, sessions)
+    students, keys = students_of(of_class, sessions)
     found = across_sessions([_then(one, keys.get(one.pk, {})) for one in sessions], students.keys())
     told = {one.student for one in found.students}
     return ClassResults(
@@ -31,22 +31,7 @@ def class_results(teacher: Teacher, of_class: SchoolClass) -> ClassResults:
     )
 
 
-def _then(session: LiveSession, keys: Keys) -> SessionThen:
-    kept = _kept(session)
-    marks = {keys.get(key, f"{session.pk}/{key}"): marks for key, marks in kept.people.items()}
-    at = round(session.created_at.timestamp() * 1000)
-    return SessionThen(id=session.pk, title=session.title, at=at, questions=kept.questions, marks=marks)
-
-
-def _kept(session: LiveSession) -> MarksThen:
-    """Of a session that ended before marks were kept they are made now."""
-    if hasattr(session, "kept_marks"):
-        return MarksThen.model_validate(session.kept_marks.table)
-    state = store.load(session.pk).state
-    return store.keep_marks(session.pk, state, results_of(state))
-
-
-def _students(of_class: SchoolClass, sessions: list[LiveSession]) -> tuple[dict[str, str], dict[int, Keys]]:
+def students_of(of_class: SchoolClass, sessions: list[LiveSession]) -> tuple[dict[str, str], dict[int, Keys]]:
     """Names by student, and for each session who of its people is which. A student is a member who has not left."""
     members = list(of_class.members.filter(left_at=None).order_by("sort_name", "pk"))
     by_person = {one.person: one.person for one in members}
@@ -58,3 +43,18 @@ def _students(of_class: SchoolClass, sessions: list[LiveSession]) -> tuple[dict[
         told = ((key, by_person.get(member) or by_record.get(record)) for _, key, member, record in of_session)
         keys[session] = {key: student for key, student in told if student}
     return {one.person: one.name for one in members}, keys
+
+
+def _then(session: LiveSession, keys: Keys) -> SessionThen:
+    kept = marks_kept(session)
+    marks = {keys.get(key, f"{session.pk}/{key}"): marks for key, marks in kept.people.items()}
+    at = round(session.created_at.timestamp() * 1000)
+    return SessionThen(id=session.pk, title=session.title, at=at, questions=kept.questions, marks=marks)
+
+
+def marks_kept(session: LiveSession) -> MarksThen:
+    """Of a session that ended before marks were kept they are made now."""
+    if hasattr(session, "kept_marks"):
+        return MarksThen.model_validate(session.kept_marks.table)
+    state = store.load(session.pk).state
+    return store.keep_marks(session.pk, state, results_of(state))

@@ -3,22 +3,25 @@
 from typing import Annotated
 
 from django.http import HttpResponse
-from ninja import Query, Router
+from ninja import Query, Router, Status
 
 from lantern.core.analysis.report import Counting
 from lantern.core.formats.result_pages import question_pdf, student_pdf
 from lantern.core.formats.typeset import Paper
 from lantern.core.values import ShortId
 from lantern.server.accounts.requests import TeacherRequest
+from lantern.server.api.addresses import public_url
 from lantern.server.api.auth import teacher
 from lantern.server.api.downloads import download
 from lantern.server.aside.actions import begin
 from lantern.server.aside.router import row_of
 from lantern.server.aside.schemas import JobRow
 from lantern.server.live.queries import own_session
+from lantern.server.reports import sharing
 from lantern.server.reports.mailing import Mailing, MailingForm, Recipient, mail_students, mailing_list
 from lantern.server.reports.printing import PDF, Pages, PagesForm, Printer, print_pages
 from lantern.server.reports.queries import dated_title
+from lantern.server.reports.schemas import SharedLink, SharingForm
 from lantern.server.reports.tables_out import FilesForm, SessionFile, make_file
 
 router = Router(auth=teacher)
@@ -81,3 +84,20 @@ def send_mailing(request: TeacherRequest, session_id: int, form: MailingForm) ->
     session = own_session(request.auth, session_id)
     given = Mailing(**form.model_dump(), session=session.pk)
     return row_of(begin(request.auth, mail_students, f"Mails of {dated_title(session)}", given))
+
+
+@router.get("/{session_id}/shared", response=list[SharedLink])
+def list_shared(request: TeacherRequest, session_id: int) -> list[SharedLink]:
+    return sharing.links(own_session(request.auth, session_id))
+
+
+@router.post("/{session_id}/shared", response=SharedLink)
+def share_results(request: TeacherRequest, session_id: int, form: SharingForm) -> SharedLink:
+    """A link to read the results by; it is told this once."""
+    return sharing.share(own_session(request.auth, session_id), form, public_url(request))
+
+
+@router.delete("/{session_id}/shared/{link_id}", response={204: None})
+def stop_sharing(request: TeacherRequest, session_id: int, link_id: int) -> Status[None]:
+    sharing.stop(own_session(request.auth, session_id), link_id)
+    return Status(204, None)

@@ -4,6 +4,7 @@ from typing import Annotated
 from pydantic import Field
 
 from lantern.core.analysis.across import AcrossSessions
+from lantern.core.analysis.gradebook import Book, Scheme
 from lantern.core.analysis.narrowed import ReportParts
 from lantern.core.analysis.one_question import QuestionPage
 from lantern.core.analysis.preview import Correcting
@@ -12,7 +13,7 @@ from lantern.core.analysis.teaching import TeachAgain
 from lantern.core.questions.content import Title
 from lantern.core.session.settings import Settings
 from lantern.core.session.views import Shown
-from lantern.core.values import ShortId, Value
+from lantern.core.values import ShortId, Value, Written
 from lantern.server.live.faults import StoodAt
 
 
@@ -158,3 +159,66 @@ class TypedText(Value):
     item: ShortId
     text: Annotated[str, Field(max_length=300)]
     part: Annotated[str, Field(max_length=40)] = ""
+
+
+class BookRow(Value):
+    id: int
+    name: str
+    class_id: int
+    class_name: str
+
+
+class NewBook(Value):
+    of_class: int
+    name: Annotated[str, Field(max_length=120)] = ""
+
+
+class BookForm(Written):
+    name: Annotated[str, Field(max_length=120)]
+    scheme: Scheme
+
+
+class BookDetail(Value):
+    """A grade book as it is now. `sessions` are those of its class that can be put into it."""
+
+    id: int
+    name: str
+    class_id: int
+    class_name: str
+    scheme: Scheme
+    book: Book
+    sessions: list["BookSessionChoice"]
+
+
+class BookSessionChoice(Value):
+    id: int
+    title: str
+    created_at: datetime
+
+
+class SharingForm(Value):
+    """`until` is the last day on which the link opens the results."""
+
+    until: date
+    with_names: bool = False
+
+
+class SharedLink(Value):
+    """`link` is told once, when it is made: nobody keeps it."""
+
+    id: int
+    until: date
+    with_names: bool
+    made_at: datetime
+    link: str
+
+
+class SharedReport(Value):
+    """Results as whoever has the link reads them: of people no more than their marks, and names where those are
+    wanted."""
+
+    title: str
+    created_at: datetime
+    until: date
+    report: Report
+    teach: TeachAgain

@@ -1,0 +1,2 @@
+export { default as JobsButton } from './JobsButton.vue'
+export { useJobs } from './useJobs'
