@@ -1,5 +1,6 @@
 import json
 from collections.abc import AsyncIterator
+from datetime import timedelta
 from typing import Any
 
 import pytest
@@ -8,12 +9,14 @@ from django.test import Client
 
 from lantern.core.session import Settings
 from lantern.server.accounts.models import Teacher
+from lantern.server.classes.models import Member, SchoolClass
 from lantern.server.library.actions import make_set
 from lantern.server.library.models import QuestionSet
 from lantern.server.live.actions import start_session
 from lantern.server.live.hub import Hub
 from lantern.server.live.models import LiveSession
 from tests.builders import a_set, choice
+from tests.builders.finished import START
 
 PASSWORD = "a lamp in the fog 7"
 
@@ -64,6 +67,18 @@ def nobody(db) -> Caller:
 @pytest.fixture
 def knots(odile) -> QuestionSet:
     return make_set(odile, "Knots that hold", a_set(choice("B", id="q1"), choice("AC", id="q2")).items)
+
+
+@pytest.fixture
+def class_8c(odile) -> SchoolClass:
+    made = SchoolClass.objects.create(name="8C", code="HERON5")
+    made.teachers.add(odile)
+    for number, (name, group) in enumerate(
+        [("Fen Okoro", "Port"), ("Bo Tanaka-Lind", "Port"), ("Ines Dahl", "Starboard"), ("Birk Tammela", "Port")]
+    ):
+        Member.objects.create(of_class=made, name=name, sort_name=name, group=group, record_key=f"k{number}")
+    Member.objects.filter(of_class=made).update(created_at=START - timedelta(days=30))
+    return made
 
 
 @pytest.fixture

@@ -5,6 +5,8 @@ The table is written by hand. An operation that is missing from it fails the tes
 
 import json
 import secrets
+import time
+from datetime import date, timedelta
 from pathlib import Path
 
 import httpx
@@ -46,6 +48,9 @@ MAY = {
     "POST /api/accounts/invitations": TEACHERS,
     "POST /api/accounts/sign-out": TEACHERS,
     "POST /api/accounts/password": TEACHERS,
+    "GET /api/jobs": TEACHERS,
+    "DELETE /api/jobs/{job_id}": OWNER,
+    "GET /api/jobs/{job_id}/file": OWNER,
     "GET /api/classes": TEACHERS,
     "POST /api/classes": TEACHERS,
     "POST /api/classes/read": TEACHERS,
@@ -185,6 +190,24 @@ MAY = {
     "GET /api/sessions/{session_id}/answers.csv": OWNER,
     "GET /api/sessions/{session_id}/tables.zip": OWNER,
     "GET /api/sessions/{session_id}/tables.json": OWNER,
+    "POST /api/sessions/{session_id}/pages": OWNER,
+    "POST /api/sessions/{session_id}/files": OWNER,
+    "GET /api/sessions/{session_id}/students/{seat}/page.pdf": OWNER,
+    "GET /api/sessions/{session_id}/questions/{item}/page.pdf": OWNER,
+    "GET /api/sessions/{session_id}/mailing": OWNER,
+    "POST /api/sessions/{session_id}/mailing": OWNER,
+    "GET /api/sessions/{session_id}/shared": OWNER,
+    "POST /api/sessions/{session_id}/shared": OWNER,
+    "DELETE /api/sessions/{session_id}/shared/{link_id}": OWNER,
+    "GET /api/shared/{secret}": EVERYBODY,
+    "GET /api/grade-books": TEACHERS,
+    "POST /api/grade-books": TAUGHT,
+    "GET /api/grade-books/{book_id}": OWNER,
+    "PUT /api/grade-books/{book_id}": OWNER,
+    "DELETE /api/grade-books/{book_id}": OWNER,
+    "POST /api/grade-books/{book_id}/files": OWNER,
+    "GET /api/grade-books/{book_id}/grades.csv": OWNER,
+    "GET /api/grade-books/{book_id}/oneroster.zip": OWNER,
     "GET /api/sessions/{session_id}/happened": OWNER,
     "GET /api/sessions/{session_id}/happened.csv": OWNER,
     "GET /api/live/sessions/{session_id}/fault": OWNER,
@@ -224,7 +247,16 @@ class School:
         self.token = join(url, self.code, "Fen")
         self.owner.command(session["id"], "advance")
         anchor = self.owner.call("GET", "/media/collection?q=anchor")[0]["code"]
+        in_a_week = date.today() + timedelta(days=7)
+        shared = self.owner.call("POST", f"/sessions/{session['id']}/shared", {"until": str(in_a_week)})
+        book = self.owner.call("POST", "/grade-books", {"of_class": of_class["class_id"]})
+        job = self.owner.call("POST", f"/sessions/{session['id']}/pages", {"of": "questions"})
+        self._made(job["id"])
         self.places = {
+            "job_id": job["id"],
+            "link_id": shared["id"],
+            "secret": shared["link"].rsplit("/", 1)[-1],
+            "book_id": book["id"],
             "set_id": self.set,
             "folder_id": folder["id"],
             "version": version,
@@ -313,7 +345,21 @@ class School:
             "POST /api/sessions/{session_id}/preview": {"command": {"do": "drop", "item": "q1"}},
             "POST /api/live/sessions/{session_id}/fault": {"seq": 1},
             "PATCH /api/sessions/{session_id}": {"title": "x"},
+            "POST /api/sessions/{session_id}/pages": {"of": "questions"},
+            "POST /api/sessions/{session_id}/files": {},
+            "POST /api/sessions/{session_id}/mailing": {"seats": [1]},
+            "POST /api/sessions/{session_id}/shared": {"until": str(in_a_week)},
+            "POST /api/grade-books": {"of_class": of_class["class_id"]},
+            "PUT /api/grade-books/{book_id}": {"name": "x", "scheme": {}},
+            "POST /api/grade-books/{book_id}/files": {},
         }
+
+    def _made(self, job):
+        """Waits until it is."""
+        until = time.monotonic() + 60
+        while next(one for one in self.owner.call("GET", "/jobs") if one["id"] == job)["state"] != "done":
+            assert time.monotonic() < until, self.owner.call("GET", "/jobs")
+            time.sleep(0.1)
 
     def _colleague(self):
         """Another teacher of the owner's school."""
@@ -396,6 +442,8 @@ ENDING = {
     "POST /api/accounts/sign-out",
     "DELETE /api/sets/{set_id}",
     "DELETE /api/sets/bin/{set_id}",
+    "DELETE /api/jobs/{job_id}",
+    "DELETE /api/grade-books/{book_id}",
 }
 """They take away what the others need: tried elsewhere (test_accounts, test_library)."""
 

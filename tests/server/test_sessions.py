@@ -1,42 +1,14 @@
 """The list of sessions: found, put away, deleted and brought back; and the parts of one."""
 
-from datetime import datetime, timedelta
+from datetime import timedelta
 
 import pytest
 from django.utils import timezone
 
-from lantern.core.session import Settings
-from lantern.server.classes.models import Member, SchoolClass
-from lantern.server.demo.rehearsal import Rehearsal, Student
-from lantern.server.live.actions import start_session
+from lantern.server.classes.models import Member
 from lantern.server.live.models import KeptMarks, LiveSession, SessionEvent
 from lantern.server.live.retention import KEPT_DELETED, purge_deleted
-
-START = datetime(2026, 11, 16, 10, 5, tzinfo=timezone.get_current_timezone())
-
-
-@pytest.fixture
-def class_8c(odile) -> SchoolClass:
-    made = SchoolClass.objects.create(name="8C", code="HERON5")
-    made.teachers.add(odile)
-    for number, (name, group) in enumerate(
-        [("Fen Okoro", "Port"), ("Bo Tanaka-Lind", "Port"), ("Ines Dahl", "Starboard"), ("Birk Tammela", "Port")]
-    ):
-        Member.objects.create(of_class=made, name=name, sort_name=name, group=group, record_key=f"k{number}")
-    Member.objects.filter(of_class=made).update(created_at=START - timedelta(days=30))
-    return made
-
-
-def ran(odile, knots, of_class=None, *, known="list", at=START, there=3) -> LiveSession:
-    settings = Settings(known=known, mix_options=False)
-    session = start_session(odile, knots, settings, of_class)
-    LiveSession.objects.filter(pk=session.pk).update(created_at=at, opened_at=at)
-    if of_class:
-        people = [Student(one.name, one.person) for one in of_class.members.order_by("pk")[:there]]
-    else:
-        people = [Student("Fen Okoro"), Student("Bo Tanaka-Lind")]
-    Rehearsal(session, people, "seed", round(at.timestamp() * 1000)).run()
-    return LiveSession.objects.get(pk=session.pk)
+from tests.builders.finished import START, ran
 
 
 def titles(rows):

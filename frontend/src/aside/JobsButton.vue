@@ -13,8 +13,8 @@ const STATES = { waiting: 'waiting', running: 'being made', done: 'made', failed
 <template>
   <Popover v-if="jobs?.length" class="relative">
     <PopoverButton class="rounded px-2 py-1 whitespace-nowrap hover:text-foam"
-      ><span aria-live="polite">{{ live ? `Being made: ${live}` : 'Made for you' }}</span>
-      <span aria-hidden="true">▾</span></PopoverButton
+      ><span aria-live="polite">{{ live ? `Being made: ${live}` : 'Made for you' }}</span
+      ><span aria-hidden="true" class="ms-1">▾</span></PopoverButton
     >
     <PopoverPanel
       class="absolute right-0 z-30 mt-1 w-96 max-w-[90vw] rounded border border-slate bg-sheet py-1 text-[15px] text-ink shadow-sm max-sm:-right-24"

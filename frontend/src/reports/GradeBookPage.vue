@@ -59,6 +59,7 @@ async function removeIt(): Promise<void> {
     <template v-else>
       <div class="mb-4 flex flex-wrap items-start gap-3">
         <div class="min-w-0 grow basis-80">
+          <h1 class="sr-only">{{ detail.name }}</h1>
           <input
             :value="detail.name"
             aria-label="Name of the grade book"
@@ -66,7 +67,7 @@ async function removeIt(): Promise<void> {
             class="figure w-full max-w-xl rounded border border-transparent bg-transparent text-3xl hover:border-edge focus:border-edge focus:bg-sheet"
             @change="change({ name: ($event.target as HTMLInputElement).value })"
           />
-          <RouterLink :to="`/classes/${detail.class_id}/results`" class="font-bold text-tide hover:underline"
+          <RouterLink :to="`/classes/${detail.class_id}/results`" class="block w-max font-bold text-tide hover:underline"
             >{{ detail.class_name }} over time</RouterLink
           >
         </div>

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 /** Each student's page by mail: who gets what is seen before anything goes, and anybody can be held back. */
 import { useQuery } from '@tanstack/vue-query'
-import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/api/refusal'
-import type { Paper, Recipient } from '@/api/types'
+import type { Recipient } from '@/api/types'
 import { useJobs } from '@/aside'
 import { counted } from '@/composables/format'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
 import { field } from '@/ui/recipes'
+import { paper } from './useReportView'
 
 const props = defineProps<{ session: number }>()
 const emit = defineEmits<{ close: [] }>()
@@ -21,7 +21,6 @@ const { data: recipients, error } = useQuery({
   queryKey: ['report', props.session, 'mailing'],
   queryFn: () => data(api.GET('/api/sessions/{session_id}/mailing', { params })),
 })
-const paper = useLocalStorage<Paper>('lantern.paper', 'a4')
 const withPlace = ref(false)
 const words = ref('')
 const refused = ref('')

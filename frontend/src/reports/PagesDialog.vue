@@ -1,20 +1,18 @@
 <script setup lang="ts">
 /** Pages on paper: for each student, with what that student may see, or for each question. */
-import { useLocalStorage } from '@vueuse/core'
 import { ref } from 'vue'
 import { api, data } from '@/api/http'
-import type { Paper, Way } from '@/api/types'
+import type { Way } from '@/api/types'
 import { useJobs } from '@/aside'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
 import WhereTo from './WhereTo.vue'
-import type { Counting } from './useReportView'
+import { paper, type Counting } from './useReportView'
 
 const props = defineProps<{ session: number; of: 'students' | 'questions'; counting: Counting }>()
 const emit = defineEmits<{ close: [] }>()
 const { begin } = useJobs()
-const paper = useLocalStorage<Paper>('lantern.paper', 'a4')
 const asZip = ref(false)
 const withPlace = ref(false)
 const withNames = ref(true)

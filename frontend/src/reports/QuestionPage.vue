@@ -18,7 +18,7 @@ import QuestionAnswers from './QuestionAnswers.vue'
 import QuestionCounts from './QuestionCounts.vue'
 import ThirdsTable from './ThirdsTable.vue'
 import { provideCorrections } from './useCorrections'
-import { useReportView } from './useReportView'
+import { paper, useReportView } from './useReportView'
 
 const route = useRoute()
 const session = Number(route.params.id)
@@ -39,6 +39,10 @@ provideCorrections(session)
 const result = computed(() => data.value as QuestionResult | undefined)
 const page = computed(() => result.value?.page)
 const showsCounts = ref(false)
+const paperPage = computed(
+  () =>
+    `/api/sessions/${session}/questions/${item}/page.pdf?paper=${paper.value}&counting=${view.value.counting}`,
+)
 useTitle(computed(() => `Question ${page.value?.report.number ?? ''} · Tall Lantern`))
 
 const at = (id: string | null | undefined): string | null =>
@@ -74,7 +78,8 @@ const telling = computed(() => {
       <h1 class="mt-3 text-[15px] font-normal text-slate">
         Question {{ page.report.number }} of “{{ result.title || 'Untitled set' }}” ·
         {{ viewsOf(result.shown.item).sort(result.shown.item)
-        }}<template v-if="page.report.topics.length"> · {{ page.report.topics.join(', ') }}</template>
+        }}<template v-if="page.report.topics.length"> · {{ page.report.topics.join(', ') }}</template> ·
+        <a :href="paperPage" class="font-bold text-tide hover:underline" download>on paper (PDF)</a>
       </h1>
       <div
         class="mt-2 grid grid-cols-[minmax(0,1fr)] items-start gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(22rem,38%)]"

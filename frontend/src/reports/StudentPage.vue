@@ -12,7 +12,7 @@ import EraseDialog from '@/ui/EraseDialog.vue'
 import GridPane from '@/ui/GridPane.vue'
 import PageSteps from './PageSteps.vue'
 import { provideCorrections } from './useCorrections'
-import { namesShown, useReportView } from './useReportView'
+import { namesShown, paper, useReportView } from './useReportView'
 
 const route = useRoute()
 const session = Number(route.params.id)
@@ -21,6 +21,10 @@ const view = useReportView(session)
 /** A place is shown only where the teacher wants it. */
 const placeShown = useLocalStorage('lantern.place-shown', false)
 const erasing = ref(false)
+const paperPage = computed(
+  () =>
+    `/api/sessions/${session}/students/${seat}/page.pdf?paper=${paper.value}&with_place=${placeShown.value}`,
+)
 const { data: student, error } = useQuery({
   queryKey: ['report', session, 'student', seat, computed(() => view.value.counting)],
   queryFn: () =>
@@ -71,7 +75,10 @@ const head = 'px-2 py-2 font-normal'
         <span v-if="namesShown && student.line.record_id" class="text-slate">{{
           student.line.record_id
         }}</span>
-        <label class="ms-auto flex items-center gap-1.5 text-[15px] text-slate"
+        <a :href="paperPage" class="ms-auto text-[15px] font-bold text-tide hover:underline" download
+          >Their page (PDF)</a
+        >
+        <label class="flex items-center gap-1.5 text-[15px] text-slate"
           ><input v-model="placeShown" type="checkbox" class="size-4 accent-tide" />Place in the class</label
         >
         <button

@@ -1,6 +1,6 @@
 /** How a session's results are looked at: kept on this device, so that they are opened again as they were left. */
 import { useLocalStorage, type RemovableRef } from '@vueuse/core'
-import type { SessionReport } from '@/api/types'
+import type { Paper, SessionReport } from '@/api/types'
 
 export type Counting = SessionReport['report']['counting']
 
@@ -31,6 +31,9 @@ export const useReportView = (session: number): RemovableRef<ReportView> =>
 
 /** Whether names are shown in results: hidden where others look on, in every session alike. */
 export const namesShown = useLocalStorage('lantern.grid-names', true)
+
+/** What results are printed on. */
+export const paper = useLocalStorage<Paper>('lantern.paper', 'a4')
 
 /** The part of the results that is looked at, as the server is asked for it. */
 export const partOf = ({ of_class, group, topic }: ReportView) => ({ of_class, group, topic })

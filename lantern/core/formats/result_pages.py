@@ -99,7 +99,7 @@ _TICK = '<path d="M4.5 10.5l4 4 7-8.5" fill="none" stroke="#17252c" stroke-width
 _CROSS = '<path d="M6 6l8 8M14 6l-8 8" fill="none" stroke="#fff" stroke-width="2.2"/>'
 _HALF = '<path d="M10 2h7v16h-7z" fill="#33454f"/>'
 _PANE = '<rect x="1.5" y="1.5" width="17" height="17" rx="3" fill="{fill}" stroke="#17252c"/>'
-HIGHEST, WIDEST = 60.0, 110.0
+HIGHEST, WIDEST = 38.0, 90.0
 """Of a picture on a page, in millimetres."""
 
 

@@ -45,6 +45,12 @@ def remove(job: Job) -> None:
     job.delete()
 
 
+def forget_all(school: int) -> None:
+    """Whatever was made for a school, or is being made: somebody who may be in it is erased."""
+    for job in Job.objects.filter(owner__school=school):
+        remove(job)
+
+
 def forget_old(teacher: Teacher) -> None:
     for job in teacher.jobs.exclude(state__in=Job.LIVE).filter(made_at__lt=timezone.now() - timedelta(days=KEPT_DAYS)):
         remove(job)

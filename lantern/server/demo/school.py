@@ -111,6 +111,10 @@ CLASSES = (
     ),
     DemoClass("Evening Seamanship", "Seamanship", "2026/27", EVENING),
     DemoClass(
-        "Introduction to Oceanography", "Oceanography", "2026/27", tuple(lecture_hall()), record_ids="oc{number}"
+        "Introduction to Oceanography",
+        "Oceanography",
+        "2026/27",
+        tuple(lecture_hall()),
+        record_ids="oc{number}@gullmark.example",
     ),
 )

@@ -26,6 +26,7 @@ from lantern.core.formats.table import Table
 from lantern.core.session import Actor, Role, Sent
 from lantern.core.session.commands import Erase
 from lantern.server.accounts.models import Teacher
+from lantern.server.aside.actions import forget_all
 from lantern.server.classes.models import JoinRequest, Member
 from lantern.server.classes.queries import form_of, own_class, own_member
 from lantern.server.live import store
@@ -192,6 +193,7 @@ async def erase(teacher: Teacher, member: Member) -> ErasedStudent:
     """Everywhere in the school, for good."""
     page, numbers = secrets.token_hex(6), count(1)
     desk = Actor(Role.DESK, teacher.pk, page)
+    await sync_to_async(forget_all)(teacher.school_id)
     sessions, answers = set(), 0
     for person in await sync_to_async(lambda: list(traces(teacher, member)))():
         state = (await hub().room(person.session_id)).state
