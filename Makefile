@@ -8,7 +8,7 @@ PY := .venv/bin/python
 NPM := npm --prefix frontend
 FRONT := $(shell find frontend/src frontend/public -type f 2>/dev/null) $(wildcard frontend/*.ts frontend/package-lock.json)
 
-.PHONY: help demo serve demo-reset students check test bench audit schema format shots clean
+.PHONY: help demo serve demo-reset backup restore students check test bench audit schema format shots clean
 
 help: ## this list
 	@grep -hE '^[a-z-]+:.*## ' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -50,6 +50,13 @@ serve: .stamps/static ## the same without the demo school; the first account is 
 demo-reset: ## throw the demo's data away and start anew
 	rm -rf var/lantern.sqlite3* var/media
 	@$(MAKE) --no-print-directory demo
+
+backup: .stamps/venv ## the database and the media in one file, also while sessions run (TO=folder)
+	@PLAIN_HTTP=1 $(PY) manage.py backup $(if $(TO),--to $(TO))
+
+restore: .stamps/venv ## bring a backup back: make restore FILE=var/backups/…zip (the server stopped)
+	@test -n "$(FILE)" || { echo "Which backup? As in: make restore FILE=var/backups/tall-lantern-20261128-101500.zip"; exit 1; }
+	@PLAIN_HTTP=1 $(PY) manage.py restore $(FILE)
 
 students: .stamps/venv ## made-up students join a session: make students CODE=KELP427 N=25
 	@test -n "$(CODE)" || { echo "Which session? As in: make students CODE=KELP427 N=25"; exit 1; }

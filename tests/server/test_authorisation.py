@@ -84,6 +84,7 @@ MAY = {
     "PUT /api/school/colleagues/{colleague_id}/role": KEEPER_HERE,
     "POST /api/school/colleagues/{colleague_id}/hand-over": KEEPER_HERE,
     "GET /api/school/outbox": KEEPERS,
+    "GET /api/school/outbox/files/{file_id}": KEEPER_HERE,
     "GET /api/sets": TEACHERS,
     "POST /api/sets": TEACHERS,
     "GET /api/sets/bin": TEACHERS,
@@ -192,6 +193,8 @@ MAY = {
     "GET /api/sessions/{session_id}/tables.json": OWNER,
     "POST /api/sessions/{session_id}/pages": OWNER,
     "POST /api/sessions/{session_id}/files": OWNER,
+    "GET /api/sessions/{session_id}/qti-results.zip": OWNER,
+    "GET /api/sessions/{session_id}/statements.jsonl": OWNER,
     "GET /api/sessions/{session_id}/students/{seat}/page.pdf": OWNER,
     "GET /api/sessions/{session_id}/questions/{item}/page.pdf": OWNER,
     "GET /api/sessions/{session_id}/mailing": OWNER,
@@ -254,6 +257,7 @@ class School:
         self._made(job["id"])
         self.places = {
             "job_id": job["id"],
+            "file_id": self._mailed_file(session["id"]),
             "link_id": shared["id"],
             "secret": shared["link"].rsplit("/", 1)[-1],
             "book_id": book["id"],
@@ -354,6 +358,11 @@ class School:
             "POST /api/grade-books/{book_id}/files": {},
         }
 
+    def _mailed_file(self, session):
+        job = self.owner.call("POST", f"/sessions/{session}/files", {"format": "json", "to": "mail"})
+        self._made(job["id"])
+        return self.owner.call("GET", "/school/outbox")[0]["files"][0]["id"]
+
     def _made(self, job):
         """Waits until it is."""
         until = time.monotonic() + 60
@@ -444,8 +453,9 @@ ENDING = {
     "DELETE /api/sets/bin/{set_id}",
     "DELETE /api/jobs/{job_id}",
     "DELETE /api/grade-books/{book_id}",
+    "DELETE /api/sessions/{session_id}/shared/{link_id}",
 }
-"""They take away what the others need: tried elsewhere (test_accounts, test_library)."""
+"""They take away what the others need: tried elsewhere (test_accounts, test_library, test_going_out)."""
 
 
 @pytest.mark.parametrize(

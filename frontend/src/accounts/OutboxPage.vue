@@ -20,13 +20,23 @@ const { data: mails, error } = useQuery({
     </p>
     <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
     <EmptyNote v-else-if="mails && !mails.length" title="Nothing was sent yet">
-      Invitations to colleagues, and messages that confirm an address, lie here.
+      Invitations to colleagues, messages that confirm an address, and results that were mailed lie here.
     </EmptyNote>
     <ul v-else class="space-y-4">
       <li v-for="(mail, at) in mails" :key="at" class="rounded border border-rule bg-sheet px-5 py-4">
         <p class="text-[15px] text-slate">{{ dayAndTime(mail.sent_at) }} · to {{ mail.to }}</p>
         <h2 class="text-lg">{{ mail.subject }}</h2>
-        <p class="mt-2 whitespace-pre-wrap wrap-anywhere">{{ mail.text }}</p>
+        <p class="mt-2 whitespace-pre-wrap wrap-anywhere" dir="auto">{{ mail.text }}</p>
+        <p v-if="mail.files.length" class="mt-2 flex flex-wrap gap-x-4">
+          <a
+            v-for="file in mail.files"
+            :key="file.id"
+            :href="`/api/school/outbox/files/${file.id}`"
+            class="font-bold wrap-anywhere text-tide hover:underline"
+            download
+            >{{ file.name }}</a
+          >
+        </p>
       </li>
     </ul>
   </div>

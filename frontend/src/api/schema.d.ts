@@ -2334,6 +2334,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/qti-results.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Qti Results
+         * @description QTI Results Reporting 3.0: an XML file for each student.
+         */
+        get: operations["lantern_server_reports_out_router_qti_results"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/statements.jsonl": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Xapi Statements
+         * @description xAPI 1.0.3 statements, one a line.
+         */
+        get: operations["lantern_server_reports_out_router_xapi_statements"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/students/{seat}/page.pdf": {
         parameters: {
             query?: never;
@@ -2608,6 +2648,23 @@ export interface paths {
          * @description What the simulated mail service was given for this school.
          */
         get: operations["lantern_server_schools_router_read_outbox"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/outbox/files/{file_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Mailed File */
+        get: operations["lantern_server_schools_router_read_mailed_file"];
         put?: never;
         post?: never;
         delete?: never;
@@ -12728,6 +12785,13 @@ export interface components {
             /** To */
             to: number;
         };
+        /** MailFile */
+        MailFile: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+        };
         /** MailRow */
         MailRow: {
             /** To */
@@ -12741,6 +12805,8 @@ export interface components {
              * Format: date-time
              */
             sent_at: string;
+            /** Files */
+            files: components["schemas"]["MailFile"][];
         };
         /**
          * StudentHistory
@@ -16302,6 +16368,48 @@ export interface operations {
             };
         };
     };
+    lantern_server_reports_out_router_qti_results: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_reports_out_router_xapi_statements: {
+        parameters: {
+            query?: {
+                with_names?: boolean;
+            };
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     lantern_server_reports_out_router_student_page: {
         parameters: {
             query?: {
@@ -16777,6 +16885,26 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["MailRow"][];
                 };
+            };
+        };
+    };
+    lantern_server_schools_router_read_mailed_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

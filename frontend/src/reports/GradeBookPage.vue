@@ -67,7 +67,9 @@ async function removeIt(): Promise<void> {
             class="figure w-full max-w-xl rounded border border-transparent bg-transparent text-3xl hover:border-edge focus:border-edge focus:bg-sheet"
             @change="change({ name: ($event.target as HTMLInputElement).value })"
           />
-          <RouterLink :to="`/classes/${detail.class_id}/results`" class="block w-max font-bold text-tide hover:underline"
+          <RouterLink
+            :to="`/classes/${detail.class_id}/results`"
+            class="block w-max font-bold text-tide hover:underline"
             >{{ detail.class_name }} over time</RouterLink
           >
         </div>

@@ -21,7 +21,8 @@ const FORMATS: { value: TableFormat; label: string }[] = [
 const format = ref<TableFormat>('xlsx')
 const to = ref<Way>('download')
 const refused = ref('')
-const plain = `/api/sessions/${props.session}/tables.zip?counting=${props.counting}&marked=false`
+const at = (file: string): string => `/api/sessions/${props.session}/${file}`
+const plain = at(`tables.zip?counting=${props.counting}&marked=false`)
 
 async function make(): Promise<void> {
   const params = { path: { session_id: props.session } }
@@ -47,6 +48,18 @@ async function make(): Promise<void> {
     <p v-if="format === 'csv'" class="mt-1 text-[15px] text-slate">
       With a byte order mark, by which spreadsheets know every script.
       <a :href="plain" class="font-bold text-tide hover:underline" download>Without one</a>
+    </p>
+    <p class="mt-3 text-[15px]">
+      For records of learning:
+      <a :href="at('qti-results.zip')" class="font-bold text-tide hover:underline" download
+        >QTI results (XML)</a
+      >,
+      <a :href="at('statements.jsonl')" class="font-bold text-tide hover:underline" download
+        >xAPI statements</a
+      >
+      (<a :href="at('statements.jsonl?with_names=true')" class="font-bold text-tide hover:underline" download
+        >with names</a
+      >)
     </p>
     <WhereTo v-model="to" />
     <p v-if="refused" role="alert" class="mt-3 text-wrong">{{ refused }}</p>

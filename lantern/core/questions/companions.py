@@ -227,6 +227,17 @@ class Boards(Generic[I, A]):
         return []
 
 
+@dataclass(frozen=True, slots=True)
+class Given:
+    """An answer as open standards carry it: `interaction` is xAPI's, `cardinality` and `base_type` are QTI's. `values`
+    are ids, texts or numbers; of pairs, both ids with a space between them."""
+
+    interaction: Literal["choice", "fill-in", "long-fill-in", "numeric", "sequencing", "matching", "other"]
+    cardinality: Literal["single", "multiple", "ordered"]
+    base_type: Literal["identifier", "string", "float", "directedPair"]
+    values: tuple[str, ...]
+
+
 class OtherForms(Generic[I]):
     """The item in other forms: as text, and in the standard."""
 

@@ -11,7 +11,16 @@ from collections.abc import Iterable
 from random import Random
 from typing import ClassVar, Generic, TypeVar
 
-from lantern.core.questions.companions import Boards, Corrections, OtherForms, Recasting, Rehearsal, TypedAnswers, Walls
+from lantern.core.questions.companions import (
+    Boards,
+    Corrections,
+    Given,
+    OtherForms,
+    Recasting,
+    Rehearsal,
+    TypedAnswers,
+    Walls,
+)
 from lantern.core.questions.items import Answer, CountRow, Figure, Item, Key, Problem, PublicItem, ResultForm, Tally
 
 I = TypeVar("I", bound=Item)  # noqa: E741
@@ -114,6 +123,10 @@ class Kind(
     def answer_text(self, item: I, answer: A) -> str:
         """The answer in one cell of a table."""
         raise NotImplementedError
+
+    def given(self, item: I, answer: A) -> Given:
+        """The answer in the terms of open standards."""
+        return Given("other", "single", "string", (self.answer_text(item, answer),))
 
     def key_text(self, item: I) -> str:
         """What is right, in one cell of a table; empty where nothing is."""

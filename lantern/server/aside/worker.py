@@ -42,7 +42,9 @@ def wake() -> None:
             return
         # A session of its own: Ctrl-C is for the server, and the worker sees that it is gone.
         command = [sys.executable, str(settings.ROOT / "manage.py"), "work_aside", str(os.getpid())]
-        _own[:] = [subprocess.Popen(command, start_new_session=True)]
+        started = subprocess.Popen(command, start_new_session=True)
+        threading.Thread(target=started.wait, daemon=True).start()  # or its end would be kept for us to hear
+        _own[:] = [started]
 
 
 def has_work() -> bool:

@@ -6,8 +6,10 @@ from django.http import HttpResponse
 from ninja import Query, Router, Status
 
 from lantern.core.analysis.report import Counting
+from lantern.core.formats.qti_results import write_qti_results
 from lantern.core.formats.result_pages import question_pdf, student_pdf
 from lantern.core.formats.typeset import Paper
+from lantern.core.formats.xapi import write_statements
 from lantern.core.values import ShortId
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.addresses import public_url
@@ -20,7 +22,7 @@ from lantern.server.live.queries import own_session
 from lantern.server.reports import sharing
 from lantern.server.reports.mailing import Mailing, MailingForm, Recipient, mail_students, mailing_list
 from lantern.server.reports.printing import PDF, Pages, PagesForm, Printer, print_pages
-from lantern.server.reports.queries import dated_title
+from lantern.server.reports.queries import dated_title, read_records
 from lantern.server.reports.schemas import SharedLink, SharingForm
 from lantern.server.reports.tables_out import FilesForm, SessionFile, make_file
 
@@ -44,6 +46,21 @@ def make_session_file(request: TeacherRequest, session_id: int, form: FilesForm)
     title = dated_title(session)
     given = SessionFile(**form.model_dump(), session=session.pk, title=title)
     return row_of(begin(request.auth, make_file, title, given))
+
+
+@router.get("/{session_id}/qti-results.zip")
+def qti_results(request: TeacherRequest, session_id: int) -> HttpResponse:
+    """QTI Results Reporting 3.0: an XML file for each student."""
+    session = own_session(request.auth, session_id)
+    return download(write_qti_results(read_records(session)), "application/zip", dated_title(session), ".zip")
+
+
+@router.get("/{session_id}/statements.jsonl")
+def xapi_statements(request: TeacherRequest, session_id: int, *, with_names: bool = False) -> HttpResponse:
+    """xAPI 1.0.3 statements, one a line."""
+    session = own_session(request.auth, session_id)
+    content = write_statements(read_records(session), public_url(request), with_names=with_names)
+    return download(content, "application/jsonl", dated_title(session), ".jsonl")
 
 
 @router.get("/{session_id}/students/{seat}/page.pdf")

@@ -13,10 +13,12 @@ from lantern.core.analysis.of_session import results_of, shown_result
 from lantern.core.analysis.one_question import question_page
 from lantern.core.analysis.one_student import StudentReport, student_report
 from lantern.core.analysis.preview import Preview, preview_of
+from lantern.core.analysis.records import records_of
 from lantern.core.analysis.report import Counting, PanesBy, panes_by, report_of
 from lantern.core.analysis.results import Absent, Results
 from lantern.core.analysis.teaching import teach_again
 from lantern.core.classes.record_ids import record_key
+from lantern.core.formats.records import SessionRecords
 from lantern.core.questions.would_count import Verdict, verdict_on
 from lantern.core.session import Role, Settings, State
 from lantern.core.session.stored import read_settings
@@ -119,6 +121,14 @@ def read_results(session: LiveSession) -> tuple[State, Results]:
     state = state_of(session)
     results = with_confirmed(session, results_of(state, teachers_of(session)))
     return state, with_class(session, replace(results, title=session.title))
+
+
+def read_records(session: LiveSession) -> SessionRecords:
+    state, results = read_results(session)
+    report = report_of(results)
+    at = round(session.created_at.timestamp() * 1000)
+    people = {seat.number: seat.person or f"seat-{seat.number}" for seat in state.people()}
+    return records_of(results, report, f"session-{session.pk}", at, people)
 
 
 def session_report(session: LiveSession, counting: Counting, only: Only) -> SessionReport:

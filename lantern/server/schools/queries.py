@@ -1,12 +1,12 @@
 """Reading a school."""
 
 from django.conf import settings
-from django.db.models import Count, Q
+from django.db.models import Count, Prefetch, Q
 from django.shortcuts import get_object_or_404
 
 from lantern.server.accounts.models import Teacher
-from lantern.server.schools.schemas import ColleagueRow, MailRow, SchoolDetail
-from lantern.server.services.models import SentMail
+from lantern.server.schools.schemas import ColleagueRow, MailFile, MailRow, SchoolDetail
+from lantern.server.services.models import SentFile, SentMail
 
 MOST_MAILS = 200
 
@@ -42,5 +42,20 @@ def school_detail(teacher: Teacher) -> SchoolDetail:
 
 def outbox(teacher: Teacher) -> list[MailRow]:
     """What was sent for this school."""
-    found = SentMail.objects.filter(school=teacher.school_id)[:MOST_MAILS]
-    return [MailRow(to=one.to, subject=one.subject, text=one.text, sent_at=one.sent_at) for one in found]
+    files = Prefetch("files", SentFile.objects.defer("content").order_by("pk"))
+    found = SentMail.objects.filter(school=teacher.school_id).prefetch_related(files)[:MOST_MAILS]
+    return [
+        MailRow(
+            to=one.to,
+            subject=one.subject,
+            text=one.text,
+            sent_at=one.sent_at,
+            files=tuple(MailFile(id=file.pk, name=file.name) for file in one.files.all()),
+        )
+        for one in found
+    ]
+
+
+def mailed_file(teacher: Teacher, file_id: int) -> SentFile:
+    """Raises Http404 for one of another school."""
+    return get_object_or_404(SentFile, pk=file_id, mail__school=teacher.school_id)

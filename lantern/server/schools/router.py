@@ -1,3 +1,5 @@
+from pathlib import PurePath
+
 from asgiref.sync import sync_to_async
 from django.http import HttpResponse
 from ninja import Router, Status
@@ -7,7 +9,7 @@ from lantern.server.api.auth import teacher, teacher_async
 from lantern.server.api.downloads import download
 from lantern.server.api.errors import KeepersOnly
 from lantern.server.schools import actions, rules, students
-from lantern.server.schools.queries import colleague, outbox, school_detail
+from lantern.server.schools.queries import colleague, mailed_file, outbox, school_detail
 from lantern.server.schools.schemas import (
     Confirming,
     ErasedStudent,
@@ -53,6 +55,15 @@ def read_outbox(request: TeacherRequest) -> list[MailRow]:
     if not rules.may_manage(request.auth, request.auth.school):
         raise KeepersOnly
     return outbox(request.auth)
+
+
+@router.get("/outbox/files/{file_id}")
+def read_mailed_file(request: TeacherRequest, file_id: int) -> HttpResponse:
+    if not rules.may_manage(request.auth, request.auth.school):
+        raise KeepersOnly
+    file = mailed_file(request.auth, file_id)
+    path = PurePath(file.name)
+    return download(bytes(file.content), file.content_type, path.stem, path.suffix)
 
 
 @students_router.get("/{class_id}/{member_id}", response=StudentHistory)

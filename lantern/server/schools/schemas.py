@@ -51,11 +51,17 @@ class HandedOver(Value):
     sessions: int
 
 
+class MailFile(Value):
+    id: int
+    name: str
+
+
 class MailRow(Value):
     to: str
     subject: str
     text: str
     sent_at: datetime
+    files: tuple[MailFile, ...]
 
 
 class TookPart(Value):

@@ -10,7 +10,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions.companions import Drawn, NewId, PairOf, Sample, Substance, Told
+from lantern.core.questions.companions import Drawn, Given, NewId, PairOf, Sample, Substance, Told
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -180,6 +180,9 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
         counts = Counter(option for chosen in given for option in chosen)
         rows = tuple(OptionCount(id=o.id, count=counts[o.id]) for o in item.options)
         return ChoiceTally(n=len(given), counts=rows)
+
+    def given(self, item: ChoiceItem, answer: ChoiceAnswer) -> Given:
+        return Given("choice", "multiple" if item.form == "several" else "single", "identifier", answer.chosen)
 
     def answer_text(self, item: ChoiceItem, answer: ChoiceAnswer) -> str:
         chosen = set(answer.chosen)

@@ -10,7 +10,7 @@ from pydantic import Field
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
 from lantern.core.pairing import Pairing, Tries
-from lantern.core.questions.companions import NewId, PairOf, Sample, Substance
+from lantern.core.questions.companions import Given, NewId, PairOf, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -183,6 +183,9 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
         counts = Counter((p.member, p.group) for placed in given for p in placed)
         cells = tuple(PlacedCount(member=m, group=g, count=c) for (m, g), c in sorted(counts.items()))
         return ClassifyTally(n=len(given), cells=cells)
+
+    def given(self, item: ClassifyItem, answer: ClassifyAnswer) -> Given:
+        return Given("matching", "multiple", "directedPair", tuple(f"{p.member} {p.group}" for p in answer.placed))
 
     def answer_text(self, item: ClassifyItem, answer: ClassifyAnswer) -> str:
         texts = {x.id: plain(x.text) for x in (*item.members, *item.groups)}

@@ -18,7 +18,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions.companions import Drawn, NewId, Sample, Substance
+from lantern.core.questions.companions import Drawn, Given, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -252,6 +252,9 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
             for gap, words in zip(gaps_of(item), tally.gaps, strict=True)
         )
         return tally.model_copy(update={"gaps": gaps})
+
+    def given(self, item: GapFillItem, answer: GapFillAnswer) -> Given:
+        return Given("fill-in", "ordered", "string", tuple(text.strip() for text in answer.texts))
 
     def answer_text(self, item: GapFillItem, answer: GapFillAnswer) -> str:
         return "; ".join(f"{n}: {text.strip() or '–'}" for n, text in enumerate(answer.texts, start=1))

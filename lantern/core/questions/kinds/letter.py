@@ -9,7 +9,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions.companions import NewId, Sample, Substance, Told
+from lantern.core.questions.companions import Given, NewId, Sample, Substance, Told
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -118,6 +118,9 @@ class LetterKind(Kind[LetterItem, LetterAnswer, LetterTally]):
         counts = Counter(answer.letter for answer in answers)
         rows = tuple(LetterCount(letter=x, count=counts[x]) for x in _offered(item))
         return LetterTally(n=counts.total(), counts=rows)
+
+    def given(self, item: LetterItem, answer: LetterAnswer) -> Given:
+        return Given("choice", "single", "identifier", (answer.letter,))
 
     def answer_text(self, item: LetterItem, answer: LetterAnswer) -> str:
         return answer.letter

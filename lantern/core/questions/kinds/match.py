@@ -10,7 +10,7 @@ from pydantic import Field
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
 from lantern.core.pairing import Pairing, Tries
-from lantern.core.questions.companions import Drawn, NewId, PairOf, Sample, Substance
+from lantern.core.questions.companions import Drawn, Given, NewId, PairOf, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -196,6 +196,9 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
         counts = Counter((m.left, m.right) for matched in given for m in matched)
         cells = tuple(MatchCount(left=left, right=right, count=c) for (left, right), c in sorted(counts.items()))
         return MatchTally(n=len(given), cells=cells)
+
+    def given(self, item: MatchItem, answer: MatchAnswer) -> Given:
+        return Given("matching", "multiple", "directedPair", tuple(f"{m.left} {m.right}" for m in answer.matched))
 
     def answer_text(self, item: MatchItem, answer: MatchAnswer) -> str:
         left, right = _names(item)

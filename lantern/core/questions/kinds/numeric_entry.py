@@ -11,7 +11,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions.companions import NewId, Sample, Substance
+from lantern.core.questions.companions import Given, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -200,6 +200,9 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
         values = [float(value) for value, count in rows for _ in range(count)]
         counts = tuple(ValueCount(value=value, count=count) for value, count in rows)
         return NumericEntryTally(n=len(values), values=counts, quartiles=quartiles_of(values))
+
+    def given(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> Given:
+        return Given("numeric", "single", "float", (repr(float(_meant(item, answer.text))),))
 
     def answer_text(self, item: NumericEntryItem, answer: NumericEntryAnswer) -> str:
         return answer.text.strip()

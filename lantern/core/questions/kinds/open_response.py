@@ -8,7 +8,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions.companions import Sample
+from lantern.core.questions.companions import Given, Sample
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -120,6 +120,9 @@ class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]
         if desk:
             return tally
         return tally.model_copy(update={"texts": tuple(cut(text, LONGEST_TOLD) for text in tally.texts[:MOST_TOLD])})
+
+    def given(self, item: OpenResponseItem, answer: OpenResponseAnswer) -> Given:
+        return Given("long-fill-in", "single", "string", (answer.text.strip(),))
 
     def answer_text(self, item: OpenResponseItem, answer: OpenResponseAnswer) -> str:
         return answer.text.strip()

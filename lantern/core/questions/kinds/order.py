@@ -12,7 +12,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions.companions import NewId, Sample, Substance
+from lantern.core.questions.companions import Given, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -184,6 +184,9 @@ class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
             )
         placings.sort(key=lambda p: (-p.borda, p.id))
         return OrderTally(n=len(orders), placings=tuple(placings))
+
+    def given(self, item: OrderItem, answer: OrderAnswer) -> Given:
+        return Given("sequencing", "ordered", "identifier", answer.order)
 
     def answer_text(self, item: OrderItem, answer: OrderAnswer) -> str:
         texts = {x.id: plain(x.text) for x in item.lines}

@@ -10,7 +10,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions.companions import NewId, Sample, Substance
+from lantern.core.questions.companions import Given, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -146,6 +146,9 @@ class Slider(Kind[SliderItem, SliderAnswer, SliderTally]):
         values = sorted(answer.value for answer in answers)
         counts = tuple(SliderCount(value=v, count=c) for v, c in sorted(Counter(values).items()))
         return SliderTally(n=len(values), values=counts, quartiles=quartiles_of(values))
+
+    def given(self, item: SliderItem, answer: SliderAnswer) -> Given:
+        return Given("numeric", "single", "float", (repr(float(answer.value)),))
 
     def answer_text(self, item: SliderItem, answer: SliderAnswer) -> str:
         return f"{written(answer.value)} {item.unit}".strip()

@@ -9,7 +9,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions.companions import Drawn, NewId, PairOf, Sample, Substance
+from lantern.core.questions.companions import Drawn, Given, NewId, PairOf, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -189,6 +189,9 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
             return tally
         right = tuple(row.text for row in tally.texts if _is_right(item, row.text))
         return tally.model_copy(update={"right": right})
+
+    def given(self, item: TextEntryItem, answer: TextEntryAnswer) -> Given:
+        return Given("fill-in", "single", "string", (answer.text.strip(),))
 
     def answer_text(self, item: TextEntryItem, answer: TextEntryAnswer) -> str:
         return answer.text.strip()

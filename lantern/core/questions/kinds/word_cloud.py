@@ -10,7 +10,7 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions.companions import NewId, Sample, Substance
+from lantern.core.questions.companions import Given, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -229,6 +229,9 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
         return tally.model_copy(
             update={"right": tuple(word.text for word in tally.words if _merged(item, word.text) in accepted)}
         )
+
+    def given(self, item: WordCloudItem, answer: WordCloudAnswer) -> Given:
+        return Given("fill-in", "multiple", "string", tuple(w.strip() for w in answer.words if w.strip()))
 
     def answer_text(self, item: WordCloudItem, answer: WordCloudAnswer) -> str:
         return "; ".join(word.strip() for word in answer.words if word.strip())

@@ -14,6 +14,7 @@ from lantern.server.accounts.invitations import invite, link
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.addresses import is_this_machine
 from lantern.server.aside import worker
+from lantern.server.config.backups import finish_restoring, serving
 from lantern.server.doors import protocols
 from lantern.server.doors.acceptor import DoorServer
 from lantern.server.doors.descriptors import raise_limit
@@ -31,7 +32,12 @@ class Command(BaseCommand):
         parser.add_argument("--port", type=int, default=8000)
         parser.add_argument("--hint", default="", help="lines to print below the address; \\n between them")
 
-    def handle(self, *args: Any, host: str, port: int, hint: str, **options: Any) -> None:
+    def handle(self, *args: Any, **options: Any) -> None:
+        with serving():
+            finish_restoring()
+            self.serve(**options)
+
+    def serve(self, host: str, port: int, hint: str, **options: Any) -> None:
         listener = _listen(host, port)
         address = f"http://{_own_address() if host == ANYWHERE else host}:{listener.getsockname()[1]}"
         if host == ANYWHERE:
