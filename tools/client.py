@@ -58,10 +58,13 @@ class TeacherClient:
         return {"id": f"c{number}", "page": self.page, "number": number, "command": {"do": do, **more}}
 
 
-def join(url: str, code: str, name: str, key: str | None = None, member: str = "", device: str = "") -> str:
+def join(
+    url: str, code: str, name: str, key: str | None = None, member: str = "", device: str = "", record_id: str = ""
+) -> str:
     """The token of a new seat. `member` is the key of a name that was picked from the class list, `device` what the
     device is known by."""
-    body = {"code": code, "name": name, "key": key or secrets.token_hex(8), "member": member, "device": device}
+    who = {"name": name, "member": member, "device": device, "record_id": record_id}
+    body = {"code": code, "key": key or secrets.token_hex(8), **who}
     reply = httpx.post(f"{url}/api/live/join", json=body, timeout=30)
     reply.raise_for_status()
     return str(reply.json()["token"])
@@ -91,9 +94,11 @@ def answering(ask: str, answer: dict[str, Any], number: int = 1, message_id: str
 class SeatClient:
     """A student over HTTP: what the device is told, and what it says."""
 
-    def __init__(self, url: str, code: str, name: str, member: str = "", device: str = "") -> None:
+    def __init__(self, url: str, code: str, name: str, member: str = "", device: str = "", record_id: str = "") -> None:
         self.http = httpx.Client(base_url=url, timeout=30)
-        self.http.headers["Authorization"] = f"Bearer {join(url, code, name, member=member, device=device)}"
+        self.http.headers["Authorization"] = (
+            f"Bearer {join(url, code, name, member=member, device=device, record_id=record_id)}"
+        )
         self.numbers = count(1)
 
     @property

@@ -18,7 +18,7 @@ from lantern.core.questions.companions import Given
 
 ANSWERS = [
     (kind, sample, answer)
-    for kind in KINDS.values()
+    for kind in KINDS
     for sample in kind.samples()
     for answer in (sample.right, *sample.others)
     if answer is not None

@@ -27,11 +27,11 @@ async function leave(): Promise<void> {
     class="sr-only z-50 rounded bg-sheet px-4 py-2 focus:not-sr-only focus:absolute focus:top-2 focus:left-2"
     >Skip to the page</a
   >
-  <header v-if="!$route.meta.bare" class="on-dark flex h-13 items-center gap-6 bg-hull px-5 text-spray">
+  <header v-if="!$route.meta.bare" class="on-dark flex h-13 items-center gap-6 bg-hull px-5 text-spray max-sm:gap-3 max-sm:px-3">
     <RouterLink to="/sets" class="figure flex items-center gap-2.5 text-xl text-foam">
       <LanternMark /> <span class="max-sm:sr-only">Tall Lantern</span>
     </RouterLink>
-    <nav v-if="teacher" aria-label="Main" class="flex h-full gap-5">
+    <nav v-if="teacher" aria-label="Main" class="flex h-full gap-5 max-sm:gap-3">
       <RouterLink
         v-for="link in LINKS"
         :key="link.to"
@@ -42,10 +42,10 @@ async function leave(): Promise<void> {
         >{{ link.label }}</RouterLink
       >
     </nav>
-    <div v-if="teacher" class="ml-auto flex items-center gap-2">
+    <div v-if="teacher" class="ml-auto flex min-w-0 items-center gap-2 max-sm:gap-0">
       <JobsButton />
       <Menu as="div" class="relative">
-        <MenuButton class="rounded px-2 py-1 whitespace-nowrap hover:text-foam"
+        <MenuButton class="max-w-48 truncate rounded px-2 py-1 hover:text-foam max-sm:max-w-28"
           >{{ teacher.name }} <span aria-hidden="true">▾</span></MenuButton
         >
         <MenuItems :class="menuPanel" class="right-0 text-ink">

@@ -13,14 +13,25 @@ const STATES = { waiting: 'waiting', running: 'being made', done: 'made', failed
 <template>
   <Popover v-if="jobs?.length" class="relative">
     <PopoverButton class="rounded px-2 py-1 whitespace-nowrap hover:text-foam"
-      ><span aria-live="polite">{{ live ? `Being made: ${live}` : 'Made for you' }}</span
-      ><span aria-hidden="true" class="ms-1">▾</span></PopoverButton
+      ><span aria-live="polite" class="max-sm:sr-only">{{
+        live ? `Being made: ${live}` : 'Made for you'
+      }}</span>
+      <svg
+        class="inline size-4 sm:hidden"
+        viewBox="0 0 16 16"
+        fill="none"
+        stroke="currentColor"
+        aria-hidden="true"
+      >
+        <path d="M8 2v8m-3.5-3L8 10.5 11.5 7M2 11v3h12v-3" stroke-width="1.6" />
+      </svg>
+      <span aria-hidden="true" class="ms-1">{{ live ? '…' : '▾' }}</span></PopoverButton
     >
     <PopoverPanel
       class="absolute right-0 z-30 mt-1 w-96 max-w-[90vw] rounded border border-slate bg-sheet py-1 text-[15px] text-ink shadow-sm max-sm:-right-24"
     >
       <p class="px-4 pt-1.5 text-slate">Made aside, whatever page you are on. Files are kept for a week.</p>
-      <ul class="max-h-[60vh] overflow-y-auto">
+      <ul class="relative max-h-[60vh] overflow-y-auto">
         <li v-for="job in jobs" :key="job.id" class="border-b border-rule px-4 py-2 last:border-0">
           <p class="wrap-anywhere">{{ job.title }}</p>
           <progress

@@ -69,7 +69,7 @@ async function removeIt(): Promise<void> {
           />
           <RouterLink
             :to="`/classes/${detail.class_id}/results`"
-            class="block w-max font-bold text-tide hover:underline"
+            class="block w-max py-1 font-bold text-tide hover:underline"
             >{{ detail.class_name }} over time</RouterLink
           >
         </div>

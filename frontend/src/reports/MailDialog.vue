@@ -67,7 +67,7 @@ async function send(): Promise<void> {
     <template v-else>
       <p class="text-slate">Each gets their own page as a file, and nobody sees another’s.</p>
       <ul
-        class="mt-3 max-h-64 overflow-y-auto border-y border-rule"
+        class="relative mt-3 max-h-64 overflow-y-auto border-y border-rule"
         tabindex="0"
         aria-label="Who gets a page"
       >

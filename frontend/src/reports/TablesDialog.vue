@@ -39,7 +39,7 @@ async function make(): Promise<void> {
     </p>
     <fieldset class="mt-3">
       <legend class="font-bold">As</legend>
-      <label v-for="one in FORMATS" :key="one.value" class="flex items-center gap-2"
+      <label v-for="one in FORMATS" :key="one.value" class="flex min-h-7 items-center gap-2"
         ><input v-model="format" type="radio" name="format" :value="one.value" class="accent-tide" />{{
           one.label
         }}</label

@@ -13,8 +13,8 @@ const WAYS: { value: Way; label: string }[] = [
 <template>
   <fieldset class="mt-4">
     <legend class="font-bold">Where to</legend>
-    <p class="flex flex-wrap gap-x-5">
-      <label v-for="way in WAYS" :key="way.value" class="flex items-center gap-2"
+    <p class="flex flex-wrap gap-x-5 gap-y-1">
+      <label v-for="way in WAYS" :key="way.value" class="flex min-h-7 items-center gap-2"
         ><input v-model="to" type="radio" name="where-to" :value="way.value" class="accent-tide" />{{
           way.label
         }}</label
