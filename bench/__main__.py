@@ -1,5 +1,5 @@
 """Runs everything; prints a JSON line for each number of devices, one for every kind in turn, one for each of
-a second vote, a wall, own pace, games, several processes, reports and loading."""
+a second vote, a wall, own pace, games, several processes, reports, what is made aside, and loading."""
 
 import asyncio
 import json
@@ -9,6 +9,7 @@ from typing import Any
 
 import psutil
 
+from bench.aside import measure_aside
 from bench.lecture import measure_votes, measure_wall
 from bench.load import Figures, Load, in_turn
 from bench.loading import measure_loading
@@ -68,6 +69,7 @@ def main() -> None:
         print(json.dumps(asyncio.run(measure_own_pace(most, played))), flush=True)
     print(json.dumps(asyncio.run(measure_several(max(counts)))), flush=True)
     print(json.dumps(measure_reports()), flush=True)
+    print(json.dumps(asyncio.run(measure_aside())), flush=True)
     print(json.dumps(measure_loading()), flush=True)
 
 

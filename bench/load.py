@@ -30,6 +30,10 @@ class Figures:
     doubled: int = 0
     kb_per_connection: float = 0.0
 
+    def summary_of_burst(self) -> float:
+        """The p95 of its acknowledgements."""
+        return _mid(self.burst, 95)
+
     def summary(self) -> dict[str, Any]:
         return {
             "fan_out_p50_ms": _mid(self.fan_out, 50),

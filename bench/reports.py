@@ -3,6 +3,7 @@
 import statistics
 import time
 from collections.abc import Callable
+from datetime import date
 from io import BytesIO
 from random import Random
 from typing import Any
@@ -13,6 +14,7 @@ from bench.questions import questions
 from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
 from lantern.core.analysis.tables import workbook_tables
+from lantern.core.formats.result_pages import SheetQuestion, StudentSheet, student_pdf
 from lantern.core.formats.table import Table
 from lantern.core.formats.xlsx import write_workbook
 from lantern.core.questions import kind_of
@@ -24,6 +26,7 @@ from lantern.core.session.model import ask_id
 from lantern.core.session.roster import Person
 
 STUDENTS, QUESTIONS, ROUNDS = 1000, 50, 3
+PDFS, ON_A_PAGE = 200, 8
 
 
 def measure_reports() -> dict[str, Any]:
@@ -31,6 +34,7 @@ def measure_reports() -> dict[str, Any]:
     state = replay(first, history)
     tables = workbook_tables(results_of(state))
     ours, bare = _alternating(lambda: write_workbook(tables), lambda: _bare_workbook(tables))
+    pages = statistics.median(seconds(_two_hundred_pages) for _ in range(ROUNDS))
     regrade = statistics.median(cpu(lambda: report_of(results_of(replay(first, history)))) for _ in range(ROUNDS))
     return {
         "regrade_students": STUDENTS,
@@ -39,6 +43,8 @@ def measure_reports() -> dict[str, Any]:
         "workbook_cpu_s": round(ours, 2),
         "bare_workbook_cpu_s": round(bare, 2),
         "workbook_ratio": round(ours / bare, 2),
+        "pdfs": PDFS,
+        "pdfs_s": round(pages, 2),
     }
 
 
@@ -76,6 +82,26 @@ def _bare_workbook(tables: list[Table]) -> bytes:
 def _alternating(one: Callable[[], object], other: Callable[[], object]) -> tuple[float, float]:
     times = [(cpu(one), cpu(other)) for _ in range(ROUNDS)]
     return statistics.median(a for a, _ in times), statistics.median(b for _, b in times)
+
+
+def _two_hundred_pages() -> None:
+    """A file for each student, as a zip holds them, with formulas and more than one script."""
+    asked = [
+        SheetQuestion(n, f"Which light **flashes** $\\frac{{{n}}}{{2}}$ times, Ευγενία?", "en", None, True, "Beacon",
+                      "Lantern", 0.5, False, True, "Well tried.", "Because *it* does.")
+        for n in range(1, ON_A_PAGE + 1)
+    ]  # fmt: skip
+    for number in range(PDFS):
+        sheet = StudentSheet(
+            f"Student {number}", "Large", "8C", date(2026, 11, 20), "en", "en", 4, 8, 0.5, None, None, 200, "", asked
+        )
+        student_pdf([sheet], "a4", {})
+
+
+def seconds(action: Callable[[], object]) -> float:
+    start = time.perf_counter()
+    action()
+    return time.perf_counter() - start
 
 
 def cpu(action: Callable[[], object]) -> float:

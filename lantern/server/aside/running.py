@@ -27,8 +27,10 @@ class Telling:
         self._job = job
         self._kept: set[str] = set(job.kept)
         self._told = 0.0
+        self.done, self.total = job.done, job.total
 
     def __call__(self, done: int, total: int) -> None:
+        self.done, self.total = done, total
         if done < total and monotonic() - self._told < TOLD_EVERY:
             return
         self._told = monotonic()
@@ -51,9 +53,10 @@ def run_job(job_id: int) -> None:
     if not Job.objects.filter(pk=job_id, state=State.WAITING).update(state=State.RUNNING):
         return
     job = Job.objects.select_related("owner").get(pk=job_id)
+    telling = Telling(job)
     try:
         doing = work_named(job.work)
-        made = doing.make(job.owner, doing.given.model_validate(job.given), Telling(job))
+        made = doing.make(job.owner, doing.given.model_validate(job.given), telling)
         if made is not None:
             write_file(job, made)
             job.save(update_fields=["suffix", "content_type"])
@@ -61,7 +64,7 @@ def run_job(job_id: int) -> None:
     except Cancelled:
         file_of(job).unlink(missing_ok=True)
     except Later as later:
-        _go_on(job, later.seconds)
+        _go_on(job, telling, later.seconds)
     except Explained as refusal:
         finish(job.pk, State.FAILED, refusal.message)
     except Exception:
@@ -80,6 +83,7 @@ def finish(job_id: int, state: "Job.State", refused: Message | None = None) -> N
     Job.objects.filter(pk=job_id, state=State.RUNNING).update(state=state, refused=said_so, finished_at=timezone.now())
 
 
-def _go_on(job: Job, seconds: float) -> None:
-    if Job.objects.filter(pk=job.pk, state=State.RUNNING).update(state=State.WAITING):
+def _go_on(job: Job, telling: Telling, seconds: float) -> None:
+    running = Job.objects.filter(pk=job.pk, state=State.RUNNING)
+    if running.update(state=State.WAITING, done=telling.done, total=telling.total):
         enqueue(job.pk, seconds if settings.RUNS_ASIDE else 0)

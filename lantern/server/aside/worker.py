@@ -26,7 +26,7 @@ from lantern.server.aside.running import UNFORESEEN, finish
 
 LOOKS_EVERY, QUIET = 0.3, 60.0
 """Seconds between two looks for work, and until a worker without any ends."""
-LOWER = 10
+LOWER = 19
 """By how much a worker is nicer than the server."""
 MOST_TRIES = 3
 _own: list[subprocess.Popen[bytes]] = []

@@ -91,6 +91,7 @@ def mail_students(teacher: Teacher, wanted: Mailing, progress: Progress) -> None
         _send(teacher, wanted, sheet, addresses[seat], student_pdf([sheet], wanted.paper, printer.pictures([sheet])))
         progress.keep(str(seat))
     if left[IN_ONE_GO:]:
+        progress(len(seats) - len(left) + IN_ONE_GO, len(seats))
         raise Later(IN_ONE_GO * 60 / settings.MAILS_A_MINUTE)
     progress(len(seats), len(seats))
 

@@ -1,0 +1,88 @@
+"""Acknowledgements of a running session beside the same while pages and workbooks are made aside."""
+
+import asyncio
+import threading
+import time
+from typing import Any
+
+from bench.load import Load
+from bench.questions import questions
+from bench.targets import LanternTarget
+
+COUNT, ROUNDS = 300, 12
+"""Students; rounds of each, in turn."""
+LOOKS_EVERY = 1.0
+"""Seconds, as a page does."""
+
+
+class Maker:
+    """Has pages and workbooks of the session made, one after the other, for as long as it is told to."""
+
+    def __init__(self, target: LanternTarget) -> None:
+        self.target, self.made = target, 0
+        self.busy, self.one_made, self.resting = threading.Event(), threading.Event(), threading.Event()
+        self.resting.set()
+        self.over = False
+        self.thread = threading.Thread(target=self._make, daemon=True)
+        self.thread.start()
+
+    def _make(self) -> None:
+        teacher, path = self.target.teacher, f"/sessions/{self.target.session['id']}"
+        while not self.over:
+            if not self.busy.wait(LOOKS_EVERY):
+                continue
+            self.resting.clear()
+            for kind, body in (("files", {"format": "xlsx"}), ("pages", {"of": "questions", "as_zip": True})):
+                job = teacher.call("POST", f"{path}/{kind}", body)["id"]
+                while self._is_live(job):
+                    time.sleep(LOOKS_EVERY)
+                teacher.call("DELETE", f"/jobs/{job}", None, 204)
+                self.made += 1
+                self.one_made.set()
+            self.resting.set()
+
+    def _is_live(self, job: int) -> bool:
+        (row,) = [one for one in self.target.teacher.call("GET", "/jobs") if one["id"] == job]
+        return row["state"] in ("waiting", "running")
+
+    async def begin(self) -> None:
+        """Until one has been made, and the next is on its way."""
+        self.one_made.clear()
+        self.busy.set()
+        await asyncio.to_thread(self.one_made.wait)
+
+    async def rest(self) -> None:
+        """Until the last is made."""
+        self.busy.clear()
+        await asyncio.to_thread(self.resting.wait)
+
+
+async def measure_aside() -> dict[str, Any]:
+    target = LanternTarget(questions(2 * ROUNDS + 2, mixed=True))
+    load, maker = Load(target, COUNT), Maker(target)
+    found: dict[bool, list[list[float]]] = {True: [], False: []}
+    try:
+        await load.connect()
+        await load.round(burst=True)
+        for _ in range(ROUNDS):
+            for busy in (False, True):
+                load.figures.burst.clear()
+                await (maker.begin() if busy else maker.rest())
+                await load.round(burst=True)
+                found[busy].append(load.figures.burst[0])
+        load.figures.burst = found[False]
+        quiet = load.figures.summary_of_burst()
+        load.figures.burst = found[True]
+        busy_p95 = load.figures.summary_of_burst()
+        return {
+            "aside_devices": COUNT,
+            "made_aside": maker.made,
+            "quiet_ack_p95_ms": quiet,
+            "busy_ack_p95_ms": busy_p95,
+            "ratio": round(busy_p95 / quiet, 2),
+            "lost": load.figures.lost,
+        }
+    finally:
+        maker.over = True
+        maker.thread.join()
+        target.stop()
