@@ -27,7 +27,10 @@ async function leave(): Promise<void> {
     class="sr-only z-50 rounded bg-sheet px-4 py-2 focus:not-sr-only focus:absolute focus:top-2 focus:left-2"
     >Skip to the page</a
   >
-  <header v-if="!$route.meta.bare" class="on-dark flex h-13 items-center gap-6 bg-hull px-5 text-spray max-sm:gap-3 max-sm:px-3">
+  <header
+    v-if="!$route.meta.bare"
+    class="on-dark flex h-13 items-center gap-6 bg-hull px-5 text-spray max-sm:gap-3 max-sm:px-3"
+  >
     <RouterLink to="/sets" class="figure flex items-center gap-2.5 text-xl text-foam">
       <LanternMark /> <span class="max-sm:sr-only">Tall Lantern</span>
     </RouterLink>
