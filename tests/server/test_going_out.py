@@ -16,7 +16,8 @@ from openpyxl import load_workbook
 
 from lantern.server.aside.models import Job
 from lantern.server.classes.models import Member
-from lantern.server.live.models import Person
+from lantern.server.live.models import LiveSession, Person
+from lantern.server.live.retention import purge_deleted, sessions_to_forget
 from lantern.server.reports import mailing
 from lantern.server.reports.models import SharedResults
 from lantern.server.services.folder import folder_service
@@ -346,3 +347,29 @@ def test_too_much_at_once_is_refused(as_odile, odile, session):
         odile.jobs.create(work="x", title=str(number), given={})
     reply = as_odile("post", f"/sessions/{session.pk}/files", {}, 422)
     assert reply["sentence"] == "5 things are being made for you already. Wait for one."
+
+
+# --- how long what is kept -------------------------------------------------------------------------------
+
+
+def test_a_rule_is_shown_before_anything_goes_and_then_holds(as_odile, odile, knots, class_8c):
+    now = timezone.now()
+    old = ran(odile, knots, class_8c)
+    older = ran(odile, knots, class_8c)
+    for session, days in ((old, 100), (older, 400)):
+        LiveSession.objects.filter(pk=session.pk).update(ended_at=now - timedelta(days=days))
+    rule = {"keep_months": 2, "keep_sessions_months": 12}
+    seen = as_odile("post", "/school/would-go", rule)
+    assert seen["names"] == {"sessions": 2, "students": 6, "first": ["Knots that hold"] * 2}
+    assert seen["whole"] == {"sessions": 1, "students": 3, "first": ["Knots that hold"]}
+    purge_deleted(now)
+    assert LiveSession.objects.count() == 2  # it was only looked at
+    as_odile("put", "/school", {"name": "Gullmark", "settings": rule}, 204)
+    purge_deleted(now)
+    assert list(LiveSession.objects.values_list("pk", flat=True)) == [old.pk]
+    assert sessions_to_forget(now) == [old.pk]
+
+
+def test_nothing_would_go_without_a_rule(as_odile, session):
+    none = {"sessions": 0, "students": 0, "first": []}
+    assert as_odile("post", "/school/would-go", {}) == {"names": none, "whole": none}

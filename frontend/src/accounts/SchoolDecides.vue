@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** What the school decides for all: a teacher may decide otherwise for one session. */
 import { ref } from 'vue'
-import type { SchoolDetail, SchoolSettings } from '@/api/types'
+import { api, data } from '@/api/http'
+import type { SchoolDetail, SchoolSettings, WouldGo } from '@/api/types'
 import { useForm } from '@/composables/useForm'
 import UiButton from '@/ui/UiButton.vue'
 import UiField from '@/ui/UiField.vue'
@@ -9,6 +10,7 @@ import UiSwitch from '@/ui/UiSwitch.vue'
 import { field } from '@/ui/recipes'
 import { KNOWN } from '@/composables/known'
 import SchoolLanguages from './SchoolLanguages.vue'
+import WhatGoes from './WhatGoes.vue'
 
 const props = defineProps<{
   school: SchoolDetail
@@ -23,6 +25,7 @@ const pattern = ref(settings.pattern)
 const more = ref(settings.more_words.join('\n'))
 const fewer = ref(settings.fewer_words.join('\n'))
 const months = ref(settings.keep_months ? String(settings.keep_months) : '')
+const sessionMonths = ref(settings.keep_sessions_months ? String(settings.keep_sessions_months) : '')
 const confirmMail = ref(settings.confirm_mail)
 const languages = ref(settings.languages)
 const { busy, errors, submit } = useForm()
@@ -30,19 +33,30 @@ const RECORD_IDS = { any: 'anything', email: 'an e-mail address', pattern: 'what
 const lines = (text: string): string[] =>
   [...new Set(text.split('\n').map((one) => one.trim()))].filter(Boolean)
 
+const decided = (): SchoolSettings => ({
+  known: known.value,
+  record_ids: recordIds.value,
+  pattern: pattern.value.trim(),
+  more_words: lines(more.value),
+  fewer_words: lines(fewer.value),
+  confirm_mail: confirmMail.value,
+  languages: languages.value,
+  keep_months: Number(months.value) || null,
+  keep_sessions_months: Number(sessionMonths.value) || null,
+})
+/** What goes at once, where something does: it is decided only once that has been seen. */
+const goes = ref<WouldGo | null>(null)
+
 async function save(): Promise<void> {
-  await submit(() =>
-    props.change(name.value, {
-      known: known.value,
-      record_ids: recordIds.value,
-      pattern: pattern.value.trim(),
-      more_words: lines(more.value),
-      fewer_words: lines(fewer.value),
-      confirm_mail: confirmMail.value,
-      languages: languages.value,
-      keep_months: Number(months.value) || null,
-    }),
-  )
+  await submit(async () => {
+    const found = await data(api.POST('/api/school/would-go', { body: decided() }))
+    if (found.names.sessions || found.whole.sessions) goes.value = found
+    else await props.change(name.value, decided())
+  })
+}
+async function saveAllTheSame(): Promise<void> {
+  goes.value = null
+  await submit(() => props.change(name.value, decided()))
 }
 </script>
 
@@ -91,7 +105,14 @@ async function save(): Promise<void> {
         label="Names stay in sessions for so many months"
         type="number"
         hint="Then they are erased, and the figures stay. Empty: until somebody erases them."
-        :error="errors['form.settings.keep_months']"
+        :error="errors['form.settings.keep_months'] ?? errors['settings.keep_months']"
+      />
+      <UiField
+        v-model="sessionMonths"
+        label="Sessions stay for so many months"
+        type="number"
+        hint="Then they go with all that was in them. Empty: until somebody deletes them."
+        :error="errors['form.settings.keep_sessions_months'] ?? errors['settings.keep_sessions_months']"
       />
       <div class="grid gap-4 sm:grid-cols-2">
         <label class="block"
@@ -110,5 +131,6 @@ async function save(): Promise<void> {
     </fieldset>
     <p v-if="errors['']" role="alert" class="mt-3 text-wrong">{{ errors[''] }}</p>
     <UiButton v-if="isKeeper" type="submit" look="main" class="mt-5" :disabled="busy">Decide it so</UiButton>
+    <WhatGoes v-if="goes" :goes="goes" @decide="saveAllTheSame" @close="goes = null" />
   </form>
 </template>

@@ -127,6 +127,7 @@ export type SchoolDetail = Required<Schemas['SchoolDetail']> & {
 }
 export type SchoolSettings = Required<Schemas['SchoolSettings']>
 export type ColleagueRow = Schemas['ColleagueRow']
+export type WouldGo = Schemas['WouldGo']
 export type MailRow = Schemas['MailRow']
 export type ToJoin = Required<Schemas['ToJoin']>
 export type Verdict = Schemas['Verdict']

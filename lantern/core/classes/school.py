@@ -29,8 +29,9 @@ class SchoolSettings(Written):
     `record_ids` says what a record ID is here: anything, an e-mail address, or what fits `pattern`, in which #
     stands for a figure, ? for a letter and * for any number of either. `more_words` and `fewer_words` change the
     list of names unfit for a class. `keep_months` is how long names stay in sessions; None: until somebody erases
-    them. `confirm_mail`: who gives an e-mail address as record ID is asked to confirm it by a message. `languages`
-    are those in which students' devices speak here, the first one where a device's own is not among them; none: all
+    them; `keep_sessions_months` is how long sessions stay with all that was in them. `confirm_mail`: who gives an
+    e-mail address as record ID is asked to confirm it by a message. `languages` are those in which students'
+    devices speak here, the first one where a device's own is not among them; none: all
     that there are."""
 
     known: Known = "nickname"
@@ -39,6 +40,7 @@ class SchoolSettings(Written):
     more_words: Annotated[tuple[Word, ...], Field(max_length=500)] = ()
     fewer_words: Annotated[tuple[Word, ...], Field(max_length=500)] = ()
     keep_months: Annotated[int, Field(ge=1, le=120)] | None = None
+    keep_sessions_months: Annotated[int, Field(ge=1, le=120)] | None = None
     confirm_mail: bool = False
     languages: Annotated[tuple[Language, ...], Field(max_length=20)] = ()
 

@@ -1,5 +1,5 @@
-"""Names that have stayed in sessions for as long as their school keeps them are erased: the figures stay. What a
-teacher deleted goes for good after a while."""
+"""Names that have stayed in sessions for as long as their school keeps them are erased: the figures stay. Sessions that
+stayed as long as it keeps them go, and what a teacher deleted goes for good after a while."""
 
 import asyncio
 import logging
@@ -7,6 +7,7 @@ from collections.abc import Awaitable, Callable
 from datetime import datetime, timedelta
 
 from asgiref.sync import sync_to_async
+from django.db.models import QuerySet
 from django.utils import timezone
 
 from lantern.server.accounts.models import School
@@ -21,21 +22,41 @@ AT_ONCE = 20
 """Sessions in one go: the rest waits for the next."""
 
 
+def names_due(school: School, now: datetime) -> QuerySet[LiveSession]:
+    """Sessions that ended so long ago that the school keeps no names of them, and that still have some."""
+    return _ended_before(school, school.chosen.keep_months, now).filter(people__isnull=False).distinct()
+
+
+def sessions_due(school: School, now: datetime) -> QuerySet[LiveSession]:
+    """Sessions that ended so long ago that the school keeps them no longer."""
+    return _ended_before(school, school.chosen.keep_sessions_months, now)
+
+
+def _ended_before(school: School, months: int | None, now: datetime) -> QuerySet[LiveSession]:
+    found = LiveSession.objects.filter(owner__school=school).order_by("pk")
+    return found.filter(ended_at__lt=now - A_MONTH * months) if months else found.none()
+
+
 def sessions_to_forget(now: datetime | None = None) -> list[int]:
-    """Some of those that ended so long ago that their school keeps no names of them."""
+    """Some of those whose names are due."""
     now = now or timezone.now()
     found: list[int] = []
     for school in School.objects.filter(settings__keep_months__gt=0):
-        until = now - A_MONTH * (school.chosen.keep_months or 0)
-        old = LiveSession.objects.filter(owner__school=school, ended_at__lt=until, people__isnull=False).order_by("pk")
-        found += old.distinct().values_list("pk", flat=True)[: AT_ONCE - len(found)]
+        found += names_due(school, now).values_list("pk", flat=True)[: AT_ONCE - len(found)]
     return found
 
 
 def purge_deleted(now: datetime | None = None) -> None:
-    """Sessions that were deleted long enough ago, with all that was in them."""
-    old = LiveSession.objects.filter(deleted_at__lt=(now or timezone.now()) - KEPT_DELETED).order_by("pk")
-    for session in old[:AT_ONCE]:
+    """Sessions that were deleted long enough ago, and those that their school keeps no longer, with all that was in
+    them."""
+    now = now or timezone.now()
+    _purge(LiveSession.objects.filter(deleted_at__lt=now - KEPT_DELETED).order_by("pk"))
+    for school in School.objects.filter(settings__keep_sessions_months__gt=0):
+        _purge(sessions_due(school, now))
+
+
+def _purge(sessions: QuerySet[LiveSession]) -> None:
+    for session in sessions[:AT_ONCE]:
         session.delete()
 
 

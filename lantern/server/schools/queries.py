@@ -1,14 +1,19 @@
 """Reading a school."""
 
 from django.conf import settings
-from django.db.models import Count, Prefetch, Q
+from django.db.models import Count, Prefetch, Q, QuerySet
 from django.shortcuts import get_object_or_404
+from django.utils import timezone
 
-from lantern.server.accounts.models import Teacher
-from lantern.server.schools.schemas import ColleagueRow, MailFile, MailRow, SchoolDetail
+from lantern.core.classes.school import SchoolSettings
+from lantern.server.accounts.models import School, Teacher
+from lantern.server.live.models import LiveSession, Person
+from lantern.server.live.retention import names_due, sessions_due
+from lantern.server.schools.schemas import ColleagueRow, Going, MailFile, MailRow, SchoolDetail, WouldGo
 from lantern.server.services.models import SentFile, SentMail
 
 MOST_MAILS = 200
+FIRST_TITLES = 5
 
 
 def colleague(teacher: Teacher, colleague_id: int) -> Teacher:
@@ -37,6 +42,22 @@ def school_detail(teacher: Teacher) -> SchoolDetail:
             for one in colleagues.order_by("name", "pk")
         ),
         has_outbox=settings.EMAIL_BACKEND == settings.OUTBOX,
+    )
+
+
+def would_go(teacher: Teacher, settings: SchoolSettings) -> WouldGo:
+    """What would be taken away at once, if the school decided so; nothing is."""
+    tried = School(pk=teacher.school_id, settings=settings.model_dump(mode="json"))
+    now = timezone.now()
+    return WouldGo(names=_going(names_due(tried, now)), whole=_going(sessions_due(tried, now)))
+
+
+def _going(sessions: QuerySet[LiveSession]) -> Going:
+    keys = list(sessions.values_list("pk", flat=True))
+    return Going(
+        sessions=len(keys),
+        students=Person.objects.filter(session__in=keys).count(),
+        first=tuple(sessions.order_by("ended_at").values_list("title", flat=True)[:FIRST_TITLES]),
     )
 
 

@@ -4,12 +4,13 @@ from asgiref.sync import sync_to_async
 from django.http import HttpResponse
 from ninja import Router, Status
 
+from lantern.core.classes.school import SchoolSettings
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher, teacher_async
 from lantern.server.api.downloads import download
 from lantern.server.api.errors import KeepersOnly
 from lantern.server.schools import actions, rules, students
-from lantern.server.schools.queries import colleague, mailed_file, outbox, school_detail
+from lantern.server.schools.queries import colleague, mailed_file, outbox, school_detail, would_go
 from lantern.server.schools.schemas import (
     Confirming,
     ErasedStudent,
@@ -20,6 +21,7 @@ from lantern.server.schools.schemas import (
     SchoolDetail,
     SchoolForm,
     StudentHistory,
+    WouldGo,
 )
 
 router = Router(auth=teacher)
@@ -35,6 +37,14 @@ def read_school(request: TeacherRequest) -> SchoolDetail:
 def change_school(request: TeacherRequest, form: SchoolForm) -> Status[None]:
     actions.change_school(request.auth, form)
     return Status(204, None)
+
+
+@router.post("/would-go", response=WouldGo)
+def preview_rule(request: TeacherRequest, settings: SchoolSettings) -> WouldGo:
+    """What would be taken away at once, if the school decided so; nothing is changed by it."""
+    if not rules.may_change(request.auth, request.auth.school):
+        raise KeepersOnly
+    return would_go(request.auth, settings)
 
 
 @router.put("/colleagues/{colleague_id}/role", response={204: None})

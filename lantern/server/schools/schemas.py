@@ -35,6 +35,21 @@ class SchoolForm(Written):
     settings: SchoolSettings
 
 
+class Going(Value):
+    """What a rule would take away at once. `first` are titles of some of the sessions, the oldest first."""
+
+    sessions: int
+    students: int
+    first: tuple[str, ...]
+
+
+class WouldGo(Value):
+    """`names` are erased and leave the figures; `whole` sessions go with all that was in them."""
+
+    names: Going
+    whole: Going
+
+
 class RoleForm(Value):
     role: Role
 
