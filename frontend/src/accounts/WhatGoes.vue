@@ -15,11 +15,13 @@ const parts = [
 
 <template>
   <UiDialog open title="Something goes at once" @close="emit('close')">
-    <p class="text-slate">It is older than what you have decided now. It goes within ten minutes, for good.</p>
+    <p class="text-slate">
+      It is older than what you have decided now. It goes within ten minutes, for good.
+    </p>
     <div v-for="part in parts" :key="part.words" class="mt-3">
       <p>
-        {{ part.words }} <b>{{ counted(part.what.sessions, 'session') }}</b
-        >, of {{ counted(part.what.students, 'student') }}:
+        {{ part.words }} <b>{{ counted(part.what.sessions, 'session') }}</b>, of
+        {{ counted(part.what.students, 'student') }}:
       </p>
       <ul class="list-inside list-disc text-[15px]">
         <li v-for="(title, at) in part.what.first" :key="at" class="wrap-anywhere">

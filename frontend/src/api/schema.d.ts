@@ -2602,6 +2602,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/school/would-go": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Rule
+         * @description What would be taken away at once, if the school decided so; nothing is changed by it.
+         */
+        post: operations["lantern_server_schools_router_preview_rule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/school/colleagues/{colleague_id}/role": {
         parameters: {
             query?: never;
@@ -12709,8 +12729,9 @@ export interface components {
          *     `record_ids` says what a record ID is here: anything, an e-mail address, or what fits `pattern`, in which #
          *     stands for a figure, ? for a letter and * for any number of either. `more_words` and `fewer_words` change the
          *     list of names unfit for a class. `keep_months` is how long names stay in sessions; None: until somebody erases
-         *     them. `confirm_mail`: who gives an e-mail address as record ID is asked to confirm it by a message. `languages`
-         *     are those in which students' devices speak here, the first one where a device's own is not among them; none: all
+         *     them; `keep_sessions_months` is how long sessions stay with all that was in them. `confirm_mail`: who gives an
+         *     e-mail address as record ID is asked to confirm it by a message. `languages` are those in which students'
+         *     devices speak here, the first one where a device's own is not among them; none: all
          *     that there are.
          */
         SchoolSettings: {
@@ -12743,6 +12764,8 @@ export interface components {
             fewer_words?: string[];
             /** Keep Months */
             keep_months?: number | null;
+            /** Keep Sessions Months */
+            keep_sessions_months?: number | null;
             /**
              * Confirm Mail
              * @default false
@@ -12759,6 +12782,26 @@ export interface components {
             /** Name */
             name: string;
             settings: components["schemas"]["SchoolSettings"];
+        };
+        /**
+         * Going
+         * @description What a rule would take away at once. `first` are titles of some of the sessions, the oldest first.
+         */
+        Going: {
+            /** Sessions */
+            sessions: number;
+            /** Students */
+            students: number;
+            /** First */
+            first: string[];
+        };
+        /**
+         * WouldGo
+         * @description `names` are erased and leave the figures; `whole` sessions go with all that was in them.
+         */
+        WouldGo: {
+            names: components["schemas"]["Going"];
+            whole: components["schemas"]["Going"];
         };
         /** RoleForm */
         RoleForm: {
@@ -16815,6 +16858,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    lantern_server_schools_router_preview_rule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolSettings"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WouldGo"];
+                };
             };
         };
     };
