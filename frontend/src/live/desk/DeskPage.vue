@@ -96,9 +96,9 @@ useKeys({
     class="grid min-h-screen grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] lg:h-screen"
   >
     <DeskHead :view="view" :status="status" @screen="openBigScreen(sessionId)" @notes="asking = 'notes'" />
-    <div v-if="works" class="grid min-h-0 lg:grid-cols-[14.5rem_minmax(0,1fr)]">
+    <div v-if="works" class="grid min-h-0 grid-cols-[minmax(0,1fr)] lg:grid-cols-[14.5rem_minmax(0,1fr)]">
       <DeskRun :view="view" />
-      <div class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l">
+      <div class="flex min-h-0 min-w-0 flex-col border-rule bg-sheet lg:border-l">
         <DeskWork :view="view" :now="desk.time.now.value" />
         <DeskProgress
           :view="view"
@@ -109,7 +109,7 @@ useKeys({
         />
       </div>
     </div>
-    <div v-else class="grid min-h-0 lg:grid-cols-[14.5rem_minmax(0,1fr)_minmax(24rem,31%)]">
+    <div v-else class="grid min-h-0 grid-cols-[minmax(0,1fr)] lg:grid-cols-[14.5rem_minmax(0,1fr)_minmax(24rem,31%)]">
       <DeskRun :view="view" @go="goTo" />
       <section aria-label="What is on now" class="min-h-0 overflow-y-auto border-rule px-6 py-5 lg:border-x">
         <DeskLobby v-if="view.phase === 'lobby'" :view="view" :session="sessionId" />
