@@ -1,11 +1,15 @@
-"""Acknowledgements of a running session beside the same while pages and workbooks are made aside."""
+"""Acknowledgements of a running session: alone, while pages and workbooks are made aside, and while a bare loop of the
+same low priority runs beside it: what the machine itself asks for two things at once."""
 
 import asyncio
+import sys
 import threading
 import time
 from typing import Any
 
-from bench.load import Load
+import psutil
+
+from bench.load import Load, usual_p95
 from bench.questions import questions
 from bench.targets import LanternTarget
 
@@ -13,6 +17,11 @@ COUNT, ROUNDS = 300, 12
 """Students; rounds of each, in turn."""
 LOOKS_EVERY = 1.0
 """Seconds, as a page does."""
+
+
+LOWER = 19
+"""As the worker runs."""
+LOOP = f"import os\nos.nice({LOWER})\nwhile True: pass"
 
 
 class Maker:
@@ -59,30 +68,32 @@ class Maker:
 
 async def measure_aside() -> dict[str, Any]:
     target = LanternTarget(questions(2 * ROUNDS + 2, mixed=True))
-    load, maker = Load(target, COUNT), Maker(target)
-    found: dict[bool, list[list[float]]] = {True: [], False: []}
+    load, maker, loop = Load(target, COUNT), Maker(target), psutil.Popen([sys.executable, "-c", LOOP])
+    loop.suspend()
+    found: dict[str, list[list[float]]] = {"quiet": [], "loop": [], "busy": []}
     try:
         await load.connect()
         await load.round(burst=True)
         for _ in range(ROUNDS):
-            for busy in (False, True):
+            for beside, waits in found.items():
                 load.figures.burst.clear()
-                await (maker.begin() if busy else maker.rest())
+                await (maker.begin() if beside == "busy" else maker.rest())
+                if beside == "loop":
+                    loop.resume()
                 await load.round(burst=True)
-                found[busy].append(load.figures.burst[0])
-        load.figures.burst = found[False]
-        quiet = load.figures.summary_of_burst()
-        load.figures.burst = found[True]
-        busy_p95 = load.figures.summary_of_burst()
+                loop.suspend()
+                waits.append(load.figures.burst[0])
+        p95 = {beside: usual_p95(waits) for beside, waits in found.items()}
         return {
             "aside_devices": COUNT,
             "made_aside": maker.made,
-            "quiet_ack_p95_ms": quiet,
-            "busy_ack_p95_ms": busy_p95,
-            "ratio": round(busy_p95 / quiet, 2),
+            **{f"{beside}_ack_p95_ms": value for beside, value in p95.items()},
+            "loop_ratio": round(p95["loop"] / p95["quiet"], 2),
+            "busy_ratio": round(p95["busy"] / p95["quiet"], 2),
             "lost": load.figures.lost,
         }
     finally:
         maker.over = True
         maker.thread.join()
+        loop.kill()
         target.stop()

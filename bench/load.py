@@ -30,10 +30,6 @@ class Figures:
     doubled: int = 0
     kb_per_connection: float = 0.0
 
-    def summary_of_burst(self) -> float:
-        """The p95 of its acknowledgements."""
-        return _mid(self.burst, 95)
-
     def summary(self) -> dict[str, Any]:
         return {
             "fan_out_p50_ms": _mid(self.fan_out, 50),
@@ -159,6 +155,10 @@ async def in_turn(loads: Sequence[Load], rounds: int) -> None:
 def percentile(values: list[float], share: int) -> float:
     ordered = sorted(values)
     return ordered[min(len(ordered) - 1, round(share / 100 * (len(ordered) - 1)))]
+
+
+def usual_p95(rounds: list[list[float]]) -> float:
+    return _mid(rounds, 95)
 
 
 def _mid(rounds: list[list[float]], share: int) -> float:

@@ -181,6 +181,7 @@ MAY = {
     "GET /api/sessions": TEACHERS,
     "GET /api/sessions/choices": TEACHERS,
     "GET /api/sessions/of-class/{class_id}": TAUGHT,
+    "GET /api/sessions/of-class/{class_id}/students/{person}": TAUGHT,
     "GET /api/sessions/{session_id}/report": OWNER,
     "GET /api/sessions/{session_id}/panes": OWNER,
     "GET /api/sessions/{session_id}/questions/{item}": OWNER,
@@ -396,12 +397,19 @@ class School:
         httpx.post(f"{self.url}/api/live/join", json=who).raise_for_status()
         (part,) = self.owner.call("GET", f"/students/{detail['id']}/{member}")["sessions"]
         return {
+            "person": self._person_in(detail["id"]),
             "person_id": part["person"],
             "class_id": detail["id"],
             "member_id": member,
             "request_id": detail["requests"][0]["id"],
             "link": link,
         }
+
+    def _person_in(self, of_class):
+        """The member's own id, which a session that knows them by the list tells."""
+        body = {"set": self.set, "of_class": of_class, "settings": {"known": "list"}}
+        code = self.owner.call("POST", "/live/sessions", body)["code"]
+        return self.owner.call("GET", f"/live/codes/{code}")["names"][0]["key"]
 
     def _id_of(self, who):
         colleagues = self.teachers[who].call("GET", "/school")["colleagues"]

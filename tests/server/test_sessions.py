@@ -169,6 +169,21 @@ def test_a_class_is_read_over_its_sessions_and_members_by_what_they_left_j16(as_
     as_ravi("get", f"/sessions/of-class/{class_8c.pk}", status=404)
 
 
+def test_a_student_is_read_by_topic_and_time_from_the_same_marks(as_odile, as_ravi, odile, knots, class_8c):
+    sessions = [ran(odile, knots, class_8c, at=START - timedelta(days=7)), ran(odile, knots, class_8c, there=2)]
+    of_class = as_odile("get", f"/sessions/of-class/{class_8c.pk}")
+    for named in of_class["students"]:
+        path = f"/sessions/of-class/{class_8c.pk}/students/{named['student']}"
+        found = as_odile("get", path)
+        assert (found["name"], found["class_name"]) == (named["name"], "8C")
+        (of_student,) = [one for one in of_class["results"]["students"] if one["student"] == named["student"]]
+        assert found["results"]["students"] == [of_student]
+        assert [row["share"] for row in found["results"]["sessions"]] == [one["share"] for one in of_student["points"]]
+        assert [row["id"] for row in found["results"]["sessions"]] == [one.pk for one in sessions]
+        as_ravi("get", path, status=404)
+    as_odile("get", f"/sessions/of-class/{class_8c.pk}/students/nobody", status=404)
+
+
 def test_marks_that_were_not_kept_at_the_end_are_made_when_they_are_read(as_odile, odile, knots, class_8c):
     session = ran(odile, knots, class_8c)
     before = as_odile("get", f"/sessions/of-class/{class_8c.pk}")

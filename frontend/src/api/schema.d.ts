@@ -2003,6 +2003,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/of-class/{class_id}/students/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Student Results
+         * @description One student of a class over all its sessions, by topic and time.
+         */
+        get: operations["lantern_server_reports_router_read_student_results"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}": {
         parameters: {
             query?: never;
@@ -11603,6 +11623,19 @@ export interface components {
             verdict: "" | "slips" | "rises";
         };
         /**
+         * StudentResults
+         * @description A student over the sessions of a class: `results` are of them alone, their trend is against the class.
+         */
+        StudentResults: {
+            /** Id */
+            id: number;
+            /** Class Name */
+            class_name: string;
+            /** Name */
+            name: string;
+            results: components["schemas"]["AcrossSessions"];
+        };
+        /**
          * SessionChanges
          * @description What is left out stays as it is.
          */
@@ -15956,6 +15989,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClassResults"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_router_read_student_results: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudentResults"];
                 };
             };
         };

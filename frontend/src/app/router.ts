@@ -13,6 +13,7 @@ import {
   SessionPage,
   SharedPage,
   StudentPage,
+  StudentResultsPage,
 } from '@/reports'
 import SessionsView from './SessionsView.vue'
 import MissingPage from './MissingPage.vue'
@@ -59,6 +60,11 @@ export const router = createRouter({
       meta: { title: 'A class over time' },
     },
     { path: '/grade-books/:id(\\d+)', component: GradeBookPage, meta: { title: 'Grade book' } },
+    {
+      path: '/classes/:id(\\d+)/students/:student',
+      component: StudentResultsPage,
+      meta: { title: 'A student over time' },
+    },
     { path: '/sessions', component: SessionsView, meta: { title: 'Sessions' } },
     { path: '/sessions/:id(\\d+)', component: SessionPage, meta: { title: 'Session' } },
     {

@@ -11,6 +11,7 @@ import { counted } from '@/composables/format'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import AskedAgainList from './AskedAgainList.vue'
 import ClassStudents from './ClassStudents.vue'
+import OverTimeChart from './OverTimeChart.vue'
 import GradeBooks from './GradeBooks.vue'
 import ClassTopics from './ClassTopics.vue'
 
@@ -38,6 +39,7 @@ useTitle(computed(() => `${detail.value?.name ?? 'Class'} over time · Tall Lant
         Run a set with this class. Once the session has ended, its results stand here.
       </EmptyNote>
       <div v-else class="space-y-5">
+        <OverTimeChart :results="detail.results" whole="Everything" />
         <ClassTopics v-if="detail.results.topics.length" :results="detail.results" />
         <ClassStudents v-if="detail.students.length" :detail="detail" />
         <AskedAgainList :again="detail.results.asked_again" />

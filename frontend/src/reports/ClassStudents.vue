@@ -60,7 +60,13 @@ const last = (one: (typeof rows.value)[number]) =>
         </thead>
         <tbody>
           <tr v-for="one in rows" :key="one.student" class="border-b border-rule">
-            <th scope="row" class="max-w-48 truncate py-1.5 pl-4.5 text-left font-normal">{{ one.name }}</th>
+            <th scope="row" class="max-w-48 truncate py-1.5 pl-4.5 text-left font-normal">
+              <RouterLink
+                :to="`/classes/${detail.id}/students/${one.student}`"
+                class="text-tide hover:underline"
+                >{{ one.name }}</RouterLink
+              >
+            </th>
             <td class="px-2 text-right tabular-nums">{{ one.sessions }}</td>
             <td class="px-2 text-right tabular-nums">{{ percent(one.share) }}</td>
             <td class="px-2 text-right whitespace-nowrap tabular-nums">{{ points(one.against) }}</td>

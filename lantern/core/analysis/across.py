@@ -5,7 +5,7 @@ A session is known here by its marks alone: no names, no texts of answers.
 """
 
 from collections.abc import Iterable, Mapping, Sequence, Set
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import sqrt
 from statistics import fmean
 from typing import Literal
@@ -148,6 +148,13 @@ def across_sessions(sessions: Sequence[SessionThen], known: Set[str]) -> AcrossS
         students=tuple(found for name in sorted(known) if (found := _student(sessions, name))),
         asked_again=_asked_again(sessions),
     )
+
+
+def student_across(sessions: Sequence[SessionThen], student: str) -> AcrossSessions:
+    """The same of one student alone: shares by topic and session are theirs, and the trend is against the class."""
+    own = [replace(one, marks={student: one.marks[student]} if student in one.marks else {}) for one in sessions]
+    against = _student(sessions, student)
+    return across_sessions(own, frozenset()).model_copy(update={"students": (against,) if against else ()})
 
 
 def _mean(marks: Iterable[float | None]) -> float | None:

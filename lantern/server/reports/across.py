@@ -3,14 +3,16 @@
 from collections.abc import Mapping
 from itertools import groupby
 
-from lantern.core.analysis.across import MarksThen, SessionThen, across_sessions
+from django.shortcuts import get_object_or_404
+
+from lantern.core.analysis.across import MarksThen, SessionThen, across_sessions, student_across
 from lantern.core.analysis.of_session import results_of
 from lantern.server.accounts.models import Teacher
 from lantern.server.classes.models import SchoolClass
 from lantern.server.live import store
 from lantern.server.live.models import LiveSession, Person
 from lantern.server.reports.queries import listed
-from lantern.server.reports.schemas import ClassResults, NamedStudent
+from lantern.server.reports.schemas import ClassResults, NamedStudent, StudentResults
 
 Keys = Mapping[str, str]
 """A person's key in a session to the student's id over all sessions."""
@@ -18,8 +20,7 @@ Keys = Mapping[str, str]
 
 def class_results(teacher: Teacher, of_class: SchoolClass) -> ClassResults:
     """Of the sessions that this teacher ran with the class, and that have ended."""
-    ended = listed(teacher).filter(of_class=of_class).exclude(ended_at=None)
-    sessions = list(ended.order_by("created_at", "pk").select_related("kept_marks").defer("settings"))
+    sessions = _ended(teacher, of_class)
     students, keys = students_of(of_class, sessions)
     found = across_sessions([_then(one, keys.get(one.pk, {})) for one in sessions], students.keys())
     told = {one.student for one in found.students}
@@ -29,6 +30,21 @@ def class_results(teacher: Teacher, of_class: SchoolClass) -> ClassResults:
         results=found,
         students=[NamedStudent(student=key, name=name) for key, name in students.items() if key in told],
     )
+
+
+def student_results(teacher: Teacher, of_class: SchoolClass, person: str) -> StudentResults:
+    """Raises Http404 for who is no member of it now."""
+    member = get_object_or_404(of_class.members, person=person, left_at=None)
+    sessions = _ended(teacher, of_class)
+    _, keys = students_of(of_class, sessions)
+    found = student_across([_then(one, keys.get(one.pk, {})) for one in sessions], person)
+    return StudentResults(id=of_class.pk, class_name=of_class.name, name=member.name, results=found)
+
+
+def _ended(teacher: Teacher, of_class: SchoolClass) -> list[LiveSession]:
+    """From the first on."""
+    rows = listed(teacher).filter(of_class=of_class).exclude(ended_at=None)
+    return list(rows.order_by("created_at", "pk").select_related("kept_marks").defer("settings"))
 
 
 def students_of(of_class: SchoolClass, sessions: list[LiveSession]) -> tuple[dict[str, str], dict[int, Keys]]:

@@ -21,7 +21,7 @@ from lantern.server.classes.queries import own_class
 from lantern.server.live.models import LiveSession
 from lantern.server.live.queries import own_session
 from lantern.server.reports import actions, queries
-from lantern.server.reports.across import class_results
+from lantern.server.reports.across import class_results, student_results
 from lantern.server.reports.out_router import router as going_out
 from lantern.server.reports.schemas import (
     AgainForm,
@@ -34,6 +34,7 @@ from lantern.server.reports.schemas import (
     SessionPanes,
     SessionReport,
     SessionRows,
+    StudentResults,
     TypedText,
     WantedSessions,
 )
@@ -59,6 +60,12 @@ def list_choices(request: TeacherRequest) -> SessionChoices:
 def read_class_results(request: TeacherRequest, class_id: int) -> ClassResults:
     """A class over all its sessions."""
     return class_results(request.auth, own_class(request.auth, class_id))
+
+
+@router.get("/of-class/{class_id}/students/{person}", response=StudentResults)
+def read_student_results(request: TeacherRequest, class_id: int, person: str) -> StudentResults:
+    """One student of a class over all its sessions, by topic and time."""
+    return student_results(request.auth, own_class(request.auth, class_id), person)
 
 
 @router.patch("/{session_id}", response={204: None})

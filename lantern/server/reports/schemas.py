@@ -133,6 +133,15 @@ class ClassResults(Value):
     students: list[NamedStudent]
 
 
+class StudentResults(Value):
+    """A student over the sessions of a class: `results` are of them alone, their trend is against the class."""
+
+    id: int
+    class_name: str
+    name: str
+    results: AcrossSessions
+
+
 class AgainForm(Value):
     """A new set of questions of a session. `each_group`: one for each group instead, of as many that were hardest for
     it."""

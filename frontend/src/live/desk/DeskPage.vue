@@ -109,7 +109,10 @@ useKeys({
         />
       </div>
     </div>
-    <div v-else class="grid min-h-0 grid-cols-[minmax(0,1fr)] lg:grid-cols-[14.5rem_minmax(0,1fr)_minmax(24rem,31%)]">
+    <div
+      v-else
+      class="grid min-h-0 grid-cols-[minmax(0,1fr)] lg:grid-cols-[14.5rem_minmax(0,1fr)_minmax(24rem,31%)]"
+    >
       <DeskRun :view="view" @go="goTo" />
       <section aria-label="What is on now" class="min-h-0 overflow-y-auto border-rule px-6 py-5 lg:border-x">
         <DeskLobby v-if="view.phase === 'lobby'" :view="view" :session="sessionId" />

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+/**
+ * Shares over time as lines: loaded where somebody wants to look rather than to read. The same figures stand in a table
+ * beside it; it is drawn as SVG, so that it prints as it is seen.
+ */
+import { LineChart } from 'echarts/charts'
+import { AriaComponent, GridComponent, LegendComponent, TooltipComponent } from 'echarts/components'
+import { use } from 'echarts/core'
+import { SVGRenderer } from 'echarts/renderers'
+import { computed } from 'vue'
+import VChart from 'vue-echarts'
+import { percent, shortDay } from '@/composables/format'
+import type { ShareLine } from './chartLines'
+
+const props = defineProps<{ moments: readonly number[]; lines: readonly ShareLine[]; label: string }>()
+use([SVGRenderer, LineChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent])
+
+/** Told apart by their dashes and marks as well as by their colours. */
+const LOOKS = [
+  { color: '#17252c', type: 'solid', symbol: 'circle' },
+  { color: '#a05a00', type: 'solid', symbol: 'rect' },
+  { color: '#0f5c63', type: 'dashed', symbol: 'triangle' },
+  { color: '#8a2f4f', type: 'dotted', symbol: 'diamond' },
+  { color: '#4a5a12', type: 'dashed', symbol: 'rect' },
+] as const
+const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches
+
+const option = computed(() => ({
+  animation: !still,
+  aria: { enabled: true },
+  textStyle: { fontFamily: 'inherit', color: '#17252c' },
+  grid: { left: 48, right: 16, top: 16, bottom: 64 },
+  legend: { bottom: 0, itemWidth: 28 },
+  tooltip: { trigger: 'axis', valueFormatter: (value: unknown) => told(value) },
+  xAxis: { type: 'category', data: props.moments.map(shortDay), axisLabel: { hideOverlap: true } },
+  yAxis: { type: 'value', min: 0, max: 1, axisLabel: { formatter: (value: number) => percent(value) } },
+  series: props.lines.map((line, at) => {
+    const look = LOOKS[at % LOOKS.length]!
+    return {
+      type: 'line',
+      name: line.name,
+      data: [...line.shares],
+      connectNulls: true,
+      symbol: look.symbol,
+      symbolSize: 8,
+      itemStyle: { color: look.color },
+      lineStyle: { color: look.color, type: look.type, width: at ? 2 : 3 },
+    }
+  }),
+}))
+const told = (value: unknown): string => (typeof value === 'number' ? percent(value) : 'not asked')
+</script>
+
+<template>
+  <div class="h-72 w-full" role="img" :aria-label="label">
+    <VChart :option="option" autoresize aria-hidden="true" />
+  </div>
+</template>
