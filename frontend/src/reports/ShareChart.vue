@@ -30,8 +30,8 @@ const option = computed(() => ({
   aria: { enabled: true },
   textStyle: { fontFamily: 'inherit', color: '#17252c' },
   grid: { left: 48, right: 16, top: 16, bottom: 64 },
-  legend: { bottom: 0, itemWidth: 28 },
-  tooltip: { trigger: 'axis', valueFormatter: (value: unknown) => told(value) },
+  legend: { bottom: 0, itemWidth: 28, itemGap: 18 },
+  tooltip: { trigger: 'axis', renderMode: 'richText', valueFormatter: (value: unknown) => told(value) },
   xAxis: { type: 'category', data: props.moments.map(shortDay), axisLabel: { hideOverlap: true } },
   yAxis: { type: 'value', min: 0, max: 1, axisLabel: { formatter: (value: number) => percent(value) } },
   series: props.lines.map((line, at) => {
