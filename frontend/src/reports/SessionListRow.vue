@@ -39,7 +39,7 @@ const waiting = computed(() =>
   props.row.waiting === 1 ? '1 answer waits for a mark' : `${props.row.waiting} answers wait for a mark`,
 )
 
-const cell = 'px-3 py-3 whitespace-nowrap'
+const cell = 'px-3 py-3 sm:whitespace-nowrap'
 </script>
 
 <template>
