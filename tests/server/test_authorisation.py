@@ -384,6 +384,7 @@ class School:
         """A class that two teach, with a member who took part in a session, and somebody who asks to be a member."""
         path = f"/classes/{self.owner.call('POST', '/classes', {'name': '8C'})['id']}"
         self.owner.call("POST", f"{path}/members", {"name": "Alva Renner", "record_id": "GB-1"})
+        person = self._person_in(int(path.rsplit("/", 1)[-1]))
         self.owner.call("PUT", f"{path}/phrases", {"on": True}, 204)
         self.owner.call("PUT", f"{path}/joining", {"joining": "ask"}, 204)
         link = self.owner.call("GET", path)["join_url"].rsplit("/", 1)[-1]
@@ -397,7 +398,7 @@ class School:
         httpx.post(f"{self.url}/api/live/join", json=who).raise_for_status()
         (part,) = self.owner.call("GET", f"/students/{detail['id']}/{member}")["sessions"]
         return {
-            "person": self._person_in(detail["id"]),
+            "person": person,
             "person_id": part["person"],
             "class_id": detail["id"],
             "member_id": member,
@@ -408,8 +409,10 @@ class School:
     def _person_in(self, of_class):
         """The member's own id, which a session that knows them by the list tells."""
         body = {"set": self.set, "of_class": of_class, "settings": {"known": "list"}}
-        code = self.owner.call("POST", "/live/sessions", body)["code"]
-        return self.owner.call("GET", f"/live/codes/{code}")["names"][0]["key"]
+        session = self.owner.call("POST", "/live/sessions", body)
+        person = self.owner.call("GET", f"/live/codes/{session['code']}")["names"][0]["key"]
+        self.owner.command(session["id"], "end")
+        return person
 
     def _id_of(self, who):
         colleagues = self.teachers[who].call("GET", "/school")["colleagues"]
