@@ -14,12 +14,18 @@ from odf.table import Table as OdsTable
 from odf.table import TableRow
 from openpyxl import load_workbook
 
+from lantern.core.analysis.of_session import results_of
+from lantern.core.analysis.report import report_of
+from lantern.core.analysis.sheets import student_sheet
 from lantern.server.aside.models import Job
+from lantern.server.aside.running import enqueue
 from lantern.server.classes.models import Member
+from lantern.server.live import store
 from lantern.server.live.models import LiveSession, Person
 from lantern.server.live.retention import purge_deleted, sessions_to_forget
 from lantern.server.reports import mailing
 from lantern.server.reports.models import SharedResults
+from lantern.server.reports.printing import Pages, print_pages
 from lantern.server.services.folder import folder_service
 from lantern.server.services.mail import MailFailed
 from lantern.server.services.models import SentMail
@@ -107,7 +113,29 @@ def test_a_student_sees_on_paper_what_the_session_tells(
     assert ("Score" in page) == score
     assert ("Your answer" in page) == answers
     assert ("has not shown" in page) != answers
+    state = store.load(session.pk).state
+    sheet = student_sheet(*_read(session, state), seat, "en", session.created_at.date(), with_place=False)
+    assert all((one.mark is not None) == marks for one in sheet.questions)
     assert chosen.get("closing", {}).get("words", "") in page
+
+
+def _read(session, state):
+    results = results_of(state)
+    return state, results, report_of(results)
+
+
+def test_a_sign_that_no_font_has_and_a_name_that_is_gone_stop_no_page(as_odile, session):
+    Person.objects.filter(session=session, name="Fen Okoro").update(name="Fen \U0001f6a2")
+    Person.objects.filter(session=session, name="Ines Dahl").delete()
+    assert len(texts(made(as_odile, as_odile("post", f"/sessions/{session.pk}/pages", {"of": "students"})))) == 3
+
+
+def test_what_is_gone_is_said_to_be_gone(as_odile, odile, session):
+    given = Pages(of="students", session=session.pk, title="x")
+    session.delete()
+    job = odile.jobs.create(work=print_pages.name, title="x", given=given.model_dump(mode="json"))
+    enqueue(job.pk)
+    assert as_odile("get", "/jobs")[0]["refused"]["code"] == "job_of_nothing"
 
 
 def test_a_page_speaks_the_students_language(as_odile, odile, knots, class_8c):
@@ -222,8 +250,6 @@ def test_a_mailing_goes_on_where_it_was_and_sends_none_twice(as_odile, addressed
     assert job["state"] == "failed"
     assert job["refused"]["sentence"] == "The mail server is gone."
     assert SentMail.objects.count() == 1
-    from lantern.server.aside.running import enqueue
-
     Job.objects.filter(pk=job["id"]).update(state="waiting")
     enqueue(job["id"])
     assert sorted(SentMail.objects.values_list("to", flat=True)) == ["bo@gullmark.example", "fen@gullmark.example"]

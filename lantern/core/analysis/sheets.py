@@ -15,8 +15,9 @@ from lantern.core.questions import kind_of
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.items import Question
 from lantern.core.questions.richtext import plain
-from lantern.core.session.asking import may_review, score_told, told
+from lantern.core.session.asking import may_review, told
 from lantern.core.session.model import State
+from lantern.core.session.views import own_closing
 
 MOST_NAMES = 40
 """Of who gave the same wrong answer."""
@@ -31,7 +32,8 @@ def student_sheet(
     if line is None:
         return None
     chosen = state.settings
-    closing = chosen.closing.score if score_told(state, seat) else "none"
+    told_now = own_closing(state, seat)  # nothing, as long as it is not over for them
+    closing = told_now.score if told_now else "none"
     person = next(one for one in results.people if one.number == seat)
     has_points = chosen.shows_points and any(one.points for one in report.people)
     return StudentSheet(
@@ -47,7 +49,7 @@ def student_sheet(
         points=line.points if has_points else None,
         place=place_of(report.people, line) if with_place and closing != "none" else None,
         of=len(report.people),
-        words=chosen.closing.words,
+        words=told_now.words if told_now else "",
         questions=_of_student(state, results, seat),
     )
 

@@ -115,7 +115,7 @@ def _student(sheet: StudentSheet, pictures: Pictures) -> dict[str, object]:
     return {
         "language": sheet.language,
         "rtl": sheet.language in TO_THE_LEFT,
-        "name": sheet.name,
+        "name": sheet.name or "–",  # who was erased
         "title": sheet.title,
         "about": _about(sheet.language, sheet.about, sheet.on),
         "figures": _figures(sheet, words),

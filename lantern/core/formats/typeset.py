@@ -2,7 +2,7 @@
 
 1. What people wrote comes in as data, and never as a part of the source.
 2. Every page tells its title and language, and what its pictures show: the PDFs are tagged for screen readers
-   (PDF/UA-1, which typst holds to itself: it makes none that is not).
+   (PDF/UA-1, which typst holds to itself; but for a page with a sign that no font here has, as a picture sign).
 3. The fonts ship with the product: Latin, Greek, Cyrillic, Arabic, Hebrew, Devanagari, Chinese, Japanese, Korean.
 """
 
@@ -49,7 +49,12 @@ def pdf_of(page: str, paper: Paper, title: str, footer: str, sheets: Sequence[Ma
         **_spoken("en"),
         "sheets": [{**sheet, **_spoken(str(sheet["language"]))} for sheet in sheets],
     }
-    return _made(_source("frame") + _source(page), given, "ua-1")
+    source = _source("frame") + _source(page)
+    try:
+        return _made(source, given, "ua-1")
+    except typst.TypstError:
+        # Somebody wrote a sign that no font here has: a box stands for it, which the standard does not allow.
+        return _made(source, given, None)
 
 
 def _spoken(language: str) -> dict[str, object]:

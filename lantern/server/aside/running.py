@@ -5,6 +5,7 @@ from datetime import timedelta
 from time import monotonic
 
 from django.conf import settings
+from django.http import Http404
 from django.utils import timezone
 from django_tasks import task
 
@@ -17,6 +18,7 @@ log = logging.getLogger(__name__)
 TOLD_EVERY = 0.4
 """Seconds: how often a row says how far its job is, and is asked whether it is still wanted."""
 UNFORESEEN = said("job_failed", "It could not be made. The fault was written down.")
+GONE = said("job_of_nothing", "What it was to be made of is not there any more.")
 State = Job.State
 
 
@@ -67,6 +69,8 @@ def run_job(job_id: int) -> None:
         _go_on(job, telling, later.seconds)
     except Explained as refusal:
         finish(job.pk, State.FAILED, refusal.message)
+    except Http404:
+        finish(job.pk, State.FAILED, GONE)
     except Exception:
         log.exception("job %s (%s) failed", job.pk, job.work)
         finish(job.pk, State.FAILED, UNFORESEEN)
