@@ -1,6 +1,7 @@
 """Class lists as people have them, and who of them is in the class already (docs/classes.md)."""
 
-from io import BytesIO
+import csv
+from io import BytesIO, StringIO
 from zipfile import ZipFile
 
 import pytest
@@ -273,6 +274,16 @@ def test_a_roster_that_is_written_is_read_back(version):
         ("c3", "Nobody yet", "Nobody yet", "2026"),
     ]
     assert [[r.form for r in one.rows] for one in found.classes] == [[*one.members.values()] for one in SCHOOL]
+
+
+def test_an_id_is_written_as_it_is_and_a_name_never_as_a_formula():
+    people = {"-Bni9bDTE_": member("=1+1"), "=cmd|x": member("Yuki")}
+    archive = ZipFile(BytesIO(write_oneroster("School", [ClassToWrite("-c", "8C", "", "", people)], "1.2")))
+    users = [*csv.DictReader(StringIO(archive.read("users.csv").decode()))]
+    assert [(one["sourcedId"], one["givenName"] + one["familyName"]) for one in users] == [
+        ("-Bni9bDTE_", "'=1+1"),
+        ("'=cmd|x", "Yuki"),
+    ]
 
 
 def packed(**tables):

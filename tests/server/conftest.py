@@ -78,6 +78,8 @@ def class_8c(odile) -> SchoolClass:
     ):
         Member.objects.create(of_class=made, name=name, sort_name=name, group=group, record_key=f"k{number}")
     Member.objects.filter(of_class=made).update(created_at=START - timedelta(days=30))
+    # An id may begin like a formula.
+    Member.objects.filter(of_class=made, name="Fen Okoro").update(person="-Bni9bDTEZcTRoy6")
     return made
 
 

@@ -4,9 +4,11 @@
 2. What is marked `tobedeleted` is left out. What one table names and another does not hold is told.
 3. A member's record ID is the user's `identifier`, or else the e-mail address.
 4. What is written is read back as it was, in either version.
+5. An id is written as it is, whatever it begins with: by it another system knows who is meant.
 """
 
 import csv
+import re
 from collections import defaultdict
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
@@ -48,6 +50,7 @@ _USERS: dict[Version, tuple[str, ...]] = {
             "primaryOrgSourcedId", "pronouns"),
 }  # fmt: skip
 _ROLES = (*STATUS, "userSourcedId", "roleType", "role", "beginDate", "endDate", "orgSourcedId", "userProfileSourcedId")
+_ID = re.compile(r"[-\w,]*", re.ASCII)
 _FILES = ("academicSessions", "categories", "classes", "classResources", "courses", "courseResources",
                 "demographics", "enrollments", "lineItems", "orgs", "resources", "results", "users")  # fmt: skip
 _FILES_OF_12 = ("lineItemLearningObjectiveIds", "lineItemScoreScales", "resultLearningObjectiveIds",
@@ -254,5 +257,11 @@ def written(headings: Sequence[str], rows: Sequence[Mapping[str, str]]) -> str:
     out = StringIO()
     writer = csv.writer(out)
     writer.writerow(headings)
-    writer.writerows([as_text(row.get(name, "")) for name in headings] for row in rows)
+    writer.writerows([_cell(name, row.get(name, "")) for name in headings] for row in rows)
     return out.getvalue()
+
+
+def _cell(heading: str, value: str) -> str:
+    """Ids are letters, figures, dashes and underscores: no spreadsheet makes anything of a formula of these alone."""
+    is_id = heading.casefold().endswith(("sourcedid", "sourcedids", "username")) and _ID.fullmatch(value)
+    return value if is_id else as_text(value)
