@@ -177,6 +177,7 @@ MAY = {
     "POST /api/sessions/{session_id}/would-count": OWNER,
     "POST /api/sessions/{session_id}/preview": OWNER,
     "GET /api/sessions/{session_id}/marking": OWNER,
+    "GET /api/sessions/{session_id}/again": OWNER,
     "POST /api/sessions/{session_id}/again": OWNER,
     "GET /api/sessions": TEACHERS,
     "GET /api/sessions/choices": TEACHERS,

@@ -143,6 +143,27 @@ def test_the_hardest_questions_become_a_set_as_they_stand_corrected(as_odile, od
     assert reply["sentence"] == "None of these questions was asked in this session."
 
 
+def test_a_question_is_asked_again_as_it_stands_in_a_variant(as_odile, as_ravi, odile, knots, class_8c):
+    session = ran(odile, knots, class_8c)
+    path = f"/sessions/{session.pk}/again"
+    assert as_odile("get", path) == [], "the set is as it was run"
+    variant = as_odile("post", f"/sets/{knots.pk}/variant")
+    item = variant["items"][0]["item"] | {"prompt": "An easier one: which knot holds?"}
+    put = {"base": variant["items"][0]["version"], "item": item}
+    as_odile("patch", f"/sets/{variant['id']}", {"put": [put]})
+    (form,) = as_odile("get", path)
+    assert (form["set"], form["items"]) == (variant["id"], [item["id"]])
+    ids = [row["item"]["id"] for row in variant["items"]]
+    (made,) = as_odile("post", path, {"title": "Easier", "items": ids, "as_in": variant["id"]})
+    prompts = {row["item"]["id"]: row["item"]["prompt"] for row in as_odile("get", f"/sets/{made['id']}")["items"]}
+    assert prompts.pop(item["id"]) == "An easier one: which knot holds?"
+    asked = {row["item"]["id"]: row["item"]["prompt"] for row in variant["items"][1:]}
+    assert prompts == asked, "those that the variant has no other form of stay as they were"
+    theirs = as_ravi("post", "/sets", {"title": "Of somebody else"})
+    reply = as_odile("post", path, {"title": "x", "items": ids, "as_in": theirs["id"]}, 422)
+    assert (reply["field"], reply["sentence"]) == ("as_in", "This set has no other form of these questions.")
+
+
 def test_each_group_gets_a_set_of_what_was_hardest_for_it(as_odile, odile, knots, class_8c):
     session = ran(odile, knots, class_8c)
     made = as_odile("post", f"/sessions/{session.pk}/again", {"title": "Again", "items": ["q1"], "each_group": True})

@@ -2136,7 +2136,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /**
+         * Read Other Forms
+         * @description The set that was run, and its variants, where they have questions of the session in another form.
+         */
+        get: operations["lantern_server_reports_router_read_other_forms"];
         put?: never;
         /**
          * Make Again Sets
@@ -12204,6 +12208,18 @@ export interface components {
             /** After */
             after: number | null;
         };
+        /**
+         * OtherForm
+         * @description A set in which questions of a session stand otherwise than they were asked: `items`, their ids.
+         */
+        OtherForm: {
+            /** Set */
+            set: number;
+            /** Title */
+            title: string;
+            /** Items */
+            items: string[];
+        };
         /** MadeSet */
         MadeSet: {
             /** Id */
@@ -12214,7 +12230,7 @@ export interface components {
         /**
          * AgainForm
          * @description A new set of questions of a session. `each_group`: one for each group instead, of as many that were hardest for
-         *     it.
+         *     it. `as_in`: of the set in which the questions are taken as they stand there, as far as they are in it.
          */
         AgainForm: {
             /** Title */
@@ -12226,6 +12242,8 @@ export interface components {
              * @default false
              */
             each_group?: boolean;
+            /** As In */
+            as_in?: number | null;
         };
         /**
          * AlikeAnswers
@@ -16180,6 +16198,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StudentReport"];
+                };
+            };
+        };
+    };
+    lantern_server_reports_router_read_other_forms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OtherForm"][];
                 };
             };
         };

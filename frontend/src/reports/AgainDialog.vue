@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** From what to teach again to a new set, in one step: for all, or another for each group. */
-import { useQueryClient } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
@@ -30,6 +30,15 @@ const title = ref(`${props.title || 'Untitled set'}, again`.slice(0, 200))
 const chosen = ref(new Set(props.questions.slice(0, TO_BEGIN_WITH).map((question) => question.item)))
 const eachGroup = ref(false)
 const refused = ref('')
+/** The set as whose questions they are asked; null: as they were. */
+const asIn = ref<number | null>(null)
+const { data: forms } = useQuery({
+  queryKey: ['session', props.session, 'other-forms'],
+  queryFn: () =>
+    data(api.GET('/api/sessions/{session_id}/again', { params: { path: { session_id: props.session } } })),
+})
+const inOtherForm = (items: readonly string[]): number =>
+  items.filter((item) => chosen.value.has(item)).length
 const head = computed(() =>
   eachGroup.value
     ? `${counted(props.groups.length, 'set')}, each of the ${counted(chosen.value.size, 'question')} that ${chosen.value.size === 1 ? 'was' : 'were'} hardest for the group`
@@ -46,7 +55,7 @@ async function make(): Promise<void> {
   const items = props.questions.map((one) => one.item).filter((item) => chosen.value.has(item))
   try {
     const params = { path: { session_id: props.session } }
-    const body = { title: title.value, items, each_group: eachGroup.value }
+    const body = { title: title.value, items, each_group: eachGroup.value, as_in: asIn.value }
     const made = await data(api.POST('/api/sessions/{session_id}/again', { params, body }))
     await client.invalidateQueries({ queryKey: ['sets'] })
     show(made.length === 1 ? 'The set is made.' : `${made.length} sets are made, one for each group.`)
@@ -70,6 +79,22 @@ async function make(): Promise<void> {
         for each group</label
       >
     </p>
+    <fieldset v-if="forms?.length" class="mt-3">
+      <legend class="text-[15px] text-slate">The questions</legend>
+      <label class="flex min-h-7 items-center gap-2"
+        ><input v-model="asIn" type="radio" name="again-as" :value="null" class="accent-tide" />as they were
+        asked</label
+      >
+      <label v-for="form in forms" :key="form.set" class="flex min-h-7 items-center gap-2"
+        ><input v-model="asIn" type="radio" name="again-as" :value="form.set" class="accent-tide" /><span
+          class="min-w-0 wrap-anywhere"
+          >as they stand in <b>{{ form.title || 'Untitled set' }}</b>
+          <span v-if="!eachGroup" class="text-slate">
+            ({{ inOtherForm(form.items) || 'none' }} of these in another form)</span
+          ></span
+        ></label
+      >
+    </fieldset>
     <ul
       class="mt-3 max-h-64 overflow-y-auto border-y border-rule"
       tabindex="0"

@@ -20,13 +20,14 @@ from lantern.server.api.downloads import download
 from lantern.server.classes.queries import own_class
 from lantern.server.live.models import LiveSession
 from lantern.server.live.queries import own_session
-from lantern.server.reports import actions, queries
+from lantern.server.reports import actions, again, queries
 from lantern.server.reports.across import class_results, student_results
 from lantern.server.reports.out_router import router as going_out
 from lantern.server.reports.schemas import (
     AgainForm,
     ClassResults,
     MadeSet,
+    OtherForm,
     Proposed,
     QuestionResult,
     SessionChanges,
@@ -114,10 +115,16 @@ def read_student(
     return queries.student_result(own_session(request.auth, session_id), seat, counting)
 
 
+@router.get("/{session_id}/again", response=list[OtherForm])
+def read_other_forms(request: TeacherRequest, session_id: int) -> list[OtherForm]:
+    """The set that was run, and its variants, where they have questions of the session in another form."""
+    return again.other_forms(request.auth, own_session(request.auth, session_id))
+
+
 @router.post("/{session_id}/again", response=list[MadeSet])
 def make_again_sets(request: TeacherRequest, session_id: int, form: AgainForm) -> list[MadeSet]:
     """A new set of what is to be taught again; or one for each group, of what was hardest for it."""
-    made = actions.make_again_sets(request.auth, own_session(request.auth, session_id), form)
+    made = again.make_again_sets(request.auth, own_session(request.auth, session_id), form)
     return [MadeSet(id=one.pk, title=one.title) for one in made]
 
 

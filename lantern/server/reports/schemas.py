@@ -144,11 +144,20 @@ class StudentResults(Value):
 
 class AgainForm(Value):
     """A new set of questions of a session. `each_group`: one for each group instead, of as many that were hardest for
-    it."""
+    it. `as_in`: of the set in which the questions are taken as they stand there, as far as they are in it."""
 
     title: Title
     items: Annotated[tuple[ShortId, ...], Field(min_length=1, max_length=100)]
     each_group: bool = False
+    as_in: int | None = None
+
+
+class OtherForm(Value):
+    """A set in which questions of a session stand otherwise than they were asked: `items`, their ids."""
+
+    set: int
+    title: str
+    items: tuple[ShortId, ...]
 
 
 class MadeSet(Value):
