@@ -11,17 +11,14 @@ import psutil
 
 from bench.load import Load, usual_p95
 from bench.questions import questions
-from bench.targets import LanternTarget
+from bench.targets import SERVER_CORE, LanternTarget
+from tools.server import ROOT
 
 COUNT, ROUNDS = 300, 12
 """Students; rounds of each, in turn."""
 LOOKS_EVERY = 1.0
 """Seconds, as a page does."""
-
-
-LOWER = 19
-"""As the worker runs."""
-LOOP = f"import os\nos.nice({LOWER})\nwhile True: pass"
+LOOP = "from lantern.server.aside.priority import stand_back\nstand_back()\nwhile True: pass"
 
 
 class Maker:
@@ -68,7 +65,8 @@ class Maker:
 
 async def measure_aside() -> dict[str, Any]:
     target = LanternTarget(questions(2 * ROUNDS + 2, mixed=True))
-    load, maker, loop = Load(target, COUNT), Maker(target), psutil.Popen([sys.executable, "-c", LOOP])
+    load, maker, loop = Load(target, COUNT), Maker(target), psutil.Popen([sys.executable, "-c", LOOP], cwd=ROOT)
+    loop.cpu_affinity([SERVER_CORE])  # where the worker is: it inherits that from the server
     loop.suspend()
     found: dict[str, list[list[float]]] = {"quiet": [], "loop": [], "busy": []}
     try:

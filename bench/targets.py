@@ -16,6 +16,7 @@ import psutil
 from bench.questions import command, opening_size
 from bench.socket_client import SocketClient, connect
 from lantern.core.questions.items import Item
+from tools import web
 from tools.client import TeacherClient
 from tools.server import ROOT, RealServer, free_port
 
@@ -62,7 +63,7 @@ class LanternTarget:
         return [server.process.pid for server in self.servers if server.process]
 
     async def tokens(self, count: int) -> list[str]:
-        async with httpx.AsyncClient(base_url=self.server.url, timeout=60) as http:
+        async with web.async_client(base_url=self.server.url) as http:
             gate = asyncio.Semaphore(20)
 
             async def one(number: int) -> str:
@@ -153,7 +154,7 @@ class BareTarget:
 def _until_up(port: int) -> None:
     for _ in range(100):
         try:
-            httpx.get(f"http://127.0.0.1:{port}/")
+            web.get(f"http://127.0.0.1:{port}/")
             return
         except httpx.HTTPError:
             time.sleep(0.1)

@@ -6,12 +6,14 @@ from typing import Any
 
 import httpx
 
+from tools import web
+
 
 class TeacherClient:
     """Signed in, with the CSRF token that the pages would send."""
 
     def __init__(self, url: str) -> None:
-        self.http = httpx.Client(base_url=url, timeout=30)
+        self.http = web.client(base_url=url)
         self.page, self.numbers = secrets.token_hex(6), count(1)
         self.http.get("/sign-in")
 
@@ -65,7 +67,7 @@ def join(
     device is known by."""
     who = {"name": name, "member": member, "device": device, "record_id": record_id}
     body = {"code": code, "key": key or secrets.token_hex(8), **who}
-    reply = httpx.post(f"{url}/api/live/join", json=body, timeout=30)
+    reply = web.post(f"{url}/api/live/join", json=body)
     reply.raise_for_status()
     return str(reply.json()["token"])
 
@@ -95,7 +97,7 @@ class SeatClient:
     """A student over HTTP: what the device is told, and what it says."""
 
     def __init__(self, url: str, code: str, name: str, member: str = "", device: str = "", record_id: str = "") -> None:
-        self.http = httpx.Client(base_url=url, timeout=30)
+        self.http = web.client(base_url=url)
         self.http.headers["Authorization"] = (
             f"Bearer {join(url, code, name, member=member, device=device, record_id=record_id)}"
         )
@@ -125,4 +127,4 @@ def send_answer(url: str, token: str, item: str, answer: dict[str, Any]) -> None
     """One student's answer to the question that is open, in its first round."""
     body = answering(f"{item}.1", answer)
     headers = {"Authorization": f"Bearer {token}"}
-    httpx.post(f"{url}/api/live/student/commands", json=body, headers=headers, timeout=30).raise_for_status()
+    web.post(f"{url}/api/live/student/commands", json=body, headers=headers).raise_for_status()

@@ -14,6 +14,8 @@ from pathlib import Path
 
 import httpx
 
+from tools import web
+
 ROOT = Path(__file__).resolve().parents[1]
 STARTS_WITHIN = 40
 
@@ -61,7 +63,7 @@ class RealServer:
         deadline = time.monotonic() + STARTS_WITHIN
         while time.monotonic() < deadline:
             try:
-                httpx.get(f"{self.url}/join", timeout=5)
+                web.get(f"{self.url}/join", timeout=5)
                 return self
             except httpx.HTTPError:
                 if self.process.poll() is not None:

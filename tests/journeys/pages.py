@@ -6,7 +6,7 @@ from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.remote.webelement import WebElement
 
-from tools.browser import body_text, click, find, find_all, press, until, wait_for
+from tools.browser import body_text, click, find, find_all, press, says, until, wait_for
 from tools.client import PASSWORD
 
 
@@ -119,7 +119,7 @@ def wait_counts(driver: webdriver.Chrome, expected: list[int]) -> None:
 
 
 def wait_gone(driver: webdriver.Chrome, text: str) -> None:
-    until(driver, lambda: text not in body_text(driver), f"the page went on saying {text!r}")
+    until(driver, lambda: not says(driver, text), f"the page went on saying {text!r}")
 
 
 def fill_area(driver: webdriver.Chrome, path: str, text: str) -> None:

@@ -2,12 +2,12 @@
 
 import secrets
 
-import httpx
 import pytest
 
 from lantern.server.demo.school import CLASS_8C
 from tests.journeys.pages import fill_area, pick, sign_in, wait_gone
 from tests.journeys.test_access import check
+from tools import web
 from tools.browser import PHONE, body_text, click, find, find_all, press, until, wait_for
 from tools.client import TeacherClient, send_answer
 
@@ -48,7 +48,7 @@ def start(teacher, known, of_class=None, **question):
 
 def comes_in(url, code, **who):
     body = {"code": code, "key": secrets.token_hex(8), **who}
-    reply = httpx.post(f"{url}/api/live/join", json=body)
+    reply = web.post(f"{url}/api/live/join", json=body)
     reply.raise_for_status()
     return reply.json()["token"]
 
@@ -88,7 +88,7 @@ def test_a_class_of_28_comes_from_a_list_with_doubtful_rows_and_in_by_its_standi
     session = start(teacher, "list", of_class["id"])
     wait_for(phone, "Who are you?")  # it goes on by itself
     check(phone, "names to pick from", (PHONE,))
-    names = httpx.get(f"{server.url}/api/live/codes/{of_class['code']}").json()["names"]
+    names = web.get(f"{server.url}/api/live/codes/{of_class['code']}").json()["names"]
     for one in names[1:]:
         comes_in(server.url, session["code"], member=one["key"])
     find(phone, "input[type=search]").send_keys(names[1]["name"])

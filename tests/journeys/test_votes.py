@@ -3,11 +3,11 @@ vote, led from a remote; on the desk, the big screen and a phone."""
 
 from concurrent.futures import ThreadPoolExecutor
 
-import httpx
 from selenium.webdriver.common.keys import Keys
 
 from tests.journeys.pages import join_as, pick, sign_in, type_keys, use_session_of, wait_gone
 from tests.journeys.test_access import check
+from tools import web
 from tools.browser import DESKTOP, PHONE, find, press, wait_for
 from tools.client import answering, join
 
@@ -25,7 +25,7 @@ def everyone(url, tokens, ask, letters):
 def vote(url, token, ask, letter):
     headers = {"Authorization": f"Bearer {token}"}
     body = answering(ask, {"kind": "letter", "letter": letter})
-    httpx.post(f"{url}/api/live/student/commands", json=body, headers=headers, timeout=30).raise_for_status()
+    web.post(f"{url}/api/live/student/commands", json=body, headers=headers).raise_for_status()
 
 
 def choose_letter(driver, letter):

@@ -9,12 +9,12 @@ import time
 from datetime import date, timedelta
 from pathlib import Path
 
-import httpx
 import pytest
 import websockets
 
 from lantern.server.api.snapshot import SNAPSHOT
 from tests.builders import choice
+from tools import web
 from tools.client import TeacherClient, answering, join
 
 ROLES = ("owner", "co-teacher", "colleague", "stranger", "student", "nobody")
@@ -396,7 +396,7 @@ class School:
         body = {"set": self.set, "of_class": detail["id"], "settings": {"known": "record_id"}}
         code = self.owner.call("POST", "/live/sessions", body)["code"]
         who = {"code": code, "record_id": "GB-1", "name": "Alva", "key": secrets.token_hex(8)}
-        httpx.post(f"{self.url}/api/live/join", json=who).raise_for_status()
+        web.post(f"{self.url}/api/live/join", json=who).raise_for_status()
         (part,) = self.owner.call("GET", f"/students/{detail['id']}/{member}")["sessions"]
         return {
             "person": person,
@@ -434,7 +434,7 @@ class School:
     def ask(self, operation, who):
         method, path = operation.split(" ")
         places = self.places | ({"code": self.picture} if "svg" in path and "collection" in path else {})
-        return httpx.request(
+        return web.request(
             method,
             self.url + path.format(**places),
             json=self.bodies.get(operation),

@@ -16,6 +16,7 @@ import websockets
 
 from tests.builders import choice
 from tests.builders.devices import Device
+from tools import web
 from tools.client import TeacherClient, answering, join
 from tools.hostile import ask
 from tools.server import ROOT, RealServer
@@ -68,7 +69,7 @@ async def again(call, *args, **kwargs):
 
 async def come_in(server, code) -> float:
     """Looks the code up, joins, opens a socket, sees the lobby, as a phone does; the seconds that took."""
-    async with httpx.AsyncClient(base_url=server.url, timeout=10) as http:
+    async with web.async_client(base_url=server.url, timeout=10) as http:
         start = time.monotonic()
         assert (await again(http.get, f"/api/live/codes/{code}")).status_code == 200
         body = {"code": code, "name": "Fen", "key": secrets.token_hex(8)}
@@ -191,7 +192,7 @@ async def test_a_teachers_lines_end_with_the_sign_in_that_opened_them(server, ro
     version = (await in_thread(teacher.call, "GET", f"/live/sessions/{session['id']}/{role}"))["version"]
     async with (
         websockets.connect(address, origin=server.url, additional_headers={"Cookie": cookies}) as socket,
-        httpx.AsyncClient(base_url=server.url, headers={"Cookie": cookies}, timeout=30) as http,
+        web.async_client(base_url=server.url, headers={"Cookie": cookies}) as http,
     ):
         assert "view" in json.loads(await socket.recv())
         waiting = asyncio.create_task(http.get(f"/api/live/sessions/{session['id']}/{role}?after={version}"))
@@ -213,7 +214,7 @@ async def test_who_is_taken_out_is_out_on_every_line_and_comes_back_only_when_le
     header = {"Authorization": f"Bearer {token}"}
     async with (
         websockets.connect(address, origin=server.url) as socket,
-        httpx.AsyncClient(base_url=server.url, timeout=30) as http,
+        web.async_client(base_url=server.url) as http,
     ):
         await socket.send(json.dumps({"token": token}))
         version = json.loads(await socket.recv())["version"]
@@ -242,7 +243,7 @@ async def test_a_request_that_waits_is_told_why_it_is_closed(server):
     _, session = await in_thread(a_lesson, server)
     token = await in_thread(join, server.url, session["code"], "Fen", secrets.token_hex(8))
     header = {"Authorization": f"Bearer {token}"}
-    async with httpx.AsyncClient(base_url=server.url, headers=header, timeout=30) as http:
+    async with web.async_client(base_url=server.url, headers=header) as http:
         version = (await http.get("/api/live/student")).json()["version"]
         waiting = [asyncio.create_task(http.get(f"/api/live/student?after={version}")) for _ in range(7)]
         ended, _ = await asyncio.wait(waiting, return_when=asyncio.FIRST_COMPLETED, timeout=15)

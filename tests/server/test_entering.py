@@ -5,11 +5,11 @@ import base64
 import json
 import secrets
 
-import httpx
 import pytest
 
 from tests.builders import choice
 from tests.builders.devices import Device
+from tools import web
 from tools.client import TeacherClient, send_answer
 
 PEOPLE = [("Alva Renner", "GB-0104"), ("Bo Tanaka-Lind", "GB-0105"), ("Cyrus Adeyemi", "")]
@@ -40,13 +40,13 @@ class School:
         return {one["name"]: one["phrase"] for one in self.detail["members_list"]}
 
     def look(self, code, status=200):
-        reply = httpx.get(f"{self.url}/api/live/codes/{code}", headers={"X-Device": secrets.token_hex(4)})
+        reply = web.get(f"{self.url}/api/live/codes/{code}", headers={"X-Device": secrets.token_hex(4)})
         assert reply.status_code == status, reply.text
         return reply.json()
 
     def join(self, code, status=200, key=None, **who):
         body = {"code": code, "key": key or secrets.token_hex(8), **who}
-        reply = httpx.post(f"{self.url}/api/live/join", json=body)
+        reply = web.post(f"{self.url}/api/live/join", json=body)
         assert reply.status_code == status, reply.text
         return reply.json()
 
@@ -67,7 +67,7 @@ def test_a_device_is_told_the_languages_of_its_school(school):
     of_class = school.teacher.call("GET", f"/classes/{other}")
     assert school.look(of_class["code"])["languages"] == ["uk", "de"]
     link = of_class["join_url"].rsplit("/", 1)[-1]
-    assert httpx.get(f"{school.url}/api/classes/joining/{link}").json()["languages"] == ["uk", "de"]
+    assert web.get(f"{school.url}/api/classes/joining/{link}").json()["languages"] == ["uk", "de"]
 
 
 def test_a_guest_has_a_number_and_no_name(school):
@@ -117,7 +117,7 @@ async def test_the_device_before_is_told_that_one_went_on_elsewhere(school):
     gone = await first.until(lambda message: "gone" in message)
     assert gone["gone"]["code"] == "gone_on"
     reply = await asyncio.to_thread(
-        httpx.get, f"{school.url}/api/live/student", headers={"Authorization": f"Bearer {first.token}"}
+        web.get, f"{school.url}/api/live/student", headers={"Authorization": f"Bearer {first.token}"}
     )
     assert reply.status_code == 404
     second = Device.__new__(Device)
@@ -129,7 +129,7 @@ def test_a_made_name_is_asked_for_changed_and_kept(school):
     session = school.run("made_up", with_class=False)
     names = []
     for _ in range(3):
-        reply = httpx.get(f"{school.url}/api/live/codes/{session['code']}/made-name?language=de")
+        reply = web.get(f"{school.url}/api/live/codes/{session['code']}/made-name?language=de")
         names.append(reply.json())
     assert len({one["name"] for one in names}) > 1
     joined = school.join(session["code"], made=names[-1] | {"name": "something else"})
@@ -222,13 +222,13 @@ def test_a_question_is_read_aloud_part_by_part_and_says_nothing_that_is_not_show
     def part(name, status=200, **asked):
         headers = {"Authorization": f"Bearer {token}"}
         address = f"{school.url}/api/live/student/spoken/{name}"
-        reply = httpx.get(address, params={"language": "de", **asked}, headers=headers, timeout=30)
+        reply = web.get(address, params={"language": "de", **asked}, headers=headers)
         assert reply.status_code == status, reply.text
         return reply.json()
 
     part("prompt", 409)  # nothing is on yet
     school.teacher.command(session["id"], "advance")
-    shown = httpx.get(f"{school.url}/api/live/student", headers={"Authorization": f"Bearer {token}"}).json()
+    shown = web.get(f"{school.url}/api/live/student", headers={"Authorization": f"Bearer {token}"}).json()
     options = shown["view"]["shown"]["item"]["options"]
     prompt = part("prompt")
     assert base64.b64decode(prompt["wav"])[:4] == b"RIFF"

@@ -3,11 +3,11 @@
 import io
 from pathlib import Path
 
-import httpx
 import openpyxl
 import pytest
 
 from tests.builders import choice
+from tools import web
 from tools.client import TeacherClient, join, send_answer
 
 NAME = "Ingeborg Vandermolen"
@@ -29,7 +29,7 @@ def test_a_name_that_is_erased_is_gone_from_disk_views_workbook_and_csv(own_serv
     teacher.command(number, "write", seat=1, text=f"{NAME}, look at the splice.")
     teacher.command(number, "advance")
     note = {"id": "n", "number": 1, "command": {"do": "note", "text": f"{NAME} here: which splice?"}}
-    httpx.post(
+    web.post(
         f"{own_server.url}/api/live/student/commands", json=note, headers={"Authorization": f"Bearer {tokens[0]}"}
     ).raise_for_status()
     for token, letter in zip(tokens, "BC", strict=True):

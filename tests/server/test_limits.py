@@ -9,10 +9,11 @@ import pytest
 from lantern.server.api import limits
 from lantern.server.api.errors import TooManyTries
 from tests.server.test_doors import a_lesson, in_thread
+from tools import web
 
 
 def codes(server, path, count, **headers):
-    with httpx.Client(base_url=server.url, headers=headers) as http:
+    with web.client(base_url=server.url, headers=headers) as http:
         return [http.get(f"/api/live/codes/{path}").status_code for _ in range(count)]
 
 
@@ -21,19 +22,19 @@ def test_wrong_guesses_count_and_right_codes_never_do(own_server):
     assert codes(own_server, "KELP222", 33, **{"X-Device": "pupil"}) == [404] * 30 + [429] * 3
     assert codes(own_server, session["code"], 40, **{"X-Device": "pupil"}) == [200] * 40
     body = {"code": session["code"], "name": "Fen", "key": "pupil"}
-    assert httpx.post(f"{own_server.url}/api/live/join", json=body).status_code == 200
+    assert web.post(f"{own_server.url}/api/live/join", json=body).status_code == 200
 
 
 def test_what_limits_a_device_is_that_device(own_server):
     """One pupil guesses; another in the same room mistypes, and is told so."""
     codes(own_server, "KELP222", 40, **{"X-Device": "pupil"})
-    reply = httpx.get(f"{own_server.url}/api/live/codes/KELP223", headers={"X-Device": "neighbour"})
+    reply = web.get(f"{own_server.url}/api/live/codes/KELP223", headers={"X-Device": "neighbour"})
     assert (reply.status_code, reply.json()["code"]) == (404, "unknown_code")
 
 
 def test_a_forged_forwarding_header_makes_nobody_another(own_server):
     forged = [{"X-Forwarded-For": f"203.0.113.{n}", "Forwarded": f"for=203.0.113.{n}"} for n in range(33)]
-    with httpx.Client(base_url=own_server.url) as http:
+    with web.client(base_url=own_server.url) as http:
         replies = [http.get("/api/live/codes/KELP222", headers=headers).status_code for headers in forged]
     assert replies == [404] * 30 + [429] * 3
 
@@ -53,7 +54,7 @@ def test_however_many_come_at_once_no_more_than_the_limit_pass():
 async def test_joining_again_with_a_known_key_is_free(own_server, monkeypatch):
     _, session = await in_thread(a_lesson, own_server)
     body = {"code": session["code"], "name": "Fen", "key": "one-device"}
-    async with httpx.AsyncClient(base_url=own_server.url, timeout=60) as http:
+    async with web.async_client(base_url=own_server.url) as http:
         gate = asyncio.Semaphore(40)
 
         async def join(**more):
@@ -70,7 +71,7 @@ async def test_three_hundred_come_in_ten_seconds_while_one_of_them_guesses(own_s
     _, session = await in_thread(a_lesson, own_server)
     done = asyncio.Event()
     refused = []
-    async with httpx.AsyncClient(base_url=own_server.url, timeout=60, limits=httpx.Limits(max_connections=60)) as http:
+    async with web.async_client(base_url=own_server.url, timeout=60, limits=httpx.Limits(max_connections=60)) as http:
 
         async def guess():
             while not done.is_set():

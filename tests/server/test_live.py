@@ -3,12 +3,12 @@
 import asyncio
 import json
 
-import httpx
 import pytest
 import websockets
 
 from tests.builders import choice
 from tests.builders.devices import Device
+from tools import web
 from tools.client import TeacherClient, answering, join
 
 SECRET = "because-the-collar-holds"
@@ -50,9 +50,9 @@ async def test_no_byte_that_a_device_receives_holds_the_key_before_it_is_shown(s
     await in_thread(teacher.command, session["id"], "add_time", seconds=15)
     await fen.until(lambda message: "view" in message)
     header = {"Authorization": f"Bearer {fen.token}"}
-    over_http = [await in_thread(httpx.get, f"{server.url}/api/live/student", headers=header)]
-    page = await in_thread(httpx.get, f"{server.url}/join/{session['code']}")
-    info = await in_thread(httpx.get, f"{server.url}/api/live/codes/{session['code']}")
+    over_http = [await in_thread(web.get, f"{server.url}/api/live/student", headers=header)]
+    page = await in_thread(web.get, f"{server.url}/join/{session['code']}")
+    info = await in_thread(web.get, f"{server.url}/api/live/codes/{session['code']}")
     before = fen.received + [reply.text for reply in [*over_http, page, info]]
     for text in before:
         assert SECRET not in text
@@ -136,7 +136,7 @@ async def test_a_token_opens_its_one_seat_and_nothing_else(server, teacher, sess
         "1.1",
     ]
     for bad in forged:
-        reply = await in_thread(httpx.get, f"{server.url}/api/live/student", headers={"Authorization": f"Bearer {bad}"})
+        reply = await in_thread(web.get, f"{server.url}/api/live/student", headers={"Authorization": f"Bearer {bad}"})
         assert reply.status_code in (401, 404), bad
     address = server.url.replace("http", "ws", 1) + "/live/student"
     async with websockets.connect(address, origin=server.url) as socket:
@@ -164,7 +164,7 @@ async def test_a_page_of_another_site_cannot_open_a_socket(server, session):
 
 async def test_over_http_the_same_views_and_commands(server, teacher, session):
     token = await in_thread(join, server.url, session["code"], "Fen")
-    async with httpx.AsyncClient(base_url=server.url, headers={"Authorization": f"Bearer {token}"}, timeout=30) as http:
+    async with web.async_client(base_url=server.url, headers={"Authorization": f"Bearer {token}"}) as http:
         first = (await http.get("/api/live/student")).json()
         waiting = asyncio.create_task(http.get("/api/live/student", params={"after": first["version"]}))
         await asyncio.sleep(0.3)
@@ -266,7 +266,7 @@ async def test_two_processes_on_one_database_serve_one_session(own_server, tmp_p
         assert "error" not in await here.send("q1", "B")
         header = {"Authorization": f"Bearer {there.token}"}
         body = answering("q1.1", {"kind": "choice", "chosen": ["C"]})
-        reply = await in_thread(httpx.post, f"{second.url}/api/live/student/commands", json=body, headers=header)
+        reply = await in_thread(web.post, f"{second.url}/api/live/student/commands", json=body, headers=header)
         assert reply.status_code == 200
         await in_thread(teacher.command, session["id"], "advance")
         assert (await here.phase("closed"))["view"]["shown"]["tally"]["n"] == 2
@@ -284,7 +284,7 @@ def test_ctrl_c_stops_it_cleanly_and_a_taken_port_is_a_sentence(own_server):
 
 
 def test_guessing_codes_is_held_back(own_server):
-    replies = [httpx.get(f"{own_server.url}/api/live/codes/KELP{n}") for n in range(222, 222 + 33)]
+    replies = [web.get(f"{own_server.url}/api/live/codes/KELP{n}") for n in range(222, 222 + 33)]
     assert {reply.status_code for reply in replies[:30]} == {404}
     assert replies[-1].json()["code"] == "too_many_tries"
 
@@ -301,7 +301,7 @@ async def test_many_who_join_at_once_while_the_session_is_being_loaded_all_get_a
     set_id = await in_thread(teacher.make_set, "Knots", items())
     for _ in range(3):
         session = await in_thread(teacher.start, set_id)
-        async with httpx.AsyncClient(base_url=own_server.url, timeout=30) as http:
+        async with web.async_client(base_url=own_server.url) as http:
             bodies = [{"code": session["code"], "name": f"S{n}", "key": f"k{n}"} for n in range(30)]
             replies = await asyncio.gather(*(http.post("/api/live/join", json=body) for body in bodies))
         assert {reply.status_code for reply in replies} == {200}
@@ -309,10 +309,10 @@ async def test_many_who_join_at_once_while_the_session_is_being_loaded_all_get_a
 
 def test_a_bad_name_and_an_ended_session_are_told_in_their_place(server, teacher, session):
     body = {"code": session["code"], "name": "  ", "key": "k"}
-    reply = httpx.post(f"{server.url}/api/live/join", json=body)
+    reply = web.post(f"{server.url}/api/live/join", json=body)
     assert (reply.status_code, reply.json()["field"]) == (422, "name")
     teacher.command(session["id"], "end")
-    reply = httpx.post(f"{server.url}/api/live/join", json=body | {"name": "Fen"})
+    reply = web.post(f"{server.url}/api/live/join", json=body | {"name": "Fen"})
     assert (reply.status_code, reply.json()["field"]) == (404, "code")
 
 

@@ -21,6 +21,7 @@ from lantern.server.live.reading_aloud import spoken_part
 from lantern.server.live.schemas import AnswerToRead
 from tests.builders import joins
 from tests.builders.hubs import do, enter
+from tools import web
 
 pytestmark = pytest.mark.django_db(transaction=True)
 B = ChoiceAnswer(chosen=("B",))
@@ -234,7 +235,6 @@ async def test_a_session_that_has_ended_is_opened_again_with_its_code_or_another
 
 def test_what_was_right_is_seen_once_it_may_be(server, teacher):
     """Over the wire: before the paper is handed in, after, and by its own seat alone."""
-    import httpx
 
     from tests.builders import choice
     from tools.client import answering, join
@@ -248,18 +248,18 @@ def test_what_was_right_is_seen_once_it_may_be(server, teacher):
     def say(**command):
         number = command.pop("number", 1)
         body = {"id": "a", "number": number, "command": command}
-        return httpx.post(f"{server.url}/api/live/student/commands", json=body, headers=headers)
+        return web.post(f"{server.url}/api/live/student/commands", json=body, headers=headers)
 
     def seen():
-        return httpx.get(f"{server.url}/api/live/student/review", headers=headers).json()["questions"]
+        return web.get(f"{server.url}/api/live/student/review", headers=headers).json()["questions"]
 
     assert say(do="begin").is_success
     body = answering("q1.1", {"kind": "choice", "chosen": ["A"]})
-    assert httpx.post(f"{server.url}/api/live/student/commands", json=body, headers=headers).is_success
+    assert web.post(f"{server.url}/api/live/student/commands", json=body, headers=headers).is_success
     assert say(do="flag", item="q1", flagged=True).is_success
     assert seen() == []
     assert say(do="hand_in").is_success
     (one,) = seen()
     assert (one["mark"], one["answer"]["chosen"], one["shown"]["key"]["right"]) == (0, ["A"], ["B"])
-    assert httpx.get(f"{server.url}/api/live/student/review").status_code == 401
+    assert web.get(f"{server.url}/api/live/student/review").status_code == 401
     assert say(do="go_to", item="q1").status_code == 409

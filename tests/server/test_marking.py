@@ -1,6 +1,5 @@
 """Asking what would count, how a number is read, and putting marks right, over the API."""
 
-import httpx
 import pytest
 
 from lantern.core.questions import read_item
@@ -16,6 +15,7 @@ from lantern.server.live.actions import start_session
 from lantern.server.live.models import LiveSession
 from tests.builders import joins
 from tests.builders.session import sent
+from tools import web
 from tools.client import join, send_answer
 
 NOW = 1_800_000_000_000
@@ -128,13 +128,13 @@ def test_marks_are_put_right_after_the_end_and_read_in_the_list(server, teacher)
     teacher.command(session["id"], "go_to", item="n1")
     read = {"item": "n1", "answer": {"kind": "numeric_entry", "text": "12,500 m"}}
     header = {"Authorization": f"Bearer {token}"}
-    reply = httpx.post(f"{server.url}/api/live/student/reading", json=read, headers=header)
+    reply = web.post(f"{server.url}/api/live/student/reading", json=read, headers=header)
     assert reply.json() == {"read": "12500 m"}
     read["answer"]["text"] = "12 kg"
-    reply = httpx.post(f"{server.url}/api/live/student/reading", json=read, headers=header)
+    reply = web.post(f"{server.url}/api/live/student/reading", json=read, headers=header)
     assert (reply.status_code, reply.json()["family"]) == (422, "bad_answer")
     read["item"] = "t1"
-    assert httpx.post(f"{server.url}/api/live/student/reading", json=read, headers=header).json()["code"] == "not_open"
+    assert web.post(f"{server.url}/api/live/student/reading", json=read, headers=header).json()["code"] == "not_open"
     send_answer(server.url, token, "n1", {"kind": "numeric_entry", "text": "12.5"})
     teacher.command(session["id"], "end")
 

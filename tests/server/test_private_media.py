@@ -1,6 +1,5 @@
 """Who is served the files of a private set, and who is not."""
 
-import httpx
 import pytest
 from django.test import Client
 
@@ -14,6 +13,7 @@ from lantern.server.live.tokens import make_token
 from lantern.server.media.actions import store_picture
 from tests.builders import choice
 from tests.server.test_media import png
+from tools import web
 
 KEY = "key-of-fen"
 
@@ -91,7 +91,7 @@ def test_what_is_added_to_a_private_set_is_private_and_so_is_a_copys(odile, nobo
 
 
 def test_joining_gives_a_device_what_it_needs_to_see_it_in_each_of_its_tabs(server, teacher):
-    with httpx.Client(base_url=server.url) as phone:
+    with web.client(base_url=server.url) as phone:
         pictures = []
         for what in ("anchor", "lighthouse"):
             code = next(row["code"] for row in teacher.call("GET", f"/media/collection?q={what}"))

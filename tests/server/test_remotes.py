@@ -4,7 +4,6 @@ import asyncio
 import json
 from datetime import timedelta
 
-import httpx
 import pytest
 import websockets
 from django.utils import timezone
@@ -16,6 +15,7 @@ from lantern.server.live.actions import start_session
 from lantern.server.live.logins import Login
 from lantern.server.live.models import Remote
 from tests.builders import choice
+from tools import web
 from tools.client import join, send_answer
 
 
@@ -34,7 +34,7 @@ def key_of(teacher, session):
 
 
 def claim(url, key):
-    return httpx.post(f"{url}/api/live/remote/claim", json={"key": key})
+    return web.post(f"{url}/api/live/remote/claim", json={"key": key})
 
 
 def token_of(teacher, url, session):
@@ -42,12 +42,12 @@ def token_of(teacher, url, session):
 
 
 def look(url, token):
-    return httpx.get(f"{url}/api/live/remote", headers={"Authorization": f"Bearer {token}"})
+    return web.get(f"{url}/api/live/remote", headers={"Authorization": f"Bearer {token}"})
 
 
 def say(url, token, number, **command):
     body = {"id": f"c{number}", "page": "phone", "number": number, "command": command}
-    return httpx.post(f"{url}/api/live/remote/commands", json=body, headers={"Authorization": f"Bearer {token}"})
+    return web.post(f"{url}/api/live/remote/commands", json=body, headers={"Authorization": f"Bearer {token}"})
 
 
 def test_a_phone_leads_the_session(teacher, led):
@@ -80,7 +80,7 @@ def test_it_may_do_what_a_remote_may_and_no_more(teacher, led):
     ):
         assert say(url, token, 9, **command).status_code == 422
     for path in (f"/live/sessions/{session['id']}/desk", "/sets", f"/sessions/{session['id']}/report"):
-        assert httpx.get(f"{url}/api{path}", headers={"Authorization": f"Bearer {token}"}).status_code == 401
+        assert web.get(f"{url}/api{path}", headers={"Authorization": f"Bearer {token}"}).status_code == 401
 
 
 def test_the_picture_is_for_one_phone(teacher, led):

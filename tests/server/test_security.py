@@ -3,9 +3,9 @@ import sys
 import tempfile
 from pathlib import Path
 
-import httpx
 import pytest
 
+from tools import web
 from tools.client import TeacherClient
 from tools.server import ROOT
 
@@ -14,7 +14,7 @@ PAGES = ["/", "/sign-in", "/join", "/join/KELP427", "/screen/1"]
 
 @pytest.mark.parametrize("path", PAGES)
 def test_every_page_has_a_strict_policy_and_no_inline_script(server, path):
-    reply = httpx.get(server.url + path, follow_redirects=True)
+    reply = web.get(server.url + path, follow_redirects=True)
     policy = reply.headers["content-security-policy"]
     assert reply.status_code == 200
     assert "default-src 'self'" in policy
@@ -28,7 +28,7 @@ def test_every_page_has_a_strict_policy_and_no_inline_script(server, path):
 @pytest.mark.parametrize("path", ["/sign-in", "/api/accounts/entry", "/api/accounts/me", "/api/live/codes/KELP222"])
 def test_pages_cannot_be_framed_and_types_are_not_guessed(server, path):
     """Whatever is served, refused, or turned away at the door."""
-    headers = httpx.get(f"{server.url}{path}").headers
+    headers = web.get(f"{server.url}{path}").headers
     assert headers["x-frame-options"] == "DENY"
     assert headers["x-content-type-options"] == "nosniff"
     assert headers["referrer-policy"] == "same-origin"
@@ -36,9 +36,9 @@ def test_pages_cannot_be_framed_and_types_are_not_guessed(server, path):
 
 
 def test_hashed_files_are_kept_by_browsers_and_come_compressed(server):
-    page = httpx.get(f"{server.url}/join").text
+    page = web.get(f"{server.url}/join").text
     script = page.split('src="')[1].split('"')[0]
-    reply = httpx.get(server.url + script, headers={"Accept-Encoding": "gzip"})
+    reply = web.get(server.url + script, headers={"Accept-Encoding": "gzip"})
     assert "immutable" in reply.headers["cache-control"]
     assert reply.headers["content-encoding"] == "gzip"
 
@@ -53,7 +53,7 @@ def test_django_finds_nothing_to_say_against_the_settings_of_a_school(tmp_path):
 
 @pytest.mark.parametrize("path", ["/join", "/api/live/codes/KELP222"])
 def test_an_unknown_host_is_refused(server, path):
-    assert httpx.get(f"{server.url}{path}", headers={"Host": "elsewhere.example"}).status_code == 400
+    assert web.get(f"{server.url}{path}", headers={"Host": "elsewhere.example"}).status_code == 400
 
 
 def test_what_changes_something_wants_the_token_of_our_pages(server, teacher):

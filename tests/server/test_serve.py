@@ -2,13 +2,13 @@
 
 import re
 
-import httpx
 import pytest
 from django.core.management import call_command
 
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.addresses import is_this_machine
 from lantern.server.demo.school import ODILE, RAVI, SUNNIVA
+from tools import web
 from tools.client import PASSWORD, TeacherClient
 from tools.server import RealServer
 
@@ -60,7 +60,7 @@ def test_a_server_without_accounts_prints_a_link_that_makes_the_first(tmp_path):
         teacher.call("POST", "/accounts/sign-up", body, 422)
         teacher.call("POST", "/accounts/sign-up", body | {"invitation": secret})
         assert teacher.call("GET", "/accounts/me")["name"] == "Sunniva Toll"
-        assert httpx.get(f"{running.url}/api/accounts/entry").json() == {"sign_up": "closed"}
+        assert web.get(f"{running.url}/api/accounts/entry").json() == {"sign_up": "closed"}
         second = re.search(r"invitation=(\S+)", running.manage("invite"))[1]
         body |= {"email": "tove@gullmark.example", "invitation": second}
         TeacherClient(running.url).call("POST", "/accounts/sign-up", body)

@@ -8,7 +8,6 @@ import sys
 import time
 from concurrent.futures import ThreadPoolExecutor
 
-import httpx
 import psycopg
 import pytest
 from channels_redis.core import RedisChannelLayer
@@ -16,6 +15,7 @@ from channels_redis.core import RedisChannelLayer
 from lantern.server.config.settings import channel_layer
 from tests.builders import choice
 from tests.builders.devices import Device
+from tools import web
 from tools.client import TeacherClient, answering
 from tools.engines import Engines, missing
 from tools.server import ROOT, RealServer
@@ -74,7 +74,7 @@ async def answer_twice(device, other):
     """By the socket, and a copy of it through another process: one of the two comes later."""
     message = answering("q1.1", {"kind": "choice", "chosen": ["B"]})
     header = {"Authorization": f"Bearer {device.token}"}
-    copy = in_thread(httpx.post, f"{other.url}/api/live/student/commands", json=message, headers=header, timeout=30)
+    copy = in_thread(web.post, f"{other.url}/api/live/student/commands", json=message, headers=header, timeout=30)
     reply, replied = await asyncio.gather(device.raw(json.dumps(message)), copy)
     assert "error" not in reply
     assert replied.status_code == 200, replied.text

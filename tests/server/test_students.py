@@ -7,7 +7,6 @@ import secrets
 from datetime import timedelta
 from zipfile import ZipFile
 
-import httpx
 import pytest
 from django.utils import timezone
 
@@ -22,6 +21,7 @@ from lantern.server.live.retention import sessions_to_forget
 from lantern.server.schools.students import is_certain
 from tests.builders import choice
 from tests.server.test_erasing import everything
+from tools import web
 from tools.client import TeacherClient, send_answer
 
 NAME, RECORD_ID = "Ingeborg Vandermolen", "GB-0777"
@@ -48,7 +48,7 @@ class Room:
         body = {"set": self.set, "of_class": of_class, "settings": {"known": "record_id", "mix_options": False}}
         session = self.teacher.call("POST", "/live/sessions", body)
         who = {"code": session["code"], "record_id": record_id, "name": name, "key": secrets.token_hex(8)}
-        token = httpx.post(f"{self.url}/api/live/join", json=who).json()["token"]
+        token = web.post(f"{self.url}/api/live/join", json=who).json()["token"]
         self.teacher.command(session["id"], "advance")
         send_answer(self.url, token, "q1", {"kind": "choice", "chosen": [letter]})
         self.teacher.command(session["id"], "end")
@@ -186,9 +186,9 @@ def test_an_address_is_confirmed_by_a_message_whose_link_says_nothing(room):
     assert mail["to"] == "inge@gullmark.example"
     secret = mail["text"].split("/confirm/")[1].split()[0]
     assert "inge" not in secret.lower()
-    assert httpx.post(f"{room.url}/api/live/confirm", json={"token": "made-up"}).status_code == 422
+    assert web.post(f"{room.url}/api/live/confirm", json={"token": "made-up"}).status_code == 422
     assert confirmed() == [False]
-    assert httpx.post(f"{room.url}/api/live/confirm", json={"token": secret}).status_code == 204
+    assert web.post(f"{room.url}/api/live/confirm", json={"token": secret}).status_code == 204
     assert confirmed() == [True]
     room.lesson("inge@gullmark.example")
     assert len(room.teacher.call("GET", "/school/outbox")) == 1  # it was confirmed before

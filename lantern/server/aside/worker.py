@@ -1,6 +1,6 @@
 """The process that makes what is made aside.
 
-1. There is one at a time on a database: a lock on a file says which. It works at a lower priority than the server.
+1. There is one at a time on a database: a lock on a file says which. It works only where nothing else would (`priority`).
 2. It is started when there is something to do, and ends when there has been nothing for a while, or the server is gone:
    who makes nothing aside pays nothing for it.
 3. What was running when a process died runs again; what took three of them with it is given up.
@@ -22,12 +22,11 @@ from django_tasks_db.management.commands.db_worker import Worker
 from django_tasks_db.models import DBTaskResult
 
 from lantern.server.aside.models import Job
+from lantern.server.aside.priority import stand_back
 from lantern.server.aside.running import UNFORESEEN, finish
 
 LOOKS_EVERY, QUIET = 0.3, 60.0
 """Seconds between two looks for work, and until a worker without any ends."""
-LOWER = 19
-"""By how much a worker is nicer than the server."""
 MOST_TRIES = 3
 _own: list[subprocess.Popen[bytes]] = []
 _lock = threading.Lock()
@@ -53,7 +52,7 @@ def has_work() -> bool:
 
 def work_for(server: int) -> None:
     """What the worker does from its start to its end; `server` is the process that it works for."""
-    os.nice(LOWER)
+    stand_back()
     threading.Thread(target=_end_with, args=[server], daemon=True).start()
     with _alone():
         _take_up()
