@@ -64,7 +64,7 @@ class Maker:
 
 
 async def measure_aside() -> dict[str, Any]:
-    target = LanternTarget(questions(2 * ROUNDS + 2, mixed=True))
+    target = LanternTarget(questions(3 * ROUNDS + 2, mixed=True))
     load, maker, loop = Load(target, COUNT), Maker(target), psutil.Popen([sys.executable, "-c", LOOP], cwd=ROOT)
     loop.cpu_affinity([SERVER_CORE])  # where the worker is: it inherits that from the server
     loop.suspend()

@@ -2,6 +2,7 @@
 
 import asyncio
 import json
+import os
 import secrets
 import subprocess
 import sys
@@ -162,12 +163,14 @@ def _until_up(port: int) -> None:
 
 
 def pin(pids: list[int], core: int) -> None:
-    """Keep every thread of the processes on one core, so that server and load do not disturb each other."""
-    if len(psutil.Process().cpu_affinity() or []) < 2:
+    """Keep every thread of the processes on one core, so that server and load do not disturb each other. A server
+    begins on the core of the load that began it."""
+    if (os.cpu_count() or 1) < 2:
         return
     for pid in pids:
         for thread in psutil.Process(pid).threads():
-            psutil.Process(thread.id).cpu_affinity([core])
+            os.sched_setaffinity(thread.id, [core])
+        assert os.sched_getaffinity(pid) == {core}
 
 
 def cpu_seconds(pids: list[int]) -> float:

@@ -1,5 +1,6 @@
 """What is made aside, by the real worker of a real server: it survives a reload, a restart and a kill."""
 
+import os
 import time
 
 import psutil
@@ -46,6 +47,9 @@ def test_it_is_made_while_the_server_goes_on_and_survives_what_dies(own_server, 
     done = ended(teacher, job)
     assert (done["state"], done["done"], done["total"], done["has_file"]) == ("done", 1, 1, True)
     worker = worker_of(own_server)
+    # It stands back before the server: in another session of the system its priority would say nothing.
+    assert (os.sched_getscheduler(worker.pid), worker.nice()) == (os.SCHED_IDLE, 19)
+    assert os.getsid(worker.pid) == os.getsid(own_server.process.pid)
 
     # The worker is killed while there is something to do, and another one takes it up.
     worker.suspend()

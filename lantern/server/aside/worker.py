@@ -1,6 +1,7 @@
 """The process that makes what is made aside.
 
-1. There is one at a time on a database: a lock on a file says which. It works only where nothing else would (`priority`).
+1. There is one at a time on a database: a lock on a file says which. It works only where nothing else would
+   (`priority`).
 2. It is started when there is something to do, and ends when there has been nothing for a while, or the server is gone:
    who makes nothing aside pays nothing for it.
 3. What was running when a process died runs again; what took three of them with it is given up.
@@ -39,9 +40,10 @@ def wake() -> None:
     with _lock:
         if _own and _own[0].poll() is None:
             return
-        # A session of its own: Ctrl-C is for the server, and the worker sees that it is gone.
+        # A process group of its own: Ctrl-C is for the server, and the worker sees that it is gone. No session of its
+        # own: Linux gives each session the same share of a busy machine, whatever the priorities in it.
         command = [sys.executable, str(settings.ROOT / "manage.py"), "work_aside", str(os.getpid())]
-        started = subprocess.Popen(command, start_new_session=True)
+        started = subprocess.Popen(command, process_group=0)
         threading.Thread(target=started.wait, daemon=True).start()  # or its end would be kept for us to hear
         _own[:] = [started]
 
