@@ -264,7 +264,27 @@ def test_who_is_erased_is_in_nothing_that_was_made(as_odile, odile, addressed, c
     assert file.exists()
     forget_all(odile.school_id)
     assert not file.exists()
-    assert as_odile("get", "/jobs") == []
+    (row,) = as_odile("get", "/jobs")
+    assert (row["state"], row["has_file"]) == ("failed", False)
+    assert row["refused"]["sentence"].startswith("A student who may be in it was erased from the school meanwhile")
+    assert Job.objects.get().given == {}
+
+
+def test_who_is_erased_while_it_is_made_is_not_in_it_either(as_odile, odile, addressed, monkeypatch):
+    from lantern.server.aside import running
+    from lantern.server.aside.actions import forget_all
+    from lantern.server.aside.files import file_of
+
+    writing = running.write_file
+
+    def erased_meanwhile(job, made):
+        forget_all(odile.school_id)
+        writing(job, made)
+
+    monkeypatch.setattr(running, "write_file", erased_meanwhile)
+    job = as_odile("post", f"/sessions/{addressed.pk}/pages", {"of": "students"})
+    assert (job["state"], job["has_file"]) == ("failed", False)
+    assert not file_of(Job.objects.get()).exists()
 
 
 # --- a link ----------------------------------------------------------------------------------------------

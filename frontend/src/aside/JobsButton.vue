@@ -45,7 +45,12 @@ const STATES = { waiting: 'waiting', running: 'being made', done: 'made', failed
             <span
               >{{ STATES[job.state]
               }}<template v-if="isLive(job) && job.total"> · {{ job.done }} of {{ job.total }}</template
-              ><template v-else-if="!isLive(job)"> · {{ dayAndTime(job.made_at) }}</template></span
+              ><template v-else-if="!isLive(job)">
+                · {{ dayAndTime(job.made_at)
+                }}<template v-if="job.state === 'failed' && job.done"
+                  >, after {{ job.done }} of {{ job.total }}</template
+                ></template
+              ></span
             >
             <a v-if="job.has_file" :href="fileOf(job)" class="font-bold text-tide hover:underline" download
               >Fetch it</a

@@ -17,6 +17,9 @@ from lantern.server.aside.work import G, Work
 KEPT_DAYS = 7
 MOST_AT_ONCE = 5
 """Of one teacher, waiting or running: the others wait behind them."""
+SINCE_ERASED = said(
+    "job_since_erased", "A student who may be in it was erased from the school meanwhile: what there was of it is gone."
+)
 
 
 def begin(teacher: Teacher, work: Work[G], title: str, given: G) -> Job:
@@ -46,9 +49,19 @@ def remove(job: Job) -> None:
 
 
 def forget_all(school: int) -> None:
-    """Whatever was made for a school, or is being made: somebody who may be in it is erased."""
-    for job in Job.objects.filter(owner__school=school):
-        remove(job)
+    """Whatever was made for a school, or is being made: somebody who may be in it is erased. Whose it was is told."""
+    told = Job.objects.filter(owner__school=school).exclude(state=Job.State.CANCELLED)
+    files = [file_of(job) for job in told]
+    told.update(
+        state=Job.State.FAILED,
+        refused=SINCE_ERASED.model_dump(mode="json"),
+        given={},
+        kept=[],
+        suffix="",
+        finished_at=timezone.now(),
+    )
+    for file in files:
+        file.unlink(missing_ok=True)
 
 
 def forget_old(teacher: Teacher) -> None:

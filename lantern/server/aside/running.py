@@ -62,7 +62,8 @@ def run_job(job_id: int) -> None:
         if made is not None:
             write_file(job, made)
             job.save(update_fields=["suffix", "content_type"])
-        finish(job.pk, State.DONE)
+        if not finish(job.pk, State.DONE):
+            raise Cancelled
     except Cancelled:
         file_of(job).unlink(missing_ok=True)
     except Later as later:
@@ -81,10 +82,11 @@ def enqueue(job_id: int, seconds: float = 0) -> None:
     run_job.using(run_after=after).enqueue(job_id)
 
 
-def finish(job_id: int, state: "Job.State", refused: Message | None = None) -> None:
-    """Only what still runs: what was cancelled in the meantime stays so."""
+def finish(job_id: int, state: "Job.State", refused: Message | None = None) -> bool:
+    """Whether it is: only what still runs. What was cancelled in the meantime stays so."""
     said_so = refused.model_dump(mode="json") if refused else None
-    Job.objects.filter(pk=job_id, state=State.RUNNING).update(state=state, refused=said_so, finished_at=timezone.now())
+    running = Job.objects.filter(pk=job_id, state=State.RUNNING)
+    return bool(running.update(state=state, refused=said_so, finished_at=timezone.now()))
 
 
 def _go_on(job: Job, telling: Telling, seconds: float) -> None:
