@@ -110,6 +110,32 @@ def test_a_rubric_gives_the_mark_r11():
             room.do(c.GiveMark("bar", (1,), None, lines))
 
 
+def given_by(room):
+    (ask,) = [ask.id for ask in room.state.rounds("bar")]
+    state = room.state
+    return {seat: (state.hand_marks.get((ask, seat)), state.met.get((ask, seat), ())) for seat in (1, 2, 3)}
+
+
+def test_a_rubric_that_is_changed_changes_the_marks_that_were_given_by_it_r11():
+    room = written("It is shallow", "no idea", "wind against tide")
+    room.do(c.SetRubric("bar", LINES))
+    for seat, lines in ((1, (1,)), (2, ()), (3, (0, 1))):
+        room.do(c.GiveMark("bar", (seat,), None, lines))
+    before = given_by(room)
+    first, second = LINES[0].model_copy(update={"text": "Says that it is shallow"}), LINES[1]
+    # One line is reworded, the other worth more, and they change places: whoever met them has met them.
+    room.do(c.SetRubric("bar", (first, second)))
+    assert given_by(room) == before
+    room.do(c.SetRubric("bar", (second.model_copy(update={"points": 3}), first)))
+    assert given_by(room) == {1: (3 / 4, (0,)), 2: (0, ()), 3: (1, (0, 1))}
+    # A line that is gone was met by nobody: who met no other waits again.
+    room.do(c.SetRubric("bar", (first,)))
+    assert given_by(room) == {1: (None, ()), 2: (0, ()), 3: (1, (0,))}
+    assert [one.mark for one in room.state.asks["bar.1"].responses.values()] == [None, 0, 1]
+    room.do(c.TakeBack("bar"))
+    assert given_by(room)[3] == (1 / 4, (1,)), "what was lost with a line is not known any more"
+
+
 def test_a_kind_that_marks_itself_takes_no_rubric_and_who_is_not_there_no_mark():
     room = written("x")
     with pytest.raises(errors.NotPossible):

@@ -6,16 +6,15 @@ question dropped, a mark by hand, the rules themselves.
 3. A question that is open takes no correction of what is right: the class would be told by it.
 4. Each stands with who made it and when; one that was taken back does not stand.
 5. Answers of one's own words get their marks by hand, by a rubric where there is one. Until one is given, an answer
-   waits: it is in no score.
+   waits: it is in no score. A rubric that is changed changes the marks that were given by it.
 """
 
-from collections.abc import Sequence
 from typing import Literal
 
 from lantern.core import errors
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
-from lantern.core.questions.items import Item, Rubric, is_scored
+from lantern.core.questions.items import Item, is_scored
 from lantern.core.questions.marking import LATEST, Rules
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
@@ -26,6 +25,7 @@ from lantern.core.session.marks import mark_by_hand
 from lantern.core.session.model import Ask, CorrectedWhat, Correction, Response, State
 from lantern.core.session.people import seat_of
 from lantern.core.session.rounds import with_asks
+from lantern.core.session.rubrics import mark_of, marks_by_another
 
 NOT_HERE = said("what_counts_is_in_set", "This cannot be corrected here: what counts is written in the set.")
 
@@ -97,13 +97,6 @@ def give_mark(state: State, command: c.GiveMark, sent: Sent) -> list[e.Event]:
     return [e.MarkGiven(ask, seat, mark, lines) for seat in changed]
 
 
-def mark_of(rubric: Rubric, met: Sequence[int]) -> float:
-    """The points of the lines that were met, of all points. Raises BadAnswer for a line that is not in it."""
-    if not all(0 <= line < len(rubric) for line in met) or not rubric:
-        raise errors.BadAnswer
-    return sum(rubric[line].points for line in met) / sum(line.points for line in rubric)
-
-
 def takes_marks(item: Item) -> bool:
     """Whether answers to it may have a mark at all: computed, or by hand."""
     return is_scored(item) or kind_of(item).with_rubric(item, ()) is not None
@@ -118,7 +111,10 @@ def set_rubric(state: State, command: c.SetRubric, sent: Sent) -> list[e.Event]:
     marked = kind_of(item).with_rubric(item, command.rubric)
     if marked is None:
         raise errors.NotPossible(said("marked_by_itself", "Answers to this question are marked by themselves."))
-    return [] if marked == item else [_corrected(marked, "by_hand", "; ".join(line.text for line in command.rubric))]
+    if marked == item:
+        return []
+    corrected = _corrected(marked, "by_hand", "; ".join(line.text for line in command.rubric))
+    return [corrected, *marks_by_another(state, item, marked)]
 
 
 def comment(state: State, command: c.Comment, sent: Sent) -> list[e.Event]:
@@ -136,7 +132,10 @@ def take_back(state: State, command: c.TakeBack, sent: Sent) -> list[e.Event]:
         return []
     if last.what not in ("apart", "joined"):
         _closed(state, command.item)
-    return [e.TakenBack(command.item)]
+    taken_back = e.TakenBack(command.item)
+    if last.what != "by_hand" or last.before is None:
+        return [taken_back]
+    return [taken_back, *marks_by_another(state, state.item(command.item), last.before)]
 
 
 def mark_anew(state: State, command: c.MarkAnew, sent: Sent) -> list[e.Event]:
