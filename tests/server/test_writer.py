@@ -7,10 +7,10 @@ import pytest
 from django.db import DatabaseError
 
 from lantern.core.questions.kinds.choice import ChoiceAnswer
-from lantern.core.session import Recorded, Settings, decide, engine, evolve
+from lantern.core.session import Phase, Recorded, Settings, decide, engine, evolve
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
-from lantern.server.live import store, writer
+from lantern.server.live import ended, store, writer
 from lantern.server.live.actions import start_session
 from lantern.server.live.models import LiveSession, SessionEvent
 from lantern.server.live.writer import Job, Writer
@@ -303,7 +303,32 @@ def test_sessions_that_nobody_commands_leave_memory(session, other, office, monk
     monkeypatch.undo()
     assert in_both(office, session, other, 2) == (None, False)
     office.batch(job(session, c.End()))
-    assert office.writer._sessions.keys() == {other.pk}
+    assert office.writer._sessions.keys() == {session.pk, other.pk}, "after its end it is put right"
+
+
+def test_whoever_reads_a_session_that_was_commanded_after_its_end_need_not_load_it(session, office, monkeypatch):
+    step = opened(session).state.step
+    office.batch(job(session, c.Close(step)), job(session, c.End()))
+    loading = []
+    monkeypatch.setattr(ended.store, "load", loading.append)
+    row = LiveSession.objects.get(pk=session.pk)
+    assert ended.state_of(row).phase is Phase.ENDED
+    (outcome,), _ = office.batch(job(session, c.Drop("q1")))
+    assert outcome.error is None
+    row.refresh_from_db()
+    assert ended.state_of(row).is_corrected("q1", "dropped")
+    assert loading == []
+    monkeypatch.undo()
+    # One that another process has taken further is loaded, and so is one that goes on without one of its events.
+    row.events.filter(seq=row.seq).update(set_aside=True)
+    assert not ended.state_of(row).is_corrected("q1", "dropped")
+    elsewhere = Office()
+    try:
+        elsewhere.batch(job(session, c.GiveFullMarks("q1")))
+    finally:
+        elsewhere.writer.stop()
+    row.refresh_from_db()
+    assert ended.state_of(row).is_corrected("q1", "full_marks")
 
 
 def test_an_idle_session_leaves_memory_also_while_another_is_busy(session, other, office, monkeypatch):

@@ -69,7 +69,8 @@ OF_A_PAUSE = (e.Paused, e.Resumed, e.Ended)
 
 @dataclass(frozen=True, slots=True)
 class Loaded:
-    """A session's state after its first `seq` events, and how its answers were judged."""
+    """A session's state after its first `seq` events, of which it goes on without `asides`, and how its answers were
+    judged."""
 
     session_id: int
     code: str
@@ -77,6 +78,7 @@ class Loaded:
     seq: int
     state: State
     judgements: Judgements = field(default_factory=Judgements, compare=False)
+    asides: int = 0
 
 
 class FaultyEvent(FaultySession):
@@ -124,9 +126,11 @@ def before_its_first_event(session_id: int) -> Loaded:
 def catch_up(loaded: Loaded) -> Loaded:
     """The same session with the events that came since. Raises FaultyEvent."""
     course, last, happened = Course(loaded.state, loaded.judgements), loaded.seq, set[type]()
+    asides = loaded.asides
     for row in rows_after(loaded.session_id, loaded.seq):
         last = seq = row[0]
         if is_aside(row):
+            asides += 1
             continue
         try:
             recorded = read_row(row)
@@ -143,7 +147,7 @@ def catch_up(loaded: Loaded) -> Loaded:
         loaded = replace(loaded, code=code)
     if not happened.isdisjoint(OF_THE_ROSTER):
         state = changed(state, roster=roster_of(loaded.session_id))
-    return replace(loaded, seq=last, state=state)
+    return replace(loaded, seq=last, state=state, asides=asides)
 
 
 Row = tuple[int, Milliseconds, str, int | None, str, int, int, str, bool]

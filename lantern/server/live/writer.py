@@ -25,7 +25,7 @@ from lantern.core.messages import said
 from lantern.core.session import Command, Course, Event, Recorded, Sent, decide
 from lantern.core.session.events import Erased
 from lantern.server.api.errors import FaultySession, NotStored
-from lantern.server.live import store
+from lantern.server.live import ended, store
 from lantern.server.live.models import LiveSession
 from lantern.server.live.store import Loaded
 
@@ -183,7 +183,7 @@ class Writer:
         for number, after in loaded.items():
             self._sessions[number], self._used[number] = after, now
             if after.state.ended_at is not None:
-                self._forget(number)  # rarely needed again; loaded anew when it is
+                ended.keep(after)
 
     def _guarded(self, session_id: int, jobs: list[Job]) -> tuple[list[Outcome], Loaded | None]:
         """In a transaction or savepoint of its own: what fails here takes back this session's part of the batch and no

@@ -28,9 +28,9 @@ from lantern.server.classes.queries import own_class
 from lantern.server.live import store
 from lantern.server.live.addresses import confirmed_in
 from lantern.server.live.clock import now_ms
+from lantern.server.live.ended import state_of
 from lantern.server.live.faults import set_aside
 from lantern.server.live.models import LiveSession
-from lantern.server.reports.kept import state_of
 from lantern.server.reports.schemas import (
     Proposed,
     QuestionResult,
