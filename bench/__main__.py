@@ -1,5 +1,5 @@
 """Runs everything; prints a JSON line for each number of devices, one for every kind in turn, one for each of
-a second vote, a wall, own pace, games, several processes, reports, what is made aside, and loading."""
+a second vote, a wall, own pace, games, several processes, reports, reading what was, what is made aside, and loading."""
 
 import asyncio
 import json
@@ -15,6 +15,7 @@ from bench.load import Figures, Load, in_turn
 from bench.loading import measure_loading
 from bench.own_pace import BeaconTarget, KeepersTarget, OwnPaceTarget, measure_own_pace
 from bench.questions import questions
+from bench.reading import measure_reading
 from bench.reports import measure_reports
 from bench.several import measure_several
 from bench.targets import LOAD_CORE, BareTarget, LanternTarget
@@ -69,6 +70,7 @@ def main() -> None:
         print(json.dumps(asyncio.run(measure_own_pace(most, played))), flush=True)
     print(json.dumps(asyncio.run(measure_several(max(counts)))), flush=True)
     print(json.dumps(measure_reports()), flush=True)
+    print(json.dumps(measure_reading()), flush=True)
     print(json.dumps(asyncio.run(measure_aside())), flush=True)
     print(json.dumps(measure_loading()), flush=True)
 
