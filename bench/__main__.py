@@ -1,5 +1,5 @@
 """Runs everything; prints a JSON line for each number of devices, one for every kind in turn, one for each of
-a second vote, a wall, own pace, games, several processes, reports, reading what was, what is made aside, and loading."""
+a second vote, a wall, own pace, games, several processes, reports, reading what was, work made aside, and loading."""
 
 import asyncio
 import json
