@@ -235,18 +235,15 @@ def with_item(state: State, item: Item) -> State:
 
 def marked_otherwise(state: State) -> int:
     """How many answers would have another mark by the rules of today."""
-    return sum(
-        _anew(state, ask, response) != response.mark
-        for ask in state.standing_asks()
-        for response in state.responses_to(ask)
-    )
+    if state.rules == LATEST:
+        return 0
+    return sum(_marked_otherwise(state, ask) for ask in state.standing_asks())
 
 
-def _anew(state: State, ask: Ask, response: Response) -> float | None:
-    """The mark by the rules of today."""
+def _marked_otherwise(state: State, ask: Ask) -> int:
     item = state.item(ask.item_id)
-    mark = kind_of(item).score(item.under(Rules(LATEST, item.rules.words)), response.answer)
-    return mark_by_hand(state, ask, response.seat, mark)
+    judging = Judging(item.under(Rules(LATEST, item.rules.words)))
+    return sum(_marked(state, ask, one, judging).mark != one.mark for one in state.responses_to(ask))
 
 
 def _marked(state: State, ask: Ask, response: Response, judging: Judging) -> Response:
