@@ -97,6 +97,20 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
     desk.get(f"{url}/sessions/{past['id']}")
     wait_for(desk, "Everyone, every question")
     shoot(desk, "session")
+    take_term(url, teacher, desk)
+
+
+def take_term(url: str, teacher: TeacherClient, desk: webdriver.Chrome) -> None:
+    """What a class did in a term, as lines and as grades."""
+    of_class = next(one["id"] for one in teacher.call("GET", "/classes") if one["name"] == "8C")
+    desk.get(f"{url}/classes/{of_class}/results")
+    press(desk, "Show it as a chart")
+    find(desk, "[role=img] svg")
+    shoot(desk, "class-over-time")
+    book = teacher.call("POST", "/grade-books", {"of_class": of_class, "name": "Autumn term"})
+    desk.get(f"{url}/grade-books/{book['id']}")
+    wait_for(desk, "Totals")
+    shoot(desk, "grade-book")
 
 
 PASTED = """Knots and tides
@@ -215,23 +229,12 @@ def take_own_pace(server: RealServer, teacher: TeacherClient, desk: webdriver.Ch
 
 
 def take_games(server: RealServer, teacher: TeacherClient, screen: webdriver.Chrome, phone: webdriver.Chrome) -> None:
-    """A Beacon run and Soundings after some questions, a keeper, and halves that were not joined yet."""
-    url = server.url
-    sets = {
-        word: row["id"]
-        for row in teacher.call("GET", "/sets")
-        for word in ("harbour", "French")
-        if word in row["title"]
-    }
-    for game, manner, word in (
-        ("beacons", "led", "harbour"),
-        ("soundings", "led", "harbour"),
-        ("keepers", "own_pace", "harbour"),
-        ("two_halves", "own_pace", "French"),
-    ):
-        offer = teacher.call("GET", f"/live/sets/{sets[word]}/run")["games"]
+    """Soundings after some questions, and a keeper."""
+    url, lights = server.url, next(row["id"] for row in teacher.call("GET", "/sets") if "harbour" in row["title"])
+    for game, manner in (("soundings", "led"), ("keepers", "own_pace")):
+        offer = teacher.call("GET", f"/live/sets/{lights}/run")["games"]
         settings = next(one["settings"] for one in offer if (one["game"], one["manner"]) == (game, manner))
-        session = teacher.call("POST", "/live/sessions", {"set": sets[word], "settings": settings})
+        session = teacher.call("POST", "/live/sessions", {"set": lights, "settings": settings})
         command = [sys.executable, "manage.py", "students", session["code"], "-n", "26", "--url", url]
         students = subprocess.Popen(command, cwd=ROOT, env=server.environment)
         try:
@@ -247,16 +250,16 @@ def take_games(server: RealServer, teacher: TeacherClient, screen: webdriver.Chr
                         go_on_until(teacher, session["id"], "open")
                     until_answered(teacher, session["id"], 26)
                     go_on_until(teacher, session["id"], "standings")
-                shoot(screen, f"big-screen-{game}", 3 if game == "beacons" else 0.4)  # the next team soon chooses
+                shoot(screen, f"big-screen-{game}", 0.4)  # the next team soon chooses
                 continue
             teacher.command(session["id"], "advance")
             press(phone, "Begin")
-            wait_for(phone, "Choose an answer" if game == "keepers" else "found")
-            for option in (2, 1) if game == "keepers" else ():
+            wait_for(phone, "Choose an answer")
+            for option in (2, 1):
                 click(phone, f"(//fieldset//label)[{option}]")
                 press(phone, "Send")
                 press(phone, "Next")
-            shoot(phone, f"phone-{game.replace('_', '-')}")
+            shoot(phone, f"phone-{game}")
         finally:
             students.kill()
             teacher.command(session["id"], "end")

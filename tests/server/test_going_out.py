@@ -8,6 +8,7 @@ from datetime import timedelta
 
 import pypdfium2
 import pytest
+from django.db import transaction
 from django.utils import timezone
 from odf.opendocument import load as load_ods
 from odf.table import Table as OdsTable
@@ -17,19 +18,21 @@ from openpyxl import load_workbook
 from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
 from lantern.core.analysis.sheets import student_sheet
+from lantern.core.session import Actor, Recorded, Role, Sent, decide, replay
+from lantern.core.session import commands as c
 from lantern.server.aside.models import Job
 from lantern.server.aside.running import enqueue
 from lantern.server.classes.models import Member
 from lantern.server.live import store
 from lantern.server.live.models import LiveSession, Person
 from lantern.server.live.retention import purge_deleted, sessions_to_forget
-from lantern.server.reports import mailing
+from lantern.server.reports import mailing, sharing
 from lantern.server.reports.models import SharedResults
 from lantern.server.reports.printing import Pages, print_pages
 from lantern.server.services.folder import folder_service
 from lantern.server.services.mail import MailFailed
 from lantern.server.services.models import SentMail
-from tests.builders.finished import ran
+from tests.builders.finished import START, ran
 
 
 @pytest.fixture(autouse=True)
@@ -292,6 +295,22 @@ def test_who_is_erased_while_it_is_made_is_not_in_it_either(as_odile, odile, add
 
 def day(days):
     return str(timezone.now().date() + timedelta(days=days))
+
+
+def test_what_many_read_at_once_is_made_once_and_anew_when_it_changes(as_odile, nobody, session, monkeypatch):
+    made = as_odile("post", f"/sessions/{session.pk}/shared", {"until": day(7), "with_names": False})
+    path, reports = f"/shared/{made['link'].rsplit('/', 1)[-1]}", []
+    making = sharing.report_of
+    monkeypatch.setattr(sharing, "report_of", lambda *given: reports.append(1) or making(*given))
+    assert nobody("get", path) == nobody("get", path)
+    assert len(reports) == 1
+    loaded, by = store.load(session.pk), Sent(Actor(Role.DESK, session.owner_id), 99, round(START.timestamp() * 1000))
+    dropped = [Recorded(by, event) for event in decide(loaded.state, c.Drop("q1"), by)]
+    with transaction.atomic():
+        store.append(loaded, replay(loaded.state, dropped), dropped)
+    assert [one["item"] for one in nobody("get", path)["report"]["questions"] if one["corrected"]] == ["q1"]
+    as_odile("delete", f"/sessions/{session.pk}/shared/{made['id']}", None, 204)
+    nobody("get", path, status=404)
 
 
 def test_a_link_tells_marks_and_no_names_unless_they_are_wanted(as_odile, nobody, addressed):
