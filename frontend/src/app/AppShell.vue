@@ -29,7 +29,7 @@ async function leave(): Promise<void> {
   >
   <header
     v-if="!$route.meta.bare"
-    class="on-dark flex h-13 items-center gap-6 bg-hull px-5 text-spray max-sm:gap-3 max-sm:px-3"
+    class="on-dark flex h-13 items-center gap-6 bg-hull px-5 text-spray max-sm:gap-3 max-sm:px-3 print:hidden"
   >
     <RouterLink to="/sets" class="figure flex items-center gap-2.5 text-xl text-foam">
       <LanternMark /> <span class="max-sm:sr-only">Tall Lantern</span>

@@ -85,9 +85,14 @@ async function make(): Promise<void> {
         ><input v-model="asIn" type="radio" name="again-as" :value="null" class="accent-tide" />as they were
         asked</label
       >
-      <label v-for="form in forms" :key="form.set" class="flex min-h-7 items-center gap-2"
-        ><input v-model="asIn" type="radio" name="again-as" :value="form.set" class="accent-tide" /><span
-          class="min-w-0 wrap-anywhere"
+      <label v-for="form in forms" :key="form.set" class="flex min-h-7 items-baseline gap-2"
+        ><input
+          v-model="asIn"
+          type="radio"
+          name="again-as"
+          :value="form.set"
+          class="shrink-0 accent-tide"
+        /><span class="min-w-0 wrap-anywhere"
           >as they stand in <b>{{ form.title || 'Untitled set' }}</b>
           <span v-if="!eachGroup" class="text-slate">
             ({{ inOtherForm(form.items) || 'none' }} of these in another form)</span
@@ -104,7 +109,7 @@ async function make(): Promise<void> {
         <label class="flex items-start gap-2.5 py-1.5"
           ><input
             type="checkbox"
-            class="mt-1 size-4 accent-tide"
+            class="mt-1 size-4 shrink-0 accent-tide"
             :checked="chosen.has(question.item)"
             @change="toggle(question.item)"
           />

@@ -47,16 +47,19 @@ const words = computed(() => {
 </script>
 
 <template>
-  <dl class="flex flex-wrap rounded border border-rule bg-sheet">
+  <dl class="rounded border border-rule bg-sheet max-sm:grid max-sm:grid-cols-2 sm:flex sm:flex-wrap">
     <div
       v-for="figure in figures"
       :key="figure.label"
-      class="flex flex-col-reverse border-r border-rule px-6 py-3.5"
+      class="flex flex-col-reverse justify-end border-rule px-6 py-3.5 max-sm:border-b max-sm:px-4.5 max-sm:odd:border-r max-sm:[&:nth-last-child(2):nth-child(odd)]:col-span-2 sm:border-r"
     >
       <dt class="text-[15px] text-slate">{{ figure.label }}</dt>
       <dd class="figure text-2xl">{{ figure.value }}</dd>
     </div>
-    <div v-if="report.histogram.length" class="flex min-w-0 items-end gap-3 px-6 py-3.5">
+    <div
+      v-if="report.histogram.length"
+      class="col-span-2 flex min-w-0 items-end gap-3 px-6 py-3.5 max-sm:px-4.5"
+    >
       <dt class="text-[15px] text-slate">Scores</dt>
       <dd class="min-w-0">
         <div role="img" :aria-label="words" class="flex h-13 items-end gap-1">

@@ -7,7 +7,7 @@ import { LineChart } from 'echarts/charts'
 import { AriaComponent, GridComponent, LegendComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import VChart from 'vue-echarts'
 import { percent, shortDay } from '@/composables/format'
 import type { ShareLine } from './chartLines'
@@ -48,11 +48,34 @@ const option = computed(() => ({
     }
   }),
 }))
+const frame = useTemplateRef<HTMLElement>('frame')
+/** With it the picture is as wide as the paper it is printed on: it is drawn for the window. */
+function scale(): void {
+  const svg = frame.value?.querySelector('svg')
+  if (svg) svg.setAttribute('viewBox', `0 0 ${svg.getAttribute('width')} ${svg.getAttribute('height')}`)
+}
 const told = (value: unknown): string => (typeof value === 'number' ? percent(value) : 'not asked')
 </script>
 
 <template>
-  <div class="h-72 w-full" role="img" :aria-label="label">
-    <VChart :option="option" autoresize aria-hidden="true" />
+  <div ref="frame" class="chart h-72 w-full" role="img" :aria-label="label">
+    <VChart :option="option" autoresize aria-hidden="true" @rendered="scale" />
   </div>
 </template>
+
+<style scoped>
+@media print {
+  .chart,
+  .chart :deep(x-vue-echarts),
+  .chart :deep(div) {
+    display: block;
+    width: 100% !important;
+    height: auto !important;
+  }
+  .chart :deep(svg) {
+    position: static !important;
+    width: 100%;
+    height: auto;
+  }
+}
+</style>

@@ -12,7 +12,7 @@ function act(toast: (typeof toasts.value)[number]): void {
 <template>
   <div
     role="status"
-    class="on-dark pointer-events-none fixed inset-x-0 bottom-22 z-50 flex flex-col items-center gap-2 px-4"
+    class="on-dark pointer-events-none fixed inset-x-0 bottom-22 z-50 flex flex-col items-center gap-2 px-4 lg:items-end lg:px-8"
   >
     <div
       v-for="toast in toasts"
