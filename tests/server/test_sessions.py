@@ -3,9 +3,15 @@
 from datetime import timedelta
 
 import pytest
+from django.db import transaction
 from django.utils import timezone
 
+from lantern.core.questions.kinds.choice import ChoiceAnswer
+from lantern.core.session import Actor, Recorded, Role, Sent, decide, replay
+from lantern.core.session import commands as c
 from lantern.server.classes.models import Member
+from lantern.server.library.models import QuestionSet
+from lantern.server.live import store
 from lantern.server.live.models import KeptMarks, LiveSession, SessionEvent
 from lantern.server.live.retention import KEPT_DELETED, purge_deleted
 from tests.builders.finished import START, ran
@@ -162,6 +168,26 @@ def test_a_question_is_asked_again_as_it_stands_in_a_variant(as_odile, as_ravi, 
     theirs = as_ravi("post", "/sets", {"title": "Of somebody else"})
     reply = as_odile("post", path, {"title": "x", "items": ids, "as_in": theirs["id"]}, 422)
     assert (reply["field"], reply["sentence"]) == ("as_in", "This set has no other form of these questions.")
+
+
+def test_what_was_put_right_stays_so_where_the_variant_has_no_other_form_of_it(as_odile, odile, knots, class_8c):
+    session = ran(odile, knots, class_8c)
+    variant = as_odile("post", f"/sets/{knots.pk}/variant")
+    first = variant["items"][0]
+    put = {"base": first["version"], "item": first["item"] | {"prompt": "An easier one?"}}
+    as_odile("patch", f"/sets/{variant['id']}", {"put": [put]})
+    as_odile("put", f"/sets/{variant['id']}/privacy", {"private": True}, 204)
+    loaded, by = store.load(session.pk), Sent(Actor(Role.DESK, odile.pk), 99, round(START.timestamp() * 1000))
+    corrected = decide(loaded.state, c.SetKey("q2", ChoiceAnswer(chosen=("D",))), by)
+    with transaction.atomic():
+        records = [Recorded(by, event) for event in corrected]
+        store.append(loaded, replay(loaded.state, records), records)
+    again = {"title": "Again", "items": ["q1", "q2"], "as_in": variant["id"]}
+    (made,) = as_odile("post", f"/sessions/{session.pk}/again", again)
+    easier, put_right = (row["item"] for row in as_odile("get", f"/sets/{made['id']}")["items"])
+    assert easier["prompt"] == "An easier one?"
+    assert [option["id"] for option in put_right["options"] if option["right"]] == ["D"]
+    assert QuestionSet.objects.get(pk=made["id"]).is_private, "what is in a private set stays private"
 
 
 def test_each_group_gets_a_set_of_what_was_hardest_for_it(as_odile, odile, knots, class_8c):

@@ -39,7 +39,7 @@ def make_again_sets(teacher: Teacher, session: LiveSession, form: AgainForm) -> 
     else:
         wanted = {form.title: form.items}
     ran, other = _set_of(session), _other_form(teacher, session, form.as_in)
-    changed = {item.id: item for item in content_of(other).items} if other else {}
+    changed = _in_another_form(session, other) if other else {}
     items = {id: changed.get(id, item) for id, item in state.items.items()}
     made = [_again_set(teacher, session, title, items, ids) for title, ids in wanted.items()]
     if any(one is not None and one.is_private for one in (ran, other)):
@@ -50,13 +50,15 @@ def make_again_sets(teacher: Teacher, session: LiveSession, form: AgainForm) -> 
 
 def other_forms(teacher: Teacher, session: LiveSession) -> list[OtherForm]:
     """The teacher's sets of the same origin that have questions of the session in another form than they were asked."""
+    akin = {one: tuple(_in_another_form(session, one)) for one in _of_the_same_origin(teacher, session)}
+    return [OtherForm(set=one.pk, title=one.title, items=items) for one, items in akin.items() if items]
+
+
+def _in_another_form(session: LiveSession, question_set: QuestionSet) -> dict[str, Item]:
+    """Those of its questions that stand otherwise than the session began with: what was put right in it since is its
+    own."""
     asked = {item.id: item for item in prepared_content(session).items}
-    found = []
-    for one in _of_the_same_origin(teacher, session):
-        changed = tuple(item.id for item in content_of(one).items if asked.get(item.id, item) != item)
-        if changed:
-            found.append(OtherForm(set=one.pk, title=one.title, items=changed))
-    return found
+    return {item.id: item for item in content_of(question_set).items if asked.get(item.id, item) != item}
 
 
 def _hardest_by_group(results: Results, many: int) -> Iterator[tuple[str, Sequence[str]]]:
