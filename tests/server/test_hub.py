@@ -83,7 +83,7 @@ async def test_whoever_asks_after_a_command_sees_it_however_many_devices_of_othe
         state = hub.rooms[other.pk].state
         return [state.name(seat) for seat in state.people()]
 
-    hub._writer._next_commit = time.monotonic() + 0.2  # all of it in one batch
+    hub._writer._batches.rest(0.2)  # all of it in one batch
     renamed = [do(hub, session, c.Rename(n, f"Student {n}")) for n in (1, 2, 3)]
     *_, seen = await asyncio.gather(*renamed, join_the_other())
     assert seen == ["Fen"]

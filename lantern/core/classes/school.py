@@ -2,8 +2,9 @@
 
 import re
 from typing import Annotated, Literal
+from zoneinfo import available_timezones
 
-from pydantic import Field
+from pydantic import AfterValidator, Field
 
 from lantern.core.classes.known import Known
 from lantern.core.classes.made_names import Language
@@ -19,6 +20,12 @@ _PLACES = {"#": r"\d", "?": r"[^\W\d_]", "*": r"\w*"}
 """In a pattern: a figure, a letter, any number of either."""
 
 
+def _known_zone(name: str) -> str:
+    if name not in available_timezones():
+        raise ValueError("This is no time zone that is known here.")
+    return name
+
+
 AT_MOST_THREE_STARS = r"^[^*]*(\*[^*]*){0,3}$"
 """Each more would multiply the ways in which an ID can be tried."""
 
@@ -32,7 +39,8 @@ class SchoolSettings(Written):
     them; `keep_sessions_months` is how long sessions stay with all that was in them. `confirm_mail`: who gives an
     e-mail address as record ID is asked to confirm it by a message. `languages` are those in which students'
     devices speak here, the first one where a device's own is not among them; none: all
-    that there are."""
+    that there are. `time_zone` is where its clocks are, as the tz database names it: hours at which work is due are
+    shown by them."""
 
     known: Known = "nickname"
     record_ids: Literal["any", "email", "pattern"] = "any"
@@ -43,6 +51,7 @@ class SchoolSettings(Written):
     keep_sessions_months: Annotated[int, Field(ge=1, le=120)] | None = None
     confirm_mail: bool = False
     languages: Annotated[tuple[Language, ...], Field(max_length=20)] = ()
+    time_zone: Annotated[str, Field(max_length=60), AfterValidator(_known_zone)] = "UTC"
 
 
 USUAL = SchoolSettings()

@@ -168,6 +168,10 @@ class Game(ABC, Generic[Chosen]):
         """Whether several players sit at each device: who joins names them all."""
         return False
 
+    def alone(self, chosen: Chosen) -> Chosen | None:
+        """How somebody plays it who is alone, as set work; None: it needs others."""
+        return None
+
     def looks_at(self, chosen: Chosen) -> frozenset[LooksAt]:
         """What it has to know of those who come in."""
         return frozenset()

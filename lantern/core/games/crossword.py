@@ -96,6 +96,9 @@ class CrosswordGame(BoardGame[CrosswordSettings, Sheet, Pencil]):
     def ranks_players(self, chosen: CrosswordSettings) -> bool:
         return True
 
+    def alone(self, chosen: CrosswordSettings) -> CrosswordSettings:
+        return chosen.model_copy(update={"together": False})
+
     def layout(self, chosen: CrosswordSettings, questions: Sequence[Asked]) -> Sequence[tuple[str, Sequence[str]]]:
         return [("", [entry.word.id for entry in _grid(chosen, questions).entries])]
 

@@ -131,6 +131,9 @@ class Keepers(BoardGame[KeepersSettings, Station, Light]):
     def ranks_players(self, chosen: KeepersSettings) -> bool:
         return True
 
+    def alone(self, chosen: KeepersSettings) -> KeepersSettings:
+        return chosen.model_copy(update={"gusts": False})
+
     def start(self, chosen: KeepersSettings, outline: Outline) -> Station:
         return Station()
 

@@ -132,6 +132,9 @@ class PairGame(BoardGame[Chosen, Quay, Finder], Generic[Chosen]):
     def shares_devices(self, chosen: Chosen) -> bool:
         return chosen.shared
 
+    def alone(self, chosen: Chosen) -> Chosen:
+        return chosen.model_copy(update={"shared": False})
+
     def start(self, chosen: Chosen, outline: Outline) -> Quay:
         return Quay({one.question: one.pairing for one in outline.questions if one.pairing})
 

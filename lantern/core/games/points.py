@@ -28,6 +28,9 @@ class Points(Game[PointsSettings]):
     def ranks_players(self, chosen: PointsSettings) -> bool:
         return True
 
+    def alone(self, chosen: PointsSettings) -> PointsSettings:
+        return chosen
+
     def wants_time(self, chosen: PointsSettings) -> bool:
         return chosen.early_bonus
 

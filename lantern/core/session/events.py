@@ -457,7 +457,7 @@ class HandedIn:
     """Of a paper: this seat has done with it."""
 
     seat: int
-    why: Literal["hand", "time", "desk"]
+    why: Literal["hand", "time", "desk", "due", "target"]
     type: Literal["handed_in"] = "handed_in"
 
 

@@ -16,7 +16,8 @@ from typing import Literal
 from lantern.core.session.changed import changed
 from lantern.core.values import Milliseconds
 
-HandedInBy = Literal["hand", "time", "desk", "end", "done"]
+HandedInBy = Literal["hand", "time", "desk", "end", "done", "due", "target"]
+"""By whom, or by what: `due` and `target` are of set work, which was due, or whose target was reached."""
 COMES_BACK_AFTER = 3
 
 

@@ -59,6 +59,13 @@ class UnknownRemote(core.LanternError):
     sentence = "This remote is not connected any more. Open “Remote” at the desk, and scan its picture."
 
 
+class UnknownPass(core.LanternError):
+    """A pass that this server did not give, or that was given anew since."""
+
+    code = "unknown_pass"
+    sentence = "This link is not yours any more. Open the work's link, and say who you are."
+
+
 class BadForm(core.LanternError):
     code = "bad_form"
 
@@ -108,6 +115,7 @@ STATUS |= {
     TooManyTries: 429,
     WrongSignIn: 401,
     UnknownRemote: 401,
+    UnknownPass: 401,
     UnknownCode: 404,
     UnknownSession: 404,
     BadForm: 422,

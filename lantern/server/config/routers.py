@@ -15,6 +15,8 @@ from lantern.server.reports.router import router as reports
 from lantern.server.reports.shared_router import router as shared
 from lantern.server.schools.router import router as school
 from lantern.server.schools.router import students_router as students
+from lantern.server.work.doing_router import router as doing
+from lantern.server.work.router import router as work
 
 api = make_api(
     {
@@ -27,6 +29,8 @@ api = make_api(
         "exchange": exchange,
         "live": live,
         "trial": trial,
+        "work": work,
+        "doing": doing,
         "sessions": reports,
         "grade-books": grade_books,
         "shared": shared,

@@ -5,7 +5,7 @@ import threading
 from collections import OrderedDict
 
 from lantern.core.session import State
-from lantern.server.live import store
+from lantern.server.live import attempts, store
 from lantern.server.live.models import LiveSession
 from lantern.server.live.store import Loaded
 
@@ -25,7 +25,8 @@ def state_of(session: LiveSession) -> State:
         loaded = _kept.get(key)
         if loaded is not None:
             _kept.move_to_end(key)
-    if loaded is None or loaded.seq != session.seq:
+    attempted = attempts.events_in(session.pk) if session.is_work else None
+    if loaded is None or (loaded.seq, loaded.attempted) != (session.seq, attempted):
         loaded = store.load(session.pk)
         keep(loaded)
     return loaded.state

@@ -28,6 +28,8 @@ class LiveSession(models.Model):
     written at the end, for the list of sessions, and so is `stopped`: whether it is paused. `opened_at` is when its
     doors were opened: before, it is prepared, and nobody can come in.
 
+    `is_work`: it is set work. Nobody is in a room for it: it has no code, and what students do stands in `Attempt`s.
+
     `note` is its teacher's own. `search_text` is the case-folded text of title and note: SQLite folds ASCII only. What
     is archived stands in no list by itself; what is deleted goes for good after a while.
     """
@@ -36,7 +38,8 @@ class LiveSession(models.Model):
     of_class = models.ForeignKey(SchoolClass, on_delete=models.SET_NULL, null=True, blank=True, related_name="sessions")
     revision = models.ForeignKey(Revision, on_delete=models.PROTECT, null=True, related_name="sessions")
     title = models.CharField(max_length=200)
-    code = models.CharField(max_length=16)
+    code = models.CharField(max_length=16, blank=True)
+    is_work = models.BooleanField(default=False)
     settings = models.JSONField()
     settings_shape = models.PositiveSmallIntegerField(default=settings_shape)
     seed = models.CharField(max_length=40)
@@ -57,7 +60,9 @@ class LiveSession(models.Model):
         indexes = (models.Index(fields=["owner", "deleted_at", "-created_at"]),)
         constraints = (
             models.UniqueConstraint(
-                fields=["code"], condition=models.Q(ended_at=None), name="one_running_session_a_code"
+                fields=["code"],
+                condition=models.Q(ended_at=None, is_work=False),
+                name="one_running_session_a_code",
             ),
         )
 
@@ -104,6 +109,56 @@ class SessionEvent(models.Model):
         ordering = ("seq",)
         constraints = (models.UniqueConstraint(fields=["session", "seq"], name="one_event_a_number"),)
         indexes = (models.Index(fields=["session"], condition=models.Q(set_aside=True), name="events_set_aside"),)
+
+
+class Attempt(models.Model):
+    """One attempt at set work: the paper of one seat, with its events beside it. `person` is who it is in the session's
+    roster, `number` which of theirs, from 1.
+
+    `seq` is the number of its last event. The rest is what its events come to, kept for lists: `why` says by whom or by
+    what it ended, `score` is the sum of marks over `out_of` questions, of which `waiting` more have none by hand yet.
+    """
+
+    session = models.ForeignKey(LiveSession, on_delete=models.CASCADE, related_name="attempts", db_index=False)
+    seat = models.PositiveIntegerField()
+    person = models.CharField(max_length=40)
+    number = models.PositiveSmallIntegerField()
+    seq = models.PositiveIntegerField(default=0)
+    began_at = models.BigIntegerField()
+    last_at = models.BigIntegerField()
+    ended_at = models.BigIntegerField(null=True)
+    why = models.CharField(max_length=8, blank=True)
+    answered = models.PositiveSmallIntegerField(default=0)
+    of = models.PositiveSmallIntegerField(default=0)
+    right = models.PositiveSmallIntegerField(default=0)
+    score = models.FloatField(default=0)
+    out_of = models.PositiveSmallIntegerField(default=0)
+    waiting = models.PositiveSmallIntegerField(default=0)
+
+    class Meta:
+        ordering = ("seat",)
+        constraints = (
+            models.UniqueConstraint(fields=["session", "seat"], name="one_attempt_a_seat"),
+            models.UniqueConstraint(fields=["session", "person", "number"], name="one_attempt_a_number"),
+        )
+
+
+class AttemptEvent(models.Model):
+    """One event of an attempt, as `SessionEvent` is one of a session."""
+
+    attempt = models.ForeignKey(Attempt, on_delete=models.CASCADE, related_name="events", db_index=False)
+    seq = models.PositiveIntegerField()
+    at = models.BigIntegerField()
+    role = models.CharField(max_length=8)
+    who = models.BigIntegerField(null=True)
+    page = models.CharField(max_length=40)
+    number = models.BigIntegerField()
+    shape = models.PositiveSmallIntegerField(default=event_shape)
+    payload = models.TextField()
+
+    class Meta:
+        ordering = ("seq",)
+        constraints = (models.UniqueConstraint(fields=["attempt", "seq"], name="one_attempt_event_a_number"),)
 
 
 class Person(models.Model):

@@ -28,7 +28,8 @@ LAST_SESSIONS = 5
 
 
 def run_offer(teacher: Teacher, question_set: QuestionSet) -> RunOffer:
-    last = LiveSession.objects.filter(owner=teacher, revision__set=question_set).first()  # the newest
+    run = LiveSession.objects.filter(owner=teacher, revision__set=question_set, is_work=False)
+    last = run.first()  # the newest
     items = content_of(question_set).items
     asked = [item for item in items if kind_of(item).is_asked]
     topics = Counter(tag for item in asked for tag in dict.fromkeys(item.tags))

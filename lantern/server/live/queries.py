@@ -29,7 +29,7 @@ from lantern.server.live.rules import may_lead
 from lantern.server.live.schemas import AnswerToRead, AskedNow, CodeInfo, ListedName, Reading, Running, SessionInfo
 
 MOST_RUNNING = 20
-RUNNING = f"SELECT 1 FROM {LiveSession._meta.db_table} WHERE code = %s AND ended_at IS NULL"  # noqa: S608 - no input in it
+RUNNING = f"SELECT 1 FROM {LiveSession._meta.db_table} WHERE code = %s AND ended_at IS NULL AND code <> ''"  # noqa: S608 - no input in it
 
 
 def refuse_code(typed: str, device: str, address: str) -> None:
@@ -78,7 +78,7 @@ def session_or_class(typed: str, device: str, address: str) -> LiveSession | Sch
 
 
 def _not_ended() -> QuerySet[LiveSession]:
-    return LiveSession.objects.select_related("owner__school", "of_class").filter(ended_at=None)
+    return LiveSession.objects.select_related("owner__school", "of_class").filter(ended_at=None, is_work=False)
 
 
 def _running() -> QuerySet[LiveSession]:
@@ -98,7 +98,7 @@ def _is_running(code: str) -> bool:
 
 def led_session(teacher: Teacher, session_id: int) -> LiveSession | None:
     """The session with this number, if this teacher may lead it; nothing of it is loaded but its row."""
-    session = LiveSession.objects.filter(pk=session_id, deleted_at=None).first()
+    session = LiveSession.objects.filter(pk=session_id, deleted_at=None, is_work=False).first()
     return session if session and may_lead(teacher, session) else None
 
 

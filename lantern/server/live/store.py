@@ -36,6 +36,7 @@ from lantern.core.session.stored import EVENT, read_event, read_settings, write_
 from lantern.core.session.views import stopped
 from lantern.core.values import Milliseconds
 from lantern.server.api.errors import FaultySession
+from lantern.server.live import attempts
 from lantern.server.live.models import KeptMarks, LiveSession, Person, SessionEvent
 from lantern.server.live.own_lights import give_shells
 
@@ -62,6 +63,7 @@ EVENTS_AFTER = (
 LOCK = f"SELECT seq FROM {TABLE} WHERE id = %s" + (  # noqa: S608 - no input in it
     " FOR UPDATE" if connection.features.has_select_for_update else ""
 )
+Row = attempts.Row
 SWEPT_WITHIN: Milliseconds = 200
 OF_THE_ROSTER = (e.Joined, e.Renamed, e.Erased)
 OF_A_PAUSE = (e.Paused, e.Resumed, e.Ended)
@@ -70,7 +72,7 @@ OF_A_PAUSE = (e.Paused, e.Resumed, e.Ended)
 @dataclass(frozen=True, slots=True)
 class Loaded:
     """A session's state after its first `seq` events, of which it goes on without `asides`, and how its answers were
-    judged."""
+    judged. Of set work `attempted` is how many events its attempts had; None where it is none."""
 
     session_id: int
     code: str
@@ -79,6 +81,11 @@ class Loaded:
     state: State
     judgements: Judgements = field(default_factory=Judgements, compare=False)
     asides: int = 0
+    attempted: int | None = None
+
+    @property
+    def is_work(self) -> bool:
+        return self.attempted is not None
 
 
 class FaultyEvent(FaultySession):
@@ -97,7 +104,8 @@ class FaultyEvent(FaultySession):
 
 def load(session_id: int) -> Loaded:
     """The state as the database has it. Raises LiveSession.DoesNotExist, FaultySession, FaultyEvent."""
-    return catch_up(before_its_first_event(session_id))
+    loaded = before_its_first_event(session_id)
+    return _with_attempts(loaded) if loaded.is_work else catch_up(loaded)
 
 
 def prepared_content(row: LiveSession) -> SetContent:
@@ -114,17 +122,23 @@ def before_its_first_event(session_id: int) -> Loaded:
     try:
         content = prepared_content(row)
         chosen = read_settings(row.settings_shape, row.settings)
-        state = new_session(content, chosen, row.seed, row.rules, roster)
+        if row.is_work:
+            given_at = round(row.created_at.timestamp() * 1000)
+            state = attempts.for_reports(content, chosen, row.seed, row.rules, given_at, roster)
+        else:
+            state = new_session(content, chosen, row.seed, row.rules, roster)
         for item in state.items.values():
             kind_of(item).prepare(item)
     except Exception as error:
         log.exception("session %d could not be loaded", session_id)
         raise FaultySession from error
-    return Loaded(row.pk, row.code, row.owner_id, 0, state)
+    return Loaded(row.pk, row.code, row.owner_id, 0, state, attempted=0 if row.is_work else None)
 
 
 def catch_up(loaded: Loaded) -> Loaded:
     """The same session with the events that came since. Raises FaultyEvent."""
+    if loaded.is_work:
+        return load(loaded.session_id)
     course, last, happened = Course(loaded.state, loaded.judgements), loaded.seq, set[type]()
     asides = loaded.asides
     for row in rows_after(loaded.session_id, loaded.seq):
@@ -150,8 +164,28 @@ def catch_up(loaded: Loaded) -> Loaded:
     return replace(loaded, seq=last, state=state, asides=asides)
 
 
-Row = tuple[int, Milliseconds, str, int | None, str, int, int, str, bool]
-"""A stored event: COLUMNS."""
+def _with_attempts(loaded: Loaded) -> Loaded:
+    """Set work with all of its attempts: what was put right in it, and what students did, in the order of time. Others
+    go on meanwhile, so it is good for this one reading."""
+    attempted = attempts.events_in(loaded.session_id)
+    course, seq, asides = Course(loaded.state, loaded.judgements), 0, 0
+    own = list(rows_after(loaded.session_id))
+    for row in history(loaded.session_id, own):
+        try:
+            course.take(read_row(row))
+        except Exception as error:
+            log.exception("set work %d stands at its event %d", loaded.session_id, row[0])
+            raise FaultyEvent(loaded.session_id, row[0]) from error
+    seq, asides = max((row[0] for row in own), default=0), sum(map(is_aside, own))
+    return replace(loaded, seq=seq, state=course.state, asides=asides, attempted=attempted)
+
+
+def history(session_id: int, own: Sequence[Row] | None = None) -> list[Row]:
+    """Everything that happened, without what was set aside; of set work also what was done in its attempts."""
+    own = list(rows_after(session_id)) if own is None else own
+    kept = [row for row in own if not is_aside(row)]
+    tried = attempts.rows_of_all(session_id)
+    return sorted((*tried, *kept), key=lambda row: row[1]) if tried else kept
 
 
 def rows_after(session_id: int, seq: int = 0) -> Iterator[Row]:
@@ -188,11 +222,15 @@ def read_row(row: Row) -> Recorded:
 
 
 def roster_of(session_id: int) -> Roster:
-    people = Person.objects.filter(session_id=session_id).values_list("key", "name", "member", "record_id", "needs")
-    return {
-        key: PersonInRoster(key, name, member, record_id, needs_from(needs) if needs else NONE)
-        for key, name, member, record_id, needs in people
-    }
+    return {person.key: in_roster(person) for person in Person.objects.filter(session_id=session_id).only(*OF_A_ROSTER)}
+
+
+OF_A_ROSTER = ("key", "name", "member", "record_id", "needs")
+
+
+def in_roster(person: Person) -> PersonInRoster:
+    needs = needs_from(person.needs) if person.needs else NONE
+    return PersonInRoster(person.key, person.name, person.member, person.record_id, needs)
 
 
 class Stale(Exception):

@@ -16,7 +16,6 @@ import threading
 import time
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
-from queue import Empty, SimpleQueue
 
 from django.db import DatabaseError, connection, transaction
 
@@ -26,11 +25,11 @@ from lantern.core.session import Command, Course, Event, Recorded, Sent, decide
 from lantern.core.session.events import Erased
 from lantern.server.api.errors import FaultySession, NotStored
 from lantern.server.live import ended, store
+from lantern.server.live.batches import Batches
 from lantern.server.live.models import LiveSession
 from lantern.server.live.store import Loaded
 
 log = logging.getLogger(__name__)
-MOST_IN_A_BATCH = 4000
 IDLE_LASTS = 600.0
 """Seconds that a session is kept in memory without a command."""
 LOOK_EVERY = 60.0
@@ -69,11 +68,10 @@ class Writer:
 
     def __init__(self, settled: Settled) -> None:
         self._settled = settled
-        self._queue: SimpleQueue[Job | None] = SimpleQueue()
+        self._batches: Batches[Job] = Batches(self.look_for_idle, LOOK_EVERY)
         self._sessions: dict[int, Loaded] = {}
         self._used: dict[int, float] = {}
         self._shared: set[int] = set()  # sessions that other processes store events of, too
-        self._next_commit = 0.0
         self._next_look = 0.0
         self._thread = threading.Thread(target=self._run, name="session-writer", daemon=True)
 
@@ -81,11 +79,11 @@ class Writer:
         self._thread.start()
 
     def stop(self) -> None:
-        self._queue.put(None)
+        self._batches.stop()
         self._thread.join(timeout=5)
 
     def put(self, job: Job) -> None:
-        self._queue.put(job)
+        self._batches.put(job)
 
     def known(self, session_id: int) -> Loaded | None:
         """The session as it was after its last batch here, if it is in memory. For any thread: it never changes."""
@@ -93,10 +91,10 @@ class Writer:
 
     def _run(self) -> None:
         try:
-            while (jobs := self._take()) is not None:
+            while (jobs := self._batches.take()) is not None:
                 settled = self._commit(jobs)
                 shared = any(job.session_id in self._shared for job in jobs)
-                self._next_commit = time.monotonic() + (BETWEEN_SHARED if shared else BETWEEN_COMMITS)
+                self._batches.rest(BETWEEN_SHARED if shared else BETWEEN_COMMITS)
                 try:
                     self._settled(*settled)
                 except Exception:
@@ -104,31 +102,6 @@ class Writer:
                 self.look_for_idle()
         finally:
             connection.close()
-
-    def _take(self) -> list[Job] | None:
-        """Wait for one job, then take all that have come with it. None: stop."""
-        jobs: list[Job] = []
-        job = self._first()
-        time.sleep(max(0.0, self._next_commit - time.monotonic()))
-        while job is not None:
-            jobs.append(job)
-            if len(jobs) >= MOST_IN_A_BATCH:
-                return jobs
-            try:
-                job = self._queue.get_nowait()
-            except Empty:
-                return jobs
-        if jobs:
-            self._queue.put(None)
-            return jobs
-        return None
-
-    def _first(self) -> Job | None:
-        while True:
-            try:
-                return self._queue.get(timeout=LOOK_EVERY)
-            except Empty:
-                self.look_for_idle()
 
     def look_for_idle(self) -> None:
         """Now and then, however much there is to do: another session may be idle all the same."""
@@ -181,6 +154,8 @@ class Writer:
     def _remember(self, loaded: dict[int, Loaded]) -> None:
         now = time.monotonic()
         for number, after in loaded.items():
+            if after.is_work:  # its attempts go on without this writer
+                continue
             self._sessions[number], self._used[number] = after, now
             if after.state.ended_at is not None:
                 ended.keep(after)

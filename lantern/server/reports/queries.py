@@ -17,16 +17,15 @@ from lantern.core.analysis.records import records_of
 from lantern.core.analysis.report import Counting, PanesBy, panes_by, report_of
 from lantern.core.analysis.results import Absent, Results
 from lantern.core.analysis.teaching import teach_again
-from lantern.core.classes.record_ids import record_key
 from lantern.core.formats.records import SessionRecords
 from lantern.core.questions.would_count import Verdict, verdict_on
 from lantern.core.session import Role, Settings, State
 from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
-from lantern.server.classes.models import Member
 from lantern.server.classes.queries import own_class
 from lantern.server.live import store
 from lantern.server.live.addresses import confirmed_in
+from lantern.server.live.attending import attended
 from lantern.server.live.clock import now_ms
 from lantern.server.live.ended import state_of
 from lantern.server.live.faults import set_aside
@@ -43,6 +42,7 @@ from lantern.server.reports.schemas import (
     TypedText,
     WantedSessions,
 )
+from lantern.server.work.queries import counted_state, still_expected
 
 ON_A_PAGE = 50
 
@@ -82,7 +82,8 @@ def listed(teacher: Teacher) -> QuerySet[LiveSession]:
 
 def session_rows(teacher: Teacher, wanted: WantedSessions) -> SessionRows:
     """A page that is not there is the last one."""
-    rows = listed(teacher).select_related("of_class").filter(archived_at__isnull=not wanted.archived)
+    rows = listed(teacher).filter(is_work=False)
+    rows = rows.select_related("of_class").filter(archived_at__isnull=not wanted.archived)
     if wanted.of_class is not None:
         rows = rows.filter(of_class=own_class(teacher, wanted.of_class))
     if wanted.of_set is not None:
@@ -100,7 +101,7 @@ def session_rows(teacher: Teacher, wanted: WantedSessions) -> SessionRows:
 
 
 def session_choices(teacher: Teacher) -> SessionChoices:
-    rows = listed(teacher)
+    rows = listed(teacher).filter(is_work=False)
     return SessionChoices(
         classes=_choices(rows, "of_class", "of_class__name"),
         sets=_choices(rows, "revision__set", "revision__set__title"),
@@ -116,9 +117,14 @@ def _choices(rows: QuerySet[LiveSession], key: str, name: str) -> list[SessionCh
 # --- one session ------------------------------------------------------------------------------------
 
 
+def read_state(session: LiveSession) -> State:
+    """Of set work, with the attempts that count."""
+    return counted_state(session) if session.is_work else state_of(session)
+
+
 def read_results(session: LiveSession) -> tuple[State, Results]:
     """The session with all that its class and its addresses say of its people."""
-    state = state_of(session)
+    state = read_state(session)
     results = with_confirmed(session, results_of(state, teachers_of(session)))
     return state, with_class(session, replace(results, title=session.title))
 
@@ -141,6 +147,7 @@ def session_report(session: LiveSession, counting: Counting, only: Only) -> Sess
         version=session.revision.version if session.revision else None,
         note=session.note,
         archived=session.archived_at is not None,
+        work=session.given.work_id if session.is_work else None,
         created_at=session.created_at,
         ended_at=session.ended_at,
         settings=chosen,
@@ -182,7 +189,7 @@ def marking(session: LiveSession) -> MarkingSheet:
 
 def preview(teacher: Teacher, session: LiveSession, proposed: Proposed, counting: Counting) -> Preview:
     """Raises what the correction itself would raise."""
-    return preview_of(state_of(session), proposed.command, teacher.pk, now_ms(), counting)
+    return preview_of(read_state(session), proposed.command, teacher.pk, now_ms(), counting)
 
 
 def with_confirmed(session: LiveSession, results: Results) -> Results:
@@ -195,39 +202,24 @@ def with_confirmed(session: LiveSession, results: Results) -> Results:
 
 
 def with_class(session: LiveSession, results: Results) -> Results:
-    """The same, with what the class list says of everybody, and who of it is absent. Where somebody cannot be told (a
-    nickname, a name that was erased), they may be any of the class: so nobody is called absent."""
+    """The same, with what the class list says of everybody, and who of it is absent."""
     if session.of_class is None:
         return results
-    members = list(session.of_class.members.all())
-    by_person = {member.person: member for member in members}
-    by_record = {member.record_key: member for member in members if member.record_key}
-    others = set(session.people.filter(confirmed=False).values_list("record_id", flat=True))
-    found: dict[int, Member] = {}
-    for person in results.people:
-        record = "" if person.record_id in others else record_key(person.record_id)  # somebody else, a teacher said
-        member = by_person.get(person.member) or by_record.get(record)
-        if member is not None:
-            found[person.number] = member
-    name, there = session.of_class.name, {member.pk for member in found.values()}
+    found, missing = attended(session, results.people)
+    if session.is_work:
+        missing = still_expected(session, missing)
+    name = session.of_class.name
     people = tuple(
         replace(person, of_class=name, group=found[person.number].group) if person.number in found else person
         for person in results.people
     )
-    all_told = all(person.member or person.record_id for person in results.people)
-    missing = (one for one in members if all_told and one.pk not in there and _was_member(one, session))
     absent = tuple(Absent(name=one.name, of_class=name, group=one.group) for one in missing)
     return replace(results, people=people, absent=absent)
 
 
-def _was_member(member: Member, session: LiveSession) -> bool:
-    until = session.ended_at or session.created_at
-    return member.created_at <= until and (member.left_at is None or member.left_at > session.created_at)
-
-
 def verdict_in(session: LiveSession, asked: TypedText) -> Verdict:
     """Raises Http404 for a question that is not in the session, BadAnswer for one that is not typed."""
-    state = state_of(session)
+    state = read_state(session)
     if asked.item not in state.items:
         raise Http404
     return verdict_on(state.item(asked.item), asked.text, asked.part)
@@ -235,7 +227,7 @@ def verdict_in(session: LiveSession, asked: TypedText) -> Verdict:
 
 def session_happenings(session: LiveSession) -> list[Happening]:
     """Raises FaultySession."""
-    history = [store.read_row(row) for row in store.rows_after(session.pk) if not store.is_aside(row)]
+    history = [store.read_row(row) for row in store.history(session.pk)]
     return happenings(store.load(session.pk).state, history, teachers_of(session))
 
 
