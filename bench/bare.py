@@ -67,14 +67,28 @@ class Bare:
 
     async def __call__(self, scope: Any, receive: Any, send: Any) -> None:
         if scope["type"] != "websocket":
-            await send({"type": "http.response.start", "status": 200, "headers": []})
-            await send({"type": "http.response.body", "body": b"bare"})
+            await self.request(scope, receive, send)
             return
         self.commit = self.commit or GroupCommit(self.path)
         await receive()
         await send({"type": "websocket.accept"})
         serve = self.control if scope["path"] == "/control" else self.device
         await serve(receive, send)
+
+    async def request(self, scope: Any, receive: Any, send: Any) -> None:
+        """What is posted is stored, and then replied to."""
+        body = b"bare"
+        if scope["method"] == "POST":
+            self.commit = self.commit or GroupCommit(self.path)
+            stored = asyncio.get_running_loop().create_future()
+            text = (await receive())["body"].decode()
+            json.loads(text)
+            self.commit.queue.put((text, lambda: stored.set_result(None)))
+            await stored
+            body = self.prepared["text"].encode() if self.prepared else body
+        length = (b"content-length", str(len(body)).encode())
+        await send({"type": "http.response.start", "status": 200, "headers": [length]})
+        await send({"type": "http.response.body", "body": body})
 
     async def control(self, receive: Any, send: Any) -> None:
         assert self.commit

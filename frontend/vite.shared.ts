@@ -7,7 +7,7 @@ import type { UserConfig } from 'vite'
  * A language is one file to fetch, whatever features its words are of; those that are said once somebody sits
  * are another. English comes with what says it.
  */
-const WORDS = /(\/own|\/seated|\/lights?|\/games\/[\w/]+)?\/words\/(?!en|index)(\w\w)\.ts$/
+const WORDS = /(\/own|\/seated|\/doing|\/lights?|\/games\/[\w/]+)?\/words\/(?!en|index)(\w\w)\.ts$/
 const wordsChunk = (module: string): string | null => {
   const found = WORDS.exec(module)
   return found && `${found[1] ? 'later-' : ''}words-${found[2]}`

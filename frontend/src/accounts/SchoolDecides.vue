@@ -28,6 +28,8 @@ const months = ref(settings.keep_months ? String(settings.keep_months) : '')
 const sessionMonths = ref(settings.keep_sessions_months ? String(settings.keep_sessions_months) : '')
 const confirmMail = ref(settings.confirm_mail)
 const languages = ref(settings.languages)
+const zone = ref(settings.time_zone ?? 'UTC')
+const ZONES = [...new Set(['UTC', zone.value, ...Intl.supportedValuesOf('timeZone')])]
 const { busy, errors, submit } = useForm()
 const RECORD_IDS = { any: 'anything', email: 'an e-mail address', pattern: 'what fits a pattern' }
 const lines = (text: string): string[] =>
@@ -41,6 +43,7 @@ const decided = (): SchoolSettings => ({
   fewer_words: lines(fewer.value),
   confirm_mail: confirmMail.value,
   languages: languages.value,
+  time_zone: zone.value,
   keep_months: Number(months.value) || null,
   keep_sessions_months: Number(sessionMonths.value) || null,
 })
@@ -72,6 +75,13 @@ async function saveAllTheSame(): Promise<void> {
     </p>
     <fieldset :disabled="!isKeeper" class="space-y-4">
       <UiField v-model="name" label="Name of the school" :error="errors.name" />
+      <label class="block"
+        ><span class="mb-1 block font-bold">Its clocks</span>
+        <select v-model="zone" :class="field">
+          <option v-for="one in ZONES" :key="one" :value="one">{{ one.replace(/_/g, ' ') }}</option>
+        </select>
+        <span class="mt-1 block text-[15px] text-slate">Set work opens and is due by them.</span>
+      </label>
       <label class="block"
         ><span class="mb-1 block font-bold">Students are known by</span>
         <select v-model="known" :class="field">

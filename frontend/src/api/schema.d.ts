@@ -1946,6 +1946,348 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Work
+         * @description The newest first.
+         */
+        get: operations["lantern_server_work_router_list_work"];
+        put?: never;
+        /** Give Work */
+        post: operations["lantern_server_work_router_give_work"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/work/of-set/{set_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Offer For Set */
+        get: operations["lantern_server_work_router_read_offer_for_set"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/work/of-session/{session_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Offer For Session
+         * @description With those of its class who were absent.
+         */
+        get: operations["lantern_server_work_router_read_offer_for_session"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/work/{work_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Work */
+        get: operations["lantern_server_work_router_read_work"];
+        put?: never;
+        post?: never;
+        /** Delete Work */
+        delete: operations["lantern_server_work_router_delete_work"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/work/{work_id}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Change Work */
+        post: operations["lantern_server_work_router_change_work"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/work/{work_id}/remind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Remind Students
+         * @description By mail, those who have not begun.
+         */
+        post: operations["lantern_server_work_router_remind_students"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/work/{work_id}/given/{given_id}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reopen Attempt */
+        post: operations["lantern_server_work_router_reopen_attempt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/work/{work_id}/given/{given_id}/free": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Free Student
+         * @description To go on on another device.
+         */
+        post: operations["lantern_server_work_router_free_student"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/work/{work_id}/given/{given_id}/qr.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Qr Picture */
+        get: operations["lantern_server_work_router_qr_picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doing/at/{link}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read Door */
+        get: operations["lantern_server_work_doing_router_read_door"];
+        put?: never;
+        /** Enter */
+        post: operations["lantern_server_work_doing_router_enter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doing/mine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Mine
+         * @description A student's page.
+         */
+        get: operations["lantern_server_work_doing_router_read_mine"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doing/attempts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin */
+        post: operations["lantern_server_work_doing_router_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doing/attempts/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Attempt
+         * @description Whole, so that it can be gone on with where there is no network.
+         */
+        get: operations["lantern_server_work_doing_router_read_attempt"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doing/attempts/{number}/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Review
+         * @description What was right; nothing as long as it may not be seen.
+         */
+        get: operations["lantern_server_work_doing_router_review"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doing/commands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Send Command
+         * @description Kept once it is answered.
+         */
+        post: operations["lantern_server_work_doing_router_send_command"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doing/attempts/{number}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Answer
+         * @description How an answer would be understood; nothing is kept.
+         */
+        post: operations["lantern_server_work_doing_router_read_answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doing/attempts/{number}/spoken/{part}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Aloud
+         * @description A part of the question that is on, read aloud from its word `start` on.
+         */
+        get: operations["lantern_server_work_doing_router_read_aloud"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doing/spoken": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Say Aloud
+         * @description A sentence of the page itself, read aloud.
+         */
+        post: operations["lantern_server_work_doing_router_say_aloud"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions": {
         parameters: {
             query?: never;
@@ -7555,7 +7897,7 @@ export interface components {
             /** Went */
             went: number;
             /** Handed In */
-            handed_in: ("hand" | "time" | "desk" | "end" | "done") | null;
+            handed_in: ("hand" | "time" | "desk" | "end" | "done" | "due" | "target") | null;
             /**
              * Goes Round
              * @default false
@@ -10473,7 +10815,7 @@ export interface components {
             /** Deadline */
             deadline: number | null;
             /** Handed In */
-            handed_in: ("hand" | "time" | "desk" | "end" | "done") | null;
+            handed_in: ("hand" | "time" | "desk" | "end" | "done" | "due" | "target") | null;
         };
         /**
          * RunItem
@@ -11393,6 +11735,751 @@ export interface components {
             answer?: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"]) | null;
         };
         /**
+         * GivenTo
+         * @description A class's part of a piece. `url` is what students open; `session` is where its results stand.
+         */
+        GivenTo: {
+            /** Id */
+            id: number;
+            /** Session */
+            session: number;
+            /** Class Id */
+            class_id: number | null;
+            /** Class Name */
+            class_name: string;
+            /** Url */
+            url: string;
+            /** Named */
+            named: number;
+            /** Expected */
+            expected: number;
+            /** Begun */
+            begun: number;
+            /** Handed In */
+            handed_in: number;
+        };
+        /**
+         * WorkRow
+         * @description A line of the list.
+         */
+        WorkRow: {
+            /** Id */
+            id: number;
+            /** Title */
+            title: string;
+            /**
+             * Purpose
+             * @enum {string}
+             */
+            purpose: "homework" | "test" | "practice" | "make_up";
+            /**
+             * Door
+             * @enum {string}
+             */
+            door: "withdrawn" | "not_yet" | "open" | "late" | "closed";
+            /** Opens */
+            opens: number | null;
+            /** Due */
+            due: number | null;
+            /** Made Up For */
+            made_up_for: number | null;
+            /** Given */
+            given: components["schemas"]["GivenTo"][];
+        };
+        /**
+         * AttemptLine
+         * @description One attempt, as its teacher follows it. `took` is from its beginning to its end, or to what was done last.
+         */
+        AttemptLine: {
+            /** Number */
+            number: number;
+            /** Seat */
+            seat: number;
+            /** Began At */
+            began_at: number;
+            /** Ended At */
+            ended_at: number | null;
+            /** Took */
+            took: number;
+            /** Why */
+            why: ("hand" | "time" | "desk" | "end" | "done" | "due" | "target") | "";
+            /** Late */
+            late: boolean;
+            /** Answered */
+            answered: number;
+            /** Of */
+            of: number;
+            /** Score */
+            score: number;
+            /** Out Of */
+            out_of: number;
+            /** Waiting */
+            waiting: number;
+            /** Counts */
+            counts: boolean;
+        };
+        /** ChangeLine */
+        ChangeLine: {
+            /** At */
+            at: number;
+            /** By */
+            by: string;
+            what: components["schemas"]["Message"];
+        };
+        /** FollowedClass */
+        FollowedClass: {
+            given: components["schemas"]["GivenTo"];
+            /** Lines */
+            lines: components["schemas"]["WorkLine"][];
+        };
+        /**
+         * Target
+         * @description What one works for; whichever is reached first ends an attempt. `right`: so many right answers; `minutes`: so
+         *     long. Neither: all questions. An amount is a game's own (`settings.game`).
+         */
+        Target: {
+            /** Right */
+            right?: number | null;
+            /** Minutes */
+            minutes?: number | null;
+        };
+        /**
+         * Terms
+         * @description `words` are to the students. `attempts`: None for as many as one likes. `asks_first`: the score is shown once its
+         *     student asks for it. `pass_mark` in percent.
+         */
+        Terms: {
+            /**
+             * Purpose
+             * @default homework
+             * @enum {string}
+             */
+            purpose?: "homework" | "test" | "practice" | "make_up";
+            /**
+             * Words
+             * @default
+             */
+            words?: string;
+            /** Opens */
+            opens?: number | null;
+            /** Due */
+            due?: number | null;
+            /**
+             * After
+             * @default late
+             * @enum {string}
+             */
+            after?: "closed" | "late";
+            /**
+             * Attempts
+             * @default 1
+             */
+            attempts?: number | null;
+            /**
+             * Counts
+             * @default best
+             * @enum {string}
+             */
+            counts?: "best" | "last" | "mean";
+            /**
+             * @default {
+             *       "right": null,
+             *       "minutes": null
+             *     }
+             */
+            target?: components["schemas"]["Target"];
+            /** Pass Mark */
+            pass_mark?: number | null;
+            /**
+             * Asks First
+             * @default false
+             */
+            asks_first?: boolean;
+        };
+        /**
+         * WorkDetail
+         * @description `terms` are as they hold now for everybody.
+         */
+        WorkDetail: {
+            /** Id */
+            id: number;
+            /** Title */
+            title: string;
+            terms: components["schemas"]["Terms"];
+            settings: components["schemas"]["Settings"];
+            /** Zone */
+            zone: string;
+            /**
+             * Door
+             * @enum {string}
+             */
+            door: "withdrawn" | "not_yet" | "open" | "late" | "closed";
+            /** Set */
+            set: number | null;
+            /** Made Up For */
+            made_up_for: number | null;
+            /** Made Up Title */
+            made_up_title: string;
+            /**
+             * Created At
+             * Format: date-time
+             */
+            created_at: string;
+            /** Classes */
+            classes: components["schemas"]["FollowedClass"][];
+            /** Changes */
+            changes: components["schemas"]["ChangeLine"][];
+        };
+        /**
+         * WorkLine
+         * @description Somebody of whom it is expected, or who does it. `who` is by whom changes know them; `share` is what counts; `due` is
+         *     their own, where it is another than the class's.
+         */
+        WorkLine: {
+            /** Who */
+            who: string;
+            /** Name */
+            name: string;
+            /**
+             * Stage
+             * @enum {string}
+             */
+            stage: "not_begun" | "begun" | "handed_in" | "excused";
+            /** Late */
+            late: boolean;
+            /** Due */
+            due: number | null;
+            /** Attempts Left */
+            attempts_left: number | null;
+            /** More Minutes */
+            more_minutes: number;
+            /** Excused */
+            excused: boolean;
+            /** Can Mail */
+            can_mail: boolean;
+            /** Reminded At */
+            reminded_at: number | null;
+            /** Released */
+            released: boolean;
+            /** Share */
+            share: number | null;
+            /** Attempts */
+            attempts: components["schemas"]["AttemptLine"][];
+        };
+        /**
+         * GiveForm
+         * @description A piece of set work: of a set, or of a session (with its questions as they were asked, and its key). `classes`
+         *     are those that it is for, each with a link of its own; `by_link`: whoever has the link, too. `named`: of these
+         *     members alone, by their person.
+         */
+        GiveForm: {
+            /** Set */
+            set?: number | null;
+            /** Session */
+            session?: number | null;
+            /**
+             * Title
+             * @default
+             */
+            title?: string;
+            terms: components["schemas"]["Terms"];
+            settings: components["schemas"]["Settings"];
+            /**
+             * Classes
+             * @default []
+             */
+            classes?: number[];
+            /**
+             * By Link
+             * @default false
+             */
+            by_link?: boolean;
+            /**
+             * Named
+             * @default []
+             */
+            named?: string[];
+        };
+        /**
+         * Start
+         * @description What goes with what it is for.
+         */
+        Start: {
+            /**
+             * Purpose
+             * @enum {string}
+             */
+            purpose: "homework" | "test" | "practice" | "make_up";
+            terms: components["schemas"]["Terms"];
+            settings: components["schemas"]["Settings"];
+        };
+        /**
+         * WorkOffer
+         * @description What the dialog begins with. `absent` are the members of the session's class who were not there, by their
+         *     person, where it is given for a session.
+         */
+        WorkOffer: {
+            /** Title */
+            title: string;
+            /** Starts */
+            starts: components["schemas"]["Start"][];
+            /** Zone */
+            zone: string;
+            /** Topics */
+            topics: components["schemas"]["TopicCount"][];
+            /** Questions */
+            questions: number;
+            /** Of Class */
+            of_class?: number | null;
+            /**
+             * Absent
+             * @default []
+             */
+            absent?: components["schemas"]["ListedName"][];
+        };
+        /** ChangeForm */
+        ChangeForm: {
+            /** Change */
+            change: components["schemas"]["DueMoved"] | components["schemas"]["OpensMoved"] | components["schemas"]["MoreTime"] | components["schemas"]["OneMoreAttempt"] | components["schemas"]["Excused"] | components["schemas"]["Withdrawn"];
+        };
+        /**
+         * DueMoved
+         * @description It is due then; None: at no time.
+         */
+        DueMoved: {
+            /** Due */
+            due: number | null;
+            /**
+             * Person
+             * @default
+             */
+            person?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "due_moved";
+        };
+        /**
+         * Excused
+         * @description Nothing is expected of this student any more, or it is again.
+         */
+        Excused: {
+            /** Person */
+            person: string;
+            /** Excused */
+            excused: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "excused";
+        };
+        /**
+         * MoreTime
+         * @description So many minutes more in each attempt, where there is a limit.
+         */
+        MoreTime: {
+            /** Person */
+            person: string;
+            /** Minutes */
+            minutes: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "more_time";
+        };
+        /** OneMoreAttempt */
+        OneMoreAttempt: {
+            /** Person */
+            person: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "one_more_attempt";
+        };
+        /** OpensMoved */
+        OpensMoved: {
+            /** Opens */
+            opens: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "opens_moved";
+        };
+        /**
+         * Withdrawn
+         * @description Nobody sees it any more, or they do again. What was done stays.
+         */
+        Withdrawn: {
+            /** Withdrawn */
+            withdrawn: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "withdrawn";
+        };
+        /**
+         * Reminders
+         * @description How many were mailed, how many were so today already, and who has no address.
+         */
+        Reminders: {
+            /** Mailed */
+            mailed: number;
+            /** Already */
+            already: number;
+            /** No Address */
+            no_address: string[];
+        };
+        /**
+         * RemindForm
+         * @description Of this class's part of it; `who`: these alone, none for all who have not begun.
+         */
+        RemindForm: {
+            /** Given */
+            given: number;
+            /**
+             * Who
+             * @default []
+             */
+            who?: string[];
+        };
+        /**
+         * ReopenForm
+         * @description This attempt goes on; where it has a limit, for so many minutes at least.
+         */
+        ReopenForm: {
+            /** Seat */
+            seat: number;
+            /**
+             * Minutes
+             * @default 10
+             */
+            minutes?: number;
+        };
+        /**
+         * Freed
+         * @description A student goes on on another device.
+         */
+        Freed: {
+            /** Who */
+            who: string;
+        };
+        /**
+         * WorkDoor
+         * @description What a device is told of a link. Before it opens: when that is, and nothing else.
+         */
+        WorkDoor: {
+            /**
+             * Door
+             * @enum {string}
+             */
+            door: "withdrawn" | "not_yet" | "open" | "late" | "closed";
+            /** Opens */
+            opens: number | null;
+            /**
+             * Title
+             * @default
+             */
+            title?: string;
+            /**
+             * Teacher
+             * @default
+             */
+            teacher?: string;
+            /**
+             * Class Name
+             * @default
+             */
+            class_name?: string;
+            /** Due */
+            due?: number | null;
+            /** Asks */
+            asks?: ("nobody" | "nickname" | "made_up" | "list" | "phrase" | "record_id" | "crew") | null;
+            /**
+             * Names
+             * @default []
+             */
+            names?: components["schemas"]["ListedName"][];
+            /**
+             * Languages
+             * @default []
+             */
+            languages?: ("en" | "de" | "fr" | "es" | "ar" | "uk")[];
+            /**
+             * Zone
+             * @default UTC
+             */
+            zone?: string;
+        };
+        /**
+         * Entered
+         * @description `token` opens this student's part of it, on any device.
+         */
+        Entered: {
+            /** Token */
+            token: string;
+            /** Link */
+            link: string;
+            /** Name */
+            name: string;
+            /** Number */
+            number: number;
+            /**
+             * Languages
+             * @default []
+             */
+            languages?: ("en" | "de" | "fr" | "es" | "ar" | "uk")[];
+        };
+        /**
+         * EnterForm
+         * @description `key` is made once by the device, which says of its student what it was asked for. `known`: a pass of other work
+         *     of the same class, by which they are known already.
+         */
+        EnterForm: {
+            /** Key */
+            key: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * Member
+             * @default
+             */
+            member?: string;
+            /**
+             * Phrase
+             * @default
+             */
+            phrase?: string;
+            /**
+             * Record Id
+             * @default
+             */
+            record_id?: string;
+            made?: components["schemas"]["MadeName"] | null;
+            /**
+             * Known
+             * @default
+             */
+            known?: string;
+        };
+        /**
+         * Beside
+         * @description The shares of everybody who handed in, in tenths of all that could be had: how many have less than a tenth, and
+         *     so on; and in which tenth one's own is.
+         */
+        Beside: {
+            /** People */
+            people: number;
+            /** Tenths */
+            tenths: number[];
+            /** Own */
+            own: number;
+        };
+        /**
+         * MyAttempt
+         * @description `score` and `passed` stand once they may be told; `share` is what counts of it, in percent.
+         */
+        MyAttempt: {
+            /** Number */
+            number: number;
+            /** Began At */
+            began_at: number;
+            /** Ended At */
+            ended_at: number | null;
+            /** Why */
+            why: ("hand" | "time" | "desk" | "end" | "done" | "due" | "target") | "";
+            /** Late */
+            late: boolean;
+            /** Answered */
+            answered: number;
+            /** Of */
+            of: number;
+            /** Score */
+            score?: number | null;
+            /** Out Of */
+            out_of?: number | null;
+            /** Passed */
+            passed?: boolean | null;
+            /**
+             * Waiting
+             * @default 0
+             */
+            waiting?: number;
+            /**
+             * Review
+             * @default false
+             */
+            review?: boolean;
+            /**
+             * Counts
+             * @default false
+             */
+            counts?: boolean;
+        };
+        /**
+         * MyWork
+         * @description A student's page. `why_not` says why no attempt can be begun; `running` is the number of the one to go on with.
+         *     `beside` is how the class did as a whole, once one's own score is told: nobody is named.
+         */
+        MyWork: {
+            /** Link */
+            link: string;
+            /** Title */
+            title: string;
+            /** Teacher */
+            teacher: string;
+            /** Class Name */
+            class_name: string;
+            /** Name */
+            name: string;
+            /** Number */
+            number: number;
+            /** Words */
+            words: string;
+            /** Now */
+            now: number;
+            /** Zone */
+            zone: string;
+            /**
+             * Door
+             * @enum {string}
+             */
+            door: "withdrawn" | "not_yet" | "open" | "late" | "closed";
+            /** Opens */
+            opens: number | null;
+            /** Due */
+            due: number | null;
+            /** Closes */
+            closes: number | null;
+            /** Excused */
+            excused: boolean;
+            /** Attempts In All */
+            attempts_in_all: number | null;
+            /** Counts */
+            counts: string;
+            /** Running */
+            running: number | null;
+            why_not: components["schemas"]["Message"] | null;
+            /** Told When */
+            told_when: number | null;
+            facts: components["schemas"]["Work"];
+            /** Game Minutes */
+            game_minutes: number | null;
+            /** More Minutes */
+            more_minutes: number;
+            target: components["schemas"]["Target"];
+            /** Pass Mark */
+            pass_mark: number | null;
+            /** Asks First */
+            asks_first: boolean;
+            /**
+             * Score
+             * @enum {string}
+             */
+            score: "none" | "marks" | "percent" | "both";
+            /** Closing */
+            closing: string;
+            needs: components["schemas"]["Needs"] | null;
+            /** Attempts */
+            attempts: components["schemas"]["MyAttempt"][];
+            beside?: components["schemas"]["Beside"] | null;
+            /**
+             * Others
+             * @default []
+             */
+            others?: components["schemas"]["OtherWork"][];
+        };
+        /**
+         * OtherWork
+         * @description Another piece of the same class.
+         */
+        OtherWork: {
+            /** Link */
+            link: string;
+            /** Title */
+            title: string;
+            /**
+             * Door
+             * @enum {string}
+             */
+            door: "withdrawn" | "not_yet" | "open" | "late" | "closed";
+            /** Opens */
+            opens: number | null;
+            /** Due */
+            due: number | null;
+            /**
+             * Stage
+             * @enum {string}
+             */
+            stage: "not_begun" | "begun" | "handed_in" | "excused";
+        };
+        /**
+         * AttemptMessage
+         * @description An attempt, whole, so that it can be gone on with where there is no network: every question of it as it may be
+         *     seen now.
+         */
+        AttemptMessage: {
+            /** Now */
+            now: number;
+            /** Attempt */
+            attempt: number;
+            view: components["schemas"]["StudentView"];
+            mine: components["schemas"]["Mine"];
+            /** Questions */
+            questions: components["schemas"]["OnPaper"][];
+        };
+        /**
+         * OnPaper
+         * @description A question of a paper, with what its student said to it. `mark` and `forgiven` once they may be told.
+         */
+        OnPaper: {
+            shown: components["schemas"]["Shown"];
+            /** Answer */
+            answer: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"]) | null;
+            /** Number */
+            number: number;
+            /** Mark */
+            mark: number | null;
+            /** Forgiven */
+            forgiven: components["schemas"]["Remark"][];
+            /** Left Out */
+            left_out: string[];
+            /** Reached At */
+            reached_at: number | null;
+            /** Due */
+            due: number | null;
+        };
+        /**
+         * AttemptReply
+         * @description `id` is the command's; it is kept. `questions` are those of which it told something that was not told before.
+         */
+        AttemptReply: {
+            /** Id */
+            id: string;
+            /** Now */
+            now: number;
+            mine: components["schemas"]["Mine"];
+            /** Questions */
+            questions: components["schemas"]["OnPaper"][];
+        };
+        /**
+         * DoingCommand
+         * @description What a device wants in an attempt.
+         */
+        DoingCommand: {
+            /** Attempt */
+            attempt: number;
+            said: components["schemas"]["StudentCommand"];
+        };
+        /**
          * WantedSessions
          * @description Which sessions are listed: those of a class, a set, from one day to another (both included), with all these words
          *     in title, note or class. `kept`: those that were closed until another day; `archived`: those that were put away.
@@ -11973,11 +13060,13 @@ export interface components {
          * SessionReport
          * @description `set_aside` are events that could be read no more, and that the session went on without. `parts` are what it can
          *     be narrowed to; `version` is that of the set that was run, None where nothing was prepared; `game` is the name of
-         *     what was played, empty for nothing.
+         *     what was played, empty for nothing. `work` is the piece of set work that it is a part of, if it is one.
          */
         SessionReport: {
             /** Id */
             id: number;
+            /** Work */
+            work: number | null;
             /** Set */
             set: number | null;
             /** Version */
@@ -12783,7 +13872,8 @@ export interface components {
          *     them; `keep_sessions_months` is how long sessions stay with all that was in them. `confirm_mail`: who gives an
          *     e-mail address as record ID is asked to confirm it by a message. `languages` are those in which students'
          *     devices speak here, the first one where a device's own is not among them; none: all
-         *     that there are.
+         *     that there are. `time_zone` is where its clocks are, as the tz database names it: hours at which work is due are
+         *     shown by them.
          */
         SchoolSettings: {
             /**
@@ -12827,6 +13917,11 @@ export interface components {
              * @default []
              */
             languages?: ("en" | "de" | "fr" | "es" | "ar" | "uk")[];
+            /**
+             * Time Zone
+             * @default UTC
+             */
+            time_zone?: string;
         };
         /** SchoolForm */
         SchoolForm: {
@@ -15936,6 +17031,495 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Reading"];
+                };
+            };
+        };
+    };
+    lantern_server_work_router_list_work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkRow"][];
+                };
+            };
+        };
+    };
+    lantern_server_work_router_give_work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GiveForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkDetail"];
+                };
+            };
+        };
+    };
+    lantern_server_work_router_read_offer_for_set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                set_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkOffer"];
+                };
+            };
+        };
+    };
+    lantern_server_work_router_read_offer_for_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkOffer"];
+                };
+            };
+        };
+    };
+    lantern_server_work_router_read_work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                work_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkDetail"];
+                };
+            };
+        };
+    };
+    lantern_server_work_router_delete_work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                work_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_work_router_change_work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                work_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkDetail"];
+                };
+            };
+        };
+    };
+    lantern_server_work_router_remind_students: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                work_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RemindForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reminders"];
+                };
+            };
+        };
+    };
+    lantern_server_work_router_reopen_attempt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                work_id: number;
+                given_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReopenForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkDetail"];
+                };
+            };
+        };
+    };
+    lantern_server_work_router_free_student: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                work_id: number;
+                given_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Freed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkDetail"];
+                };
+            };
+        };
+    };
+    lantern_server_work_router_qr_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                work_id: number;
+                given_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lantern_server_work_doing_router_read_door: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                link: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkDoor"];
+                };
+            };
+        };
+    };
+    lantern_server_work_doing_router_enter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                link: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EnterForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Entered"];
+                };
+            };
+        };
+    };
+    lantern_server_work_doing_router_read_mine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MyWork"];
+                };
+            };
+        };
+    };
+    lantern_server_work_doing_router_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptMessage"];
+                };
+            };
+        };
+    };
+    lantern_server_work_doing_router_read_attempt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptMessage"];
+                };
+            };
+        };
+    };
+    lantern_server_work_doing_router_review: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Review"];
+                };
+            };
+        };
+    };
+    lantern_server_work_doing_router_send_command: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoingCommand"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptReply"];
+                };
+            };
+        };
+    };
+    lantern_server_work_doing_router_read_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerToRead"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
+                };
+            };
+        };
+    };
+    lantern_server_work_doing_router_read_aloud: {
+        parameters: {
+            query?: {
+                language?: "en" | "de" | "fr" | "es" | "ar" | "uk";
+                start?: number;
+            };
+            header?: never;
+            path: {
+                number: number;
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpokenPart"];
+                };
+            };
+        };
+    };
+    lantern_server_work_doing_router_say_aloud: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToSay"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpokenPart"];
                 };
             };
         };

@@ -153,3 +153,22 @@ export type VersionedItem = Schemas['VersionedItem']
 export type FoundInFile = Required<Schemas['FoundInFile']>
 export type FoundEntry = FoundInFile['entries'][number]
 export type Recasted = Schemas['Recasted']
+
+/** Set work. */
+export type WorkOffer = Schemas['WorkOffer']
+export type Terms = Required<Schemas['Terms']> & { target: Required<NonNullable<Schemas['Terms']['target']>> }
+export type Purpose = NonNullable<Schemas['Terms']['purpose']>
+export type WorkRow = Schemas['WorkRow']
+export type WorkDetail = Schemas['WorkDetail']
+export type WorkLine = Schemas['WorkLine']
+export type AttemptLine = Schemas['AttemptLine']
+export type GivenTo = Schemas['GivenTo']
+export type WorkChange = Schemas['ChangeForm']['change']
+export type WorkDoor = Schemas['WorkDoor']
+export type Entered = Schemas['Entered']
+export type MyWork = Schemas['MyWork']
+export type MyAttempt = Schemas['MyAttempt']
+export type OtherWork = Schemas['OtherWork']
+export type OnPaper = Schemas['OnPaper']
+export type AttemptMessage = Schemas['AttemptMessage']
+export type AttemptReply = Schemas['AttemptReply']

@@ -26,6 +26,7 @@ class Course:
         self.state = state
         self._judgements = judgements or Judgements()
         self._copies: dict[str, dict[int, Response]] = {}
+        self._asks: dict[str, Ask] | None = None
         self._papers: dict[int, Paper] | None = None
         self._hands: dict[int, Any] | None = None
 
@@ -76,9 +77,14 @@ class Course:
         ask, copy = self.state.asks[ask_id], self._copies.get(ask_id)
         if copy is None or ask.responses is not copy:
             copy = self._copies[ask_id] = dict(ask.responses)
-            changed_ask = changed(ask, responses=copy)
-            self.state = changed(self.state, asks={**self.state.asks, ask_id: changed_ask})
+            self._all_asks()[ask_id] = changed(ask, responses=copy)
         return copy
+
+    def _all_asks(self) -> dict[str, Ask]:
+        if self._asks is None or self.state.asks is not self._asks:
+            self._asks = dict(self.state.asks)
+            self.state = changed(self.state, asks=self._asks)
+        return self._asks
 
     def _all_papers(self) -> dict[int, Paper]:
         if self._papers is None or self.state.papers is not self._papers:

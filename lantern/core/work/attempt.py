@@ -40,11 +40,9 @@ class Ending(NamedTuple):
 
 
 class Summary(NamedTuple):
-    """What is kept beside an attempt. `score` is the sum of marks over `out_of` questions that count, `right` how many
+    """What an attempt comes to. `score` is the sum of marks over `out_of` questions that count, `right` how many
     answers have a full mark; `waiting` have no mark by hand yet."""
 
-    answered: int
-    of: int
     right: int
     score: float
     out_of: int
@@ -142,7 +140,6 @@ def right_answers(state: State, seat: int) -> int:
 
 
 def summary(state: State, seat: int) -> Summary:
-    paper = state.papers[seat]
     asks = [
         ask
         for ask in state.standing_asks()
@@ -151,8 +148,6 @@ def summary(state: State, seat: int) -> Summary:
     marks = [marks_of(state, ask).get(seat) for ask in asks]
     waiting = sum(mark is None and seat in ask.responses for ask, mark in zip(asks, marks, strict=True))
     return Summary(
-        answered=len(paper.answered),
-        of=paper.questions,
         right=right_answers(state, seat),
         score=sum(mark for mark in marks if mark is not None),
         out_of=len(asks) - waiting,

@@ -19,10 +19,11 @@ from lantern.server.live.sockets import (  # noqa: E402
     student_socket,
     unknown_socket,
 )
+from lantern.server.work.endpoint import answering  # noqa: E402
 
 application = ProtocolTypeRouter(
     {
-        "http": FewThreads(),
+        "http": answering(FewThreads()),
         "websocket": own_pages_only(
             URLRouter(
                 [  # Channels takes ASGI endpoints where Django's stubs expect views

@@ -2,6 +2,7 @@
 
 from csp.constants import SELF
 from csp.decorators import csp_replace
+from django.conf import settings
 from django.http import HttpRequest, HttpResponse
 from django.shortcuts import render
 from django.views.decorators.clickjacking import xframe_options_sameorigin
@@ -28,6 +29,13 @@ def screen_page(request: HttpRequest, session_id: int) -> HttpResponse:
 
 def remote_page(request: HttpRequest) -> HttpResponse:
     return render(request, "remote.html")
+
+
+def worker_file(request: HttpRequest) -> HttpResponse:
+    """The script by which a student's page of set work opens without a network. It is served from the top, for the
+    pages below: `/w/…`."""
+    script = (settings.ROOT / "frontend/dist/student/worker.js").read_bytes()
+    return HttpResponse(script, content_type="text/javascript", headers={"Cache-Control": "no-cache"})
 
 
 def student_page(request: HttpRequest, code: str = "") -> HttpResponse:

@@ -2,7 +2,7 @@
 
 from django.urls import path, re_path
 
-from lantern.server.config.pages import remote_page, screen_page, student_page, teacher_page, trial_page
+from lantern.server.config.pages import remote_page, screen_page, student_page, teacher_page, trial_page, worker_file
 from lantern.server.config.routers import api
 from lantern.server.live.private_media import guarded
 from lantern.server.media.views import file, picture
@@ -15,6 +15,8 @@ urlpatterns = [
     path("join/<str:code>", student_page),
     path("class/<str:code>", student_page),
     path("confirm/<path:code>", student_page),
+    path("w/<str:code>", student_page),
+    path("w.js", worker_file),
     path("screen/<int:session_id>", screen_page),
     path("remote", remote_page),
     path("sets/<int:set_id>/try/frame", trial_page),

@@ -3,7 +3,7 @@
 Reports read all attempts of a session at once, in the order in which things happened.
 """
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Sequence
 
 from django.db import connection
 from django.db.models import Sum
@@ -13,7 +13,7 @@ from lantern.core.session import Phase, Recorded, Settings, State
 from lantern.core.session.changed import changed
 from lantern.core.session.events import StoredEvent
 from lantern.core.session.roster import Roster
-from lantern.core.session.stored import write_event
+from lantern.core.session.stored import EVENT, write_event
 from lantern.core.values import Milliseconds
 from lantern.core.work.attempt import before_all, summary
 from lantern.server.live.models import Attempt, AttemptEvent
@@ -24,7 +24,20 @@ ROWS = (
     f"JOIN {_ATTEMPTS} a ON a.id = e.attempt_id "
 )
 OF_ALL = f"{ROWS} WHERE a.session_id = %s ORDER BY e.at, a.seat, e.seq"
-OF_ONE = f"{ROWS} WHERE a.id = %s ORDER BY e.seq"
+OF_SEVERAL = (
+    "SELECT attempt_id, seq, at, role, who, page, number, shape, payload, FALSE "  # noqa: S608
+    f"FROM {_EVENTS} WHERE attempt_id IN ({{}}) ORDER BY attempt_id, seq"
+)
+CHANGES = ("seq", "last_at", "ended_at", "why", "answered", "of", "right", "score", "out_of", "waiting")
+GO_ON = (
+    f"UPDATE {_ATTEMPTS} SET "  # noqa: S608
+    + ", ".join(f"{connection.ops.quote_name(name)} = %s" for name in CHANGES)
+    + " WHERE id = %s AND seq = %s"
+)
+ADD = (
+    f"INSERT INTO {_EVENTS} (attempt_id, seq, at, role, who, page, number, shape, payload) "  # noqa: S608
+    "VALUES (%s, %s, %s, %s, %s, %s, %s, %s, %s)"
+)
 """Plain SQL: these run for every answer, and for every report."""
 
 Row = tuple[int, Milliseconds, str, int | None, str, int, int, str, bool]
@@ -38,10 +51,6 @@ class Stale(Exception):
 
 def rows_of_all(session_id: int) -> list[Row]:
     return _rows(OF_ALL, session_id)
-
-
-def rows_of_one(attempt_id: int) -> list[Row]:
-    return _rows(OF_ONE, attempt_id)
 
 
 def _rows(query: str, number: int) -> list[Row]:
@@ -63,48 +72,57 @@ def for_reports(
     return changed(before_all(content, settings, seed, rules, given_at, roster), phase=Phase.ENDED)
 
 
+def events_of(attempt_ids: Sequence[int]) -> dict[int, list[Row]]:
+    """By attempt, each in its order."""
+    found: dict[int, list[Row]] = {}
+    with connection.cursor() as cursor:
+        cursor.execute(OF_SEVERAL.format(_places(attempt_ids)), attempt_ids)
+        for attempt_id, *row in cursor.fetchall():
+            found.setdefault(attempt_id, []).append(tuple(row))  # type: ignore[arg-type]
+    return found
+
+
+def _places(values: Sequence[object]) -> str:
+    return ",".join(["%s"] * len(values))
+
+
 def append(attempt: Attempt, state: State, recorded: Sequence[Recorded]) -> None:
     """Adds the events to the attempt, with what it comes to now, in the transaction that is open. Raises Stale, with
     nothing added, where it has gone on meanwhile."""
-    if not recorded:
+    append_all([(attempt, state, recorded)])
+
+
+def append_all(news: Sequence[tuple[Attempt, State, Sequence[Recorded]]]) -> None:
+    """The same for several, each attempt once."""
+    going, rows = [], []
+    for attempt, state, recorded in news:
+        if not recorded:
+            continue
+        before = attempt.seq
+        take_in(attempt, state)
+        attempt.last_at, attempt.seq = recorded[-1].at, before + len(recorded)
+        going.append((*(getattr(attempt, name) for name in CHANGES), attempt.pk, before))
+        rows += [_row(attempt.pk, seq, one) for seq, one in enumerate(recorded, start=before + 1)]
+    if not going:
         return
-    seq, before = attempt.seq + len(recorded), attempt.seq
-    take_in(attempt, state)
-    attempt.last_at, attempt.seq = recorded[-1].at, seq
-    fields = ("seq", "last_at", *OF_ITS_STATE)
-    values = {name: getattr(attempt, name) for name in fields}
-    if Attempt.objects.filter(pk=attempt.pk, seq=before).update(**values) != 1:
-        raise Stale
-    AttemptEvent.objects.bulk_create(_written(attempt, recorded, before))
-
-
-OF_ITS_STATE = ("ended_at", "why", "answered", "of", "right", "score", "out_of", "waiting")
+    with connection.cursor() as cursor:
+        cursor.executemany(GO_ON, going)
+        if cursor.rowcount != len(going):
+            raise Stale
+        cursor.executemany(ADD, rows)
 
 
 def take_in(attempt: Attempt, state: State) -> None:
     """What the attempt's state comes to, into its row."""
-    paper, found = state.papers[attempt.seat], summary(state, attempt.seat)
+    paper = state.papers[attempt.seat]
     attempt.ended_at, attempt.why = paper.handed_in_at, paper.handed_in_by or ""
-    attempt.answered, attempt.of, attempt.right = found.answered, found.of, found.right
-    attempt.score, attempt.out_of, attempt.waiting = found.score, found.out_of, found.waiting
+    attempt.answered, attempt.of = len(paper.answered), paper.questions
+    if paper.is_over:
+        found = summary(state, attempt.seat)
+        attempt.right, attempt.score, attempt.out_of, attempt.waiting = found
 
 
-def _written(attempt: Attempt, recorded: Iterable[Recorded], before: int) -> list[AttemptEvent]:
-    return [
-        AttemptEvent(
-            attempt=attempt,
-            seq=seq,
-            at=one.at,
-            role=one.by.role.value,
-            who=one.by.who,
-            page=one.by.page,
-            number=one.sent.number,
-            payload=write_event(_stored(one)),
-        )
-        for seq, one in enumerate(recorded, start=before + 1)
-    ]
-
-
-def _stored(recorded: Recorded) -> StoredEvent:
-    assert isinstance(recorded.event, StoredEvent)
-    return recorded.event
+def _row(attempt: int, seq: int, recorded: Recorded) -> tuple[int | str | None, ...]:
+    (by, number, at), event = recorded
+    assert isinstance(event, StoredEvent)
+    return attempt, seq, at, by.role.value, by.who, by.page, number, EVENT.latest, write_event(event)

@@ -116,7 +116,8 @@ class Attempt(models.Model):
     roster, `number` which of theirs, from 1.
 
     `seq` is the number of its last event. The rest is what its events come to, kept for lists: `why` says by whom or by
-    what it ended, `score` is the sum of marks over `out_of` questions, of which `waiting` more have none by hand yet.
+    what it ended. Once it is over `right` is how many answers have a full mark, `score` the sum of marks over `out_of`
+    questions that count; `waiting` more have no mark by hand yet.
     """
 
     session = models.ForeignKey(LiveSession, on_delete=models.CASCADE, related_name="attempts", db_index=False)

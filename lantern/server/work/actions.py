@@ -32,7 +32,7 @@ from lantern.server.live.models import Attempt, LiveSession, SessionEvent, searc
 from lantern.server.live.offers import check_settings
 from lantern.server.live.queries import own_session
 from lantern.server.work.models import Given, Participant, SetWork, WorkChange
-from lantern.server.work.pieces import judged, piece_of
+from lantern.server.work.pieces import doer_with, judged, pass_of
 from lantern.server.work.schemas import GiveForm
 
 OF_A_KEY = (e.KeySet, e.Corrected, e.FullMarksGiven, e.Dropped, e.TakenBack, e.MarkedAnew)
@@ -194,11 +194,10 @@ def reopen(teacher: Teacher, given: Given, seat: int, minutes: int) -> None:
     if participant is None:
         raise NotPossible(said("nobody_there", "Nobody is here any more whose attempt it was."))
     _one_at_a_time(attempt)
-    piece, now = piece_of(given), max(now_ms(), attempt.last_at)
-    state = judged(piece, participant, attempt, now)
+    doer, now = doer_with(pass_of(participant)), max(now_ms(), attempt.last_at)
+    state = judged(doer, attempt, now)
     desk = Sent(Actor(Role.DESK, teacher.pk, secrets.token_hex(6)), 1, now)
-    own = piece.own(participant.who)
-    state, records = reopened(state, seat, own, piece.terms.target, minutes * 60, desk)
+    state, records = reopened(state, seat, doer.own, doer.piece.terms.target, minutes * 60, desk)
     if records:
         attempts.append(attempt, state, records)
         _kept(teacher, given.work, OpenedAgain(participant.who, attempt.number))

@@ -1,20 +1,23 @@
 """What students do in set work is stored in groups: what has queued since the last commit is one transaction, and
 nobody is told that something is kept before it has committed (law 5 and 6).
 
-1. A job is a function. It reads what it needs, decides and writes, all within the transaction of its batch.
-2. What it raises refuses it alone: its part of the transaction is taken back.
-3. Where another process was quicker with the same attempt it is run once more.
+1. A job is a function. It reads what it needs, decides, and only then writes, all within the transaction of its batch.
+2. What it refuses is refused alone. Where one fails in any other way the batch is taken back, and each of its jobs is
+   run again in a transaction of its own: a savepoint for each would cost more than the rest.
+3. Where another process was quicker with the same attempt a job is run once more.
 4. Nothing of it stays in memory.
 """
 
 import asyncio
+import contextlib
 import logging
 import threading
 from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any, TypeVar, cast
 
-from django.db import IntegrityError, connection, transaction
+from django.db import DatabaseError, IntegrityError, connection, transaction
+from django.http import Http404
 
 from lantern.core.errors import LanternError
 from lantern.server.api.errors import NotStored
@@ -29,12 +32,24 @@ LOOK_EVERY = 60.0
 TRIES = 3
 
 
+Together = Callable[[list[Any]], list[Any]]
+"""Makes a list of results, or refusals, of a list of what is wanted: so what many want is read and written at once."""
+
+
 @dataclass(slots=True, eq=False)
 class Job:
-    run: Callable[[], Any]
-    done: Callable[[Any, BaseException | None], None]
+    run: Together
+    wanted: Any
+    future: asyncio.Future[Any]
     result: Any = None
-    error: BaseException | None = None
+
+    def settle(self) -> None:
+        if self.future.done():
+            return
+        if isinstance(self.result, BaseException):
+            self.future.set_exception(self.result)
+        else:
+            self.future.set_result(self.result)
 
 
 class Commits:
@@ -47,23 +62,14 @@ class Commits:
 
     async def do(self, run: Callable[[], T]) -> T:
         """Returns what it returns once that is on disk. Raises what it raises, and NotStored."""
-        loop = asyncio.get_running_loop()
-        future: asyncio.Future[T] = loop.create_future()
+        return cast(T, await self.together(_each, run))
 
-        def settle(result: Any, error: BaseException | None) -> None:
-            if future.done():
-                return
-            if error is None:
-                future.set_result(cast(T, result))
-            else:
-                future.set_exception(error)
-
-        def done(result: Any, error: BaseException | None) -> None:
-            loop.call_soon_threadsafe(settle, result, error)
-
+    async def together(self, run: Together, wanted: Any) -> Any:
+        """The same, of what is done at once with others that want the same."""
+        job = Job(run, wanted, asyncio.get_running_loop().create_future())
         self._start()
-        self._batches.put(Job(run, done))
-        return await future
+        self._batches.put(job)
+        return await job.future
 
     def _start(self) -> None:
         if not self._thread.is_alive() and self._started.acquire(blocking=False):
@@ -86,38 +92,69 @@ class Commits:
     def _commit(jobs: list[Job]) -> None:
         try:
             with transaction.atomic():
-                for job in jobs:
-                    _try(job)
-        except Exception:
-            log.exception("a batch of %d jobs of set work could not be stored", len(jobs))
-            connection.close()
+                _run_all(jobs)
+        except Exception as error:
+            if not isinstance(error, Stale | IntegrityError):
+                log.exception("a batch of %d jobs of set work was taken back", len(jobs))
             for job in jobs:
-                job.result, job.error = None, NotStored()
+                _alone(job)
         connection.close_if_unusable_or_obsolete()
-        for job in jobs:
-            try:
-                job.done(job.result, job.error)
-            except RuntimeError:  # the loop was closed: nobody waits any more
-                log.debug("nobody waits for a job any more")
+        _tell(jobs)
 
 
-def _try(job: Job) -> None:
-    for last in (number == TRIES - 1 for number in range(TRIES)):
+def _each(jobs: list[Callable[[], Any]]) -> list[Any]:
+    return [_refused_or_done(job) for job in jobs]
+
+
+def _refused_or_done(job: Callable[[], Any]) -> Any:
+    try:
+        return job()
+    except (LanternError, Http404) as refusal:
+        return refusal
+
+
+def _run_all(jobs: list[Job]) -> None:
+    alike: dict[Together, list[Job]] = {}
+    for job in jobs:
+        alike.setdefault(job.run, []).append(job)
+    for run, of_one in alike.items():
+        results = run([job.wanted for job in of_one])
+        for job, result in zip(of_one, results, strict=True):
+            job.result = result
+
+
+def _alone(job: Job) -> None:
+    for _ in range(TRIES):
         try:
             with transaction.atomic():
-                job.result = job.run()
+                _run_all([job])
             return
         except (Stale, IntegrityError) as error:
-            if last:
-                log.warning("a job of set work could not be stored: %s", error)
-                job.error = NotStored()
-        except LanternError as error:
-            job.error = error
-            return
+            log.warning("a job of set work is run once more: %s", error)
+        except DatabaseError:
+            log.exception("a job of set work could not be stored")
+            connection.close()
+            break
         except Exception as error:  # one job's fault stays its own
             log.exception("a job of set work went wrong")
-            job.error = error
+            job.result = error
             return
+    job.result = NotStored()
+
+
+def _tell(jobs: list[Job]) -> None:
+    """Each loop is woken once for all of them."""
+    by_loop: dict[asyncio.AbstractEventLoop, list[Job]] = {}
+    for job in jobs:
+        by_loop.setdefault(job.future.get_loop(), []).append(job)
+    for loop, of_one in by_loop.items():
+        with contextlib.suppress(RuntimeError):  # it was closed: nobody waits any more
+            loop.call_soon_threadsafe(_settle, of_one)
+
+
+def _settle(jobs: list[Job]) -> None:
+    for job in jobs:
+        job.settle()
 
 
 _commits: Commits | None = None

@@ -6,55 +6,67 @@
 """
 
 import secrets
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from typing import NamedTuple
 
-from django.db.models import Max
+from django.db.models import Max, QuerySet
 
 from lantern.core import errors
-from lantern.core.classes.needs import NONE, needs_from
-from lantern.core.classes.record_ids import record_key
+from lantern.core.classes.names import MAX_NAME, clean_name, told_apart
+from lantern.core.classes.needs import NONE
+from lantern.core.classes.record_ids import clean_record_id, record_key
 from lantern.core.messages import said
 from lantern.core.questions.items import Item
-from lantern.core.session import State
+from lantern.core.session import Recorded, State
 from lantern.core.session.allowing import own_deadline
 from lantern.core.session.asking import told
 from lantern.core.session.changed import changed
 from lantern.core.session.drawing import in_order
-from lantern.core.session.model import Seat, ask_id
-from lantern.core.session.own_views import mine_at_own_pace
+from lantern.core.session.model import Seat, ask_id, parts_of
+from lantern.core.session.own_views import Fragments, Place, mine_at_own_pace, mine_text, place_of
 from lantern.core.session.review import Reviewed, reviewed
-from lantern.core.session.views import own_answer, own_left_out, own_remarks, shown_item, student_view
+from lantern.core.session.views import own_answer, own_left_out, own_remarks, student_view
 from lantern.core.values import Milliseconds
-from lantern.core.work.attempt import as_of, begin, taken
+from lantern.core.work.attempt import as_of, begin, settled, taken
 from lantern.core.work.standing import NOT_YET, WITHDRAWN, check_begin, door
 from lantern.server.api import limits
+from lantern.server.api.errors import UnknownPass
 from lantern.server.classes.models import Member
-from lantern.server.live import attempts, store
+from lantern.server.live import attempts
 from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import WhoJoins, who_joins
 from lantern.server.live.models import Attempt, Person
-from lantern.server.live.schemas import Answering, Clearing, JoinForm
+from lantern.server.live.schemas import Answering, JoinForm
 from lantern.server.live.sockets import student_command
 from lantern.server.live.tokens import SeatPass
-from lantern.server.work.models import Given, Participant
+from lantern.server.work.models import Participant
+from lantern.server.work.passes import Pass
 from lantern.server.work.pieces import (
+    Doer,
+    Doing,
     Piece,
     attempts_of,
-    given_with,
+    doer_with,
+    doing_with,
+    doings,
     judged,
-    participant_with,
     pass_of,
-    piece_of,
-    prepared,
+    piece_with,
+    school_of,
+    state_of,
     tried,
 )
 from lantern.server.work.schemas import (
-    AttemptMessage,
-    AttemptReply,
     DoingCommand,
     Entered,
     EnterForm,
-    OnPaper,
+    OwnPart,
+)
+
+WORKS_ALREADY = said(
+    "work_name_taken",
+    "Somebody does this work under this name already. Go on with your own link, or ask your teacher to free the name.",
 )
 
 # --- coming in ---------------------------------------------------------------------------------------
@@ -62,155 +74,170 @@ from lantern.server.work.schemas import (
 
 def enter(link: str, form: EnterForm, address: str) -> Entered:
     """Who it is. The same device comes back to the same place. Raises BadName, NameTaken, NotPossible, Http404."""
-    given = given_with(link)
-    piece = piece_of(given)
+    piece = piece_with(link)
     now = door(piece.own(""), now_ms())
     if now in ("withdrawn", "not_yet"):
         raise errors.NotPossible(WITHDRAWN if now == "withdrawn" else NOT_YET)
-    participant = given.participants.select_related("person").filter(device=form.key).first()
-    if participant is None:
-        participant = _known_elsewhere(given, form) or _new(given, form, address)
-    return entered(participant, given)
-
-
-def entered(participant: Participant, given: Given) -> Entered:
+    found = _there(piece).filter(device=form.key).first()
+    participant = found or _known_elsewhere(piece, form) or _new(piece, form, address)
     return Entered(
         token=pass_of(participant),
-        link=given.link,
+        link=link,
         name=participant.person.name,
-        number=_number(participant),
-        languages=given.session.owner.school.chosen.languages,
+        number=number_of(participant),
+        languages=school_of(piece).languages,
     )
 
 
-def _number(participant: Participant) -> int:
+def _there(piece: Piece) -> QuerySet[Participant]:
+    return Participant.objects.filter(given=piece.given.pk).select_related("person")
+
+
+def number_of(participant: Participant) -> int:
     """By which who has no name is called: how many came before, and one."""
     return Participant.objects.filter(given=participant.given_id, pk__lte=participant.pk).count()
 
 
-def _known_elsewhere(given: Given, form: EnterForm) -> Participant | None:
-    """Who has a pass for other work of the class is known as the same member here."""
-    if not form.known or given.session.of_class_id is None:
+def _known_elsewhere(piece: Piece, form: EnterForm) -> Participant | None:
+    """Who has a pass for other work of the class is known as the same member here, unless another device is."""
+    of_class = piece.session.of_class_id
+    if not form.known or of_class is None:
         return None
-    other = participant_with(form.known)
+    other = doer_with(form.known)
     member = other.person.member
-    if not member or other.given.session.of_class_id != given.session.of_class_id:
+    if not member or other.piece.session.of_class_id != of_class or not _is_for(piece, member):
         return None
-    found = Member.objects.filter(of_class=given.session.of_class_id, person=member, left_at=None).first()
-    if found is None:
+    found = Member.objects.filter(of_class=of_class, person=member, left_at=None).first()
+    here = _there(piece).filter(who=member).first()
+    if found is None or (here is not None and here.device):
         return None
-    here = given.participants.select_related("person").filter(who=member).first()
-    if here is not None:
-        return here
-    who = _as_member(found.name, member, other.person.record_id, other.person.needs)
-    return _added(given, who, form.key)
+    known = other.person
+    who = WhoJoins(found.name, member, known.record_id, needs=known.needs)
+    return _claimed(here, form.key) if here else _added(piece, who, form.key)
 
 
-def _as_member(name: str, member: str, record_id: str, needs: dict[str, object]) -> WhoJoins:
-    return WhoJoins(name=name, member=member, record_id=record_id, needs=needs_from(needs))
+def _is_for(piece: Piece, member: str) -> bool:
+    return not piece.given.named or member in piece.given.named
 
 
-def _new(given: Given, form: EnterForm, address: str) -> Participant:
-    limits.spend(limits.NEW_SEATS, str(given.session_id), address)
-    session = given.session
+def _new(piece: Piece, form: EnterForm, address: str) -> Participant:
+    session = piece.session
+    limits.spend(limits.NEW_SEATS, str(session.pk), address)
     said_who = JoinForm(code="", **form.model_dump(exclude={"known"}))
     who = who_joins(session, said_who, address)
-    if session.of_class_id and given.named and who.member not in given.named:
+    if session.of_class_id and not _is_for(piece, who.member):
         raise errors.NotPossible(said("not_for_you", "This work is for other students of the class. Ask your teacher."))
-    held = given.participants.select_related("person").filter(who=who.member).first() if who.member else None
-    if held is None and who.record_id:
-        same = {"person__record_key": record_key(who.record_id)}
-        held = given.participants.select_related("person").filter(**same).first()
+    held = _holder(piece, who)
     if held is None:
-        return _added(given, who, form.key)
+        return _added(piece, _cleaned(piece, who), form.key)
     if held.device and not who.proven:
-        raise errors.NameTaken(
-            said(
-                "work_name_taken",
-                "Somebody does this work under this name already. Go on with your own link, or ask your teacher to "
-                "free the name.",
-            ),
-            field="record_id" if who.record_id and not who.member else "member",
-        )
-    held.device = form.key
+        field = "record_id" if who.record_id and not who.member else "member"
+        raise errors.NameTaken(WORKS_ALREADY, field=field)
+    return _claimed(held, form.key)
+
+
+def _holder(piece: Piece, who: WhoJoins) -> Participant | None:
+    """Who is here as the same member, or with the same record ID."""
+    if who.member:
+        return _there(piece).filter(who=who.member).first()
+    key = record_key(who.record_id)
+    return _there(piece).filter(person__record_key=key).first() if key else None
+
+
+def _claimed(held: Participant, device: str) -> Participant:
+    held.device = device
     held.save(update_fields=["device"])
     return held
 
 
-def _added(given: Given, who: WhoJoins, device: str) -> Participant:
+def _cleaned(piece: Piece, who: WhoJoins) -> WhoJoins:
+    """A name that can be shown, told apart from others. Raises BadName."""
+    known = piece.settings.known
+    if known == "nobody":
+        return replace(who, name="")
+    if known == "record_id" and not record_key(who.record_id):
+        raise errors.BadName(said("record_id_wanted", "Type your record ID first."), field="record_id")
+    name = clean_name(who.name)
+    people = Person.objects.filter(session=piece.session)
+    if people.filter(name__iexact=name).exists():
+        name = told_apart(name, list(people.values_list("name", flat=True)), MAX_NAME)
+    return replace(who, name=name, record_id=clean_record_id(who.record_id))
+
+
+def _added(piece: Piece, who: WhoJoins, device: str) -> Participant:
     key = secrets.token_urlsafe(12)
     person = Person.objects.create(
-        session=given.session,
+        session=piece.session,
         key=key,
-        name=who.name.strip()[:80],
+        name=who.name,
         member=who.member,
         record_id=who.record_id,
         record_key=record_key(who.record_id),
         needs=who.needs.model_dump(mode="json") if who.needs != NONE else {},
     )
-    return Participant.objects.create(given=given, person=person, who=who.member or key, device=device)
+    return Participant.objects.create(given_id=piece.given.pk, person=person, who=who.member or key, device=device)
 
 
 # --- an attempt --------------------------------------------------------------------------------------
 
 
-def begin_attempt(token: str) -> AttemptMessage:
-    """Raises UnknownPass, NotPossible."""
-    participant, piece, now = _here(token)
-    own, rows = piece.own(participant.who), attempts_of(participant)
+def begin_attempt(token: str) -> str:
+    """An AttemptMessage, as JSON. Raises UnknownPass, NotPossible."""
+    doer, now = doer_with(token), now_ms()
+    _not_shut(doer, now)
+    session, person = doer.piece.session, doer.person
+    rows = attempts_of(session.pk, person.id)
     for row in rows:
         if row.ended_at is None:
-            judged(piece, participant, row, now)
-    check_begin(own, [tried(row) for row in rows], now)
-    seats = Attempt.objects.filter(session=piece.session).aggregate(last=Max("seat"))
-    person = participant.person
-    state = _with_roster(prepared(piece.session), person)
+            judged(doer, row, now)
+    check_begin(doer.own, [tried(row) for row in rows], now)
+    seats = Attempt.objects.filter(session=session).aggregate(last=Max("seat"))
     seat = (seats["last"] or 0) + 1
-    state, records = begin(state, seat, person.key, now)
-    row = Attempt(session=piece.session, seat=seat, person=person.key, number=len(rows) + 1, began_at=now, last_at=now)
+    state, records = begin(changed(doer.piece.ready.state, roster={person.id: person}), seat, person.id, now)
+    row = Attempt(session=session, seat=seat, person=person.id, number=len(rows) + 1, began_at=now, last_at=now)
     attempts.take_in(row, state)
     row.save()
     attempts.append(row, state, records)
-    return message_of(as_of(state, seat, own, piece.terms.target, now), row, now)
-
-
-def _with_roster(state: State, person: Person) -> State:
-    return changed(state, roster={person.key: store.in_roster(person)})
+    return message_text(OpenAttempt(doer, row, state, now))
 
 
 @dataclass(frozen=True)
 class OpenAttempt:
     """One attempt that is looked at, as its student has it `now`."""
 
-    piece: Piece
-    participant: Participant
+    doer: Doer
     row: Attempt
     state: State
     now: Milliseconds
 
-    def seen(self) -> State:
-        own = self.piece.own(self.participant.who)
-        return as_of(self.state, self.row.seat, own, self.piece.terms.target, self.now)
+    def seen(self, state: State) -> State:
+        return as_of(state, self.row.seat, self.doer.own, self.doer.piece.terms.target, self.now)
 
 
 def open_attempt(token: str, number: int) -> OpenAttempt:
     """Raises UnknownPass, NotPossible."""
-    participant, piece, now = _here(token)
-    row = Attempt.objects.filter(session=piece.session, person=participant.person.key, number=number).first()
+    found, now = doing_with(token), now_ms()
+    row = _of_number(found, number, now)
+    now = max(now, row.last_at)  # the clocks of two processes need not agree
+    return OpenAttempt(found.doer, row, judged(found.doer, row, now), now)
+
+
+def _of_number(found: Doing, number: int, now: Milliseconds) -> Attempt:
+    _not_shut(found.doer, now)
+    row = found.attempts.get(number)
     if row is None:
         raise errors.NotPossible(said("not_begun", "You have not begun yet."))
-    now = max(now, row.last_at)  # the clocks of two processes need not agree
-    return OpenAttempt(piece, participant, row, judged(piece, participant, row, now), now)
+    return row
 
 
-def read_attempt(token: str, number: int) -> AttemptMessage:
-    found = open_attempt(token, number)
-    return message_of(found.seen(), found.row, found.now)
+def read_attempt(token: str, number: int) -> str:
+    """An AttemptMessage, as JSON."""
+    return message_text(open_attempt(token, number))
 
 
 def review_attempt(token: str, number: int) -> tuple[Reviewed, ...]:
     found = open_attempt(token, number)
-    return reviewed(found.seen(), found.row.seat)
+    return reviewed(found.seen(found.state), found.row.seat)
 
 
 def item_on_paper(token: str, number: int, item_id: str) -> Item:
@@ -222,70 +249,112 @@ def item_on_paper(token: str, number: int, item_id: str) -> Item:
     return in_order(found.state.item(item_id), found.state.seed, paper.order)
 
 
-def command(token: str, wanted: DoingCommand) -> AttemptReply:
-    """Raises what the session of one raises."""
-    found = open_attempt(token, wanted.attempt)
-    row, piece = found.row, found.piece
-    own, target = piece.own(found.participant.who), piece.terms.target
-    order, sent = student_command(SeatPass(piece.session.pk, row.seat, ""))(wanted.said)
-    sent = sent._replace(at=found.now)
-    state, records = taken(found.state, order, sent, own, target)
-    attempts.append(row, state, records)
-    seen = as_of(state, row.seat, own, target, found.now)
-    return AttemptReply(
-        id=wanted.said.id,
-        now=found.now,
-        mine=mine_at_own_pace(seen, seen.seats[row.seat]),
-        questions=_touched(seen, row.seat, wanted),
-    )
+class Wanted(NamedTuple):
+    by: Pass
+    said: DoingCommand
 
 
-def _touched(state: State, seat: int, wanted: DoingCommand) -> tuple[OnPaper, ...]:
-    """The question that the command was about, and the one that is on."""
-    done = wanted.said.command
-    paper = state.papers[seat]
-    asks = [done.ask] if isinstance(done, Answering | Clearing) else []
-    if not paper.is_over and paper.at not in state.pages and paper.asked not in asks:
-        asks.append(paper.asked)
-    found = (on_paper(state, state.seats[seat], ask) for ask in asks)
-    return tuple(one for one in found if one is not None)
+@dataclass
+class Turn:
+    """An attempt in a batch: `news` is what came of the commands until now."""
+
+    doer: Doer
+    row: Attempt
+    state: State
+    news: list[Recorded]
 
 
-def _here(token: str) -> tuple[Participant, Piece, Milliseconds]:
-    participant = participant_with(token)
-    piece = piece_of(participant.given)
+def commands(wanted: list[Wanted]) -> list[str | errors.LanternError]:
+    """Of each an AttemptReply as JSON, or why it is refused: what all of them need is read, and written, at once."""
     now = now_ms()
-    if door(piece.own(participant.who), now) in ("withdrawn", "not_yet"):
-        raise errors.NotPossible(WITHDRAWN if piece.own(participant.who).withdrawn else NOT_YET)
-    return participant, piece, now
+    found = doings([one.by for one in wanted])
+    opened = {one: _open(found, one, now) for one in wanted}
+    rows = {one.pk: one for one in opened.values() if isinstance(one, Attempt)}
+    events = attempts.events_of(list(rows)) if rows else {}
+    turns: dict[int, Turn] = {}
+    replies: list[str | errors.LanternError] = []
+    for one in wanted:
+        row = opened[one]
+        if isinstance(row, errors.LanternError):
+            replies.append(row)
+            continue
+        turn = turns.get(row.pk)
+        if turn is None:
+            doer = found[one.by].doer
+            turn = turns[row.pk] = Turn(doer, row, state_of(doer, row, events.get(row.pk, [])), [])
+        replies.append(_taken(turn, one.said, max(now, row.last_at)))
+    attempts.append_all([(turn.row, turn.state, turn.news) for turn in turns.values()])
+    return replies
 
 
-def message_of(state: State, row: Attempt, now: Milliseconds) -> AttemptMessage:
-    seat, paper = state.seats[row.seat], state.papers[row.seat]
+def _open(found: Mapping[Pass, Doing], wanted: Wanted, now: Milliseconds) -> Attempt | errors.LanternError:
+    doing = found.get(wanted.by)
+    if doing is None:
+        return UnknownPass()
+    try:
+        return _of_number(doing, wanted.said.attempt, now)
+    except errors.LanternError as refusal:
+        return refusal
+
+
+def _taken(turn: Turn, wanted: DoingCommand, now: Milliseconds) -> str | errors.LanternError:
+    own, target, seat = turn.doer.own, turn.doer.piece.terms.target, turn.row.seat
+    turn.state, over = settled(turn.state, seat, own, target, now)
+    turn.news += over
+    order, sent = student_command(SeatPass(turn.row.session_id, seat, ""))(wanted.said)
+    try:
+        turn.state, records = taken(turn.state, order, sent._replace(at=now), own, target)
+    except errors.LanternError as refusal:
+        return refusal
+    turn.news += records
+    return _reply(OpenAttempt(turn.doer, turn.row, turn.state, now), wanted)
+
+
+def _reply(found: OpenAttempt, wanted: DoingCommand) -> str:
+    """Put together as text: each answer is followed by one, and what the device has already is not said again."""
+    number, state, fragments = found.row.seat, found.seen(found.state), found.doer.piece.ready.fragments
+    seat, place = state.seats[number], place_of(state, number)
+    questions = ",".join(on_paper(state, seat, ask, fragments) for ask in _touched(state, number, wanted))
+    mine = mine_text(state, seat, place)
+    return f'{{"id":"{wanted.said.id}","now":{found.now},"mine":{mine},"questions":[{questions}]}}'
+
+
+def _touched(state: State, number: int, wanted: DoingCommand) -> tuple[str, ...]:
+    """The asks of which something is told by now that was not: the one that was answered, where its mark is, and where
+    it goes round the one that is on."""
+    done, paper = wanted.said.command, state.papers[number]
+    ask = state.asks.get(done.ask) if isinstance(done, Answering) else None
+    answered = (ask.id,) if ask and told(state, number, ask) else ()
+    if paper.goes_round and not paper.is_over and paper.asked not in answered:
+        return (*answered, paper.asked)
+    return answered
+
+
+def _not_shut(doer: Doer, now: Milliseconds) -> None:
+    if door(doer.own, now) in ("withdrawn", "not_yet"):
+        raise errors.NotPossible(WITHDRAWN if doer.own.withdrawn else NOT_YET)
+
+
+def message_text(found: OpenAttempt) -> str:
+    """Put together as text: what many see alike is encoded once."""
+    state, fragments = found.seen(found.state), found.doer.piece.ready.fragments
+    seat = state.seats[found.row.seat]
+    paper = state.papers[seat.number]
     asks = [paper.asked] if paper.goes_round else [ask_id(item, 1) for item in paper.items]
-    questions = [on_paper(state, seat, ask) for ask in asks]
-    return AttemptMessage(
-        now=now,
-        attempt=row.number,
-        view=student_view(state),
-        mine=mine_at_own_pace(state, seat),
-        questions=tuple(one for one in questions if one is not None),
-    )
+    questions = ",".join(on_paper(state, seat, ask, fragments) for ask in asks)
+    head = f'{{"now":{found.now},"attempt":{found.row.number},"view":{student_view(state).model_dump_json()}'
+    mine = mine_at_own_pace(state, seat).model_dump_json()
+    return f'{head},"mine":{mine},"questions":[{questions}]}}'
 
 
-def on_paper(state: State, seat: Seat, ask_name: str) -> OnPaper | None:
-    """A question, or a page, as this student may see it now; None for what is not on their paper."""
-    item_id = ask_name.rpartition(".")[0]
-    paper, ask = state.papers[seat.number], state.asks.get(ask_name)
-    if item_id not in paper.items:
-        return None
-    item = state.item(item_id)
+def on_paper(state: State, seat: Seat, ask_name: str, fragments: Fragments) -> str:
+    """An OnPaper, as JSON: a question, or a page, of this student's paper as they may see it now."""
+    item_id, round_ = parts_of(ask_name)
+    paper, ask, item = state.papers[seat.number], state.asks.get(ask_name), state.item(item_id)
     is_told = ask is not None and told(state, seat.number, ask)
     response = ask.responses.get(seat.number) if ask else None
     marks = is_told and state.settings.marks
-    shown = shown_item(state, item, with_key=is_told, order=paper.order, round_=ask.round if ask else None)
-    return OnPaper(
-        shown=shown,
+    own = OwnPart(
         answer=own_answer(item, response, is_told=is_told) if response else None,
         number=response.number if response else paper.cleared.get(ask_name, 0),
         mark=response.mark if response and marks else None,
@@ -294,3 +363,5 @@ def on_paper(state: State, seat: Seat, ask_name: str) -> OnPaper | None:
         reached_at=paper.reached.get(item_id),
         due=own_deadline(state, seat, ask) if ask else None,
     )
+    shown = fragments.text(state, Place(item_id, "told" if is_told else "asked", paper.order, round_))
+    return f'{{"shown":{shown},{own.model_dump_json()[1:]}'

@@ -1,13 +1,17 @@
 """Set work, for the student who does it. Whoever has the link may say who they are; from then on a pass speaks."""
 
+from typing import Annotated
+
 from asgiref.sync import sync_to_async
 from django.http import HttpRequest, HttpResponse
-from ninja import Router
+from ninja import Query, Router
 from ninja.security import HttpBearer
 
+from lantern.core.classes.made_names import Language
 from lantern.server.api import limits
 from lantern.server.live.queries import read_as
-from lantern.server.live.schemas import AnswerToRead, Reading, Review
+from lantern.server.live.reading_aloud import spoken_part, spoken_sentence
+from lantern.server.live.schemas import AnswerToRead, Reading, Review, SpokenPart, ToSay
 from lantern.server.work import doing, own_page
 from lantern.server.work.commits import commits
 from lantern.server.work.passes import read_pass
@@ -59,14 +63,14 @@ async def read_mine(request: PassRequest) -> MyWork:
 
 
 @router.post("/attempts", response=AttemptMessage, auth=with_pass)
-async def begin(request: PassRequest) -> AttemptMessage:
-    return await commits().do(lambda: doing.begin_attempt(request.auth))
+async def begin(request: PassRequest) -> HttpResponse:
+    return _json(await commits().do(lambda: doing.begin_attempt(request.auth)))
 
 
 @router.get("/attempts/{number}", response=AttemptMessage, auth=with_pass)
-async def read_attempt(request: PassRequest, number: int) -> AttemptMessage:
+async def read_attempt(request: PassRequest, number: int) -> HttpResponse:
     """Whole, so that it can be gone on with where there is no network."""
-    return await commits().do(lambda: doing.read_attempt(request.auth, number))
+    return _json(await commits().do(lambda: doing.read_attempt(request.auth, number)))
 
 
 @router.get("/attempts/{number}/review", response=Review, auth=with_pass)
@@ -76,9 +80,13 @@ async def review(request: PassRequest, number: int) -> Review:
 
 
 @router.post("/commands", response=AttemptReply, auth=with_pass)
-async def send_command(request: PassRequest, wanted: DoingCommand) -> AttemptReply:
+async def send_command(request: PassRequest, wanted: DoingCommand) -> HttpResponse:
     """Kept once it is answered."""
-    return await commits().do(lambda: doing.command(request.auth, wanted))
+    return _json(await commits().together(doing.commands, doing.Wanted(read_pass(request.auth), wanted)))
+
+
+def _json(text: str) -> HttpResponse:
+    return HttpResponse(text, content_type="application/json")
 
 
 @router.post("/attempts/{number}/reading", response=Reading, auth=with_pass)
@@ -86,3 +94,19 @@ async def read_answer(request: PassRequest, number: int, asked: AnswerToRead) ->
     """How an answer would be understood; nothing is kept."""
     item = await commits().do(lambda: doing.item_on_paper(request.auth, number, asked.item))
     return await sync_to_async(read_as)(item, asked.answer)
+
+
+@router.get("/attempts/{number}/spoken/{part}", response=SpokenPart, auth=with_pass)
+async def read_aloud(
+    request: PassRequest, number: int, part: str, language: Language = "en", start: Annotated[int, Query(ge=0)] = 0
+) -> SpokenPart:
+    """A part of the question that is on, read aloud from its word `start` on."""
+    found = await commits().do(lambda: doing.open_attempt(request.auth, number))
+    return await sync_to_async(spoken_part)(found.state, found.row.seat, part, start, language)
+
+
+@router.post("/spoken", response=SpokenPart, auth=with_pass)
+async def say_aloud(request: PassRequest, form: ToSay) -> SpokenPart:
+    """A sentence of the page itself, read aloud."""
+    limits.spend(limits.SENTENCES, f"participant {read_pass(request.auth).participant}")
+    return await sync_to_async(spoken_sentence)(form.text, form.language)

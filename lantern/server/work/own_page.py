@@ -3,28 +3,28 @@
 from collections.abc import Sequence
 from itertools import groupby
 
-from lantern.core.classes.needs import NONE, Needs
+from lantern.core.classes.needs import NONE
 from lantern.core.games import board_game_of
 from lantern.core.session import Settings
 from lantern.core.session.views import student_view
 from lantern.core.values import Milliseconds
 from lantern.core.work.changes import Own
 from lantern.core.work.standing import Door, Tried, counted, door, is_late, stage, why_not_begin
-from lantern.server.live import store
 from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import asks
 from lantern.server.live.models import Attempt
 from lantern.server.live.schemas import ListedName
-from lantern.server.work.doing import entered
+from lantern.server.work.doing import number_of
 from lantern.server.work.models import Given, Participant
 from lantern.server.work.pieces import (
+    Doer,
     Piece,
     attempts_of,
-    given_with,
+    doer_with,
     judged,
-    participant_with,
     piece_of,
-    prepared,
+    piece_with,
+    school_of,
     tried,
 )
 from lantern.server.work.queries import expected_of, share_of
@@ -37,11 +37,9 @@ FEWEST = 5
 
 def work_door(link: str) -> WorkDoor:
     """What a device is told of a link before it says who its student is. Raises Http404."""
-    given = given_with(link)
-    piece, now = piece_of(given), now_ms()
-    own = piece.own("")
-    at = door(own, now)
-    school = given.session.owner.school.chosen
+    piece, now = piece_with(link), now_ms()
+    given, own = piece.given, piece.own("")
+    at, school = door(own, now), school_of(piece)
     if at in ("not_yet", "withdrawn"):
         return WorkDoor(door=at, opens=own.opens if at == "not_yet" else None, languages=school.languages)
     asked = asks(given.session)
@@ -67,31 +65,29 @@ def _names(given: Given) -> tuple[ListedName, ...]:
 
 def my_work(token: str) -> MyWork:
     """Within a transaction: what the clock has ended is judged, and stored. Raises UnknownPass."""
-    participant = participant_with(token)
-    piece, now = piece_of(participant.given), now_ms()
-    session, settings, terms, own = piece.session, piece.settings, piece.terms, piece.own(participant.who)
+    doer, now = doer_with(token), now_ms()
+    piece, own = doer.piece, doer.own
+    session, settings, terms = piece.session, piece.settings, piece.terms
     at = door(own, now)
-    school = session.owner.school.chosen
-    rows = attempts_of(participant)
+    school = school_of(piece)
+    rows = attempts_of(session.pk, doer.person.id)
     for row in rows:
         if row.ended_at is None:
-            judged(piece, participant, row, max(now, row.last_at))
+            judged(doer, row, max(now, row.last_at))
     tries = [tried(row) for row in rows]
-    known = entered(participant, participant.given)
     is_shut = at in ("not_yet", "withdrawn")
-    state = prepared(session)
     game = board_game_of(settings.game)
     counts = counted(tries, terms.counts)
     mine = tuple(_attempt(piece, own, row, one, counts, now) for row, one in zip(rows, tries, strict=True))
-    facts = student_view(state).work
+    facts = student_view(piece.ready.state).work
     assert facts is not None  # at own pace there always is
     return MyWork(
-        link=participant.given.link,
+        link=piece.given.link,
         title="" if is_shut else session.title,
         teacher=session.owner.name,
         class_name=session.of_class.name if session.of_class else "",
-        name=known.name,
-        number=known.number,
+        name=doer.person.name,
+        number=number_of(Participant(pk=doer.participant, given_id=piece.given.pk)),
         words="" if is_shut else terms.words,
         now=now,
         zone=school.time_zone,
@@ -113,16 +109,11 @@ def my_work(token: str) -> MyWork:
         asks_first=terms.asks_first,
         score=settings.closing.score,
         closing=settings.closing.words if any(one.is_over for one in tries) else "",
-        needs=_needs(participant),
+        needs=None if doer.person.needs == NONE else doer.person.needs,
         attempts=() if is_shut else mine,
         beside=_beside(piece, tries, own, now),
-        others=_others(participant, now),
+        others=_others(doer, now),
     )
-
-
-def _needs(participant: Participant) -> Needs | None:
-    needs = store.in_roster(participant.person).needs
-    return None if needs == NONE else needs
 
 
 def may_see_score(settings: Settings, own: Own, now: Milliseconds) -> bool:
@@ -179,12 +170,12 @@ def _tenth(share: float) -> int:
     return min(TENTHS - 1, int(share * TENTHS + 1e-9))
 
 
-def _others(participant: Participant, now: Milliseconds) -> tuple[OtherWork, ...]:
+def _others(doer: Doer, now: Milliseconds) -> tuple[OtherWork, ...]:
     """Of the same class, for who is known in it: what is due first comes first, what is over last."""
-    of_class, member = participant.given.session.of_class_id, participant.person.member
+    of_class, member = doer.piece.session.of_class_id, doer.person.member
     if of_class is None or not member:
         return ()
-    rows = Given.objects.filter(session__of_class=of_class, session__deleted_at=None).exclude(pk=participant.given_id)
+    rows = Given.objects.filter(session__of_class=of_class, session__deleted_at=None).exclude(pk=doer.piece.given.pk)
     rows = rows.select_related("work", "session__owner__school").prefetch_related("work__changes")
     mine = {
         one.given_id: one for one in Participant.objects.filter(who=member, given__in=rows).select_related("person")
@@ -198,7 +189,7 @@ def _others(participant: Participant, now: Milliseconds) -> tuple[OtherWork, ...
         if at == "withdrawn":
             continue
         here = mine.get(given.pk)
-        tries = [tried(row) for row in attempts_of(here)] if here else []
+        tries = [tried(row) for row in attempts_of(given.session_id, here.person.key)] if here else []
         title = given.session.title if at != "not_yet" else ""
         found.append(
             OtherWork(link=given.link, title=title, door=at, opens=own.opens, due=own.due, stage=stage(own, tries))

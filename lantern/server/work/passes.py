@@ -2,6 +2,7 @@
 their own link, which browsers tell to no server."""
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 from django.core.signing import BadSignature, Signer
 
@@ -23,6 +24,7 @@ def make_pass(participant: int, number: int, person: str) -> str:
     return _signer.sign(f"{participant}.{number}.{person[:10]}")
 
 
+@lru_cache(maxsize=4096)
 def read_pass(text: str) -> Pass:
     """Raises UnknownPass for anything this server did not sign."""
     try:

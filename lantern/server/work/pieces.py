@@ -1,29 +1,48 @@
 """A piece of set work in memory, as long as one request lasts: its terms, its changes, its content."""
 
+import json
 from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import lru_cache
+from typing import Any
 
+from django.db import connection
 from django.db.models import QuerySet
 from django.http import Http404
 
-from lantern.core.session import Recorded, Settings, State
+from lantern.core.classes.needs import NONE, needs_from
+from lantern.core.classes.school import SchoolSettings
+from lantern.core.session import Course, Recorded, Settings, State
 from lantern.core.session.changed import changed
-from lantern.core.session.course import replay
+from lantern.core.session.judging import Judgements
+from lantern.core.session.own_views import Fragments
+from lantern.core.session.roster import Person as PersonInRoster
 from lantern.core.session.stored import read_settings
 from lantern.core.values import Milliseconds
 from lantern.core.work.attempt import before_all, in_time, of_this_seat, settled
 from lantern.core.work.changes import Change, Own, own_terms, read_change
 from lantern.core.work.standing import Tried
 from lantern.core.work.terms import Terms, read_terms
+from lantern.server.accounts.models import School
 from lantern.server.api.errors import UnknownPass
 from lantern.server.live import attempts, store
-from lantern.server.live.models import Attempt, LiveSession
-from lantern.server.work.models import Given, Participant, SetWork
-from lantern.server.work.passes import make_pass, read_pass
+from lantern.server.live.attempts import Row
+from lantern.server.live.models import Attempt, LiveSession, Person
+from lantern.server.work.models import Given, Participant, SetWork, WorkChange
+from lantern.server.work.passes import Pass, make_pass, read_pass
 
 KEPT = 16
 """Pieces whose content is kept ready in each process. It never changes, and nothing of a student is in it."""
+
+
+@dataclass(frozen=True)
+class Ready:
+    """The work before anybody has begun, what answers to it are worth, and its questions as texts. It never changes: a
+    piece that was given is frozen."""
+
+    state: State
+    judgements: Judgements
+    fragments: Fragments
 
 
 @dataclass(frozen=True)
@@ -36,6 +55,28 @@ class Piece:
 
     def own(self, who: str) -> Own:
         return own_terms(self.terms, self.changes, who)
+
+    @property
+    def ready(self) -> Ready:
+        return _ready(self.session.pk, self.session.seed)
+
+
+@dataclass(frozen=True)
+class Doer:
+    """Somebody who does a piece: `own` is what holds for them, `corrected` how many events were put into the work since
+    it was given."""
+
+    piece: Piece
+    participant: int
+    who: str
+    person: PersonInRoster
+    own: Own
+    corrected: int
+
+    def put_right(self) -> list[Recorded]:
+        """What was corrected in the work."""
+        rows = store.rows_after(self.piece.session.pk)
+        return [store.read_row(row) for row in rows if not store.is_aside(row)]
 
 
 def terms_of(work: SetWork) -> Terms:
@@ -52,12 +93,26 @@ def piece_of(given: Given) -> Piece:
     return Piece(given, session, terms_of(given.work), chosen, changes_of(given.work))
 
 
-def given_with(link: str) -> Given:
+LINK = (
+    f"SELECT g.id, s.seed, (SELECT MAX(c.id) FROM {WorkChange._meta.db_table} c WHERE c.work_id = g.work_id) "  # noqa: S608
+    f"FROM {Given._meta.db_table} g JOIN {LiveSession._meta.db_table} s ON s.id = g.session_id "
+    "WHERE g.link = %s AND s.deleted_at IS NULL"
+)
+
+
+def piece_with(link: str) -> Piece:
     """Raises Http404."""
-    found = _all_given().filter(link=link, session__deleted_at=None).first()
+    with connection.cursor() as cursor:
+        cursor.execute(LINK, (link,))
+        found = cursor.fetchone()
     if found is None:
         raise Http404
-    return found
+    return _piece(*found)
+
+
+def school_of(piece: Piece) -> SchoolSettings:
+    """As the school has decided by now: it may decide otherwise any time."""
+    return School.objects.get(teachers=piece.session.owner_id).chosen
 
 
 def _all_given() -> QuerySet[Given]:
@@ -66,57 +121,107 @@ def _all_given() -> QuerySet[Given]:
     )
 
 
-def participant_with(token: str) -> Participant:
+_ATTEMPT = ("id", "seat", "number", "seq", "began_at", "last_at", "ended_at", "why")
+DOERS = (
+    "SELECT d.id, d.pass_number, d.who, p.key, p.name, p.member, p.record_id, p.needs, g.id, s.id, s.seed, s.seq, "  # noqa: S608
+    f"(SELECT MAX(c.id) FROM {WorkChange._meta.db_table} c WHERE c.work_id = g.work_id), "
+    + ", ".join(f"a.{name}" for name in _ATTEMPT)
+    + f" FROM {Participant._meta.db_table} d JOIN {Person._meta.db_table} p ON p.id = d.person_id "
+    f"JOIN {Given._meta.db_table} g ON g.id = d.given_id JOIN {LiveSession._meta.db_table} s ON s.id = g.session_id "
+    f"LEFT JOIN {Attempt._meta.db_table} a ON a.session_id = s.id AND a.person = p.key "
+    "WHERE s.deleted_at IS NULL AND d.id IN ({})"
+)
+"""Plain SQL, for all of a batch: it runs for every answer."""
+
+
+@dataclass(frozen=True)
+class Doing:
+    """A doer with their attempts, by number."""
+
+    doer: Doer
+    attempts: dict[int, Attempt]
+
+
+def doings(passes: Sequence[Pass]) -> dict[Pass, Doing]:
+    """Those of these passes that are good."""
+    wanted = {one.participant: one for one in passes}
+    with connection.cursor() as cursor:
+        cursor.execute(DOERS.format(",".join(["%s"] * len(wanted))), list(wanted))
+        rows = cursor.fetchall()
+    found: dict[Pass, Doing] = {}
+    for row in rows:
+        one, number, key = wanted[row[0]], row[1], row[3]
+        if number != one.number or not key.startswith(one.person):
+            continue
+        if one not in found:
+            found[one] = Doing(_doer(row), {})
+        if row[13] is not None:
+            known = dict(zip(_ATTEMPT, row[13:], strict=True))
+            attempt = Attempt(session_id=row[9], person=key, pk=known.pop("id"), **known)
+            found[one].attempts[attempt.number] = attempt
+    return found
+
+
+def _doer(row: tuple[Any, ...]) -> Doer:
+    participant, _, who, key, name, member, record_id, needs, given, _, seed, corrected, last_change = row[:13]
+    needs = json.loads(needs) if isinstance(needs, str) else needs
+    person = PersonInRoster(key, name, member, record_id, needs_from(needs) if needs else NONE)
+    piece = _piece(given, seed, last_change)
+    return Doer(piece, participant, who, person, piece.own(who), corrected)
+
+
+def doing_with(token: str) -> Doing:
     """Raises UnknownPass."""
     read = read_pass(token)
-    rows = Participant.objects.select_related("person", "given__work", "given__session__owner__school")
-    rows = rows.select_related("given__session__of_class", "person", "given__work", "given__session__owner__school")
-    found = rows.prefetch_related("given__work__changes").filter(pk=read.participant).first()
-    if found is None or found.pass_number != read.number or not found.person.key.startswith(read.person):
-        raise UnknownPass
-    if found.given.session.deleted_at is not None:
+    found = doings([read]).get(read)
+    if found is None:
         raise UnknownPass
     return found
+
+
+def doer_with(token: str) -> Doer:
+    """Raises UnknownPass."""
+    return doing_with(token).doer
+
+
+@lru_cache(maxsize=KEPT)
+def _piece(given_id: int, seed: str, last_change: int | None) -> Piece:
+    """As it stands after that change; nothing of it changes without one."""
+    return piece_of(_all_given().get(pk=given_id))
 
 
 def pass_of(participant: Participant) -> str:
     return make_pass(participant.pk, participant.pass_number, participant.person.key)
 
 
-def prepared(session: LiveSession) -> State:
-    """The work before anybody has begun. It never changes: a piece that was given is frozen."""
-    return _prepared(session.pk, session.seed)
-
-
 @lru_cache(maxsize=KEPT)
-def _prepared(session_id: int, seed: str) -> State:
+def _ready(session_id: int, seed: str) -> Ready:
+    """`seed` is nobody else's: a number may come again in a database that was begun anew."""
     row = LiveSession.objects.select_related("revision").get(pk=session_id)
     chosen = read_settings(row.settings_shape, row.settings)
-    return before_all(store.prepared_content(row), chosen, row.seed, row.rules, _ms(row))
+    return Ready(
+        before_all(store.prepared_content(row), chosen, row.seed, row.rules, _ms(row)), Judgements(), Fragments()
+    )
 
 
 def _ms(session: LiveSession) -> Milliseconds:
     return round(session.created_at.timestamp() * 1000)
 
 
-def state_of(session: LiveSession, attempt: Attempt, participant: Participant) -> State:
+def state_of(doer: Doer, attempt: Attempt, rows: Sequence[Row] | None = None) -> State:
     """One attempt as its events, and what was put right in the work, have it."""
-    person = participant.person
-    state = changed(prepared(session), roster={person.key: store.in_roster(person)})
-    own = [store.read_row(row) for row in attempts.rows_of_one(attempt.pk)]
-    return replay(state, in_time(own, of_this_seat(put_right(session), attempt.seat)))
+    if rows is None:
+        rows = attempts.events_of([attempt.pk]).get(attempt.pk, [])
+    ready = doer.piece.ready
+    course = Course(changed(ready.state, roster={doer.person.id: doer.person}), ready.judgements)
+    own = [store.read_row(row) for row in rows]
+    for one in in_time(own, of_this_seat(doer.put_right(), attempt.seat)) if doer.corrected else own:
+        course.take(one)
+    return course.state
 
 
-def put_right(session: LiveSession) -> Sequence[Recorded]:
-    """What was corrected in the work since it was given."""
-    if not session.seq:
-        return ()
-    return [store.read_row(row) for row in store.rows_after(session.pk) if not store.is_aside(row)]
-
-
-def attempts_of(participant: Participant) -> list[Attempt]:
-    rows = Attempt.objects.filter(session=participant.given.session_id, person=participant.person.key)
-    return list(rows.order_by("number"))
+def attempts_of(session_id: int, person: str) -> list[Attempt]:
+    return list(Attempt.objects.filter(session=session_id, person=person).order_by("number"))
 
 
 def tried(attempt: Attempt) -> Tried:
@@ -124,9 +229,9 @@ def tried(attempt: Attempt) -> Tried:
     return Tried(attempt.number, attempt.seat, attempt.began_at, attempt.ended_at, attempt.why, share)  # type: ignore[arg-type]
 
 
-def judged(piece: Piece, participant: Participant, attempt: Attempt, now: Milliseconds) -> State:
+def judged(doer: Doer, attempt: Attempt, now: Milliseconds) -> State:
     """The attempt's state, with what the clock has ended meanwhile, which is stored: within a transaction."""
-    state = state_of(piece.session, attempt, participant)
-    state, over = settled(state, attempt.seat, piece.own(participant.who), piece.terms.target, now)
+    state = state_of(doer, attempt)
+    state, over = settled(state, attempt.seat, doer.own, doer.piece.terms.target, now)
     attempts.append(attempt, state, over)
     return state

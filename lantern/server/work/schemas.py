@@ -105,8 +105,8 @@ class AttemptLine(Value):
 
 
 class WorkLine(Value):
-    """Somebody of whom it is expected, or who does it. `who` is by whom changes know them; `share` is what counts; `due` is
-    their own, where it is another than the class's."""
+    """Somebody of whom it is expected, or who does it. `who` is by whom changes know them; `share` is what counts; `due`
+    is their own, where it is another than the class's."""
 
     who: str
     name: str
@@ -299,10 +299,9 @@ class MyWork(Value):
     others: tuple[OtherWork, ...] = ()
 
 
-class OnPaper(Value):
-    """A question of a paper, with what its student said to it. `mark` and `forgiven` once they may be told."""
+class OwnPart(Value):
+    """What a student said to a question of their paper. `mark` and `forgiven` once they may be told."""
 
-    shown: Shown
     answer: AnyAnswer | None
     number: int
     mark: float | None
@@ -310,6 +309,12 @@ class OnPaper(Value):
     left_out: tuple[str, ...]
     reached_at: Milliseconds | None
     due: Milliseconds | None
+
+
+class OnPaper(OwnPart):
+    """A question of a paper, with what its student said to it."""
+
+    shown: Shown
 
 
 class AttemptMessage(Value):
@@ -331,7 +336,7 @@ class DoingCommand(Value):
 
 
 class AttemptReply(Value):
-    """`id` is the command's; it is kept. `questions` are those it changed, and the one that is on now."""
+    """`id` is the command's; it is kept. `questions` are those of which it told something that was not told before."""
 
     id: str
     now: Milliseconds

@@ -28,7 +28,15 @@ const questions = computed(() => props.view.run.filter((row) => row.number !== n
 const numbers = computed(() => new Map(props.view.run.map((row) => [row.id, row.number])))
 const isTimed = computed(() => props.view.progress.some((line) => line.deadline))
 
-const HANDED_IN = { hand: 'handed in', time: 'time was up', desk: 'taken in', end: 'taken in', done: 'done' }
+const HANDED_IN = {
+  hand: 'handed in',
+  time: 'time was up',
+  due: 'it was due',
+  desk: 'taken in',
+  end: 'taken in',
+  done: 'done',
+  target: 'done',
+}
 function where(line: Progress): string {
   if (line.handed_in) return HANDED_IN[line.handed_in]
   if (!line.at) return 'not begun'

@@ -9,6 +9,7 @@ import { needLanguage, offer } from './ownLanguage'
 import { told } from './told'
 import { t } from './words'
 
+const path = location.pathname.split('/')
 const ConfirmView = defineAsyncComponent(() => import('./ConfirmView.vue'))
 /** Fetched while somebody types their name: who scans a code waits for what asks first. */
 const liveSeat = (): Promise<typeof import('./seated/LiveSeat.vue')> => import('./seated/LiveSeat.vue')
@@ -21,16 +22,17 @@ const LiveSeat = defineAsyncComponent({
   loadingComponent: GoingIn,
   onError: (_error, retry, _fail, attempts) => setTimeout(retry, Math.min(5000, 500 * attempts)),
 })
-void liveSeat().catch(() => {})
+if (path[1] !== 'w') void liveSeat().catch(() => {})
+const WorkView = defineAsyncComponent(() => import('./doing/WorkView.vue'))
 const ClassView = defineAsyncComponent(() => import('./ClassView.vue'))
 const codeInAddress = (): string => decodeURIComponent(location.pathname.split('/')[2] ?? '').toUpperCase()
-const path = location.pathname.split('/')
 /** A class's link has a page of its own. */
 const classLink = path[1] === 'class' ? (path[2] ?? '') : ''
+const workLink = path[1] === 'w' ? decodeURIComponent(path[2] ?? '') : ''
 const confirmToken = path[1] === 'confirm' ? decodeURIComponent(path.slice(2).join('/')) : ''
 /** A slip's QR picture brings the phrase along, where no server sees it. */
 const phrase = decodeURIComponent(location.hash.slice(1)).replace(/-/g, ' ')
-const seat = shallowRef<Joined | null>(keptSeat(codeInAddress()))
+const seat = shallowRef<Joined | null>(workLink ? null : keptSeat(codeInAddress()))
 if (seat.value) offer(seat.value.languages)
 const notice = shallowRef('')
 
@@ -56,6 +58,7 @@ function leave(why?: Refusal): void {
 <template>
   <ConfirmView v-if="confirmToken" :token="confirmToken" />
   <ClassView v-else-if="classLink" :link="classLink" />
+  <WorkView v-else-if="workLink" :link="workLink" />
   <LiveSeat v-else-if="seat" :key="seat.token" :seat="seat" @leave="leave" />
   <JoinView v-else :code="codeInAddress()" :phrase="phrase" :notice="notice" @joined="enter" />
 </template>

@@ -13,6 +13,8 @@ const HEADS = {
   desk: 'handed_in_desk',
   time: 'handed_in_time',
   done: 'all_done',
+  due: 'handed_in_time',
+  target: 'all_done',
 } as const
 </script>
 

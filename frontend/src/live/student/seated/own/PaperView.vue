@@ -153,6 +153,7 @@ const quiet = 'min-h-11 px-2 font-bold text-tide disabled:text-slate'
       :spoken="spoken"
       :token="token"
     />
+    <slot name="head" />
 
     <StoppedView v-if="view?.stopped" :for-today="view.stopped === 'today'" />
     <ReviewView v-else-if="isOver && reviewing" :own="own" :mine="mine" :marks="!!view!.marks" />

@@ -7,7 +7,11 @@ import { toldOf } from '../../told'
 import type { SeatLink } from '../useSeat'
 import { t } from './words'
 
-const props = defineProps<{ own: NonNullable<SeatLink['own']>; mine: Mine | null; marks: boolean }>()
+const props = defineProps<{
+  own: Pick<NonNullable<SeatLink['own']>, 'review'>
+  mine: Mine | null
+  marks: boolean
+}>()
 const found = ref<Reviewed[] | null>(null)
 const error = ref('')
 

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+/** An attempt: the paper as in a session at own pace, and the way back to one's page. */
+import { computed, watch } from 'vue'
+import type { Refusal } from '@/api/refusal'
+import type { AttemptMessage, Kind } from '@/api/types'
+import { registry } from '@/questions/registry'
+import PaperView from '../seated/own/PaperView.vue'
+import { useAttempt } from './useAttempt'
+import { keepLoaded } from './worker'
+import { t } from './words'
+
+const props = defineProps<{
+  token: string
+  begun: AttemptMessage
+  name: string
+  number: number
+  title: string
+}>()
+const emit = defineEmits<{ over: [handedIn: boolean]; gone: [why: Refusal] }>()
+const { link, handsIn, isOver } = useAttempt(props.token, props.begun.attempt, props.begun)
+const isOffline = computed(() => link.status.value === 'offline')
+
+watch(isOver, (now) => now && emit('over', true), { immediate: true })
+watch(link.gone, (why) => why && emit('gone', why))
+
+/** All of it is fetched before the network may go. */
+async function fetchAll(): Promise<void> {
+  const kinds = new Set(props.begun.questions.map((one) => one.shown.item.kind as Kind))
+  await Promise.all([...kinds].map((kind) => registry[kind].player()))
+  const media = JSON.stringify(props.begun.questions).match(/\/media\/[\w-]+\/[\w.-]+/g) ?? []
+  if ('serviceWorker' in navigator) await keepLoaded(media)
+}
+void fetchAll().catch(() => {})
+</script>
+
+<template>
+  <PaperView :link="link" :name="name" :seat="number" :token="token">
+    <template #head>
+      <div class="mb-3 flex items-center justify-between gap-3">
+        <button type="button" class="min-h-11 font-bold text-tide" @click="emit('over', false)">
+          {{ t('to_page') }}
+        </button>
+        <span class="truncate text-slate" dir="auto">{{ title }}</span>
+      </div>
+      <p v-if="handsIn && isOffline" role="status" class="mb-3 border-s-4 border-lamp bg-sheet px-3 py-2">
+        {{ t('hands_in_later') }}
+      </p>
+    </template>
+  </PaperView>
+</template>
