@@ -13,6 +13,7 @@ const LAYERS = [
   ['media', 'lights', 'aside'],
   ['games', 'questions'],
   ['accounts', 'classes', 'live', 'reports', 'exchange'],
+  ['work'],
   ['library'],
   ['app'],
 ]

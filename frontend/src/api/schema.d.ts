@@ -11932,8 +11932,8 @@ export interface components {
         };
         /**
          * WorkLine
-         * @description Somebody of whom it is expected, or who does it. `who` is by whom changes know them; `share` is what counts; `due` is
-         *     their own, where it is another than the class's.
+         * @description Somebody of whom it is expected, or who does it. `who` is by whom changes know them, `share` what counts, and
+         *     `due` their own, where it is another than the class's.
          */
         WorkLine: {
             /** Who */
@@ -12015,7 +12015,7 @@ export interface components {
         };
         /**
          * WorkOffer
-         * @description What the dialog begins with. `absent` are the members of the session's class who were not there, by their
+         * @description What the page begins with. `games` are those that one can play alone. `absent` are the members of the session's class who were not there, by their
          *     person, where it is given for a session.
          */
         WorkOffer: {
@@ -12029,6 +12029,11 @@ export interface components {
             topics: components["schemas"]["TopicCount"][];
             /** Questions */
             questions: number;
+            /**
+             * Games
+             * @default []
+             */
+            games?: components["schemas"]["GameOffer"][];
             /** Of Class */
             of_class?: number | null;
             /**
@@ -12438,10 +12443,9 @@ export interface components {
         };
         /**
          * OnPaper
-         * @description A question of a paper, with what its student said to it. `mark` and `forgiven` once they may be told.
+         * @description A question of a paper, with what its student said to it.
          */
         OnPaper: {
-            shown: components["schemas"]["Shown"];
             /** Answer */
             answer: (components["schemas"]["ChoiceAnswer"] | components["schemas"]["TextEntryAnswer"] | components["schemas"]["NumericEntryAnswer"] | components["schemas"]["SliderAnswer"] | components["schemas"]["OrderAnswer"] | components["schemas"]["MatchAnswer"] | components["schemas"]["ClassifyAnswer"] | components["schemas"]["PointAnswer"] | components["schemas"]["GapFillAnswer"] | components["schemas"]["OpenResponseAnswer"] | components["schemas"]["WordCloudAnswer"] | components["schemas"]["RatingScaleAnswer"] | components["schemas"]["PointSplitAnswer"] | components["schemas"]["LetterAnswer"]) | null;
             /** Number */
@@ -12456,6 +12460,7 @@ export interface components {
             reached_at: number | null;
             /** Due */
             due: number | null;
+            shown: components["schemas"]["Shown"];
         };
         /**
          * AttemptReply
@@ -13060,7 +13065,8 @@ export interface components {
          * SessionReport
          * @description `set_aside` are events that could be read no more, and that the session went on without. `parts` are what it can
          *     be narrowed to; `version` is that of the set that was run, None where nothing was prepared; `game` is the name of
-         *     what was played, empty for nothing. `work` is the piece of set work that it is a part of, if it is one.
+         *     what was played, empty for nothing. `work` is the piece of set work that it is a part of, if it is one:
+         *     then `ended_at` is when it was read.
          */
         SessionReport: {
             /** Id */

@@ -13,6 +13,7 @@ const LINKS = [
   { to: '/sets', label: 'Sets' },
   { to: '/classes', label: 'Classes' },
   { to: '/sessions', label: 'Sessions' },
+  { to: '/work', label: 'Set work' },
 ]
 
 async function leave(): Promise<void> {

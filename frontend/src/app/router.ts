@@ -15,6 +15,7 @@ import {
   StudentPage,
   StudentResultsPage,
 } from '@/reports'
+import { GivePage, WorkListPage, WorkPage } from '@/work'
 import SessionsView from './SessionsView.vue'
 import MissingPage from './MissingPage.vue'
 
@@ -82,6 +83,9 @@ export const router = createRouter({
       component: StudentPage,
       meta: { title: 'Student in a session' },
     },
+    { path: '/work', component: WorkListPage, meta: { title: 'Set work' } },
+    { path: '/work/give', component: GivePage, meta: { title: 'Set it as work' } },
+    { path: '/work/:id(\\d+)', component: WorkPage, meta: { title: 'Set work' } },
     { path: '/shared/:secret', component: SharedPage, meta: { title: 'Results', open: true } },
     { path: '/desk/:id(\\d+)', component: DeskPage, meta: { title: 'Desk', bare: true } },
     { path: '/:rest(.*)', component: MissingPage, meta: { title: 'Not found', open: true } },

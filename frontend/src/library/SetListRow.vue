@@ -94,6 +94,7 @@ function content(row: SetRow): string {
           >
           <MenuItems :class="menuPanel" class="right-0">
             <UiMenuAction @act="router.push(`/sets/${row.id}`)">Open</UiMenuAction>
+            <UiMenuAction @act="router.push(`/work/give?set=${row.id}`)">Set it as work…</UiMenuAction>
             <UiMenuAction @act="startRenaming">Rename</UiMenuAction>
             <UiMenuAction @act="emit('copy')">Copy</UiMenuAction>
             <UiMenuAction @act="emit('variant')">Make a variant</UiMenuAction>

@@ -36,6 +36,7 @@ useTitle(computed(() => `${session.value?.report.title ?? 'Session'} · Tall Lan
 const when = computed(() => {
   const { created_at: from, ended_at: to } = session.value ?? {}
   if (!from) return ''
+  if (session.value?.work) return `Set work · given ${dayAndTime(from)}`
   if (!to) return `${dayAndTime(from)} · still running`
   const minutes = Math.max(1, Math.round((Date.parse(to) - Date.parse(from)) / 60_000))
   return `${dayAndTime(from)} · ${minutes} min`
@@ -82,7 +83,10 @@ async function removeIt(): Promise<void> {
             >
           </p>
         </div>
-        <RouterLink v-if="!session.ended_at" :to="`/desk/${id}`" :class="button('main')"
+        <RouterLink v-if="session.work" :to="`/work/${session.work}`" :class="button('main')"
+          >Who has done it</RouterLink
+        >
+        <RouterLink v-else-if="!session.ended_at" :to="`/desk/${id}`" :class="button('main')"
           >To the desk</RouterLink
         >
         <a
@@ -99,6 +103,9 @@ async function removeIt(): Promise<void> {
             >⋯</MenuButton
           >
           <MenuItems :class="menuPanel" class="right-0">
+            <UiMenuAction v-if="session.set !== null" @act="router.push(`/work/give?session=${id}`)"
+              >Set it as work…</UiMenuAction
+            >
             <UiMenuAction v-if="session.archived" @act="archive(named, false)"
               >Put back into the list</UiMenuAction
             >

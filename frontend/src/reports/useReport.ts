@@ -16,6 +16,8 @@ export function useReport(id: number) {
         }),
       ),
     placeholderData: keepPreviousData,
+    // Students may be at work on it.
+    refetchInterval: (query) => (query.state.data?.work ? 5000 : false),
   })
   return { view, session, error }
 }

@@ -56,6 +56,8 @@ CORRECTED: Handlers = {
     c.TakeBack: corrections.take_back,
     c.MarkAnew: corrections.mark_anew,
 }
+OF_A_REPORT = frozenset(CORRECTED) | {c.Rename, c.Remove, c.Restore, c.Erase}
+"""What a report asks for, also of what nobody leads: set work."""
 ENDED: Handlers = ALWAYS | CORRECTED | {c.OpenFeedback: pausing.open_feedback, c.OpenAgain: pausing.open_again}
 WHILE_PAUSED = frozenset(RUNNING) - {c.MakeMove} | frozenset(CORRECTED)
 WHILE_PAUSED |= {c.Advance, c.SetCurtain, c.HideShare, c.GiveAnswer, c.End}

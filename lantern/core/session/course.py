@@ -20,10 +20,14 @@ class Course:
     The state it was given stays as it is. Answers, and goings from one question to the next, are added in place, to
     copies that are made for the first of them; so `state` must not be kept while further events are taken. `judgements`
     may be those of the course before.
+
+    `only`: at own pace, where nothing is played, answers to other asks than these are left out but for how far they
+    bring a paper. It is all that deciding about these asks needs, at half the cost.
     """
 
-    def __init__(self, state: State, judgements: Judgements | None = None) -> None:
+    def __init__(self, state: State, judgements: Judgements | None = None, only: frozenset[str] | None = None) -> None:
         self.state = state
+        self._only = only
         self._judgements = judgements or Judgements()
         self._copies: dict[str, dict[int, Response]] = {}
         self._asks: dict[str, Ask] | None = None
@@ -38,6 +42,12 @@ class Course:
             self.state = evolve(self.state, recorded)
 
     def _answered(self, recorded: Recorded, event: e.Answered) -> None:
+        if self._only is not None and event.ask not in self._only:
+            seat, papers = recorded.sent.by.who, self._all_papers()
+            assert seat is not None
+            item = self.state.asks[event.ask].item_id
+            papers[seat] = papers[seat].with_answer(item, recorded.sent.at, moves_on=event.moves_on)
+            return
         responses = self._copy_of(event.ask)
         ask = self.state.asks[event.ask]
         response = response_to(self.state, ask, recorded, self._judgements.of(self.state.items[ask.item_id]))

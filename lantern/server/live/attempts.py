@@ -112,6 +112,17 @@ def append_all(news: Sequence[tuple[Attempt, State, Sequence[Recorded]]]) -> Non
         cursor.executemany(ADD, rows)
 
 
+def sum_up_again(session_id: int, state: State) -> None:
+    """What attempts that are over come to, after something was put right in the work."""
+    changed_rows = []
+    for attempt in Attempt.objects.filter(session=session_id).exclude(ended_at=None):
+        before = attempt.right, attempt.score, attempt.out_of, attempt.waiting
+        take_in(attempt, state)
+        if (attempt.right, attempt.score, attempt.out_of, attempt.waiting) != before:
+            changed_rows.append(attempt)
+    Attempt.objects.bulk_update(changed_rows, ["right", "score", "out_of", "waiting"], batch_size=200)
+
+
 def take_in(attempt: Attempt, state: State) -> None:
     """What the attempt's state comes to, into its row."""
     paper = state.papers[attempt.seat]

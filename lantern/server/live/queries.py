@@ -98,7 +98,13 @@ def _is_running(code: str) -> bool:
 
 def led_session(teacher: Teacher, session_id: int) -> LiveSession | None:
     """The session with this number, if this teacher may lead it; nothing of it is loaded but its row."""
-    session = LiveSession.objects.filter(pk=session_id, deleted_at=None, is_work=False).first()
+    session = own_run(teacher, session_id)
+    return session if session and not session.is_work else None
+
+
+def own_run(teacher: Teacher, session_id: int) -> LiveSession | None:
+    """The same, or this teacher's set work."""
+    session = LiveSession.objects.filter(pk=session_id, deleted_at=None).first()
     return session if session and may_lead(teacher, session) else None
 
 

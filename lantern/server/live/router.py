@@ -214,7 +214,7 @@ def qr_picture(request: TeacherRequest, session_id: int) -> HttpResponse:
 
 @router.post("/sessions/{session_id}/commands", response=Ack, auth=teacher_async)
 async def send_desk_command(request: TeacherRequest, session_id: int, message: TeacherCommand) -> Ack:
-    await sockets.led_room(request.auth, session_id)
+    await sockets.may_command(request.auth, session_id, message.command)
     raise_refusal(await hub().submit(session_id, *sockets.desk_command(request.auth.pk)(message)))
     return Ack(ack=message.id)
 

@@ -19,9 +19,9 @@ from asgiref.sync import sync_to_async
 from channels.auth import AuthMiddlewareStack
 from pydantic import Field, TypeAdapter, ValidationError
 
-from lantern.core.errors import LanternError, TakenOut, UnknownSeat
+from lantern.core.errors import LanternError, NotPossible, TakenOut, UnknownSeat
 from lantern.core.messages import said
-from lantern.core.session import Actor, Command, Role, Sent
+from lantern.core.session import Actor, Command, DeskCommand, Role, Sent
 from lantern.core.session.commands import (
     Back,
     BeginPaper,
@@ -33,6 +33,7 @@ from lantern.core.session.commands import (
     MakeMove,
     WriteNote,
 )
+from lantern.core.session.common import OF_A_REPORT
 from lantern.core.values import Value
 from lantern.server.api.errors import TooFast, UnknownRemote, UnknownSession, farewell, replied, reply_to
 from lantern.server.doors.budget import Budget
@@ -42,7 +43,7 @@ from lantern.server.live.connections import Audience, Connection
 from lantern.server.live.hub import hub
 from lantern.server.live.logins import login_of
 from lantern.server.live.models import LiveSession
-from lantern.server.live.queries import led_session
+from lantern.server.live.queries import led_session, own_run
 from lantern.server.live.remotes import remote_of
 from lantern.server.live.room import Room
 from lantern.server.live.schemas import (
@@ -172,6 +173,17 @@ async def led_room(user: Any, session_id: int) -> Room:
     if not user.is_authenticated or await sync_to_async(led_session)(user, session_id) is None:
         raise UnknownSession
     return await hub().room(session_id)
+
+
+async def may_command(user: Any, session_id: int, command: DeskCommand) -> None:
+    """Of set work that has no room, what a report asks for. Raises UnknownSession, NotPossible."""
+    session = await sync_to_async(own_run)(user, session_id)
+    if session is None:
+        raise UnknownSession
+    if not session.is_work:
+        await hub().room(session_id)
+    elif type(command) not in OF_A_REPORT:
+        raise NotPossible(said("not_in_set_work", "Nobody leads set work: this can only be done in a session."))
 
 
 async def _accept(scope: dict[str, Any], receive: Receive, send: Send) -> Wire:

@@ -277,6 +277,8 @@ def append(before: Loaded, after: State, recorded: Sequence[Recorded]) -> Loaded
         _add_events(cursor, rows)
     if e.Named in kinds or e.Erased in kinds:
         _keep_roster(before.session_id, recorded, after)
+    if before.is_work:
+        attempts.sum_up_again(before.session_id, after)
     if after.ended_at is not None:  # also when somebody was removed, or a key was set, after the end
         ended_at = datetime.fromtimestamp(after.ended_at / 1000, UTC)
         summary = _summed_up(before.session_id, after)

@@ -5,6 +5,7 @@ from dataclasses import replace
 from django.core.paginator import Paginator
 from django.db.models import Count, Q, QuerySet
 from django.http import Http404
+from django.utils import timezone
 
 from lantern.core.analysis.happened import Happening, happenings
 from lantern.core.analysis.marking_sheet import MarkingSheet, marking_sheet
@@ -149,7 +150,7 @@ def session_report(session: LiveSession, counting: Counting, only: Only) -> Sess
         archived=session.archived_at is not None,
         work=session.given.work_id if session.is_work else None,
         created_at=session.created_at,
-        ended_at=session.ended_at,
+        ended_at=session.ended_at or (timezone.now() if session.is_work else None),
         settings=chosen,
         game=played(chosen),
         parts=parts_of(results),

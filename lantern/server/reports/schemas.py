@@ -88,7 +88,8 @@ class SessionChanges(Value):
 class SessionReport(Value):
     """`set_aside` are events that could be read no more, and that the session went on without. `parts` are what it can
     be narrowed to; `version` is that of the set that was run, None where nothing was prepared; `game` is the name of
-    what was played, empty for nothing. `work` is the piece of set work that it is a part of, if it is one."""
+    what was played, empty for nothing. `work` is the piece of set work that it is a part of, if it is one:
+    then `ended_at` is when it was read."""
 
     id: int
     work: int | None

@@ -26,7 +26,7 @@ from lantern.server.live.batches import Batches
 
 log = logging.getLogger(__name__)
 T = TypeVar("T")
-BETWEEN_COMMITS = 0.01
+BETWEEN_COMMITS = 0.02
 """Seconds. Under load, jobs gather this long; one that comes alone is committed at once."""
 LOOK_EVERY = 60.0
 TRIES = 3

@@ -6,7 +6,7 @@
 """
 
 import secrets
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import NamedTuple
 
@@ -22,6 +22,7 @@ from lantern.core.session import Recorded, State
 from lantern.core.session.allowing import own_deadline
 from lantern.core.session.asking import told
 from lantern.core.session.changed import changed
+from lantern.core.session.course import replay
 from lantern.core.session.drawing import in_order
 from lantern.core.session.model import Seat, ask_id, parts_of
 from lantern.core.session.own_views import Fragments, Place, mine_at_own_pace, mine_text, place_of
@@ -34,10 +35,11 @@ from lantern.server.api import limits
 from lantern.server.api.errors import UnknownPass
 from lantern.server.classes.models import Member
 from lantern.server.live import attempts
+from lantern.server.live.attempts import Row
 from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import WhoJoins, who_joins
 from lantern.server.live.models import Attempt, Person
-from lantern.server.live.schemas import Answering, JoinForm
+from lantern.server.live.schemas import Answering, Clearing, JoinForm
 from lantern.server.live.sockets import student_command
 from lantern.server.live.tokens import SeatPass
 from lantern.server.work.models import Participant
@@ -256,12 +258,21 @@ class Wanted(NamedTuple):
 
 @dataclass
 class Turn:
-    """An attempt in a batch: `news` is what came of the commands until now."""
+    """An attempt in a batch, as its events `rows` have it: `news` is what came of the commands until now. `only`: its
+    state holds the answers to these asks alone."""
 
     doer: Doer
     row: Attempt
+    rows: Sequence[Row]
+    only: frozenset[str] | None
     state: State
     news: list[Recorded]
+
+    def whole(self) -> None:
+        """With every answer from now on."""
+        if self.only is not None:
+            self.only = None
+            self.state = replay(state_of(self.doer, self.row, self.rows), self.news)
 
 
 def commands(wanted: list[Wanted]) -> list[str | errors.LanternError]:
@@ -280,11 +291,17 @@ def commands(wanted: list[Wanted]) -> list[str | errors.LanternError]:
             continue
         turn = turns.get(row.pk)
         if turn is None:
-            doer = found[one.by].doer
-            turn = turns[row.pk] = Turn(doer, row, state_of(doer, row, events.get(row.pk, [])), [])
+            turn = turns[row.pk] = _turn(found[one.by].doer, row, events.get(row.pk, []), one.said.said.command)
+        else:
+            turn.whole()
         replies.append(_taken(turn, one.said, max(now, row.last_at)))
     attempts.append_all([(turn.row, turn.state, turn.news) for turn in turns.values()])
     return replies
+
+
+def _turn(doer: Doer, row: Attempt, rows: Sequence[Row], said: object) -> Turn:
+    only = frozenset([said.ask]) if doer.piece.is_plain and isinstance(said, Answering | Clearing) else None
+    return Turn(doer, row, rows, only, state_of(doer, row, rows, only), [])
 
 
 def _open(found: Mapping[Pass, Doing], wanted: Wanted, now: Milliseconds) -> Attempt | errors.LanternError:
@@ -301,12 +318,17 @@ def _taken(turn: Turn, wanted: DoingCommand, now: Milliseconds) -> str | errors.
     own, target, seat = turn.doer.own, turn.doer.piece.terms.target, turn.row.seat
     turn.state, over = settled(turn.state, seat, own, target, now)
     turn.news += over
+    if over:
+        turn.whole()
     order, sent = student_command(SeatPass(turn.row.session_id, seat, ""))(wanted.said)
     try:
         turn.state, records = taken(turn.state, order, sent._replace(at=now), own, target)
     except errors.LanternError as refusal:
         return refusal
     turn.news += records
+    paper = turn.state.papers[seat]
+    if paper.is_over or (turn.only and paper.asked not in turn.only and paper.at in paper.answered):
+        turn.whole()
     return _reply(OpenAttempt(turn.doer, turn.row, turn.state, now), wanted)
 
 

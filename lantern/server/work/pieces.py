@@ -57,6 +57,11 @@ class Piece:
         return own_terms(self.terms, self.changes, who)
 
     @property
+    def is_plain(self) -> bool:
+        """Whether an answer leads to nothing but itself."""
+        return self.ready.state.board is None and self.terms.target.right is None
+
+    @property
     def ready(self) -> Ready:
         return _ready(self.session.pk, self.session.seed)
 
@@ -208,12 +213,15 @@ def _ms(session: LiveSession) -> Milliseconds:
     return round(session.created_at.timestamp() * 1000)
 
 
-def state_of(doer: Doer, attempt: Attempt, rows: Sequence[Row] | None = None) -> State:
-    """One attempt as its events, and what was put right in the work, have it."""
+def state_of(
+    doer: Doer, attempt: Attempt, rows: Sequence[Row] | None = None, only: frozenset[str] | None = None
+) -> State:
+    """One attempt as its events, and what was put right in the work, have it. `only`: with answers to these asks alone
+    (`Course`)."""
     if rows is None:
         rows = attempts.events_of([attempt.pk]).get(attempt.pk, [])
     ready = doer.piece.ready
-    course = Course(changed(ready.state, roster={doer.person.id: doer.person}), ready.judgements)
+    course = Course(changed(ready.state, roster={doer.person.id: doer.person}), ready.judgements, only)
     own = [store.read_row(row) for row in rows]
     for one in in_time(own, of_this_seat(doer.put_right(), attempt.seat)) if doer.corrected else own:
         course.take(one)

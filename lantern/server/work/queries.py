@@ -9,6 +9,7 @@ from django.http import HttpRequest
 from django.shortcuts import get_object_or_404
 
 from lantern.core.classes.school import is_address
+from lantern.core.games import game_of
 from lantern.core.questions import kind_of
 from lantern.core.session import Settings, State
 from lantern.core.session.changed import changed
@@ -66,9 +67,15 @@ def own_given(teacher: Teacher, work_id: int, given_id: int) -> Given:
 def offer_for_set(teacher: Teacher, set_id: int) -> WorkOffer:
     question_set = own_set(teacher, set_id)
     run = run_offer(teacher, question_set)
-    title = question_set.title
-    zone = teacher.school.chosen.time_zone
-    return WorkOffer(title=title, starts=_starts(run.start), zone=zone, topics=run.topics, questions=run.questions)
+    alone = (one for one in run.games if one.manner == "own_pace" and one.played)
+    return WorkOffer(
+        title=question_set.title,
+        starts=_starts(run.start),
+        zone=teacher.school.chosen.time_zone,
+        topics=run.topics,
+        questions=run.questions,
+        games=tuple(one for one in alone if one.game and game_of(one.settings.game).alone(one.settings.game)),
+    )
 
 
 def offer_for_session(teacher: Teacher, session: LiveSession, absent: Sequence[ListedName]) -> WorkOffer:

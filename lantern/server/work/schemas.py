@@ -18,7 +18,7 @@ from lantern.core.values import Milliseconds, RowNumber, ShortId, Value
 from lantern.core.work.changes import AnyChange
 from lantern.core.work.standing import Door, Stage
 from lantern.core.work.terms import Purpose, Target, Terms
-from lantern.server.live.schemas import Asks, ListedName, MadeName, StudentCommand, TopicCount
+from lantern.server.live.schemas import Asks, GameOffer, ListedName, MadeName, StudentCommand, TopicCount
 
 # --- giving it ---------------------------------------------------------------------------------------
 
@@ -32,14 +32,15 @@ class Start(Value):
 
 
 class WorkOffer(Value):
-    """What the dialog begins with. `absent` are the members of the session's class who were not there, by their
-    person, where it is given for a session."""
+    """What the page begins with. `games` are those that one can play alone; `absent` are the members of the session's
+    class who were not there, by their person, where it is given for a session."""
 
     title: str
     starts: tuple[Start, ...]
     zone: str
     topics: tuple[TopicCount, ...]
     questions: int
+    games: tuple[GameOffer, ...] = ()
     of_class: int | None = None
     absent: tuple[ListedName, ...] = ()
 
@@ -105,8 +106,8 @@ class AttemptLine(Value):
 
 
 class WorkLine(Value):
-    """Somebody of whom it is expected, or who does it. `who` is by whom changes know them; `share` is what counts; `due`
-    is their own, where it is another than the class's."""
+    """Somebody of whom it is expected, or who does it. `who` is by whom changes know them, `share` what counts, and
+    `due` their own, where it is another than the class's."""
 
     who: str
     name: str

@@ -5,7 +5,7 @@ import type { RunOffer, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import UiSwitch from '@/ui/UiSwitch.vue'
 
-const props = defineProps<{ offer: RunOffer; problem?: string }>()
+const props = defineProps<{ offer: Pick<RunOffer, 'topics' | 'questions'>; problem?: string }>()
 const settings = defineModel<Settings>({ required: true })
 type Questions = Settings['questions']
 

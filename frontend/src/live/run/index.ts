@@ -1,3 +1,7 @@
 export { default as PreparedSessions } from './PreparedSessions.vue'
 export { default as UnpreparedDialog } from './UnpreparedDialog.vue'
 export { default as RunDialog } from './RunDialog.vue'
+export { default as SegmentedChoice } from './SegmentedChoice.vue'
+export { default as WhatIsAsked } from './WhatIsAsked.vue'
+export { default as WhatTime } from './WhatTime.vue'
+export { default as WhatToSettle } from './WhatToSettle.vue'

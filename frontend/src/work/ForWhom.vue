@@ -1,0 +1,69 @@
+<script setup lang="ts">
+/** For which classes, or for whoever has the link; for which of their students; and how these are known. */
+import { computed } from 'vue'
+import { KNOWN, type Known } from '@/composables/known'
+import { field } from '@/ui/recipes'
+import type { useGiving } from './useGiving'
+
+const props = defineProps<{ giving: ReturnType<typeof useGiving>; problem?: string }>()
+const { classes, byLink, named, listed, settings, offer } = props.giving
+const absent = computed(() => offer.value?.absent ?? [])
+const WAYS: Known[] = ['list', 'nickname', 'made_up', 'record_id', 'nobody']
+const known = computed({
+  get: () => settings.value!.known,
+  set: (value) => (settings.value = { ...settings.value!, known: value }),
+})
+const all = computed({
+  get: () => absent.value.every((one) => named.value.includes(one.key)),
+  set: (on) => (named.value = on ? absent.value.map((one) => one.key) : []),
+})
+</script>
+
+<template>
+  <div class="space-y-3">
+    <fieldset>
+      <legend class="mb-1 font-bold">For</legend>
+      <p v-if="!listed.length" class="text-[15px] text-slate">
+        You teach no class yet.
+        <RouterLink to="/classes" class="font-bold text-tide underline">Make one</RouterLink>, or give it to
+        whoever has the link.
+      </p>
+      <div class="grid gap-x-6 sm:grid-cols-2">
+        <label v-for="row in listed" :key="row.id" class="flex min-h-9 items-center gap-2">
+          <input v-model="classes" type="checkbox" class="size-4 accent-tide" :value="row.id" />
+          {{ [row.name, row.subject].filter(Boolean).join(' · ') }}
+          <span class="text-slate">{{ row.members }}</span>
+        </label>
+        <label class="flex min-h-9 items-center gap-2">
+          <input v-model="byLink" type="checkbox" class="size-4 accent-tide" />
+          whoever has the link
+        </label>
+      </div>
+      <p v-if="problem" role="alert" class="mt-1 text-wrong">{{ problem }}</p>
+      <p v-else-if="classes.length > 1" class="mt-1 text-[15px] text-slate">
+        Each class gets a link of its own.
+      </p>
+    </fieldset>
+    <fieldset v-if="absent.length">
+      <legend class="mb-1 font-bold">Those who were absent</legend>
+      <label class="flex min-h-9 items-center gap-2"
+        ><input v-model="all" type="checkbox" class="size-4 accent-tide" /> all of them</label
+      >
+      <div class="grid gap-x-6 sm:grid-cols-2">
+        <label v-for="one in absent" :key="one.key" class="flex min-h-9 items-center gap-2">
+          <input v-model="named" type="checkbox" class="size-4 accent-tide" :value="one.key" /> {{ one.name }}
+        </label>
+      </div>
+      <p v-if="!named.length" class="text-[15px] text-slate">With none ticked it is for the whole class.</p>
+    </fieldset>
+    <label class="block"
+      ><span class="mb-1 block font-bold">Students are known by</span>
+      <select v-model="known" :class="field">
+        <option v-for="one in WAYS" :key="one" :value="one" :disabled="one === 'list' && !classes.length">
+          {{ KNOWN[one].label }}
+        </option>
+      </select>
+      <span class="mt-1 block text-[15px] text-slate">{{ KNOWN[known].hint }}</span>
+    </label>
+  </div>
+</template>

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+/** One student in a piece of set work, with what can be done for them. */
+import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
+import { computed, ref } from 'vue'
+import type { AttemptLine, GivenTo, WorkDetail, WorkLine } from '@/api/types'
+import { clockTime, percent } from '@/composables/format'
+import { zonedMoment } from '@/composables/zoned'
+import UiMenuAction from '@/ui/UiMenuAction.vue'
+import { menuPanel } from '@/ui/recipes'
+import DueDialog from './DueDialog.vue'
+import { STAGES, whyOf } from './words'
+import type { UsedWork } from './useWork'
+
+const props = defineProps<{ line: WorkLine; given: GivenTo; work: WorkDetail; used: UsedWork }>()
+const { change, reopen, free, remind } = props.used
+const movesDue = ref(false)
+const zone = computed(() => props.work.zone)
+const name = computed(() => props.line.name || 'somebody without a name')
+/** The one that counts, or the one that is on. */
+const shown = computed<AttemptLine | undefined>(
+  () => props.line.attempts.find((one) => one.counts) ?? props.line.attempts.at(-1),
+)
+const last = computed(() => props.line.attempts.at(-1))
+const running = computed(() => props.line.attempts.find((one) => !one.ended_at))
+const stage = computed(() => {
+  if (running.value) return `at question ${running.value.answered} of ${running.value.of}`
+  if (!shown.value) return STAGES[props.line.stage]
+  return whyOf(shown.value)
+})
+const notes = computed(() =>
+  [
+    props.line.excused && 'excused',
+    props.line.due && `due ${zonedMoment(props.line.due, zone.value)}`,
+    props.line.more_minutes && `${props.line.more_minutes} minutes more`,
+    props.line.reminded_at && `reminded ${zonedMoment(props.line.reminded_at, zone.value)}`,
+    props.line.released && 'free to change devices',
+  ].filter(Boolean),
+)
+const isTimed = computed(() => ['whole', 'clock'].includes(props.work.settings.time?.of ?? ''))
+const when = computed(() => {
+  const at = shown.value?.ended_at ?? shown.value?.began_at
+  return at ? zonedMoment(at, zone.value) : ''
+})
+</script>
+
+<template>
+  <tr>
+    <th scope="row" class="px-3 py-2 text-start font-bold wrap-anywhere">
+      <RouterLink
+        v-if="shown"
+        :to="`/sessions/${given.session}/students/${shown.seat}`"
+        class="inline-block py-1 text-tide hover:underline"
+        >{{ name }}</RouterLink
+      >
+      <template v-else>{{ name }}</template>
+      <span v-if="notes.length" class="block font-normal text-slate">{{ notes.join(' · ') }}</span>
+    </th>
+    <td class="px-3 py-2">
+      <span :class="line.stage === 'not_begun' && 'text-slate'">{{ stage }}</span>
+      <span v-if="line.late" class="ms-2 rounded-sm border border-lamp-ink px-1.5 text-lamp-ink">late</span>
+    </td>
+    <td class="px-3 py-2 whitespace-nowrap">{{ when }}</td>
+    <td class="px-3 py-2 text-end tabular-nums">
+      {{ shown ? clockTime(Math.round(shown.took / 1000)) : '' }}
+    </td>
+    <td class="px-3 py-2 text-end tabular-nums">
+      {{ line.attempts.length
+      }}<template v-if="line.attempts_left !== null">
+        of {{ line.attempts.length + line.attempts_left }}</template
+      >
+    </td>
+    <td class="px-3 py-2 text-end tabular-nums">
+      {{ line.share === null ? '' : percent(line.share) }}
+      <span v-if="shown?.waiting" class="block text-slate">{{ shown.waiting }} to mark</span>
+    </td>
+    <td class="px-3 py-2">
+      <Menu as="div" class="relative">
+        <MenuButton class="size-9 rounded text-lg text-slate hover:text-ink" :aria-label="`More for ${name}`"
+          >⋯</MenuButton
+        >
+        <MenuItems :class="menuPanel" class="right-0">
+          <UiMenuAction @act="movesDue = true">Another due time…</UiMenuAction>
+          <UiMenuAction
+            v-if="isTimed"
+            @act="
+              change({ type: 'more_time', person: line.who, minutes: 10 }, `10 minutes more for ${name}.`)
+            "
+            >10 minutes more</UiMenuAction
+          >
+          <UiMenuAction
+            v-if="line.attempts_left !== null"
+            @act="change({ type: 'one_more_attempt', person: line.who }, `One more attempt for ${name}.`)"
+            >One more attempt</UiMenuAction
+          >
+          <UiMenuAction v-if="last?.ended_at" @act="reopen(given.id, last.seat)"
+            >Open the last one again</UiMenuAction
+          >
+          <UiMenuAction
+            v-if="line.stage === 'not_begun' && line.can_mail && !line.excused"
+            @act="remind(given.id, [line.who])"
+            >Remind by mail</UiMenuAction
+          >
+          <UiMenuAction v-if="line.attempts.length && !line.released" @act="free(given.id, line.who)"
+            >Let them change devices</UiMenuAction
+          >
+          <UiMenuAction @act="change({ type: 'excused', person: line.who, excused: !line.excused })">{{
+            line.excused ? 'Expect it again' : 'Excuse'
+          }}</UiMenuAction>
+        </MenuItems>
+      </Menu>
+      <DueDialog
+        v-if="movesDue"
+        :due="line.due ?? work.terms.due ?? null"
+        :zone="zone"
+        :title="`When is it due for ${name}?`"
+        @choose="change({ type: 'due_moved', due: $event, person: line.who }, `Changed for ${name}.`)"
+        @close="movesDue = false"
+      />
+    </td>
+  </tr>
+</template>

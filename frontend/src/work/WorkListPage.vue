@@ -1,0 +1,80 @@
+<script setup lang="ts">
+/** All set work: what is open first, then what comes, then what is over. */
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { api, data } from '@/api/http'
+import { sentenceOf } from '@/api/refusal'
+import type { WorkRow } from '@/api/types'
+import { momentOf } from '@/composables/format'
+import EmptyNote from '@/ui/EmptyNote.vue'
+import { DOORS, purposeOf } from './words'
+
+const { data: rows, error } = useQuery({
+  queryKey: ['works'],
+  queryFn: () => data(api.GET('/api/work')),
+})
+const GROUPS: { words: string; doors: WorkRow['door'][] }[] = [
+  { words: 'To be done now', doors: ['open', 'late'] },
+  { words: 'Still to open', doors: ['not_yet'] },
+  { words: 'Over', doors: ['closed', 'withdrawn'] },
+]
+const groups = computed(() =>
+  GROUPS.map(({ words, doors }) => ({
+    words,
+    rows: (rows.value ?? []).filter((row) => doors.includes(row.door)),
+  })).filter((group) => group.rows.length),
+)
+function when(row: WorkRow): string {
+  if (row.door === 'not_yet') return `opens ${momentOf(row.opens!)}`
+  return row.due ? `due ${momentOf(row.due)}` : 'due at no time'
+}
+const sum = (row: WorkRow, key: 'expected' | 'begun' | 'handed_in'): number =>
+  row.given.reduce((all, one) => all + one[key], 0)
+const whom = (row: WorkRow): string =>
+  row.given.map((one) => one.class_name || 'whoever has the link').join(', ')
+</script>
+
+<template>
+  <div class="mx-auto max-w-[80rem] px-6 py-6">
+    <h1 class="mb-1 text-3xl">Set work</h1>
+    <p class="mb-5 max-w-prose text-slate">
+      The same sets for later: at home, for who was absent, as practice. You give it from a set, or from a
+      session that has ended.
+    </p>
+    <p v-if="error" role="alert" class="text-lg">{{ sentenceOf(error) }}</p>
+    <p v-else-if="!rows" class="text-slate">Fetching set work…</p>
+    <EmptyNote v-else-if="!rows.length" title="Nothing is set yet">
+      Open <RouterLink to="/sets" class="font-bold text-tide underline">your sets</RouterLink>, and choose
+      “Set it as work…” in the menu of one of them.
+    </EmptyNote>
+    <section v-for="group in groups" :key="group.words" class="mb-8">
+      <h2 class="mb-2 text-xl">{{ group.words }}</h2>
+      <ul class="divide-y divide-rule rounded border border-rule bg-sheet">
+        <li v-for="row in group.rows" :key="row.id">
+          <RouterLink
+            :to="`/work/${row.id}`"
+            class="grid min-h-14 items-center gap-x-6 gap-y-1 px-4 py-2.5 hover:bg-tide-wash md:grid-cols-[minmax(0,1fr)_15rem_11rem]"
+          >
+            <span class="min-w-0">
+              <b class="block text-tide wrap-anywhere">{{ row.title || 'Untitled set' }}</b>
+              <span class="text-[15px] text-slate">{{ purposeOf(row.purpose) }} · {{ whom(row) }}</span>
+            </span>
+            <span class="text-[15px]">
+              {{ when(row) }}
+              <span v-if="row.door === 'late' || row.door === 'withdrawn'" class="block text-slate">{{
+                DOORS[row.door]
+              }}</span>
+            </span>
+            <span class="text-[15px] tabular-nums">
+              <b>{{ sum(row, 'handed_in') }}</b><template v-if="sum(row, 'expected')">
+                of {{ sum(row, 'expected') }}</template
+              >
+              handed in
+              <span v-if="sum(row, 'begun')" class="block text-slate">{{ sum(row, 'begun') }} at work</span>
+            </span>
+          </RouterLink>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,3 @@
+export { default as GivePage } from './GivePage.vue'
+export { default as WorkListPage } from './WorkListPage.vue'
+export { default as WorkPage } from './WorkPage.vue'
