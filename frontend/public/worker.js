@@ -30,9 +30,22 @@ async function keptFirst(request) {
   const store = await caches.open(KEPT)
   const kept = await store.match(request)
   if (kept) return kept
-  const reply = await fetch(request)
-  if (reply.status === 200) await store.put(request, reply.clone())
-  return reply
+  try {
+    const reply = await fetch(request)
+    if (reply.status === 200) await store.put(request, reply.clone())
+    return reply
+  } catch (error) {
+    const another = await anotherSize(store, request.url)
+    if (another) return another
+    throw error
+  }
+}
+
+/** A picture is kept in one width; where that is not the one that is asked for it is better than none. */
+async function anotherSize(store, url) {
+  const folder = url.slice(0, url.lastIndexOf('/') + 1)
+  const kept = folder.includes('/media/') && (await store.keys()).find((one) => one.url.startsWith(folder))
+  return kept ? store.match(kept) : undefined
 }
 
 /** All of these pages are one and the same. */

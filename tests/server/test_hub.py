@@ -1,7 +1,6 @@
 """Hubs of two processes that share a database and a channel layer, on one loop."""
 
 import asyncio
-import time
 
 import pytest
 from asgiref.sync import sync_to_async

@@ -2,7 +2,6 @@
 /** A set, or a session's questions, given as work. */
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { Settings } from '@/api/types'
 import { SegmentedChoice, WhatIsAsked, WhatTime, WhatToSettle } from '@/live/run'
 import { counted } from '@/composables/format'
 import UiButton from '@/ui/UiButton.vue'
@@ -79,7 +78,7 @@ async function give(): Promise<void> {
         </details>
         <details :open="!!problemAt('until')">
           <summary class="min-h-11 cursor-pointer py-2.5 font-bold">How much time there is</summary>
-          <WhatTime v-model="settings as Settings" :problem="problemAt('until')" />
+          <WhatTime v-model="settings" :problem="problemAt('until')" />
         </details>
         <details>
           <summary class="min-h-11 cursor-pointer py-2.5 font-bold">What students see, and when</summary>

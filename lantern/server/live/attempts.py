@@ -69,7 +69,9 @@ def for_reports(
     content: SetContent, settings: Settings, seed: str, rules: int, given_at: Milliseconds, roster: Roster
 ) -> State:
     """Set work as its teacher reads it: as a session that is over, whoever may still be working on it."""
-    return changed(before_all(content, settings, seed, rules, given_at, roster), phase=Phase.ENDED)
+    state = before_all(content, settings, seed, rules, given_at, roster)
+    asks = {name: changed(ask, is_open=False) for name, ask in state.asks.items()}
+    return changed(state, phase=Phase.ENDED, asks=asks)
 
 
 def events_of(attempt_ids: Sequence[int]) -> dict[int, list[Row]]:

@@ -4,6 +4,7 @@ A picture is asked for by the browser itself, which sends no token; so a device 
 a cookie, too, which is read for files alone (and when it joins once more, to keep the seats it has).
 """
 
+import secrets
 from collections.abc import Callable
 from functools import lru_cache, wraps
 
@@ -13,9 +14,10 @@ from django.http.response import HttpResponseBase
 
 from lantern.core.errors import UnknownSeat
 from lantern.core.formats.exchange import media_ids
+from lantern.core.session.model import Seat
 from lantern.server.library.models import Revision
 from lantern.server.live.models import LiveSession
-from lantern.server.live.tokens import read_token
+from lantern.server.live.tokens import make_token, read_token
 from lantern.server.media.models import StoredMedia
 
 COOKIE = "lantern_seats"
@@ -37,6 +39,11 @@ def remember_seat(request: HttpRequest, response: HttpResponse, token: str) -> N
         httponly=True,
         samesite="Lax",
     )
+
+
+def remember_files(request: HttpRequest, response: HttpResponse, session_id: int) -> None:
+    """The same for who has no seat, but does this session as set work. It opens files, and no seat."""
+    remember_seat(request, response, make_token(session_id, Seat(0, "", secrets.token_urlsafe(12))))
 
 
 def guarded(view: View) -> View:

@@ -74,7 +74,12 @@ WORKS_ALREADY = said(
 # --- coming in ---------------------------------------------------------------------------------------
 
 
-def enter(link: str, form: EnterForm, address: str) -> Entered:
+class CameIn(NamedTuple):
+    told: Entered
+    session: int
+
+
+def enter(link: str, form: EnterForm, address: str) -> CameIn:
     """Who it is. The same device comes back to the same place. Raises BadName, NameTaken, NotPossible, Http404."""
     piece = piece_with(link)
     now = door(piece.own(""), now_ms())
@@ -82,13 +87,14 @@ def enter(link: str, form: EnterForm, address: str) -> Entered:
         raise errors.NotPossible(WITHDRAWN if now == "withdrawn" else NOT_YET)
     found = _there(piece).filter(device=form.key).first()
     participant = found or _known_elsewhere(piece, form) or _new(piece, form, address)
-    return Entered(
+    told = Entered(
         token=pass_of(participant),
         link=link,
         name=participant.person.name,
         number=number_of(participant),
         languages=school_of(piece).languages,
     )
+    return CameIn(told, piece.session.pk)
 
 
 def _there(piece: Piece) -> QuerySet[Participant]:

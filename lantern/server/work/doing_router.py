@@ -9,6 +9,7 @@ from ninja.security import HttpBearer
 
 from lantern.core.classes.made_names import Language
 from lantern.server.api import limits
+from lantern.server.live.private_media import remember_files
 from lantern.server.live.queries import read_as
 from lantern.server.live.reading_aloud import spoken_part, spoken_sentence
 from lantern.server.live.schemas import AnswerToRead, Reading, Review, SpokenPart, ToSay
@@ -53,7 +54,9 @@ def read_door(request: HttpRequest, link: str) -> WorkDoor:
 @router.post("/at/{link}", response=Entered)
 async def enter(request: HttpRequest, response: HttpResponse, link: str, form: EnterForm) -> Entered:
     address = limits.address_of(request)
-    return await commits().do(lambda: doing.enter(link, form, address))
+    entered = await commits().do(lambda: doing.enter(link, form, address))
+    remember_files(request, response, entered.session)
+    return entered.told
 
 
 @router.get("/mine", response=MyWork, auth=with_pass)

@@ -6,6 +6,7 @@ import type { AttemptMessage, Kind } from '@/api/types'
 import { registry } from '@/questions/registry'
 import PaperView from '../seated/own/PaperView.vue'
 import { useAttempt } from './useAttempt'
+import { mediaIn } from './media'
 import { keepLoaded } from './worker'
 import { t } from './words'
 
@@ -17,7 +18,7 @@ const props = defineProps<{
   title: string
 }>()
 const emit = defineEmits<{ over: [handedIn: boolean]; gone: [why: Refusal] }>()
-const { link, handsIn, isOver } = useAttempt(props.token, props.begun.attempt, props.begun)
+const { link, handsIn, waiting, isOver } = useAttempt(props.token, props.begun.attempt, props.begun)
 const isOffline = computed(() => link.status.value === 'offline')
 
 watch(isOver, (now) => now && emit('over', true), { immediate: true })
@@ -27,8 +28,7 @@ watch(link.gone, (why) => why && emit('gone', why))
 async function fetchAll(): Promise<void> {
   const kinds = new Set(props.begun.questions.map((one) => one.shown.item.kind as Kind))
   await Promise.all([...kinds].map((kind) => registry[kind].player()))
-  const media = JSON.stringify(props.begun.questions).match(/\/media\/[\w-]+\/[\w.-]+/g) ?? []
-  if ('serviceWorker' in navigator) await keepLoaded(media)
+  if ('serviceWorker' in navigator) await keepLoaded(mediaIn(props.begun.questions))
 }
 void fetchAll().catch(() => {})
 </script>
@@ -44,6 +44,13 @@ void fetchAll().catch(() => {})
       </div>
       <p v-if="handsIn && isOffline" role="status" class="mb-3 border-s-4 border-lamp bg-sheet px-3 py-2">
         {{ t('hands_in_later') }}
+      </p>
+      <p
+        v-else-if="isOffline && waiting"
+        role="status"
+        class="mb-3 border-s-4 border-lamp bg-sheet px-3 py-2"
+      >
+        {{ t('kept_here', { n: waiting }) }}
       </p>
     </template>
   </PaperView>

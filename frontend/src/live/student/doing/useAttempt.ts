@@ -194,5 +194,6 @@ export function useAttempt(token: string, number: number, begun: AttemptMessage)
     read,
     own,
   }
-  return { link, handsIn, isOver: computed(() => !!message.value.mine.paper?.handed_in) }
+  const waiting = computed(() => queue.value.filter((one) => 'ask' in one.command).length)
+  return { link, handsIn, waiting, isOver: computed(() => !!message.value.mine.paper?.handed_in) }
 }

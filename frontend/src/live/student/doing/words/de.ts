@@ -57,6 +57,11 @@ export default {
   copy: 'Link kopieren',
   copied: 'Kopiert',
   to_page: 'Zur Übersicht',
+  kept_here: {
+    one: 'Eine Antwort ist auf diesem Gerät aufgehoben und wird gesendet, sobald das Netz wieder da ist.',
+    other:
+      '{n} Antworten sind auf diesem Gerät aufgehoben und werden gesendet, sobald das Netz wieder da ist.',
+  },
   hands_in_later:
     'Es wird abgegeben, sobald das Netz wieder da ist. Lass die Seite offen oder öffne sie dann noch einmal.',
 } satisfies Words<typeof en>

@@ -54,6 +54,10 @@ export default {
   copy: 'Copy the link',
   copied: 'Copied',
   to_page: 'To the overview',
+  kept_here: {
+    one: 'One answer is kept on this device, and sent when the network is back.',
+    other: '{n} answers are kept on this device, and sent when the network is back.',
+  },
   hands_in_later:
     'It is handed in as soon as the network is back. Leave this page open, or open it again then.',
 } as const

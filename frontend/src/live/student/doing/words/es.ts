@@ -57,6 +57,10 @@ export default {
   copy: 'Copiar el enlace',
   copied: 'Copiado',
   to_page: 'Al resumen',
+  kept_here: {
+    one: 'Una respuesta está guardada en este dispositivo y se enviará cuando vuelva la red.',
+    other: '{n} respuestas están guardadas en este dispositivo y se enviarán cuando vuelva la red.',
+  },
   hands_in_later:
     'Se entregará en cuanto vuelva la red. Deja esta página abierta o ábrela otra vez entonces.',
 } satisfies Words<typeof en>

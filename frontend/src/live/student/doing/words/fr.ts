@@ -57,6 +57,10 @@ export default {
   copy: 'Copier le lien',
   copied: 'Copié',
   to_page: 'Vers l’aperçu',
+  kept_here: {
+    one: 'Une réponse est gardée sur cet appareil et partira quand le réseau sera revenu.',
+    other: '{n} réponses sont gardées sur cet appareil et partiront quand le réseau sera revenu.',
+  },
   hands_in_later:
     'Ce sera rendu dès que le réseau sera revenu. Laisse cette page ouverte, ou rouvre-la à ce moment-là.',
 } satisfies Words<typeof en>
