@@ -37,6 +37,7 @@ KEEPER_HERE = allowed("roles of colleagues")
 STUDENT = allowed("a seat")
 REMOTE = allowed("a remote")
 EVERYBODY = allowed("a code")
+DOER = allowed("a student's part of set work")
 BY_CSRF_ALONE = allowed("signing in and up")
 """Signing in and up want the CSRF token of our own pages, which a student's page and a script do not have."""
 
@@ -218,6 +219,27 @@ MAY = {
     "GET /api/sessions/{session_id}/happened.csv": OWNER,
     "GET /api/live/sessions/{session_id}/fault": OWNER,
     "POST /api/live/sessions/{session_id}/fault": OWNER,
+    "GET /api/work": TEACHERS,
+    "POST /api/work": OWNER,
+    "GET /api/work/of-set/{set_id}": OWNER,
+    "GET /api/work/of-session/{session_id}": OWNER,
+    "GET /api/work/{work_id}": OWNER,
+    "DELETE /api/work/{work_id}": OWNER,
+    "POST /api/work/{work_id}/changes": OWNER,
+    "POST /api/work/{work_id}/remind": OWNER,
+    "POST /api/work/{work_id}/given/{given_id}/reopen": OWNER,
+    "POST /api/work/{work_id}/given/{given_id}/free": OWNER,
+    "GET /api/work/{work_id}/given/{given_id}/qr.svg": OWNER,
+    "GET /api/doing/at/{link}": EVERYBODY,
+    "POST /api/doing/at/{link}": EVERYBODY,
+    "GET /api/doing/mine": DOER,
+    "POST /api/doing/attempts": DOER,
+    "GET /api/doing/attempts/{number}": DOER,
+    "GET /api/doing/attempts/{number}/review": DOER,
+    "POST /api/doing/attempts/{number}/reading": DOER,
+    "GET /api/doing/attempts/{number}/spoken/{part}": DOER,
+    "POST /api/doing/spoken": DOER,
+    "POST /api/doing/commands": DOER,
 }
 SOCKETS = {"/live/desk/{session_id}": OWNER, "/live/screen/{session_id}": OWNER}
 OPERATIONS = [
@@ -278,6 +300,7 @@ class School:
             "seat": 1,
             **of_class,
             "colleague_id": me,
+            **self._work(),
         }
         self.picture = anchor
         self.bodies = {
@@ -360,7 +383,38 @@ class School:
             "POST /api/grade-books": {"of_class": of_class["class_id"]},
             "PUT /api/grade-books/{book_id}": {"name": "x", "scheme": {}},
             "POST /api/grade-books/{book_id}/files": {},
+            "POST /api/work": self.form,
+            "POST /api/work/{work_id}/changes": {"change": {"type": "withdrawn", "withdrawn": False}},
+            "POST /api/work/{work_id}/remind": {"given": self.places["given_id"]},
+            "POST /api/work/{work_id}/given/{given_id}/reopen": {"seat": 1},
+            "POST /api/work/{work_id}/given/{given_id}/free": {"who": "nobody"},
+            "POST /api/doing/at/{link}": {"key": secrets.token_hex(8), "name": "Bo"},
+            "POST /api/doing/attempts": {},
+            "POST /api/doing/attempts/{number}/reading": {
+                "item": "q1",
+                "answer": {"kind": "choice", "chosen": ["B"]},
+            },
+            "POST /api/doing/spoken": {"text": "Begin."},
+            "POST /api/doing/commands": {
+                "attempt": 1,
+                "said": answering("q1.1", {"kind": "choice", "chosen": ["B"]}),
+            },
         }
+
+    def _work(self):
+        """A piece for whoever has the link, with somebody who has begun."""
+        start = self.owner.call("GET", f"/work/of-set/{self.set}")["starts"][0]
+        settings = {**start["settings"], "known": "nickname"}
+        self.form = {"set": self.set, "terms": start["terms"], "settings": settings, "by_link": True}
+        work = self.owner.call("POST", "/work", self.form)
+        given = work["classes"][0]["given"]
+        self.link = given["url"].rsplit("/", 1)[-1]
+        body = {"key": secrets.token_hex(8), "name": "Fen"}
+        entered = web.post(f"{self.url}/api/doing/at/{self.link}", json=body)
+        self.passed = entered.json()["token"]
+        headers = {"Authorization": f"Bearer {self.passed}"}
+        web.post(f"{self.url}/api/doing/attempts", json={}, headers=headers).raise_for_status()
+        return {"work_id": work["id"], "given_id": given["id"], "number": 1}
 
     def _mailed_file(self, session):
         job = self.owner.call("POST", f"/sessions/{session}/files", {"format": "json", "to": "mail"})
@@ -419,7 +473,9 @@ class School:
         colleagues = self.teachers[who].call("GET", "/school")["colleagues"]
         return next(one["id"] for one in colleagues if one["is_me"])
 
-    def headers(self, who):
+    def headers(self, who, operation=""):
+        if who == "student" and "/api/doing" in operation:
+            return {"Authorization": f"Bearer {self.passed}"}
         if who == "student":
             return {"Authorization": f"Bearer {self.token}"}
         if who == "nobody":
@@ -434,11 +490,12 @@ class School:
     def ask(self, operation, who):
         method, path = operation.split(" ")
         places = self.places | ({"code": self.picture} if "svg" in path and "collection" in path else {})
+        places |= {"link": self.link} if "/doing/" in path else {}
         return web.request(
             method,
             self.url + path.format(**places),
             json=self.bodies.get(operation),
-            headers=self.headers(who),
+            headers=self.headers(who, operation),
             timeout=30,
         )
 
@@ -468,6 +525,7 @@ ENDING = {
     "DELETE /api/jobs/{job_id}",
     "DELETE /api/grade-books/{book_id}",
     "DELETE /api/sessions/{session_id}/shared/{link_id}",
+    "DELETE /api/work/{work_id}",
 }
 """They take away what the others need: tried elsewhere (test_accounts, test_library, test_going_out)."""
 

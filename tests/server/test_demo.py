@@ -84,7 +84,7 @@ def test_twenty_seven_students_took_part_and_answered_like_a_class(demo):
 def test_loading_twice_loads_once(demo):
     call_command("load_demo")
     assert Teacher.objects.count() == 3
-    assert LiveSession.objects.count() == 32
+    assert LiveSession.objects.count() == 36
 
 
 def test_every_scored_demo_question_says_which_answer_is_right_and_most_say_why(demo):

@@ -139,7 +139,7 @@ def test_it_is_given_done_and_followed(as_odile, give, class_8c):
 # --- what one may do, and when ---------------------------------------------------------------------------
 
 
-def test_before_it_opens_a_link_tells_nothing_but_when_that_is_w1(give, class_8c, now):
+def test_before_it_opens_a_link_tells_nothing_but_when_that_is_b1(give, class_8c, now):
     work = give(terms={"opens": now.at + HOUR})
     phone = Phone(work["classes"][0]["given"]["url"], "k1")
     door = phone.door()
@@ -166,7 +166,7 @@ def test_a_pass_that_was_not_given_opens_nothing(give, token):
     assert phone.call("GET", "/mine", status=401)["code"] in ("unknown_pass", "signed_out")
 
 
-def test_late_work_is_taken_and_marked_so_or_refused_w2(as_odile, give, class_8c, now):
+def test_late_work_is_taken_and_marked_so_or_refused_b2(as_odile, give, class_8c, now):
     taken, closed = give(), give(terms={"after": "closed"})
     phones = [phone_of(work, class_8c, "Fen Okoro", f"k{n}") for n, work in enumerate((taken, closed))]
     for phone in phones:
@@ -188,7 +188,7 @@ def test_late_work_is_taken_and_marked_so_or_refused_w2(as_odile, give, class_8c
     assert phones[1].begin(409)["code"] == "work_closed"
 
 
-def test_an_attempts_own_time_ends_it_also_with_a_closed_lid_w3(give, class_8c, now):
+def test_an_attempts_own_time_ends_it_also_with_a_closed_lid_b3(give, class_8c, now):
     work = give(settings={"time": {"of": "whole", "whole": 600}})
     fen = phone_of(work, class_8c, "Fen Okoro")
     paper = fen.begin()["mine"]["paper"]
@@ -201,7 +201,7 @@ def test_an_attempts_own_time_ends_it_also_with_a_closed_lid_w3(give, class_8c, 
     assert (attempt["why"], attempt["ended_at"]) == ("time", paper["deadline"])
 
 
-def test_who_needs_more_time_has_it_and_is_given_more_by_the_teacher_w3(as_odile, give, class_8c, now):
+def test_who_needs_more_time_has_it_and_is_given_more_by_the_teacher_b3(as_odile, give, class_8c, now):
     work = give(settings={"time": {"of": "whole", "whole": 600}})
     bo = class_8c.members.get(name="Bo Tanaka-Lind")
     bo.needs = {"time": 1.5}
@@ -213,7 +213,7 @@ def test_who_needs_more_time_has_it_and_is_given_more_by_the_teacher_w3(as_odile
     assert phone.begin()["mine"]["paper"]["deadline"] == now.at + 900_000 + 300_000
 
 
-def test_attempts_are_counted_and_which_counts_is_told_w4(as_odile, give, class_8c):
+def test_attempts_are_counted_and_which_counts_is_told_b4(as_odile, give, class_8c):
     work = give(terms={"attempts": 2, "counts": "best"})
     fen = phone_of(work, class_8c, "Fen Okoro")
     fen.begin()
@@ -234,7 +234,7 @@ def test_attempts_are_counted_and_which_counts_is_told_w4(as_odile, give, class_
     assert [(one["name"], one["score"]) for one in report["people"]] == [("Fen Okoro", 1)]
 
 
-def test_a_target_ends_an_attempt_w5(give, class_8c, now):
+def test_a_target_ends_an_attempt_b5(give, class_8c, now):
     work = give("practice", terms={"target": {"right": 1, "minutes": 10}})
     fen, bo = phone_of(work, class_8c, "Fen Okoro"), phone_of(work, class_8c, "Bo Tanaka-Lind")
     fen.begin()
@@ -245,7 +245,7 @@ def test_a_target_ends_an_attempt_w5(give, class_8c, now):
     assert bo.mine()["attempts"][0]["why"] == "target"
 
 
-def test_what_was_given_stays_whatever_becomes_of_the_set_w6(as_odile, give, class_8c, knots):
+def test_what_was_given_stays_whatever_becomes_of_the_set_b6(as_odile, give, class_8c, knots):
     work = give()
     item = knots.items.get(key="q1")
     body = {"put": [{"base": item.version, "item": {**item.body, "prompt": "Something else"}}]}
@@ -257,7 +257,7 @@ def test_what_was_given_stays_whatever_becomes_of_the_set_w6(as_odile, give, cla
 # --- changes ---------------------------------------------------------------------------------------------
 
 
-def test_a_later_due_for_one_is_theirs_alone_and_stands_in_the_list_of_changes_w7(as_odile, give, class_8c, now):
+def test_a_later_due_for_one_is_theirs_alone_and_stands_in_the_list_of_changes_b7(as_odile, give, class_8c, now):
     work = give(terms={"after": "closed"})
     fen, bo = phone_of(work, class_8c, "Fen Okoro"), phone_of(work, class_8c, "Bo Tanaka-Lind")
     later = now.at + 48 * HOUR
@@ -272,7 +272,7 @@ def test_a_later_due_for_one_is_theirs_alone_and_stands_in_the_list_of_changes_w
     assert (fen.mine()["due"], line_of(as_odile("get", f"/work/{work['id']}"), "Fen Okoro")["due"]) == (later, later)
 
 
-def test_who_is_excused_is_not_waited_for_and_may_do_it_all_the_same_w7(as_odile, give, class_8c):
+def test_who_is_excused_is_not_waited_for_and_may_do_it_all_the_same_b7(as_odile, give, class_8c):
     work = give()
     person = class_8c.members.get(name="Ines Dahl").person
     found = as_odile(
@@ -284,7 +284,7 @@ def test_who_is_excused_is_not_waited_for_and_may_do_it_all_the_same_w7(as_odile
     assert phone_of(work, class_8c, "Ines Dahl").mine()["excused"]
 
 
-def test_what_is_taken_back_takes_nothing_until_it_is_given_again_w7(as_odile, give, class_8c):
+def test_what_is_taken_back_takes_nothing_until_it_is_given_again_b7(as_odile, give, class_8c):
     work = give()
     fen = phone_of(work, class_8c, "Fen Okoro")
     fen.begin()
@@ -296,7 +296,7 @@ def test_what_is_taken_back_takes_nothing_until_it_is_given_again_w7(as_odile, g
     assert fen.say({"do": "flag", "item": "q1", "flagged": True})["mine"]["paper"]["flagged"] == ["q1"]
 
 
-def test_an_attempt_is_opened_again_unless_it_was_told_what_was_right_w8(as_odile, give, class_8c):
+def test_an_attempt_is_opened_again_unless_it_was_told_what_was_right_b8(as_odile, give, class_8c):
     open_, told = give(settings={"feedback": "opened"}), give()
     for work, status in ((open_, 200), (told, 409)):
         fen = phone_of(work, class_8c, "Fen Okoro", f"k{work['id']}")
@@ -312,7 +312,7 @@ def test_an_attempt_is_opened_again_unless_it_was_told_what_was_right_w8(as_odil
 # --- who one is ------------------------------------------------------------------------------------------
 
 
-def test_a_name_is_ones_own_until_the_teacher_frees_it_or_the_own_link_is_opened_w9(as_odile, give, class_8c):
+def test_a_name_is_ones_own_until_the_teacher_frees_it_or_the_own_link_is_opened_b9(as_odile, give, class_8c):
     work = give()
     fen = phone_of(work, class_8c, "Fen Okoro")
     fen.begin()
@@ -330,7 +330,7 @@ def test_a_name_is_ones_own_until_the_teacher_frees_it_or_the_own_link_is_opened
     assert other.mine()["running"] == 1
 
 
-def test_who_is_known_by_one_piece_is_known_by_the_next_of_the_class_w9(give, class_8c):
+def test_who_is_known_by_one_piece_is_known_by_the_next_of_the_class_b9(give, class_8c):
     first, second = give(), give()
     fen = phone_of(first, class_8c, "Fen Okoro")
     there = Phone(second["classes"][0]["given"]["url"], fen.key)
@@ -354,7 +354,7 @@ def test_several_attempts_and_people_stay_apart(give, class_8c):
 # --- on the way ------------------------------------------------------------------------------------------
 
 
-def test_a_command_that_comes_twice_or_late_counts_once_w10(give, class_8c):
+def test_a_command_that_comes_twice_or_late_counts_once_b10(give, class_8c):
     fen = phone_of(give(), class_8c, "Fen Okoro")
     fen.begin()
     given = {"do": "answer", "ask": "q1.1", "answer": {"kind": "choice", "chosen": ["C"]}}
@@ -392,7 +392,7 @@ def test_what_a_device_cannot_do_changes_nothing(give, class_8c, command, status
 # --- results ---------------------------------------------------------------------------------------------
 
 
-def test_a_key_that_is_put_right_changes_every_attempt_w11(as_odile, give, class_8c):
+def test_a_key_that_is_put_right_changes_every_attempt_b11(as_odile, give, class_8c):
     work = give()
     fen = phone_of(work, class_8c, "Fen Okoro")
     fen.begin()
@@ -410,7 +410,7 @@ def test_a_key_that_is_put_right_changes_every_attempt_w11(as_odile, give, class
     assert refused["code"] == "not_in_set_work"
 
 
-def test_every_way_out_of_results_is_there_w11(as_odile, give, class_8c):
+def test_every_way_out_of_results_is_there_b11(as_odile, give, class_8c):
     work = give()
     fen = phone_of(work, class_8c, "Fen Okoro")
     fen.begin()
@@ -423,7 +423,7 @@ def test_every_way_out_of_results_is_there_w11(as_odile, give, class_8c):
     assert as_odile("get", "/sessions")["rows"] == []  # it has a list of its own
 
 
-def test_a_make_up_is_for_the_absent_with_the_sessions_key_w12(as_odile, odile, knots, class_8c, now):
+def test_a_make_up_is_for_the_absent_with_the_sessions_key_b12(as_odile, odile, knots, class_8c, now):
     from tests.builders.finished import ran
 
     session = ran(odile, knots, class_8c)
@@ -457,7 +457,7 @@ def test_a_make_up_is_for_the_absent_with_the_sessions_key_w12(as_odile, odile, 
 # --- reminders -------------------------------------------------------------------------------------------
 
 
-def test_reminders_go_to_those_with_an_address_who_have_not_begun_once_a_day_w13(
+def test_reminders_go_to_those_with_an_address_who_have_not_begun_once_a_day_b13(
     as_odile, give, class_8c, now, mailoutbox
 ):
     class_8c.members.filter(name="Bo Tanaka-Lind").update(record_id="bo@gullmark.example")
@@ -510,7 +510,7 @@ def test_whoever_has_the_link_does_it_under_a_name_and_the_class_list_stays_unse
     assert one.begin()["attempt"] == 1
 
 
-def test_five_who_have_handed_in_are_seen_beside_each_other_without_names_w14(give, class_8c):
+def test_five_who_have_handed_in_are_seen_beside_each_other_without_names_b14(give, class_8c):
     work = give(classes=[], by_link=True, settings={"known": "nickname"})
     phones = [Phone(work["classes"][0]["given"]["url"], f"k{n}") for n in range(5)]
     for number, phone in enumerate(phones):

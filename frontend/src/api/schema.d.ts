@@ -12015,8 +12015,8 @@ export interface components {
         };
         /**
          * WorkOffer
-         * @description What the page begins with. `games` are those that one can play alone. `absent` are the members of the session's class who were not there, by their
-         *     person, where it is given for a session.
+         * @description What the page begins with. `games` are those that one can play alone; `absent` are the members of the session's
+         *     class who were not there, by their person, where it is given for a session.
          */
         WorkOffer: {
             /** Title */

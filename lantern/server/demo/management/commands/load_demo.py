@@ -20,6 +20,7 @@ from lantern.server.api.addresses import is_this_machine
 from lantern.server.classes.actions import keep_lists, set_phrases
 from lantern.server.classes.models import SchoolClass
 from lantern.server.classes.schemas import KeptClass, KeptRow
+from lantern.server.demo.at_home import set_work
 from lantern.server.demo.props import with_media
 from lantern.server.demo.rehearsal import Rehearsal, Student
 from lantern.server.demo.school import CLASSES, NAME, ODILE, RAVI, SUNNIVA, DemoClass, DemoTeacher
@@ -89,11 +90,12 @@ class Command(BaseCommand):
         _finished_session(odile, lights, class_8c)
         tides = next(one for one in sets if one.title == TIDES.title)
         start_session(odile, tides, FRIDAY_TEST, class_8c, later=True)
+        given = set_work(odile, classes, {one.title: one for one in sets}, timezone.now())
         _say_when_each_was_run(sets)
         save_preset(odile, "Friday test", FRIDAY_TEST)
         self.stdout.write(
             f"The demo school is loaded: {len(sets)} sets, {len(CLASSES)} classes, "
-            f"{ran + 1} finished sessions and one that is prepared."
+            f"{ran + 1} finished sessions and one that is prepared, {given} pieces of set work."
         )
 
 
@@ -126,7 +128,8 @@ def _load(owner: Teacher, content: SetContent, days_ago: int) -> QuestionSet:
 
 def _say_when_each_was_run(sets: Sequence[QuestionSet]) -> None:
     for one in sets:
-        last = LiveSession.objects.filter(revision__set=one, opened_at__isnull=False).first()  # the newest
+        run = LiveSession.objects.filter(revision__set=one, opened_at__isnull=False, is_work=False)
+        last = run.first()  # the newest
         QuestionSet.objects.filter(pk=one.pk).update(last_run_at=last.created_at if last else None)
 
 

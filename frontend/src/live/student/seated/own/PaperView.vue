@@ -136,8 +136,9 @@ function main(): void {
     if (isNew.value) keep()
     else if (paper.value?.following) void own.go(paper.value.following)
   } else if (isNew.value) {
-    keep(!isLast.value && work.value!.feedback !== 'each')
-    if (isLast.value && changeable.value) lookOver()
+    const wasLast = isLast.value // what is kept may be seen at once, with the question after it
+    keep(!wasLast && work.value!.feedback !== 'each')
+    if (wasLast && changeable.value) lookOver()
   } else if (isLast.value) lookOver()
   else step(1)
 }
