@@ -1,5 +1,6 @@
 """Runs everything; prints a JSON line for each number of devices, one for every kind in turn, one for each of
-a second vote, a wall, own pace, games, several processes, reports, reading what was, work made aside, and loading."""
+a second vote, a wall, own pace, games, set work, several processes, reports, reading what was, work made aside, and
+loading."""
 
 import asyncio
 import json
@@ -17,6 +18,7 @@ from bench.own_pace import BeaconTarget, KeepersTarget, OwnPaceTarget, measure_o
 from bench.questions import questions
 from bench.reading import measure_reading
 from bench.reports import measure_reports
+from bench.set_work import measure_set_work
 from bench.several import measure_several
 from bench.targets import LOAD_CORE, BareTarget, LanternTarget
 
@@ -68,6 +70,7 @@ def main() -> None:
         print(json.dumps(compared(most, kinds, *asyncio.run(lecture(most)))), flush=True)
     for played in (OwnPaceTarget, BeaconTarget, KeepersTarget):
         print(json.dumps(asyncio.run(measure_own_pace(most, played))), flush=True)
+    print(json.dumps(asyncio.run(measure_set_work(most))), flush=True)
     print(json.dumps(asyncio.run(measure_several(max(counts)))), flush=True)
     print(json.dumps(measure_reports()), flush=True)
     print(json.dumps(measure_reading()), flush=True)

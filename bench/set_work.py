@@ -7,6 +7,7 @@ and replies with a text as long as Tall Lantern's.
 
 import asyncio
 import json
+import secrets
 import statistics
 import tempfile
 import time
@@ -19,6 +20,7 @@ from bench.load import percentile
 from bench.questions import answers, questions
 from bench.targets import SERVER_CORE, BareTarget, cpu_seconds, pin
 from lantern.core.session.model import ask_id
+from tools import web
 from tools.client import TeacherClient, answering
 from tools.server import RealServer
 
@@ -124,7 +126,7 @@ async def measure_set_work(count: int) -> dict[str, Any]:
             lantern = await _lantern(ours, link, pids)
             found = teacher.call("GET", f"/work/{work['id']}")
             stored = sum(line["attempts"][0]["answered"] for line in found["classes"][0]["lines"])
-            page = _page(teacher)
+            page = _page(server, teacher)
         finally:
             server.stop()
     bare = BareTarget(_items(), follows=1800)
@@ -137,7 +139,15 @@ async def measure_set_work(count: int) -> dict[str, Any]:
         bare.stop()
     ratios = {name: round(lantern[name] / beside[name], 2) for name in ("p50_ms", "p95_ms", "cpu_s")}
     lost = count * QUESTIONS - stored
-    return {"kinds": "set work", "students": count, "lantern": lantern, "bare": beside, "ratios": ratios, "lost": lost, **page}
+    return {
+        "kinds": "set work",
+        "students": count,
+        "lantern": lantern,
+        "bare": beside,
+        "ratios": ratios,
+        "lost": lost,
+        **page,
+    }
 
 
 def _items() -> list[Any]:
@@ -154,6 +164,33 @@ def given(teacher: TeacherClient, set_id: int, classes: list[int] | None = None)
     return dict(teacher.call("POST", "/work", form))
 
 
-def _page(teacher: TeacherClient) -> dict[str, float]:
-    """The page by which six classes are followed that have made five attempts each."""
-    return {"followed_ms": 0.0, "median": statistics.median([0.0])}
+def _page(server: RealServer, teacher: TeacherClient) -> dict[str, float]:
+    """The page by which six classes are followed, each of whom has made five attempts."""
+    classes = []
+    for number in range(CLASSES):
+        made = teacher.call("POST", "/classes", {"name": f"Class {number}"})["id"]
+        for member in range(IN_A_CLASS):
+            teacher.call("POST", f"/classes/{made}/members", {"name": f"Student {number} {member}"})
+        classes.append(int(made))
+    set_id = teacher.make_set("Followed", [one.model_dump(mode="json") for one in questions(5, mixed=False)])
+    work = given(teacher, set_id, classes)
+    for part in work["classes"]:
+        link = part["given"]["url"].rsplit("/", 1)[-1]
+        for line in part["lines"]:
+            _attempts(server.url, link, line["who"])
+    took = []
+    for _ in range(7):
+        start = time.perf_counter()
+        teacher.call("GET", f"/work/{work['id']}")
+        took.append((time.perf_counter() - start) * 1000)
+    return {"followed_ms": round(statistics.median(took), 1), "followed_attempts": CLASSES * IN_A_CLASS * ATTEMPTS}
+
+
+def _attempts(url: str, link: str, member: str) -> None:
+    with web.client(base_url=url) as http:
+        who = {"key": secrets.token_hex(8), "member": member}
+        http.headers["Authorization"] = f"Bearer {http.post(f'/api/doing/at/{link}', json=who).json()['token']}"
+        for number in range(1, ATTEMPTS + 1):
+            http.post("/api/doing/attempts", json={}).raise_for_status()
+            hand_in = {"id": "h", "number": 1, "command": {"do": "hand_in"}}
+            http.post("/api/doing/commands", json={"attempt": number, "said": hand_in}).raise_for_status()

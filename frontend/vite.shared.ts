@@ -13,6 +13,13 @@ const wordsChunk = (module: string): string | null => {
   return found && `${found[1] ? 'later-' : ''}words-${found[2]}`
 }
 
+/**
+ * What a student's page needs first comes in one file, whoever else needs some of it: each file more costs what the
+ * others could have said for it.
+ */
+const FIRST =
+  /\/src\/(api\/(ids|refusal)\.ts|words\/\w+\.ts|live\/student\/((words|told)\/(en|index|codes)\.ts|(who\/(index|who)|request|seat|look|recipes|ownLanguage)\.ts|who\/AskName\.vue|(PhoneFrame|OwnLook)\.vue))/
+
 /** One build each for teachers and students: a shared one would nearly double what a phone loads. */
 export function buildOf(app: 'teacher' | 'student', entries: string[]): UserConfig {
   return {
@@ -29,7 +36,14 @@ export function buildOf(app: 'teacher' | 'student', entries: string[]): UserConf
       assetsInlineLimit: 0,
       rolldownOptions: {
         input: entries,
-        output: { codeSplitting: { groups: [{ name: wordsChunk, debugName: 'words', test: WORDS }] } },
+        output: {
+          codeSplitting: {
+            groups: [
+              { name: wordsChunk, debugName: 'words', test: WORDS },
+              ...(app === 'student' ? [{ name: 'first', test: FIRST }] : []),
+            ],
+          },
+        },
       },
     },
   }

@@ -127,12 +127,14 @@ OF_STUDENTS = (
     "core/session/boards.py", "core/games/teams.py", *(f"core/games/{game.name}.py" for game in GAMES),
     "core/questions/marking/numbers.py",
     "core/classes/names.py", "core/classes/record_ids.py", "core/classes/school.py", "server/live/entering.py",
+    "core/work/standing.py", "server/work/doing.py", "server/work/own_page.py",
     "server/live/reading_aloud.py", "server/live/sockets.py", "server/live/store.py", "server/live/writer.py",
 )  # fmt: skip
 """What a student's device can run into: whatever is said there is said to it."""
 OF_TEACHERS = {
     "already_moved_on", "not_ready", "unreadable", "bad_media", "bad_picture", "wrong_sign_in", "wrong_old_password",
     "keepers_only", "nothing_typed_here", "unknown_remote", "no_guides", "no_such_sounding", "card_not_drawn",
+    "not_in_set_work",
 }  # fmt: skip
 """Refusals of the tree that no student's device gets."""
 OF_THE_PAGE = {"offline", "server", "page_failed"}
@@ -140,6 +142,12 @@ OF_THE_PAGE = {"offline", "server", "page_failed"}
 
 def told_codes():
     return set(re.findall(r"'(\w+)'", (TOLD / "codes.ts").read_text("utf-8")))
+
+
+def told_of_work():
+    """What only set work says has words beside its pages."""
+    of_codes = (TOLD.parent / "doing/told.ts").read_text("utf-8").split("] as const")[0].split("CODES = [")[1]
+    return set(re.findall(r"'(\w+)'", of_codes))
 
 
 def bad_answers():
@@ -154,7 +162,7 @@ def test_what_a_student_may_be_told_is_said_in_every_language():
     classes = {refusal.code for refusal in [LanternError, *refusals()] if "sentence" in vars(refusal)}
     answers = {code for _, code in bad_answers()}
     assert len(answers) > 12
-    assert (said_there | classes | answers) - OF_TEACHERS - told_codes() == set()
+    assert (said_there | classes | answers) - OF_TEACHERS - told_codes() - told_of_work() == set()
 
 
 def test_no_language_knows_a_code_or_a_parameter_that_is_never_said():

@@ -104,7 +104,7 @@ def test_set_work_from_giving_it_to_what_came_of_it(own_server, browsers):
     desk.get(f"{server.url}/work/{row['id']}")
     wait_for(desk, "all done")
     more_for(desk, "Bo Holt", "Open the last one again")
-    wait_for(desk, "at question 1 of 3")
+    wait_for(desk, "1 of 3 answered")
     check(desk, "following set work", (DESKTOP, PHONE))
     bo.refresh()
     press(bo, "Go on")

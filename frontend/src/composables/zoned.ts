@@ -19,6 +19,7 @@ const asUtc = (wall: string): number => Date.parse(`${wall}:00Z`)
 
 /** The inverse; null for what is no date and time. An hour that a change of the clocks leaves out is the one after it. */
 export function momentAt(wall: string, zone: string): number | null {
+  if (!/^\d{4,6}-\d\d-\d\dT\d\d:\d\d/.test(wall)) return null
   const first = asUtc(wall.slice(0, 16))
   if (Number.isNaN(first)) return null
   const near = first - (asUtc(wallOf(first, zone)) - first)

@@ -23,7 +23,7 @@ const shown = computed<AttemptLine | undefined>(
 const last = computed(() => props.line.attempts.at(-1))
 const running = computed(() => props.line.attempts.find((one) => !one.ended_at))
 const stage = computed(() => {
-  if (running.value) return `at question ${running.value.answered} of ${running.value.of}`
+  if (running.value) return `${running.value.answered} of ${running.value.of} answered`
   if (!shown.value) return STAGES[props.line.stage]
   return whyOf(shown.value)
 })

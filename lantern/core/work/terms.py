@@ -98,7 +98,7 @@ def as_work(settings: Settings) -> Settings:
 def why_not(terms: Terms, settings: Settings, now: Milliseconds) -> tuple[str, Message] | None:
     """The first thing that cannot be given so, with its place."""
     if terms.due is not None and terms.due <= now:
-        return "due", said("due_is_past", "Choose a time that is still to come.")
+        return "due", said("time_is_past", "Choose a time that is still to come.")
     if terms.due is not None and terms.opens is not None and terms.due <= terms.opens:
         return "due", said("due_before_opens", "It is due before it opens. Choose a later time.")
     if settings.feedback == "opened" and terms.due is None:

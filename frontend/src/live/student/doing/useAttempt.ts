@@ -14,7 +14,7 @@ import type {
   StudentView,
 } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
-import { told as sentence } from '../told'
+import { told as sentence } from './told'
 import { paperTime, refusedBy, type PaperLink, type Refused, type SentState } from '../seated/useSeat'
 import { after, mineOf, questionOn, told } from './local'
 import { keepAttempt, keptAttempt } from './pass'

@@ -64,4 +64,13 @@ export default {
   },
   hands_in_later:
     'Es wird abgegeben, sobald das Netz wieder da ist. Lass die Seite offen oder öffne sie dann noch einmal.',
+  work_not_yet: 'Diese Aufgabe ist noch nicht offen.',
+  work_closed: 'Die Zeit für diese Aufgabe ist vorbei.',
+  work_withdrawn: 'Deine Lehrkraft hat diese Aufgabe zurückgenommen.',
+  attempt_running: 'Du hast schon angefangen: Mach damit weiter.',
+  no_attempt_left: 'Du hast keinen Versuch mehr.',
+  work_name_taken:
+    'Unter diesem Namen arbeitet schon jemand. Mach mit deinem eigenen Link weiter oder bitte deine Lehrkraft, den Namen freizugeben.',
+  not_for_you: 'Diese Aufgabe ist für andere aus der Klasse. Frag deine Lehrkraft.',
+  unknown_pass: 'Dieser Link gehört dir nicht mehr. Öffne den Link der Aufgabe und sag, wer du bist.',
 } satisfies Words<typeof en>

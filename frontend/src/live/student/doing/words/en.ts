@@ -60,4 +60,13 @@ export default {
   },
   hands_in_later:
     'It is handed in as soon as the network is back. Leave this page open, or open it again then.',
+  work_not_yet: 'This work is not open yet.',
+  work_closed: 'The time for this work is over.',
+  work_withdrawn: 'Your teacher has taken this work back.',
+  attempt_running: 'You have begun already: go on with that.',
+  no_attempt_left: 'You have no attempt left.',
+  work_name_taken:
+    'Somebody does this work under this name already. Go on with your own link, or ask your teacher to free the name.',
+  not_for_you: 'This work is for other students of the class. Ask your teacher.',
+  unknown_pass: 'This link is not yours any more. Open the work’s link, and say who you are.',
 } as const

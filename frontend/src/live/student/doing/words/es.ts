@@ -20,11 +20,20 @@ export default {
   once_more: 'Hacerlo otra vez',
   target_right: {
     one: 'Terminas cuando {n} respuesta es correcta.',
+    many: 'Terminas cuando {n} respuestas son correctas.',
     other: 'Terminas cuando {n} respuestas son correctas.',
   },
-  target_minutes: { one: 'Terminas después de {n} minuto.', other: 'Terminas después de {n} minutos.' },
+  target_minutes: {
+    one: 'Terminas después de {n} minuto.',
+    many: 'Terminas después de {n} minutos.',
+    other: 'Terminas después de {n} minutos.',
+  },
   told_when: 'Sabrás qué era correcto {when}.',
-  attempts_left: { one: 'Te queda {n} intento.', other: 'Te quedan {n} intentos.' },
+  attempts_left: {
+    one: 'Te queda {n} intento.',
+    many: 'Te quedan {n} intentos.',
+    other: 'Te quedan {n} intentos.',
+  },
   counts_best: 'Cuenta tu mejor intento.',
   counts_last: 'Cuenta tu último intento.',
   counts_mean: 'Cuentan todos tus intentos, con su media.',
@@ -41,6 +50,7 @@ export default {
   right_of: '{count} de {of}',
   waiting: {
     one: '{n} respuesta espera la nota de tu profesor.',
+    many: '{n} respuestas esperan la nota de tu profesor.',
     other: '{n} respuestas esperan la nota de tu profesor.',
   },
   passed: 'Aprobado',
@@ -59,8 +69,18 @@ export default {
   to_page: 'Al resumen',
   kept_here: {
     one: 'Una respuesta está guardada en este dispositivo y se enviará cuando vuelva la red.',
+    many: '{n} respuestas están guardadas en este dispositivo y se enviarán cuando vuelva la red.',
     other: '{n} respuestas están guardadas en este dispositivo y se enviarán cuando vuelva la red.',
   },
   hands_in_later:
     'Se entregará en cuanto vuelva la red. Deja esta página abierta o ábrela otra vez entonces.',
+  work_not_yet: 'Este trabajo aún no está abierto.',
+  work_closed: 'El tiempo para este trabajo ha terminado.',
+  work_withdrawn: 'Tu profesor ha retirado este trabajo.',
+  attempt_running: 'Ya has empezado: sigue con eso.',
+  no_attempt_left: 'No te queda ningún intento.',
+  work_name_taken:
+    'Alguien hace ya este trabajo con este nombre. Sigue con tu propio enlace, o pide a tu profesor que libere el nombre.',
+  not_for_you: 'Este trabajo es para otros alumnos de la clase. Pregunta a tu profesor.',
+  unknown_pass: 'Este enlace ya no es tuyo. Abre el enlace del trabajo y di quién eres.',
 } satisfies Words<typeof en>

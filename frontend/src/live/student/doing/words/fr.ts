@@ -20,11 +20,20 @@ export default {
   once_more: 'Recommencer',
   target_right: {
     one: 'C’est fini dès que {n} réponse est juste.',
+    many: 'C’est fini dès que {n} réponses sont justes.',
     other: 'C’est fini dès que {n} réponses sont justes.',
   },
-  target_minutes: { one: 'C’est fini après {n} minute.', other: 'C’est fini après {n} minutes.' },
+  target_minutes: {
+    one: 'C’est fini après {n} minute.',
+    many: 'C’est fini après {n} minutes.',
+    other: 'C’est fini après {n} minutes.',
+  },
   told_when: 'Tu sauras ce qui était juste {when}.',
-  attempts_left: { one: 'Il te reste {n} essai.', other: 'Il te reste {n} essais.' },
+  attempts_left: {
+    one: 'Il te reste {n} essai.',
+    many: 'Il te reste {n} essais.',
+    other: 'Il te reste {n} essais.',
+  },
   counts_best: 'Ton meilleur essai compte.',
   counts_last: 'Ton dernier essai compte.',
   counts_mean: 'Tous tes essais comptent, par leur moyenne.',
@@ -41,6 +50,7 @@ export default {
   right_of: '{count} sur {of}',
   waiting: {
     one: '{n} réponse attend d’être notée par ton professeur.',
+    many: '{n} réponses attendent d’être notées par ton professeur.',
     other: '{n} réponses attendent d’être notées par ton professeur.',
   },
   passed: 'Réussi',
@@ -59,8 +69,18 @@ export default {
   to_page: 'Vers l’aperçu',
   kept_here: {
     one: 'Une réponse est gardée sur cet appareil et partira quand le réseau sera revenu.',
+    many: '{n} réponses sont gardées sur cet appareil et partiront quand le réseau sera revenu.',
     other: '{n} réponses sont gardées sur cet appareil et partiront quand le réseau sera revenu.',
   },
   hands_in_later:
     'Ce sera rendu dès que le réseau sera revenu. Laisse cette page ouverte, ou rouvre-la à ce moment-là.',
+  work_not_yet: 'Ce travail n’est pas encore ouvert.',
+  work_closed: 'Le temps pour ce travail est passé.',
+  work_withdrawn: 'Ton professeur a retiré ce travail.',
+  attempt_running: 'Tu as déjà commencé : continue.',
+  no_attempt_left: 'Il ne te reste aucun essai.',
+  work_name_taken:
+    'Quelqu’un fait déjà ce travail sous ce nom. Continue avec ton propre lien, ou demande à ton professeur de libérer le nom.',
+  not_for_you: 'Ce travail est pour d’autres élèves de la classe. Demande à ton professeur.',
+  unknown_pass: 'Ce lien n’est plus le tien. Ouvre le lien du travail et dis qui tu es.',
 } satisfies Words<typeof en>
