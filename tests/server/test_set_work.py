@@ -4,6 +4,7 @@ import json
 from datetime import timedelta
 
 import pytest
+from asgiref.sync import async_to_sync
 from django.test import Client
 from django.utils import timezone
 
@@ -532,3 +533,115 @@ def test_what_was_deleted_is_in_no_list_and_opens_nothing(as_odile, give, class_
     assert as_odile("get", "/work") == []
     assert fen.door(404)["family"] == "not_found"
     fen.mine(401)
+
+
+# --- whose it is, and how long ---------------------------------------------------------------------------
+
+
+async def erase(teacher, member):
+    from lantern.server.schools import students
+
+    return await students.erase(teacher, member)
+
+
+def test_who_is_erased_is_in_no_work_any_more_whether_they_did_it_or_only_came(as_odile, odile, give, class_8c):
+    work = give()
+    fen, bo = phone_of(work, class_8c, "Fen Okoro"), phone_of(work, class_8c, "Bo Tanaka-Lind")
+    fen.begin()
+    fen.answer("q1.1", "B")
+    fen.hand_in()
+    for name in ("Fen Okoro", "Bo Tanaka-Lind"):
+        async_to_sync(erase)(odile, class_8c.members.get(name=name))
+    kept = json.dumps(as_odile("get", f"/work/{work['id']}"))
+    assert "Fen" not in kept
+    assert "Tanaka" not in kept
+    fen.mine(401)
+    bo.mine(401)
+    report = as_odile("get", f"/sessions/{work['classes'][0]['given']['session']}/report")["report"]
+    assert [(one["name"], one["score"]) for one in report["people"]] == [("Student 1", 1)]  # the figure stays
+
+
+def test_names_go_from_set_work_after_as_many_months_as_the_school_keeps_them(odile, give, class_8c):
+    from lantern.server.live import retention
+    from lantern.server.live.models import LiveSession
+
+    work = give()
+    phone_of(work, class_8c, "Fen Okoro")
+    odile.school.settings = {"keep_months": 2}
+    odile.school.save()
+    assert retention.sessions_to_forget() == []
+    later = timezone.now() + timedelta(days=70)
+    session = work["classes"][0]["given"]["session"]
+    assert retention.sessions_to_forget(later) == [session]
+    retention.forget_who_only_came(session)
+    assert not LiveSession.objects.get(pk=session).people.exists()
+
+
+def test_set_work_goes_along_with_what_is_handed_over(as_odile, as_ravi, odile, ravi, give):
+    from lantern.server.accounts.models import Teacher
+    from lantern.server.schools.actions import hand_over
+
+    work = give()
+    Teacher.objects.filter(pk=ravi.pk).update(school=odile.school, role=Teacher.Role.KEEPER)
+    ravi.refresh_from_db()
+    hand_over(ravi, odile, ravi)
+    assert [one["id"] for one in as_ravi("get", "/work")] == [work["id"]]
+
+
+def test_a_pass_brings_its_student_the_pictures_of_a_private_set(give, class_8c):
+    fen = phone_of(give(), class_8c, "Fen Okoro")
+    there = fen.client.cookies["lantern_seats"].value
+    fen.mine()
+    assert fen.client.cookies["lantern_seats"].value == there  # once, however often the page is looked at
+    other = Client()
+    other.get("/api/doing/mine", headers={"authorization": f"Bearer {fen.token}"})
+    assert other.cookies["lantern_seats"].value == there  # and on the other device, by the own link
+
+
+def test_the_page_asks_as_often_for_a_class_of_thirty_as_for_one_of_four(
+    as_odile, give, class_8c, django_assert_max_num_queries
+):
+    from lantern.server.classes.models import Member
+
+    work = give()
+    for number in range(26):
+        Member.objects.create(of_class=class_8c, name=f"Student {number}", sort_name=f"{number}")
+    with django_assert_max_num_queries(25):
+        as_odile("get", f"/work/{work['id']}")
+
+
+def test_a_command_in_the_servers_own_way_is_answered_as_the_api_would(give, class_8c):
+    """What stands before Django says the same (`work/endpoint`)."""
+    from lantern.server.work.endpoint import answering
+
+    fen = phone_of(give(), class_8c, "Fen Okoro")
+    fen.begin()
+    otherwise = []
+
+    async def rest(scope, receive, send):
+        otherwise.append((await receive())["body"])
+
+    async def ask(body, token=fen.token, path="/api/doing/commands"):
+        sent = []
+
+        async def receive():
+            return {"type": "http.request", "body": body, "more_body": False}
+
+        async def send(message):
+            sent.append(message)
+
+        headers = [(b"authorization", f"Bearer {token}".encode())]
+        await answering(rest)({"path": path, "method": "POST", "headers": headers}, receive, send)
+        return (sent[0]["status"], json.loads(sent[1]["body"])) if sent else None
+
+    def body(command, number=1):
+        return json.dumps({"attempt": 1, "said": {"id": "c1", "number": number, "command": command}}).encode()
+
+    right = {"do": "answer", "ask": "q1.1", "answer": {"kind": "choice", "chosen": ["B"]}, "moves_on": True}
+    status, reply = async_to_sync(ask)(body(right))
+    assert (status, reply["id"], reply["mine"]["paper"]["answered"]) == (200, "c1", ["q1"])
+    status, reply = async_to_sync(ask)(body({**right, "ask": "q9.1"}))
+    assert (status, reply["code"]) == (409, "not_open")
+    for unlike in ((b"{", fen.token), (body({"do": "shout"}), fen.token), (body(right), "forged")):
+        assert async_to_sync(ask)(*unlike) is None
+    assert otherwise == [b"{", body({"do": "shout"}), body(right)]  # the API answers these

@@ -12223,7 +12223,7 @@ export interface components {
         };
         /**
          * Entered
-         * @description `token` opens this student's part of it, on any device.
+         * @description `token` opens this student's part of it, on any device. `number` is by which who has no name is called.
          */
         Entered: {
             /** Token */

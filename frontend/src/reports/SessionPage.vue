@@ -106,11 +106,13 @@ async function removeIt(): Promise<void> {
             <UiMenuAction v-if="session.set !== null" @act="router.push(`/work/give?session=${id}`)"
               >Set it as work…</UiMenuAction
             >
-            <UiMenuAction v-if="session.archived" @act="archive(named, false)"
-              >Put back into the list</UiMenuAction
-            >
-            <UiMenuAction v-else @act="archive(named, true)">Archive</UiMenuAction>
-            <UiMenuAction danger @act="removeIt">Delete</UiMenuAction>
+            <template v-if="!session.work">
+              <UiMenuAction v-if="session.archived" @act="archive(named, false)"
+                >Put back into the list</UiMenuAction
+              >
+              <UiMenuAction v-else @act="archive(named, true)">Archive</UiMenuAction>
+              <UiMenuAction danger @act="removeIt">Delete</UiMenuAction>
+            </template>
           </MenuItems>
         </Menu>
       </div>

@@ -28,6 +28,7 @@ OF_SEVERAL = (
     "SELECT attempt_id, seq, at, role, who, page, number, shape, payload, FALSE "  # noqa: S608
     f"FROM {_EVENTS} WHERE attempt_id IN ({{}}) ORDER BY attempt_id, seq"
 )
+LAST_SEAT = f"SELECT MAX(seat) FROM {_ATTEMPTS} WHERE session_id = %s"  # noqa: S608
 CHANGES = ("seq", "last_at", "ended_at", "why", "answered", "of", "right", "score", "out_of", "waiting")
 GO_ON = (
     f"UPDATE {_ATTEMPTS} SET "  # noqa: S608
@@ -63,6 +64,13 @@ def events_in(session_id: int) -> int:
     """How many events all attempts have together: what was read of them is as old as this number."""
     found = Attempt.objects.filter(session=session_id).aggregate(all=Sum("seq"))
     return found["all"] or 0
+
+
+def next_seat(session_id: int) -> int:
+    with connection.cursor() as cursor:
+        cursor.execute(LAST_SEAT, (session_id,))
+        (last,) = cursor.fetchone()
+    return (last or 0) + 1
 
 
 def for_reports(

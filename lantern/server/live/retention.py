@@ -7,11 +7,11 @@ from collections.abc import Awaitable, Callable
 from datetime import datetime, timedelta
 
 from asgiref.sync import sync_to_async
-from django.db.models import QuerySet
+from django.db.models import Q, QuerySet
 from django.utils import timezone
 
 from lantern.server.accounts.models import School
-from lantern.server.live.models import LiveSession
+from lantern.server.live.models import LiveSession, Person
 
 log = logging.getLogger(__name__)
 LOOK_EVERY = 600.0
@@ -33,8 +33,12 @@ def sessions_due(school: School, now: datetime) -> QuerySet[LiveSession]:
 
 
 def _ended_before(school: School, months: int | None, now: datetime) -> QuerySet[LiveSession]:
+    """Set work has no end of its own: it counts from when it was given."""
     found = LiveSession.objects.filter(owner__school=school).order_by("pk")
-    return found.filter(ended_at__lt=now - A_MONTH * months) if months else found.none()
+    if not months:
+        return found.none()
+    before = now - A_MONTH * months
+    return found.filter(Q(ended_at__lt=before) | Q(is_work=True, created_at__lt=before))
 
 
 def sessions_to_forget(now: datetime | None = None) -> list[int]:
@@ -60,6 +64,11 @@ def _purge(sessions: QuerySet[LiveSession]) -> None:
         session.delete()
 
 
+def forget_who_only_came(session_id: int) -> None:
+    """To set work somebody may come and do nothing: they have no seat."""
+    Person.objects.filter(session=session_id).delete()
+
+
 async def forget_old_names(erase_all: Callable[[int], Awaitable[None]]) -> None:
     """For as long as the process lives; `erase_all` takes every name out of a session."""
     while True:
@@ -68,5 +77,6 @@ async def forget_old_names(erase_all: Callable[[int], Awaitable[None]]) -> None:
             await sync_to_async(purge_deleted)()
             for session_id in await sync_to_async(sessions_to_forget)():
                 await erase_all(session_id)
+                await sync_to_async(forget_who_only_came)(session_id)
         except Exception:
             log.exception("old names could not be erased, or old sessions not deleted")

@@ -41,6 +41,7 @@ def hand_over(teacher: Teacher, leaving: Teacher, to: Teacher) -> HandedOver:
     handed = HandedOver(
         sets=leaving.sets.update(owner=to), classes=len(classes), sessions=leaving.sessions.update(owner=to)
     )
+    leaving.set_work.update(owner=to)
     leaving.folders.update(owner=to)
     leaving.media.update(owner=to)
     leaving.is_active = False

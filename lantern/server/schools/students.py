@@ -218,4 +218,5 @@ def _erase_member(teacher: Teacher, member: Member) -> None:
     for one in found.distinct():
         JoinRequest.objects.filter(of_class=one.of_class_id, name__iexact=one.name).delete()
     found.delete()
+    traces(teacher, member).delete()  # who came to set work and did nothing has no seat
     store.sweep()

@@ -10,7 +10,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import NamedTuple
 
-from django.db.models import Max, QuerySet
+from django.db.models import QuerySet
 
 from lantern.core import errors
 from lantern.core.classes.names import MAX_NAME, clean_name, told_apart
@@ -48,7 +48,6 @@ from lantern.server.work.pieces import (
     Doer,
     Doing,
     Piece,
-    attempts_of,
     doer_with,
     doing_with,
     doings,
@@ -91,7 +90,7 @@ def enter(link: str, form: EnterForm, address: str) -> CameIn:
         token=pass_of(participant),
         link=link,
         name=participant.person.name,
-        number=number_of(participant),
+        number=0 if participant.person.name else number_of(participant),
         languages=school_of(piece).languages,
     )
     return CameIn(told, piece.session.pk)
@@ -102,7 +101,7 @@ def _there(piece: Piece) -> QuerySet[Participant]:
 
 
 def number_of(participant: Participant) -> int:
-    """By which who has no name is called: how many came before, and one."""
+    """By which who has no name is called: how many came before, and one. It counts them all."""
     return Participant.objects.filter(given=participant.given_id, pk__lte=participant.pk).count()
 
 
@@ -191,16 +190,15 @@ def _added(piece: Piece, who: WhoJoins, device: str) -> Participant:
 
 def begin_attempt(token: str) -> str:
     """An AttemptMessage, as JSON. Raises UnknownPass, NotPossible."""
-    doer, now = doer_with(token), now_ms()
+    found, now = doing_with(token), now_ms()
+    doer, rows = found.doer, list(found.attempts.values())
     _not_shut(doer, now)
     session, person = doer.piece.session, doer.person
-    rows = attempts_of(session.pk, person.id)
     for row in rows:
         if row.ended_at is None:
             judged(doer, row, now)
     check_begin(doer.own, [tried(row) for row in rows], now)
-    seats = Attempt.objects.filter(session=session).aggregate(last=Max("seat"))
-    seat = (seats["last"] or 0) + 1
+    seat = attempts.next_seat(session.pk)
     state, records = begin(changed(doer.piece.ready.state, roster={person.id: person}), seat, person.id, now)
     row = Attempt(session=session, seat=seat, person=person.id, number=len(rows) + 1, began_at=now, last_at=now)
     attempts.take_in(row, state)

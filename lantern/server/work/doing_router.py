@@ -60,9 +60,11 @@ async def enter(request: HttpRequest, response: HttpResponse, link: str, form: E
 
 
 @router.get("/mine", response=MyWork, auth=with_pass)
-async def read_mine(request: PassRequest) -> MyWork:
+async def read_mine(request: PassRequest, response: HttpResponse) -> MyWork:
     """A student's page."""
-    return await commits().do(lambda: own_page.my_work(request.auth))
+    found = await commits().do(lambda: own_page.my_work(request.auth))
+    remember_files(request, response, found.session)
+    return found.told
 
 
 @router.post("/attempts", response=AttemptMessage, auth=with_pass)

@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from itertools import groupby
+from typing import NamedTuple
 
 from lantern.core.classes.needs import NONE
 from lantern.core.games import board_game_of
@@ -63,7 +64,12 @@ def _names(given: Given) -> tuple[ListedName, ...]:
     return tuple(ListedName(key=one.person, name=one.name, taken=one.person in held) for one in members)
 
 
-def my_work(token: str) -> MyWork:
+class Page(NamedTuple):
+    told: MyWork
+    session: int
+
+
+def my_work(token: str) -> Page:
     """Within a transaction: what the clock has ended is judged, and stored. Raises UnknownPass."""
     doer, now = doer_with(token), now_ms()
     piece, own = doer.piece, doer.own
@@ -81,7 +87,7 @@ def my_work(token: str) -> MyWork:
     mine = tuple(_attempt(piece, own, row, one, counts, now) for row, one in zip(rows, tries, strict=True))
     facts = student_view(piece.ready.state).work
     assert facts is not None  # at own pace there always is
-    return MyWork(
+    told = MyWork(
         link=piece.given.link,
         title="" if is_shut else session.title,
         teacher=session.owner.name,
@@ -114,6 +120,7 @@ def my_work(token: str) -> MyWork:
         beside=_beside(piece, tries, own, now),
         others=_others(doer, now),
     )
+    return Page(told, session.pk)
 
 
 def may_see_score(settings: Settings, own: Own, now: Milliseconds) -> bool:

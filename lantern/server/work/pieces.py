@@ -99,7 +99,7 @@ def piece_of(given: Given) -> Piece:
 
 
 LINK = (
-    f"SELECT g.id, s.seed, (SELECT MAX(c.id) FROM {WorkChange._meta.db_table} c WHERE c.work_id = g.work_id) "  # noqa: S608
+    f"SELECT g.id, s.seed, (SELECT MAX(c.id) FROM {WorkChange._meta.db_table} c WHERE c.work_id = g.work_id), s.title "  # noqa: S608
     f"FROM {Given._meta.db_table} g JOIN {LiveSession._meta.db_table} s ON s.id = g.session_id "
     "WHERE g.link = %s AND s.deleted_at IS NULL"
 )
@@ -130,6 +130,7 @@ _ATTEMPT = ("id", "seat", "number", "seq", "began_at", "last_at", "ended_at", "w
 DOERS = (
     "SELECT d.id, d.pass_number, d.who, p.key, p.name, p.member, p.record_id, p.needs, g.id, s.id, s.seed, s.seq, "  # noqa: S608
     f"(SELECT MAX(c.id) FROM {WorkChange._meta.db_table} c WHERE c.work_id = g.work_id), "
+    "s.title, "
     + ", ".join(f"a.{name}" for name in _ATTEMPT)
     + f" FROM {Participant._meta.db_table} d JOIN {Person._meta.db_table} p ON p.id = d.person_id "
     f"JOIN {Given._meta.db_table} g ON g.id = d.given_id JOIN {LiveSession._meta.db_table} s ON s.id = g.session_id "
@@ -160,18 +161,18 @@ def doings(passes: Sequence[Pass]) -> dict[Pass, Doing]:
             continue
         if one not in found:
             found[one] = Doing(_doer(row), {})
-        if row[13] is not None:
-            known = dict(zip(_ATTEMPT, row[13:], strict=True))
+        if row[14] is not None:
+            known = dict(zip(_ATTEMPT, row[14:], strict=True))
             attempt = Attempt(session_id=row[9], person=key, pk=known.pop("id"), **known)
             found[one].attempts[attempt.number] = attempt
     return found
 
 
 def _doer(row: tuple[Any, ...]) -> Doer:
-    participant, _, who, key, name, member, record_id, needs, given, _, seed, corrected, last_change = row[:13]
+    participant, _, who, key, name, member, record_id, needs, given, _, seed, corrected, last_change, title = row[:14]
     needs = json.loads(needs) if isinstance(needs, str) else needs
     person = PersonInRoster(key, name, member, record_id, needs_from(needs) if needs else NONE)
-    piece = _piece(given, seed, last_change)
+    piece = _piece(given, seed, last_change, title)
     return Doer(piece, participant, who, person, piece.own(who), corrected)
 
 
@@ -190,8 +191,8 @@ def doer_with(token: str) -> Doer:
 
 
 @lru_cache(maxsize=KEPT)
-def _piece(given_id: int, seed: str, last_change: int | None) -> Piece:
-    """As it stands after that change; nothing of it changes without one."""
+def _piece(given_id: int, seed: str, last_change: int | None, title: str) -> Piece:
+    """As it stands after that change, under that title; nothing else of it changes."""
     return piece_of(_all_given().get(pk=given_id))
 
 

@@ -29,7 +29,7 @@ from lantern.server.live.models import Attempt, LiveSession
 from lantern.server.live.offers import run_offer
 from lantern.server.live.schemas import ListedName
 from lantern.server.work.actions import shown_moment
-from lantern.server.work.models import Given, Participant, SetWork
+from lantern.server.work.models import Given, Participant, SetWork, WorkChange
 from lantern.server.work.pieces import Piece, piece_of, tried
 from lantern.server.work.schemas import (
     AttemptLine,
@@ -184,11 +184,18 @@ def work_lines(piece: Piece, now: Milliseconds) -> tuple[WorkLine, ...]:
     people = {one.who: one for one in piece.given.participants.select_related("person")}
     rows = Attempt.objects.filter(session=piece.session).order_by("person", "number")
     by_person = {key: list(of_one) for key, of_one in groupby(rows, key=lambda row: row.person)}
+    reminded = reminders_of(piece.given)
     lines = [
-        _line(piece, who, members.get(who), people.get(who), by_person, now)
+        _line(piece, who, members.get(who), people.get(who), by_person, reminded.get(who), now)
         for who in dict.fromkeys((*members, *people))
     ]
     return tuple(sorted(lines, key=lambda line: line.name.casefold()))
+
+
+def reminders_of(given: Given) -> dict[str, Milliseconds]:
+    """When each was reminded last."""
+    rows = WorkChange.objects.filter(work=given.work_id, payload__type="reminded").order_by("pk")
+    return {who: row.at for row in rows for who in row.payload["persons"]}
 
 
 def expected_of(given: Given) -> list[Member]:
@@ -211,13 +218,13 @@ def _line(
     member: Member | None,
     participant: Participant | None,
     by_person: dict[str, list[Attempt]],
+    reminded_at: Milliseconds | None,
     now: Milliseconds,
 ) -> WorkLine:
     own, everybody = piece.own(who), piece.own("")
     rows = by_person.get(participant.person.key, []) if participant else []
     tries = [tried(row) for row in rows]
     counts = counted(tries, piece.terms.counts)
-    reminded = [one for one in piece.given.work.changes.all() if one.payload.get("type") == "reminded"]
     return WorkLine(
         who=who,
         name=member.name if member else _name_of(participant),
@@ -228,7 +235,7 @@ def _line(
         more_minutes=own.more_time // 60_000,
         excused=own.excused,
         can_mail=bool(address_of(member, participant)),
-        reminded_at=max((one.at for one in reminded if who in one.payload["persons"]), default=None),
+        reminded_at=reminded_at,
         released=participant is not None and not participant.device,
         share=share_of(tries, piece.terms.counts),
         attempts=tuple(_attempt_line(row, one, own, counts, now) for row, one in zip(rows, tries, strict=True)),

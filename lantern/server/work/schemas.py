@@ -216,7 +216,7 @@ class EnterForm(Value):
 
 
 class Entered(Value):
-    """`token` opens this student's part of it, on any device."""
+    """`token` opens this student's part of it, on any device. `number` is by which who has no name is called."""
 
     token: str
     link: str

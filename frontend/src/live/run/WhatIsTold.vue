@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import UiSwitch from '@/ui/UiSwitch.vue'
+import ClosingWords from './ClosingWords.vue'
 
 const settings = defineModel<Settings>({ required: true })
 const isLed = computed(() => settings.value.manner === 'led')
@@ -25,21 +26,12 @@ const OWN: [Feedback, string][] = [
 const feedback = computed(() =>
   isLed.value && settings.value.feedback === 'handed_in' ? 'end' : settings.value.feedback,
 )
-const SCORES: [Settings['closing']['score'], string][] = [
-  ['none', 'not shown'],
-  ['marks', 'as “7 of 9”'],
-  ['percent', 'as “78 %”'],
-  ['both', 'as both'],
-]
 const WALLS: [keyof Settings['wall'], string][] = [
   ['live', 'fill on the big screen as they come'],
   ['held', 'are read by you before anything is shown'],
   ['backing', 'let students back each other’s texts'],
   ['named', 'say who wrote what'],
 ]
-const close = (change: Partial<Settings['closing']>): void => {
-  settings.value = { ...settings.value, closing: { ...settings.value.closing, ...change } }
-}
 </script>
 
 <template>
@@ -94,30 +86,6 @@ const close = (change: Partial<Settings['closing']>): void => {
       label="Students may write to you"
       hint="A few words that only your desk shows. You can reply to each."
     />
-    <div class="space-y-2 py-3">
-      <label class="flex flex-wrap items-center gap-2"
-        ><span class="font-bold">Their own score, in the end</span>
-        <select
-          :class="smallField"
-          :value="settings.closing.score"
-          @change="
-            close({ score: ($event.target as HTMLSelectElement).value as Settings['closing']['score'] })
-          "
-        >
-          <option v-for="[value, words] in SCORES" :key="value" :value="value">{{ words }}</option>
-        </select>
-      </label>
-      <label class="block"
-        ><span class="mb-1 block">Words of your own for the end</span>
-        <textarea
-          rows="2"
-          maxlength="500"
-          :class="smallField"
-          class="w-full"
-          :value="settings.closing.words"
-          @input="close({ words: ($event.target as HTMLTextAreaElement).value })"
-        />
-      </label>
-    </div>
+    <ClosingWords v-model="settings" />
   </div>
 </template>
