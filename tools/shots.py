@@ -89,7 +89,8 @@ def take_all(server: RealServer, desk: webdriver.Chrome, screen: webdriver.Chrom
     finally:
         students.kill()
     take_own_pace(server, teacher, desk, phone)
-    take_games(server, teacher, screen, phone)
+    take_keepers(server, teacher, phone)
+    take_set_work(teacher, desk, phone)
     ended = teacher.call("GET", "/sessions?search=8C lights")["rows"]
     past = next(row for row in ended if row["took_part"] == 27)
     desk.get(f"{url}/sessions")
@@ -178,22 +179,38 @@ def lead(
     until_answered(teacher, session, 23)
     teacher.command(session, "close") if teacher.view(session)["phase"] == "open" else None
     go_on_until(teacher, session, "standings")
-    take_wall(teacher, session, screen, phone)
+    take_wall(teacher, session, screen)
     teacher.command(session, "end")
     resize(desk, DESKTOP)
 
 
-def take_wall(teacher: TeacherClient, session: int, screen: webdriver.Chrome, phone: webdriver.Chrome) -> None:
-    """Something asked on the spot, written on a wall that fills; led from the teacher's phone."""
+def take_wall(teacher: TeacherClient, session: int, screen: webdriver.Chrome) -> None:
+    """Something asked on the spot, written on a wall that fills."""
     teacher.command(session, "set_wall", wall={"live": True, "held": False, "named": False, "backing": True})
     prompt = "What did you notice on the water this morning?"
     item = {"kind": "open_response", "id": "wall", "prompt": prompt, "time_limit": 12}
     teacher.command(session, "ask_now", item=item)
     until_answered(teacher, session, 23)
     shoot(screen, "big-screen-wall")
-    phone.get(teacher.call("POST", f"/live/sessions/{session}/remotes")["url"])
-    wait_for(phone, prompt)
-    shoot(phone, "phone-remote")
+
+
+def take_set_work(teacher: TeacherClient, desk: webdriver.Chrome, phone: webdriver.Chrome) -> None:
+    """Homework that some have done, and the page of somebody who has not begun."""
+    row = next(one for one in teacher.call("GET", "/work") if one["title"] == "Knots that hold")
+    detail = teacher.call("GET", f"/work/{row['id']}")
+    part = detail["classes"][0]
+    desk.get(part["given"]["url"].split("/w/")[0] + f"/work/{row['id']}")
+    wait_for(desk, "Handed in")
+    shoot(desk, "set-work")
+    left = next(line["name"] for line in part["lines"] if line["stage"] == "not_begun")
+    members = teacher.call("GET", f"/classes/{part['given']['class_id']}")["members_list"]
+    phone.get(part["given"]["url"])
+    wait_for(phone, "Your pass phrase")
+    phrase = next(one["phrase"] for one in members if one["name"] == left)
+    phone.find_element(By.TAG_NAME, "input").send_keys(phrase)
+    press(phone, "That’s me")
+    wait_for(phone, "questions")
+    shoot(phone, "phone-set-work")
 
 
 def take_own_pace(server: RealServer, teacher: TeacherClient, desk: webdriver.Chrome, phone: webdriver.Chrome) -> None:
@@ -228,41 +245,25 @@ def take_own_pace(server: RealServer, teacher: TeacherClient, desk: webdriver.Ch
     teacher.command(session["id"], "end")
 
 
-def take_games(server: RealServer, teacher: TeacherClient, screen: webdriver.Chrome, phone: webdriver.Chrome) -> None:
-    """Soundings after some questions, and a keeper."""
+def take_keepers(server: RealServer, teacher: TeacherClient, phone: webdriver.Chrome) -> None:
     url, lights = server.url, next(row["id"] for row in teacher.call("GET", "/sets") if "harbour" in row["title"])
-    for game, manner in (("soundings", "led"), ("keepers", "own_pace")):
-        offer = teacher.call("GET", f"/live/sets/{lights}/run")["games"]
-        settings = next(one["settings"] for one in offer if (one["game"], one["manner"]) == (game, manner))
-        session = teacher.call("POST", "/live/sessions", {"set": lights, "settings": settings})
-        command = [sys.executable, "manage.py", "students", session["code"], "-n", "26", "--url", url]
-        students = subprocess.Popen(command, cwd=ROOT, env=server.environment)
-        try:
-            phone.get(f"{url}/join/{session['code']}")
-            wait_for(phone, "with Odile Brandt")
-            phone.find_element(By.ID, "name").send_keys("Cyrus A.")
-            press(phone, "Join")
-            screen.get(f"{url}/screen/{session['id']}")
-            wait_for(screen, "27 are here", 30)
-            if manner == "led":
-                for _ in range(4):
-                    if teacher.view(session["id"])["phase"] != "open":  # a team that chooses opens it
-                        go_on_until(teacher, session["id"], "open")
-                    until_answered(teacher, session["id"], 26)
-                    go_on_until(teacher, session["id"], "standings")
-                shoot(screen, f"big-screen-{game}", 0.4)  # the next team soon chooses
-                continue
-            teacher.command(session["id"], "advance")
-            press(phone, "Begin")
-            wait_for(phone, "Choose an answer")
-            for option in (2, 1):
-                click(phone, f"(//fieldset//label)[{option}]")
-                press(phone, "Send")
-                press(phone, "Next")
-            shoot(phone, f"phone-{game}")
-        finally:
-            students.kill()
-            teacher.command(session["id"], "end")
+    offer = teacher.call("GET", f"/live/sets/{lights}/run")["games"]
+    chosen = next(one["settings"] for one in offer if (one["game"], one["manner"]) == ("keepers", "own_pace"))
+    session = teacher.call("POST", "/live/sessions", {"set": lights, "settings": chosen})
+    phone.get(f"{url}/join/{session['code']}")
+    wait_for(phone, "with Odile Brandt")
+    phone.find_element(By.ID, "name").send_keys("Cyrus A.")
+    press(phone, "Join")
+    wait_for(phone, "You are in")
+    teacher.command(session["id"], "advance")
+    press(phone, "Begin")
+    wait_for(phone, "Choose an answer")
+    for option in (2, 1):
+        click(phone, f"(//fieldset//label)[{option}]")
+        press(phone, "Send")
+        press(phone, "Next")
+    shoot(phone, "phone-keepers")
+    teacher.command(session["id"], "end")
 
 
 def go_on_until(teacher: TeacherClient, session: int, phase: str) -> None:

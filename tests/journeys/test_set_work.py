@@ -113,6 +113,11 @@ def test_set_work_from_giving_it_to_what_came_of_it(own_server, browsers):
     press(bo, "Hand in")
     wait_for(bo, "Attempt 1")
 
+    # Somebody else at Bo's phone is not taken for Bo.
+    press(bo, "Not you?")
+    wait_for(bo, "That’s me")
+    until(bo, lambda: bo.find_elements("xpath", "//label[contains(., 'Bo Holt')]//input[@disabled]"))
+
     # It was due: Una is late, and Fen sees what was right.
     server.stop()
     server.environment["CLOCK_AHEAD_MS"] = str(8 * A_DAY)

@@ -342,6 +342,34 @@ def test_who_is_known_by_one_piece_is_known_by_the_next_of_the_class_b9(give, cl
     assert stranger.enter(422, known=fen.token)["code"] == "name_not_picked"  # somebody is there under that name
 
 
+def test_an_older_pass_of_the_same_student_takes_nothing_from_the_new_one(as_odile, give, class_8c):
+    """Both may come in one batch."""
+    from lantern.server.work import doing
+    from lantern.server.work.passes import read_pass
+    from lantern.server.work.schemas import DoingCommand
+
+    work = give()
+    fen = phone_of(work, class_8c, "Fen Okoro")
+    fen.begin()
+    old, person = fen.token, class_8c.members.get(name="Fen Okoro").person
+    given = work["classes"][0]["given"]["id"]
+    as_odile("post", f"/work/{work['id']}/given/{given}/free", {"who": person})
+    fen.enter(member=person)
+    said = {"attempt": 1, "said": {"id": "c1", "number": 1, "command": {"do": "flag", "item": "q1", "flagged": True}}}
+    wanted = [doing.Wanted(read_pass(token), DoingCommand.model_validate(said)) for token in (old, fen.token, old)]
+    first, second, third = doing.commands(wanted)
+    assert (first.code, json.loads(second)["id"], third.code) == ("unknown_pass", "c1", "unknown_pass")
+
+
+def test_somebody_else_at_the_same_device_is_somebody_else(give, class_8c):
+    """A device that says it is another's comes with another key."""
+    work = give()
+    fen = phone_of(work, class_8c, "Fen Okoro", "one-key")
+    fen.begin()
+    bo = phone_of(work, class_8c, "Bo Tanaka-Lind", "another-key")
+    assert (bo.mine()["name"], bo.mine()["attempts"]) == ("Bo Tanaka-Lind", [])
+
+
 def test_several_attempts_and_people_stay_apart(give, class_8c):
     work = give(terms={"attempts": None})
     fen, bo = phone_of(work, class_8c, "Fen Okoro"), phone_of(work, class_8c, "Bo Tanaka-Lind")
@@ -486,6 +514,7 @@ def test_reminders_go_to_those_with_an_address_who_have_not_begun_once_a_day_b13
         ({"settings": {"feedback": "opened"}, "terms": {"due": None}}, "due"),
         ({"settings": {"game": {"game": "beacons"}, "feedback": "each", "answers": "final"}}, "game"),
         ({"named": ["nobody-of-the-class"]}, "named"),
+        ({"named": ["anybody"], "settings": {"known": "nickname"}}, "named"),
         ({"settings": {"time": {"of": "clock", "until": 5}}}, "until"),
     ],
 )

@@ -49,6 +49,10 @@ def give(teacher: Teacher, form: GiveForm) -> SetWork:
     if wrong:
         raise BadForm(wrong[1], field=wrong[0])
     settings = as_work(form.settings)
+    if form.named and settings.known not in ("list", "record_id"):
+        raise BadForm(
+            said("named_are_known", "For some students of a class: let them be known by the class list."), field="named"
+        )
     session = None if form.session is None else own_session(teacher, form.session)
     revision = _of_session(session, classes) if session else _of_set(teacher, form, settings, classes)
     named = _named(classes, form.named)

@@ -283,13 +283,12 @@ def commands(wanted: list[Wanted]) -> list[str | errors.LanternError]:
     """Of each an AttemptReply as JSON, or why it is refused: what all of them need is read, and written, at once."""
     now = now_ms()
     found = doings([one.by for one in wanted])
-    opened = {one: _open(found, one, now) for one in wanted}
-    rows = {one.pk: one for one in opened.values() if isinstance(one, Attempt)}
+    opened = [_open(found, one, now) for one in wanted]
+    rows = {one.pk: one for one in opened if isinstance(one, Attempt)}
     events = attempts.events_of(list(rows)) if rows else {}
     turns: dict[int, Turn] = {}
     replies: list[str | errors.LanternError] = []
-    for one in wanted:
-        row = opened[one]
+    for one, row in zip(wanted, opened, strict=True):
         if isinstance(row, errors.LanternError):
             replies.append(row)
             continue

@@ -150,22 +150,27 @@ class Doing:
 
 def doings(passes: Sequence[Pass]) -> dict[Pass, Doing]:
     """Those of these passes that are good."""
-    wanted = {one.participant: one for one in passes}
+    wanted = {one.participant for one in passes}
     with connection.cursor() as cursor:
         cursor.execute(DOERS.format(",".join(["%s"] * len(wanted))), list(wanted))
         rows = cursor.fetchall()
-    found: dict[Pass, Doing] = {}
+    there: dict[int, tuple[int, Doing]] = {}
     for row in rows:
-        one, number, key = wanted[row[0]], row[1], row[3]
-        if number != one.number or not key.startswith(one.person):
-            continue
-        if one not in found:
-            found[one] = Doing(_doer(row), {})
+        participant, number, key = row[0], row[1], row[3]
+        if participant not in there:
+            there[participant] = number, Doing(_doer(row), {})
         if row[14] is not None:
             known = dict(zip(_ATTEMPT, row[14:], strict=True))
             attempt = Attempt(session_id=row[9], person=key, pk=known.pop("id"), **known)
-            found[one].attempts[attempt.number] = attempt
-    return found
+            there[participant][1].attempts[attempt.number] = attempt
+    return {one: doing for one in passes if (doing := _opened_by(one, there.get(one.participant)))}
+
+
+def _opened_by(one: Pass, there: tuple[int, Doing] | None) -> Doing | None:
+    """Several passes of one participant may come at once, of which the newest alone is good."""
+    if there is None or there[0] != one.number or not there[1].doer.person.id.startswith(one.person):
+        return None
+    return there[1]
 
 
 def _doer(row: tuple[Any, ...]) -> Doer:

@@ -13,7 +13,12 @@ import { enterWork, lookAtDoor } from './request'
 import { moment } from './times'
 import { t } from './words'
 
-const props = defineProps<{ link: string; notice: string }>()
+const props = defineProps<{
+  link: string
+  notice: string
+  /** Somebody has just said that they are another: nobody is taken for known. */
+  isAnother: boolean
+}>()
 const emit = defineEmits<{ entered: [pass: Entered] }>()
 const LOOK_AGAIN = 20_000
 const door = shallowRef<WorkDoor | null>(null)
@@ -50,9 +55,9 @@ async function look(): Promise<void> {
 /** Who is known in the class by other work on this device need not say it again. */
 async function enterAsKnown(): Promise<void> {
   const known = anyPass(props.link)
-  if (!known || props.notice) return
+  if (!known || props.isAnother) return
   try {
-    emit('entered', await enterWork(props.link, { key: workKey(), known }))
+    emit('entered', await enterWork(props.link, { key: workKey(props.link), known }))
   } catch {
     // Then it is asked.
   }
@@ -62,7 +67,7 @@ async function enter(): Promise<void> {
   busy.value = true
   errors.value = {}
   try {
-    emit('entered', await enterWork(props.link, { ...who.value, key: workKey() }))
+    emit('entered', await enterWork(props.link, { ...who.value, key: workKey(props.link) }))
   } catch (error) {
     const field = (error instanceof Refusal && error.field) || 'form'
     errors.value = { [field]: error instanceof Refusal ? told(error) : toldOf(error) }

@@ -21,6 +21,7 @@ const work = shallowRef<MyWork | null>(null)
 const begun = shallowRef<AttemptMessage | null>(null)
 const notice = shallowRef('')
 const busy = shallowRef(false)
+const isAnother = shallowRef(false)
 /** Of the attempt that was handed in just now. */
 const fresh = shallowRef<number | null>(null)
 
@@ -36,6 +37,7 @@ function enter(entered: Entered): void {
 
 function leave(why?: Refusal): void {
   forgetPass(props.link)
+  isAnother.value = true
   pass.value = work.value = begun.value = null
   notice.value = why ? told(why) : ''
 }
@@ -107,7 +109,7 @@ if (pass.value) {
 </script>
 
 <template>
-  <DoorView v-if="!pass" :link="link" :notice="notice" @entered="enter" />
+  <DoorView v-if="!pass" :link="link" :notice="notice" :is-another="isAnother" @entered="enter" />
   <AttemptView
     v-else-if="begun"
     :key="begun.attempt"

@@ -30,7 +30,10 @@ export function keptPass(link: string, hash = location.hash): Entered | null {
 }
 
 export const keepPass = (pass: Entered): void => write(passName(pass.link), pass)
-export const forgetPass = (link: string): void => write(passName(link), null)
+export function forgetPass(link: string): void {
+  write(passName(link), null)
+  write(keyName(link), null)
+}
 
 /** A pass of any other work: the same class may know its student by it. */
 export function anyPass(but: string): string {
@@ -45,10 +48,11 @@ export function anyPass(but: string): string {
   return ''
 }
 
-const DEVICE = 'lantern.work-key'
-export function workKey(): string {
-  const key = read<string>(DEVICE) ?? newId(24)
-  write(DEVICE, key)
+const keyName = (link: string): string => `lantern.work-key.${link}`
+/** By which a link knows this device again. Who says that they are somebody else gets another. */
+export function workKey(link: string): string {
+  const key = read<string>(keyName(link)) ?? newId(24)
+  write(keyName(link), key)
   return key
 }
 

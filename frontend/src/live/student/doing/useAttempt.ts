@@ -21,6 +21,7 @@ import { keepAttempt, keptAttempt } from './pass'
 import { readAttempt, readingOf, reviewOf, sendCommand, spokenPart, spokenText } from './request'
 
 const TRY_AGAIN = [700, 1500, 3000, 6000, 12_000]
+const SOON = 3 * 3_600_000
 const WAITS = new Set(['offline', 'not_stored', 'server', 'too_fast', 'too_many_tries'])
 const UNKNOWN = new Set(['unknown_pass', 'not_found'])
 
@@ -46,7 +47,13 @@ export function useAttempt(token: string, number: number, begun: AttemptMessage)
   const view = computed<StudentView | null>(() => ({ ...here.value.view, shown: on.value?.shown ?? null }))
   const paper = computed(() => mine.value.paper ?? null)
   const ask = computed(() => on.value?.shown.ask ?? '')
-  const time = useTimeLeft(() => (paper.value ? paperTime(paper.value) : null), offset)
+  /** What closes in some days needs no clock. */
+  const isSoon = (deadline: number | null | undefined): boolean =>
+    !!deadline && deadline - (Date.now() + offset.value) < SOON
+  const time = useTimeLeft(() => {
+    const span = paper.value ? paperTime(paper.value) : null
+    return isSoon(span?.deadline) ? span : null
+  }, offset)
   const answer = computed<StudentAnswer | null>(() => on.value?.answer ?? null)
   const refusal = computed<Refused | null>(() => refusals.value[ask.value] ?? null)
   const handsIn = computed(() => queue.value.some((one) => one.command.do === 'hand_in'))
