@@ -193,6 +193,28 @@ def test_a_target_of_right_answers_ends_it_with_the_answer_that_reaches_it_b5():
         doing.answer("q2.1", choice_answer("B"))
 
 
+def test_keepers_is_played_alone_until_its_amount_is_reached_b5():
+    keepers = next(game for game in GAMES if game.name == "keepers").settings.model_validate({"oil": 50, "gusts": True})
+    played = {"game": keepers, "answers": "final", "feedback": "each"}
+    doing = Doing(a_set(*(choice("B", id=f"q{n}") for n in (1, 2, 3))), HOME.model_copy(update=played))
+    assert not doing.state.settings.game.gusts
+    for _ in range(10):
+        doing.now += 5000
+        doing.answer(doing.paper.asked, choice_answer("B"))
+        if doing.paper.is_over:
+            break
+        doing.do(c.GoToPlace(1, mine_at_own_pace(doing.seen, doing.state.seats[1]).paper.following))
+    assert doing.paper.handed_in_by == "done"
+    assert summary(doing.state, 1).score == summary(doing.state, 1).out_of  # of those that were answered
+
+
+def test_a_game_that_ends_for_all_at_once_ends_for_somebody_alone_from_when_they_began_b3():
+    keepers = next(game for game in GAMES if game.name == "keepers").settings.model_validate({})
+    played = {"game": keepers, "answers": "final", "feedback": "each", "time": Timing(of="whole", whole=600)}
+    doing = Doing(a_set(choice("B", id="q1")), HOME.model_copy(update=played))
+    assert doing.seen.papers[1].deadline == START + 600_000
+
+
 def test_what_is_no_students_is_refused():
     doing = Doing(a_set(choice("B", id="q1")))
     for command in (c.End(), c.Collect(0), c.BeginPaper(1), c.WriteNote(1, "help"), c.GiveFullMarks("q1")):

@@ -418,6 +418,34 @@ def test_what_a_device_cannot_do_changes_nothing(give, class_8c, command, status
     assert AttemptEvent.objects.count() == before
 
 
+def test_a_device_that_goes_on_and_on_is_stopped_and_can_still_hand_in(give, class_8c, monkeypatch):
+    from lantern.server.work import doing
+
+    monkeypatch.setattr(doing, "most_events", lambda questions: 8)
+    fen = phone_of(give(), class_8c, "Fen Okoro")
+    fen.begin()
+    flags = [fen.call("POST", "/commands", flagging(number), 200 if number < 7 else 429) for number in range(1, 9)]
+    assert flags[-1]["code"] == "too_fast"
+    assert fen.hand_in()["mine"]["paper"]["handed_in"] == "hand"
+
+
+def flagging(number):
+    command = {"do": "flag", "item": "q1", "flagged": bool(number % 2)}
+    return {"attempt": 1, "said": {"id": f"f{number}", "number": number, "command": command}}
+
+
+def test_no_device_says_more_than_anybody_could_press(give, class_8c, settings):
+    from lantern.server.api import limits
+
+    settings.RATE_LIMITS_ON = True
+    fen = phone_of(give(), class_8c, "Fen Okoro")
+    fen.begin()
+    limits.forget_all()
+    for _ in range(limits.WORK_COMMANDS.amount):
+        fen.call("POST", "/commands", {**flagging(1), "attempt": 9}, 409)
+    assert fen.call("POST", "/commands", flagging(1), 429)["code"] == "too_many_tries"
+
+
 # --- results ---------------------------------------------------------------------------------------------
 
 

@@ -26,6 +26,10 @@ RUNNING = said("attempt_running", "You have begun already: go on with that.")
 NONE_LEFT = said("no_attempt_left", "You have no attempt left.")
 
 
+MOST_ATTEMPTS = 200
+"""Also of as many as one likes."""
+
+
 class Tried(NamedTuple):
     """An attempt, as these rules need to know it: `number` from 1, `share` of what could be had, None where nothing
     counted."""
@@ -63,7 +67,8 @@ def why_not_begin(own: Own, attempts: Sequence[Tried], now: Milliseconds) -> Mes
         return shut
     if any(not one.is_over for one in attempts):
         return RUNNING
-    return NONE_LEFT if own.attempts is not None and len(attempts) >= own.attempts else None
+    most = MOST_ATTEMPTS if own.attempts is None else own.attempts
+    return NONE_LEFT if len(attempts) >= most else None
 
 
 def check_begin(own: Own, attempts: Sequence[Tried], now: Milliseconds) -> None:

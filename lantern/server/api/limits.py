@@ -28,6 +28,8 @@ MAILS_FROM_ONE = parse("300/1 hour")
 """To one address; from one: a class behind it gives many."""
 SENTENCES = parse("40/1 minute")
 """That one seat has read aloud to it."""
+WORK_COMMANDS = parse("300/1 minute")
+"""Of one student in set work: five a second, for as long as anybody can press."""
 NEW_SEATS = parse("3000/1 minute")
 """For one session from one address: three full lecture halls in a minute."""
 

@@ -35,14 +35,16 @@ SEED = "gullmark at home"
 def set_work(owner: Teacher, classes: Sequence[SchoolClass], sets: Mapping[str, QuestionSet], now: datetime) -> int:
     """How many pieces it is."""
     class_8c, evening = classes[0], classes[1]
-    at = round(now.timestamp() * 1000) // HOUR * HOUR
+    present = round(now.timestamp() * 1000)
+    at = round(now.replace(hour=18, minute=0, second=0, microsecond=0).timestamp() * 1000)
     pieces: list[tuple[Purpose, str, list[SchoolClass], int, int, float, str]] = [
         ("homework", "Distress signals", [class_8c], -12, -6, 0.9, "Look at your notes of Monday before you begin."),
         ("homework", "Knots that hold", [class_8c, evening], -3, 4, 0.5, "Have a piece of rope at hand."),
         ("test", "Tides and the bar", [class_8c], -1, 1, 0.25, "Forty minutes. Find a quiet place first."),
     ]
     for purpose, title, whom, given_on, due_on, share, words in pieces:
-        _piece(owner, purpose, sets[title], whom, at + given_on * 24 * HOUR, at + due_on * 24 * HOUR, share, words, at)
+        given_at, due = (at + days * 24 * HOUR for days in (given_on, due_on))
+        _piece(owner, purpose, sets[title], whom, given_at, due, share, words, present)
     return len(pieces)
 
 

@@ -32,18 +32,18 @@ from lantern.core.values import Milliseconds
 from lantern.core.work.attempt import as_of, begin, settled, taken
 from lantern.core.work.standing import NOT_YET, WITHDRAWN, check_begin, door
 from lantern.server.api import limits
-from lantern.server.api.errors import UnknownPass
+from lantern.server.api.errors import TooFast, UnknownPass
 from lantern.server.classes.models import Member
 from lantern.server.live import attempts
 from lantern.server.live.attempts import Row
 from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import WhoJoins, who_joins
 from lantern.server.live.models import Attempt, Person
-from lantern.server.live.schemas import Answering, Clearing, JoinForm
+from lantern.server.live.schemas import Answering, Clearing, HandingIn, JoinForm
 from lantern.server.live.sockets import student_command
 from lantern.server.live.tokens import SeatPass
 from lantern.server.work.models import Participant
-from lantern.server.work.passes import Pass
+from lantern.server.work.passes import Pass, read_pass
 from lantern.server.work.pieces import (
     Doer,
     Doing,
@@ -260,6 +260,18 @@ class Wanted(NamedTuple):
     said: DoingCommand
 
 
+def wanted_by(token: str, said: DoingCommand) -> Wanted:
+    """Raises UnknownPass; TooManyTries for a device that says more than anybody could press."""
+    by = read_pass(token)
+    limits.spend(limits.WORK_COMMANDS, f"participant {by.participant}")
+    return Wanted(by, said)
+
+
+def most_events(questions: int) -> int:
+    """In one attempt. Each command reads them all: who only flags and unflags would cost more and more."""
+    return 400 + 10 * questions
+
+
 @dataclass
 class Turn:
     """An attempt in a batch, as its events `rows` have it: `news` is what came of the commands until now. `only`: its
@@ -319,6 +331,9 @@ def _open(found: Mapping[Pass, Doing], wanted: Wanted, now: Milliseconds) -> Att
 
 def _taken(turn: Turn, wanted: DoingCommand, now: Milliseconds) -> str | errors.LanternError:
     own, target, seat = turn.doer.own, turn.doer.piece.terms.target, turn.row.seat
+    is_full = len(turn.rows) + len(turn.news) >= most_events(turn.state.papers[seat].questions)
+    if is_full and not isinstance(wanted.said.command, HandingIn):
+        return TooFast()
     turn.state, over = settled(turn.state, seat, own, target, now)
     turn.news += over
     if over:

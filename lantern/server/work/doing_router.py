@@ -87,7 +87,7 @@ async def review(request: PassRequest, number: int) -> Review:
 @router.post("/commands", response=AttemptReply, auth=with_pass)
 async def send_command(request: PassRequest, wanted: DoingCommand) -> HttpResponse:
     """Kept once it is answered."""
-    return _json(await commits().together(doing.commands, doing.Wanted(read_pass(request.auth), wanted)))
+    return _json(await commits().together(doing.commands, doing.wanted_by(request.auth, wanted)))
 
 
 def _json(text: str) -> HttpResponse:

@@ -13,7 +13,7 @@ from pydantic import ValidationError
 from lantern.core.errors import LanternError
 from lantern.server.api.errors import reply_to, status_of
 from lantern.server.work.commits import commits
-from lantern.server.work.doing import Wanted, commands
+from lantern.server.work.doing import commands, wanted_by
 from lantern.server.work.passes import read_pass
 from lantern.server.work.schemas import DoingCommand
 
@@ -37,11 +37,11 @@ def answering(otherwise: Application) -> Application:
             await otherwise(scope, receive, send)
             return
         token, body = _token(scope), await _body(receive)
-        wanted = _read(token, body)
-        if wanted is None:
+        said = _read(token, body)
+        if said is None:
             await otherwise(scope, _again(body, receive), send)
             return
-        status, reply = await _kept(wanted)
+        status, reply = await _kept(token, said)
         text = reply.encode()
         headers = [JSON, *QUIET, (b"content-length", str(len(text)).encode())]
         await send({"type": "http.response.start", "status": status, "headers": headers})
@@ -50,9 +50,9 @@ def answering(otherwise: Application) -> Application:
     return serve
 
 
-async def _kept(wanted: Wanted) -> tuple[int, str]:
+async def _kept(token: str, said: DoingCommand) -> tuple[int, str]:
     try:
-        return 200, await commits().together(commands, wanted)
+        return 200, await commits().together(commands, wanted_by(token, said))
     except LanternError as error:
         return status_of(error), reply_to(error).model_dump_json()
 
@@ -73,12 +73,13 @@ async def _body(receive: Receive) -> bytes:
             return bytes(found)
 
 
-def _read(token: str, body: bytes) -> Wanted | None:
+def _read(token: str, body: bytes) -> DoingCommand | None:
     """None for what is no plain command of somebody with a pass."""
     if len(body) > LONGEST:
         return None
     try:
-        return Wanted(read_pass(token), DoingCommand.model_validate_json(body))
+        read_pass(token)
+        return DoingCommand.model_validate_json(body)
     except (LanternError, ValidationError):
         return None
 

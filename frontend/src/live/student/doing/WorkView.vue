@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A link to set work: who it is, their page, and the attempt that they work on. */
-import { defineAsyncComponent, shallowRef } from 'vue'
+import { defineAsyncComponent, onScopeDispose, shallowRef } from 'vue'
 import { Refusal } from '@/api/refusal'
 import type { AttemptMessage, Entered, MyWork } from '@/api/types'
 import { need } from '../look'
@@ -101,6 +101,12 @@ async function over(handedIn: boolean): Promise<void> {
   begun.value = null
   scrollTo(0, 0)
 }
+
+/** It may have been opened, or opened again, meanwhile. */
+const seen = (): void =>
+  void (document.visibilityState === 'visible' && pass.value && !begun.value && look())
+document.addEventListener('visibilitychange', seen)
+onScopeDispose(() => document.removeEventListener('visibilitychange', seen))
 
 if (pass.value) {
   offer(pass.value.languages)
