@@ -480,6 +480,22 @@ def test_every_way_out_of_results_is_there_b11(as_odile, give, class_8c):
     assert as_odile("get", "/sessions")["rows"] == []  # it has a list of its own
 
 
+def test_set_work_is_read_over_time_and_graded_once_somebody_has_handed_in_b11(as_odile, give, class_8c):
+    work = give()
+    fen = phone_of(work, class_8c, "Fen Okoro")
+    fen.begin()
+    fen.answer("q1.1", "B")
+    path = f"/sessions/of-class/{class_8c.pk}"
+    assert as_odile("get", path)["results"]["sessions"] == []
+    fen.hand_in()
+    (row,) = as_odile("get", path)["results"]["sessions"]
+    assert (row["title"], row["share"]) == ("Knots that hold", 0.5)
+    book = as_odile("post", "/grade-books", {"of_class": class_8c.pk})
+    lines = {line["name"]: line["total"] for line in book["book"]["lines"]}
+    assert lines["Fen Okoro"] == 0.5
+    as_odile("get", f"/grade-books/{book['id']}/grades.csv")
+
+
 def test_a_make_up_is_for_the_absent_with_the_sessions_key_b12(as_odile, odile, knots, class_8c, now):
     from tests.builders.finished import ran
 
@@ -507,6 +523,8 @@ def test_a_make_up_is_for_the_absent_with_the_sessions_key_b12(as_odile, odile, 
     birk.answer("q2.1", "B")
     birk.hand_in()
     assert line_of(as_odile("get", f"/work/{work['id']}"), "Birk Tammela")["share"] == 0.5
+    (later,) = as_odile("get", f"/sessions/{session.pk}/report")["later"]
+    assert (later["name"], later["share"], later["work"]) == ("Birk Tammela", 0.5, work["id"])
     fen = Phone(work["classes"][0]["given"]["url"], "k2")
     assert fen.enter(409, member=class_8c.members.get(name="Fen Okoro").person)["code"] == "not_for_you"
 

@@ -12814,6 +12814,23 @@ export interface components {
             part: string;
         };
         /**
+         * DoneLater
+         * @description Somebody who was absent and did it later, as set work: their seat there, and their `share`, 0..1, None where an
+         *     answer still waits for all of it.
+         */
+        DoneLater: {
+            /** Work */
+            work: number;
+            /** Session */
+            session: number;
+            /** Seat */
+            seat: number;
+            /** Name */
+            name: string;
+            /** Share */
+            share: number | null;
+        };
+        /**
          * Forgiven
          * @description Something that was forgiven, and in how many answers.
          */
@@ -13096,6 +13113,8 @@ export interface components {
             report: components["schemas"]["Report"];
             /** Set Aside */
             set_aside: components["schemas"]["StoodAt"][];
+            /** Later */
+            later: components["schemas"]["DoneLater"][];
         };
         /**
          * TeachAgain

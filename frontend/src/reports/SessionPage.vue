@@ -11,6 +11,7 @@ import EmptyNote from '@/ui/EmptyNote.vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
 import { button, menuPanel } from '@/ui/recipes'
 import CorrectionPreview from './CorrectionPreview.vue'
+import DoneLater from './DoneLater.vue'
 import FrozenSet from './FrozenSet.vue'
 import ReliabilityNote from './ReliabilityNote.vue'
 import SessionFigures from './SessionFigures.vue'
@@ -158,6 +159,7 @@ async function removeIt(): Promise<void> {
         <div class="mt-2 grid gap-x-8 gap-y-2 lg:grid-cols-2">
           <div>
             <WhoWasThere :attendance="session.report.attendance" />
+            <DoneLater :later="session.later" />
             <p class="text-[15px] text-slate">
               {{ session.report.counted.sentence }}
               <button type="button" class="font-bold text-tide hover:underline" @click="turnCounting">

@@ -5,22 +5,23 @@ from itertools import groupby
 
 from django.shortcuts import get_object_or_404
 
-from lantern.core.analysis.across import MarksThen, SessionThen, across_sessions, student_across
+from lantern.core.analysis.across import MarksThen, SessionThen, across_sessions, marks_then, student_across
 from lantern.core.analysis.of_session import results_of
 from lantern.server.accounts.models import Teacher
 from lantern.server.classes.models import SchoolClass
 from lantern.server.live import store
 from lantern.server.live.models import LiveSession, Person
-from lantern.server.reports.queries import listed
+from lantern.server.reports.queries import read_over
 from lantern.server.reports.schemas import ClassResults, NamedStudent, StudentResults
+from lantern.server.work.queries import counted_state
 
 Keys = Mapping[str, str]
 """A person's key in a session to the student's id over all sessions."""
 
 
 def class_results(teacher: Teacher, of_class: SchoolClass) -> ClassResults:
-    """Of the sessions that this teacher ran with the class, and that have ended."""
-    sessions = _ended(teacher, of_class)
+    """Of what this teacher did with the class, and that is over (`read_over`)."""
+    sessions = list(read_over(teacher, of_class))
     students, keys = students_of(of_class, sessions)
     found = across_sessions([_then(one, keys.get(one.pk, {})) for one in sessions], students.keys())
     told = {one.student for one in found.students}
@@ -35,16 +36,10 @@ def class_results(teacher: Teacher, of_class: SchoolClass) -> ClassResults:
 def student_results(teacher: Teacher, of_class: SchoolClass, person: str) -> StudentResults:
     """Raises Http404 for who is no member of it now."""
     member = get_object_or_404(of_class.members, person=person, left_at=None)
-    sessions = _ended(teacher, of_class)
+    sessions = list(read_over(teacher, of_class))
     _, keys = students_of(of_class, sessions)
     found = student_across([_then(one, keys.get(one.pk, {})) for one in sessions], person)
     return StudentResults(id=of_class.pk, class_name=of_class.name, name=member.name, results=found)
-
-
-def _ended(teacher: Teacher, of_class: SchoolClass) -> list[LiveSession]:
-    """From the first on."""
-    rows = listed(teacher).filter(of_class=of_class).exclude(ended_at=None)
-    return list(rows.order_by("created_at", "pk").select_related("kept_marks").defer("settings"))
 
 
 def students_of(of_class: SchoolClass, sessions: list[LiveSession]) -> tuple[dict[str, str], dict[int, Keys]]:
@@ -69,7 +64,10 @@ def _then(session: LiveSession, keys: Keys) -> SessionThen:
 
 
 def marks_kept(session: LiveSession) -> MarksThen:
-    """Of a session that ended before marks were kept they are made now."""
+    """Of a session that ended before marks were kept they are made now; of set work, which goes on, each time."""
+    if session.is_work:
+        state = counted_state(session)
+        return marks_then(results_of(state), {seat.number: seat.person for seat in state.people()})
     if hasattr(session, "kept_marks"):
         return MarksThen.model_validate(session.kept_marks.table)
     state = store.load(session.pk).state

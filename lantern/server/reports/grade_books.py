@@ -2,7 +2,6 @@
 
 from datetime import UTC, datetime
 
-from django.db.models import QuerySet
 from django.utils import timezone
 
 from lantern.core.analysis.across import MarksThen
@@ -22,12 +21,11 @@ from lantern.core.formats.grade_results import TOTAL, GradeLine, write_grades
 from lantern.core.formats.table import Table
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import owned
-from lantern.server.classes.models import SchoolClass
 from lantern.server.classes.queries import own_class
 from lantern.server.live.models import LiveSession
 from lantern.server.reports.across import Keys, marks_kept, students_of
 from lantern.server.reports.models import GradeBook
-from lantern.server.reports.queries import listed
+from lantern.server.reports.queries import read_over
 from lantern.server.reports.schemas import BookDetail, BookForm, BookRow, BookSessionChoice
 
 
@@ -46,7 +44,7 @@ def own_book(teacher: Teacher, book_id: int) -> GradeBook:
 def make_book(teacher: Teacher, class_id: int, name: str) -> GradeBook:
     """With all sessions of the class so far, alike in weight."""
     of_class = own_class(teacher, class_id)
-    sessions = _sessions(teacher, of_class).values_list("pk", flat=True)
+    sessions = read_over(teacher, of_class).values_list("pk", flat=True)
     scheme = Scheme(columns=tuple(GradeColumn(session=pk) for pk in sessions))
     return teacher.grade_books.create(
         of_class=of_class, name=name.strip() or f"Grades of {of_class.name}"[:120], scheme=_plain(scheme)
@@ -61,7 +59,7 @@ def change_book(book: GradeBook, form: BookForm) -> None:
 
 
 def detail(book: GradeBook) -> BookDetail:
-    scheme, sessions = scheme_of(book), list(_sessions(book.owner, book.of_class))
+    scheme, sessions = scheme_of(book), list(read_over(book.owner, book.of_class))
     return BookDetail(
         id=book.pk,
         name=book.name,
@@ -78,7 +76,7 @@ def scheme_of(book: GradeBook) -> Scheme:
 
 
 def made(book: GradeBook, sessions: list[LiveSession] | None = None) -> Book:
-    found = list(_sessions(book.owner, book.of_class)) if sessions is None else sessions
+    found = list(read_over(book.owner, book.of_class)) if sessions is None else sessions
     names, keys = students_of(book.of_class, found)
     records = dict(book.of_class.members.values_list("person", "record_id"))
     students = [BookStudent(id=person, name=name, record_id=records.get(person, "")) for person, name in names.items()]
@@ -124,12 +122,6 @@ def _percent(share: float | None) -> float | None:
     return None if share is None else 100 * share
 
 
-def _sessions(teacher: Teacher, of_class: SchoolClass) -> QuerySet[LiveSession]:
-    """Of this class, that have ended, by this teacher; from the first on."""
-    rows = listed(teacher).filter(of_class=of_class).exclude(ended_at=None)
-    return rows.order_by("created_at", "pk").select_related("kept_marks").defer("settings")
-
-
 def _session(session: LiveSession, keys: Keys) -> BookSession:
     kept = marks_kept(session)
     results = {keys[key]: result for key in kept.people if key in keys if (result := _result(kept, key)).out_of}
@@ -137,9 +129,15 @@ def _session(session: LiveSession, keys: Keys) -> BookSession:
         id=session.pk,
         title=session.title,
         at=round(session.created_at.timestamp() * 1000),
-        waiting=(session.summary or {}).get("waiting", 0),
+        waiting=_waiting(session),
         results=results,
     )
+
+
+def _waiting(session: LiveSession) -> int:
+    if session.is_work:
+        return sum(session.attempts.values_list("waiting", flat=True))
+    return int((session.summary or {}).get("waiting", 0))
 
 
 def _result(kept: MarksThen, key: str) -> Result:

@@ -3,7 +3,7 @@
 from dataclasses import replace
 
 from django.core.paginator import Paginator
-from django.db.models import Count, Q, QuerySet
+from django.db.models import Count, Exists, OuterRef, Q, QuerySet
 from django.http import Http404
 from django.utils import timezone
 
@@ -23,6 +23,7 @@ from lantern.core.questions.would_count import Verdict, verdict_on
 from lantern.core.session import Role, Settings, State
 from lantern.core.session.stored import read_settings
 from lantern.server.accounts.models import Teacher
+from lantern.server.classes.models import SchoolClass
 from lantern.server.classes.queries import own_class
 from lantern.server.live import store
 from lantern.server.live.addresses import confirmed_in
@@ -30,8 +31,9 @@ from lantern.server.live.attending import attended
 from lantern.server.live.clock import now_ms
 from lantern.server.live.ended import state_of
 from lantern.server.live.faults import set_aside
-from lantern.server.live.models import LiveSession
+from lantern.server.live.models import Attempt, LiveSession
 from lantern.server.reports.schemas import (
+    DoneLater,
     Proposed,
     QuestionResult,
     SessionChoice,
@@ -43,7 +45,9 @@ from lantern.server.reports.schemas import (
     TypedText,
     WantedSessions,
 )
-from lantern.server.work.queries import counted_state, still_expected
+from lantern.server.work.models import Given
+from lantern.server.work.pieces import piece_of
+from lantern.server.work.queries import counted_state, still_expected, work_lines
 
 ON_A_PAGE = 50
 
@@ -79,6 +83,15 @@ def played(chosen: Settings) -> str:
 def listed(teacher: Teacher) -> QuerySet[LiveSession]:
     """What is only prepared is no session yet."""
     return LiveSession.objects.filter(owner=teacher, opened_at__isnull=False, deleted_at=None)
+
+
+def read_over(teacher: Teacher, of_class: SchoolClass) -> QuerySet[LiveSession]:
+    """What this class did that can be read over time, from the first on: sessions that have ended, and set work that
+    somebody has handed in."""
+    handed_in = Attempt.objects.filter(session=OuterRef("pk"), ended_at__isnull=False)
+    is_over = Q(ended_at__isnull=False) | (Q(is_work=True) & Exists(handed_in))
+    rows = listed(teacher).filter(is_over, of_class=of_class).order_by("created_at", "pk")
+    return rows.select_related("kept_marks").defer("settings")
 
 
 def session_rows(teacher: Teacher, wanted: WantedSessions) -> SessionRows:
@@ -157,7 +170,20 @@ def session_report(session: LiveSession, counting: Counting, only: Only) -> Sess
         teach=teach_again(report),
         report=report,
         set_aside=set_aside(session.pk, state),
+        later=done_later(session),
     )
+
+
+def done_later(session: LiveSession) -> list[DoneLater]:
+    """What came of make-ups for this session, in the order of names."""
+    given = Given.objects.filter(work__made_up_for=session, session__deleted_at=None)
+    found = [
+        DoneLater(work=one.work_id, session=one.session_id, seat=counts.seat, name=line.name, share=line.share)
+        for one in given.select_related("work", "session__of_class", "session__owner__school")
+        for line in work_lines(piece_of(one), now_ms())
+        if (counts := next((attempt for attempt in line.attempts if attempt.counts and attempt.ended_at), None))
+    ]
+    return sorted(found, key=lambda one: one.name.casefold())
 
 
 def session_panes(session: LiveSession, by: PanesBy, only: Only) -> SessionPanes:

@@ -85,6 +85,17 @@ class SessionChanges(Value):
     archived: bool | None = None
 
 
+class DoneLater(Value):
+    """Somebody who was absent and did it later, as set work: their seat there, and their `share`, 0..1, None where an
+    answer still waits for all of it."""
+
+    work: int
+    session: int
+    seat: int
+    name: str
+    share: float | None
+
+
 class SessionReport(Value):
     """`set_aside` are events that could be read no more, and that the session went on without. `parts` are what it can
     be narrowed to; `version` is that of the set that was run, None where nothing was prepared; `game` is the name of
@@ -105,6 +116,7 @@ class SessionReport(Value):
     teach: TeachAgain
     report: Report
     set_aside: list[StoodAt]
+    later: list[DoneLater]
 
 
 class SessionPanes(Value):

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+/** Who was absent, and did it later as set work. */
+import type { SessionReport } from '@/api/types'
+import { percent } from '@/composables/format'
+import { namesShown } from './useReportView'
+
+defineProps<{ later: SessionReport['later'] }>()
+</script>
+
+<template>
+  <p v-if="later.length" class="text-[15px] text-slate">
+    {{ later.length }} later, as
+    <RouterLink :to="`/work/${later[0]!.work}`" class="font-bold text-tide underline">a make-up</RouterLink
+    ><template v-if="namesShown"
+      >:
+      <template v-for="(one, index) in later" :key="`${one.session} ${one.seat}`"
+        ><template v-if="index">, </template
+        ><RouterLink :to="`/sessions/${one.session}/students/${one.seat}`" class="text-tide underline">{{
+          one.name
+        }}</RouterLink>
+        {{ one.share === null ? '' : percent(one.share) }}</template
+      ></template
+    >
+  </p>
+</template>
