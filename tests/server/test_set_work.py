@@ -492,7 +492,7 @@ def test_set_work_is_read_over_time_and_graded_once_somebody_has_handed_in_b11(a
     assert (row["title"], row["share"]) == ("Knots that hold", 0.5)
     book = as_odile("post", "/grade-books", {"of_class": class_8c.pk})
     lines = {line["name"]: line["total"] for line in book["book"]["lines"]}
-    assert lines["Fen Okoro"] == 0.5
+    assert lines["Fen Okoro"] == 50
     as_odile("get", f"/grade-books/{book['id']}/grades.csv")
 
 

@@ -32,24 +32,24 @@ async function leave(): Promise<void> {
     v-if="!$route.meta.bare"
     class="on-dark flex h-13 items-center gap-6 bg-hull px-5 text-spray max-sm:gap-3 max-sm:px-3 print:hidden"
   >
-    <RouterLink to="/sets" class="figure flex items-center gap-2.5 text-xl text-foam">
+    <RouterLink to="/sets" class="figure flex shrink-0 items-center gap-2.5 text-xl text-foam">
       <LanternMark /> <span class="max-sm:sr-only">Tall Lantern</span>
     </RouterLink>
-    <nav v-if="teacher" aria-label="Main" class="flex h-full gap-5 max-sm:gap-3">
+    <nav v-if="teacher" aria-label="Main" class="flex h-full min-w-0 gap-5 overflow-x-auto max-sm:gap-3">
       <RouterLink
         v-for="link in LINKS"
         :key="link.to"
         :to="link.to"
-        class="flex h-full items-center border-y-2 border-transparent hover:text-foam"
+        class="flex h-full items-center border-y-2 border-transparent whitespace-nowrap hover:text-foam"
         :class="$route.path.startsWith(link.to) && 'border-b-lamp text-foam'"
         :aria-current="$route.path.startsWith(link.to) ? 'page' : undefined"
         >{{ link.label }}</RouterLink
       >
     </nav>
-    <div v-if="teacher" class="ml-auto flex min-w-0 items-center gap-2 max-sm:gap-0">
+    <div v-if="teacher" class="ml-auto flex shrink-0 items-center gap-2 max-sm:gap-0">
       <JobsButton />
       <Menu as="div" class="relative">
-        <MenuButton class="max-w-48 truncate rounded px-2 py-1 hover:text-foam max-sm:max-w-28"
+        <MenuButton class="max-w-48 truncate rounded px-2 py-1 hover:text-foam max-sm:max-w-24"
           >{{ teacher.name }} <span aria-hidden="true">▾</span></MenuButton
         >
         <MenuItems :class="menuPanel" class="right-0 text-ink">
