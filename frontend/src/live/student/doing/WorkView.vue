@@ -103,8 +103,7 @@ async function over(handedIn: boolean): Promise<void> {
 }
 
 /** It may have been opened, or opened again, meanwhile. */
-const seen = (): void =>
-  void (document.visibilityState === 'visible' && pass.value && !begun.value && look())
+const seen = (): void => void (document.visibilityState === 'visible' && pass.value && !begun.value && look())
 document.addEventListener('visibilitychange', seen)
 onScopeDispose(() => document.removeEventListener('visibilitychange', seen))
 
