@@ -112,7 +112,8 @@ def _as_role(server: RealServer, role: str, headers: dict[str, str]) -> tuple[bo
     code, said = run(command)
     cases = re.findall(r"\d+ generated|(?:Test cases|Generated)[^\n]*", said)
     summary = f"as {role}: {'no server error' if code == 0 else 'SERVER ERRORS'}; {'; '.join(cases)}"
-    return code == 0, summary if code == 0 else f"{summary}\n{said[-4000:]}"
+    failures = said.partition("= FAILURES =")[2].partition("= WARNINGS =")[0] or said
+    return code == 0, summary if code == 0 else f"{summary}\n{failures[:4000]}"
 
 
 def tests() -> tuple[bool, str]:

@@ -247,6 +247,13 @@ OPERATIONS = [
     for path, operations in json.loads(SNAPSHOT.read_text())["paths"].items()
     for method in operations
 ]
+NUMBERS = [
+    (f"{method.upper()} {path}", parameter["name"])
+    for path, operations in json.loads(SNAPSHOT.read_text())["paths"].items()
+    for method, operation in operations.items()
+    for parameter in operation.get("parameters", ())
+    if parameter["in"] == "path" and parameter["schema"].get("type") == "integer"
+]
 REFUSED = {401, 403, 404}
 
 
@@ -487,10 +494,11 @@ class School:
             "Referer": self.url,
         }
 
-    def ask(self, operation, who):
+    def ask(self, operation, who, **elsewhere):
         method, path = operation.split(" ")
         places = self.places | ({"code": self.picture} if "svg" in path and "collection" in path else {})
         places |= {"link": self.link} if "/doing/" in path else {}
+        places |= elsewhere
         return web.request(
             method,
             self.url + path.format(**places),
@@ -543,6 +551,14 @@ def test_who_may_is_let_in(school, operation, who):
     refused_for_who = reply.status_code in REFUSED and "password do not go together" not in reply.text
     assert not refused_for_who, f"{who}: {reply.status_code} {reply.text[:200]}"
     assert reply.status_code < 500
+
+
+@pytest.mark.parametrize(("operation", "place"), NUMBERS)
+def test_a_number_that_no_row_can_have_is_no_fault(school, operation, place):
+    who = "student" if "/api/doing" in operation or "/live/student" in operation else "owner"
+    for number in (2**63, 2**70, -(2**70)):
+        reply = school.ask(operation, who, **{place: number})
+        assert reply.status_code < 500, f"{number}: {reply.status_code} {reply.text[:200]}"
 
 
 @pytest.mark.parametrize("who", ROLES)

@@ -57,7 +57,7 @@ def own_work(teacher: Teacher, work_id: int) -> SetWork:
 
 
 def own_given(teacher: Teacher, work_id: int, given_id: int) -> Given:
-    rows = Given.objects.filter(work__owner=teacher, work=work_id, session__deleted_at=None)
+    rows = Given.objects.filter(work__owner=teacher, work__pk=work_id, session__deleted_at=None)
     return get_object_or_404(rows.select_related("work", "session__of_class", "session__owner__school"), pk=given_id)
 
 
