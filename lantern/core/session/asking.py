@@ -85,14 +85,14 @@ def item_before(state: State, seat: int) -> Item | None:
     paper = state.papers.get(seat)
     if paper is None or paper.is_over or state.is_paused or state.phase is Phase.ENDED:
         return None
-    return in_order(state.item(paper.at), state.seed, paper.order) if paper.at in state.items else None
+    return in_order(state.item(paper.at), state.seed, paper.order_in(paper.round)) if paper.at else None
 
 
 def was_asked(state: State, seat: Seat, ask: Ask) -> bool:
     """Whether the question was asked of this person: it was open while they were in, or stands on their paper."""
     if state.is_own_pace:
         paper = state.papers.get(seat.number)
-        if paper is not None and paper.goes_round:  # there is no end to what could have been answered
+        if paper is not None and paper.is_endless:
             return seat.number in ask.responses
         return paper is not None and ask.item_id in paper.items
     return ask.opening > seat.since or seat.number in ask.responses

@@ -208,7 +208,7 @@ def in_turn(state: State, seat: int, coming: Sequence[str]) -> Sequence[str]:
 def comes_next(state: State, seat: int) -> str | None:
     """Where it goes round: the item to go to, once the one that is on was answered."""
     paper = state.papers.get(seat)
-    if paper is None or not paper.goes_round or not paper.may_go_on:
+    if paper is None or not paper.goes_round or not (paper.may_go_on or paper.at in state.pages):
         return None
     return next(iter(in_turn(state, seat, paper.coming)), None)
 

@@ -16,6 +16,7 @@ from lantern.core.messages import said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, is_scored
 from lantern.core.questions.marking import LATEST, Rules
+from lantern.core.questions.typed_form import typed_form
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded, Sent
@@ -223,7 +224,14 @@ def with_item(state: State, item: Item) -> State:
     """The state with this item in the place of the one with its id, every answer to it marked anew."""
     items = {**state.items, item.id: item}
     content = state.content.model_copy(update={"items": tuple(items.values())})
-    state, judging = changed(state, items=items, content=content), Judging(item)
+    state = _with_marks(changed(state, items=items, content=content), item)
+    form = typed_form(item) if state.typed_of(item.id) else None
+    return _with_marks(changed(state, typed={**state.typed, form.id: form}), form) if form else state
+
+
+def _with_marks(state: State, item: Item) -> State:
+    """With every answer to this item marked anew."""
+    judging = Judging(item)
     return with_asks(
         state,
         *(

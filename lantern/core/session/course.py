@@ -50,7 +50,7 @@ class Course:
             return
         responses = self._copy_of(event.ask)
         ask = self.state.asks[event.ask]
-        response = response_to(self.state, ask, recorded, self._judgements.of(self.state.items[ask.item_id]))
+        response = response_to(self.state, ask, recorded, self._judgements.of(self.state.item(ask.item_id)))
         responses[response.seat] = response
         if self.state.papers:
             self._all_papers()[response.seat] = paper_after(self.state, ask, event, response)

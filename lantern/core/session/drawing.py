@@ -17,11 +17,8 @@ from lantern.core.questions import kind_of
 from lantern.core.questions.items import Item, Question, is_scored
 from lantern.core.questions.recast import Boards, boards_of
 from lantern.core.questions.richtext import plain
+from lantern.core.session.paper import ORDERS
 from lantern.core.session.settings import Chosen, Settings
-
-ORDERS = 12
-"""Orders of the options that students at own pace are spread over: a class of neighbours rarely shares one, and what
-many share is encoded once."""
 
 
 def asked_of_all(items: Sequence[Item], settings: Settings, seed: str) -> tuple[Item, ...]:

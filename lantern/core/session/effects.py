@@ -6,7 +6,19 @@ from typing import Any
 
 from lantern.core.games import NOTHING
 from lantern.core.questions import kind_of
-from lantern.core.session import backing, boards, corrections, impromptu, notes, pausing, placing, rounds, tried, votes
+from lantern.core.session import (
+    backing,
+    boards,
+    corrections,
+    impromptu,
+    notes,
+    pausing,
+    placing,
+    returning,
+    rounds,
+    tried,
+    votes,
+)
 from lantern.core.session import events as e
 from lantern.core.session.actors import Recorded
 from lantern.core.session.allowing import time_factor
@@ -126,6 +138,8 @@ def _played(state: State, ask: Ask, response: Response) -> State:
 def paper_after(state: State, ask: Ask, event: e.Answered, response: Response) -> Paper:
     """The paper of whoever gave this response."""
     paper = state.papers[response.seat]
+    if paper.comes_back:
+        return returning.paper_after(state, ask, response)
     if paper.goes_round:
         return paper.after_round(ask.item_id, response.at, right=response.mark is not None and response.mark >= 1)
     return paper.with_answer(ask.item_id, response.at, moves_on=event.moves_on)
@@ -209,7 +223,8 @@ def _with_paper(state: State, seat: int, paper: Paper) -> State:
 def _on_paper_drawn(state: State, recorded: Recorded) -> State:
     event, seat, at = recorded.event, _seat_of(recorded), recorded.at
     assert isinstance(event, e.PaperDrawn)
-    goes_round = boards.goes_round(state.settings)
+    comes_back = state.settings.comes_back
+    goes_round = comes_back or boards.goes_round(state.settings)
     wanted = boards.in_turn(state, seat, event.items) if goes_round else event.items
     first = next(iter(wanted or event.items), "")
     asked = sum(kind_of(state.item(item)).is_asked for item in event.items)
@@ -217,7 +232,7 @@ def _on_paper_drawn(state: State, recorded: Recorded) -> State:
     if not goes_round:
         return _with_paper(state, seat, paper)
     coming = tuple(item for item in event.items if item != first)
-    state = _with_paper(state, seat, changed(paper, goes_round=True, coming=coming))
+    state = _with_paper(state, seat, changed(paper, goes_round=True, comes_back=comes_back, coming=coming))
     # Who joins a team that has reached the end has nothing left to do.
     return _handed_in(state, seat, at, "done") if boards.has_done(state, seat) else state
 
@@ -234,8 +249,9 @@ def _on_went_to(state: State, recorded: Recorded) -> State:
     state = _with_paper(state, seat, paper)
     if paper.asked in state.asks or paper.at in state.pages:
         return state
-    first = state.asks[ask_id(paper.at, 1)]
-    return settled(with_asks(state, changed(first, id=paper.asked, round=paper.round, responses={})))
+    first = state.asks[ask_id(state.question_of(paper.at), 1)]
+    came = changed(first, id=paper.asked, item_id=paper.at, round=paper.round, responses={})
+    return settled(with_asks(state, came))
 
 
 def _on_flagged(state: State, recorded: Recorded) -> State:

@@ -457,7 +457,7 @@ class HandedIn:
     """Of a paper: this seat has done with it."""
 
     seat: int
-    why: Literal["hand", "time", "desk", "due", "target"]
+    why: Literal["hand", "time", "desk", "done", "due", "target"]
     type: Literal["handed_in"] = "handed_in"
 
 

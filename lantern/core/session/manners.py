@@ -110,7 +110,17 @@ def misfit(settings: Settings) -> Message | None:
         return said("game_of_another_manner", "This game is not for sessions of this manner.")
     if board_game_of(settings.game) and not (settings.feedback == "each" and settings.is_final):
         return said("game_tells_each", "This game shows how an answer went: it has to be final, and told after each.")
+    if settings.comes_back and not may_come_back(settings):
+        return said(
+            "comes_back_told",
+            "What was missed can come back only at own pace, where each answer is told, and where no game is played.",
+        )
     return None
+
+
+def may_come_back(settings: Settings) -> bool:
+    """Whether what was missed can come back at all."""
+    return settings.is_own_pace and settings.feedback == "each" and board_game_of(settings.game) is None
 
 
 def planned(items: Sequence[Item], settings: Settings, pace: float | None = None) -> Planned:
@@ -156,7 +166,10 @@ def _seconds(item: Item, settings: Settings) -> int:
 
 def in_sentences(settings: Settings) -> tuple[Message, ...]:
     """Who leads, what becomes of answers, when marks are told, what time there is, what goes on by itself."""
-    parts = (_who_leads(settings), _feedback(settings), _time(settings), *_by_itself(settings), *_drawn(settings))
+    parts = (
+        *(_who_leads(settings), _feedback(settings), _time(settings)),
+        *(*_by_itself(settings), *_drawn(settings), *_returning(settings)),
+    )
     return tuple(part for part in parts if part)
 
 
@@ -231,4 +244,10 @@ def _by_itself(settings: Settings) -> list[Message]:
 def _drawn(settings: Settings) -> list[Message]:
     if settings.questions.pick == "each" and settings.is_own_pace:
         return [said("plan_drawn_each", "Each one gets questions of their own.")]
+    return []
+
+
+def _returning(settings: Settings) -> list[Message]:
+    if settings.comes_back:
+        return [said("plan_comes_back", "What was missed comes back until it was right twice.")]
     return []

@@ -12,6 +12,7 @@ from lantern.core.questions.companions import CorrectedWhat
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.items import Answer, Item, Question, ResultForm, counts, is_scored
 from lantern.core.questions.marking import LATEST
+from lantern.core.questions.typed_form import SUFFIX, typed_form
 from lantern.core.session.actors import Actor
 from lantern.core.session.drawing import asked_of_all, drawn_for, playable
 from lantern.core.session.paper import Paper
@@ -212,7 +213,7 @@ class State:
 
     At own pace: `started_at` is when everybody could begin, `time_given` what was added to everybody's time since,
     `stood` how long the session has been paused since. `collected`: the desk has all papers, and nobody begins any
-    more.
+    more. `typed` are the forms in which questions come back to be typed, by their own ids: no report knows them.
     """
 
     content: SetContent
@@ -265,6 +266,7 @@ class State:
     hands: Mapping[int, Any] = field(default_factory=dict)
     played: frozenset[str] = frozenset()
     moved: Mapping[int, int] = field(default_factory=dict)
+    typed: Mapping[str, Item] = field(default_factory=dict)
 
     @property
     def is_own_pace(self) -> bool:
@@ -284,7 +286,16 @@ class State:
         return list(self.items)
 
     def item(self, item_id: str) -> Item:
-        return self.items[item_id]
+        return self.items[item_id] if item_id in self.items else self.typed[item_id]
+
+    def question_of(self, item_id: str) -> str:
+        """The question itself, where this is the form in which it is typed."""
+        return item_id.removesuffix(SUFFIX) if item_id in self.typed else item_id
+
+    def typed_of(self, item_id: str) -> str | None:
+        """The form in which this question is typed, if it has one."""
+        name = self.question_of(item_id) + SUFFIX
+        return name if name in self.typed else None
 
     @property
     def current(self) -> Item | None:
@@ -363,7 +374,13 @@ def new_session(
         pages=pages,
         wall=settings.wall,
         board=new_board(content.items, settings, seed),
+        typed=_typed(items) if settings.comes_back else {},
     )
+
+
+def _typed(items: Mapping[str, Item]) -> dict[str, Item]:
+    forms = (typed_form(item) for item in items.values())
+    return {form.id: form for form in forms if form and form.id not in items}
 
 
 def new_board(items: Sequence[Item], settings: Settings, seed: str) -> Any:

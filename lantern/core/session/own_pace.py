@@ -9,7 +9,7 @@ from collections.abc import Sequence
 from lantern.core import errors
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
-from lantern.core.session import boards, papers, pausing, tried
+from lantern.core.session import boards, papers, pausing, returning, tried
 from lantern.core.session import commands as c
 from lantern.core.session import events as e
 from lantern.core.session.actors import Sent
@@ -55,7 +55,7 @@ def _begin(state: State, command: c.BeginPaper, sent: Sent) -> Events:
 
 def _go_to(state: State, command: c.GoToPlace, sent: Sent) -> Events:
     paper = _paper(state, command.seat, sent)
-    if command.item not in paper.items:
+    if state.question_of(command.item) not in paper.items:
         raise errors.NotPossible(NOT_ON_PAPER)
     if sent.number <= paper.went:
         return []
@@ -88,7 +88,7 @@ def _give_answer(state: State, command: c.GiveAnswer, sent: Sent) -> Events:
     if state.paused_at is not None:
         raise errors.Paused
     _in_time(state, command.seat, ask, paper, sent)
-    item = state.items[ask.item_id]
+    item = state.item(ask.item_id)
     if command.answer.kind != item.kind:
         raise errors.BadAnswer
     kind_of(item).accept(item, command.answer)
@@ -111,7 +111,10 @@ def _clear_answer(state: State, command: c.ClearAnswer, sent: Sent) -> Events:
 
 
 def _hand_in(state: State, command: c.HandIn, sent: Sent) -> Events:
-    return [] if _any_paper(state, command.seat, sent).is_over else [e.HandedIn(command.seat, "hand")]
+    paper = _any_paper(state, command.seat, sent)
+    if paper.is_over:
+        return []
+    return [e.HandedIn(command.seat, "done" if returning.is_through(state, paper) else "hand")]
 
 
 def _paper_time_up(state: State, command: c.PaperTimeUp, sent: Sent) -> Events:
@@ -138,7 +141,7 @@ def _asked(state: State, number: int, ask_id: str, sent: Sent) -> tuple[Ask, Pap
     """An answer that was acknowledged may come again after the paper was handed in: it must be told so."""
     paper = _any_paper(state, number, sent)
     ask = state.asks.get(ask_id)
-    if ask is None or ask.item_id not in paper.items:
+    if ask is None or state.question_of(ask.item_id) not in paper.items:
         raise errors.NotOpen
     given = ask.responses.get(number)
     if paper.goes_round and given is None and ask.id != paper.asked:

@@ -25,6 +25,7 @@ from lantern.core.session.views import (
     own_remarks,
     shown_item,
     student_view,
+    to_come,
     words_to,
 )
 
@@ -56,7 +57,7 @@ class Fragments:
         return self._frame[1]
 
     def text(self, state: State, place: "Place") -> str:
-        item, known = state.items[place.item], self._texts.get(place)
+        item, known = state.item(place.item), self._texts.get(place)
         if known is None or known[0] is not item:
             is_told = place.stage == "told"
             shown = shown_item(state, item, with_key=is_told, order=place.order, round_=place.round)
@@ -65,7 +66,7 @@ class Fragments:
 
     def answer(self, state: State, place: "Place", response: Response) -> tuple[str, str, str]:
         """An answer, its mark and the remarks on it: what many gave alike is written once."""
-        item, name = state.items[place.item], (place.item, place.stage, response.answer, response.mark)
+        item, name = state.item(place.item), (place.item, place.stage, response.answer, response.mark)
         known = self._answers.get(name)
         if known is None or known[0] is not item:
             if len(self._answers) >= MOST_ANSWERS:
@@ -124,7 +125,8 @@ def mine_text(state: State, seat: Seat, place: Place | None, fragments: Fragment
         '"gained":null,"bonus":null,"for_run":null,"points":null,"place":null,"people":0,"right":0.0,"scored":0,'
         f'"paper":{{"items":{items},"pages":{pages},"at":"{at}","answered":[{answered}],"flagged":[{flagged}],'
         f'"began_at":{paper.began_at},"deadline":{deadline},"reached_at":{reached},"due":null,"went":{paper.latest},'
-        f'"handed_in":null,"goes_round":{_BOOL[paper.goes_round]},"following":{following}}},'
+        f'"handed_in":null,"goes_round":{_BOOL[paper.goes_round]},"following":{following},'
+        f'"comes_back":{_BOOL[paper.comes_back]},"to_come":{to_come(paper)}}},'
         '"needs":null,"left_out":[],"word":null,"closing":null,"review":false,"notes":null,'
         f'"backed":null,"board":{board},"moved":{state.moved.get(number, 0)},"light":"{seat.light}"}}'
     )
@@ -219,7 +221,8 @@ def _score(state: State, seat: Seat) -> tuple[float, int]:
 def place_of(state: State, seat: int) -> Place | None:
     """Nothing before it was begun, once it was handed in, and while the session is paused."""
     paper = state.papers.get(seat)
-    if paper is None or paper.is_over or state.paused_at is not None or paper.at not in state.items:
+    if paper is None or paper.is_over or state.paused_at is not None or not paper.at:
         return None
     ask = state.asks.get(paper.asked)
-    return Place(paper.at, "told" if ask and told(state, seat, ask) else "asked", paper.order, paper.round)
+    stage: Stage = "told" if ask and told(state, seat, ask) else "asked"
+    return Place(paper.at, stage, paper.order_in(paper.round), paper.round)

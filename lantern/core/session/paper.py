@@ -7,6 +7,7 @@
 4. In a game that goes round it has no last item: what was missed comes back after `COMES_BACK_AFTER` others, what was
    right at the end of all; of those to come the game may want others first, or not at all (`boards.comes_next`).
    Each coming is a round of its question; the first one counts.
+5. Where what was missed comes back (`returning.py`), it goes round until nothing comes back any more.
 """
 
 from collections.abc import Mapping
@@ -19,6 +20,9 @@ from lantern.core.values import Milliseconds
 HandedInBy = Literal["hand", "time", "desk", "end", "done", "due", "target"]
 """By whom, or by what: `due` and `target` are of set work, which was due, or whose target was reached."""
 COMES_BACK_AFTER = 3
+ORDERS = 12
+"""Orders of the options that students at own pace are spread over: a class of neighbours rarely shares one, and what
+many share is encoded once."""
 
 
 @dataclass(frozen=True)
@@ -31,7 +35,8 @@ class Paper:
     session has told its marks.
 
     Where it `goes_round`, `coming` are the items to come, `round` is which coming of its question this is, and `times`
-    is how often each was answered.
+    is how often each was answered. Where it `comes_back`, `owed` is, for each question that was missed, how many right
+    answers are still wanted.
     """
 
     items: tuple[str, ...]
@@ -53,12 +58,19 @@ class Paper:
     coming: tuple[str, ...] = ()
     round: int = 1
     times: Mapping[str, int] = field(default_factory=dict)
+    comes_back: bool = False
+    owed: Mapping[str, int] = field(default_factory=dict)
     handed_in_at: Milliseconds | None = None
     handed_in_by: HandedInBy | None = None
 
     @property
     def is_over(self) -> bool:
         return self.handed_in_at is not None
+
+    @property
+    def is_endless(self) -> bool:
+        """Whether there is no end to what can be answered."""
+        return self.goes_round and not self.comes_back
 
     @property
     def may_go_on(self) -> bool:
@@ -69,6 +81,10 @@ class Paper:
     def asked(self) -> str:
         """The id of the ask that is before this person (`model.ask_id`)."""
         return f"{self.at}.{self.round}"
+
+    def order_in(self, round_: int) -> int:
+        """In which order of its options somebody sees a question: in another one each time that it comes back."""
+        return self.order if round_ == 1 or not self.comes_back else (self.order + round_ - 2) % ORDERS + 1
 
     @property
     def latest(self) -> int:

@@ -111,11 +111,11 @@ def _line_of(state: State, seat: int, paper: Paper, columns: Columns, before: Li
 
 
 def _answered(paper: Paper) -> int:
-    return sum(paper.times.values()) if paper.goes_round else len(paper.answered)
+    return sum(paper.times.values()) if paper.is_endless else len(paper.answered)
 
 
 def _of(paper: Paper) -> int:
-    return 0 if paper.goes_round else paper.questions
+    return 0 if paper.is_endless else paper.questions
 
 
 @lru_cache(maxsize=4096)

@@ -88,6 +88,8 @@ def settled(state: State) -> State:
     the first round of each: others are those in which it came back."""
     standing: dict[str, str] = {}
     for ask in state.asks.values():  # in the order in which they were asked
+        if ask.item_id in state.typed:
+            continue
         if not ask.set_aside and not (state.is_own_pace and ask.item_id in standing):
             standing[ask.item_id] = ask.id
     return changed(state, standing=standing)

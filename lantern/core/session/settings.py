@@ -66,6 +66,7 @@ class Settings(Value):
     """`explanations`, `marks` and `points` say what feedback holds, `notes` whether students may write to the teacher,
     `names_on_screen` whether the big screen names anybody, `lights` whether players have lights of their own.
     `goes_on_after`: a session that is led goes on by itself so many seconds after each close; None: by hand.
+    `comes_back`: at own pace, what was missed comes back until it was right twice (`returning.py`).
     """
 
     manner: Manner = "led"
@@ -88,6 +89,7 @@ class Settings(Value):
     closing: ClosingWords = ClosingWords()
     wall: WallSettings = WallSettings()
     game: AnyGame = PLAIN
+    comes_back: bool = False
 
     @property
     def is_own_pace(self) -> bool:

@@ -112,8 +112,15 @@ def _with_lights(settings: Json) -> Json:
     return {**settings, "lights": True}
 
 
+def _without_returns(settings: Json) -> Json:
+    """Version 7: what was missed may come back. Before, nothing did."""
+    return {**settings, "comes_back": False}
+
+
 EVENT = Shape((_people_and_rounds, _with_an_order, _with_what_a_game_looks_at, _with_a_light, _with_a_rubric))
-SETTINGS = Shape((_with_papers, _with_a_game, _with_how_they_are_known, _with_two_switches, _with_lights))
+SETTINGS = Shape(
+    (_with_papers, _with_a_game, _with_how_they_are_known, _with_two_switches, _with_lights, _without_returns)
+)
 
 
 def write_event(event: StoredEvent) -> str:

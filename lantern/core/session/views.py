@@ -21,7 +21,7 @@ from lantern.core.session.asking import may_review, score_told, told, told_asks,
 from lantern.core.session.boards import comes_next, left_out_by_game, own_board, shown_board
 from lantern.core.session.drawing import drawn_for, in_order
 from lantern.core.session.model import Ask, Phase, Response, Seat, State, ask_id
-from lantern.core.session.paper import HandedInBy
+from lantern.core.session.paper import HandedInBy, Paper
 from lantern.core.session.settings import Feedback, FinalScore
 from lantern.core.session.standings import Standing, standings
 from lantern.core.session.votes import Votes, vote_before, votes_of
@@ -105,7 +105,8 @@ class MyPaper(Value):
     """One student's paper. `pages` are those of its `items` that ask nothing, `answered` those that have an answer,
     `flagged` those to come back to; `at` is where they are. `reached_at` is when they came there first, and `due` when
     the time of that question is over, where it has one. `went` is the highest number of a going or a flag. Where it
-    `goes_round` there is no last item: `following` is the one to go to next, once this was answered."""
+    `goes_round` there is no last item: `following` is the one to go to next, once this was answered. Where what was
+    missed `comes_back`, `to_come` are still to be answered."""
 
     items: tuple[str, ...]
     pages: tuple[str, ...]
@@ -120,6 +121,8 @@ class MyPaper(Value):
     handed_in: HandedInBy | None
     goes_round: bool = False
     following: str | None = None
+    comes_back: bool = False
+    to_come: int = 0
 
 
 class Closing(Value):
@@ -423,7 +426,14 @@ def own_paper(state: State, seat: int) -> MyPaper | None:
         handed_in=paper.handed_in_by,
         goes_round=paper.goes_round,
         following=comes_next(state, seat),
+        comes_back=paper.comes_back,
+        to_come=to_come(paper),
     )
+
+
+def to_come(paper: Paper) -> int:
+    """How many are still to be answered, where what was missed comes back: the one that is on, too."""
+    return len(paper.coming) + (not paper.may_go_on) if paper.comes_back else 0
 
 
 def own_closing(state: State, seat: int) -> Closing | None:
@@ -536,7 +546,7 @@ def shown_item(
         item=public.model_copy(update={"picture": item.picture}) if with_key else public,
         ask=ask.id if ask else None,
         round=ask.round if ask else 1,
-        number=state.content.question_numbers().get(item.id),
+        number=state.content.question_numbers().get(state.question_of(item.id)),
         asked_now=item.id in state.asked_now,
         form=state.forms.get(item.id, next(iter(kind.forms), None)),
         key=kind.key(item) if with_key else None,

@@ -21,6 +21,7 @@ from lantern.core.session.asking import was_asked
 from lantern.core.session.changed import changed
 from lantern.core.session.course import replay
 from lantern.core.session.marks import marks_of
+from lantern.core.session.returning import missed_and_held
 from lantern.core.session.roster import Roster
 from lantern.core.values import Milliseconds
 from lantern.core.work.changes import Own
@@ -41,12 +42,15 @@ class Ending(NamedTuple):
 
 class Summary(NamedTuple):
     """What an attempt comes to. `score` is the sum of marks over `out_of` questions that count, `right` how many
-    answers have a full mark; `waiting` have no mark by hand yet."""
+    answers have a full mark; `waiting` have no mark by hand yet. Where what was missed comes back, `missed` questions
+    were, of which `held` were right twice since."""
 
     right: int
     score: float
     out_of: int
     waiting: int
+    missed: int = 0
+    held: int = 0
 
     @property
     def share(self) -> float | None:
@@ -134,9 +138,10 @@ def taken(state: State, command: Command, sent: Sent, own: Own, target: Target) 
 
 
 def right_answers(state: State, seat: int) -> int:
-    """How many questions have a full mark."""
+    """How many questions have a full mark, or were missed and then right twice."""
     given = (ask.responses.get(seat) for ask in state.standing_asks())
-    return sum(response is not None and response.mark is not None and response.mark >= 1 for response in given)
+    right = sum(response is not None and response.mark is not None and response.mark >= 1 for response in given)
+    return right + missed_and_held(state.papers[seat])[1]
 
 
 def summary(state: State, seat: int) -> Summary:
@@ -147,11 +152,14 @@ def summary(state: State, seat: int) -> Summary:
     ]
     marks = [marks_of(state, ask).get(seat) for ask in asks]
     waiting = sum(mark is None and seat in ask.responses for ask, mark in zip(asks, marks, strict=True))
+    missed, held = missed_and_held(state.papers[seat])
     return Summary(
-        right=right_answers(state, seat),
+        right=right_answers(state, seat) - held,
         score=sum(mark for mark in marks if mark is not None),
         out_of=len(asks) - waiting,
         waiting=waiting,
+        missed=missed,
+        held=held,
     )
 
 

@@ -6,7 +6,7 @@ from pydantic import Field
 
 from lantern.core.games import PLAIN, game_of
 from lantern.core.messages import Message, said
-from lantern.core.session.manners import misfit
+from lantern.core.session.manners import may_come_back, misfit
 from lantern.core.session.settings import Chosen, ClosingWords, Settings, Timing
 from lantern.core.shapes import Json, Shape
 from lantern.core.values import Milliseconds, Value, Written
@@ -69,22 +69,36 @@ def settings_for_work(purpose: Purpose, kept: Settings) -> Settings:
             "time": Timing(of="whole", whole=40 * 60),
             "mix_questions": True,
         },
-        "practice": {"answers": "final", "feedback": "each", "mix_questions": True},
+        "practice": {"answers": "final", "feedback": "each", "mix_questions": True, "comes_back": True},
         "make_up": {"answers": "changeable", "feedback": "opened"},
     }
     usual: dict[str, Any] = {"time": Timing(of="none"), "questions": Chosen(), "closing": ClosingWords(score="both")}
     return as_work(kept.model_copy(update={"game": PLAIN} | usual | goes_with[purpose]))
 
 
+PRACTISED = Settings(
+    manner="own_pace",
+    known="list",
+    time=Timing(of="none"),
+    points=False,
+    show_standings=False,
+    notes=False,
+    lights=False,
+    close_when_all_answered=False,
+    closing=ClosingWords(score="both"),
+    comes_back=True,
+)
+"""A round of practice."""
+
+
 def as_work(settings: Settings) -> Settings:
     """The same as somebody alone can do it: nobody else is there, no desk, and no standings."""
     feedback = "handed_in" if settings.feedback == "end" else settings.feedback
     alone = game_of(settings.game).alone(settings.game)
-    return settings.model_copy(
+    done = settings.model_copy(update={"manner": "own_pace", "feedback": feedback, "game": alone or PLAIN})
+    return done.model_copy(
         update={
-            "manner": "own_pace",
-            "feedback": feedback,
-            "game": alone or PLAIN,
+            "comes_back": done.comes_back and may_come_back(done),
             "notes": False,
             "lights": False,
             "points": False,

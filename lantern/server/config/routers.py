@@ -10,6 +10,7 @@ from lantern.server.library.shelf import router as shelf
 from lantern.server.live.router import router as live
 from lantern.server.live.trial import router as trial
 from lantern.server.media.router import router as media
+from lantern.server.practice.router import router as practice
 from lantern.server.reports.book_router import router as grade_books
 from lantern.server.reports.router import router as reports
 from lantern.server.reports.shared_router import router as shared
@@ -31,6 +32,7 @@ api = make_api(
         "trial": trial,
         "work": work,
         "doing": doing,
+        "practice": practice,
         "sessions": reports,
         "grade-books": grade_books,
         "shared": shared,

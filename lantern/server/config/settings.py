@@ -60,6 +60,7 @@ INSTALLED_APPS = [
     "lantern.server.library",
     "lantern.server.exchange",
     "lantern.server.live",
+    "lantern.server.practice",
     "lantern.server.work",
     "lantern.server.reports",
     "lantern.server.schools",

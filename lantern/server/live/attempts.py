@@ -23,13 +23,26 @@ ROWS = (
     f"SELECT e.seq, e.at, e.role, e.who, e.page, e.number, e.shape, e.payload, FALSE FROM {_EVENTS} e "  # noqa: S608
     f"JOIN {_ATTEMPTS} a ON a.id = e.attempt_id "
 )
-OF_ALL = f"{ROWS} WHERE a.session_id = %s ORDER BY e.at, a.seat, e.seq"
+OF_ALL = f"{ROWS} WHERE a.session_id = %s AND a.number < {Attempt.FIRST_ROUND} ORDER BY e.at, a.seat, e.seq"
 OF_SEVERAL = (
     "SELECT attempt_id, seq, at, role, who, page, number, shape, payload, FALSE "  # noqa: S608
     f"FROM {_EVENTS} WHERE attempt_id IN ({{}}) ORDER BY attempt_id, seq"
 )
 LAST_SEAT = f"SELECT MAX(seat) FROM {_ATTEMPTS} WHERE session_id = %s"  # noqa: S608
-CHANGES = ("seq", "last_at", "ended_at", "why", "answered", "of", "right", "score", "out_of", "waiting")
+CHANGES = (
+    "seq",
+    "last_at",
+    "ended_at",
+    "why",
+    "answered",
+    "of",
+    "right",
+    "score",
+    "out_of",
+    "waiting",
+    "missed",
+    "held",
+)
 GO_ON = (
     f"UPDATE {_ATTEMPTS} SET "  # noqa: S608
     + ", ".join(f"{connection.ops.quote_name(name)} = %s" for name in CHANGES)
@@ -62,7 +75,7 @@ def _rows(query: str, number: int) -> list[Row]:
 
 def events_in(session_id: int) -> int:
     """How many events all attempts have together: what was read of them is as old as this number."""
-    found = Attempt.objects.filter(session=session_id).aggregate(all=Sum("seq"))
+    found = Attempt.objects.at_work().filter(session=session_id).aggregate(all=Sum("seq"))
     return found["all"] or 0
 
 
@@ -125,7 +138,7 @@ def append_all(news: Sequence[tuple[Attempt, State, Sequence[Recorded]]]) -> Non
 def sum_up_again(session_id: int, state: State) -> None:
     """What attempts that are over come to, after something was put right in the work."""
     changed_rows = []
-    for attempt in Attempt.objects.filter(session=session_id).exclude(ended_at=None):
+    for attempt in Attempt.objects.at_work().filter(session=session_id).exclude(ended_at=None):
         before = attempt.right, attempt.score, attempt.out_of, attempt.waiting
         take_in(attempt, state)
         if (attempt.right, attempt.score, attempt.out_of, attempt.waiting) != before:
@@ -140,7 +153,7 @@ def take_in(attempt: Attempt, state: State) -> None:
     attempt.answered, attempt.of = len(paper.answered), paper.questions
     if paper.is_over:
         found = summary(state, attempt.seat)
-        attempt.right, attempt.score, attempt.out_of, attempt.waiting = found
+        attempt.right, attempt.score, attempt.out_of, attempt.waiting, attempt.missed, attempt.held = found
 
 
 def _row(attempt: int, seq: int, recorded: Recorded) -> tuple[int | str | None, ...]:

@@ -111,14 +111,25 @@ class SessionEvent(models.Model):
         indexes = (models.Index(fields=["session"], condition=models.Q(set_aside=True), name="events_set_aside"),)
 
 
+class AttemptQuery(models.QuerySet["Attempt"]):
+    def at_work(self) -> "AttemptQuery":
+        """Those at the set work itself: rounds of practice are in no report."""
+        return self.filter(number__lt=Attempt.FIRST_ROUND)
+
+
 class Attempt(models.Model):
     """One attempt at set work: the paper of one seat, with its events beside it. `person` is who it is in the session's
     roster, `number` which of theirs, from 1.
 
     `seq` is the number of its last event. The rest is what its events come to, kept for lists: `why` says by whom or by
     what it ended. Once it is over `right` is how many answers have a full mark, `score` the sum of marks over `out_of`
-    questions that count; `waiting` more have no mark by hand yet.
+    questions that count; `waiting` more have no mark by hand yet. Where what was missed comes back, `missed` questions
+    were, of which `held` were right twice since.
+
+    From `FIRST_ROUND` on it is a round of practice: with questions of its own, and in no report.
     """
+
+    FIRST_ROUND = 1001
 
     session = models.ForeignKey(LiveSession, on_delete=models.CASCADE, related_name="attempts", db_index=False)
     seat = models.PositiveIntegerField()
@@ -135,6 +146,9 @@ class Attempt(models.Model):
     score = models.FloatField(default=0)
     out_of = models.PositiveSmallIntegerField(default=0)
     waiting = models.PositiveSmallIntegerField(default=0)
+    missed = models.PositiveSmallIntegerField(default=0)
+    held = models.PositiveSmallIntegerField(default=0)
+    objects = AttemptQuery.as_manager()
 
     class Meta:
         ordering = ("seat",)
@@ -142,6 +156,10 @@ class Attempt(models.Model):
             models.UniqueConstraint(fields=["session", "seat"], name="one_attempt_a_seat"),
             models.UniqueConstraint(fields=["session", "person", "number"], name="one_attempt_a_number"),
         )
+
+    @property
+    def is_round(self) -> bool:
+        return self.number >= self.FIRST_ROUND
 
 
 class AttemptEvent(models.Model):

@@ -22,14 +22,14 @@ from lantern.server.media.models import StoredMedia
 COOKIE = "lantern_seats"
 A_MONTH = 30 * 86_400
 """Seconds. A session may be closed for today, and go on another day."""
-BETWEEN, MOST = "~", 4
-"""A browser may hold several seats, one in each tab."""
+BETWEEN, MOST = "~", 12
+"""A browser may hold several seats, one in each tab, and practise what several sessions asked."""
 
 View = Callable[..., HttpResponseBase]
 
 
-def remember_seat(request: HttpRequest, response: HttpResponse, token: str) -> None:
-    tokens = [token, *(one for one in _tokens(request) if one != token)][:MOST]
+def remember_seat(request: HttpRequest, response: HttpResponse, *new: str) -> None:
+    tokens = [*new, *(one for one in _tokens(request) if one not in new)][:MOST]
     response.set_cookie(
         COOKIE,
         BETWEEN.join(tokens),
@@ -40,9 +40,9 @@ def remember_seat(request: HttpRequest, response: HttpResponse, token: str) -> N
     )
 
 
-def remember_files(request: HttpRequest, response: HttpResponse, session_id: int) -> None:
-    """The same for who has no seat, but does this session as set work. It opens files, and no seat."""
-    remember_seat(request, response, make_token(session_id, Seat(0, "", "files")))
+def remember_files(request: HttpRequest, response: HttpResponse, *sessions: int) -> None:
+    """The same for who has no seat, but does these sessions as set work. It opens files, and no seat."""
+    remember_seat(request, response, *(make_token(one, Seat(0, "", "files")) for one in sessions))
 
 
 def guarded(view: View) -> View:

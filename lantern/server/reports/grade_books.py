@@ -136,7 +136,7 @@ def _session(session: LiveSession, keys: Keys) -> BookSession:
 
 def _waiting(session: LiveSession) -> int:
     if session.is_work:
-        return sum(session.attempts.values_list("waiting", flat=True))
+        return sum(session.attempts.at_work().values_list("waiting", flat=True))
     return int((session.summary or {}).get("waiting", 0))
 
 

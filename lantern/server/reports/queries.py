@@ -88,7 +88,7 @@ def listed(teacher: Teacher) -> QuerySet[LiveSession]:
 def read_over(teacher: Teacher, of_class: SchoolClass) -> QuerySet[LiveSession]:
     """What this class did that can be read over time, from the first on: sessions that have ended, and set work that
     somebody has handed in."""
-    handed_in = Attempt.objects.filter(session=OuterRef("pk"), ended_at__isnull=False)
+    handed_in = Attempt.objects.at_work().filter(session=OuterRef("pk"), ended_at__isnull=False)
     is_over = Q(ended_at__isnull=False) | (Q(is_work=True) & Exists(handed_in))
     rows = listed(teacher).filter(is_over, of_class=of_class).order_by("created_at", "pk")
     return rows.select_related("kept_marks").defer("settings")

@@ -193,7 +193,7 @@ def free(given: Given, who: str) -> None:
 @transaction.atomic
 def reopen(teacher: Teacher, given: Given, seat: int, minutes: int) -> None:
     """Raises NotPossible, Http404."""
-    attempt = get_object_or_404(given.session.attempts.select_for_update(), seat=seat)
+    attempt = get_object_or_404(given.session.attempts.at_work().select_for_update(), seat=seat)
     participant = Participant.objects.filter(given=given, person__key=attempt.person).first()
     if participant is None:
         raise NotPossible(said("nobody_there", "Nobody is here any more whose attempt it was."))
@@ -203,12 +203,13 @@ def reopen(teacher: Teacher, given: Given, seat: int, minutes: int) -> None:
     desk = Sent(Actor(Role.DESK, teacher.pk, secrets.token_hex(6)), 1, now)
     state, records = reopened(state, seat, doer.own, doer.piece.terms.target, minutes * 60, desk)
     if records:
+        assert given.work
         attempts.append(attempt, state, records)
         _kept(teacher, given.work, OpenedAgain(participant.who, attempt.number))
 
 
 def _one_at_a_time(attempt: Attempt) -> None:
-    others = Attempt.objects.filter(session=attempt.session, person=attempt.person, ended_at=None)
+    others = Attempt.objects.at_work().filter(session=attempt.session, person=attempt.person, ended_at=None)
     if others.exclude(pk=attempt.pk).exists():
         raise NotPossible(said("works_on_another", "This student works on another attempt just now."))
 

@@ -42,15 +42,18 @@ from lantern.server.live.models import Attempt, Person
 from lantern.server.live.schemas import Answering, Clearing, HandingIn, JoinForm
 from lantern.server.live.sockets import student_command
 from lantern.server.live.tokens import SeatPass
+from lantern.server.work.known import keep_what_was_known
 from lantern.server.work.models import Participant
 from lantern.server.work.passes import Pass, read_pass
 from lantern.server.work.pieces import (
     Doer,
     Doing,
+    Ground,
     Piece,
     doer_with,
     doing_with,
     doings,
+    ground_of,
     judged,
     pass_of,
     piece_with,
@@ -194,6 +197,9 @@ def begin_attempt(token: str) -> str:
     doer, rows = found.doer, list(found.attempts.values())
     _not_shut(doer, now)
     session, person = doer.piece.session, doer.person
+    if not doer.piece.was_given:
+        raise UnknownPass
+    rows = [row for row in rows if not row.is_round]
     for row in rows:
         if row.ended_at is None:
             judged(doer, row, now)
@@ -204,7 +210,7 @@ def begin_attempt(token: str) -> str:
     attempts.take_in(row, state)
     row.save()
     attempts.append(row, state, records)
-    return message_text(OpenAttempt(doer, row, state, now))
+    return message_text(OpenAttempt(doer, row, ground_of(doer, row), state, now))
 
 
 @dataclass(frozen=True)
@@ -213,11 +219,12 @@ class OpenAttempt:
 
     doer: Doer
     row: Attempt
+    ground: Ground
     state: State
     now: Milliseconds
 
     def seen(self, state: State) -> State:
-        return as_of(state, self.row.seat, self.doer.own, self.doer.piece.terms.target, self.now)
+        return as_of(state, self.row.seat, self.ground.own, self.ground.target, self.now)
 
 
 def open_attempt(token: str, number: int) -> OpenAttempt:
@@ -225,12 +232,14 @@ def open_attempt(token: str, number: int) -> OpenAttempt:
     found, now = doing_with(token), now_ms()
     row = _of_number(found, number, now)
     now = max(now, row.last_at)  # the clocks of two processes need not agree
-    return OpenAttempt(found.doer, row, judged(found.doer, row, now), now)
+    ground = ground_of(found.doer, row)
+    return OpenAttempt(found.doer, row, ground, judged(found.doer, row, now, ground), now)
 
 
 def _of_number(found: Doing, number: int, now: Milliseconds) -> Attempt:
-    _not_shut(found.doer, now)
     row = found.attempts.get(number)
+    if row is None or not row.is_round:
+        _not_shut(found.doer, now)
     if row is None:
         raise errors.NotPossible(said("not_begun", "You have not begun yet."))
     return row
@@ -250,7 +259,7 @@ def item_on_paper(token: str, number: int, item_id: str) -> Item:
     """A question of this attempt. Raises NotOpen for another."""
     found = open_attempt(token, number)
     paper = found.state.papers[found.row.seat]
-    if item_id not in paper.items or paper.is_over:
+    if found.state.question_of(item_id) not in paper.items or paper.is_over:
         raise errors.NotOpen
     return in_order(found.state.item(item_id), found.state.seed, paper.order)
 
@@ -279,6 +288,7 @@ class Turn:
 
     doer: Doer
     row: Attempt
+    ground: Ground
     rows: Sequence[Row]
     only: frozenset[str] | None
     state: State
@@ -288,7 +298,7 @@ class Turn:
         """With every answer from now on."""
         if self.only is not None:
             self.only = None
-            self.state = replay(state_of(self.doer, self.row, self.rows), self.news)
+            self.state = replay(state_of(self.doer, self.row, self.ground, self.rows), self.news)
 
 
 def commands(wanted: list[Wanted]) -> list[str | errors.LanternError]:
@@ -311,12 +321,17 @@ def commands(wanted: list[Wanted]) -> list[str | errors.LanternError]:
             turn.whole()
         replies.append(_taken(turn, one.said, max(now, row.last_at)))
     attempts.append_all([(turn.row, turn.state, turn.news) for turn in turns.values()])
+    for turn in turns.values():
+        if turn.row.is_round:
+            keep_what_was_known(turn.doer, turn.row, turn.state, turn.news)
     return replies
 
 
 def _turn(doer: Doer, row: Attempt, rows: Sequence[Row], said: object) -> Turn:
-    only = frozenset([said.ask]) if doer.piece.is_plain and isinstance(said, Answering | Clearing) else None
-    return Turn(doer, row, rows, only, state_of(doer, row, rows, only), [])
+    is_plain = doer.piece.was_given and not row.is_round and doer.piece.is_plain
+    only = frozenset([said.ask]) if is_plain and isinstance(said, Answering | Clearing) else None
+    ground = ground_of(doer, row)
+    return Turn(doer, row, ground, rows, only, state_of(doer, row, ground, rows, only), [])
 
 
 def _open(found: Mapping[Pass, Doing], wanted: Wanted, now: Milliseconds) -> Attempt | errors.LanternError:
@@ -330,7 +345,7 @@ def _open(found: Mapping[Pass, Doing], wanted: Wanted, now: Milliseconds) -> Att
 
 
 def _taken(turn: Turn, wanted: DoingCommand, now: Milliseconds) -> str | errors.LanternError:
-    own, target, seat = turn.doer.own, turn.doer.piece.terms.target, turn.row.seat
+    own, target, seat = turn.ground.own, turn.ground.target, turn.row.seat
     is_full = len(turn.rows) + len(turn.news) >= most_events(turn.state.papers[seat].questions)
     if is_full and not isinstance(wanted.said.command, HandingIn):
         return TooFast()
@@ -347,12 +362,12 @@ def _taken(turn: Turn, wanted: DoingCommand, now: Milliseconds) -> str | errors.
     paper = turn.state.papers[seat]
     if paper.is_over or (turn.only and paper.asked not in turn.only and paper.at in paper.answered):
         turn.whole()
-    return _reply(OpenAttempt(turn.doer, turn.row, turn.state, now), wanted)
+    return _reply(OpenAttempt(turn.doer, turn.row, turn.ground, turn.state, now), wanted)
 
 
 def _reply(found: OpenAttempt, wanted: DoingCommand) -> str:
     """Put together as text: each answer is followed by one, and what the device has already is not said again."""
-    number, state, fragments = found.row.seat, found.seen(found.state), found.doer.piece.ready.fragments
+    number, state, fragments = found.row.seat, found.seen(found.state), found.ground.ready.fragments
     seat, place = state.seats[number], place_of(state, number)
     questions = ",".join(on_paper(state, seat, ask, fragments) for ask in _touched(state, number, wanted))
     mine = mine_text(state, seat, place)
@@ -377,7 +392,7 @@ def _not_shut(doer: Doer, now: Milliseconds) -> None:
 
 def message_text(found: OpenAttempt) -> str:
     """Put together as text: what many see alike is encoded once."""
-    state, fragments = found.seen(found.state), found.doer.piece.ready.fragments
+    state, fragments = found.seen(found.state), found.ground.ready.fragments
     seat = state.seats[found.row.seat]
     paper = state.papers[seat.number]
     asks = [paper.asked] if paper.goes_round else [ask_id(item, 1) for item in paper.items]
@@ -403,5 +418,5 @@ def on_paper(state: State, seat: Seat, ask_name: str, fragments: Fragments) -> s
         reached_at=paper.reached.get(item_id),
         due=own_deadline(state, seat, ask) if ask else None,
     )
-    shown = fragments.text(state, Place(item_id, "told" if is_told else "asked", paper.order, round_))
+    shown = fragments.text(state, Place(item_id, "told" if is_told else "asked", paper.order_in(round_), round_))
     return f'{{"shown":{shown},{own.model_dump_json()[1:]}'

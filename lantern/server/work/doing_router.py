@@ -12,8 +12,9 @@ from lantern.server.api import limits
 from lantern.server.live.private_media import remember_files
 from lantern.server.live.queries import read_as
 from lantern.server.live.reading_aloud import spoken_part, spoken_sentence
+from lantern.server.live.router import SeatRequest, SeatToken
 from lantern.server.live.schemas import AnswerToRead, Reading, Review, SpokenPart, ToSay
-from lantern.server.work import doing, own_page
+from lantern.server.work import doing, own_page, practising
 from lantern.server.work.commits import commits
 from lantern.server.work.passes import read_pass
 from lantern.server.work.schemas import (
@@ -23,6 +24,8 @@ from lantern.server.work.schemas import (
     Entered,
     EnterForm,
     MyWork,
+    PracticeOffer,
+    PracticeStarted,
     WorkDoor,
 )
 
@@ -88,6 +91,36 @@ async def review(request: PassRequest, number: int) -> Review:
 async def send_command(request: PassRequest, wanted: DoingCommand) -> HttpResponse:
     """Kept once it is answered."""
     return _json(await commits().together(doing.commands, doing.wanted_by(request.auth, wanted)))
+
+
+@router.get("/practice", response=PracticeOffer | None, auth=with_pass)
+async def read_practice(request: PassRequest) -> PracticeOffer | None:
+    """What is due of what the class was asked."""
+    return await sync_to_async(practising.deck_of)(request.auth)
+
+
+@router.post("/practice", response=AttemptMessage, auth=with_pass)
+async def begin_practice(request: PassRequest) -> HttpResponse:
+    """A round of what is due."""
+    begun = await commits().do(lambda: practising.begin_deck(request.auth))
+    reply = _json(begun.told)
+    remember_files(request, reply, *begun.sessions)
+    return reply
+
+
+@router.post("/attempts/{number}/missed", response=AttemptMessage, auth=with_pass)
+async def practise_missed(request: PassRequest, number: int) -> HttpResponse:
+    """A round of what was missed in it."""
+    return _json(await commits().do(lambda: practising.begin_missed(request.auth, number)))
+
+
+@router.post("/missed-in-session", response=PracticeStarted, auth=SeatToken())
+async def practise_missed_in_session(request: SeatRequest) -> HttpResponse:
+    """A round of what this seat missed in its session, once it is over for them."""
+    seat, room = request.auth
+    await sync_to_async(practising.take_in_of_seat)(seat.session_id, room.state, seat.seat)
+    started = await commits().do(lambda: practising.begin_missed_in_session(seat.session_id, room.state, seat.seat))
+    return _json(started)
 
 
 def _json(text: str) -> HttpResponse:

@@ -37,9 +37,11 @@ class SetWork(models.Model):
 
 class Given(models.Model):
     """The piece as it was given to one class, or to whoever has the link: a session of its own. `link` is the secret
-    part of its address. `named`: the members (by their person) it is for; empty for the whole class."""
+    part of its address. `named`: the members (by their person) it is for; empty for the whole class.
 
-    work = models.ForeignKey(SetWork, on_delete=models.CASCADE, related_name="given")
+    Without `work` nothing was given: it is a session that was led, whose students practise what they missed in it."""
+
+    work = models.ForeignKey(SetWork, on_delete=models.CASCADE, null=True, related_name="given")
     session = models.OneToOneField(LiveSession, on_delete=models.CASCADE, related_name="given")
     link = models.CharField(max_length=40, unique=True, default=new_link)
     named = models.JSONField(default=list)

@@ -11,6 +11,7 @@ from lantern.core.session.views import student_view
 from lantern.core.values import Milliseconds
 from lantern.core.work.changes import Own
 from lantern.core.work.standing import Door, Tried, counted, door, is_late, stage, why_not_begin
+from lantern.server.api.errors import UnknownPass
 from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import asks
 from lantern.server.live.models import Attempt
@@ -73,6 +74,8 @@ def my_work(token: str) -> Page:
     """Within a transaction: what the clock has ended is judged, and stored. Raises UnknownPass."""
     doer, now = doer_with(token), now_ms()
     piece, own = doer.piece, doer.own
+    if not piece.was_given:
+        raise UnknownPass
     session, settings, terms = piece.session, piece.settings, piece.terms
     at = door(own, now)
     school = school_of(piece)
@@ -151,6 +154,8 @@ def _attempt(piece: Piece, own: Own, row: Attempt, one: Tried, counts: Tried | N
         out_of=row.out_of if tells else None,
         passed=one.share * 100 >= mark if tells and mark and one.share is not None else None,
         waiting=row.waiting if tells else 0,
+        missed=row.missed if tells else 0,
+        held=row.held if tells else 0,
         review=one.is_over and _may_review(piece.settings, own, now),
         counts=len(piece.terms.counts) > 0 and counts is not None and counts.number == row.number,
     )
@@ -161,7 +166,7 @@ def _beside(piece: Piece, tries: Sequence[Tried], own: Own, now: Milliseconds) -
     share = share_of(tries, piece.terms.counts)
     if share is None or not may_see_score(piece.settings, own, now):
         return None
-    rows = Attempt.objects.filter(session=piece.session).exclude(ended_at=None).order_by("person", "number")
+    rows = Attempt.objects.at_work().filter(session=piece.session).exclude(ended_at=None).order_by("person", "number")
     shares = [
         found
         for _, of_one in groupby(rows, key=lambda row: row.person)
@@ -182,7 +187,9 @@ def _others(doer: Doer, now: Milliseconds) -> tuple[OtherWork, ...]:
     of_class, member = doer.piece.session.of_class_id, doer.person.member
     if of_class is None or not member:
         return ()
-    rows = Given.objects.filter(session__of_class=of_class, session__deleted_at=None).exclude(pk=doer.piece.given.pk)
+    rows = Given.objects.filter(session__of_class=of_class, session__deleted_at=None, work__isnull=False).exclude(
+        pk=doer.piece.given.pk
+    )
     rows = rows.select_related("work", "session__owner__school").prefetch_related("work__changes")
     mine = {
         one.given_id: one for one in Participant.objects.filter(who=member, given__in=rows).select_related("person")

@@ -4,7 +4,7 @@ import json
 from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import lru_cache
-from typing import Any
+from typing import Any, NamedTuple
 
 from django.db import connection
 from django.db.models import QuerySet
@@ -12,6 +12,7 @@ from django.http import Http404
 
 from lantern.core.classes.needs import NONE, needs_from
 from lantern.core.classes.school import SchoolSettings
+from lantern.core.questions.stored import content_of
 from lantern.core.session import Course, Recorded, Settings, State
 from lantern.core.session.changed import changed
 from lantern.core.session.judging import Judgements
@@ -22,12 +23,13 @@ from lantern.core.values import Milliseconds
 from lantern.core.work.attempt import before_all, in_time, of_this_seat, settled
 from lantern.core.work.changes import Change, Own, own_terms, read_change
 from lantern.core.work.standing import Tried
-from lantern.core.work.terms import Terms, read_terms
+from lantern.core.work.terms import PRACTISED, Target, Terms, read_terms
 from lantern.server.accounts.models import School
 from lantern.server.api.errors import UnknownPass
 from lantern.server.live import attempts, store
 from lantern.server.live.attempts import Row
 from lantern.server.live.models import Attempt, LiveSession, Person
+from lantern.server.practice.models import Round
 from lantern.server.work.models import Given, Participant, SetWork, WorkChange
 from lantern.server.work.passes import Pass, make_pass, read_pass
 
@@ -59,11 +61,16 @@ class Piece:
     @property
     def is_plain(self) -> bool:
         """Whether an answer leads to nothing but itself."""
-        return self.ready.state.board is None and self.terms.target.right is None
+        is_plain = self.ready.state.board is None and not self.settings.comes_back
+        return is_plain and self.terms.target.right is None
 
     @property
     def ready(self) -> Ready:
         return _ready(self.session.pk, self.session.seed)
+
+    @property
+    def was_given(self) -> bool:
+        return self.given.work is not None
 
 
 @dataclass(frozen=True)
@@ -88,6 +95,10 @@ def terms_of(work: SetWork) -> Terms:
     return read_terms(work.terms_shape, work.terms)
 
 
+ONLY_PRACTISED = Terms(purpose="practice", attempts=None)
+"""Of a session whose students practise what they missed in it: nothing was given."""
+
+
 def changes_of(work: SetWork) -> tuple[Change, ...]:
     return tuple(read_change(one.shape, one.payload) for one in work.changes.all())
 
@@ -95,13 +106,15 @@ def changes_of(work: SetWork) -> tuple[Change, ...]:
 def piece_of(given: Given) -> Piece:
     session = given.session
     chosen = read_settings(session.settings_shape, session.settings)
+    if given.work is None:
+        return Piece(given, session, ONLY_PRACTISED, chosen, ())
     return Piece(given, session, terms_of(given.work), chosen, changes_of(given.work))
 
 
 LINK = (
     f"SELECT g.id, s.seed, (SELECT MAX(c.id) FROM {WorkChange._meta.db_table} c WHERE c.work_id = g.work_id), s.title "  # noqa: S608
     f"FROM {Given._meta.db_table} g JOIN {LiveSession._meta.db_table} s ON s.id = g.session_id "
-    "WHERE g.link = %s AND s.deleted_at IS NULL"
+    "WHERE g.link = %s AND g.work_id IS NOT NULL AND s.deleted_at IS NULL"
 )
 
 
@@ -219,23 +232,50 @@ def _ms(session: LiveSession) -> Milliseconds:
     return round(session.created_at.timestamp() * 1000)
 
 
+class Ground(NamedTuple):
+    """What an attempt stands on: the work itself, with its terms, or the questions of a round of practice, which is due
+    at no time and has no target."""
+
+    ready: Ready
+    own: Own
+    target: Target
+
+
+def ground_of(doer: Doer, attempt: Attempt) -> Ground:
+    if not attempt.is_round:
+        return Ground(doer.piece.ready, doer.own, doer.piece.terms.target)
+    return practice_ground(attempt, Round.objects.get(attempt=attempt.pk), doer.piece.session)
+
+
+def practice_ground(attempt: Attempt, round_: Round, session: LiveSession) -> Ground:
+    """`session` is that of which it is practice: by its rules answers are marked."""
+    content, seed = content_of(round_.shape, round_.content), f"{session.seed}:{attempt.number}"
+    state = before_all(content, PRACTISED, seed, session.rules, attempt.began_at)
+    return Ground(Ready(state, Judgements(), Fragments()), own_terms(ONLY_PRACTISED, (), ""), Target())
+
+
 def state_of(
-    doer: Doer, attempt: Attempt, rows: Sequence[Row] | None = None, only: frozenset[str] | None = None
+    doer: Doer,
+    attempt: Attempt,
+    ground: Ground,
+    rows: Sequence[Row] | None = None,
+    only: frozenset[str] | None = None,
 ) -> State:
     """One attempt as its events, and what was put right in the work, have it. `only`: with answers to these asks alone
     (`Course`)."""
     if rows is None:
         rows = attempts.events_of([attempt.pk]).get(attempt.pk, [])
-    ready = doer.piece.ready
+    ready = ground.ready
     course = Course(changed(ready.state, roster={doer.person.id: doer.person}), ready.judgements, only)
     own = [store.read_row(row) for row in rows]
-    for one in in_time(own, of_this_seat(doer.put_right(), attempt.seat)) if doer.corrected else own:
+    is_corrected = doer.corrected and not attempt.is_round
+    for one in in_time(own, of_this_seat(doer.put_right(), attempt.seat)) if is_corrected else own:
         course.take(one)
     return course.state
 
 
 def attempts_of(session_id: int, person: str) -> list[Attempt]:
-    return list(Attempt.objects.filter(session=session_id, person=person).order_by("number"))
+    return list(Attempt.objects.at_work().filter(session=session_id, person=person).order_by("number"))
 
 
 def tried(attempt: Attempt) -> Tried:
@@ -243,9 +283,10 @@ def tried(attempt: Attempt) -> Tried:
     return Tried(attempt.number, attempt.seat, attempt.began_at, attempt.ended_at, attempt.why, share)  # type: ignore[arg-type]
 
 
-def judged(doer: Doer, attempt: Attempt, now: Milliseconds) -> State:
+def judged(doer: Doer, attempt: Attempt, now: Milliseconds, ground: Ground | None = None) -> State:
     """The attempt's state, with what the clock has ended meanwhile, which is stored: within a transaction."""
-    state = state_of(doer, attempt)
-    state, over = settled(state, attempt.seat, doer.own, doer.piece.terms.target, now)
+    ground = ground or ground_of(doer, attempt)
+    state = state_of(doer, attempt, ground)
+    state, over = settled(state, attempt.seat, ground.own, ground.target, now)
     attempts.append(attempt, state, over)
     return state

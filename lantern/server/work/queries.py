@@ -182,7 +182,7 @@ def work_lines(piece: Piece, now: Milliseconds) -> tuple[WorkLine, ...]:
     """Everybody of whom it is expected, and whoever does it besides, in the order of names."""
     members = {one.person: one for one in expected_of(piece.given)}
     people = {one.who: one for one in piece.given.participants.select_related("person")}
-    rows = Attempt.objects.filter(session=piece.session).order_by("person", "number")
+    rows = Attempt.objects.at_work().filter(session=piece.session).order_by("person", "number")
     by_person = {key: list(of_one) for key, of_one in groupby(rows, key=lambda row: row.person)}
     reminded = reminders_of(piece.given)
     lines = [
@@ -277,6 +277,8 @@ def _attempt_line(row: Attempt, one: Tried, own: Own, counts: Tried | None, now:
         score=row.score,
         out_of=row.out_of,
         waiting=row.waiting,
+        missed=row.missed,
+        held=row.held,
         counts=counts is not None and counts.number == row.number,
     )
 
@@ -288,7 +290,7 @@ def counted_state(session: LiveSession) -> State:
     """The session of a piece as reports read it: one seat for each student, that of the attempt which counts."""
     state = state_of(session)
     terms = piece_of(session.given).terms
-    rows = Attempt.objects.filter(session=session).order_by("person", "number")
+    rows = Attempt.objects.at_work().filter(session=session).order_by("person", "number")
     keep = set()
     for _, of_one in groupby(rows, key=lambda row: row.person):
         found = counted([tried(row) for row in of_one], terms.counts)

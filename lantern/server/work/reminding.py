@@ -30,6 +30,7 @@ def remind(request: HttpRequest, teacher: Teacher, given: Given, who: Sequence[s
     for line in fresh:
         _send(request, teacher, piece, line, addresses[line.who])
     if fresh:
+        assert given.work
         change = Reminded(tuple(line.who for line in fresh))
         WorkChange.objects.create(work=given.work, at=now, by=teacher, payload=write_change(change))
     return Reminders(

@@ -103,6 +103,8 @@ class AttemptLine(Value):
     out_of: int
     waiting: int
     counts: bool
+    missed: int = 0
+    held: int = 0
 
 
 class WorkLine(Value):
@@ -226,7 +228,8 @@ class Entered(Value):
 
 
 class MyAttempt(Value):
-    """`score` and `passed` stand once they may be told; `share` is what counts of it, in percent."""
+    """`score` and `passed` stand once they may be told. Where what was missed comes back, `missed` were, and `held` of
+    them were right twice since."""
 
     number: int
     began_at: Milliseconds
@@ -239,6 +242,8 @@ class MyAttempt(Value):
     out_of: int | None = None
     passed: bool | None = None
     waiting: int = 0
+    missed: int = 0
+    held: int = 0
     review: bool = False
     counts: bool = False
 
@@ -298,6 +303,23 @@ class MyWork(Value):
     attempts: tuple[MyAttempt, ...]
     beside: Beside | None = None
     others: tuple[OtherWork, ...] = ()
+
+
+class PracticeOffer(Value):
+    """What somebody can practise of what their class was asked: how many are due, how many of them come in the next
+    round and in about how many minutes; in how many days there is something again."""
+
+    due: int
+    coming: int
+    minutes: int
+    in_days: int | None
+
+
+class PracticeStarted(Value):
+    """`token` opens the round, as a pass opens set work."""
+
+    token: str
+    begun: "AttemptMessage"
 
 
 class OwnPart(Value):
