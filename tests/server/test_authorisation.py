@@ -219,6 +219,11 @@ MAY = {
     "GET /api/sessions/{session_id}/happened.csv": OWNER,
     "GET /api/live/sessions/{session_id}/fault": OWNER,
     "POST /api/live/sessions/{session_id}/fault": OWNER,
+    "GET /api/practice/of-class/{class_id}": TAUGHT,
+    "GET /api/doing/practice": DOER,
+    "POST /api/doing/practice": DOER,
+    "POST /api/doing/attempts/{number}/missed": DOER,
+    "POST /api/doing/missed-in-session": STUDENT,
     "GET /api/work": TEACHERS,
     "POST /api/work": OWNER,
     "GET /api/work/of-set/{set_id}": OWNER,
@@ -397,6 +402,9 @@ class School:
             "POST /api/work/{work_id}/given/{given_id}/free": {"who": "nobody"},
             "POST /api/doing/at/{link}": {"key": secrets.token_hex(8), "name": "Bo"},
             "POST /api/doing/attempts": {},
+            "POST /api/doing/practice": {},
+            "POST /api/doing/attempts/{number}/missed": {},
+            "POST /api/doing/missed-in-session": {},
             "POST /api/doing/attempts/{number}/reading": {
                 "item": "q1",
                 "answer": {"kind": "choice", "chosen": ["B"]},
@@ -481,7 +489,7 @@ class School:
         return next(one["id"] for one in colleagues if one["is_me"])
 
     def headers(self, who, operation=""):
-        if who == "student" and "/api/doing" in operation:
+        if who == "student" and "/api/doing" in operation and "session" not in operation:
             return {"Authorization": f"Bearer {self.passed}"}
         if who == "student":
             return {"Authorization": f"Bearer {self.token}"}

@@ -2228,6 +2228,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/doing/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Practice
+         * @description What is due of what the class was asked.
+         */
+        get: operations["lantern_server_work_doing_router_read_practice"];
+        put?: never;
+        /**
+         * Begin Practice
+         * @description A round of what is due.
+         */
+        post: operations["lantern_server_work_doing_router_begin_practice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doing/attempts/{number}/missed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Practise Missed
+         * @description A round of what was missed in it.
+         */
+        post: operations["lantern_server_work_doing_router_practise_missed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doing/missed-in-session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Practise Missed In Session
+         * @description A round of what this seat missed in its session, once it is over for them.
+         */
+        post: operations["lantern_server_work_doing_router_practise_missed_in_session"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/doing/attempts/{number}/reading": {
         parameters: {
             query?: never;
@@ -2282,6 +2346,26 @@ export interface paths {
          * @description A sentence of the page itself, read aloud.
          */
         post: operations["lantern_server_work_doing_router_say_aloud"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/of-class/{class_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Class Practised
+         * @description What its students hold, and what slips.
+         */
+        get: operations["lantern_server_practice_router_read_class_practised"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -6596,6 +6680,7 @@ export interface components {
          * @description `explanations`, `marks` and `points` say what feedback holds, `notes` whether students may write to the teacher,
          *     `names_on_screen` whether the big screen names anybody, `lights` whether players have lights of their own.
          *     `goes_on_after`: a session that is led goes on by itself so many seconds after each close; None: by hand.
+         *     `comes_back`: at own pace, what was missed comes back until it was right twice (`returning.py`).
          */
         Settings: {
             /**
@@ -6720,6 +6805,11 @@ export interface components {
              *     }
              */
             game?: components["schemas"]["PointsSettings"] | components["schemas"]["BeaconsSettings"] | components["schemas"]["KeepersSettings"] | components["schemas"]["SoundingsSettings"] | components["schemas"]["IslandSettings"] | components["schemas"]["SeaChestSettings"] | components["schemas"]["BoathouseSettings"] | components["schemas"]["CrosswordSettings"] | components["schemas"]["WordSearchSettings"] | components["schemas"]["TwoHalvesSettings"] | components["schemas"]["ShuttersSettings"] | components["schemas"]["SortTheCatchSettings"];
+            /**
+             * Comes Back
+             * @default false
+             */
+            comes_back?: boolean;
         };
         /**
          * ShuttersSettings
@@ -6953,7 +7043,8 @@ export interface components {
              *         "early_bonus": false,
              *         "game": "points",
              *         "run_bonus": false
-             *       }
+             *       },
+             *       "comes_back": false
              *     }
              */
             settings?: components["schemas"]["Settings"];
@@ -7873,7 +7964,8 @@ export interface components {
          * @description One student's paper. `pages` are those of its `items` that ask nothing, `answered` those that have an answer,
          *     `flagged` those to come back to; `at` is where they are. `reached_at` is when they came there first, and `due` when
          *     the time of that question is over, where it has one. `went` is the highest number of a going or a flag. Where it
-         *     `goes_round` there is no last item: `following` is the one to go to next, once this was answered.
+         *     `goes_round` there is no last item: `following` is the one to go to next, once this was answered. Where what was
+         *     missed `comes_back`, `to_come` are still to be answered.
          */
         MyPaper: {
             /** Items */
@@ -7908,6 +8000,16 @@ export interface components {
              * @default null
              */
             following?: string | null;
+            /**
+             * Comes Back
+             * @default false
+             */
+            comes_back?: boolean;
+            /**
+             * To Come
+             * @default 0
+             */
+            to_come?: number;
         };
         /**
          * MyVoices
@@ -11817,6 +11919,16 @@ export interface components {
             waiting: number;
             /** Counts */
             counts: boolean;
+            /**
+             * Missed
+             * @default 0
+             */
+            missed?: number;
+            /**
+             * Held
+             * @default 0
+             */
+            held?: number;
         };
         /** ChangeLine */
         ChangeLine: {
@@ -12290,7 +12402,8 @@ export interface components {
         };
         /**
          * MyAttempt
-         * @description `score` and `passed` stand once they may be told; `share` is what counts of it, in percent.
+         * @description `score` and `passed` stand once they may be told. Where what was missed comes back, `missed` were, and `held` of
+         *     them were right twice since.
          */
         MyAttempt: {
             /** Number */
@@ -12318,6 +12431,16 @@ export interface components {
              * @default 0
              */
             waiting?: number;
+            /**
+             * Missed
+             * @default 0
+             */
+            missed?: number;
+            /**
+             * Held
+             * @default 0
+             */
+            held?: number;
             /**
              * Review
              * @default false
@@ -12483,6 +12606,88 @@ export interface components {
             /** Attempt */
             attempt: number;
             said: components["schemas"]["StudentCommand"];
+        };
+        /**
+         * PracticeOffer
+         * @description What somebody can practise of what their class was asked: how many are due, how many of them come in the next
+         *     round and in about how many minutes; in how many days there is something again.
+         */
+        PracticeOffer: {
+            /** Due */
+            due: number;
+            /** Coming */
+            coming: number;
+            /** Minutes */
+            minutes: number;
+            /** In Days */
+            in_days: number | null;
+        };
+        /**
+         * PracticeStarted
+         * @description `token` opens the round, as a pass opens set work.
+         */
+        PracticeStarted: {
+            /** Token */
+            token: string;
+            begun: components["schemas"]["AttemptMessage"];
+        };
+        /**
+         * ClassPractised
+         * @description `days` is how far back it looks.
+         */
+        ClassPractised: {
+            /** Days */
+            days: number;
+            /** Topics */
+            topics: components["schemas"]["TopicPractised"][];
+            /** Students */
+            students: components["schemas"]["StudentPractised"][];
+        };
+        /**
+         * StudentPractised
+         * @description `last` is how many days ago they practised or answered last, `recalled` the share of what came back to them.
+         */
+        StudentPractised: {
+            /** Name */
+            name: string;
+            /** Cards */
+            cards: number;
+            /** Due */
+            due: number;
+            /** Last */
+            last: number | null;
+            /** Returns */
+            returns: number;
+            /** Recalled */
+            recalled: number | null;
+        };
+        /**
+         * TopicPractised
+         * @description `returns` came back so often, of which `recalled` is the share, between `low` and `high`; `expected` is what the
+         *     scheduler took it to be. `cards` are in all decks, of which `due` by now.
+         */
+        TopicPractised: {
+            /** Topic */
+            topic: string;
+            /** Cards */
+            cards: number;
+            /** Due */
+            due: number;
+            /** Returns */
+            returns: number;
+            /** Recalled */
+            recalled: number | null;
+            /** Low */
+            low: number | null;
+            /** High */
+            high: number | null;
+            /** Expected */
+            expected: number | null;
+            /**
+             * Standing
+             * @enum {string}
+             */
+            standing: "held" | "slips" | "open";
         };
         /**
          * WantedSessions
@@ -17473,6 +17678,88 @@ export interface operations {
             };
         };
     };
+    lantern_server_work_doing_router_read_practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeOffer"] | null;
+                };
+            };
+        };
+    };
+    lantern_server_work_doing_router_begin_practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptMessage"];
+                };
+            };
+        };
+    };
+    lantern_server_work_doing_router_practise_missed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptMessage"];
+                };
+            };
+        };
+    };
+    lantern_server_work_doing_router_practise_missed_in_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeStarted"];
+                };
+            };
+        };
+    };
     lantern_server_work_doing_router_read_answer: {
         parameters: {
             query?: never;
@@ -17545,6 +17832,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SpokenPart"];
+                };
+            };
+        };
+    };
+    lantern_server_practice_router_read_class_practised: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassPractised"];
                 };
             };
         };

@@ -10,6 +10,7 @@ import type { ClassResults } from '@/api/types'
 import { counted } from '@/composables/format'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import AskedAgainList from './AskedAgainList.vue'
+import ClassPractice from './ClassPractice.vue'
 import ClassStudents from './ClassStudents.vue'
 import OverTimeChart from './OverTimeChart.vue'
 import GradeBooks from './GradeBooks.vue'
@@ -41,6 +42,7 @@ useTitle(computed(() => `${detail.value?.name ?? 'Class'} over time · Tall Lant
       <div v-else class="space-y-5">
         <OverTimeChart :results="detail.results" whole="Everything" />
         <ClassTopics v-if="detail.results.topics.length" :results="detail.results" />
+        <ClassPractice :class-id="id" />
         <ClassStudents v-if="detail.students.length" :detail="detail" />
         <AskedAgainList :again="detail.results.asked_again" />
       </div>

@@ -35,6 +35,12 @@ const FEEDBACK: [Feedback, string][] = [
       </label>
     </div>
     <UiSwitch
+      v-if="settings.feedback === 'each' && settings.game?.game === 'points'"
+      v-model="settings.comes_back"
+      label="What was missed comes back"
+      hint="After three other questions, and again later with its options mixed, or typed: until it was right twice. The first answer counts."
+    />
+    <UiSwitch
       v-model="settings.marks"
       label="Tell each one how their answer went"
       hint="Else devices show what was right, and say no more."

@@ -71,6 +71,9 @@ const when = computed(() => {
     </td>
     <td class="px-3 py-2 text-end tabular-nums">
       {{ line.share === null ? '' : percent(line.share) }}
+      <span v-if="shown?.missed" class="block text-slate"
+        >{{ shown.held }} of {{ shown.missed }} missed held later</span
+      >
       <span v-if="shown?.waiting" class="block text-slate">{{ shown.waiting }} to mark</span>
     </td>
     <td class="px-3 py-2">

@@ -197,6 +197,10 @@ class Recasting(Generic[I]):
         """The fields of this kind that can be made of another item's substance."""
         return {}
 
+    def to_be_typed(self, text: str) -> dict[str, object] | None:
+        """What asks for this text and forgives how it is spelled, as fields; None where answers are not typed so."""
+        return None
+
     def of_pairs(self, pairs: Sequence[Drawn], new_id: NewId) -> list[dict[str, object]]:
         """Items (their fields, without id) that ask for these pairs; none where the kind cannot."""
         return []

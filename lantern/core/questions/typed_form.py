@@ -7,21 +7,19 @@ in a language whose words are not listed here there is no such form.
 
 import re
 
-from lantern.core.questions import kind_of
+from lantern.core.questions import KINDS, kind_of
 from lantern.core.questions.items import Item, Question
-from lantern.core.questions.kinds.text_entry import TextEntryItem
-from lantern.core.questions.marking.spelling import Strictness
 from lantern.core.questions.recast import turned
 from lantern.core.questions.richtext import plain, typed
 
 SUFFIX = "-typed"
 LONGEST_ID, LONGEST, MOST_WORDS, FEWEST_OPTIONS = 40, 30, 4, 3
-FORGIVING = Strictness(capitals=False, accents=False, articles=False, punctuation=False, typos=False)
-"""What was missed is asked for again, not its spelling."""
+FEWEST_WORDS = 4
+"""Of the question: a shorter one leaves too much to its options."""
 POINTS_AT_OPTIONS = {
-    "en": r"these|those|this|the following|following|below|above|not|n[’']t|except|least|most|best",
+    "en": r"these|those|this|the following|following|below|above|not|\w*n[’']t|except|least|most|best",
     "de": r"diese[rsmn]?|welche[rsmn]? (der|von)|folgende[rsmn]?|unten|oben|nicht|kein\w*|außer|am \w+sten|beste\w*",
-    "fr": r"ces|ceux|celles|parmi|suivant\w*|l[ae]quel(le)?|lesquel\w+|pas|sauf|excepté|l[ea] (plus|moins)|meilleure?s?",
+    "fr": r"ces|ceux|celles|parmi|suivant\w*|l[ae]s?quel\w*|pas|sauf|excepté|l[ea] (plus|moins)|meilleure?s?",
     "es": r"est[oae]s?|siguientes?|cuál de|cuáles|no|excepto|salvo|más|menos|mejor\w*",
 }
 _WORDS = {name: re.compile(rf"\b({words})\b", re.IGNORECASE) for name, words in POINTS_AT_OPTIONS.items()}
@@ -41,11 +39,11 @@ def typed_form(item: Item) -> Item | None:
         return None
     text = plain(typed(right[0])).strip()
     is_short = 0 < len(text) <= LONGEST and len(text.split()) <= MOST_WORDS
-    if not is_short or _NO_WORDS.search(right[0]) or _CATCH_ALL.search(text) or pattern.search(plain(item.prompt)):
+    is_in_words = not _NO_WORDS.search(right[0]) and not _CATCH_ALL.search(text)
+    prompt = plain(item.prompt)
+    asks_enough = len(prompt.split()) >= FEWEST_WORDS and not pattern.search(prompt)
+    if not (is_short and is_in_words and asks_enough) or len(item.id) + len(SUFFIX) > LONGEST_ID:
         return None
-    if len(item.id) + len(SUFFIX) > LONGEST_ID:
-        return None
-    form = turned(item, "text_entry", lambda: "")
-    assert isinstance(form, TextEntryItem)
-    changes = {"id": item.id + SUFFIX, "accepts": (text,), "strictness": FORGIVING}
-    return form.model_copy(update=changes).under(item.rules)
+    into, fields = next((one, found) for one in KINDS if (found := one.to_be_typed(text)) is not None)
+    form = turned(item, into.name, lambda: "")
+    return form.model_copy(update={"id": item.id + SUFFIX, **fields}).under(item.rules)

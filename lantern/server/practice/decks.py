@@ -92,10 +92,11 @@ def take_in(session: LiveSession, state: State, answers: Sequence[Answered], zon
         if review:
             known[question.pk, one.person] = card
             reviews.append((card, review))
-    _store([card for card, _ in reviews], [review for _, review in reviews])
+    store([card for card, _ in reviews], [review for _, review in reviews])
 
 
-def _store(cards: Iterable[Card], reviews: Sequence[Review]) -> None:
+def store(cards: Iterable[Card], reviews: Sequence[Review]) -> None:
+    """Cards that have moved, and by what."""
     rows = {id(card): card for card in cards}.values()
     Card.objects.bulk_create([row for row in rows if row.pk is None])
     Card.objects.bulk_update(

@@ -33,8 +33,9 @@ from lantern.server.live import store
 from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import known_by
 from lantern.server.live.hub import hub
-from lantern.server.live.models import CheckedAddress, OwnLight, Person
+from lantern.server.live.models import Attempt, CheckedAddress, OwnLight, Person
 from lantern.server.live.own_lights import of_member, own_light
+from lantern.server.practice.models import Card
 from lantern.server.schools.schemas import ErasedStudent, StudentHistory, TookPart
 from lantern.server.services.models import SentMail
 
@@ -196,6 +197,7 @@ async def erase(teacher: Teacher, member: Member) -> ErasedStudent:
     await sync_to_async(forget_all)(teacher.school_id)
     sessions, answers = set(), 0
     for person in await sync_to_async(lambda: list(traces(teacher, member)))():
+        await sync_to_async(_forget_practice)(person)
         state = (await hub().room(person.session_id)).state
         for seat in [one for one in state.seats.values() if one.person == person.key]:
             await hub().submit(person.session_id, Erase(seat.number), Sent(desk, next(numbers), now_ms()))
@@ -203,6 +205,11 @@ async def erase(teacher: Teacher, member: Member) -> ErasedStudent:
             answers += sum(seat.number in ask.responses for ask in state.standing_asks())
     await sync_to_async(_erase_member)(teacher, member)
     return ErasedStudent(sessions=len(sessions), answers=answers)
+
+
+def _forget_practice(person: Person) -> None:
+    rounds = Attempt.objects.filter(session=person.session_id, person=person.key)
+    rounds.filter(number__gte=Attempt.FIRST_ROUND).delete()
 
 
 def _erase_member(teacher: Teacher, member: Member) -> None:
@@ -217,6 +224,8 @@ def _erase_member(teacher: Teacher, member: Member) -> None:
     OwnLight.objects.filter(school=teacher.school_id, keeper__in=keepers).delete()
     for one in found.distinct():
         JoinRequest.objects.filter(of_class=one.of_class_id, name__iexact=one.name).delete()
+    people = list(found.values_list("person", flat=True))
+    Card.objects.filter(person__in=people, question__of_class__teachers__school=teacher.school_id).delete()
     found.delete()
     traces(teacher, member).delete()  # who came to set work and did nothing has no seat
     store.sweep()

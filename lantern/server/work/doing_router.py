@@ -102,6 +102,7 @@ async def read_practice(request: PassRequest) -> PracticeOffer | None:
 @router.post("/practice", response=AttemptMessage, auth=with_pass)
 async def begin_practice(request: PassRequest) -> HttpResponse:
     """A round of what is due."""
+    await sync_to_async(practising.deck_of)(request.auth)
     begun = await commits().do(lambda: practising.begin_deck(request.auth))
     reply = _json(begun.told)
     remember_files(request, reply, *begun.sessions)

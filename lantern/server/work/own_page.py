@@ -133,7 +133,8 @@ def may_see_score(settings: Settings, own: Own, now: Milliseconds) -> bool:
     return settings.feedback != "opened" or (own.due is not None and now >= own.due)
 
 
-def _may_review(settings: Settings, own: Own, now: Milliseconds) -> bool:
+def may_review_attempts(settings: Settings, own: Own, now: Milliseconds) -> bool:
+    """Whether what was right in those that are over may be seen."""
     if settings.feedback == "opened":
         return own.due is not None and now >= own.due
     return settings.feedback in ("each", "handed_in")
@@ -156,7 +157,7 @@ def _attempt(piece: Piece, own: Own, row: Attempt, one: Tried, counts: Tried | N
         waiting=row.waiting if tells else 0,
         missed=row.missed if tells else 0,
         held=row.held if tells else 0,
-        review=one.is_over and _may_review(piece.settings, own, now),
+        review=one.is_over and may_review_attempts(piece.settings, own, now),
         counts=len(piece.terms.counts) > 0 and counts is not None and counts.number == row.number,
     )
 

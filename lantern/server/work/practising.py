@@ -8,6 +8,7 @@
 from collections.abc import Mapping, Sequence
 from typing import NamedTuple
 
+from django.db import transaction
 from django.db.models import QuerySet
 
 from lantern.core import errors
@@ -31,6 +32,7 @@ from lantern.server.practice import decks
 from lantern.server.practice.models import Card, Round, TakenIn
 from lantern.server.work.doing import OpenAttempt, message_text, open_attempt
 from lantern.server.work.models import Given, Participant
+from lantern.server.work.own_page import may_review_attempts
 from lantern.server.work.pieces import (
     Doer,
     doer_with,
@@ -60,8 +62,10 @@ def take_in(class_id: int, person: str) -> None:
     for session in over.order_by("-ended_at")[:AT_ONCE]:
         state = ended.state_of(session)
         if tells_in_the_end(state):
-            _take_in(session, state, class_id, {seat.number: seat.person for seat in state.people()})
-            TakenIn.objects.get_or_create(session=session)
+            with transaction.atomic():
+                _, is_new = TakenIn.objects.get_or_create(session=session)
+                if is_new:
+                    _take_in(session, state, {seat.number: seat.person for seat in state.people()})
     _take_in_attempts(class_id, person)
 
 
@@ -86,20 +90,23 @@ def _take_in_attempts(class_id: int, person: str) -> None:
         rows = Attempt.objects.at_work().filter(session=participant.given.session_id, person=participant.person.key)
         rows = rows.filter(ended_at__isnull=False, taken_in=None).order_by("number")
         if rows:
-            _take_in_those(participant, class_id, rows)
+            _take_in_those(participant, rows)
 
 
-def _take_in_those(participant: Participant, class_id: int, rows: QuerySet[Attempt]) -> None:
+def _take_in_those(participant: Participant, rows: QuerySet[Attempt]) -> None:
     doer, now = doer_with(pass_of(participant)), now_ms()
+    if not may_review_attempts(doer.piece.settings, doer.own, now):
+        return
     for row in rows:
         ground = ground_of(doer, row)
         state = as_of(state_of(doer, row, ground), row.seat, ground.own, ground.target, now)
-        if may_review(state, row.seat):
-            _take_in(doer.piece.session, state, class_id, {row.seat: doer.person.id})
-            TakenIn.objects.get_or_create(attempt=row)
+        with transaction.atomic():
+            _, is_new = TakenIn.objects.get_or_create(attempt=row)
+            if is_new:
+                _take_in(doer.piece.session, state, {row.seat: doer.person.id})
 
 
-def _take_in(session: LiveSession, state: State, class_id: int, seats: Mapping[int, str]) -> None:
+def _take_in(session: LiveSession, state: State, seats: Mapping[int, str]) -> None:
     """`seats` and who is in them, by the roster of the session."""
     members = dict(Person.objects.filter(session=session, key__in=seats.values()).values_list("key", "member"))
     people = {seat: members[key] for seat, key in seats.items() if members.get(key)}
@@ -187,7 +194,7 @@ def begin_missed_in_session(session_id: int, state: State, seat: int) -> str:
         raise errors.NotPossible(NOTHING_MISSED)
     person = Person.objects.filter(session=session, key=state.seats[seat].person).first()
     if person is None:
-        raise errors.NotPossible(said("nobody_there", "Nobody is here any more whose attempt it was."))
+        raise errors.UnknownSeat
     given, _ = Given.objects.get_or_create(session=session, defaults={"work": None})
     who = person.member or person.key
     participant, _ = Participant.objects.get_or_create(person=person, defaults={"given": given, "who": who})

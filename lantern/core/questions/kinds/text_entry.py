@@ -38,6 +38,7 @@ from lantern.core.questions.textform import entry, texts
 from lantern.core.values import Value
 
 LONGEST, MOST_ACCEPTED = 300, 40
+FORGIVING = Strictness(capitals=False, accents=False, articles=False, punctuation=False, typos=False)
 Spelling = Annotated[str, Field(max_length=LONGEST)]
 MOST_SHOWN = 40
 
@@ -226,6 +227,9 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
 
     def take_over(self, substance: Substance, new_id: NewId) -> dict[str, object]:
         return {"accepts": substance.right_texts()[:MOST_ACCEPTED]}
+
+    def to_be_typed(self, text: str) -> dict[str, object]:
+        return {"accepts": (text,), "strictness": FORGIVING}
 
     def of_pairs(self, pairs: Sequence[Drawn], new_id: NewId) -> list[dict[str, object]]:
         return [{"prompt": p.left, "accepts": [typed(p.right)], "tags": p.tags} for p in pairs]

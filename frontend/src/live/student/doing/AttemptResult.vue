@@ -6,8 +6,8 @@ import { t as common } from '../seated/words'
 import { shortMoment } from './times'
 import { t } from './words'
 
-const props = defineProps<{ attempt: MyAttempt; work: MyWork; isFresh: boolean }>()
-const emit = defineEmits<{ review: [] }>()
+const props = defineProps<{ attempt: MyAttempt; work: MyWork; isFresh: boolean; busy: boolean }>()
+const emit = defineEmits<{ review: []; practise: [] }>()
 const asked = ref(false)
 
 const HEADS = {
@@ -27,6 +27,10 @@ const percent = computed(() =>
 )
 const counts = computed(
   () => props.attempt.counts && props.work.attempts.length > 1 && props.work.counts !== 'mean',
+)
+/** Who had all of it right has missed nothing; where no score is told, that is not told either. */
+const hasMissed = computed(
+  () => props.attempt.review && (props.attempt.score ?? -1) < (props.attempt.out_of ?? 1),
 )
 const hasScore = computed(() => props.attempt.score !== null && !!props.attempt.out_of)
 </script>
@@ -62,6 +66,9 @@ const hasScore = computed(() => props.attempt.score !== null && !!props.attempt.
           common('score_percent', { percent })
         }}</span>
       </p>
+      <p v-if="attempt.missed" class="mt-1">
+        {{ t('came_back', { held: attempt.held!, missed: attempt.missed }) }}
+      </p>
       <p v-if="attempt.waiting" class="mt-1">{{ t('waiting', { n: attempt.waiting }) }}</p>
       <p v-if="attempt.passed !== null" class="mt-1 font-bold">
         {{ t(attempt.passed ? 'passed' : 'not_passed') }}
@@ -71,14 +78,20 @@ const hasScore = computed(() => props.attempt.score !== null && !!props.attempt.
         {{ work.closing }}
       </p>
     </template>
-    <button
-      v-if="attempt.review"
-      type="button"
-      class="mt-3 min-h-11 rounded border border-ink px-4 font-bold"
-      @click="emit('review')"
-    >
-      {{ common('see_right') }}
-    </button>
+    <div v-if="attempt.review" class="mt-3 flex flex-wrap gap-2">
+      <button type="button" class="min-h-11 rounded border border-ink px-4 font-bold" @click="emit('review')">
+        {{ common('see_right') }}
+      </button>
+      <button
+        v-if="hasMissed"
+        type="button"
+        class="min-h-11 rounded border border-ink px-4 font-bold"
+        :disabled="busy"
+        @click="emit('practise')"
+      >
+        {{ t('practise_missed') }}
+      </button>
+    </div>
     <p v-else-if="isFresh && work.told_when" class="mt-2 text-slate">
       {{ t('told_when', { when: shortMoment(work.told_when, work.zone) }) }}
     </p>

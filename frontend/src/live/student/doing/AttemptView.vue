@@ -2,7 +2,7 @@
 /** An attempt: the paper as in a session at own pace, and the way back to one's page. */
 import { computed, watch } from 'vue'
 import type { Refusal } from '@/api/refusal'
-import type { AttemptMessage, Kind } from '@/api/types'
+import type { AttemptMessage, Kind, Mine } from '@/api/types'
 import { registry } from '@/questions/registry'
 import PaperView from '../seated/own/PaperView.vue'
 import { useAttempt } from './useAttempt'
@@ -17,11 +17,11 @@ const props = defineProps<{
   number: number
   title: string
 }>()
-const emit = defineEmits<{ over: [handedIn: boolean]; gone: [why: Refusal] }>()
+const emit = defineEmits<{ over: [handedIn: boolean, mine?: Mine]; gone: [why: Refusal] }>()
 const { link, handsIn, waiting, isOver } = useAttempt(props.token, props.begun.attempt, props.begun)
 const isOffline = computed(() => link.status.value === 'offline')
 
-watch(isOver, (now) => now && emit('over', true), { immediate: true })
+watch(isOver, (now) => now && emit('over', true, link.mine.value ?? undefined), { immediate: true })
 watch(link.gone, (why) => why && emit('gone', why))
 
 /** All of it is fetched before the network may go. */

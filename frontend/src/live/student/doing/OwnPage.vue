@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A student's page: what there is to do, how far they are, and what came of it. */
 import { computed, defineAsyncComponent, ref } from 'vue'
-import type { MyWork } from '@/api/types'
+import type { Mine, MyWork } from '@/api/types'
 import PhoneFrame from '../PhoneFrame.vue'
 import { mainButton } from '../recipes'
 import { t as common } from '../seated/words'
@@ -11,6 +11,7 @@ import AttemptResult from './AttemptResult.vue'
 import BesideClass from './BesideClass.vue'
 import OtherWorkList from './OtherWorkList.vue'
 import OwnLink from './OwnLink.vue'
+import PracticePanel from './PracticePanel.vue'
 import { factsOf } from './facts'
 import { moment } from './times'
 import { t } from './words'
@@ -22,8 +23,15 @@ const props = defineProps<{
   notice: string
   busy: boolean
   fresh: number | null
+  practised: Mine | null
 }>()
-const emit = defineEmits<{ begin: []; goOn: [number: number]; leave: [] }>()
+const emit = defineEmits<{
+  begin: []
+  goOn: [number: number]
+  leave: []
+  practise: []
+  practiseMissed: [number: number]
+}>()
 
 const looksAt = ref<number | null>(null)
 const name = computed(() => props.work.name || common('guest', { number: props.work.number }))
@@ -71,7 +79,9 @@ function review(number: number | null): void {
           :attempt="one"
           :work="work"
           :is-fresh="one.number === fresh"
+          :busy="busy"
           @review="review(one.number)"
+          @practise="emit('practiseMissed', one.number)"
         />
       </ul>
       <BesideClass v-if="work.beside && (!work.asks_first || fresh === null)" :beside="work.beside" />
@@ -86,6 +96,13 @@ function review(number: number | null): void {
       <ul v-if="isOpen && !work.why_not" class="mt-5 space-y-2 text-lg">
         <li v-for="fact in facts" :key="fact" class="border-s-4 border-rule ps-3">{{ fact }}</li>
       </ul>
+      <PracticePanel
+        v-if="work.class_name"
+        :token="token"
+        :busy="busy"
+        :practised="practised"
+        @practise="emit('practise')"
+      />
       <OtherWorkList v-if="work.others?.length" :others="work.others" :zone="work.zone" />
       <OwnLink :link="work.link" :token="token" />
       <button type="button" class="mt-3 min-h-11 font-bold text-tide" @click="emit('leave')">

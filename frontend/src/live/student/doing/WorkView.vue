@@ -2,7 +2,7 @@
 /** A link to set work: who it is, their page, and the attempt that they work on. */
 import { defineAsyncComponent, onScopeDispose, shallowRef } from 'vue'
 import { Refusal } from '@/api/refusal'
-import type { AttemptMessage, Entered, MyWork } from '@/api/types'
+import type { AttemptMessage, Entered, Mine, MyWork } from '@/api/types'
 import { need } from '../look'
 import { needLanguage, offer } from '../ownLanguage'
 import PhoneFrame from '../PhoneFrame.vue'
@@ -10,7 +10,7 @@ import { told } from './told'
 import DoorView from './DoorView.vue'
 import OwnPage from './OwnPage.vue'
 import { forgetPass, keepAttempt, keepPass, keptAttempt, keptPass } from './pass'
-import { beginAttempt, myWork, readAttempt } from './request'
+import { beginAttempt, beginPractice, myWork, practiseMissed, readAttempt } from './request'
 import { openWithoutNetwork } from './worker'
 import { t } from './words'
 
@@ -24,6 +24,12 @@ const busy = shallowRef(false)
 const isAnother = shallowRef(false)
 /** Of the attempt that was handed in just now. */
 const fresh = shallowRef<number | null>(null)
+/** What came of the round of practice that is over. */
+const practised = shallowRef<Mine | null>(null)
+
+/** Rounds of practice are numbered from here on. */
+const FIRST_ROUND = 1001
+const isRound = (number: number): boolean => number >= FIRST_ROUND
 
 openWithoutNetwork()
 
@@ -72,7 +78,7 @@ function goOnWithoutNetwork(error: unknown): void {
 async function open(work: () => Promise<AttemptMessage>): Promise<void> {
   busy.value = true
   notice.value = ''
-  fresh.value = null
+  fresh.value = practised.value = null
   try {
     const message = await work()
     localStorage.setItem(`lantern.at.${props.link}`, String(message.attempt))
@@ -90,12 +96,16 @@ async function open(work: () => Promise<AttemptMessage>): Promise<void> {
 const begin = (): Promise<void> => open(() => beginAttempt(pass.value!.token))
 const goOn = (number: number): Promise<void> => open(() => readAttempt(pass.value!.token, number))
 
-async function over(handedIn: boolean): Promise<void> {
+const practise = (): Promise<void> => open(() => beginPractice(pass.value!.token))
+const practiseOf = (number: number): Promise<void> => open(() => practiseMissed(pass.value!.token, number))
+
+async function over(handedIn: boolean, mine?: Mine): Promise<void> {
   const number = begun.value!.attempt
   if (handedIn) {
     keepAttempt(pass.value!.token, number, null)
     localStorage.removeItem(`lantern.at.${props.link}`)
-    fresh.value = number
+    if (isRound(number)) practised.value = mine ?? null
+    else fresh.value = number
   }
   await look()
   begun.value = null
@@ -122,7 +132,7 @@ if (pass.value) {
     :begun="begun"
     :name="pass.name"
     :number="pass.number ?? 1"
-    :title="work?.title ?? begun.view.title"
+    :title="isRound(begun.attempt) ? t('practice') : (work?.title ?? begun.view.title)"
     @over="over"
     @gone="leave"
   />
@@ -133,8 +143,11 @@ if (pass.value) {
     :notice="notice"
     :busy="busy"
     :fresh="fresh"
+    :practised="practised"
     @begin="begin"
     @go-on="goOn"
+    @practise="practise"
+    @practise-missed="practiseOf"
     @leave="leave()"
   />
   <PhoneFrame v-else left="Tall Lantern">

@@ -4,6 +4,8 @@ import type {
   AttemptReply,
   Entered,
   MyWork,
+  PracticeOffer,
+  PracticeStarted,
   Reviewed,
   SpokenPart,
   StudentAnswer,
@@ -21,6 +23,15 @@ export const enterWork = (link: string, who: object): Promise<Entered> => reques
 export const myWork = (token: string): Promise<MyWork> => request('/api/doing/mine', by(token))
 export const beginAttempt = (token: string): Promise<AttemptMessage> =>
   request('/api/doing/attempts', by(token), {})
+export const readPractice = (token: string): Promise<PracticeOffer | null> =>
+  request('/api/doing/practice', by(token))
+export const beginPractice = (token: string): Promise<AttemptMessage> =>
+  request('/api/doing/practice', by(token), {})
+export const practiseMissed = (token: string, number: number): Promise<AttemptMessage> =>
+  request(`/api/doing/attempts/${number}/missed`, by(token), {})
+/** Of a session, by the token of one's seat in it. */
+export const practiseMissedIn = (seat: string): Promise<PracticeStarted> =>
+  request('/api/doing/missed-in-session', by(seat), {})
 export const readAttempt = (token: string, number: number): Promise<AttemptMessage> =>
   request(`/api/doing/attempts/${number}`, by(token))
 export const sendCommand = (token: string, attempt: number, said: StudentCommand): Promise<AttemptReply> =>

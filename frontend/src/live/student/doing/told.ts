@@ -12,6 +12,8 @@ const CODES = [
   'work_name_taken',
   'not_for_you',
   'unknown_pass',
+  'nothing_due',
+  'nothing_missed',
 ] as const
 type Code = (typeof CODES)[number]
 const isOurs = (code: string): code is Code => (CODES as readonly string[]).includes(code)

@@ -8,6 +8,7 @@ import { t } from './words'
 const OwnBoard = defineAsyncComponent(() => import('./OwnBoard.vue'))
 const OwnLight = defineAsyncComponent(() => import('./light/OwnLight.vue'))
 const ReviewView = defineAsyncComponent(() => import('./own/ReviewView.vue'))
+const PractiseMissed = defineAsyncComponent(() => import('./PractiseMissed.vue'))
 const props = defineProps<{ view: StudentView; mine: Mine | null; own?: SeatLink['own'] }>()
 const reviewing = ref(false)
 </script>
@@ -27,6 +28,7 @@ const reviewing = ref(false)
     >
       {{ t('see_right') }}
     </button>
+    <PractiseMissed :mine="mine" />
     <OwnLight v-if="mine?.light" :mine="mine" :own="props.own" ended />
   </div>
 </template>

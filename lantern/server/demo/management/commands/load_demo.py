@@ -21,6 +21,7 @@ from lantern.server.classes.actions import keep_lists, set_phrases
 from lantern.server.classes.models import SchoolClass
 from lantern.server.classes.schemas import KeptClass, KeptRow
 from lantern.server.demo.at_home import set_work
+from lantern.server.demo.practising import practice
 from lantern.server.demo.props import with_media
 from lantern.server.demo.rehearsal import Rehearsal, Student
 from lantern.server.demo.school import CLASSES, NAME, ODILE, RAVI, SUNNIVA, DemoClass, DemoTeacher
@@ -91,11 +92,13 @@ class Command(BaseCommand):
         tides = next(one for one in sets if one.title == TIDES.title)
         start_session(odile, tides, FRIDAY_TEST, class_8c, later=True)
         given = set_work(odile, classes, {one.title: one for one in sets}, timezone.now())
+        came_back = practice(class_8c, timezone.now())
         _say_when_each_was_run(sets)
         save_preset(odile, "Friday test", FRIDAY_TEST)
         self.stdout.write(
             f"The demo school is loaded: {len(sets)} sets, {len(CLASSES)} classes, "
-            f"{ran + 1} finished sessions and one that is prepared, {given} pieces of set work."
+            f"{ran + 1} finished sessions and one that is prepared, {given} pieces of set work; "
+            f"in the decks of {class_8c.name} questions came back {came_back} times."
         )
 
 

@@ -64,6 +64,25 @@ export default {
   },
   hands_in_later:
     'Es wird abgegeben, sobald das Netz wieder da ist. Lass die Seite offen oder öffne sie dann noch einmal.',
+  practice: 'Üben',
+  practice_due: {
+    one: '{n} Frage aus deiner Klasse kann wiederkommen.',
+    other: '{n} Fragen aus deiner Klasse können wiederkommen.',
+  },
+  practice_minutes: { one: 'Etwa {n} Minute.', other: 'Etwa {n} Minuten.' },
+  practice_later: {
+    one: 'Heute gibt es nichts zu üben. Morgen kommt etwas wieder.',
+    other: 'Heute gibt es nichts zu üben. In {n} Tagen kommt etwas wieder.',
+  },
+  practise: 'Üben',
+  practise_missed: 'Üben, was nicht richtig war',
+  practised: {
+    one: 'Das war {n} Frage. {right} wusstest du gleich.',
+    other: 'Das waren {n} Fragen. {right} wusstest du gleich.',
+  },
+  came_back: 'Von {missed}, die nicht richtig waren, waren {held} danach zweimal richtig.',
+  nothing_due: 'Heute gibt es nichts zu üben.',
+  nothing_missed: 'Es gibt nichts, was du noch üben könntest.',
   work_not_yet: 'Diese Aufgabe ist noch nicht offen.',
   work_closed: 'Die Zeit für diese Aufgabe ist vorbei.',
   work_withdrawn: 'Deine Lehrkraft hat diese Aufgabe zurückgenommen.',

@@ -60,6 +60,25 @@ export default {
   },
   hands_in_later:
     'It is handed in as soon as the network is back. Leave this page open, or open it again then.',
+  practice: 'Practice',
+  practice_due: {
+    one: '{n} question of your class is ready to come back.',
+    other: '{n} questions of your class are ready to come back.',
+  },
+  practice_minutes: { one: 'About {n} minute.', other: 'About {n} minutes.' },
+  practice_later: {
+    one: 'Nothing to practise today. Something comes back tomorrow.',
+    other: 'Nothing to practise today. Something comes back in {n} days.',
+  },
+  practise: 'Practise',
+  practise_missed: 'Practise what you missed',
+  practised: {
+    one: 'That was {n} question. {right} you knew at once.',
+    other: 'Those were {n} questions. {right} you knew at once.',
+  },
+  came_back: '{held} of {missed} that you missed were right twice afterwards.',
+  nothing_due: 'There is nothing to practise today.',
+  nothing_missed: 'Nothing was missed that could be practised.',
   work_not_yet: 'This work is not open yet.',
   work_closed: 'The time for this work is over.',
   work_withdrawn: 'Your teacher has taken this work back.',

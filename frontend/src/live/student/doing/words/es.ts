@@ -74,6 +74,32 @@ export default {
   },
   hands_in_later:
     'Se entregará en cuanto vuelva la red. Deja esta página abierta o ábrela otra vez entonces.',
+  practice: 'Practicar',
+  practice_due: {
+    one: '{n} pregunta de tu clase puede volver.',
+    many: '{n} preguntas de tu clase pueden volver.',
+    other: '{n} preguntas de tu clase pueden volver.',
+  },
+  practice_minutes: {
+    one: 'Más o menos {n} minuto.',
+    many: 'Más o menos {n} minutos.',
+    other: 'Más o menos {n} minutos.',
+  },
+  practice_later: {
+    one: 'Hoy no hay nada que practicar. Mañana vuelve algo.',
+    many: 'Hoy no hay nada que practicar. En {n} días vuelve algo.',
+    other: 'Hoy no hay nada que practicar. En {n} días vuelve algo.',
+  },
+  practise: 'Practicar',
+  practise_missed: 'Practicar lo que no salió',
+  practised: {
+    one: 'Ha sido {n} pregunta. A la primera: {right}.',
+    many: 'Han sido {n} preguntas. A la primera: {right}.',
+    other: 'Han sido {n} preguntas. A la primera: {right}.',
+  },
+  came_back: 'De {missed} que no salieron, {held} salieron después dos veces.',
+  nothing_due: 'Hoy no hay nada que practicar.',
+  nothing_missed: 'No hay nada que practicar aquí.',
   work_not_yet: 'Este trabajo aún no está abierto.',
   work_closed: 'El tiempo para este trabajo ha terminado.',
   work_withdrawn: 'Tu profesor ha retirado este trabajo.',

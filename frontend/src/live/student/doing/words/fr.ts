@@ -74,6 +74,32 @@ export default {
   },
   hands_in_later:
     'Ce sera rendu dès que le réseau sera revenu. Laisse cette page ouverte, ou rouvre-la à ce moment-là.',
+  practice: 'S’entraîner',
+  practice_due: {
+    one: '{n} question de ta classe peut revenir.',
+    many: '{n} questions de ta classe peuvent revenir.',
+    other: '{n} questions de ta classe peuvent revenir.',
+  },
+  practice_minutes: {
+    one: 'Environ {n} minute.',
+    many: 'Environ {n} minutes.',
+    other: 'Environ {n} minutes.',
+  },
+  practice_later: {
+    one: 'Rien à revoir aujourd’hui. Quelque chose revient demain.',
+    many: 'Rien à revoir aujourd’hui. Quelque chose revient dans {n} jours.',
+    other: 'Rien à revoir aujourd’hui. Quelque chose revient dans {n} jours.',
+  },
+  practise: 'S’entraîner',
+  practise_missed: 'Revoir ce qui n’était pas juste',
+  practised: {
+    one: 'C’était {n} question. Sues tout de suite : {right}.',
+    many: 'C’étaient {n} questions. Sues tout de suite : {right}.',
+    other: 'C’étaient {n} questions. Sues tout de suite : {right}.',
+  },
+  came_back: 'Sur {missed} qui n’étaient pas justes, {held} l’ont été deux fois ensuite.',
+  nothing_due: 'Il n’y a rien à revoir aujourd’hui.',
+  nothing_missed: 'Il n’y a rien à revoir ici.',
   work_not_yet: 'Ce travail n’est pas encore ouvert.',
   work_closed: 'Le temps pour ce travail est passé.',
   work_withdrawn: 'Ton professeur a retiré ce travail.',

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Once it is handed in: by whom, the score where it may be told, and the teacher's closing words. */
 import type { Mine } from '@/api/types'
+import PractiseMissed from '../PractiseMissed.vue'
 import ScoreView from '../ScoreView.vue'
 import { t as common } from '../words'
 import { t } from './words'
@@ -31,5 +32,6 @@ const HEADS = {
       {{ common('see_right') }}
     </button>
     <p v-else-if="!told" class="mt-5 text-lg text-slate">{{ t('told_later') }}</p>
+    <PractiseMissed :mine="mine" />
   </div>
 </template>

@@ -25,6 +25,7 @@ const flagged = computed(() => places.value.filter((place) => place.flagged).len
         <button
           type="button"
           class="flex min-h-12 w-full items-center gap-3 px-3 text-start"
+          :disabled="paper.comes_back"
           @click="emit('go', place.item)"
         >
           <span class="grow font-bold">{{ t('question_number', { number: place.number! }) }}</span>

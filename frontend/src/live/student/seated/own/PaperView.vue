@@ -45,6 +45,8 @@ const shown = computed(() => view.value?.shown ?? null)
 const isOver = computed(() => !!paper.value?.handed_in)
 /** A game in which there is no last question: one answers, and goes on. */
 const rounds = computed(() => !!paper.value?.goes_round)
+/** What was missed comes back, until nothing does any more. */
+const comesBack = computed(() => !!paper.value?.comes_back)
 const played = computed(() => mine.value?.board && viewsOf(mine.value.board.game as GameName))
 const leads = computed(() => !!played.value?.leads)
 /** It is answered on one's own board. */
@@ -66,18 +68,24 @@ const mayAnswer = computed(() => {
 })
 /** Something is chosen that is not kept yet. */
 const isNew = computed(() => mayAnswer.value && !!chosen.value && !same(chosen.value, answer.value))
-const count = computed(() =>
-  here.value?.number && !looking.value && !isOver.value && !rounds.value
-    ? common('count_of', { count: here.value.number, of: places.value.filter((one) => one.number).length })
-    : '',
-)
+const count = computed(() => {
+  if (looking.value || isOver.value) return ''
+  if (comesBack.value) return paper.value!.to_come ? t('to_come', { n: paper.value!.to_come }) : ''
+  const number = rounds.value ? null : here.value?.number
+  const of = places.value.filter((one) => one.number).length
+  return number ? common('count_of', { count: number, of }) : ''
+})
 const left = computed(() =>
   time.seconds.value === null || isOver.value ? '' : t('time_left', { time: clockTime(time.seconds.value) }),
 )
 const share = computed(() =>
   time.seconds.value === null || isOver.value || view.value?.stopped ? null : time.share.value,
 )
+const isThrough = computed(
+  () => comesBack.value && !isNew.value && !paper.value?.following && (isTold.value || isPage.value),
+)
 const mainLabel = computed(() => {
+  if (isThrough.value) return t('finish')
   if (rounds.value && !isNew.value && !paper.value?.following) return sendLabel(null)
   if (isNew.value && changeable.value) return t(isLast.value ? 'keep' : 'keep_and_next')
   if (isNew.value) return sendLabel(chosen.value)
@@ -85,7 +93,7 @@ const mainLabel = computed(() => {
 })
 const sendLabel = (answer: StudentAnswer | null): string =>
   shown.value ? registry[shown.value.item.kind].sendLabel(shown.value.item, answer) : ''
-const canGoOn = computed(() => !rounds.value || isNew.value || !!paper.value?.following)
+const canGoOn = computed(() => !rounds.value || isNew.value || isThrough.value || !!paper.value?.following)
 
 /** What is told to who cannot see: the time at 5 and 1 minutes and 30 and 10 seconds, and that an answer is kept. */
 const AT = [300, 60, 30, 10]
@@ -134,6 +142,7 @@ function lookOver(): void {
 function main(): void {
   if (rounds.value) {
     if (isNew.value) keep()
+    else if (isThrough.value) void own.handIn()
     else if (paper.value?.following) void own.go(paper.value.following)
   } else if (isNew.value) {
     const wasLast = isLast.value // what is kept may be seen at once, with the question after it
@@ -247,6 +256,9 @@ const quiet = 'min-h-11 px-2 font-bold text-tide disabled:text-slate'
           >
             {{ t(here.flagged ? 'flagged' : 'flag') }}
           </button>
+          <button type="button" :class="quiet" @click="lookOver">{{ t('look_over') }}</button>
+        </div>
+        <div v-else-if="comesBack && !isThrough" class="mt-1 text-end">
           <button type="button" :class="quiet" @click="lookOver">{{ t('look_over') }}</button>
         </div>
       </template>

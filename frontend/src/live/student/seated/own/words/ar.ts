@@ -84,4 +84,13 @@ export default {
     many: 'بقيت {n} دقيقة',
     other: 'بقيت {n} دقيقة',
   },
+  to_come: {
+    zero: 'بقي {n}',
+    one: 'بقي سؤال واحد',
+    two: 'بقي سؤالان',
+    few: 'بقي {n} أسئلة',
+    many: 'بقي {n} سؤالًا',
+    other: 'بقي {n} سؤال',
+  },
+  finish: 'إنهاء',
 } satisfies Words<typeof en>

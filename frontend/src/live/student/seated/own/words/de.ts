@@ -52,4 +52,6 @@ export default {
   nothing_to_see: 'Hier gibt es nichts zu sehen.',
   saving: 'Wird aufgehoben…',
   minutes_left: { one: 'noch {n} Minute', other: 'noch {n} Minuten' },
+  to_come: { one: 'noch {n}', other: 'noch {n}' },
+  finish: 'Fertig',
 } satisfies Words<typeof en>

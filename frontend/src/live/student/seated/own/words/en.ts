@@ -49,4 +49,6 @@ export default {
   nothing_to_see: 'There is nothing to look at.',
   saving: 'Keeping…',
   minutes_left: { one: '{n} minute left', other: '{n} minutes left' },
+  to_come: { one: '{n} to go', other: '{n} to go' },
+  finish: 'Finish',
 } as const

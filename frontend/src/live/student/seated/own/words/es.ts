@@ -53,4 +53,6 @@ export default {
   nothing_to_see: 'No hay nada que ver.',
   saving: 'Guardando…',
   minutes_left: { one: 'queda {n} minuto', many: 'quedan {n} de minutos', other: 'quedan {n} minutos' },
+  to_come: { one: 'queda {n}', many: 'quedan {n}', other: 'quedan {n}' },
+  finish: 'Terminar',
 } satisfies Words<typeof en>

@@ -53,4 +53,6 @@ export default {
   nothing_to_see: 'Il n’y a rien à voir.',
   saving: 'On garde ta réponse…',
   minutes_left: { one: 'encore {n} minute', many: 'encore {n} de minutes', other: 'encore {n} minutes' },
+  to_come: { one: 'encore {n}', many: 'encore {n}', other: 'encore {n}' },
+  finish: 'Terminer',
 } satisfies Words<typeof en>

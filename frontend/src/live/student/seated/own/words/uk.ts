@@ -69,4 +69,6 @@ export default {
     many: 'ще {n} хвилин',
     other: 'ще {n} хвилини',
   },
+  to_come: { one: 'ще {n}', few: 'ще {n}', many: 'ще {n}', other: 'ще {n}' },
+  finish: 'Готово',
 } satisfies Words<typeof en>
