@@ -16,8 +16,9 @@ const { data: found } = useQuery({
 const practised = computed(() => found.value as ClassPractised | undefined)
 const showsStudents = ref(false)
 const hasAny = computed(() => !!practised.value?.topics.length)
-const STANDING = { held: 'held', slips: 'slips', open: 'not known yet' } as const
 type Topic = ClassPractised['topics'][number]
+const standing = (one: Topic): string =>
+  one.standing !== 'open' ? one.standing : one.returns ? 'in between' : 'has not come back yet'
 const range = (one: Topic): string =>
   one.low === null || one.high === null ? '' : `${percent(one.low)} to ${percent(one.high)}`
 const lastOf = (days: number | null): string =>
@@ -50,7 +51,7 @@ const lastOf = (days: number | null): string =>
         <thead>
           <tr class="border-b border-rule text-sm text-slate">
             <th scope="col" class="py-1 pe-3 text-start font-normal">Topic</th>
-            <th scope="col" class="px-3 text-start font-normal">It</th>
+            <th scope="col" class="px-3 text-start font-normal">State</th>
             <th scope="col" class="px-3 text-end font-normal">Recalled</th>
             <th scope="col" class="px-3 text-end font-normal">Between</th>
             <th scope="col" class="px-3 text-end font-normal">Came back</th>
@@ -70,7 +71,7 @@ const lastOf = (days: number | null): string =>
                     ? 'rounded-sm border border-lamp-ink px-1.5 text-lamp-ink'
                     : one.standing === 'open' && 'text-slate'
                 "
-                >{{ STANDING[one.standing] }}</span
+                >{{ standing(one) }}</span
               >
             </td>
             <td class="px-3 text-end font-bold tabular-nums">
