@@ -25,7 +25,7 @@ const running = computed(() => props.line.attempts.find((one) => !one.ended_at))
 const stage = computed(() => {
   if (running.value) return `${running.value.answered} of ${running.value.of} answered`
   if (!shown.value) return STAGES[props.line.stage]
-  return whyOf(shown.value)
+  return whyOf(shown.value, props.work.settings.comes_back)
 })
 const notes = computed(() =>
   [

@@ -32,9 +32,11 @@ export const WHY: Record<AttemptLine['why'], string> = {
   end: 'taken in',
 }
 
-/** By whom or by what an attempt ended; one that was handed in whole is done. */
-export const whyOf = (one: AttemptLine): string =>
-  one.why === 'hand' && one.answered === one.of ? 'all done' : WHY[one.why]
+/** By whom or by what an attempt ended; one that was handed in whole is done. What a game calls done is its target. */
+export function whyOf(one: AttemptLine, comesBack = false): string {
+  const isWhole = (one.why === 'hand' && one.answered === one.of) || (one.why === 'done' && comesBack)
+  return isWhole ? 'all done' : WHY[one.why]
+}
 
 export const STAGES: Record<WorkLine['stage'], string> = {
   not_begun: 'not begun',
