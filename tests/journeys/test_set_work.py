@@ -21,7 +21,8 @@ def knots(teacher):
 def a_class(teacher, name, *people):
     number = teacher.call("POST", "/classes", {"name": name})["id"]
     for person in people:
-        teacher.call("POST", f"/classes/{number}/members", {"name": person})
+        address = f"{person.split()[0].lower()}@gullmark.example"
+        teacher.call("POST", f"/classes/{number}/members", {"name": person, "record_id": address})
 
 
 def is_me(phone, name):
@@ -117,6 +118,10 @@ def test_set_work_from_giving_it_to_what_came_of_it(own_server, browsers):
     press(bo, "Not you?")
     wait_for(bo, "That’s me")
     until(bo, lambda: bo.find_elements("xpath", "//label[contains(., 'Bo Holt')]//input[@disabled]"))
+
+    # Una has not begun, and is reminded by mail.
+    more_for(desk, "Una Vass", "Remind by mail")
+    until(desk, lambda: "reminded" in find(desk, "//tr[contains(., 'Una Vass')]").text)
 
     # It was due: Una is late, and Fen sees what was right.
     server.stop()

@@ -1,6 +1,7 @@
 """Practice: what was missed, and the deck of a class over days (docs/set-work.md)."""
 
 import json
+from datetime import UTC, datetime, timedelta
 
 import pytest
 from asgiref.sync import async_to_sync
@@ -8,6 +9,7 @@ from asgiref.sync import async_to_sync
 from lantern.core.practice.schedule import day_of
 from lantern.server.live import ended
 from lantern.server.live.models import Attempt, LiveSession
+from lantern.server.live.retention import purge_rounds
 from lantern.server.practice.models import Card, DeckQuestion, Review
 from lantern.server.work.practising import begin_missed_in_session, missed_in, take_in
 from tests.builders.finished import ran
@@ -297,6 +299,34 @@ def test_a_round_is_its_students_alone_b22(give, class_8c, now):
     bo = phone_of(work, class_8c, "Bo Tanaka-Lind")
     assert bo.call("GET", f"/attempts/{number}", status=409)["code"] == "not_begun"
     assert bo.answer("q1.1", "B", attempt=number, status=409)["code"] == "not_begun"
+
+
+def test_rounds_go_after_two_weeks_and_what_was_known_stays_b22(give, class_8c, now):
+    _, fen = homework(give, class_8c)
+    now.later(days=1)
+    begun = fen.practise()
+    fen.answer(begun["mine"]["ask"], "B", attempt=begun["attempt"], moves_on=False)
+    at = datetime.fromtimestamp(now.at / 1000, UTC)
+    purge_rounds(at + timedelta(days=13))
+    assert fen.practise()["attempt"] == begun["attempt"]
+    purge_rounds(at + timedelta(days=15))
+    assert Attempt.objects.at_work().count() == Attempt.objects.count() == 1
+    assert Review.objects.count() == 3
+
+
+def test_nobody_begins_more_rounds_than_anybody_could_practise_b22(give, class_8c, settings):
+    settings.RATE_LIMITS_ON = True
+    _, fen = homework(give, class_8c)
+    status = 200
+    for _ in range(70):
+        reply = fen.client.post(
+            "/api/doing/attempts/1/missed", "{}", "application/json", headers={"authorization": f"Bearer {fen.token}"}
+        )
+        status = reply.status_code
+        if status != 200:
+            break
+        fen.hand_in(reply.json()["attempt"])
+    assert reply.json()["code"] == "too_many_tries"
 
 
 def test_the_days_are_those_of_the_school(give, class_8c, now, odile):

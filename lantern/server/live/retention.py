@@ -11,13 +11,15 @@ from django.db.models import Q, QuerySet
 from django.utils import timezone
 
 from lantern.server.accounts.models import School
-from lantern.server.live.models import LiveSession, Person
+from lantern.server.live.models import Attempt, LiveSession, Person
 
 log = logging.getLogger(__name__)
 LOOK_EVERY = 600.0
 """Seconds between two looks for names that are kept no longer."""
 A_MONTH = timedelta(days=30.44)
 KEPT_DELETED = timedelta(days=30)
+ROUNDS_KEPT = timedelta(days=14)
+ROUNDS_AT_ONCE = 200
 AT_ONCE = 20
 """Sessions in one go: the rest waits for the next."""
 
@@ -59,6 +61,13 @@ def purge_deleted(now: datetime | None = None) -> None:
         _purge(sessions_due(school, now))
 
 
+def purge_rounds(now: datetime | None = None) -> None:
+    """Rounds of practice that nobody goes on with any more: what was known is in the cards."""
+    before = round(((now or timezone.now()) - ROUNDS_KEPT).timestamp() * 1000)
+    old = Attempt.objects.filter(number__gte=Attempt.FIRST_ROUND, last_at__lt=before)
+    Attempt.objects.filter(pk__in=list(old.values_list("pk", flat=True)[:ROUNDS_AT_ONCE])).delete()
+
+
 def _purge(sessions: QuerySet[LiveSession]) -> None:
     for session in sessions[:AT_ONCE]:
         session.delete()
@@ -75,6 +84,7 @@ async def forget_old_names(erase_all: Callable[[int], Awaitable[None]]) -> None:
         await asyncio.sleep(LOOK_EVERY)
         try:
             await sync_to_async(purge_deleted)()
+            await sync_to_async(purge_rounds)()
             for session_id in await sync_to_async(sessions_to_forget)():
                 await erase_all(session_id)
                 await sync_to_async(forget_who_only_came)(session_id)

@@ -25,6 +25,7 @@ from lantern.core.session.marks import marks_of
 from lantern.core.values import Milliseconds
 from lantern.core.work.attempt import as_of, begin
 from lantern.server.accounts.models import School
+from lantern.server.api import limits
 from lantern.server.live import attempts, ended
 from lantern.server.live.clock import now_ms
 from lantern.server.live.models import Attempt, LiveSession, Person
@@ -244,6 +245,8 @@ def _running(doer: Doer, source: str, now: Milliseconds) -> str | None:
 
 
 def _begun(doer: Doer, source: str, chosen: Chosen, now: Milliseconds) -> str:
+    """Raises TooManyTries for who begins more of them than anybody could practise."""
+    limits.spend(limits.ROUNDS, f"participant {doer.participant}")
     session, person = doer.piece.session, doer.person
     rounds = Attempt.objects.filter(session=session, person=person.id, number__gte=Attempt.FIRST_ROUND)
     last = rounds.order_by("-number").values_list("number", flat=True).first()
