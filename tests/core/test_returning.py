@@ -8,7 +8,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lantern.core import errors
-from lantern.core.questions import kind_of, read_item
+from lantern.core.questions import KINDS, kind_of, read_item
 from lantern.core.questions.typed_form import typed_form
 from lantern.core.session import commands as c
 from lantern.core.session.course import Course
@@ -257,6 +257,43 @@ def test_other_kinds_and_true_or_false_are_not_typed_b17():
     assert typed_form(knot(1, form="several")) is None
     assert typed_form(page(id="p1")) is None
     assert typed_form(knot(1, scored=False)) is None
+
+
+@pytest.mark.parametrize(
+    ("kind", "sample"),
+    [(kind, one) for kind in KINDS if kind.is_asked for one in kind.samples() if kind.key(one.item) is not None],
+    ids=lambda one: getattr(one, "name", ""),
+)
+def test_a_question_that_comes_back_tells_nothing_of_its_key_until_it_is_answered(kind, sample):
+    rng = Random(5)
+    item = sample.item.model_copy(update={"id": "q1"})
+    doing = practice(items=[item, knot(2), knot(3)], mix_options=True)
+    doing.answer("q1.1", wrong_for(kind, doing.state.item("q1"), rng))
+    for _ in range(6):
+        following = mine_at_own_pace(doing.state, doing.state.seats[1]).paper.following
+        if following is None:
+            break
+        doing.do(c.GoToPlace(1, following))
+        place, seat = place_of(doing.state, 1), doing.state.seats[1]
+        shown = shown_item(
+            doing.state, doing.state.item(place.item), with_key=False, order=place.order, round_=place.round
+        )
+        told = shown.model_dump_json() + mine_text(doing.state, seat, place)
+        assert shown.key is None
+        assert (shown.explanation_html, mine_at_own_pace(doing.state, seat).answer) == ("", None)
+        key = kind.key(doing.state.item("q1")).model_dump_json()
+        assert key not in told
+        if doing.state.question_of(place.item) != "q1":
+            learner = Learner(doing, {})
+            doing.answer(doing.state.papers[1].asked, learner.say(doing.state.item(place.item), True))
+        else:
+            doing.answer(doing.state.papers[1].asked, wrong_for(kind, doing.state.item("q1"), rng))
+
+
+def wrong_for(kind, item, rng):
+    """An answer that is not quite right, where the made-up ones hold any."""
+    found = [kind.imagine(item, 0.0, rng) for _ in range(20)]
+    return min(found, key=lambda one: kind.score(item, one) or 0.0)
 
 
 # --- where it can be chosen --------------------------------------------------------------------------

@@ -226,6 +226,7 @@ MAY = {
     "POST /api/doing/missed-in-session": STUDENT,
     "GET /api/work": TEACHERS,
     "POST /api/work": OWNER,
+    "GET /api/work/students/{class_id}": TAUGHT,
     "GET /api/work/of-set/{set_id}": OWNER,
     "GET /api/work/of-session/{session_id}": OWNER,
     "GET /api/work/{work_id}": OWNER,

@@ -2004,6 +2004,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/work/students/{class_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Students
+         * @description Of a class, for whom it could be given alone.
+         */
+        get: operations["lantern_server_work_router_list_students"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/work/{work_id}": {
         parameters: {
             query?: never;
@@ -17349,6 +17369,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WorkOffer"];
+                };
+            };
+        };
+    };
+    lantern_server_work_router_list_students: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListedName"][];
                 };
             };
         };

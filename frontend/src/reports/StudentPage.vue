@@ -55,6 +55,13 @@ const figures = computed(() => {
     { value: placeShown.value ? ordinal(one.place) : null, label: `of ${one.of}` },
   ].filter((figure) => figure.value !== null)
 })
+/** What was missed first, of that what the class found hardest. */
+const hardestFirst = useLocalStorage('lantern.student-hardest', false)
+const answers = computed(() => {
+  const found = [...(student.value?.answers ?? [])]
+  if (!hardestFirst.value) return found
+  return found.sort((a, b) => (a.mark ?? 2) - (b.mark ?? 2) || (a.share ?? 2) - (b.share ?? 2))
+})
 const seconds = (took: number | null): string => (took === null ? '' : `${Math.round(took / 1000)} s`)
 
 async function erase(): Promise<void> {
@@ -80,6 +87,9 @@ const head = 'px-2 py-2 font-normal'
         >
         <label class="flex items-center gap-1.5 text-[15px] text-slate"
           ><input v-model="placeShown" type="checkbox" class="size-4 accent-tide" />Place in the class</label
+        >
+        <label class="flex items-center gap-1.5 text-[15px] text-slate"
+          ><input v-model="hardestFirst" type="checkbox" class="size-4 accent-tide" />Hardest first</label
         >
         <button
           type="button"
@@ -113,7 +123,7 @@ const head = 'px-2 py-2 font-normal'
           </tr>
         </thead>
         <tbody>
-          <tr v-for="one in student.answers" :key="one.item" class="border-b border-rule align-top">
+          <tr v-for="one in answers" :key="one.item" class="border-b border-rule align-top">
             <td class="py-2.5 pl-4 font-bold">{{ one.number }}</td>
             <th scope="row" class="max-w-80 px-2 py-2.5 text-left font-normal wrap-anywhere">
               <RouterLink :to="`/sessions/${session}/questions/${one.item}`" class="hover:underline"

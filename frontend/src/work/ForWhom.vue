@@ -3,11 +3,13 @@
 import { computed } from 'vue'
 import { KNOWN, type Known } from '@/composables/known'
 import { field } from '@/ui/recipes'
+import SomeOfClass from './SomeOfClass.vue'
 import type { useGiving } from './useGiving'
 
 const props = defineProps<{ giving: ReturnType<typeof useGiving>; problem?: string }>()
 const { classes, byLink, named, listed, settings, offer } = props.giving
 const absent = computed(() => offer.value?.absent ?? [])
+const some = computed(() => listed.value.filter((row) => classes.value.includes(row.id)))
 const WAYS: Known[] = ['list', 'nickname', 'made_up', 'record_id', 'nobody']
 const known = computed({
   get: () => settings.value!.known,
@@ -43,6 +45,10 @@ const all = computed({
       <p v-else-if="classes.length > 1" class="mt-1 text-[15px] text-slate">
         Each class gets a link of its own.
       </p>
+    </fieldset>
+    <fieldset v-if="!absent.length && some.length">
+      <legend class="sr-only">Only some of a class</legend>
+      <SomeOfClass v-for="row in some" :key="row.id" v-model="named" :class-id="row.id" :name="row.name" />
     </fieldset>
     <fieldset v-if="absent.length">
       <legend class="mb-1 font-bold">Those who were absent</legend>

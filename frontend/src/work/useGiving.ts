@@ -45,7 +45,8 @@ export function useGiving(source: Source) {
       due: now ? now.due : usualDue(),
     }
     settings.value = { ...(start.settings as Settings), known }
-    named.value = wanted === 'make_up' ? offer.value!.absent!.map((one) => one.key) : []
+    if (offer.value!.absent?.length)
+      named.value = wanted === 'make_up' ? offer.value!.absent.map((one) => one.key) : []
   }
 
   async function fetchOffer(): Promise<void> {
@@ -69,6 +70,7 @@ export function useGiving(source: Source) {
 
   watch(classes, (now, before) => {
     if (!settings.value) return
+    if (now.length < before.length && !offer.value?.absent?.length) named.value = []
     if (now.length && !before.length && settings.value.known === 'nickname') settings.value.known = 'list'
     if (!now.length && settings.value.known === 'list') settings.value.known = 'nickname'
   })

@@ -21,7 +21,7 @@ from lantern.core.work.terms import Counts, Purpose, settings_for_work, terms_fo
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import owned
 from lantern.server.api.addresses import public_url
-from lantern.server.classes.models import Member
+from lantern.server.classes.models import Member, SchoolClass
 from lantern.server.library.queries import own_set
 from lantern.server.live.clock import now_ms
 from lantern.server.live.ended import state_of
@@ -204,6 +204,12 @@ def expected_of(given: Given) -> list[Member]:
         return []
     found = Member.objects.filter(of_class=given.session.of_class_id, left_at=None)
     return list(found.filter(person__in=given.named) if given.named else found)
+
+
+def students_of(of_class: SchoolClass) -> list[ListedName]:
+    """In the order of their names."""
+    members = of_class.members.filter(left_at=None).order_by("sort_name", "pk")
+    return [ListedName(key=one.person, name=one.name, taken=False) for one in members]
 
 
 def still_expected(session: LiveSession, members: Sequence[Member]) -> list[Member]:

@@ -8,6 +8,7 @@ from ninja import Router, Status
 
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
+from lantern.server.classes.queries import own_class
 from lantern.server.live.attending import absent_from
 from lantern.server.live.queries import own_session
 from lantern.server.live.schemas import ListedName
@@ -51,6 +52,12 @@ def read_offer_for_session(request: TeacherRequest, session_id: int) -> WorkOffe
     session = own_session(request.auth, session_id)
     absent = [ListedName(key=one.person, name=one.name, taken=False) for one in absent_from(session)]
     return queries.offer_for_session(request.auth, session, absent)
+
+
+@router.get("/students/{class_id}", response=list[ListedName])
+def list_students(request: TeacherRequest, class_id: int) -> list[ListedName]:
+    """Of a class, for whom it could be given alone."""
+    return queries.students_of(own_class(request.auth, class_id))
 
 
 @router.get("/{work_id}", response=WorkDetail)
