@@ -11319,7 +11319,7 @@ export interface components {
          * Work
          * @description At own pace, what somebody has to know before they begin. `limit` is in seconds, for the whole of it; `until` is
          *     a moment. `timed`: questions have a time of their own. `collected`: it can be begun no more. `together`: it ends
-         *     for all at once, whenever one began.
+         *     for all at once, whenever one began. `comes_back`: what was missed does, until it was right twice.
          */
         Work: {
             /** Questions */
@@ -11344,6 +11344,11 @@ export interface components {
              * @default false
              */
             together?: boolean;
+            /**
+             * Comes Back
+             * @default false
+             */
+            comes_back?: boolean;
         };
         /**
          * Answering

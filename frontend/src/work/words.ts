@@ -12,7 +12,11 @@ export const PURPOSES: { value: Purpose; words: string; hint: string }[] = [
     words: 'Test',
     hint: 'One attempt, against the clock, closed when it is due; told what was right then.',
   },
-  { value: 'practice', words: 'Practice', hint: 'As often as they like; told after each answer.' },
+  {
+    value: 'practice',
+    words: 'Practice',
+    hint: 'As often as they like; told after each answer, and what was missed comes back.',
+  },
   {
     value: 'make_up',
     words: 'Make-up',

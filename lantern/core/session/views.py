@@ -63,7 +63,7 @@ Stopped = Literal["", "paused", "today"]
 class Work(Value):
     """At own pace, what somebody has to know before they begin. `limit` is in seconds, for the whole of it; `until` is
     a moment. `timed`: questions have a time of their own. `collected`: it can be begun no more. `together`: it ends
-    for all at once, whenever one began."""
+    for all at once, whenever one began. `comes_back`: what was missed does, until it was right twice."""
 
     questions: int
     changeable: bool
@@ -73,6 +73,7 @@ class Work(Value):
     timed: bool
     collected: bool
     together: bool = False
+    comes_back: bool = False
 
 
 class Told(Value):
@@ -290,6 +291,7 @@ def _work(state: State) -> Work:
         timed=any(limit_of(state, item) is not None for item in asked),
         collected=state.collected,
         together=together,
+        comes_back=settings.comes_back,
     )
 
 

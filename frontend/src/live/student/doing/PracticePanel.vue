@@ -28,7 +28,7 @@ void readPractice(props.token)
     </p>
     <template v-if="offer?.coming">
       <p class="mt-1">
-        {{ t('practice_due', { n: offer.due }) }} {{ t('practice_minutes', { n: offer.minutes }) }}
+        {{ t('practice_due', { n: offer.coming }) }} {{ t('practice_minutes', { n: offer.minutes }) }}
       </p>
       <button
         type="button"

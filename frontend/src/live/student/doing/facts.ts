@@ -22,6 +22,7 @@ export function factsOf(work: MyWork): string[] {
   else if (facts.feedback === 'each' || facts.feedback === 'never')
     found.push(paper(`tells_${facts.feedback}`))
   else found.push(paper('tells_handed_in'))
+  if (facts.comes_back) found.push(paper('comes_back'))
   if (left !== null && work.attempts_in_all! > 1) found.push(t('attempts_left', { n: left }))
   if (work.attempts_in_all === null || work.attempts_in_all > 1)
     found.push(t(`counts_${work.counts}` as 'counts_best'))

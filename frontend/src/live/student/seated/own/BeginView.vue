@@ -19,6 +19,7 @@ const facts = computed(() => {
   }
   if (work.timed && !noLimit) found.push(t('timed'))
   found.push(t(`tells_${work.feedback}`))
+  if (work.comes_back) found.push(t('comes_back'))
   return found
 })
 </script>

@@ -92,5 +92,6 @@ export default {
     many: 'بقي {n} سؤالًا',
     other: 'بقي {n} سؤال',
   },
+  comes_back: 'ما فاتك يعود حتى يصح مرتين.',
   finish: 'إنهاء',
 } satisfies Words<typeof en>

@@ -53,5 +53,6 @@ export default {
   saving: 'Wird aufgehoben…',
   minutes_left: { one: 'noch {n} Minute', other: 'noch {n} Minuten' },
   to_come: { one: 'noch {n}', other: 'noch {n}' },
+  comes_back: 'Was nicht richtig war, kommt wieder, bis es zweimal richtig war.',
   finish: 'Fertig',
 } satisfies Words<typeof en>

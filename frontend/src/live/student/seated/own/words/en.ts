@@ -50,5 +50,6 @@ export default {
   saving: 'Keeping…',
   minutes_left: { one: '{n} minute left', other: '{n} minutes left' },
   to_come: { one: '{n} to go', other: '{n} to go' },
+  comes_back: 'What you miss comes back until it was right twice.',
   finish: 'Finish',
 } as const

@@ -54,5 +54,6 @@ export default {
   saving: 'Guardando…',
   minutes_left: { one: 'queda {n} minuto', many: 'quedan {n} de minutos', other: 'quedan {n} minutos' },
   to_come: { one: 'queda {n}', many: 'quedan {n}', other: 'quedan {n}' },
+  comes_back: 'Lo que no salió vuelve hasta que salga bien dos veces.',
   finish: 'Terminar',
 } satisfies Words<typeof en>

@@ -54,5 +54,6 @@ export default {
   saving: 'On garde ta réponse…',
   minutes_left: { one: 'encore {n} minute', many: 'encore {n} de minutes', other: 'encore {n} minutes' },
   to_come: { one: 'encore {n}', many: 'encore {n}', other: 'encore {n}' },
+  comes_back: 'Ce qui n’était pas juste revient jusqu’à ce que ce soit juste deux fois.',
   finish: 'Terminer',
 } satisfies Words<typeof en>

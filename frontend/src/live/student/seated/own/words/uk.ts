@@ -70,5 +70,6 @@ export default {
     other: 'ще {n} хвилини',
   },
   to_come: { one: 'ще {n}', few: 'ще {n}', many: 'ще {n}', other: 'ще {n}' },
+  comes_back: 'Що не вийшло, повертається, доки двічі не буде правильно.',
   finish: 'Готово',
 } satisfies Words<typeof en>
