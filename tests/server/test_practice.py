@@ -7,11 +7,13 @@ import pytest
 from asgiref.sync import async_to_sync
 
 from lantern.core.practice.schedule import day_of
+from lantern.server.library.actions import make_set
 from lantern.server.live import ended
 from lantern.server.live.models import Attempt, LiveSession
 from lantern.server.live.retention import purge_rounds
 from lantern.server.practice.models import Card, DeckQuestion, Review
-from lantern.server.work.practising import begin_missed_in_session, missed_in, take_in
+from lantern.server.work.practising import AT_ONCE, begin_missed_in_session, missed_in, take_in
+from tests.builders import a_set, choice
 from tests.builders.finished import ran
 from tests.server.at_work import DAY, HOUR, Phone, give, line_of, now, phone_of
 
@@ -142,6 +144,28 @@ def test_what_a_session_asked_is_in_the_decks_of_who_answered_b18(odile, knots, 
     take_in(class_8c.pk, class_8c.members.get(name="Fen Okoro").person)
     assert (Card.objects.count(), Review.objects.count()) == before
     assert set(DeckQuestion.objects.values_list("session", flat=True)) == {session.pk}
+
+
+def test_sessions_that_wait_for_their_feedback_keep_no_others_from_the_decks_b18(odile, knots, give, class_8c, now):
+    for _ in range(AT_ONCE + 1):
+        ran(odile, knots, class_8c, feedback="opened")
+    shown = ran(odile, knots, class_8c)
+    fen = phone_of(give(), class_8c, "Fen Okoro")
+    fen.practice()
+    assert set(DeckQuestion.objects.values_list("session", flat=True)) == {shown.pk}
+
+
+def test_an_explanation_that_was_not_shown_is_not_shown_in_practice_b20(odile, give, class_8c, now):
+    items = [choice(right, id=f"q{n}", explanation="It turns over") for n, right in ((1, "B"), (2, "AC"))]
+    explained = make_set(odile, "Knots that turn", a_set(*items).items)
+    _, fen = homework(give, class_8c, set=explained.pk, settings={"explanations": False})
+    missed = fen.practise_missed()
+    now.later(days=1)
+    due = fen.practise()
+    for begun in (missed, due):
+        reply = fen.answer(begun["mine"]["ask"], "B", attempt=begun["attempt"], moves_on=False)
+        assert reply["questions"][0]["shown"]["key"]
+        assert "turns over" not in json.dumps(reply)
 
 
 def test_the_same_question_of_the_set_is_one_card_however_often_it_is_asked_b18(odile, knots, give, class_8c, now):

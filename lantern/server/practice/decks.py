@@ -9,7 +9,7 @@ from lantern.core.practice import deck
 from lantern.core.practice.deck import Today
 from lantern.core.practice.schedule import SCHEDULE, Day, Memory, day_of, rated
 from lantern.core.questions import kind_of
-from lantern.core.questions.items import Item
+from lantern.core.questions.items import Item, Question
 from lantern.core.questions.stored import ITEM, item_of
 from lantern.core.session import State
 from lantern.core.session.marks import marks_of
@@ -60,6 +60,14 @@ def is_practised(state: State, item: Item) -> bool:
     return state.counts(item) and kind_of(item).key(item) is not None
 
 
+def as_told(state: State, item_id: str) -> Item:
+    """The question as its session told it: without its explanation, where none was shown."""
+    item = state.item(item_id)
+    if state.settings.explanations or not isinstance(item, Question):
+        return item
+    return item.model_copy(update={"explanation": "", "explanation_media": None})
+
+
 def answers_in(session: LiveSession, state: State, people: Mapping[int, str]) -> list[Answered]:
     """What `people`, seats of members, answered to what can be practised."""
     found = []
@@ -80,7 +88,7 @@ def _answers_to(session: LiveSession, state: State, ask: Ask, people: Mapping[in
 
 def take_in(session: LiveSession, state: State, answers: Sequence[Answered], zone: str) -> None:
     """Into the decks of a class: the questions as they are in this state, and a card for each who answered one."""
-    asked = {key_of(session, item_id): state.item(item_id) for item_id in state.standing}
+    asked = {key_of(session, item_id): as_told(state, item_id) for item_id in state.standing}
     questions = _questions(session, {key: asked[key] for key in {one.key for one in answers}})
     rows = Card.objects.filter(question__in=questions.values(), person__in={one.person for one in answers})
     known = {(row.question_id, row.person): row for row in rows}
@@ -153,6 +161,6 @@ def items_of(questions: Sequence[DeckQuestion]) -> dict[int, Item]:
         if row.session.seq != row.seq:
             state, item_id = state_of(row.session), row.item["id"]
             if item_id in state.items:
-                _write(row, row.session, state.item(item_id))
+                _write(row, row.session, as_told(state, item_id))
                 row.save()
     return {row.pk: item_of(row.shape, row.item) for row in questions}

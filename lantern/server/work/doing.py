@@ -116,7 +116,8 @@ def _known_elsewhere(piece: Piece, form: EnterForm) -> Participant | None:
         return None
     other = doer_with(form.known)
     member = other.person.member
-    if not member or other.piece.session.of_class_id != of_class or not _is_for(piece, member):
+    is_of_class = other.piece.was_given and other.piece.session.of_class_id == of_class
+    if not member or not is_of_class or not _is_for(piece, member):
         return None
     found = Member.objects.filter(of_class=of_class, person=member, left_at=None).first()
     here = _there(piece).filter(who=member).first()

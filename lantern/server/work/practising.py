@@ -9,7 +9,7 @@ from collections.abc import Mapping, Sequence
 from typing import NamedTuple
 
 from django.db import transaction
-from django.db.models import QuerySet
+from django.db.models import Exists, OuterRef, Q, QuerySet
 
 from lantern.core import errors
 from lantern.core.formats.exchange import media_ids
@@ -28,7 +28,7 @@ from lantern.server.accounts.models import School
 from lantern.server.api import limits
 from lantern.server.live import attempts, ended
 from lantern.server.live.clock import now_ms
-from lantern.server.live.models import Attempt, LiveSession, Person
+from lantern.server.live.models import Attempt, LiveSession, Person, SessionEvent
 from lantern.server.practice import decks
 from lantern.server.practice.models import Card, Round, TakenIn
 from lantern.server.work.doing import OpenAttempt, message_text, open_attempt
@@ -58,9 +58,11 @@ NOTHING_MISSED = said("nothing_missed", "Nothing was missed that could be practi
 
 def take_in(class_id: int, person: str) -> None:
     """What the class did since, and what this member handed in. In no transaction that others wait for."""
-    sessions = LiveSession.objects.filter(of_class=class_id, deleted_at=None, taken_in=None).select_related("revision")
-    over = sessions.filter(is_work=False, ended_at__isnull=False).exclude(settings__feedback="never")
-    for session in over.order_by("-ended_at")[:AT_ONCE]:
+    sessions = LiveSession.objects.filter(of_class=class_id, deleted_at=None, taken_in=None, is_work=False)
+    opened = SessionEvent.objects.filter(session=OuterRef("pk"), payload__contains='"type":"feedback_opened"')
+    waits = Q(settings__feedback="opened") & ~Exists(opened)
+    over = sessions.filter(ended_at__isnull=False).exclude(Q(settings__feedback="never") | waits)
+    for session in over.select_related("revision").order_by("-ended_at")[:AT_ONCE]:
         state = ended.state_of(session)
         if tells_in_the_end(state):
             with transaction.atomic():
@@ -124,8 +126,9 @@ def _zone(session: LiveSession) -> str:
 
 
 def deck_of(token: str) -> PracticeOffer | None:
-    """What is due; None for who is known in no class. Raises UnknownPass."""
+    """What is due; None for who is known in no class. Raises UnknownPass, TooManyTries."""
     doer = doer_with(token)
+    limits.spend(limits.DECKS, f"participant {doer.participant}")
     of_class, person = doer.piece.session.of_class_id, doer.person.member
     if of_class is None or not person:
         return None
@@ -217,7 +220,7 @@ def missed_in(state: State, seat: int) -> list[Item]:
         and was_asked(state, state.seats[seat], ask)
         and decks.is_practised(state, state.item(ask.item_id))
     ]
-    return [state.item(ask.item_id) for ask in asks if marks_of(state, ask).get(seat, 0.0) < 1]
+    return [decks.as_told(state, ask.item_id) for ask in asks if marks_of(state, ask).get(seat, 0.0) < 1]
 
 
 def _chosen(session: LiveSession, member: str, missed: Sequence[Item]) -> Chosen:
