@@ -71,7 +71,9 @@ async def test_three_hundred_come_in_ten_seconds_while_one_of_them_guesses(own_s
     _, session = await in_thread(a_lesson, own_server)
     done = asyncio.Event()
     refused = []
-    async with web.async_client(base_url=own_server.url, timeout=60, limits=httpx.Limits(max_connections=60)) as http:
+    # A line that was idle for longer may be closed by the server while it is used again.
+    lines = httpx.Limits(max_connections=60, keepalive_expiry=1)
+    async with web.async_client(base_url=own_server.url, timeout=60, limits=lines) as http:
 
         async def guess():
             while not done.is_set():
