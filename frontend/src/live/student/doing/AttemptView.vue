@@ -37,7 +37,7 @@ void fetchAll().catch(() => {})
   <PaperView :link="link" :name="name" :seat="number" :token="token">
     <template #head>
       <div class="mb-3 flex items-center justify-between gap-3">
-        <button type="button" class="min-h-11 font-bold text-tide" @click="emit('over', false)">
+        <button type="button" class="min-h-11 shrink-0 font-bold text-tide" @click="emit('over', false)">
           {{ t('to_page') }}
         </button>
         <span class="truncate text-slate" dir="auto">{{ title }}</span>
