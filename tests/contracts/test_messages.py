@@ -127,7 +127,8 @@ OF_STUDENTS = (
     "core/session/boards.py", "core/games/teams.py", *(f"core/games/{game.name}.py" for game in GAMES),
     "core/questions/marking/numbers.py",
     "core/classes/names.py", "core/classes/record_ids.py", "core/classes/school.py", "server/live/entering.py",
-    "core/work/standing.py", "server/work/doing.py", "server/work/own_page.py",
+    "core/work/standing.py", "server/work/doing.py", "server/work/entering.py", "server/work/own_page.py",
+    "server/work/practising.py",
     "server/live/reading_aloud.py", "server/live/sockets.py", "server/live/store.py", "server/live/writer.py",
 )  # fmt: skip
 """What a student's device can run into: whatever is said there is said to it."""

@@ -12577,13 +12577,15 @@ export interface components {
         /**
          * AttemptMessage
          * @description An attempt, whole, so that it can be gone on with where there is no network: every question of it as it may be
-         *     seen now.
+         *     seen now. `practice`: a round of its own, that stands in no report.
          */
         AttemptMessage: {
             /** Now */
             now: number;
             /** Attempt */
             attempt: number;
+            /** Practice */
+            practice: boolean;
             view: components["schemas"]["StudentView"];
             mine: components["schemas"]["Mine"];
             /** Questions */

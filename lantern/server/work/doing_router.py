@@ -14,7 +14,7 @@ from lantern.server.live.queries import read_as
 from lantern.server.live.reading_aloud import spoken_part, spoken_sentence
 from lantern.server.live.router import SeatRequest, SeatToken
 from lantern.server.live.schemas import AnswerToRead, Reading, Review, SpokenPart, ToSay
-from lantern.server.work import doing, own_page, practising
+from lantern.server.work import doing, entering, own_page, practising
 from lantern.server.work.commits import commits
 from lantern.server.work.passes import read_pass
 from lantern.server.work.schemas import (
@@ -57,7 +57,7 @@ def read_door(request: HttpRequest, link: str) -> WorkDoor:
 @router.post("/at/{link}", response=Entered)
 async def enter(request: HttpRequest, response: HttpResponse, link: str, form: EnterForm) -> Entered:
     address = limits.address_of(request)
-    entered = await commits().do(lambda: doing.enter(link, form, address))
+    entered = await commits().do(lambda: entering.enter(link, form, address))
     remember_files(request, response, entered.session)
     return entered.told
 

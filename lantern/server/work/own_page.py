@@ -16,7 +16,7 @@ from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import asks
 from lantern.server.live.models import Attempt
 from lantern.server.live.schemas import ListedName
-from lantern.server.work.doing import number_of
+from lantern.server.work.entering import number_of
 from lantern.server.work.models import Given, Participant
 from lantern.server.work.pieces import (
     Doer,

@@ -31,7 +31,8 @@ from lantern.server.live.clock import now_ms
 from lantern.server.live.models import Attempt, LiveSession, Person, SessionEvent
 from lantern.server.practice import decks
 from lantern.server.practice.models import Card, Round, TakenIn
-from lantern.server.work.doing import OpenAttempt, message_text, open_attempt
+from lantern.server.work.attempt_texts import OpenAttempt, message_text
+from lantern.server.work.doing import open_attempt
 from lantern.server.work.models import Given, Participant
 from lantern.server.work.own_page import may_review_attempts
 from lantern.server.work.pieces import (

@@ -342,10 +342,11 @@ class OnPaper(OwnPart):
 
 class AttemptMessage(Value):
     """An attempt, whole, so that it can be gone on with where there is no network: every question of it as it may be
-    seen now."""
+    seen now. `practice`: a round of its own, that stands in no report."""
 
     now: Milliseconds
     attempt: int
+    practice: bool
     view: StudentView
     mine: Mine
     questions: tuple[OnPaper, ...]

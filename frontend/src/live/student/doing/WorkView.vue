@@ -27,10 +27,6 @@ const fresh = shallowRef<number | null>(null)
 /** What came of the round of practice that is over. */
 const practised = shallowRef<Mine | null>(null)
 
-/** Rounds of practice are numbered from here on. */
-const FIRST_ROUND = 1001
-const isRound = (number: number): boolean => number >= FIRST_ROUND
-
 openWithoutNetwork()
 
 function enter(entered: Entered): void {
@@ -104,7 +100,7 @@ async function over(handedIn: boolean, mine?: Mine): Promise<void> {
   if (handedIn) {
     keepAttempt(pass.value!.token, number, null)
     localStorage.removeItem(`lantern.at.${props.link}`)
-    if (isRound(number)) practised.value = mine ?? null
+    if (begun.value!.practice) practised.value = mine ?? null
     else fresh.value = number
   }
   await look()
@@ -132,7 +128,7 @@ if (pass.value) {
     :begun="begun"
     :name="pass.name"
     :number="pass.number ?? 1"
-    :title="isRound(begun.attempt) ? t('practice') : (work?.title ?? begun.view.title)"
+    :title="begun.practice ? t('practice') : (work?.title ?? begun.view.title)"
     @over="over"
     @gone="leave"
   />
