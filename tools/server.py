@@ -1,6 +1,7 @@
 """A real server process with data of its own: for browser tests, benchmarks and pictures."""
 
 import atexit
+import fcntl
 import os
 import shutil
 import signal
@@ -18,6 +19,8 @@ from tools import web
 
 ROOT = Path(__file__).resolve().parents[1]
 STARTS_WITHIN = 40
+SHARED = "LANTERN_TESTS_SHARE"
+"""Names a folder that processes of one run share."""
 
 
 class RealServer:
@@ -54,7 +57,7 @@ class RealServer:
     def start(self) -> "RealServer":
         database = self.folder / "lantern.sqlite3"
         if not database.exists() and "DATABASE_URL" not in self.environment:
-            shutil.copy(_migrated(), database)
+            shutil.copy(with_all_tables(), database)
         command = [sys.executable, "manage.py", "serve", "--port", str(self.port)]
         if self.descriptors:
             command = ["sh", "-c", f'ulimit -n {self.descriptors} && exec "$@"', "sh", *command]
@@ -88,11 +91,19 @@ class RealServer:
 
 
 @cache
-def _migrated() -> Path:
-    """A database with all tables and nothing in them, made once in a process."""
-    folder = Path(tempfile.mkdtemp(prefix="lantern-empty-"))
-    atexit.register(shutil.rmtree, folder, ignore_errors=True)
-    RealServer(folder).manage("migrate", "-v0")
+def with_all_tables() -> Path:
+    """A database with nothing in its tables, made once: in a process, or where processes share a folder in all of
+    them."""
+    shared = os.environ.get(SHARED)
+    folder = Path(shared or tempfile.mkdtemp(prefix="lantern-empty-"))
+    if not shared:
+        atexit.register(shutil.rmtree, folder, ignore_errors=True)
+    made = folder / "made"
+    with (folder / "making").open("w") as one_at_a_time:
+        fcntl.flock(one_at_a_time, fcntl.LOCK_EX)
+        if not made.exists():
+            RealServer(folder).manage("migrate", "-v0")
+            made.touch()
     return folder / "lantern.sqlite3"
 
 

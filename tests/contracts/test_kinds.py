@@ -258,14 +258,14 @@ def asks_which_kind(source: str) -> list[int]:
     """Lines of Python that compare a kind's name, look an object up by one, or ask for a kind's class."""
     found = []
     for node in ast.walk(ast.parse(source)):
-        names = {name.id for name in ast.walk(node) if isinstance(name, ast.Name)}
-        texts = {text.value for text in ast.walk(node) if isinstance(text, ast.Constant)}
-        if isinstance(node, ast.Compare) and texts & NAMES and "kind" in ast.dump(node):
-            found.append(node.lineno)
+        if isinstance(node, ast.Compare):
+            texts = {text.value for text in ast.walk(node) if isinstance(text, ast.Constant)}
+            found += [node.lineno] if texts & NAMES and "kind" in ast.dump(node) else []
         elif isinstance(node, ast.Dict):
             keys = {key.value for key in node.keys if isinstance(key, ast.Constant)}
             found += [node.lineno] if len(keys & NAMES) > 2 else []
         elif isinstance(node, ast.Call) and getattr(node.func, "id", "") in {"isinstance", "issubclass"}:
+            names = {name.id for name in ast.walk(node) if isinstance(name, ast.Name)}
             found += [node.lineno] if names & MODELS else []
         elif isinstance(node, ast.MatchClass) and getattr(node.cls, "id", "") in MODELS:
             found.append(node.lineno)

@@ -3,6 +3,7 @@
 import ast
 import re
 from collections import defaultdict
+from functools import cache
 from string import Formatter
 
 import pytest
@@ -23,11 +24,15 @@ def refusals(of=LanternError):
         yield from refusals(refusal)
 
 
+@cache
 def calls():
-    for path in sorted((ROOT / "lantern").rglob("*.py")):
-        for node in ast.walk(ast.parse(path.read_text("utf-8"))):
-            if isinstance(node, ast.Call):
-                yield f"{path.relative_to(ROOT)}:{node.lineno}", node
+    """Where, and what, of all in the source: read once."""
+    return [
+        (f"{path.relative_to(ROOT)}:{node.lineno}", node)
+        for path in sorted((ROOT / "lantern").rglob("*.py"))
+        for node in ast.walk(ast.parse(path.read_text("utf-8")))
+        if isinstance(node, ast.Call)
+    ]
 
 
 def name_of(call):

@@ -103,8 +103,8 @@ def test_a_missed_question_comes_back_over_three_days(own_server, browsers):
     check(desk, "a class in practice", (DESKTOP, PHONE))
 
 
-def test_keepers_as_set_work_until_so_much_oil_is_earned(own_server, browsers):
-    teacher = TeacherClient(own_server.url)
+def test_keepers_as_set_work_until_so_much_oil_is_earned(server, browsers):
+    teacher = TeacherClient(server.url)
     email = teacher.sign_up()
     of_class = class_of(teacher, "8C", "Fen Okoro")
     game = {"game": "keepers", "oil": 50}
@@ -125,9 +125,9 @@ def test_keepers_as_set_work_until_so_much_oil_is_earned(own_server, browsers):
             break
         press(fen, "Next")
     wait_for(fen, "You have reached it")
-    sign_in(desk, own_server.url, email)
+    sign_in(desk, server.url, email)
     (row,) = teacher.call("GET", "/work")
-    desk.get(f"{own_server.url}/work/{row['id']}")
+    desk.get(f"{server.url}/work/{row['id']}")
     wait_for(desk, "target reached")
 
 
@@ -136,8 +136,8 @@ def says_any(driver, *texts):
     return any(text in body for text in texts)
 
 
-def test_what_was_missed_by_who_was_there_and_a_make_up_for_who_was_not(own_server, browsers):
-    server, teacher = own_server, TeacherClient(own_server.url)
+def test_what_was_missed_by_who_was_there_and_a_make_up_for_who_was_not(server, browsers):
+    teacher = TeacherClient(server.url)
     email = teacher.sign_up()
     of_class = class_of(teacher, "8C", "Fen Okoro", "Bo Holt")
     chosen = {"known": "list", "close_when_all_answered": False, "mix_options": False}

@@ -1,5 +1,5 @@
-"""Set work from giving it to what came of it: two classes, one student without a network in the middle, one opened
-again, one late."""
+"""Set work from giving it to what came of it: two classes, one student without a network in the middle, one with more
+time whose attempt is opened again, one reminded and late."""
 
 from tests.builders import choice
 from tests.journeys.pages import choose_in, sign_in
@@ -59,6 +59,8 @@ def test_set_work_from_giving_it_to_what_came_of_it(own_server, browsers):
     find(desk, "//label[contains(., 'Words to the students')]//textarea").send_keys("Have a rope at hand.")
     click(desk, "//summary[contains(., 'What students see')]")
     click(desk, "//select/option[normalize-space(.)='when it is due']")
+    click(desk, "//summary[contains(., 'How much time there is')]")
+    click(desk, "//select/option[normalize-space(.)='for all of it']")
     check(desk, "giving set work", (DESKTOP, PHONE))
     press(desk, "Give it")
     wait_for(desk, "Not begun")
@@ -93,10 +95,11 @@ def test_set_work_from_giving_it_to_what_came_of_it(own_server, browsers):
     wait_for(fen, "Attempt 1")
     wait_for(fen, "What was right is told")
 
-    # Bo hands in too early; it is opened again, and handed in anew.
+    # Bo hands in too early; it is opened again, with more time, and handed in anew.
     bo.get(of_8c)
     wait_for(bo, "Bo Holt")
     is_me(bo, "Bo Holt")
+    wait_for(bo, "20 minutes")
     press(bo, "Begin")
     answer(bo, QUESTIONS[0], "B")
     press(bo, "Look over")
@@ -107,7 +110,10 @@ def test_set_work_from_giving_it_to_what_came_of_it(own_server, browsers):
     more_for(desk, "Bo Holt", "Open the last one again")
     wait_for(desk, "1 of 3 answered")
     check(desk, "following set work", (DESKTOP, PHONE))
+    more_for(desk, "Bo Holt", "10 minutes more")
+    until(desk, lambda: "10 minutes more" in find(desk, "//tr[contains(., 'Bo Holt')]").text)
     bo.refresh()
+    wait_for(bo, "30 minutes")
     press(bo, "Go on")
     wait_for(bo, QUESTIONS[0])
     press(bo, "Look over")

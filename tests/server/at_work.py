@@ -28,7 +28,7 @@ def now(monkeypatch):
             self.at += round(timedelta(**span).total_seconds() * 1000)
 
     found = Now()
-    for module in ("actions", "doing", "own_page", "practising", "queries", "reminding"):
+    for module in ("actions", "doing", "entering", "own_page", "practising", "queries", "reminding"):
         monkeypatch.setattr(f"lantern.server.work.{module}.now_ms", found)
     monkeypatch.setattr("lantern.server.practice.figures.now_ms", found)
     monkeypatch.setattr("lantern.server.live.sockets.now_ms", found)

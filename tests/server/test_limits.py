@@ -17,17 +17,15 @@ def codes(server, path, count, **headers):
         return [http.get(f"/api/live/codes/{path}").status_code for _ in range(count)]
 
 
-def test_wrong_guesses_count_and_right_codes_never_do(own_server):
+def test_wrong_guesses_of_a_device_count_and_right_codes_never_do(own_server):
     _, session = a_lesson(own_server)
     assert codes(own_server, "KELP222", 33, **{"X-Device": "pupil"}) == [404] * 30 + [429] * 3
+    reply = web.get(f"{own_server.url}/api/live/codes/KELP222", headers={"X-Device": "pupil"})
+    assert reply.json()["code"] == "too_many_tries"
     assert codes(own_server, session["code"], 40, **{"X-Device": "pupil"}) == [200] * 40
     body = {"code": session["code"], "name": "Fen", "key": "pupil"}
     assert web.post(f"{own_server.url}/api/live/join", json=body).status_code == 200
-
-
-def test_what_limits_a_device_is_that_device(own_server):
-    """One pupil guesses; another in the same room mistypes, and is told so."""
-    codes(own_server, "KELP222", 40, **{"X-Device": "pupil"})
+    # Another in the same room mistypes, and is told so.
     reply = web.get(f"{own_server.url}/api/live/codes/KELP223", headers={"X-Device": "neighbour"})
     assert (reply.status_code, reply.json()["code"]) == (404, "unknown_code")
 

@@ -64,15 +64,15 @@ def test_what_changes_something_wants_the_token_of_our_pages(server, teacher):
 
 
 @pytest.mark.slow
-def test_what_is_stored_is_for_the_server_alone(own_server):
+def test_what_is_stored_is_for_the_server_alone(server):
     """Database, keys and media: not even the machine's other users may read them."""
-    teacher = TeacherClient(own_server.url)
+    teacher = TeacherClient(server.url)
     teacher.sign_up()
     code = next(row["code"] for row in teacher.call("GET", "/media/collection?q=anchor"))
     teacher.call("POST", "/media/collection", {"code": code})
     found = [
-        own_server.folder,
-        *(p for p in own_server.folder.rglob("*") if not p.is_symlink() and "static" not in p.parts),
+        server.folder,
+        *(p for p in server.folder.rglob("*") if not p.is_symlink() and "static" not in p.parts),
     ]
     kinds = {path.name for path in found}
     assert {"lantern.sqlite3", "secret_key", "480.webp"} <= kinds

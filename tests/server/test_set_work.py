@@ -33,6 +33,28 @@ def test_it_is_given_done_and_followed(as_odile, give, class_8c):
     assert (Attempt.objects.count(), AttemptEvent.objects.count()) == (1, 5)
 
 
+def test_a_game_that_was_kept_is_given_as_it_was_kept(as_odile, knots, give, class_8c):
+    own = {"manner": "own_pace", "known": "nickname", "feedback": "each", "answers": "final"}
+    kept = {
+        "Lamps on Friday": {**own, "game": {"game": "keepers", "gusts": True, "oil": 60}, "time": {"of": "whole"}},
+        "Friday test": own,
+        "Beacons as ever": {"manner": "led", "game": {"game": "beacons"}},
+    }
+    for name, settings in kept.items():
+        as_odile("put", "/live/presets", {"name": name, "settings": settings})
+    offer = as_odile("get", f"/work/of-set/{knots.pk}")
+    (one,) = offer["kept"]
+    assert (one["name"], one["settings"]["game"]["oil"], one["settings"]["game"]["gusts"]) == (
+        "Lamps on Friday",
+        60,
+        False,
+    )
+    assert "points" not in {one["game"] for one in offer["games"]}
+    work = give(settings={**one["settings"], "known": "list"})
+    fen = phone_of(work, class_8c, "Fen Okoro")
+    assert fen.begin()["view"]["game"]["game"] == "keepers"
+
+
 # --- what one may do, and when ---------------------------------------------------------------------------
 
 

@@ -12152,8 +12152,9 @@ export interface components {
         };
         /**
          * WorkOffer
-         * @description What the page begins with. `games` are those that one can play alone; `absent` are the members of the session's
-         *     class who were not there, by their person, where it is given for a session.
+         * @description What the page begins with. `games` are those that one can play alone, `kept` such games as the teacher has kept
+         *     them under a name; `absent` are the members of the session's class who were not there, by their person, where it is
+         *     given for a session.
          */
         WorkOffer: {
             /** Title */
@@ -12171,6 +12172,11 @@ export interface components {
              * @default []
              */
             games?: components["schemas"]["GameOffer"][];
+            /**
+             * Kept
+             * @default []
+             */
+            kept?: components["schemas"]["PresetInfo"][];
             /** Of Class */
             of_class?: number | null;
             /**

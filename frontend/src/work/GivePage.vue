@@ -68,9 +68,14 @@ async function give(): Promise<void> {
           <summary class="min-h-11 cursor-pointer py-2.5 font-bold">Attempts, and what one works for</summary>
           <WhatCounts v-model="terms" />
         </details>
-        <details v-if="offer.games?.length" :open="!!problemAt('game')">
+        <details v-if="offer.games?.length || offer.kept?.length" :open="!!problemAt('game')">
           <summary class="min-h-11 cursor-pointer py-2.5 font-bold">Played as</summary>
-          <WhatTheyPlay v-model="settings" :games="offer.games" :problem="problemAt('game')" />
+          <WhatTheyPlay
+            v-model="settings"
+            :games="offer.games ?? []"
+            :kept="offer.kept ?? []"
+            :problem="problemAt('game')"
+          />
         </details>
         <details :open="!!problemAt('topics')">
           <summary class="min-h-11 cursor-pointer py-2.5 font-bold">What is asked</summary>

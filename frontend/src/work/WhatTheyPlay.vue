@@ -1,16 +1,28 @@
 <script setup lang="ts">
-/** A game that one can play alone, or just questions. */
-import { computed, defineAsyncComponent } from 'vue'
+/** A game that one can play alone, as it comes or as its teacher has kept it; or just questions. */
+import { computed, defineAsyncComponent, ref } from 'vue'
 import type { GameName, Settings, WorkOffer } from '@/api/types'
 import { viewsOf } from '@/games/registry'
 import { field } from '@/ui/recipes'
 
-const props = defineProps<{ games: NonNullable<WorkOffer['games']>; problem?: string }>()
+const props = defineProps<{
+  games: NonNullable<WorkOffer['games']>
+  kept: NonNullable<WorkOffer['kept']>
+  problem?: string
+}>()
 const settings = defineModel<Settings>({ required: true })
 const isPlayed = computed(() => settings.value.game.game !== 'points')
+const taken = ref('')
+const nameOf = (kept: { id: number }): string => `kept ${kept.id}`
 const played = computed({
-  get: () => (isPlayed.value ? settings.value.game.game : ''),
+  get: () => (isPlayed.value ? taken.value || settings.value.game.game : ''),
   set: (name) => {
+    const own = props.kept.find((one) => nameOf(one) === name)?.settings as Settings | undefined
+    taken.value = own ? name : ''
+    if (own) {
+      settings.value = { ...own, known: settings.value.known }
+      return
+    }
     const found = props.games.find((one) => one.game === name)?.settings as Settings | undefined
     settings.value = found
       ? {
@@ -38,6 +50,9 @@ const own = computed(() =>
         <option v-for="one in games" :key="one.game" :value="one.game">
           {{ viewsOf(one.game as GameName).label }}: {{ viewsOf(one.game as GameName).hint }}
         </option>
+        <optgroup v-if="kept.length" label="Your own">
+          <option v-for="one in kept" :key="one.id" :value="nameOf(one)">{{ one.name }}</option>
+        </optgroup>
       </select>
     </label>
     <p v-if="problem" role="alert" class="text-wrong">{{ problem }}</p>

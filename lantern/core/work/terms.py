@@ -109,6 +109,12 @@ def as_work(settings: Settings) -> Settings:
     )
 
 
+def is_game_alone(settings: Settings) -> bool:
+    """Whether it is a game at own pace that somebody can play without others: points are for comparing."""
+    game = game_of(settings.game)
+    return settings.manner == "own_pace" and not game.has_points and game.alone(settings.game) is not None
+
+
 def why_not(terms: Terms, settings: Settings, now: Milliseconds) -> tuple[str, Message] | None:
     """The first thing that cannot be given so, with its place."""
     if terms.due is not None and terms.due <= now:

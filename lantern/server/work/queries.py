@@ -9,20 +9,20 @@ from django.http import HttpRequest
 from django.shortcuts import get_object_or_404
 
 from lantern.core.classes.school import is_address
-from lantern.core.games import game_of
 from lantern.core.questions import kind_of
 from lantern.core.session import Settings, State
 from lantern.core.session.changed import changed
+from lantern.core.session.manners import planned
 from lantern.core.values import Milliseconds
 from lantern.core.work.changes import Own, read_change
 from lantern.core.work.said import in_words
 from lantern.core.work.standing import Tried, counted, door, is_late, stage
-from lantern.core.work.terms import Counts, Purpose, settings_for_work, terms_for
+from lantern.core.work.terms import Counts, Purpose, as_work, is_game_alone, settings_for_work, terms_for
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import owned
 from lantern.server.api.addresses import public_url
 from lantern.server.classes.models import Member, SchoolClass
-from lantern.server.library.queries import own_set
+from lantern.server.library.queries import content_of, own_set
 from lantern.server.live.clock import now_ms
 from lantern.server.live.ended import state_of
 from lantern.server.live.models import Attempt, LiveSession
@@ -67,14 +67,17 @@ def own_given(teacher: Teacher, work_id: int, given_id: int) -> Given:
 def offer_for_set(teacher: Teacher, set_id: int) -> WorkOffer:
     question_set = own_set(teacher, set_id)
     run = run_offer(teacher, question_set)
-    alone = (one for one in run.games if one.manner == "own_pace" and one.played)
+    items = content_of(question_set).items
+    alone = (one for one in run.games if one.played and is_game_alone(one.settings))
+    kept = (one for one in run.presets if is_game_alone(one.settings) and planned(items, one.settings).played)
     return WorkOffer(
         title=question_set.title,
         starts=_starts(run.start),
         zone=teacher.school.chosen.time_zone,
         topics=run.topics,
         questions=run.questions,
-        games=tuple(one for one in alone if one.game and game_of(one.settings.game).alone(one.settings.game)),
+        games=tuple(alone),
+        kept=tuple(one.model_copy(update={"settings": as_work(one.settings)}) for one in kept),
     )
 
 

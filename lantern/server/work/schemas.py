@@ -18,7 +18,7 @@ from lantern.core.values import Milliseconds, RowNumber, ShortId, Value
 from lantern.core.work.changes import AnyChange
 from lantern.core.work.standing import Door, Stage
 from lantern.core.work.terms import Purpose, Target, Terms
-from lantern.server.live.schemas import Asks, GameOffer, ListedName, MadeName, StudentCommand, TopicCount
+from lantern.server.live.schemas import Asks, GameOffer, ListedName, MadeName, PresetInfo, StudentCommand, TopicCount
 
 # --- giving it ---------------------------------------------------------------------------------------
 
@@ -32,8 +32,9 @@ class Start(Value):
 
 
 class WorkOffer(Value):
-    """What the page begins with. `games` are those that one can play alone; `absent` are the members of the session's
-    class who were not there, by their person, where it is given for a session."""
+    """What the page begins with. `games` are those that one can play alone, `kept` such games as the teacher has kept
+    them under a name; `absent` are the members of the session's class who were not there, by their person, where it is
+    given for a session."""
 
     title: str
     starts: tuple[Start, ...]
@@ -41,6 +42,7 @@ class WorkOffer(Value):
     topics: tuple[TopicCount, ...]
     questions: int
     games: tuple[GameOffer, ...] = ()
+    kept: tuple[PresetInfo, ...] = ()
     of_class: int | None = None
     absent: tuple[ListedName, ...] = ()
 

@@ -93,7 +93,7 @@ function review(number: number | null): void {
       >
         {{ work.words }}
       </p>
-      <ul v-if="isOpen && !work.why_not" class="mt-5 space-y-2 text-lg">
+      <ul v-if="isOpen && (work.running || !work.why_not)" class="mt-5 space-y-2 text-lg">
         <li v-for="fact in facts" :key="fact" class="border-s-4 border-rule ps-3">{{ fact }}</li>
       </ul>
       <PracticePanel
