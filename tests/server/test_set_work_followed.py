@@ -5,7 +5,9 @@ from datetime import timedelta
 
 import pytest
 from asgiref.sync import async_to_sync
+from django.db import connection
 from django.test import Client
+from django.test.utils import CaptureQueriesContext
 from django.utils import timezone
 
 from tests.server.at_work import HOUR, Phone, give, line_of, now, phone_of
@@ -251,6 +253,37 @@ def test_the_page_asks_as_often_for_a_class_of_thirty_as_for_one_of_four(
         Member.objects.create(of_class=class_8c, name=f"Student {number}", sort_name=f"{number}")
     with django_assert_max_num_queries(25):
         as_odile("get", f"/work/{work['id']}")
+
+
+def test_the_list_says_how_far_each_piece_is_and_asks_no_more_for_many(
+    as_odile, give, class_8c, django_assert_num_queries
+):
+    work = give()
+    fen, bo = phone_of(work, class_8c, "Fen Okoro"), phone_of(work, class_8c, "Bo Tanaka-Lind")
+    for phone in (fen, bo):
+        phone.begin()
+    bo.hand_in()
+    ines = class_8c.members.get(name="Ines Dahl").person
+    change = {"type": "excused", "person": ines, "excused": True}
+    as_odile("post", f"/work/{work['id']}/changes", {"change": change})
+    some = give(named=[ines])
+    class_8c.members.filter(name="Fen Okoro").update(left_at=timezone.now())  # and does it nevertheless
+
+    def far(row):
+        return [(one["expected"], one["begun"], one["handed_in"]) for one in row["given"]]
+
+    with CaptureQueriesContext(connection) as asked:
+        rows = {row["id"]: row for row in as_odile("get", "/work")}
+    of_two = len(asked)
+    assert far(rows[work["id"]]) == [(3, 1, 1)]
+    assert far(rows[some["id"]]) == [(1, 0, 0)]
+    (part,) = as_odile("get", f"/work/{work['id']}")["classes"]
+    assert part["given"] == rows[work["id"]]["given"][0]
+    assert sum(not line["excused"] for line in part["lines"]) == 3
+    for _ in range(3):
+        give()
+    with django_assert_num_queries(of_two):
+        assert len(as_odile("get", "/work")) == 5
 
 
 def test_a_command_in_the_servers_own_way_is_answered_as_the_api_would(give, class_8c):

@@ -80,11 +80,15 @@ def check_begin(own: Own, attempts: Sequence[Tried], now: Milliseconds) -> None:
 
 def stage(own: Own, attempts: Sequence[Tried]) -> Stage:
     """How far somebody is."""
-    if any(one.is_over for one in attempts):
+    found = stage_of(len(attempts), sum(one.is_over for one in attempts))
+    return "excused" if found == "not_begun" and own.excused else found
+
+
+def stage_of(begun: int, over: int) -> Stage:
+    """How far somebody is with so many attempts, of which so many are over."""
+    if over:
         return "handed_in"
-    if attempts:
-        return "begun"
-    return "excused" if own.excused else "not_begun"
+    return "begun" if begun else "not_begun"
 
 
 def is_late(own: Own, attempt: Tried, now: Milliseconds) -> bool:

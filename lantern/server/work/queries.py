@@ -29,6 +29,7 @@ from lantern.server.live.models import Attempt, LiveSession
 from lantern.server.live.offers import run_offer
 from lantern.server.live.schemas import ListedName
 from lantern.server.work.actions import shown_moment
+from lantern.server.work.how_far import HowFar, how_far
 from lantern.server.work.models import Given, Participant, SetWork, WorkChange
 from lantern.server.work.pieces import Piece, piece_of, tried
 from lantern.server.work.schemas import (
@@ -104,28 +105,37 @@ def _starts(kept: Settings) -> tuple[Start, ...]:
 
 
 def work_rows(request: HttpRequest, teacher: Teacher) -> list[WorkRow]:
-    found = [followed(request, work, with_names=False) for work in all_work(teacher)]
-    return [
-        WorkRow(
-            id=one.id,
-            title=one.title,
-            purpose=one.terms.purpose,
-            door=one.door,
-            opens=one.terms.opens,
-            due=one.terms.due,
-            made_up_for=one.made_up_for,
-            given=tuple(part.given for part in one.classes),
+    now = now_ms()
+    found = [(work, [piece_of(one) for one in work.given.all()]) for work in all_work(teacher)]
+    far = how_far([piece for _, pieces in found for piece in pieces])
+    rows = []
+    for work, pieces in found:
+        own = pieces[0].own("")
+        rows.append(
+            WorkRow(
+                id=work.pk,
+                title=work.title,
+                purpose=pieces[0].terms.purpose,
+                door=door(own, now),
+                opens=own.opens,
+                due=own.due,
+                made_up_for=work.made_up_for_id,
+                given=tuple(_given_to(request, piece, far[piece.given.pk]) for piece in pieces),
+            )
         )
-        for one in found
-    ]
+    return rows
 
 
-def followed(request: HttpRequest, work: SetWork, *, with_names: bool = True) -> WorkDetail:
+def followed(request: HttpRequest, work: SetWork) -> WorkDetail:
     now = now_ms()
     given = list(work.given.select_related("session__of_class", "session__owner__school", "session__revision", "work"))
     pieces = [piece_of(one) for one in given]
     own = pieces[0].own("")
-    parts = [_class_of(request, piece, now) for piece in pieces]
+    far = how_far(pieces)
+    parts = [
+        FollowedClass(given=_given_to(request, piece, far[piece.given.pk]), lines=work_lines(piece, now))
+        for piece in pieces
+    ]
     names = {line.who: line.name for part in parts for line in part.lines}
     first = pieces[0].session
     return WorkDetail(
@@ -140,7 +150,7 @@ def followed(request: HttpRequest, work: SetWork, *, with_names: bool = True) ->
         made_up_title=work.made_up_for.title if work.made_up_for else "",
         created_at=work.created_at,
         classes=tuple(parts),
-        changes=_changes(work, names, first.owner.school.chosen.time_zone) if with_names else (),
+        changes=_changes(work, names, first.owner.school.chosen.time_zone),
     )
 
 
@@ -157,22 +167,18 @@ def _changes(work: SetWork, names: dict[str, str], zone: str) -> tuple[ChangeLin
     return tuple(found)
 
 
-def _class_of(request: HttpRequest, piece: Piece, now: Milliseconds) -> FollowedClass:
-    lines = work_lines(piece, now)
-    session, expected = piece.session, [line for line in lines if not line.excused]
-    return FollowedClass(
-        given=GivenTo(
-            id=piece.given.pk,
-            session=session.pk,
-            class_id=session.of_class_id,
-            class_name=session.of_class.name if session.of_class else "",
-            url=url_of(request, piece.given),
-            named=len(piece.given.named),
-            expected=len(expected),
-            begun=sum(line.stage == "begun" for line in expected),
-            handed_in=sum(line.stage == "handed_in" for line in expected),
-        ),
-        lines=lines,
+def _given_to(request: HttpRequest, piece: Piece, far: HowFar) -> GivenTo:
+    session = piece.session
+    return GivenTo(
+        id=piece.given.pk,
+        session=session.pk,
+        class_id=session.of_class_id,
+        class_name=session.of_class.name if session.of_class else "",
+        url=url_of(request, piece.given),
+        named=len(piece.given.named),
+        expected=far.expected,
+        begun=far.begun,
+        handed_in=far.handed_in,
     )
 
 
