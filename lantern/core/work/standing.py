@@ -80,15 +80,16 @@ def check_begin(own: Own, attempts: Sequence[Tried], now: Milliseconds) -> None:
 
 def stage(own: Own, attempts: Sequence[Tried]) -> Stage:
     """How far somebody is."""
-    found = stage_of(len(attempts), sum(one.is_over for one in attempts))
-    return "excused" if found == "not_begun" and own.excused else found
+    return stage_of(len(attempts), sum(one.is_over for one in attempts), excused=own.excused)
 
 
-def stage_of(begun: int, over: int) -> Stage:
+def stage_of(begun: int, over: int, *, excused: bool) -> Stage:
     """How far somebody is with so many attempts, of which so many are over."""
     if over:
         return "handed_in"
-    return "begun" if begun else "not_begun"
+    if begun:
+        return "begun"
+    return "excused" if excused else "not_begun"
 
 
 def is_late(own: Own, attempt: Tried, now: Milliseconds) -> bool:

@@ -47,9 +47,22 @@ def _people(given: Sequence[Given]) -> Mapping[int, dict[str, str]]:
     return found
 
 
-def _tried(given: Sequence[Given]) -> Mapping[tuple[int, str], tuple[int, int]]:
+NONE_TRIED = (0, 0)
+
+
+def tried_by(participants: Sequence[Participant]) -> Mapping[int, tuple[int, int]]:
+    """How many attempts somebody has begun at each piece that they do, and how many of them are over: by the id of what
+    was given."""
+    given = [one.given for one in participants]
+    tried = _tried(given, [one.person.key for one in participants])
+    return {one.given_id: tried.get((one.given.session_id, one.person.key), NONE_TRIED) for one in participants}
+
+
+def _tried(given: Sequence[Given], people: Sequence[str] | None = None) -> Mapping[tuple[int, str], tuple[int, int]]:
     """How many attempts somebody of a session has begun, and how many of them are over."""
     rows = Attempt.objects.at_work().filter(session__in=[one.session_id for one in given])
+    if people is not None:
+        rows = rows.filter(person__in=people)
     counts = rows.order_by().values_list("session", "person").annotate(begun=Count("pk"), over=Count("ended_at"))
     return {(session, person): (begun, over) for session, person, begun, over in counts}
 
@@ -66,5 +79,6 @@ def _of(
     expected = (of_class & named if named else of_class) | people.keys()
     asked_about = {one.person for one in piece.changes if isinstance(one, Excused)}
     expected -= {who for who in asked_about if piece.own(who).excused}
-    stages = [stage_of(*tried.get((session.pk, people.get(who, "")), (0, 0))) for who in expected]
+    counts = [tried.get((session.pk, people.get(who, "")), NONE_TRIED) for who in expected]
+    stages = [stage_of(*one, excused=False) for one in counts]
     return HowFar(len(expected), stages.count("begun"), stages.count("handed_in"))

@@ -10,13 +10,14 @@ from lantern.core.session import Settings
 from lantern.core.session.views import student_view
 from lantern.core.values import Milliseconds
 from lantern.core.work.changes import Own
-from lantern.core.work.standing import Door, Tried, counted, door, is_late, stage, why_not_begin
+from lantern.core.work.standing import Door, Tried, counted, door, is_late, stage_of, why_not_begin
 from lantern.server.api.errors import UnknownPass
 from lantern.server.live.clock import now_ms
 from lantern.server.live.entering import asks
 from lantern.server.live.models import Attempt
 from lantern.server.live.schemas import ListedName
 from lantern.server.work.entering import number_of
+from lantern.server.work.how_far import NONE_TRIED, tried_by
 from lantern.server.work.models import Given, Participant
 from lantern.server.work.pieces import (
     Doer,
@@ -192,9 +193,8 @@ def _others(doer: Doer, now: Milliseconds) -> tuple[OtherWork, ...]:
         pk=doer.piece.given.pk
     )
     rows = rows.select_related("work", "session__owner__school").prefetch_related("work__changes")
-    mine = {
-        one.given_id: one for one in Participant.objects.filter(who=member, given__in=rows).select_related("person")
-    }
+    here = list(Participant.objects.filter(who=member, given__in=rows).select_related("person", "given"))
+    tries = tried_by(here)
     found = []
     for given in rows:
         if given.named and member not in given.named:
@@ -203,11 +203,16 @@ def _others(doer: Doer, now: Milliseconds) -> tuple[OtherWork, ...]:
         at = door(own, now)
         if at == "withdrawn":
             continue
-        here = mine.get(given.pk)
-        tries = [tried(row) for row in attempts_of(given.session_id, here.person.key)] if here else []
         title = given.session.title if at != "not_yet" else ""
         found.append(
-            OtherWork(link=given.link, title=title, door=at, opens=own.opens, due=own.due, stage=stage(own, tries))
+            OtherWork(
+                link=given.link,
+                title=title,
+                door=at,
+                opens=own.opens,
+                due=own.due,
+                stage=stage_of(*tries.get(given.pk, NONE_TRIED), excused=own.excused),
+            )
         )
     order: dict[Door, int] = {"open": 0, "late": 0, "not_yet": 1, "closed": 2, "withdrawn": 3}
     return tuple(sorted(found, key=lambda one: (one.stage == "handed_in", order[one.door], one.due or 2**60)))
