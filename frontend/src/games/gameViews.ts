@@ -32,7 +32,8 @@ export interface GameViews<N extends GameName> {
   label: string
   hint: string
   /** What a teacher chooses for it. Model: its settings; `settings`, where it needs them: all of the session's. `plan` is
-   * what would come of them. */
+   * what would come of them. `alone`: it is for each by themselves, as set work, so nothing is asked that wants
+   * others. */
   settings: () => Promise<Component>
   rules: () => Promise<(game: GameOf<N>) => Rules>
   music: () => Promise<GameMusic<N>>

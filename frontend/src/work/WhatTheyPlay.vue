@@ -56,6 +56,6 @@ const own = computed(() =>
       </select>
     </label>
     <p v-if="problem" role="alert" class="text-wrong">{{ problem }}</p>
-    <component :is="own" v-if="own" v-model="settings.game" v-model:settings="settings" :plan="null" />
+    <component :is="own" v-if="own" v-model="settings.game" v-model:settings="settings" :plan="null" alone />
   </div>
 </template>

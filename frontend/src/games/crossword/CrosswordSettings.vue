@@ -4,6 +4,7 @@ import { smallField } from '@/ui/recipes'
 import UiButton from '@/ui/UiButton.vue'
 
 defineOptions({ inheritAttrs: false })
+defineProps<{ alone?: boolean }>()
 const game = defineModel<GameOf<'crossword'>>({ required: true })
 const WAYS = [
   [false, 'for oneself'],
@@ -14,13 +15,13 @@ const MOST = 999
 
 <template>
   <div class="space-y-3 py-2">
-    <label class="flex flex-wrap items-center gap-2"
+    <label v-if="!alone" class="flex flex-wrap items-center gap-2"
       ><span class="font-bold">Everybody solves it</span>
       <select v-model="game.together" :class="smallField" class="max-w-full">
         <option v-for="[value, words] in WAYS" :key="words" :value="value">{{ words }}</option>
       </select>
     </label>
-    <p v-if="game.together" class="text-slate">
+    <p v-if="game.together && !alone" class="text-slate">
       A word may then have been read before it is answered, so that marks say less of each one.
     </p>
     <p class="flex flex-wrap items-center gap-2">

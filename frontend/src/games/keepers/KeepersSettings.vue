@@ -5,7 +5,7 @@ import { smallField } from '@/ui/recipes'
 import UiSwitch from '@/ui/UiSwitch.vue'
 import { numberIn, useMinutes } from '../settings/numbers'
 
-const props = defineProps<{ plan?: Planned | null }>()
+const props = defineProps<{ plan?: Planned | null; alone?: boolean }>()
 const game = defineModel<GameOf<'keepers'>>({ required: true })
 const settings = defineModel<Settings>('settings', { required: true })
 
@@ -21,7 +21,7 @@ const about = computed(() => {
     <fieldset class="space-y-2 py-2">
       <legend class="font-bold">It ends, whichever comes first,</legend>
       <label class="flex flex-wrap items-center gap-2"
-        >for all after
+        >{{ alone ? 'after' : 'for all after' }}
         <input
           type="number"
           min="1"
@@ -35,7 +35,7 @@ const about = computed(() => {
         minutes <span class="text-slate">{{ about }}</span>
       </label>
       <label class="flex flex-wrap items-center gap-2"
-        >for each one after
+        >{{ alone ? 'after' : 'for each one after' }}
         <input
           type="number"
           min="3"
@@ -49,7 +49,7 @@ const about = computed(() => {
         questions
       </label>
       <label class="flex flex-wrap items-center gap-2"
-        >for each one with
+        >{{ alone ? 'with' : 'for each one with' }}
         <input
           type="number"
           min="50"
@@ -65,6 +65,7 @@ const about = computed(() => {
       </label>
     </fieldset>
     <UiSwitch
+      v-if="!alone"
       :model-value="game.gusts ?? false"
       label="Gusts"
       hint="Players may put out the flame of the nearest light ahead. Nobody loses oil by it."

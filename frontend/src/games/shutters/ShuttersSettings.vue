@@ -4,12 +4,12 @@ import WhatIsPaired from '../settings/WhatIsPaired.vue'
 
 defineOptions({ inheritAttrs: false })
 const game = defineModel<GameOf<'shutters'>>({ required: true })
-defineProps<{ plan: Planned | null }>()
+defineProps<{ plan: Planned | null; alone?: boolean }>()
 </script>
 
 <template>
   <div class="py-2">
-    <WhatIsPaired v-model="game" :plan="plan" />
+    <WhatIsPaired v-model="game" :plan="plan" :alone="alone" />
     <label class="flex min-h-8 items-center gap-2">
       <input v-model="game.spoken" type="checkbox" class="size-5 accent-tide" />
       <span>Devices say each word as it is opened</span>

@@ -4,7 +4,7 @@ import { smallField } from '@/ui/recipes'
 import WhatIsPaired from '../settings/WhatIsPaired.vue'
 
 defineOptions({ inheritAttrs: false })
-defineProps<{ plan?: Planned | null }>()
+defineProps<{ plan?: Planned | null; alone?: boolean }>()
 const game = defineModel<GameOf<'word_search'>>({ required: true })
 const WAYS = [
   ['straight', 'across and down'],
@@ -24,6 +24,7 @@ const WAYS = [
     <WhatIsPaired
       v-model="game"
       :plan="plan ?? null"
+      :alone="alone"
       counts="What is found is right, and counts in reports."
     />
   </div>
