@@ -114,6 +114,7 @@ def test_set_work_from_giving_it_to_what_came_of_it(own_server, browsers):
     until(desk, lambda: "10 minutes more" in find(desk, "//tr[contains(., 'Bo Holt')]").text)
     bo.refresh()
     wait_for(bo, "30 minutes")
+    wait_for(bo, "It is over at")
     press(bo, "Go on")
     wait_for(bo, QUESTIONS[0])
     press(bo, "Look over")

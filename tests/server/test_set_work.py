@@ -129,7 +129,12 @@ def test_who_needs_more_time_has_it_and_is_given_more_by_the_teacher_b3(as_odile
     as_odile(
         "post", f"/work/{work['id']}/changes", {"change": {"type": "more_time", "person": bo.person, "minutes": 5}}
     )
+    assert phone.mine()["ends"] is None
     assert phone.begin()["mine"]["paper"]["deadline"] == now.at + 900_000 + 300_000
+    assert phone.mine()["ends"] == now.at + 900_000 + 300_000
+    now.later(minutes=20)
+    page = phone.mine()
+    assert (page["running"], page["ends"]) == (None, None)
 
 
 def test_attempts_are_counted_and_which_counts_is_told_b4(as_odile, give, class_8c):

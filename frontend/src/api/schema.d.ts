@@ -12485,8 +12485,8 @@ export interface components {
         };
         /**
          * MyWork
-         * @description A student's page. `why_not` says why no attempt can be begun; `running` is the number of the one to go on with.
-         *     `beside` is how the class did as a whole, once one's own score is told: nobody is named.
+         * @description A student's page. `why_not` says why no attempt can be begun; `running` is the number of the one to go on with,
+         *     which is over at `ends`. `beside` is how the class did as a whole, once one's own score is told: nobody is named.
          */
         MyWork: {
             /** Link */
@@ -12526,6 +12526,8 @@ export interface components {
             counts: string;
             /** Running */
             running: number | null;
+            /** Ends */
+            ends: number | null;
             why_not: components["schemas"]["Message"] | null;
             /** Told When */
             told_when: number | null;

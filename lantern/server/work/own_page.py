@@ -9,6 +9,7 @@ from lantern.core.games import board_game_of
 from lantern.core.session import Settings
 from lantern.core.session.views import student_view
 from lantern.core.values import Milliseconds
+from lantern.core.work.attempt import ending
 from lantern.core.work.changes import Own
 from lantern.core.work.standing import Door, Tried, counted, door, is_late, stage_of, why_not_begin
 from lantern.server.api.errors import UnknownPass
@@ -81,9 +82,11 @@ def my_work(token: str) -> Page:
     at = door(own, now)
     school = school_of(piece)
     rows = attempts_of(session.pk, doer.person.id)
+    ends = None
     for row in rows:
         if row.ended_at is None:
-            judged(doer, row, max(now, row.last_at))
+            end = ending(judged(doer, row, max(now, row.last_at)), row.seat, own, terms.target)
+            ends = end.at if end else None
     tries = [tried(row) for row in rows]
     is_shut = at in ("not_yet", "withdrawn")
     game = board_game_of(settings.game)
@@ -109,6 +112,7 @@ def my_work(token: str) -> Page:
         attempts_in_all=own.attempts,
         counts=terms.counts,
         running=next((one.number for one in tries if not one.is_over), None),
+        ends=ends,
         why_not=why_not_begin(own, tries, now),
         told_when=own.due if settings.feedback == "opened" else None,
         facts=facts,

@@ -271,8 +271,8 @@ class Beside(Value):
 
 
 class MyWork(Value):
-    """A student's page. `why_not` says why no attempt can be begun; `running` is the number of the one to go on with.
-    `beside` is how the class did as a whole, once one's own score is told: nobody is named."""
+    """A student's page. `why_not` says why no attempt can be begun; `running` is the number of the one to go on with,
+    which is over at `ends`. `beside` is how the class did as a whole, once one's own score is told: nobody is named."""
 
     link: str
     title: str
@@ -291,6 +291,7 @@ class MyWork(Value):
     attempts_in_all: int | None
     counts: str
     running: int | None
+    ends: Milliseconds | None
     why_not: Message | None
     told_when: Milliseconds | None
     facts: Work

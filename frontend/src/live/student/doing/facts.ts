@@ -1,9 +1,11 @@
-/** What a student has to know before they begin, in sentences. */
+/** What a student has to know before they begin, or go on, in sentences. */
 import type { MyWork } from '@/api/types'
 import { language } from '@/words'
 import { t as paper } from '../seated/own/words'
 import { moment } from './times'
 import { t } from './words'
+
+const A_DAY = 24 * 3_600_000
 
 export function factsOf(work: MyWork): string[] {
   const { facts, needs, target, zone } = work
@@ -15,7 +17,10 @@ export function factsOf(work: MyWork): string[] {
   if (work.game_minutes) found.push(paper('minutes_for_all', { n: work.game_minutes }))
   if (facts.limit && !noLimit)
     found.push(paper('minutes_for_all', { n: Math.round((facts.limit * time) / 60) + work.more_minutes }))
-  if (facts.until && !noLimit) found.push(paper('until_clock', { time: timeOnly(facts.until, zone) }))
+  if (facts.until && !noLimit && !work.ends)
+    found.push(paper('until_clock', { time: timeOnly(facts.until, zone) }))
+  if (work.ends && work.ends - work.now < A_DAY)
+    found.push(paper('until_clock', { time: timeOnly(work.ends, zone) }))
   if (facts.timed && !noLimit) found.push(paper('timed'))
   found.push(paper(facts.changeable ? 'may_change' : 'stays'))
   if (work.told_when) found.push(t('told_when', { when: moment(work.told_when, zone) }))
