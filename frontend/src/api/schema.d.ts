@@ -12683,6 +12683,8 @@ export interface components {
          * @description `last` is how many days ago they practised or answered last, `recalled` the share of what came back to them.
          */
         StudentPractised: {
+            /** Student */
+            student: string;
             /** Name */
             name: string;
             /** Cards */

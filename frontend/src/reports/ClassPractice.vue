@@ -3,11 +3,13 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data } from '@/api/http'
-import type { ClassPractised } from '@/api/types'
+import type { ClassPractised, ClassResults } from '@/api/types'
 import { counted, percent } from '@/composables/format'
 import UiButton from '@/ui/UiButton.vue'
+import { namesShown } from './useReportView'
 
-const props = defineProps<{ classId: number }>()
+/** `students` are those of the class's results: without names, each has the same number in both. */
+const props = defineProps<{ classId: number; students: ClassResults['students'] }>()
 const { data: found } = useQuery({
   queryKey: ['practice', props.classId],
   queryFn: () =>
@@ -15,6 +17,12 @@ const { data: found } = useQuery({
 })
 const practised = computed(() => found.value as ClassPractised | undefined)
 const showsStudents = ref(false)
+const students = computed(() =>
+  practised.value!.students.map((one) => {
+    const number = props.students.findIndex(({ student }) => student === one.student) + 1
+    return { ...one, name: namesShown.value ? one.name : number ? `Student ${number}` : 'Somebody else' }
+  }),
+)
 const hasAny = computed(() => !!practised.value?.topics.length)
 type Topic = ClassPractised['topics'][number]
 const standing = (one: Topic): string =>
@@ -87,7 +95,7 @@ const lastOf = (days: number | null): string =>
       <table v-if="showsStudents" class="mt-5 w-full text-[15px]">
         <caption class="pb-1 text-start font-bold">
           {{
-            counted(practised!.students.length, 'student')
+            counted(students.length, 'student')
           }}
         </caption>
         <thead>
@@ -101,9 +109,13 @@ const lastOf = (days: number | null): string =>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="one in practised!.students" :key="one.name" class="border-b border-rule">
+          <tr v-for="one in students" :key="one.student" class="border-b border-rule">
             <th scope="row" class="py-1.5 pe-3 text-start font-normal wrap-anywhere" dir="auto">
-              {{ one.name }}
+              <RouterLink
+                :to="`/classes/${classId}/students/${one.student}`"
+                class="inline-block text-tide hover:underline"
+                >{{ one.name }}</RouterLink
+              >
             </th>
             <td class="px-3 whitespace-nowrap">{{ lastOf(one.last) }}</td>
             <td class="px-3 text-end tabular-nums">

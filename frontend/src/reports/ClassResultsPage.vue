@@ -42,7 +42,7 @@ useTitle(computed(() => `${detail.value?.name ?? 'Class'} over time · Tall Lant
       <div v-else class="space-y-5">
         <OverTimeChart :results="detail.results" whole="Everything" />
         <ClassTopics v-if="detail.results.topics.length" :results="detail.results" />
-        <ClassPractice :class-id="id" />
+        <ClassPractice :class-id="id" :students="detail.students" />
         <ClassStudents v-if="detail.students.length" :detail="detail" />
         <AskedAgainList :again="detail.results.asked_again" />
       </div>

@@ -1,5 +1,8 @@
 """What a class holds of what it practises, for its teachers."""
 
+from collections import defaultdict
+from collections.abc import Sequence
+
 from lantern.core.analysis.practised import Return, TopicPractised, by_topic
 from lantern.core.practice.schedule import Day, day_of
 from lantern.core.values import Value
@@ -15,6 +18,7 @@ LOOKED_BACK = 60
 class StudentPractised(Value):
     """`last` is how many days ago they practised or answered last, `recalled` the share of what came back to them."""
 
+    student: str
     name: str
     cards: int
     due: int
@@ -33,9 +37,9 @@ class ClassPractised(Value):
 
 def class_practised(teacher: Teacher, of_class: SchoolClass) -> ClassPractised:
     day = day_of(now_ms(), teacher.school.chosen.time_zone)
-    members = {one.person: one.name for one in of_class.members.filter(left_at=None)}
+    members = {one.person: one.name for one in of_class.members.filter(left_at=None).order_by("sort_name", "pk")}
     here = Card.objects.filter(question__of_class=of_class, question__session__deleted_at=None, person__in=members)
-    cards = list(here.values_list("pk", "person", "question__topic", "last", "due"))
+    cards = list(here.values_list("person", "question__topic", "last", "due"))
     came = Review.objects.filter(card__in=here, expected__isnull=False, day__gte=day - LOOKED_BACK)
     returns = [
         (person, Return(topic, mark, expected or 0.0))
@@ -43,24 +47,27 @@ def class_practised(teacher: Teacher, of_class: SchoolClass) -> ClassPractised:
             "card__person", "card__question__topic", "mark", "expected"
         )
     ]
+    decks: dict[str, list[tuple[Day, Day]]] = defaultdict(list)
+    for person, _, last, due in cards:
+        decks[person].append((last, due))
+    recalled: dict[str, list[Return]] = defaultdict(list)
+    for person, one in returns:
+        recalled[person].append(one)
     return ClassPractised(
         days=LOOKED_BACK,
-        topics=by_topic(((topic, due <= day) for _, _, topic, _, due in cards), (one for _, one in returns)),
+        topics=by_topic(((topic, due <= day) for _, topic, _, due in cards), (one for _, one in returns)),
         students=tuple(
-            _student(
-                members[person],
-                [(last, due) for _, whose, _, last, due in cards if whose == person],
-                [one for whose, one in returns if whose == person],
-                day,
-            )
-            for person in sorted(members, key=lambda person: members[person].casefold())
+            _student(person, name, decks[person], recalled[person], day) for person, name in members.items()
         ),
     )
 
 
-def _student(name: str, cards: list[tuple[Day, Day]], returns: list[Return], day: Day) -> StudentPractised:
+def _student(
+    person: str, name: str, cards: Sequence[tuple[Day, Day]], returns: Sequence[Return], day: Day
+) -> StudentPractised:
     last = max((last for last, _ in cards), default=None)
     return StudentPractised(
+        student=person,
         name=name,
         cards=len(cards),
         due=sum(due <= day for _, due in cards),
