@@ -1,4 +1,3 @@
-import gc
 import os
 import shutil
 import tempfile
@@ -14,8 +13,6 @@ from tools.client import TeacherClient
 from tools.server import SHARED, RealServer, with_all_tables
 
 IS_A_FILE = settings.DATABASES["default"]["ENGINE"] == "django.db.backends.sqlite3"
-
-gc.set_threshold(50_000, 20, 50)  # as the server does
 
 # The whole run tries the same examples each time, so that it says the same of the same code; `make check` tries fewer,
 # and others each time.
