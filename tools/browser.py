@@ -56,8 +56,8 @@ def open_browser(size: tuple[int, int] = DESKTOP) -> webdriver.Chrome:
 
 
 def as_new(driver: webdriver.Chrome, size: tuple[int, int] = DESKTOP) -> webdriver.Chrome:
-    """The same browser in a new tab, with nothing of what any site kept in it but scripts and styles, whose names change
-    with what is in them: at a quarter of a new one's cost."""
+    """The same browser in a new tab, with nothing of what any site kept in it but scripts and styles, whose names
+    change with what is in them: at a quarter of a new one's cost."""
     before = driver.window_handles
     driver.switch_to.new_window("tab")
     new = driver.current_window_handle

@@ -4,6 +4,7 @@ import { computed, watch } from 'vue'
 import type { Refusal } from '@/api/refusal'
 import type { AttemptMessage, Kind, Mine } from '@/api/types'
 import { registry } from '@/questions/registry'
+import PhoneFrame from '../PhoneFrame.vue'
 import PaperView from '../seated/own/PaperView.vue'
 import { useAttempt } from './useAttempt'
 import { mediaIn } from './media'
@@ -34,7 +35,10 @@ void fetchAll().catch(() => {})
 </script>
 
 <template>
-  <PaperView :link="link" :name="name" :seat="number" :token="token">
+  <PhoneFrame v-if="isOver" :left="name">
+    <p class="pt-10 text-lg text-slate" role="status">{{ t('opening') }}</p>
+  </PhoneFrame>
+  <PaperView v-else :link="link" :name="name" :seat="number" :token="token">
     <template #head>
       <div class="mb-3 flex items-center justify-between gap-3">
         <button type="button" class="min-h-11 shrink-0 font-bold text-tide" @click="emit('over', false)">
