@@ -109,8 +109,13 @@ def test_keepers_as_set_work_until_so_much_oil_is_earned(server, browsers):
     class_of(teacher, "8C", "Fen Okoro")
     set_id = knots(teacher)
     kept = {
-        **{"manner": "own_pace", "game": {"game": "keepers", "oil": 50, "gusts": True}, "answers": "final"},
-        **{"feedback": "each", "time": {"of": "whole", "whole": 1200}, "mix_options": False, "mix_questions": False},
+        "manner": "own_pace",
+        "game": {"game": "keepers", "oil": 50, "gusts": True},
+        "answers": "final",
+        "feedback": "each",
+        "time": {"of": "whole", "whole": 1200},
+        "mix_options": False,
+        "mix_questions": False,
     }
     teacher.call("PUT", "/live/presets", {"name": "Lamps on Friday", "settings": kept})
     fen, desk = browsers(PHONE), browsers()

@@ -29,10 +29,10 @@ MAILS_FROM_ONE = parse("300/1 hour")
 SENTENCES = parse("40/1 minute")
 """That one seat has read aloud to it."""
 WORK_COMMANDS = parse("300/1 minute")
+"""Of one student in set work: five a second, for as long as anybody can press."""
 DECKS = parse("30/1 minute")
 ROUNDS = parse("60/1 hour")
 """Of one student: looks at what is due, and rounds of practice."""
-"""Of one student in set work: five a second, for as long as anybody can press."""
 NEW_SEATS = parse("3000/1 minute")
 """For one session from one address: three full lecture halls in a minute."""
 

@@ -11,6 +11,7 @@ import { asking, type Who } from '../who'
 import { anyPass, workKey } from './pass'
 import { enterWork, lookAtDoor } from './request'
 import { moment } from './times'
+import { t as ofStudents } from '../words'
 import { t } from './words'
 
 const props = defineProps<{
@@ -93,7 +94,7 @@ onScopeDispose(() => clearTimeout(timer))
       </div>
       <h1 v-else-if="door.door === 'withdrawn'" class="pt-8 text-3xl">{{ t('withdrawn') }}</h1>
       <template v-else>
-        <h1 class="mt-4 text-3xl wrap-anywhere" dir="auto">{{ door.title }}</h1>
+        <h1 class="mt-4 text-3xl wrap-anywhere" dir="auto">{{ door.title || ofStudents('untitled') }}</h1>
         <p class="mt-1 text-slate">
           {{ [door.class_name, door.teacher].filter(Boolean).join(' · ') }}
         </p>

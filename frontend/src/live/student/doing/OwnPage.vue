@@ -5,6 +5,7 @@ import type { Mine, MyWork } from '@/api/types'
 import PhoneFrame from '../PhoneFrame.vue'
 import { mainButton } from '../recipes'
 import { t as common } from '../seated/words'
+import { t as ofStudents } from '../words'
 import { told } from './told'
 import { Refusal } from '@/api/refusal'
 import AttemptResult from './AttemptResult.vue'
@@ -36,6 +37,11 @@ const emit = defineEmits<{
 const looksAt = ref<number | null>(null)
 const name = computed(() => props.work.name || common('guest', { number: props.work.number }))
 const isOpen = computed(() => ['open', 'late'].includes(props.work.door))
+const isBack = computed(() => props.work.door === 'withdrawn')
+const heading = computed(() => {
+  if (isBack.value) return t('withdrawn')
+  return props.work.title || (props.work.door === 'not_yet' ? t('not_yet') : ofStudents('untitled'))
+})
 const facts = computed(() => factsOf(props.work))
 const attempts = computed(() => [...props.work.attempts].reverse().filter((one) => one.ended_at))
 const why = computed(() => (props.work.why_not ? told(new Refusal(props.work.why_not)) : ''))
@@ -46,7 +52,7 @@ const label = computed(() => {
 const when = computed(() => {
   const { door, due, opens, zone } = props.work
   if (door === 'not_yet') return t('opens_at', { when: moment(opens!, zone) })
-  if (!due) return ''
+  if (!due || isBack.value) return ''
   return t(door === 'open' ? 'due_at' : door === 'late' ? 'was_due_at' : 'closed_at', {
     when: moment(due, zone),
   })
@@ -67,7 +73,7 @@ function review(number: number | null): void {
     <WorkReview v-if="looksAt" :token="token" :attempt="looksAt" :title="work.title" @back="review(null)" />
     <template v-else>
       <p v-if="notice" role="alert" class="mb-4 border-s-4 border-lamp bg-sheet px-3 py-2">{{ notice }}</p>
-      <h1 class="text-3xl wrap-anywhere" dir="auto">{{ work.title || t('not_yet') }}</h1>
+      <h1 class="text-3xl wrap-anywhere" dir="auto">{{ heading }}</h1>
       <p class="mt-1 text-slate">{{ [work.class_name, work.teacher].filter(Boolean).join(' · ') }}</p>
       <p v-if="when" class="mt-3 text-lg" :class="work.door === 'late' && 'font-bold'">{{ when }}</p>
       <p v-if="work.excused && !attempts.length" class="mt-2 text-lg">{{ t('excused') }}</p>
@@ -110,8 +116,10 @@ function review(number: number | null): void {
       </button>
     </template>
     <template v-if="!looksAt" #foot>
-      <p v-if="why && !work.running" class="py-2 text-slate" role="status">{{ why }}</p>
-      <button v-else type="button" :class="mainButton" :disabled="busy" @click="main">{{ label }}</button>
+      <p v-if="why && !work.running && !isBack" class="py-2 text-slate" role="status">{{ why }}</p>
+      <button v-else-if="isOpen" type="button" :class="mainButton" :disabled="busy" @click="main">
+        {{ label }}
+      </button>
     </template>
   </PhoneFrame>
 </template>

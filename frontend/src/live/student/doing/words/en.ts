@@ -25,7 +25,7 @@ export default {
   counts_best: 'Your best attempt counts.',
   counts_last: 'Your last attempt counts.',
   counts_mean: 'All your attempts count, by their mean.',
-  pass_at: 'You have passed with {percent} %.',
+  pass_at: '{percent} % is enough to pass.',
   over_hand: 'Handed in',
   over_time: 'Your time was up',
   over_due: 'It was due, and was taken in',
