@@ -76,7 +76,7 @@ function review(number: number | null): void {
       <h1 class="text-3xl wrap-anywhere" dir="auto">{{ heading }}</h1>
       <p class="mt-1 text-slate">{{ [work.class_name, work.teacher].filter(Boolean).join(' · ') }}</p>
       <p v-if="when" class="mt-3 text-lg" :class="work.door === 'late' && 'font-bold'">{{ when }}</p>
-      <p v-if="work.excused && !attempts.length" class="mt-2 text-lg">{{ t('excused') }}</p>
+      <p v-if="work.excused && isOpen && !attempts.length" class="mt-2 text-lg">{{ t('excused') }}</p>
 
       <ul v-if="attempts.length" class="mt-5 space-y-3">
         <AttemptResult
@@ -115,8 +115,8 @@ function review(number: number | null): void {
         {{ t('not_you') }}
       </button>
     </template>
-    <template v-if="!looksAt" #foot>
-      <p v-if="why && !work.running && !isBack" class="py-2 text-slate" role="status">{{ why }}</p>
+    <template v-if="!looksAt && !isBack" #foot>
+      <p v-if="why && !work.running" class="py-2 text-slate" role="status">{{ why }}</p>
       <button v-else-if="isOpen" type="button" :class="mainButton" :disabled="busy" @click="main">
         {{ label }}
       </button>
