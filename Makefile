@@ -6,7 +6,7 @@ N ?= 25
 URL ?= http://127.0.0.1:$(PORT)
 PY := .venv/bin/python
 NPM := npm --prefix frontend
-FRONT := $(shell find frontend/src frontend/public -type f 2>/dev/null) $(wildcard frontend/*.ts frontend/package-lock.json)
+FRONT := $(shell find frontend/src frontend/public -type f 2>/dev/null) $(wildcard frontend/*.ts frontend/package-lock.json lantern/core/words/*.json)
 
 .PHONY: help demo serve demo-reset backup restore students check test bench audit schema format shots clean
 
@@ -65,6 +65,7 @@ students: .stamps/venv ## made-up students join a session: make students CODE=KE
 schema: .stamps/venv-dev .stamps/node ## write the OpenAPI snapshot and the front end's types
 	@PLAIN_HTTP=1 $(PY) manage.py export_openapi
 	@$(PY) -m lantern.core.formats.json_format > docs/set.schema.json
+	@$(PY) -m tools.messages
 	@$(NPM) run --silent schema
 
 format: .stamps/venv-dev .stamps/node ## format and mend what can be mended

@@ -81,6 +81,12 @@ def picture(driver: webdriver.Chrome, path: Path) -> None:
     driver.save_screenshot(str(path))
 
 
+def speak(driver: webdriver.Chrome, languages: str) -> None:
+    """What this browser tells every page that it speaks: "de-AT,de"."""
+    agent = driver.execute_script("return navigator.userAgent")
+    driver.execute_cdp_cmd("Emulation.setUserAgentOverride", {"userAgent": agent, "acceptLanguage": languages})
+
+
 def go_offline(driver: webdriver.Chrome, offline: bool) -> None:
     """Take the network from this browser, or give it back."""
     driver.execute_cdp_cmd("Network.enable", {})

@@ -4,7 +4,7 @@ import gzip
 import json
 from typing import get_args
 
-from lantern.core.classes.made_names import Language
+from lantern.core.languages import Language
 from tools.server import ROOT
 
 DIST = ROOT / "frontend/dist/student"

@@ -238,11 +238,13 @@ def test_everything_written_can_be_found(kind, sample):
 def test_each_kind_has_its_folder_in_the_front_end_and_its_line_in_the_list():
     views = ROOT / "frontend/src/questions"
     registry = (views / "registry.ts").read_text()
+    editing = (views / "editing/index.ts").read_text()
     for kind in KINDS:
         assert f"./kinds/{kind.name}'" in registry
-        assert {"index.ts", "Editor.vue", "Player.vue", "Result.vue"} <= {
-            p.name for p in (views / "kinds" / kind.name).iterdir()
-        }
+        assert f"../kinds/{kind.name}/editing'" in editing
+        own = views / "kinds" / kind.name
+        assert {"index.ts", "Player.vue", "Result.vue"} <= {p.name for p in own.iterdir()}
+        assert {"index.ts", "Editor.vue"} <= {p.name for p in (own / "editing").iterdir()}
 
 
 NAMES = {kind.name for kind in KINDS}

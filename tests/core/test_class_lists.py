@@ -2,6 +2,7 @@
 
 import csv
 from io import BytesIO, StringIO
+from typing import get_args
 from zipfile import ZipFile
 
 import pytest
@@ -16,6 +17,7 @@ from lantern.core.errors import BadName, Unreadable
 from lantern.core.formats.class_list import SHEETS, class_table, read_class_list, read_names
 from lantern.core.formats.exchange import Source
 from lantern.core.formats.oneroster import VERSIONS, ClassToWrite, is_oneroster, read_oneroster, write_oneroster
+from lantern.core.languages import TeacherLanguage
 from lantern.core.messages import said
 
 
@@ -129,10 +131,11 @@ def test_a_list_is_bounded_and_says_so():
     assert found.notes[0].params == {"most": MOST_MEMBERS, "all": MOST_MEMBERS + 5}
 
 
+@pytest.mark.parametrize("language", get_args(TeacherLanguage))
 @pytest.mark.parametrize("sheet", SHEETS, ids=lambda one: one.suffix)
-def test_a_class_list_that_is_written_is_read_back(sheet):
+def test_a_class_list_that_is_written_is_read_back_in_whatever_language(sheet, language):
     forms = [member("Alva Renner", record_id="GB-104", keypads=("7",)), member("Yuki"), member("de Boer, Jan")]
-    data = sheet.pack(class_table("8C", forms))
+    data = sheet.pack(class_table(forms).spoken(language))
     found = read_class_list(Source(f"8c{sheet.suffix}", data))
     assert [one.form for one in found.rows] == forms
 

@@ -88,7 +88,7 @@ def test_slides_become_pages_and_questions_with_their_picture():
     assert (page.prompt, page.body) == ("Tides", "- Twice a day\n- Six hours up")
     assert [option.right for option in question.options] == [False, True]
     assert len(incoming.media) == 1
-    assert [entry.place for entry in incoming.entries] == ["Slide 1", "Slide 2"]
+    assert [str(entry.place) for entry in incoming.entries] == ["Slide 1", "Slide 2"]
 
 
 def a_pdf(text):

@@ -146,7 +146,7 @@ def test_a_session_that_is_gone_is_in_it_no_more_o8():
 
 
 def test_points_and_places_are_in_no_book_o9():
-    columns = book_table(book_of(scheme(1), THREE, [ALVA]), scheme(1), "8B").columns
+    columns = book_table(book_of(scheme(1), THREE, [ALVA]), scheme(1), "8B").spoken("en").columns
     assert columns == ["Name", "Session 1", "Total in percent", "Left out"]
 
 

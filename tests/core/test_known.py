@@ -5,9 +5,10 @@ from random import Random
 import pytest
 
 from lantern.core import errors
-from lantern.core.classes.made_names import LANGUAGES, count_of, free_number, made_name
+from lantern.core.classes.made_names import count_of, free_number, made_name
 from lantern.core.classes.names import clean_name
 from lantern.core.classes.phrases import WORDS, make_phrase, read_phrase
+from lantern.core.languages import LANGUAGES
 from lantern.core.session import commands as c
 from tests.builders import a_session, a_set, choice
 

@@ -125,7 +125,7 @@ def test_a_person_may_write_it_shortly():
 def test_what_is_not_understood_is_told_by_its_line(text, line, part):
     _, misread = read_set(text, ids())
     assert [m.line for m in misread] == [line]
-    assert part in misread[0].sentence
+    assert part in str(misread[0].why)
 
 
 def test_what_was_understood_is_not_lost_with_what_was_not():
@@ -143,7 +143,7 @@ def test_any_text_is_read_without_a_fault(text):
 def test_a_text_longer_than_a_set_ends_with_a_sentence():
     content, misread = read_set("## One\n- [x] a\n" * 400, ids())
     assert len(content.items) == 300
-    assert [m.sentence for m in misread] == ["A set holds at most 300 items."]
+    assert [str(m.why) for m in misread] == ["A set holds at most 300 items."]
 
 
 def test_items_that_say_the_same_keep_their_ids():

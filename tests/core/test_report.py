@@ -25,6 +25,10 @@ from lantern.core.session.commands import GoTo, Remove
 from tests.builders import a_session, a_set, choice, opinion
 
 
+def in_english(results):
+    return [table.spoken("en") for table in workbook_tables(results)]
+
+
 def answered(*rows, names=("Fen", "Bo", "Ines")):
     """Two scored questions and an opinion; `rows` holds each student's letters, "-" for none."""
     room = a_session(a_set(choice("B"), choice("A"), opinion()), *names)
@@ -86,7 +90,7 @@ def test_alpha_has_no_meaning_for_one_item_or_equal_scores():
 
 def test_the_workbook_has_grid_counts_and_raw_answers():
     room = answered("BAD", "BCD", "C-A")
-    book = load_workbook(io.BytesIO(write_workbook(workbook_tables(results_of(room.state)))))
+    book = load_workbook(io.BytesIO(write_workbook(in_english(results_of(room.state)))))
     assert book.sheetnames == ["Class", "Figures", "Questions", "Measures", "Answers", "Q1", "Q2", "Q3"]
     grid = list(book["Class"].values)
     assert grid[0] == ("Name", "Q1", "Q2", "Q3", "Score", "Out of", "Percent", "Points", "Place")
@@ -103,7 +107,7 @@ def test_the_workbook_has_grid_counts_and_raw_answers():
 
 
 def test_the_csv_holds_the_same_raw_table():
-    table = raw_table(results_of(answered("BAD", "BCD", "C-A").state))
+    table = raw_table(results_of(answered("BAD", "BCD", "C-A").state)).spoken("en")
     rows = list(csv.reader(io.StringIO(write_csv(table).decode("utf-8-sig"))))
     assert rows[0] == table.columns
     assert len(rows) == 1 + 8
@@ -137,7 +141,7 @@ def test_the_workbook_is_the_report_to_the_digit_in_forms_that_a_reader_sees():
     room = answered("BAD", "BCD", "C-A")
     results = results_of(room.state)
     report = report_of(results)
-    book = load_workbook(io.BytesIO(write_workbook(workbook_tables(results))))
+    book = load_workbook(io.BytesIO(write_workbook(in_english(results))))
     figures = list(book["Figures"].values)[1:]
     assert [(row[0], row[3], row[5], row[6]) for row in figures] == [
         (q.number, q.share, q.answered, q.omitted) for q in report.questions
@@ -163,7 +167,7 @@ def test_the_workbook_is_the_report_to_the_digit_in_forms_that_a_reader_sees():
 
 @pytest.mark.parametrize("marked", [True, False])
 def test_the_same_tables_go_out_as_csv_and_as_json(marked):
-    tables = workbook_tables(results_of(answered("BAD", "BCD", "C-A").state))
+    tables = in_english(results_of(answered("BAD", "BCD", "C-A").state))
     with ZipFile(io.BytesIO(write_csv_zip(tables, marked=marked))) as archive:
         texts = [archive.read(name) for name in archive.namelist()]
     assert archive.namelist()[0] == "01 Class.csv"

@@ -98,7 +98,7 @@ def test_cleared_answers_count_nowhere_and_the_question_is_open_for_new_ones():
     room.advance()
     (question, *_) = report_of(results_of(room.state)).questions
     assert [(r.round, r.answered, r.set_aside) for r in question.earlier] == [(1, 2, True)]
-    assert [row[-2:] for row in raw_table(results_of(room.state)).rows] == [(1, "no"), (1, "no")]
+    assert [row[-2:] for row in raw_table(results_of(room.state)).spoken("en").rows] == [[1, "no"], [1, "no"]]
 
 
 def test_clearing_while_it_is_open_gives_the_whole_time_again():
@@ -169,7 +169,7 @@ def test_after_the_end_nothing_is_cleared_or_brought_back():
         with pytest.raises(errors.SessionEnded):
             room.do(command)
     assert report_of(results_of(room.state)).questions == ()
-    assert [row[-1] for row in raw_table(results_of(room.state)).rows] == ["no", "no"]
+    assert [row[-1] for row in raw_table(results_of(room.state)).spoken("en").rows] == ["no", "no"]
 
 
 steps = st.lists(st.sampled_from(("again", "clear", "all", "back", "advance", "answer", "go")), max_size=25)

@@ -68,7 +68,7 @@ def test_a_late_joiner_is_asked_what_comes_and_who_never_answered_is_in_no_mean_
     room.do(c.End())
     assert (mine(room.state, Places(room.state), 4).right, mine(room.state, Places(room.state), 4).scored) == (1, 2)
     lines = [row[0] for row in grid_table(report).rows]
-    assert lines[-1] == report.counted.sentence != everything.counted.sentence
+    assert lines[-1] == report.counted != everything.counted
 
 
 def test_a_question_opened_again_is_asked_of_who_came_meanwhile_f3():
@@ -133,20 +133,20 @@ def test_what_was_forgiven_is_shown_on_the_phone_in_the_report_and_in_the_raw_sh
     assert mine(room.state, Places(room.state), 1).forgiven == ()
     room.do(c.Reveal(room.state.step))
     told = [mine(room.state, Places(room.state), seat).forgiven for seat in (1, 2, 3, 4)]
-    assert [[remark.sentence for remark in remarks] for remarks in told] == [
+    assert [[remark.why.sentence for remark in remarks] for remarks in told] == [
         ["bowlinne → bowline, a slip forgiven"],
         ["Bowline → bowline, capitals forgiven"],
         [],
         [],
     ]
     assert [[remark.forgave for remark in remarks] for remarks in told[:2]] == [[("typos",)], [("capitals",)]]
-    assert [(f.sentence, f.count) for f in report_of(results_of(room.state)).questions[0].forgiven] == [
+    assert [(f.what.sentence, f.count) for f in report_of(results_of(room.state)).questions[0].forgiven] == [
         ("Bowline → bowline, capitals forgiven", 1),
         ("bowlinne → bowline, a slip forgiven", 1),
     ]
     column = COLUMNS.index("Forgiven")
     assert [row[column] for row in raw_table(results_of(room.state)).rows] == [
-        *(r[0].sentence for r in told[:2]),
+        *(r[0].why for r in told[:2]),
         None,
         None,
     ]
@@ -160,7 +160,7 @@ def test_a_number_in_a_report_is_explained_as_it_was_marked_t15(language):
     verdicts = [verdict_on(room.state.item("t1"), row.given, row.part) for row in counted]
     assert [verdict.counts for verdict in verdicts] == [row.right for row in counted] == [True, False, False]
     assert [verdict.can_count for verdict in verdicts] == [False, False, False]
-    assert "Read as 1.234," in verdicts[2].sentence
+    assert "Read as 1.234," in verdicts[2].why.sentence
 
 
 def test_marks_stored_shown_counted_and_exported_are_the_same_k5():

@@ -146,7 +146,7 @@ def test_word_lists_ship_for_the_languages_that_the_docs_name_t12():
 )  # fmt: skip
 def test_why_a_text_counts_or_not_is_said_t15(accepted, given_text, switches, sentence):
     remark = remark_on(given_text, wanted(accepted, strictness=Strictness(**switches)))
-    assert remark.sentence == sentence
+    assert remark.why.sentence == sentence
     assert remark.counts == is_accepted(given_text, wanted(accepted, strictness=Strictness(**switches)))
 
 

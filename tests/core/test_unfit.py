@@ -4,9 +4,10 @@ from itertools import product
 
 import pytest
 
-from lantern.core.classes.made_names import LANGUAGES, count_of, made_name
+from lantern.core.classes.made_names import count_of, made_name
 from lantern.core.classes.phrases import WORDS
 from lantern.core.classes.unfit import is_unfit, unfit_words, usual_words
+from lantern.core.languages import LANGUAGES
 from lantern.server.demo.school import CLASS_8C, EVENING, lecture_hall
 
 DISGUISED = [

@@ -75,7 +75,7 @@ def test_a_guest_has_a_number_and_no_name(school):
     assert school.look(session["code"])["asks"] == "nobody"
     joined = school.join(session["code"], name="ignored")
     assert (joined["name"], joined["seat"]) == ("", 1)
-    assert school.teacher.view(session["id"])["people"][0]["name"] == "Guest 1"
+    assert school.teacher.view(session["id"])["people"][0]["name"] == "#1"
 
 
 def test_a_name_is_picked_from_the_list_and_shows_as_taken_until_it_is_freed(school):

@@ -46,11 +46,11 @@ def test_pasted_text_is_shown_and_kept_only_when_it_is_added(as_odile):
     found = send(as_odile, "read", text=TEXT)
     understood = [entry["item"] for entry in found["entries"] if entry["item"]]
     assert [bool(entry["item"]) for entry in found["entries"]] == [True, False]
-    assert "What belongs into the gap is missing" in found["entries"][1]["sentences"][0]
+    assert "What belongs into the gap is missing" in found["entries"][1]["sentences"][0]["sentence"]
     assert QuestionSet.objects.count() == 0
-    mended = as_odile("POST", "/exchange/mend", {"text": "The ____ rises.\nAnswer: tide", "place": "Line 5"})
+    mended = as_odile("POST", "/exchange/mend", {"text": "The ____ rises.\nAnswer: tide"})
     (entry,) = mended["entries"]
-    assert (entry["place"], entry["item"]["text"]) == ("Line 5", "The [tide] rises.")
+    assert entry["item"]["text"] == "The [tide] rises."
     wanted = json.dumps({"title": "Knots", "items": [*understood, entry["item"]]})
     made = send(as_odile, "add", wanted=wanted)
     assert [one["item"]["kind"] for one in made["items"]] == ["choice", "gap_fill"]
@@ -190,4 +190,4 @@ def test_the_commands_bring_in_and_take_out(odile, tmp_path, capsys):
 def test_a_text_that_is_too_long_is_told_and_not_cut_in_silence(as_odile):
     text = "What is it?\n* one\n- two\n\n" * 20_000
     reply = as_odile.client.post("/api/exchange/read", {"text": text})
-    assert any("too long" in note for note in reply.json()["notes"])
+    assert any("too long" in note["sentence"] for note in reply.json()["notes"])

@@ -18,6 +18,7 @@ from openpyxl import load_workbook
 from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.report import report_of
 from lantern.core.analysis.sheets import student_sheet
+from lantern.core.messages import said
 from lantern.core.session import Actor, Recorded, Role, Sent, decide, replay
 from lantern.core.session import commands as c
 from lantern.server.aside.models import Job
@@ -244,7 +245,7 @@ def test_a_mailing_goes_on_where_it_was_and_sends_none_twice(as_odile, addressed
     def failing_once(school, to, *more, **named):
         sent.append(to)
         if len(sent) == 2:
-            raise MailFailed(mailing.Message(code="x", params={}, sentence="The mail server is gone."))
+            raise MailFailed(said("x", "The mail server is gone."))
         sending(school, to, *more, **named)
 
     monkeypatch.setattr(mailing.mail, "send", failing_once)

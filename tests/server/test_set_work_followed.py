@@ -203,7 +203,7 @@ def test_who_is_erased_is_in_no_work_any_more_whether_they_did_it_or_only_came(a
     fen.mine(401)
     bo.mine(401)
     report = as_odile("get", f"/sessions/{work['classes'][0]['given']['session']}/report")["report"]
-    assert [(one["name"], one["score"]) for one in report["people"]] == [("Student 1", 1)]  # the figure stays
+    assert [(one["name"], one["score"]) for one in report["people"]] == [("#1", 1)]  # the figure stays
 
 
 def test_names_go_from_set_work_after_as_many_months_as_the_school_keeps_them(odile, give, class_8c):

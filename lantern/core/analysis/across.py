@@ -12,7 +12,7 @@ from typing import Literal
 
 from lantern.core.analysis.measures import Range
 from lantern.core.analysis.results import Results
-from lantern.core.questions.items import ASKED_ALOUD, title_of
+from lantern.core.questions.items import title_of
 from lantern.core.values import Milliseconds, Value
 
 LEAST_SESSIONS, LEAST_QUESTIONS = 5, 20
@@ -125,10 +125,7 @@ class AcrossSessions(Value):
 def marks_then(results: Results, person_of: Mapping[int, str]) -> MarksThen:
     """`person_of` has the id of each seat's person; who is in it not is left out."""
     asked = [ask for ask in results.standing if ask.in_scores]
-    questions = tuple(
-        AskedThen(item=ask.item.id, title=title_of(ask.item) or ASKED_ALOUD.sentence, topics=ask.item.tags)
-        for ask in asked
-    )
+    questions = tuple(AskedThen(item=ask.item.id, title=title_of(ask.item), topics=ask.item.tags) for ask in asked)
     people = {}
     for seat, person in person_of.items():
         had = [seat in ask.asked_of and seat not in ask.waiting for ask in asked]

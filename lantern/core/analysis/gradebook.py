@@ -10,7 +10,7 @@ from typing import Annotated, Literal, Self
 from pydantic import Field, field_validator, model_validator
 
 from lantern.core.errors import NotReady
-from lantern.core.formats.table import Cell, Look, Table
+from lantern.core.formats.table import Look, ToldCell, ToldTable
 from lantern.core.messages import Message, said
 from lantern.core.values import Milliseconds, RowNumber, Value, Written
 
@@ -223,7 +223,7 @@ def check_scheme(scheme: Scheme) -> None:
 NAME, RECORD_ID = said("heading_name", "Name"), said("heading_record_id", "Record ID")
 
 
-def book_table(book: Book, scheme: Scheme, name: str) -> Table:
+def book_table(book: Book, scheme: Scheme, name: str) -> ToldTable:
     """Shares, totals and grades; below them what they are made of."""
     ids = any(line.record_id for line in book.lines)
     headings = (
@@ -234,15 +234,15 @@ def book_table(book: Book, scheme: Scheme, name: str) -> Table:
         *([said("heading_grade", "Grade")] if scheme.scale else ()),
         said("heading_left_out", "Left out"),
     )
-    rows: list[tuple[Cell, ...]] = [_row(line, book, ids=ids, graded=bool(scheme.scale)) for line in book.lines]
-    blank: list[Cell] = [None] * (1 if ids else 0)
-    rows.append((said("heading_mean", "Mean").sentence, *blank, *(column.mean for column in book.columns), book.mean))
-    rows += [(sentence.sentence,) for sentence in said_of(book, scheme)]
+    rows: list[tuple[ToldCell, ...]] = [_row(line, book, ids=ids, graded=bool(scheme.scale)) for line in book.lines]
+    blank: list[ToldCell] = [None] * (1 if ids else 0)
+    rows.append((said("heading_mean", "Mean"), *blank, *(column.mean for column in book.columns), book.mean))
+    rows += [(sentence,) for sentence in said_of(book, scheme)]
     looks: list[Look] = ["", *([""] if ids else []), *(["percent"] * len(book.columns))]  # type: ignore[list-item]
-    return Table(said("sheet_grades", "Grades"), headings, rows, looks, about=name)
+    return ToldTable(said("sheet_grades", "Grades"), headings, rows, looks, about=name)
 
 
-def _row(line: BookLine, book: Book, *, ids: bool, graded: bool) -> tuple[Cell, ...]:
+def _row(line: BookLine, book: Book, *, ids: bool, graded: bool) -> tuple[ToldCell, ...]:
     left_out = (c.title for c, cell in zip(book.columns, line.cells, strict=True) if cell.dropped)
     return (
         line.name,
@@ -254,7 +254,7 @@ def _row(line: BookLine, book: Book, *, ids: bool, graded: bool) -> tuple[Cell, 
     )
 
 
-def made_of_table(book: Book) -> Table:
+def made_of_table(book: Book) -> ToldTable:
     """What the columns are."""
     headings = (
         said("heading_session", "Session"),
@@ -262,10 +262,10 @@ def made_of_table(book: Book) -> Table:
         said("heading_weight", "Weight"),
         said("heading_waiting", "Without a mark yet"),
     )
-    rows: list[tuple[Cell, ...]] = [
+    rows: list[tuple[ToldCell, ...]] = [
         (one.title, datetime.fromtimestamp(one.at / 1000, UTC), one.weight, one.waiting) for one in book.columns
     ]
-    return Table(said("sheet_made_of", "Made of"), headings, rows)
+    return ToldTable(said("sheet_made_of", "Made of"), headings, rows)
 
 
 def said_of(book: Book, scheme: Scheme) -> list[Message]:

@@ -9,7 +9,7 @@ from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass, field
 from datetime import UTC, datetime
 
-from lantern.core.formats.table import Table
+from lantern.core.formats.table import ToldTable
 from lantern.core.messages import Message, said
 from lantern.core.session import Actor, Recorded, Role, State
 from lantern.core.session import events as e
@@ -67,12 +67,12 @@ def happenings(state: State, history: Iterable[Recorded], teachers: Mapping[int,
     return _lines(Telling(state, teachers), history)
 
 
-def happenings_table(lines: Iterable[Happening]) -> Table:
+def happenings_table(lines: Iterable[Happening]) -> ToldTable:
     rows = [
-        (datetime.fromtimestamp(line.at / 1000, UTC).isoformat(timespec="seconds"), line.what.sentence, line.by)
+        (datetime.fromtimestamp(line.at / 1000, UTC).isoformat(timespec="seconds"), line.what, line.by)
         for line in lines
     ]
-    return Table(WHAT_HAPPENED, (said("heading_at", "At (UTC)"), WHAT_HAPPENED, said("heading_by", "By")), rows)
+    return ToldTable(WHAT_HAPPENED, (said("heading_at", "At (UTC)"), WHAT_HAPPENED, said("heading_by", "By")), rows)
 
 
 def _lines(telling: Telling, history: Iterable[Recorded]) -> list[Happening]:

@@ -7,7 +7,7 @@ from collections.abc import Sequence
 
 from lantern.core.analysis.results import Asked, Results
 from lantern.core.questions import kind_of
-from lantern.core.questions.items import ASKED_ALOUD, RubricLine, title_of
+from lantern.core.questions.items import RubricLine, title_of
 from lantern.core.questions.likeness import groups_of
 from lantern.core.values import Value
 
@@ -72,7 +72,7 @@ def _to_mark(ask: Asked, names: dict[int, str]) -> ToMark:
     return ToMark(
         item=item.id,
         number=ask.number,
-        title=title_of(item) or ASKED_ALOUD.sentence,
+        title=title_of(item),
         wanted=ask.is_by_hand,
         rubric=kind.rubric_of(item),
         groups=tuple(AlikeAnswers(answers=tuple(group)) for group in _grouped(written)),

@@ -4,8 +4,9 @@ from collections.abc import Sequence
 
 from lantern.core.analysis.report import PersonReport, Report
 from lantern.core.analysis.results import Asked, Results
+from lantern.core.messages import Message
 from lantern.core.questions import kind_of
-from lantern.core.questions.items import ASKED_ALOUD, is_scored, title_of
+from lantern.core.questions.items import is_scored, title_of
 from lantern.core.values import Milliseconds, Value
 
 
@@ -26,7 +27,7 @@ class StudentAnswered(Value):
     share: float | None
     points: int
     took: Milliseconds | None
-    forgiven: tuple[str, ...]
+    forgiven: tuple[Message, ...]
     comment: str
     waits: bool
 
@@ -76,7 +77,7 @@ def _answered(ask: Asked, seat: int, share: float | None) -> StudentAnswered:
     return StudentAnswered(
         item=item.id,
         number=ask.number,
-        title=title_of(item) or ASKED_ALOUD.sentence,
+        title=title_of(item),
         answer=kind.answer_text(item, response.answer) if response else "",
         key=kind.key_text(item),
         answered=response is not None,
@@ -86,7 +87,7 @@ def _answered(ask: Asked, seat: int, share: float | None) -> StudentAnswered:
         share=share,
         points=response.points if response else 0,
         took=response.took if response else None,
-        forgiven=tuple(remark.sentence for remark in kind.forgiven(item, response.answer)) if response else (),
+        forgiven=tuple(remark.why for remark in kind.forgiven(item, response.answer)) if response else (),
         comment=ask.comments.get(seat, ""),
         waits=seat in ask.waiting,
     )

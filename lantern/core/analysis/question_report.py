@@ -11,7 +11,7 @@ from lantern.core.messages import Message, said
 from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.companions import CorrectedWhat
 from lantern.core.questions.contract import Kind
-from lantern.core.questions.items import ASKED_ALOUD, CountRow, Item, Question, Remark, is_scored, title_of
+from lantern.core.questions.items import CountRow, Item, Question, is_scored, title_of
 from lantern.core.values import Milliseconds, Value
 
 NO_KEY = said("no_key", "No right answer was set, so it is not scored.")
@@ -50,15 +50,15 @@ class Measure(Value):
 class Forgiven(Value):
     """Something that was forgiven, and in how many answers."""
 
-    sentence: str
+    what: Message
     count: int
 
 
 class NearMiss(Value):
-    """A typed answer that is wrong by a trifle, which `sentence` names."""
+    """A typed answer that is wrong by a trifle, which `why` names."""
 
     text: str
-    sentence: str
+    why: Message
     count: int
 
 
@@ -149,7 +149,7 @@ def question_report(ask: Asked, earlier: Sequence[Asked], discrimination: float 
         item=item.id,
         number=ask.number,
         kind=item.kind,
-        title=title_of(item) or ASKED_ALOUD.sentence,
+        title=title_of(item),
         by=item.by,
         topics=item.tags,
         scored=is_scored(item) or ask.is_by_hand,
@@ -270,20 +270,25 @@ def _remarked(
     if not kind.typed_parts(item):
         return (), ()
     forgiven, near = Counter[str](), Counter[tuple[str, str]]()
+    told: dict[str, Message] = {}
     for answer, count in Counter(response.answer for response in responses).items():
         for remark in kind.remarks(item, answer):
             if remark.code == "forgiven" and remark.counts:
-                forgiven[_in_part(remark, remark.sentence)] += count
+                what = (
+                    said("in_part", "Part {part}: {what}", part=remark.part, what=remark.why)
+                    if remark.part
+                    else remark.why
+                )
+                told[what.sentence] = what
+                forgiven[what.sentence] += count
             elif remark.code == "counts_here" and not remark.counts:
-                near[_in_part(remark, remark.given), remark.sentence] += count
+                text = f"{remark.part}: {remark.given}" if remark.part else remark.given
+                told[remark.why.sentence] = remark.why
+                near[text, remark.why.sentence] += count
     return (
-        tuple(Forgiven(sentence=sentence, count=count) for sentence, count in _most(forgiven)[:MOST_FORGIVEN]),
-        tuple(NearMiss(text=text, sentence=why, count=count) for (text, why), count in _most(near)[:MOST_MISSES]),
+        tuple(Forgiven(what=told[what], count=count) for what, count in _most(forgiven)[:MOST_FORGIVEN]),
+        tuple(NearMiss(text=text, why=told[why], count=count) for (text, why), count in _most(near)[:MOST_MISSES]),
     )
-
-
-def _in_part(remark: Remark, text: str) -> str:
-    return f"{remark.part}: {text}" if remark.part else text
 
 
 def _most(found: Counter[Any]) -> list[tuple[Any, int]]:

@@ -9,15 +9,17 @@ from lantern.core.analysis.one_student import place_of
 from lantern.core.analysis.question_report import Count, QuestionReport
 from lantern.core.analysis.report import Report
 from lantern.core.analysis.results import Asked, Results
-from lantern.core.classes.made_names import Language
-from lantern.core.formats.result_pages import QuestionSheet, SheetCount, SheetQuestion, StudentSheet
+from lantern.core.formats.result_pages import Figure, QuestionSheet, SheetCount, SheetQuestion, StudentSheet
+from lantern.core.languages import Language
+from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of
 from lantern.core.questions.content import SetContent
-from lantern.core.questions.items import Question
+from lantern.core.questions.items import ASKED_ALOUD, Question
 from lantern.core.questions.richtext import plain
 from lantern.core.session.asking import may_review, told
 from lantern.core.session.model import State
 from lantern.core.session.views import own_closing
+from lantern.core.words import in_language
 
 MOST_NAMES = 40
 """Of who gave the same wrong answer."""
@@ -86,7 +88,7 @@ def _on_paper(state: State, ask: Asked, seat: int) -> SheetQuestion:
 
 
 def question_sheet(
-    content: SetContent, results: Results, report: Report, item: str, on: date, *, with_names: bool
+    content: SetContent, results: Results, report: Report, item: str, on: date, spoken: Language, *, with_names: bool
 ) -> QuestionSheet | None:
     """None for a question that was not asked."""
     ask, page = results.asked(item), question_page(results, report, item)
@@ -96,8 +98,9 @@ def question_sheet(
     names = {person.number: person.name for person in results.people}
     thirds = {(line.label, line.text): line.counts for line in page.thirds.lines} if page.thirds else {}
     return QuestionSheet(
+        spoken=spoken,
         number=found.number,
-        prompt=kind_of(ask.item).on_paper(ask.item) or found.title,
+        prompt=kind_of(ask.item).on_paper(ask.item) or in_language(ASKED_ALOUD, spoken),
         language=ask.item.language or content.about.language,
         picture=ask.item.picture,
         title=results.title,
@@ -117,29 +120,47 @@ def _count(one: Count, answered: int, thirds: tuple[int, int, int] | None) -> Sh
     return SheetCount(one.label, plain(one.text), one.count, share, one.right, thirds)
 
 
-def _figures(found: QuestionReport) -> Sequence[tuple[str, str]]:
-    seconds = None if found.median_took is None else f"{found.median_took / 1000:.1f} s"
-    figures = (
-        ("Right on average", None if found.share is None else f"{found.share:.0%}"),
-        ("Discrimination", None if found.discrimination is None else f"{found.discrimination:.2f}"),
-        ("Answered", str(found.answered)),
-        ("No answer", str(found.omitted) if found.omitted else None),
-        ("Without a mark yet", str(found.waiting) if found.waiting else None),
-        ("Middle time", seconds),
+def _figures(found: QuestionReport) -> Sequence[tuple[Message, Message | Figure]]:
+    seconds = (
+        None
+        if found.median_took is None
+        else said("figure_seconds", "{seconds} s", seconds=f"{found.median_took / 1000:.1f}")
+    )
+    figures: tuple[tuple[Message, Message | Figure | None], ...] = (
+        (said("figure_right", "Right on average"), None if found.share is None else Figure(found.share, "0 %")),
+        (
+            said("heading_discrimination", "Discrimination"),
+            None if found.discrimination is None else Figure(found.discrimination, "0.00"),
+        ),
+        (said("heading_answered", "Answered"), Figure(found.answered)),
+        (said("figure_no_answer", "No answer"), Figure(found.omitted) if found.omitted else None),
+        (said("heading_waiting", "Without a mark yet"), Figure(found.waiting) if found.waiting else None),
+        (said("figure_time", "Middle time"), seconds),
     )
     return [(name, value) for name, value in figures if value is not None]
 
 
-def _remarks(found: QuestionReport, names: dict[int, str]) -> list[str]:
+def _remarks(found: QuestionReport, names: dict[int, str]) -> list[Message]:
     """What a teacher would want to read beside the counts: why it is in no score, what was put right, the wrong answer
     that was given most."""
-    remarks = [found.note.sentence] if found.note else []
-    remarks += [f"{one.sentence.sentence} {one.by and f'({one.by})'}".strip() for one in found.corrected]
+    remarks = [found.note] if found.note else []
+    remarks += [
+        said("by_whom", "{what} ({by})", what=one.sentence, by=one.by) if one.by else one.sentence
+        for one in found.corrected
+    ]
     if found.by_hand:
-        remarks.append(f"Marks given by hand: {found.by_hand}.")
+        remarks.append(said("marks_by_hand", "Marks given by hand: {count}", count=found.by_hand))
     if found.common_wrong and found.common_wrong.count > 1:
         by = sorted(names[seat] for seat in found.common_wrong.by if seat in names)
-        told = f": {', '.join(by[:MOST_NAMES])}" if by else ""
-        remarks.append(f"Wrong answer given most: {found.common_wrong.text} ({found.common_wrong.count}){told}.")
-    remarks += [f"“{one.text}” ({one.count}): {one.sentence}" for one in found.near]
+        wrong = said(
+            "common_wrong", "Wrong answer given most: {text} ({count})", text=found.common_wrong.text,
+            count=found.common_wrong.count,
+        )  # fmt: skip
+        remarks.append(
+            said("by_these", "{what}: {names}", what=wrong, names=", ".join(by[:MOST_NAMES])) if by else wrong
+        )
+    remarks += [
+        said("near_miss", "“{text}” ({count}): {why}", text=one.text, count=one.count, why=one.why)
+        for one in found.near
+    ]
     return remarks

@@ -7,14 +7,15 @@ from lantern.core.analysis.one_question import answer_rows
 from lantern.core.analysis.question_report import corrected_as, waits_for_marks
 from lantern.core.analysis.report import Counting, PersonReport, Report, report_of
 from lantern.core.analysis.results import Asked, Results
-from lantern.core.formats.table import Cell, Look, Table
-from lantern.core.messages import Message, said
+from lantern.core.formats.table import Look, ToldCell, ToldTable
+from lantern.core.messages import Message, joined, said
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import ASKED_ALOUD, title_of
 from lantern.core.values import Milliseconds
 
 QUESTION = said("heading_question", "Question")
 QUESTION_TEXT = said("heading_question_text", "Question text")
+YES, NO = said("is_so", "yes"), said("is_not_so", "no")
 NAME = said("heading_name", "Name")
 RECORD_ID = said("heading_record_id", "Record ID")
 CONFIRMED = said("heading_confirmed", "Address confirmed")
@@ -44,7 +45,7 @@ RAW_HEADINGS = (
 )
 
 
-def workbook_tables(results: Results, counting: Counting = "since_joined") -> list[Table]:
+def workbook_tables(results: Results, counting: Counting = "since_joined") -> list[ToldTable]:
     """The class grid; the figures of each question, its counts and measures; every answer raw; what was corrected, if
     anything was; and a sheet for each question."""
     report = report_of(results, counting)
@@ -60,7 +61,7 @@ def workbook_tables(results: Results, counting: Counting = "since_joined") -> li
     ]
 
 
-def grid_table(report: Report) -> Table:
+def grid_table(report: Report) -> ToldTable:
     """Points and places stand in it where answers earned points; what a game with a board gives is in no report."""
     ids = _id_columns(report)
     earned = any(person.points for person in report.people)
@@ -73,7 +74,7 @@ def grid_table(report: Report) -> Table:
         said("heading_percent", "Percent"),
         *((POINTS, said("heading_place", "Place")) if earned else ()),
     )
-    rows: list[tuple[Cell, ...]] = [
+    rows: list[tuple[ToldCell, ...]] = [
         (
             p.name,
             *_id_cells(p, len(ids)),
@@ -86,17 +87,17 @@ def grid_table(report: Report) -> Table:
         for p in report.people
     ]
     shares = tuple(q.share for q in report.questions)
-    rows.append((MEAN_MARKS.sentence, *([None] * len(ids)), *shares))
-    notes = (f"Q{q.number}: {q.note.sentence}" for q in report.questions if q.note)
-    waiting = (f"Q{q.number}: {waits_for_marks(q.waiting).sentence}" for q in report.questions if q.waiting)
-    rows += [(sentence,) for sentence in (report.counted.sentence, *notes, *waiting)]
+    rows.append((MEAN_MARKS, *([None] * len(ids)), *shares))
+    notes = (_note_on(q.number, q.note) for q in report.questions if q.note)
+    waiting = (_note_on(q.number, waits_for_marks(q.waiting)) for q in report.questions if q.waiting)
+    rows += [(sentence,) for sentence in (report.counted, *notes, *waiting)]
     marks: list[Look] = ["mark"] * len(report.questions)
     plain: list[Look] = [""] * (1 + len(ids))
     looks: list[Look] = [*plain, *marks, "", "", "percent"]
-    return Table(said("sheet_class", "Class"), headings, rows, looks)
+    return ToldTable(said("sheet_class", "Class"), headings, rows, looks)
 
 
-def items_table(report: Report) -> Table:
+def items_table(report: Report) -> ToldTable:
     """What each question tells (docs/measures.md)."""
     headings = (
         QUESTION,
@@ -112,10 +113,10 @@ def items_table(report: Report) -> Table:
         said("heading_common_wrong", "Wrong answer given most"),
         said("heading_given_by", "Given by"),
     )
-    rows: list[tuple[Cell, ...]] = [
+    rows: list[tuple[ToldCell, ...]] = [
         (
             q.number,
-            q.title,
+            q.title or ASKED_ALOUD,
             ", ".join(q.topics),
             q.share,
             q.discrimination,
@@ -129,13 +130,13 @@ def items_table(report: Report) -> Table:
         )
         for q in report.questions
     ]
-    return Table(said("sheet_figures", "Figures"), headings, rows, ("", "", "", "percent"))
+    return ToldTable(said("sheet_figures", "Figures"), headings, rows, ("", "", "", "percent"))
 
 
-def question_table(results: Results, ask: Asked) -> Table:
+def question_table(results: Results, ask: Asked) -> ToldTable:
     """Who answered what."""
     ids = {person.number: person.record_id for person in results.people}
-    rows: list[tuple[Cell, ...]] = [
+    rows: list[tuple[ToldCell, ...]] = [
         (
             row.name,
             ids[row.seat],
@@ -146,13 +147,17 @@ def question_table(results: Results, ask: Asked) -> Table:
         )
         for row in answer_rows(results, ask, {})
     ]
-    about = f"{ask.number}. {title_of(ask.item) or ASKED_ALOUD.sentence}"
+    about = said("about_question", "{number}. {title}", number=ask.number, title=title_of(ask.item) or ASKED_ALOUD)
     looks: tuple[Look, ...] = ("", "", "", "mark")
-    return Table(_numbered(ask.number), (NAME, RECORD_ID, ANSWER, MARK, SECONDS, COMMENT), rows, looks, about)
+    return ToldTable(_numbered(ask.number), (NAME, RECORD_ID, ANSWER, MARK, SECONDS, COMMENT), rows, looks, about)
 
 
 def _numbered(number: int) -> Message:
     return said("heading_number", "Q{number}", number=number)
+
+
+def _note_on(number: int, note: Message) -> Message:
+    return said("note_on_question", "Q{number}: {note}", number=number, note=note)
 
 
 def _id_columns(report: Report) -> list[Message]:
@@ -162,13 +167,13 @@ def _id_columns(report: Report) -> list[Message]:
     return [RECORD_ID, *([CONFIRMED] if any(person.confirmed is not None for person in report.people) else [])]
 
 
-def _id_cells(person: PersonReport, count: int) -> list[Cell]:
-    said_so: Cell = None if person.confirmed is None else "yes" if person.confirmed else "no"
-    cells: list[Cell] = [person.record_id, said_so]
+def _id_cells(person: PersonReport, count: int) -> list[ToldCell]:
+    said_so: ToldCell = None if person.confirmed is None else YES if person.confirmed else NO
+    cells: list[ToldCell] = [person.record_id, said_so]
     return cells[:count]
 
 
-def counts_table(report: Report) -> Table:
+def counts_table(report: Report) -> ToldTable:
     headings = (
         QUESTION,
         QUESTION_TEXT,
@@ -181,18 +186,18 @@ def counts_table(report: Report) -> Table:
         said("heading_share", "Share"),
         said("heading_written_by", "Written by"),
     )
-    rows: list[tuple[Cell, ...]] = []
+    rows: list[tuple[ToldCell, ...]] = []
     for q in report.questions:
-        head = (q.number, q.title, q.answered, q.share)
+        head = (q.number, q.title or ASKED_ALOUD, q.answered, q.share)
         for count in q.counts:
-            right = None if count.right is None else ("yes" if count.right else "no")
+            right = None if count.right is None else (YES if count.right else NO)
             share = count.count / q.answered if q.answered else None
             rows.append((*head, count.label, count.text, right, count.count, share, q.by))
     looks: tuple[Look, ...] = ("", "", "", "percent", "", "", "", "", "percent")
-    return Table(said("sheet_questions", "Questions"), headings, rows, looks)
+    return ToldTable(said("sheet_questions", "Questions"), headings, rows, looks)
 
 
-def measures_table(report: Report) -> Table:
+def measures_table(report: Report) -> ToldTable:
     """Medians, mean places, spreads: one line for each."""
     headings = (
         QUESTION,
@@ -201,15 +206,15 @@ def measures_table(report: Report) -> Table:
         said("heading_of", "Of"),
         said("heading_value", "Value"),
     )
-    rows: list[tuple[Cell, ...]] = [
-        (q.number, q.title, measure.name.sentence, measure.of, measure.value)
+    rows: list[tuple[ToldCell, ...]] = [
+        (q.number, q.title or ASKED_ALOUD, measure.name, measure.of, measure.value)
         for q in report.questions
         for measure in q.measures
     ]
-    return Table(said("sheet_measures", "Measures"), headings, rows)
+    return ToldTable(said("sheet_measures", "Measures"), headings, rows)
 
 
-def corrections_table(report: Report) -> Table:
+def corrections_table(report: Report) -> ToldTable:
     """What was put right after it was asked: what, when, by whom."""
     headings = (
         QUESTION,
@@ -218,12 +223,12 @@ def corrections_table(report: Report) -> Table:
         said("heading_corrected_at", "When (UTC)"),
         said("heading_by", "By"),
     )
-    rows: list[tuple[Cell, ...]] = []
+    rows: list[tuple[ToldCell, ...]] = []
     for q in report.questions:
-        rows += [(q.number, q.title, one.sentence.sentence, _moment(one.at), one.by) for one in q.corrected]
+        rows += [(q.number, q.title or ASKED_ALOUD, one.sentence, _moment(one.at), one.by) for one in q.corrected]
         if q.by_hand:
-            rows.append((q.number, q.title, _by_hand(q.by_hand).sentence, None, None))
-    return Table(said("sheet_corrections", "Put right"), headings, rows)
+            rows.append((q.number, q.title or ASKED_ALOUD, _by_hand(q.by_hand), None, None))
+    return ToldTable(said("sheet_corrections", "Put right"), headings, rows)
 
 
 def _by_hand(count: int) -> Message:
@@ -234,7 +239,7 @@ def _moment(at: Milliseconds) -> datetime:
     return datetime.fromtimestamp(at / 1000, UTC)
 
 
-def raw_table(results: Results) -> Table:
+def raw_table(results: Results) -> ToldTable:
     """Record IDs and what was put right stand at the end, where there are any: a column more changes none before it."""
     ids = {person.number: person.record_id for person in results.people}
     corrected = {ask.number: _corrections_of(ask) for ask in results.standing if ask.corrections}
@@ -247,24 +252,24 @@ def raw_table(results: Results) -> Table:
         rows = [(*row, corrected.get(_whole(row[0]))) for row in rows]
         headings.append(CORRECTED)
     looks: list[Look] = ["mark" if heading is MARK else "" for heading in headings]
-    return Table(said("sheet_answers", "Answers"), headings, rows, looks)
+    return ToldTable(said("sheet_answers", "Answers"), headings, rows, looks)
 
 
-def _whole(cell: Cell) -> int:
+def _whole(cell: ToldCell) -> int:
     """A seat, or the number of a question."""
     assert isinstance(cell, int)
     return cell
 
 
-def _corrections_of(ask: Asked) -> str:
-    return "; ".join(corrected_as(one.what, one.text).sentence for one in ask.corrections)
+def _corrections_of(ask: Asked) -> Message | None:
+    return joined([corrected_as(one.what, one.text) for one in ask.corrections])
 
 
-def _raw_rows(results: Results) -> Iterator[tuple[Cell, ...]]:
+def _raw_rows(results: Results) -> Iterator[tuple[ToldCell, ...]]:
     names = {person.number: person.name for person in results.people}
     for ask in results.asks:
         item = ask.item
-        kind, title = kind_of(item), title_of(item) or ASKED_ALOUD.sentence
+        kind, title = kind_of(item), title_of(item) or ASKED_ALOUD
         for r in sorted(ask.responses.values(), key=lambda r: (r.at, r.seat)):
             yield (
                 ask.number,
@@ -273,11 +278,11 @@ def _raw_rows(results: Results) -> Iterator[tuple[Cell, ...]]:
                 r.seat,
                 names[r.seat],
                 kind.answer_text(item, r.answer),
-                "; ".join(remark.sentence for remark in kind.forgiven(item, r.answer)) or None,
+                joined([remark.why for remark in kind.forgiven(item, r.answer)]) or None,
                 r.mark,
                 r.points,
                 round(r.took / 1000, 1),
                 _moment(r.at),
                 ask.round,
-                "yes" if ask.stands else "no",
+                YES if ask.stands else NO,
             )

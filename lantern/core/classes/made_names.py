@@ -8,10 +8,9 @@
 from collections.abc import Collection
 from dataclasses import dataclass
 from random import Random
-from typing import Literal, get_args
 
-Language = Literal["en", "de", "fr", "es", "ar", "uk"]
-LANGUAGES: tuple[Language, ...] = get_args(Language)
+from lantern.core.languages import Language
+
 _TRIES = 40
 
 

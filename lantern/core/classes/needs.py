@@ -5,7 +5,7 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from lantern.core.classes.made_names import Language
+from lantern.core.languages import Language
 from lantern.core.values import Value
 
 TextSize = Literal["normal", "large", "largest"]

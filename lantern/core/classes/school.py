@@ -7,10 +7,10 @@ from zoneinfo import available_timezones
 from pydantic import AfterValidator, Field
 
 from lantern.core.classes.known import Known
-from lantern.core.classes.made_names import Language
 from lantern.core.classes.record_ids import record_key
 from lantern.core.classes.unfit import Unfit, is_unfit, unfit_words, usual_lines
 from lantern.core.errors import BadName
+from lantern.core.languages import Language
 from lantern.core.messages import said
 from lantern.core.values import Written
 

@@ -13,7 +13,7 @@ from lantern.core.classes.members import MOST_MEMBERS, MemberForm, tidy
 from lantern.core.errors import BadName
 from lantern.core.formats.exchange import Column, Source
 from lantern.core.formats.sheet_format import MOST_COLUMNS, CsvFormat, OdsFormat, XlsxFormat
-from lantern.core.formats.table import Table
+from lantern.core.formats.table import ToldTable
 from lantern.core.formats.text_format import text_in
 from lantern.core.messages import Message, said
 
@@ -24,9 +24,9 @@ _SAYINGS = {
     "last": r"last ?names?|sur ?names?|family ?names?|nachnamen?|familiennamen?|noms? de famille|apellidos?|прізвище|"
     r"اسم العائلة",
     "record_id": r"(?:record|student|pupil|school|user|matrikel|schüler)[- ]?(?:id|no|nr|number|nummer)\.?|id|"
-    r"e-?mails?(?: address)?|mail|correo|courriel|adresse e-?mail|пошта|البريد.*",
+    r"kennung(?:en)?|e-?mails?(?: address)?|mail|correo|courriel|adresse e-?mail|пошта|البريد.*",
     "group": r"groups?|tables?|teams?|gruppen?|tische?|groupes?|équipes?|grupos?|equipos?|груп[аи]|المجموعة|مجموعة",
-    "keypads": r"keypads?(?: numbers?)?",
+    "keypads": r"keypads?(?: numbers?)?|tastatur(?:en|nummern?)?",
     "notes": r"notes?|remarks?|comments?|bemerkung(?:en)?|remarques?|notas?",
     "name": r"(?:full |display |student |pupil )?names?|students?|pupils?|members?|schüler(?:in(?:nen)?)?|noms?|"
     r"élèves?|alumn[oa]s?|учень|учні|الاسم",
@@ -35,7 +35,13 @@ _HEADING = {use: re.compile(rf"^\s*(?:{saying})\s*[:*]?\s*$", re.I) for use, say
 _ID = re.compile(r"^\S+@\S+\.\S+$|^[A-Z]{0,4}[-_]?\d{3,}$", re.I)
 _COUNTED = re.compile(r"^\s*(?:\d{1,4}\s*[.):\t]|[-–—•*▪◦])\s*")
 SHEETS = (XlsxFormat(), OdsFormat(), CsvFormat())
-HEADINGS = ("Last name", "First name", "Record ID", "Group", "Keypads")
+HEADINGS = (
+    said("heading_last_name", "Last name"),
+    said("heading_first_name", "First name"),
+    said("heading_record_id", "Record ID"),
+    said("heading_group", "Group"),
+    said("heading_keypads", "Keypads"),
+)
 
 
 @dataclass
@@ -166,10 +172,10 @@ def _bounded(found: ClassList) -> ClassList:
     return found
 
 
-def class_table(title: str, members: Sequence[MemberForm]) -> Table:
-    """A class list that `read_class_list` reads back."""
+def class_table(members: Sequence[MemberForm]) -> ToldTable:
+    """A class list that `read_class_list` reads back, in every language that it is taken out in."""
     rows = []
     for member in members:
         last, _, first = member.sort_name.partition(", ")
         rows.append([last, first, member.record_id, member.group, ", ".join(member.keypads)])
-    return Table(title, HEADINGS, rows)
+    return ToldTable(said("sheet_members", "Members"), HEADINGS, rows)

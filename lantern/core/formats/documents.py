@@ -16,14 +16,15 @@ import pypdfium2
 from docx.oxml.ns import qn
 
 from lantern.core.formats.docx_lists import Lists
-from lantern.core.formats.exchange import Entry, File, Incoming, SetFormat, Source, Unreadable
+from lantern.core.formats.exchange import Entry, File, Incoming, SetFormat, Source, Unreadable, line_place
 from lantern.core.formats.markdown import write_item
 from lantern.core.formats.pasted import belongs, read_pasted
 from lantern.core.formats.safezip import check_zip
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions import read_item
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.items import Item, Picture
+from lantern.core.words import in_language
 
 MOST_PAGES, MOST_PICTURES = 100, 200
 WIDEST = 1600
@@ -42,6 +43,9 @@ def _readable() -> Iterator[None]:
         raise
     except Exception as error:
         raise Unreadable(said("document_damaged", "This document is damaged, or protected by a password.")) from error
+
+
+PICTURE = said("picture", "Picture")
 
 
 @dataclass
@@ -67,7 +71,8 @@ def _incoming(told: Told, source: Source, new_id: NewId) -> Incoming:
     for line, file in told.pictures:
         _place(incoming, line, file, new_id)
     if told.left_out:
-        incoming.note(f"{told.left_out} drawings are in a format that browsers cannot show; they are left out.")
+        left = "{count} drawings are in a format that browsers cannot show; they are left out."
+        incoming.note(said("drawings_left_out", left, count=told.left_out))
     return incoming
 
 
@@ -95,12 +100,12 @@ def _place(incoming: Incoming, line: int, file: File, new_id: NewId) -> None:
         item = entry.item.model_copy(update={"picture": picture})
         incoming.entries[at] = entry.model_copy(update={"item": item})
         return
-    page = _page("Picture", new_id).model_copy(update={"picture": picture})
-    incoming.entries.insert(at + 1, Entry(place=f"Line {line}", text=write_item(page), item=page))
+    page = _page(in_language(PICTURE, incoming.about.language), new_id).model_copy(update={"picture": picture})
+    incoming.entries.insert(at + 1, Entry(place=line_place(line), text=write_item(page), item=page))
 
 
 def _line_of(entry: Entry) -> int:
-    return int(entry.place.rpartition(" ")[2])
+    return int(str(entry.place.params["number"]))
 
 
 def _title(source: Source) -> str:
@@ -109,7 +114,7 @@ def _title(source: Source) -> str:
 
 class WordFormat(SetFormat):
     name: ClassVar[str] = "docx"
-    label: ClassVar[str] = "Document (docx)"
+    label: ClassVar[Message] = said("format_docx", "Document (docx)")
     suffix: ClassVar[str] = ".docx"
     content_type: ClassVar[str] = "application/vnd.openxmlformats-officedocument.wordprocessingml.document"
     writes: ClassVar[bool] = False
@@ -162,7 +167,7 @@ class DeckFormat(SetFormat):
     """Each slide is a page, or a question where it reads like one."""
 
     name: ClassVar[str] = "pptx"
-    label: ClassVar[str] = "Slides (pptx)"
+    label: ClassVar[Message] = said("format_pptx", "Slides (pptx)")
     suffix: ClassVar[str] = ".pptx"
     content_type: ClassVar[str] = "application/vnd.openxmlformats-officedocument.presentationml.presentation"
     writes: ClassVar[bool] = False
@@ -175,7 +180,7 @@ class DeckFormat(SetFormat):
             for number, slide in enumerate(slides[:MOST_PAGES], start=1):
                 self._take_slide(incoming, slide, number, new_id, source.language)
         if len(slides) > MOST_PAGES:
-            incoming.note(f"Only the first {MOST_PAGES} slides were read.")
+            incoming.note(said("only_first_slides", "Only the first {most} slides were read.", most=MOST_PAGES))
         return incoming
 
     def _take_slide(self, incoming: Incoming, slide: Any, number: int, new_id: NewId, language: str) -> None:
@@ -197,8 +202,9 @@ class DeckFormat(SetFormat):
                 update={"picture": Picture(media=incoming.keep(told.pictures[0][1]), width=1, height=1)}
             )
         more = len(told.pictures) - 1 + told.left_out
-        sentences = (f"{more} more pictures of this slide are left out.",) if more > 0 else ()
-        place = f"Slide {number}"
+        left = "{count} more pictures of this slide are left out."
+        sentences = (said("pictures_left_out", left, count=more),) if more > 0 else ()
+        place = said("place_slide", "Slide {number}", number=number)
         incoming.entries.append(Entry(place=place, text=write_item(item), item=item, sentences=sentences))
 
 
@@ -213,14 +219,14 @@ def _slide_question(title: str, body: list[str], new_id: NewId, language: str) -
 
 def _slide_page(title: str, body: list[str], new_id: NewId) -> Item:
     lines = body if len(body) < 2 else [f"- {line}" for line in body]
-    return _page("\n".join([title or (body[0] if body else "Slide"), *lines]), new_id)
+    return _page("\n".join([title or (body[0] if body else "–"), *lines]), new_id)
 
 
 class PdfFormat(SetFormat):
     """`choices["as"]`: "text" or "pictures" of the pages; a scan comes in as pictures."""
 
     name: ClassVar[str] = "pdf"
-    label: ClassVar[str] = "Document (pdf)"
+    label: ClassVar[Message] = said("format_pdf", "Document (pdf)")
     suffix: ClassVar[str] = ".pdf"
     content_type: ClassVar[str] = "application/pdf"
     reads_alone: ClassVar[bool] = True
@@ -238,24 +244,28 @@ class PdfFormat(SetFormat):
             finally:
                 document.close()
         if pictures:
-            incoming = self._as_pictures(pictures, texts, _title(source), new_id)
+            incoming = self._as_pictures(pictures, texts, _title(source), source.language, new_id)
         else:
             incoming = _incoming(Told("\n\n".join(texts).replace("\r", "").split("\n")), source, new_id)
         incoming.ways = list(WAYS)
         incoming.way = way
         if count > MOST_PAGES:
-            incoming.note(f"Only the first {MOST_PAGES} of {count} pages were read.")
+            only = "Only the first {most} of {all} pages were read."
+            incoming.note(said("only_first_pages", only, most=MOST_PAGES, all=count))
         return incoming
 
-    def _as_pictures(self, pictures: list[bytes], texts: list[str], title: str, new_id: NewId) -> Incoming:
+    def _as_pictures(
+        self, pictures: list[bytes], texts: list[str], title: str, language: str, new_id: NewId
+    ) -> Incoming:
         incoming = Incoming(title=title)
         for number, (data, text) in enumerate(zip(pictures, texts, strict=True), start=1):
             picture = Picture(
                 media=incoming.keep(File(f"page-{number}.jpg", data)),
                 width=1, height=1, description=" ".join(text.split())[:500],
             )  # fmt: skip
-            page = _page(f"Page {number}", new_id).model_copy(update={"picture": picture})
-            incoming.entries.append(Entry(place=f"Page {number}", text=write_item(page), item=page))
+            place = said("place_page", "Page {number}", number=number)
+            page = _page(in_language(place, language), new_id).model_copy(update={"picture": picture})
+            incoming.entries.append(Entry(place=place, text=write_item(page), item=page))
         return incoming
 
 

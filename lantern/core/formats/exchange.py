@@ -12,6 +12,7 @@ from hashlib import sha256
 from typing import ClassVar
 
 from lantern.core.errors import Unreadable
+from lantern.core.messages import Message, said
 from lantern.core.questions import AnyItem
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
@@ -36,10 +37,10 @@ class Entry(Value):
     Without an `item` it was not understood, and `sentences` say why; with one they say what to look at.
     """
 
-    place: str
+    place: Message
     text: str
     item: AnyItem | None = None
-    sentences: tuple[str, ...] = ()
+    sentences: tuple[Message, ...] = ()
 
 
 class Column(Value):
@@ -60,7 +61,7 @@ class Incoming:
     title: str = ""
     about: About = field(default_factory=About)
     entries: list[Entry] = field(default_factory=list)
-    notes: list[str] = field(default_factory=list)
+    notes: list[Message] = field(default_factory=list)
     media: dict[str, File] = field(default_factory=dict)
     columns: list[Column] = field(default_factory=list)
     ways: list[str] = field(default_factory=list)
@@ -72,7 +73,7 @@ class Incoming:
         self.media.setdefault(key, file)
         return key
 
-    def note(self, sentence: str) -> None:
+    def note(self, sentence: Message) -> None:
         if sentence not in self.notes and len(self.notes) < MOST_NOTES:
             self.notes.append(sentence)
 
@@ -103,7 +104,7 @@ class SetFormat:
     """The contract of a format. One that only reads leaves `writes` False, and the other way round."""
 
     name: ClassVar[str]
-    label: ClassVar[str]
+    label: ClassVar[Message]
     suffix: ClassVar[str]
     content_type: ClassVar[str]
     reads: ClassVar[bool] = True
@@ -122,7 +123,7 @@ class SetFormat:
     def write(self, content: SetContent, media: MediaOf) -> bytes:
         raise NotImplementedError
 
-    def left_out(self, content: SetContent) -> Sequence[str]:
+    def left_out(self, content: SetContent) -> Sequence[Message]:
         """What of this set the format cannot say."""
         return ()
 
@@ -140,20 +141,30 @@ def media_ids(value: object) -> Iterator[str]:
             yield from media_ids(inner)
 
 
-def about_left_out(content: SetContent) -> list[str]:
+def about_left_out(content: SetContent) -> list[Message]:
     """A sentence where a form has no place for what the set is about, and something is said of it."""
     if content.about == About():
         return []
-    return ["What the set is about (language, subject, level, description, cover) is left behind."]
+    about = "What the set is about (language, subject, level, description, cover) is left behind."
+    return [said("about_left_out", about)]
 
 
-def media_left_out(content: SetContent) -> list[str]:
+def media_left_out(content: SetContent) -> list[Message]:
     """A sentence for each item whose files a form without files cannot carry."""
+    named = "“{title}”: its picture, sound or video is named, but not in the file."
     return [
-        f"“{title_of(item)[:60]}”: its picture, sound or video is named, but not in the file."
+        said("media_left_out", named, title=title_of(item)[:60])
         for item in content.items
         if any(media_ids(item.model_dump(mode="json")))
     ]
+
+
+def line_place(number: int) -> Message:
+    return said("place_line", "Line {number}", number=number)
+
+
+def only_first(most: int) -> Message:
+    return said("only_first_items", "Only the first {most} items were read.", most=most)
 
 
 __all__ = [
@@ -167,6 +178,8 @@ __all__ = [
     "Source",
     "Unreadable",
     "about_left_out",
+    "line_place",
     "media_ids",
     "media_left_out",
+    "only_first",
 ]

@@ -21,7 +21,7 @@ from lantern.core.formats.exchange import (
 )
 from lantern.core.formats.markdown import first_of, write_item
 from lantern.core.formats.safezip import SafeZip, is_zip
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions import AnyItem, read_item
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent, Title
@@ -78,10 +78,14 @@ def read_json(data: bytes) -> Incoming:
     try:
         incoming.about = About.model_validate(body.get("about", {}))
     except ValidationError as error:
-        incoming.note(f"What the set is about: {first_of(error)}")
+        incoming.note(said("about_of_set", "What the set is about: {what}", what=first_of(error)))
     for number, one in enumerate(body.get("items", [])[:MOST_ENTRIES], start=1):
         incoming.entries.append(_entry(number, one))
     return incoming
+
+
+def _place(number: int) -> Message:
+    return said("place_item", "Item {number}", number=number)
 
 
 def _entry(number: int, body: object) -> Entry:
@@ -89,13 +93,13 @@ def _entry(number: int, body: object) -> Entry:
         item = read_item.validate_python(body)
     except ValidationError as error:
         text = json.dumps(body, ensure_ascii=False)[:4000]
-        return Entry(place=f"Item {number}", text=text, sentences=(first_of(error),))
-    return Entry(place=f"Item {number}", text=write_item(item), item=item)
+        return Entry(place=_place(number), text=text, sentences=(first_of(error),))
+    return Entry(place=_place(number), text=write_item(item), item=item)
 
 
 class JsonFormat(SetFormat):
     name: ClassVar[str] = "json"
-    label: ClassVar[str] = "JSON"
+    label: ClassVar[Message] = said("format_json", "JSON")
     suffix: ClassVar[str] = ".json"
     content_type: ClassVar[str] = "application/json"
 
@@ -105,13 +109,13 @@ class JsonFormat(SetFormat):
     def write(self, content: SetContent, media: MediaOf) -> bytes:
         return write_json(content)
 
-    def left_out(self, content: SetContent) -> list[str]:
+    def left_out(self, content: SetContent) -> list[Message]:
         return media_left_out(content)
 
 
 class ArchiveFormat(SetFormat):
     name: ClassVar[str] = "archive"
-    label: ClassVar[str] = "Everything in one file (JSON and media, zip)"
+    label: ClassVar[Message] = said("format_archive", "Everything in one file (JSON and media, zip)")
     suffix: ClassVar[str] = ".lantern.zip"
     content_type: ClassVar[str] = "application/zip"
 

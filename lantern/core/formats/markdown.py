@@ -24,6 +24,7 @@ from typing import Any
 
 from pydantic import ValidationError
 
+from lantern.core.messages import Message, said
 from lantern.core.questions import KINDS, kind_of, read_item
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
@@ -40,7 +41,7 @@ class Misread(Value):
     """A place that was not understood, and why. Lines count from 1."""
 
     line: int
-    sentence: str
+    why: Message
 
 
 def write_set(content: SetContent) -> str:
@@ -73,11 +74,11 @@ def text_of(item: Item) -> ItemText:
     return ItemText(item.prompt, item.kind, settings, tuple(kind.to_lines(item)), why)
 
 
-def item_of(text: ItemText, new_id: NewId) -> Item | str:
+def item_of(text: ItemText, new_id: NewId) -> Item | Message:
     """The item, or why it is none: the inverse of `text_of`, but for ids."""
     kind = next((kind for kind in KINDS if kind.name == text.kind), None)
     if kind is None:
-        return f"There is no kind of question called “{text.kind[:40]}”."
+        return said("kind_unknown", "There is no kind of question called “{kind}”.", kind=text.kind[:40])
     fields: dict[str, Any] = {name: _value(value) for name, value in text.settings.items()}
     own = "\n".join(text.lines).split("\n")
     fields |= {"id": new_id(), "kind": kind.name, "prompt": text.prompt, **kind.from_lines(own, new_id)}
@@ -85,7 +86,7 @@ def item_of(text: ItemText, new_id: NewId) -> Item | str:
     try:
         return read_item.validate_python(fields)
     except ValidationError as error:
-        return f"This {kind.name.replace('_', ' ')}: {first_of(error)}"
+        return said("of_this_kind", "This {kind}: {what}", kind=kind.called, what=first_of(error))
 
 
 def write_item(item: Item) -> str:
@@ -127,7 +128,7 @@ def read_blocks(text: str, new_id: NewId) -> FoundSet:
         about = About.model_validate(head)
     except ValidationError as error:
         about = About()
-        misread.append(Misread(line=1, sentence=f"The head of the set: {first_of(error)}"))
+        misread.append(Misread(line=1, why=said("head_of_set", "The head of the set: {what}", what=first_of(error))))
     return FoundSet(title, about, tuple(blocks), tuple(misread))
 
 
@@ -138,7 +139,9 @@ def read_set(text: str, new_id: NewId) -> tuple[SetContent, list[Misread]]:
     misread = [*found.misread, *(wrong for block in found.blocks for wrong in block.misread)]
     if len(items) > MAX_ITEMS:
         beyond = [block for block in found.blocks if block.item][MAX_ITEMS]
-        misread.append(Misread(line=beyond.line, sentence=f"A set holds at most {MAX_ITEMS} items."))
+        misread.append(
+            Misread(line=beyond.line, why=said("set_holds", "A set holds at most {most} items.", most=MAX_ITEMS))
+        )
     return SetContent(title=found.title, about=found.about, items=tuple(items[:MAX_ITEMS])), misread
 
 
@@ -161,11 +164,8 @@ def _front_matter(lines: list[str]) -> tuple[dict[str, Any], int, list[Misread]]
         return {}, 0, []
     end = next((at for at in range(1, len(lines)) if lines[at].strip() == "---"), None)
     if end is None:
-        return (
-            {},
-            1,
-            [Misread(line=1, sentence="The head of the set has no end. Close it with a line of three dashes.")],
-        )
+        endless = said("head_without_end", "The head of the set has no end. Close it with a line of three dashes.")
+        return {}, 1, [Misread(line=1, why=endless)]
     fields: dict[str, Any] = {}
     misread = []
     for at in range(1, end):
@@ -173,7 +173,8 @@ def _front_matter(lines: list[str]) -> tuple[dict[str, Any], int, list[Misread]]
         if colon:
             fields[name.strip()] = _value(value.strip())
         elif lines[at].strip():
-            misread.append(Misread(line=at + 1, sentence="This line needs a name, a colon and a value."))
+            wanted = said("head_line_wanted", "This line needs a name, a colon and a value.")
+            misread.append(Misread(line=at + 1, why=wanted))
     return fields, end + 1, misread
 
 
@@ -205,12 +206,13 @@ def _item_of(block: list[str], at: int, new_id: NewId) -> tuple[Item | None, tup
             if colon:
                 settings[name.strip()] = value.strip()
             else:
-                misread.append(Misread(line=at + offset + 1, sentence="A setting needs a name, a colon and a value."))
+                wanted = said("setting_wanted", "A setting needs a name, a colon and a value.")
+                misread.append(Misread(line=at + offset + 1, why=wanted))
     kind = settings.pop("kind", USUAL_KIND)
     own = [line for line in block if not line.startswith((_SETTING, _WHY)) and not _is_head(line)]
     item = item_of(ItemText("\n".join(prompt), kind, settings, tuple(own), "\n".join(why)), new_id)
-    if isinstance(item, str):
-        return None, (*misread, Misread(line=at + 1, sentence=item))
+    if isinstance(item, Message):
+        return None, (*misread, Misread(line=at + 1, why=item))
     return item, tuple(misread)
 
 
@@ -228,7 +230,8 @@ def _value(text: str) -> Any:
         return text
 
 
-def first_of(error: ValidationError) -> str:
+def first_of(error: ValidationError) -> Message:
     problem = error.errors()[0]
     place = ".".join(str(part) for part in problem["loc"] if part not in {kind.name for kind in KINDS})
-    return f"{place}: {message_of(problem).sentence}" if place else message_of(problem).sentence
+    what = message_of(problem)
+    return said("at_place", "{place}: {what}", place=place, what=what) if place else what

@@ -1,13 +1,13 @@
 """What stands on a student's page beside what the teacher and the student wrote, in every language that students'
 devices speak."""
 
-from lantern.core.classes.made_names import Language
+from lantern.core.languages import Language
 from lantern.core.values import Value
 
 
 class PageWords(Value):
-    """`of` has {score} and {out_of}, `place` has {place} and {of}, `mail_subject` has {title}, `mail_text` {name},
-    {title} and {words}. `right`, `partly` and `wrong` are said of a mark by who reads the page aloud."""
+    """`of` has {score} and {out_of}, `place` has {place} and {of}. `right`, `partly` and `wrong` are said of a mark by
+    who reads the page aloud."""
 
     score: str
     of: str
@@ -24,8 +24,6 @@ class PageWords(Value):
     partly: str
     wrong: str
     nothing_told: str
-    mail_subject: str
-    mail_text: str
 
 
 WORDS: dict[Language, PageWords] = {
@@ -45,8 +43,6 @@ WORDS: dict[Language, PageWords] = {
         partly="partly right",
         wrong="not right",
         nothing_told="Your teacher has not shown the answers of this session.",
-        mail_subject="{title}: your results",
-        mail_text="Hello {name},\n\n{words}your results of “{title}” are in the file.",
     ),
     "de": PageWords(
         score="Ergebnis",
@@ -64,8 +60,6 @@ WORDS: dict[Language, PageWords] = {
         partly="zum Teil richtig",
         wrong="nicht richtig",
         nothing_told="Deine Lehrkraft hat die Antworten dieser Runde nicht gezeigt.",
-        mail_subject="{title}: deine Ergebnisse",
-        mail_text="Hallo {name},\n\n{words}deine Ergebnisse von „{title}“ findest du in der Datei.",
     ),
     "fr": PageWords(
         score="Résultat",
@@ -83,8 +77,6 @@ WORDS: dict[Language, PageWords] = {
         partly="en partie juste",
         wrong="pas juste",
         nothing_told="Ton professeur n’a pas montré les réponses de cette séance.",
-        mail_subject="{title} : tes résultats",
-        mail_text="Bonjour {name},\n\n{words}tes résultats de « {title} » sont dans le fichier.",
     ),
     "es": PageWords(
         score="Resultado",
@@ -102,8 +94,6 @@ WORDS: dict[Language, PageWords] = {
         partly="correcto en parte",
         wrong="no es correcto",
         nothing_told="Tu docente no ha mostrado las respuestas de esta sesión.",
-        mail_subject="{title}: tus resultados",
-        mail_text="Hola, {name}:\n\n{words}tus resultados de «{title}» están en el archivo.",
     ),
     "uk": PageWords(
         score="Результат",
@@ -121,8 +111,6 @@ WORDS: dict[Language, PageWords] = {
         partly="частково правильно",
         wrong="неправильно",
         nothing_told="Учитель не показав відповіді цього заняття.",
-        mail_subject="{title}: твої результати",
-        mail_text="Привіт, {name}!\n\n{words}Твої результати з «{title}» — у файлі.",
     ),
     "ar": PageWords(
         score="النتيجة",
@@ -140,7 +128,5 @@ WORDS: dict[Language, PageWords] = {
         partly="صحيح جزئيًا",
         wrong="غير صحيح",
         nothing_told="لم يعرض معلّمك إجابات هذه الجلسة.",
-        mail_subject="{title}: نتائجك",
-        mail_text="مرحبًا {name}،\n\n{words}نتائجك في «{title}» موجودة في الملف.",
     ),
 }

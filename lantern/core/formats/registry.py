@@ -3,7 +3,7 @@
 from contextlib import AbstractContextManager, nullcontext
 
 from lantern.core.formats.documents import DeckFormat, PdfFormat, WordFormat
-from lantern.core.formats.exchange import Entry, Incoming, SetFormat, Source, Unreadable
+from lantern.core.formats.exchange import Incoming, SetFormat, Source, Unreadable
 from lantern.core.formats.json_format import ArchiveFormat, JsonFormat
 from lantern.core.formats.qti import Qti2Format, Qti3Format
 from lantern.core.formats.sheet_format import CsvFormat, OdsFormat, XlsxFormat
@@ -57,12 +57,6 @@ def _with_new_parts(incoming: Incoming, new_id: NewId) -> Incoming:
         for entry in incoming.entries
     ]
     return incoming
-
-
-def read_again(text: str, place: str, new_id: NewId, language: str = "") -> list[Entry]:
-    """An entry that was mended by hand, as text: perhaps it has become several."""
-    entries = read_typed(text, new_id, language).entries
-    return [entry.model_copy(update={"place": place}) for entry in entries]
 
 
 def read_typed(text: str, new_id: NewId, language: str = "") -> Incoming:

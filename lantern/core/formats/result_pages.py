@@ -4,21 +4,37 @@ from base64 import b64encode
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
+from typing import NamedTuple
 
 from babel.dates import format_date
 from babel.numbers import format_decimal, format_percent
 
-from lantern.core.classes.made_names import Language
 from lantern.core.formats.page_words import WORDS, PageWords
 from lantern.core.formats.typeset import Paper, fonts_for, pdf_of, set_plain, set_runs, set_words
+from lantern.core.languages import LOCALES, Language
+from lantern.core.messages import Message, said
 from lantern.core.questions.items import Picture
+from lantern.core.words import in_language
 
 Pictures = Mapping[str, tuple[str, bytes]]
 """By the id of what is stored: the type of its content, and the content. A picture that is not among them is left
 out."""
-LOCALES: dict[Language, str] = {"en": "en_GB"}
-"""For dates, where the language alone names another place's."""
 TO_THE_LEFT = {"ar"}
+LABELS = {
+    "right": said("label_right", "Right:"),
+    "counts": said("label_counts", "What was answered"),
+    "answer": said("heading_answer", "Answer"),
+    "given": said("label_given", "Given"),
+    "share": said("heading_share", "Share"),
+    "lowest": said("label_lowest", "Lowest third"),
+    "middle": said("label_middle", "Middle"),
+    "highest": said("label_highest", "Highest"),
+    "explanation": said("label_explanation", "Explanation:"),
+    "answers": said("label_answers", "Who answered what"),
+    "name": said("heading_name", "Name"),
+    "mark": said("heading_mark", "Mark"),
+}
+"""Of a question's page."""
 MOST_COUNTS = 24
 """Lines of counts on a question's page; the rest is told as a number."""
 
@@ -75,11 +91,20 @@ class SheetCount:
     thirds: tuple[int, int, int] | None
 
 
+class Figure(NamedTuple):
+    """A number, and how it is written: a pattern of CLDR."""
+
+    value: float
+    pattern: str = "0"
+
+
 @dataclass(frozen=True, slots=True)
 class QuestionSheet:
-    """A question's page. `figures` are a name and what stands beside it; `remarks` are sentences, as of what was put
-    right; `rows` are who answered what with which mark, or None where no names are wanted."""
+    """A question's page, in the language `spoken`; `language` is the question's own. `figures` are a name and what
+    stands beside it; `remarks` are sentences, as of what was put right; `rows` are who answered what with which mark,
+    or None where no names are wanted."""
 
+    spoken: Language
     number: int
     prompt: str
     language: str
@@ -88,11 +113,16 @@ class QuestionSheet:
     about: str
     on: date
     key: str
-    figures: Sequence[tuple[str, str]]
+    figures: Sequence[tuple[Message, Message | Figure]]
     counts: Sequence[SheetCount]
-    remarks: Sequence[str]
+    remarks: Sequence[Message]
     explanation: str
     rows: Sequence[tuple[str, str, float | None]] | None
+
+    @property
+    def called(self) -> Message:
+        """For the name of a file: with two figures, so that files stand in the order of the questions."""
+        return said("page_of_question", "Question {number}", number=f"{self.number:02}")
 
 
 _TICK = '<path d="M4.5 10.5l4 4 7-8.5" fill="none" stroke="#17252c" stroke-width="2.4"/>'
@@ -134,39 +164,51 @@ def question_pdf(sheets: Sequence[QuestionSheet], paper: Paper, pictures: Pictur
 
 
 def _question(sheet: QuestionSheet, pictures: Pictures) -> dict[str, object]:
-    words, shown = WORDS["en"], sheet.counts[:MOST_COUNTS]
+    spoken, shown = sheet.spoken, sheet.counts[:MOST_COUNTS]
     left_out = len(sheet.counts) - len(shown)
+    heading = said("page_of_question", "Question {number}", number=sheet.number)
+    more = said("more_in_workbook", "And {count} more, which the workbook holds.", count=left_out)
     return {
-        "language": "en",
-        "heading": f"Question {sheet.number}",
-        "about": _about("en", f"{sheet.title} · {sheet.about}".strip(" ·"), sheet.on),
-        "question": _head(sheet.number, sheet.prompt, sheet.language or "en", sheet.picture, pictures),
+        "language": spoken,
+        "heading": in_language(heading, spoken),
+        "labels": {name: in_language(label, spoken) for name, label in LABELS.items()},
+        "about": _about(spoken, f"{sheet.title} · {sheet.about}".strip(" ·"), sheet.on),
+        "question": _head(sheet.number, sheet.prompt, sheet.language or spoken, sheet.picture, pictures),
         "key": set_words(sheet.key),
-        "figures": [{"name": name, "value": value} for name, value in sheet.figures],
-        "counts": [_counted(one, words) for one in shown],
+        "figures": [
+            {"name": in_language(name, spoken), "value": _value(value, spoken)} for name, value in sheet.figures
+        ],
+        "counts": [_counted(one, spoken) for one in shown],
         "thirds": any(one.thirds for one in shown),
-        "more": f"And {left_out} more, which the workbook holds." if left_out else "",
-        "remarks": list(sheet.remarks),
+        "more": in_language(more, spoken) if left_out else "",
+        "remarks": [in_language(remark, spoken) for remark in sheet.remarks],
         "explanation": set_runs(sheet.explanation),
-        "rows": None if sheet.rows is None else [_row(*row, words) for row in sheet.rows],
+        "rows": None if sheet.rows is None else [_row(*row, spoken) for row in sheet.rows],
     }
 
 
-def _counted(one: SheetCount, words: PageWords) -> dict[str, object]:
+def _value(value: Message | Figure, language: Language) -> str:
+    if isinstance(value, Message):
+        return in_language(value, language)
+    return format_decimal(value.value, value.pattern, locale=LOCALES.get(language, language))
+
+
+def _counted(one: SheetCount, language: Language) -> dict[str, object]:
+    words = WORDS[language]
     return {
         "light": _light(None if one.right is None else float(one.right), words),
         "label": one.label,
         "text": set_words(one.text),
         "count": one.count,
         "share": one.share,
-        "percent": format_percent(one.share, locale="en"),
+        "percent": format_percent(one.share, locale=language),
         "thirds": one.thirds or (0, 0, 0),
     }
 
 
-def _row(name: str, answer: str, mark: float | None, words: PageWords) -> dict[str, object]:
-    shown = "" if mark is None else format_decimal(mark, "0.##", locale="en")
-    return {"name": name, "answer": set_words(answer), "mark": shown, "light": _light(mark, words)}
+def _row(name: str, answer: str, mark: float | None, language: Language) -> dict[str, object]:
+    shown = "" if mark is None else format_decimal(mark, "0.##", locale=language)
+    return {"name": name, "answer": set_words(answer), "mark": shown, "light": _light(mark, WORDS[language])}
 
 
 def _about(language: Language, about: str, on: date) -> str:

@@ -26,7 +26,7 @@ from lantern.core.formats.sheet_rows import Rows, read_rows, write_table
 from lantern.core.formats.table import Table
 from lantern.core.formats.text_format import text_in
 from lantern.core.formats.xlsx import write_workbook
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import SetContent
 
@@ -42,7 +42,7 @@ class SheetFormat(SetFormat):
         incoming = read_rows(rows, source.choices, new_id, source.language)
         incoming.title = _title(source.name)
         if more:
-            incoming.note(f"Only the first {MOST_ROWS} rows were looked at.")
+            incoming.note(said("only_first_rows", "Only the first {most} rows were looked at.", most=MOST_ROWS))
         return incoming
 
     def rows(self, data: bytes) -> tuple[Rows, bool]:
@@ -56,7 +56,7 @@ class SheetFormat(SetFormat):
     def pack(self, made: Table) -> bytes:
         raise NotImplementedError
 
-    def left_out(self, content: SetContent) -> list[str]:
+    def left_out(self, content: SetContent) -> list[Message]:
         return [*about_left_out(content), *media_left_out(content)]
 
 
@@ -74,7 +74,7 @@ def _cell(value: object) -> str:
 
 class XlsxFormat(SheetFormat):
     name: ClassVar[str] = "xlsx"
-    label: ClassVar[str] = "Spreadsheet (xlsx)"
+    label: ClassVar[Message] = said("format_xlsx", "Spreadsheet (xlsx)")
     suffix: ClassVar[str] = ".xlsx"
     content_type: ClassVar[str] = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 
@@ -105,7 +105,7 @@ class XlsxFormat(SheetFormat):
 
 class OdsFormat(SheetFormat):
     name: ClassVar[str] = "ods"
-    label: ClassVar[str] = "Spreadsheet (ods)"
+    label: ClassVar[Message] = said("format_ods", "Spreadsheet (ods)")
     suffix: ClassVar[str] = ".ods"
     content_type: ClassVar[str] = "application/vnd.oasis.opendocument.spreadsheet"
 
@@ -140,7 +140,7 @@ def _ods_row(cells: Iterable[str]) -> table.TableRow:
 
 class CsvFormat(SheetFormat):
     name: ClassVar[str] = "csv"
-    label: ClassVar[str] = "Spreadsheet (CSV)"
+    label: ClassVar[Message] = said("format_csv", "Spreadsheet (CSV)")
     suffix: ClassVar[str] = ".csv"
     content_type: ClassVar[str] = "text/csv; charset=utf-8"
 

@@ -14,6 +14,7 @@ from lantern.core.formats.exchange import MOST_ENTRIES, Column, Entry, Incoming
 from lantern.core.formats.markdown import USUAL_KIND, ItemText, first_of, item_of, text_of, write_item
 from lantern.core.formats.pasted.reader import OptionLine, Parts, fields_of
 from lantern.core.formats.table import Table
+from lantern.core.messages import Message, said
 from lantern.core.questions import KINDS, kind_of, read_item
 from lantern.core.questions.companions import NewId, Told
 from lantern.core.questions.content import MAX_ITEMS, SetContent
@@ -99,13 +100,14 @@ def read_rows(rows: Rows, choices: Mapping[str, str], new_id: NewId, language: s
     incoming = Incoming()
     incoming.columns, first = columns_of(rows, choices)
     if not any(column.use == "question" for column in incoming.columns):
-        incoming.note("No column holds the questions. Choose it among the columns.")
+        incoming.note(said("no_column_of_questions", "No column holds the questions. Choose it among the columns."))
         return incoming
     filled = [(at, row) for at, row in enumerate(rows[first:], start=first + 1) if any(cell.strip() for cell in row)]
     for at, row in filled[:MOST_ENTRIES]:
         incoming.entries.append(_entry(at, Row(incoming.columns, row), new_id, language))
     if len(filled) > MOST_ENTRIES:
-        incoming.note(f"Only the first {MOST_ENTRIES} of {len(filled)} rows were read.")
+        only = "Only the first {most} of {all} rows were read."
+        incoming.note(said("only_first_of_rows", only, most=MOST_ENTRIES, all=len(filled)))
     return incoming
 
 
@@ -139,12 +141,12 @@ class Row:
 
 
 def _entry(at: int, row: Row, new_id: NewId, language: str = "") -> Entry:
-    place = f"Row {at}"
+    place = said("place_row", "Row {number}", number=at)
     found = _own_form(row, new_id) if row["lines"] or row["settings"] or _kind(row) not in {"", USUAL_KIND} else None
-    sentences: list[str] = []
+    sentences: list[Message] = []
     if found is None:
         found, sentences = _as_laid_out(row, new_id, language)
-    if isinstance(found, str):
+    if isinstance(found, Message):
         return Entry(place=place, text=row.text, sentences=(found,))
     item, more = _with_facts(found, row)
     return Entry(place=place, text=row.text, item=item, sentences=(*sentences, *more))
@@ -155,7 +157,7 @@ def _kind(row: Row) -> str:
     return _ABOUT_KINDS.get(said, "")
 
 
-def _own_form(row: Row, new_id: NewId) -> Item | str | None:
+def _own_form(row: Row, new_id: NewId) -> Item | Message | None:
     """The row as our own form says it; None where a kind is only named, and cells say the rest."""
     settings = dict(line.split(":", 1) for line in row["settings"].split("\n") if ":" in line)
     settings = {name.strip(): value.strip() for name, value in settings.items()}
@@ -174,7 +176,7 @@ def _choice_lines(row: Row) -> list[str]:
     return [f"- [{'x' if letter in right else ' '}] {option}" for letter, option in pairs if option]
 
 
-def _as_laid_out(row: Row, new_id: NewId, language: str) -> tuple[Item | str, list[str]]:
+def _as_laid_out(row: Row, new_id: NewId, language: str) -> tuple[Item | Message, list[Message]]:
     right = row["right"]
     # A letter belongs to its column, whichever cells beside it are empty.
     named = [(letter, option) for letter, option in zip(LETTERS, row.options, strict=False) if option]
@@ -193,10 +195,10 @@ def _as_laid_out(row: Row, new_id: NewId, language: str) -> tuple[Item | str, li
         return first_of(error), []
 
 
-def _with_facts(item: Item, row: Row) -> tuple[Item, list[str]]:
+def _with_facts(item: Item, row: Row) -> tuple[Item, list[Message]]:
     """The item with time, weight, topics and its writer; what a cell says wrongly is told."""
     changes: dict[str, object] = {}
-    sentences = []
+    sentences: list[Message] = []
     if row["topics"]:
         changes["tags"] = tuple(part.strip()[:60] for part in re.split(r"[,;\n]", row["topics"]) if part.strip())[:20]
     if row["by"]:
@@ -208,13 +210,15 @@ def _with_facts(item: Item, row: Row) -> tuple[Item, list[str]]:
         elif seconds:
             changes["time_limit"] = max(5, min(1200, int(seconds[1])))
         else:
-            sentences.append(f"The time “{row['time'][:40]}” is not a number of seconds.")
+            wrong = "The time “{time}” is not a number of seconds."
+            sentences.append(said("time_not_seconds", wrong, time=row["time"][:40]))
     if isinstance(item, Question) and row["weight"]:
         weight = re.fullmatch(r"([012])(?:\.0+)?", row["weight"].strip())
         if weight:
             changes["weight"] = int(weight[1])
         else:
-            sentences.append(f"The weight “{row['weight'][:40]}” is left out: it can be 0, 1 or 2.")
+            wrong = "The weight “{weight}” is left out: it can be 0, 1 or 2."
+            sentences.append(said("weight_left_out", wrong, weight=row["weight"][:40]))
     return item.model_copy(update=changes), sentences
 
 

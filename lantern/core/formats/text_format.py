@@ -12,13 +12,15 @@ from lantern.core.formats.exchange import (
     SetFormat,
     Source,
     Unreadable,
+    line_place,
     media_left_out,
+    only_first,
 )
-from lantern.core.formats.markdown import read_blocks, write_set
+from lantern.core.formats.markdown import Misread, read_blocks, write_set
 from lantern.core.formats.pasted import read_pasted
 from lantern.core.formats.pasted.tables import rows_in
 from lantern.core.formats.sheet_rows import read_rows
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import SetContent
 
@@ -66,24 +68,28 @@ def read_text(text: str, new_id: NewId, language: str = "") -> Incoming:
     return read_pasted(text, new_id, language) if table is None else read_rows(table, {}, new_id, language)
 
 
+def _at(wrong: Misread) -> Message:
+    return said("at_place", "{place}: {what}", place=line_place(wrong.line), what=wrong.why)
+
+
 def read_text_form(text: str, new_id: NewId) -> Incoming:
     found = read_blocks(text, new_id)
     incoming = Incoming(title=found.title, about=found.about)
     for wrong in found.misread:
-        incoming.note(f"Line {wrong.line}: {wrong.sentence}")
+        incoming.note(_at(wrong))
     for block in found.blocks[:MOST_ENTRIES]:
-        sentences = tuple(f"Line {wrong.line}: {wrong.sentence}" for wrong in block.misread)
+        sentences = tuple(_at(wrong) for wrong in block.misread)
         incoming.entries.append(
-            Entry(place=f"Line {block.line}", text=block.text, item=block.item, sentences=sentences)
+            Entry(place=line_place(block.line), text=block.text, item=block.item, sentences=sentences)
         )
     if len(found.blocks) > MOST_ENTRIES:
-        incoming.note(f"Only the first {MOST_ENTRIES} items were read.")
+        incoming.note(only_first(MOST_ENTRIES))
     return incoming
 
 
 class MarkdownFormat(SetFormat):
     name: ClassVar[str] = "markdown"
-    label: ClassVar[str] = "Text (Markdown)"
+    label: ClassVar[Message] = said("format_markdown", "Text (Markdown)")
     suffix: ClassVar[str] = ".md"
     content_type: ClassVar[str] = "text/markdown; charset=utf-8"
 
@@ -93,13 +99,13 @@ class MarkdownFormat(SetFormat):
     def write(self, content: SetContent, media: MediaOf) -> bytes:
         return write_set(content).encode()
 
-    def left_out(self, content: SetContent) -> list[str]:
+    def left_out(self, content: SetContent) -> list[Message]:
         return media_left_out(content)
 
 
 class PastedFormat(SetFormat):
     name: ClassVar[str] = "pasted"
-    label: ClassVar[str] = "Plain text"
+    label: ClassVar[Message] = said("format_text", "Plain text")
     suffix: ClassVar[str] = ".txt"
     content_type: ClassVar[str] = "text/plain; charset=utf-8"
     writes: ClassVar[bool] = False

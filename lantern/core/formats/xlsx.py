@@ -65,7 +65,7 @@ def _write_sheet(book: xlsxwriter.Workbook, table: Table, formats: _Formats) -> 
     sheet.freeze_panes(top + 1, 1 if formats.mark in looks else 0)
     if table.rows:
         last = top + len(table.rows)
-        sheet.autofilter(top, 0, last, len(table.headings) - 1)
+        sheet.autofilter(top, 0, last, len(table.columns) - 1)
         _light_marks(sheet, table, top + 1, last, formats)
 
 
@@ -80,7 +80,7 @@ def _write_cell(sheet: Any, row: int, column: int, cell: Cell, look: Any, format
 
 def _light_marks(sheet: Any, table: Table, first: int, last: int, formats: _Formats) -> None:
     """Fills beside the glyphs. An empty cell is no 0 here."""
-    columns = [at for at in range(len(table.headings)) if table.look(at) == "mark"]
+    columns = [at for at in range(len(table.columns)) if table.look(at) == "mark"]
     if not columns:
         return
     start = xl_rowcol_to_cell(first, columns[0])

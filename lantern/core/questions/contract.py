@@ -11,6 +11,7 @@ from collections.abc import Iterable
 from random import Random
 from typing import ClassVar, Generic, TypeVar
 
+from lantern.core.messages import Message
 from lantern.core.questions.companions import (
     Boards,
     Corrections,
@@ -41,6 +42,8 @@ class Kind(
     """What asking, marking and counting need. A kind that nobody answers leaves `answer` and `tally_model` as None."""
 
     name: ClassVar[str]
+    called: ClassVar[Message]
+    """What it is called in a sentence."""
     item: type[I]
     public_item: type[PublicItem]
     answer: type[A] | None = None

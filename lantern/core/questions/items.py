@@ -193,10 +193,10 @@ Forgave = Literal["capitals", "accents", "articles", "punctuation", "typos", "pl
 
 
 class Remark(Value):
-    """Why an answer, or one part of it, counts or does not. `code` is stable, `sentence` is for people.
+    """Why an answer, or one part of it, counts or does not. `code` is what became of it, `why` is for people.
 
-    `part` names the part, as "Gap 2", where an answer has several. `meant` is the spelling that `given` was taken for,
-    `forgave` what that took no notice of.
+    `part` is the number of the part, as that of a gap, where an answer has several. `meant` is the spelling that
+    `given` was taken for, `forgave` what that took no notice of.
     """
 
     code: Literal["as_accepted", "forgiven", "counts_here", "another_word", "not_accepted", "number", "unreadable"]
@@ -205,7 +205,7 @@ class Remark(Value):
     meant: str = ""
     part: str = ""
     forgave: tuple[Forgave, ...] = ()
-    sentence: str
+    why: Message
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,7 +3,7 @@
 from collections.abc import Iterable
 
 from lantern.core.errors import BadAnswer
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions import AnyAnswer, kind_of
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.items import Item
@@ -22,8 +22,7 @@ class Verdict(Value):
     answer: AnyAnswer | None
     counts: bool
     can_count: bool
-    code: str
-    sentence: str
+    why: Message
 
 
 def verdict_on(item: Item, text: str, part: str) -> Verdict:
@@ -35,8 +34,7 @@ def verdict_on(item: Item, text: str, part: str) -> Verdict:
     try:
         kind.accept(item, answer)
     except BadAnswer as refused:
-        why = {"code": "unreadable", "sentence": refused.sentence}
-        return Verdict(part=part, text=text, answer=None, counts=False, can_count=False, **why)
+        return Verdict(part=part, text=text, answer=None, counts=False, can_count=False, why=refused.message)
     remark = next(iter(kind.remarks(item, answer)))
     can_count = not remark.counts and kind.accepting(item, answer, part) is not None
     return Verdict(
@@ -45,8 +43,7 @@ def verdict_on(item: Item, text: str, part: str) -> Verdict:
         answer=answer,
         counts=remark.counts,
         can_count=can_count,
-        code=remark.code,
-        sentence=remark.sentence,
+        why=remark.why,
     )
 
 

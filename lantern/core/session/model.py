@@ -325,9 +325,9 @@ class State:
         return (seat for seat in self.seats.values() if not seat.removed)
 
     def name(self, seat: Seat) -> str:
-        """What the seat is called; who has no name is told apart by a number."""
+        """What the seat is called; who has no name is told apart by a number, which is the same in every language."""
         person = self.roster.get(seat.person)
-        return person.name if person else f"{'Guest' if self.settings.known == 'nobody' else 'Student'} {seat.number}"
+        return person.name if person else f"#{seat.number}"
 
     def own_name(self, seat: Seat) -> str:
         """What the seat's own device is told; empty for a number, which it says in its student's language."""

@@ -13,8 +13,10 @@ from lantern.core.work.changes import (
     Withdrawn,
 )
 
+SOMEBODY, EVERYBODY = said("somebody", "somebody"), said("everybody", "everybody")
 
-def in_words(change: Change, name: str, moment: str) -> Message:
+
+def in_words(change: Change, name: str | Message, moment: str) -> Message:
     """`moment` is the time that it tells of, as it is shown; empty for none."""
     match change:
         case DueMoved(due=None):

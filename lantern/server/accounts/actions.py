@@ -75,7 +75,7 @@ def _send_invitation(teacher: Teacher, email: str, link: str) -> None:
         school=teacher.school.name or said("the_school", "the school"),
         link=link,
     )
-    send(teacher.school_id, email, subject, text)
+    send(teacher.school_id, email, subject, text, teacher.spoken)
 
 
 def sign_out(request: HttpRequest) -> None:
@@ -93,6 +93,11 @@ def change_password(request: HttpRequest, teacher: Teacher, form: PasswordChange
     teacher.set_password(form.new)
     teacher.save(update_fields=["password"])
     update_session_auth_hash(request, teacher)
+
+
+def choose_language(teacher: Teacher, language: str) -> None:
+    teacher.language = language
+    teacher.save(update_fields=["language"])
 
 
 def _checked_address(email: str) -> str:

@@ -7,6 +7,7 @@ from django.contrib.auth.models import PermissionsMixin
 from django.db import models
 
 from lantern.core.classes.school import SchoolSettings
+from lantern.core.languages import TeacherLanguage
 
 
 class School(models.Model):
@@ -38,7 +39,8 @@ class TeacherManager(BaseUserManager["Teacher"]):
 
 
 class Teacher(AbstractBaseUser, PermissionsMixin):
-    """`role`: a keeper of the school invites colleagues and decides for the school; a keeper teaches, too."""
+    """`role`: a keeper of the school invites colleagues and decides for the school; a keeper teaches, too. `language`
+    is what the pages speak; empty: that of the device."""
 
     class Role(models.TextChoices):
         TEACHER = "teacher"
@@ -48,6 +50,7 @@ class Teacher(AbstractBaseUser, PermissionsMixin):
     role = models.CharField(max_length=8, choices=Role.choices, default=Role.TEACHER)
     email = models.EmailField(unique=True)
     name = models.CharField(max_length=80)
+    language = models.CharField(max_length=8, blank=True)
     is_active = models.BooleanField(default=True)
     is_staff = models.BooleanField(default=False)
     joined_at = models.DateTimeField(auto_now_add=True)
@@ -58,6 +61,11 @@ class Teacher(AbstractBaseUser, PermissionsMixin):
 
     def __str__(self) -> str:
         return self.name
+
+    @property
+    def spoken(self) -> TeacherLanguage:
+        """What is made for this teacher is written in."""
+        return self.language or "en"  # type: ignore[return-value]
 
 
 class Invitation(models.Model):

@@ -9,6 +9,7 @@ from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.accounts.schemas import (
     InvitationForm,
     InvitationLink,
+    LanguageChoice,
     Me,
     PasswordChange,
     SignIn,
@@ -28,6 +29,7 @@ def _me(teacher: Teacher) -> Me:
         school=school.name,
         role=teacher.role,  # type: ignore[arg-type]
         known=school.chosen.known,
+        language=teacher.language,  # type: ignore[arg-type]
     )
 
 
@@ -57,6 +59,12 @@ def sign_up(request: HttpRequest, form: SignUp) -> Me:
 @router.post("/invitations", response=InvitationLink, auth=teacher)
 def invite(request: TeacherRequest, form: InvitationForm) -> InvitationLink:
     return InvitationLink(link=actions.invite_colleague(request, request.auth, form.email))
+
+
+@router.post("/language", response=Me, auth=teacher)
+def choose_language(request: TeacherRequest, form: LanguageChoice) -> Me:
+    actions.choose_language(request.auth, form.language)
+    return _me(request.auth)
 
 
 @router.post("/sign-out", response={204: None}, auth=teacher)

@@ -3,6 +3,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.classes.known import Known
+from lantern.core.languages import TeacherLanguage
 from lantern.core.values import Value
 
 Password = Annotated[str, Field(max_length=200)]
@@ -43,11 +44,19 @@ class PasswordChange(Value):
     new: Password
 
 
+class LanguageChoice(Value):
+    """What this account's pages speak; empty: the language of the device."""
+
+    language: TeacherLanguage | Literal[""]
+
+
 class Me(Value):
-    """`known` is how the school's sessions know students unless one chooses otherwise."""
+    """`known` is how the school's sessions know students unless one chooses otherwise. `language` is empty where none
+    was chosen: pages then speak that of the device."""
 
     name: str
     email: str
     school: str
     role: Literal["teacher", "keeper"]
     known: Known
+    language: TeacherLanguage | Literal[""]

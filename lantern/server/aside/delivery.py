@@ -34,6 +34,7 @@ def delivered(teacher: Teacher, wanted: Outgoing, made: Made) -> Made:
                 name=teacher.name,
                 title=wanted.title,
             ),
+            teacher.spoken,
             [mail.Attached(name, made.content_type, made.content)],
         )
     if wanted.to == "folder":

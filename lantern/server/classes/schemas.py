@@ -6,9 +6,9 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.classes.comparing import Compared
-from lantern.core.classes.made_names import Language
 from lantern.core.classes.members import MOST_MEMBERS, MemberForm
 from lantern.core.formats.exchange import Column
+from lantern.core.languages import Language
 from lantern.core.messages import Message
 from lantern.core.values import RowNumber, ShortId, Value, Written
 

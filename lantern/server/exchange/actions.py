@@ -16,7 +16,7 @@ from django.db import transaction
 from lantern.core.errors import BadMedia
 from lantern.core.formats.exchange import File, Incoming, SetFormat, Source, media_ids
 from lantern.core.formats.registry import WRITERS, read_file, read_typed
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions import read_item
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
 from lantern.core.questions.items import Film, Media, Picture, Recording
@@ -47,8 +47,8 @@ def read(teacher: Teacher, source: Source | None, text: str, language: str = "")
     wanted = set(media_ids([entry.item.model_dump(mode="json") for entry in incoming.entries if entry.item]))
     missing = wanted - incoming.media.keys() - _own(teacher, wanted)
     if missing:
-        many = f"{len(missing)} files that the set names are" if len(missing) > 1 else "A file that the set names is"
-        incoming.note(f"{many} not in it; the questions come in without.")
+        lacking = "Files that the set names, and that are not in it: {count}. The questions come in without."
+        incoming.note(said("files_missing", lacking, count=len(missing)))
     return incoming
 
 
@@ -95,7 +95,7 @@ def write(question_set: QuestionSet, form: SetFormat) -> bytes:
     return form.write(content_of(question_set), stored_file)
 
 
-def ways_out(content: SetContent) -> list[tuple[SetFormat, list[str]]]:
+def ways_out(content: SetContent) -> list[tuple[SetFormat, list[Message]]]:
     return [(form, list(form.left_out(content))) for form in WRITERS]
 
 

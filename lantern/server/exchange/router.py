@@ -9,7 +9,7 @@ from pydantic import ValidationError
 from lantern.core.formats import sheet_rows
 from lantern.core.formats.exchange import SetFormat, Source
 from lantern.core.formats.json_format import schema
-from lantern.core.formats.registry import WRITERS, read_again
+from lantern.core.formats.registry import WRITERS, read_typed
 from lantern.core.formats.sheet_format import SheetFormat
 from lantern.core.formats.typeset import Paper
 from lantern.core.grids import Directions
@@ -58,7 +58,7 @@ def read_incoming(
 @router.post("/mend", response=Mended)
 def mend_entry(request: TeacherRequest, given: ToMend) -> Mended:
     """An entry that was mended by hand, read again."""
-    return Mended(entries=tuple(read_again(given.text, given.place, new_item_id, given.language)))
+    return Mended(entries=tuple(read_typed(given.text, new_item_id, given.language).entries))
 
 
 @router.post("/add", response=SetDocument)

@@ -21,7 +21,7 @@ class FoundInFile(Value):
     title: str
     about: About
     entries: tuple[Entry, ...]
-    notes: tuple[str, ...]
+    notes: tuple[Message, ...]
     columns: tuple[Column, ...]
     previews: dict[str, str]
     ways: tuple[str, ...]
@@ -29,10 +29,9 @@ class FoundInFile(Value):
 
 
 class ToMend(Value):
-    """An entry's text as the teacher has changed it. `place` is kept; `language` is that of the set it goes into."""
+    """An entry's text as the teacher has changed it; `language` is that of the set it goes into."""
 
     text: Annotated[str, Field(max_length=20_000)]
-    place: Annotated[str, Field(max_length=100)]
     language: LanguageTag = ""
 
 
@@ -54,9 +53,9 @@ class WayOut(Value):
     """A format a set can be written in, and what of this set it cannot say."""
 
     format: str
-    label: str
+    label: Message
     suffix: str
-    left_out: tuple[str, ...]
+    left_out: tuple[Message, ...]
 
 
 class GridLeft(Value):

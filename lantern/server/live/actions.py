@@ -9,8 +9,9 @@ from django.db import IntegrityError, transaction
 from django.utils import timezone
 
 from lantern.core.classes.join_codes import make_code
-from lantern.core.classes.made_names import Language, free_number, made_name
+from lantern.core.classes.made_names import free_number, made_name
 from lantern.core.errors import LightTaken, NotPossible
+from lantern.core.languages import Language
 from lantern.core.messages import said
 from lantern.core.questions.marking import LATEST
 from lantern.core.session import Actor, Phase, Role, Sent, Settings, State
@@ -211,7 +212,7 @@ async def join_session(session: LiveSession, form: JoinForm, address: str, base:
     token = make_token(session.pk, seat)
     known = room.state.roster.get(seat.person)
     if known and known.record_id and base:
-        await sync_to_async(ask_to_confirm)(session, known.record_id, base, address)
+        await sync_to_async(ask_to_confirm)(session, known.record_id, base, address, form.language)
     name = known.name if known else ""
     return Joined(
         token=token,

@@ -9,6 +9,7 @@ from django.utils import timezone
 
 from lantern.core.classes.record_ids import record_key
 from lantern.core.classes.school import is_address
+from lantern.core.languages import written_to
 from lantern.core.messages import said
 from lantern.server.api import limits
 from lantern.server.api.errors import BadForm
@@ -16,8 +17,9 @@ from lantern.server.live.models import CheckedAddress, LiveSession
 from lantern.server.services.mail import send
 
 
-def ask_to_confirm(session: LiveSession, record_id: str, base: str, from_address: str) -> None:
-    """Sends the message, where the school wants it and it was not confirmed before."""
+def ask_to_confirm(session: LiveSession, record_id: str, base: str, from_address: str, language: str) -> None:
+    """Sends the message, where the school wants it and it was not confirmed before; in the language of the device that
+    joins."""
     school, key = session.owner.school, record_key(record_id)
     if not school.chosen.confirm_mail or not is_address(key):
         return
@@ -37,7 +39,7 @@ def ask_to_confirm(session: LiveSession, record_id: str, base: str, from_address
         teacher=session.owner.name,
         link=link,
     )
-    send(school.pk, key, subject, text)
+    send(school.pk, key, subject, text, written_to(language, school.chosen.languages, session.owner.language))
 
 
 def confirm(secret: str) -> None:

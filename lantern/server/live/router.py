@@ -11,7 +11,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Status
 from ninja.security import HttpBearer
 
-from lantern.core.classes.made_names import Language
+from lantern.core.languages import Language
 from lantern.core.session.glimpse import Glimpse
 from lantern.core.session.manners import Planned
 from lantern.core.session.review import reviewed

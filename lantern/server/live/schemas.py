@@ -5,8 +5,8 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from lantern.core.classes.made_names import Language
 from lantern.core.games import AnyGameMove
+from lantern.core.languages import Language
 from lantern.core.lights import OFFERS, Light, PartOffer
 from lantern.core.questions import AnyAnswer
 from lantern.core.questions.content import Title
@@ -189,7 +189,8 @@ class MadeName(Value):
 
 class JoinForm(Value):
     """`key` is made once by the device: joining again with it leads to the same seat. `device` it keeps for all
-    sessions: by it a light is found again. Of the rest a device says what it was asked for."""
+    sessions: by it a light is found again; `language` is what it speaks. Of the rest a device says what it was asked
+    for."""
 
     code: Annotated[str, Field(max_length=40)]
     name: Annotated[str, Field(max_length=200)] = ""
@@ -199,6 +200,7 @@ class JoinForm(Value):
     made: MadeName | None = None
     key: ShortId
     device: ShortId | Literal[""] = ""
+    language: Language | Literal[""] = ""
 
 
 class ConfirmForm(Value):

@@ -27,7 +27,7 @@ class BookFile(FilesForm, Outgoing):
 def make_book_file(teacher: Teacher, wanted: BookFile, progress: Progress) -> Made:
     tables = grade_books.tables(grade_books.own_book(teacher, wanted.book))
     progress(0, 1)
-    return delivered(teacher, wanted, written(tables, wanted.format))
+    return delivered(teacher, wanted, written(tables, wanted.format, teacher.spoken))
 
 
 @router.get("", response=list[BookRow])
@@ -69,7 +69,7 @@ def make_file(request: TeacherRequest, book_id: int, form: FilesForm) -> JobRow:
 @router.get("/{book_id}/grades.csv")
 def grades_csv(request: TeacherRequest, book_id: int) -> HttpResponse:
     book = grade_books.own_book(request.auth, book_id)
-    grades: Table = grade_books.tables(book)[0]
+    grades: Table = grade_books.tables(book)[0].spoken(request.auth.spoken)
     return download(write_csv(grades), "text/csv; charset=utf-8", book.name, ".csv")
 
 

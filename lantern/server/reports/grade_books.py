@@ -18,7 +18,7 @@ from lantern.core.analysis.gradebook import (
     made_of_table,
 )
 from lantern.core.formats.grade_results import TOTAL, GradeLine, write_grades
-from lantern.core.formats.table import Table
+from lantern.core.formats.table import ToldTable
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import owned
 from lantern.server.classes.queries import own_class
@@ -83,7 +83,7 @@ def made(book: GradeBook, sessions: list[LiveSession] | None = None) -> Book:
     return book_of(scheme_of(book), [_session(one, keys.get(one.pk, {})) for one in found], students)
 
 
-def tables(book: GradeBook) -> list[Table]:
+def tables(book: GradeBook) -> list[ToldTable]:
     found = made(book)
     return [book_table(found, scheme_of(book), book.name), made_of_table(found)]
 

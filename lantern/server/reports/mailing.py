@@ -14,10 +14,9 @@ from pydantic import Field
 
 from lantern.core.classes.record_ids import record_key
 from lantern.core.classes.school import is_address
-from lantern.core.formats.page_words import WORDS
 from lantern.core.formats.result_pages import StudentSheet, student_pdf
 from lantern.core.formats.typeset import Paper
-from lantern.core.messages import Message
+from lantern.core.messages import said
 from lantern.core.values import RowNumber, Value, Written
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.downloads import file_name
@@ -98,13 +97,20 @@ def mail_students(teacher: Teacher, wanted: Mailing, progress: Progress) -> None
 
 def _send(teacher: Teacher, wanted: Mailing, sheet: StudentSheet, address: str, page: bytes) -> None:
     """In the student's language; the teacher's own words stand as they are."""
-    words, own = WORDS[sheet.language], wanted.words.strip()
-    text = words.mail_text.format(name=sheet.name, title=sheet.title, words=f"{own}\n\n" if own else "")
+    own = wanted.words.strip()
     mail.send(
         teacher.school_id,
         address,
-        Message(code="mail_page_subject", params={}, sentence=words.mail_subject.format(title=sheet.title)),
-        Message(code="mail_page_text", params={}, sentence=f"{text}\n\n{teacher.name}\n"),
+        said("mail_page_subject", "{title}: your results", title=sheet.title),
+        said(
+            "mail_page_text",
+            "Hello {name},\n\n{words}your results of “{title}” are in the file.\n\n{teacher}\n",
+            name=sheet.name,
+            title=sheet.title,
+            words=f"{own}\n\n" if own else "",
+            teacher=teacher.name,
+        ),
+        sheet.language,
         [mail.Attached(file_name(f"{sheet.title} {sheet.name}", ".pdf"), PDF, page)],
         reply_to=teacher.email,
     )

@@ -11,6 +11,7 @@ from lantern.core.formats.result_pages import question_pdf, student_pdf
 from lantern.core.formats.typeset import Paper
 from lantern.core.formats.xapi import write_statements
 from lantern.core.values import ShortId
+from lantern.core.words import in_language
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.addresses import public_url
 from lantern.server.api.auth import teacher
@@ -84,8 +85,8 @@ def question_page(
     with_names: bool = True,
 ) -> HttpResponse:
     printer = Printer(own_session(request.auth, session_id), counting)
-    sheet = printer.question(item, with_names=with_names)
-    title = f"{dated_title(printer.session)} question {sheet.number}"
+    sheet = printer.question(item, request.auth.spoken, with_names=with_names)
+    title = f"{dated_title(printer.session)} {in_language(sheet.called, request.auth.spoken)}"
     return download(question_pdf([sheet], paper, printer.pictures([sheet])), PDF, title, ".pdf")
 
 

@@ -11,9 +11,7 @@ from pydantic import Field
 
 from lantern.core.analysis.report import Counting, Report, report_of
 from lantern.core.analysis.sheets import question_sheet, student_sheet
-from lantern.core.classes.made_names import Language
 from lantern.core.errors import NotPossible
-from lantern.core.formats.page_words import WORDS
 from lantern.core.formats.result_pages import (
     Pictures,
     QuestionSheet,
@@ -22,10 +20,12 @@ from lantern.core.formats.result_pages import (
     student_pdf,
 )
 from lantern.core.formats.typeset import Paper
+from lantern.core.languages import Language, written_to
 from lantern.core.messages import said
 from lantern.core.questions.items import Picture
 from lantern.core.session.allowing import needs_of
 from lantern.core.values import RowNumber, Written
+from lantern.core.words import in_language
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.downloads import file_name
 from lantern.server.aside.delivery import Outgoing, Way, delivered
@@ -69,8 +69,8 @@ def print_pages(teacher: Teacher, wanted: Pages, progress: Progress) -> Made:
         students = [printer.student(seat, with_place=wanted.with_place) for seat in chosen]
         named = [(sheet.name, sheet) for sheet in students]
         return delivered(teacher, wanted, _made(named, student_pdf, wanted, printer.pictures(students), progress))
-    questions = [printer.question(item, with_names=wanted.with_names) for item in printer.items]
-    numbered = [(f"Question {sheet.number:02}", sheet) for sheet in questions]
+    questions = [printer.question(item, teacher.spoken, with_names=wanted.with_names) for item in printer.items]
+    numbered = [(in_language(sheet.called, teacher.spoken), sheet) for sheet in questions]
     return delivered(teacher, wanted, _made(numbered, question_pdf, wanted, printer.pictures(questions), progress))
 
 
@@ -98,10 +98,10 @@ class Printer:
         sheet = student_sheet(self.state, self.results, self.report, seat, language, self._on, with_place=with_place)
         return _there(sheet)
 
-    def question(self, item: str, *, with_names: bool) -> QuestionSheet:
+    def question(self, item: str, spoken: Language, *, with_names: bool) -> QuestionSheet:
         """Raises NotPossible."""
         content = self.state.content
-        return _there(question_sheet(content, self.results, self.report, item, self._on, with_names=with_names))
+        return _there(question_sheet(content, self.results, self.report, item, self._on, spoken, with_names=with_names))
 
     def pictures(self, sheets: Iterable[StudentSheet | QuestionSheet]) -> Pictures:
         """Those that stand on them."""
@@ -110,14 +110,8 @@ class Printer:
         return {media: ("image/webp", path.read_bytes()) for media, path in found.items() if path.exists()}
 
     def _language_of(self, seat: int) -> Language:
-        """What the class list says they need; the school's first; or that of the set."""
         needed = needs_of(self.state, self.state.seats[seat]).language
-        if needed:
-            return needed
-        if self._languages:
-            return self._languages[0]
-        of_set = self.state.content.about.language.split("-")[0]
-        return next((language for language in WORDS if language == of_set), "en")
+        return written_to(needed, self._languages, self.state.content.about.language)
 
 
 def _there(sheet: S | None) -> S:

@@ -152,7 +152,7 @@ def would_count(request: TeacherRequest, session_id: int, asked: TypedText) -> V
 def workbook(request: TeacherRequest, session_id: int, counting: Counting = "since_joined") -> HttpResponse:
     session = own_session(request.auth, session_id)
     _, results = queries.read_results(session)
-    content = write_workbook(workbook_tables(results, counting))
+    content = write_workbook([one.spoken(request.auth.spoken) for one in workbook_tables(results, counting)])
     return download(content, XLSX, queries.dated_title(session), ".xlsx")
 
 
@@ -163,7 +163,8 @@ def tables_zip(
     """The workbook's tables as CSV; `marked`: with a byte order mark."""
     session = own_session(request.auth, session_id)
     _, results = queries.read_results(session)
-    content = write_csv_zip(workbook_tables(results, counting), marked=marked)
+    tables = [one.spoken(request.auth.spoken) for one in workbook_tables(results, counting)]
+    content = write_csv_zip(tables, marked=marked)
     return download(content, "application/zip", queries.dated_title(session), ".zip")
 
 
@@ -171,7 +172,7 @@ def tables_zip(
 def tables_json(request: TeacherRequest, session_id: int, counting: Counting = "since_joined") -> HttpResponse:
     session = own_session(request.auth, session_id)
     _, results = queries.read_results(session)
-    content = write_json(workbook_tables(results, counting))
+    content = write_json([one.spoken("en") for one in workbook_tables(results, counting)])
     return download(content, "application/json", queries.dated_title(session), ".json")
 
 
@@ -179,7 +180,9 @@ def tables_json(request: TeacherRequest, session_id: int, counting: Counting = "
 def answers_csv(request: TeacherRequest, session_id: int) -> HttpResponse:
     session = own_session(request.auth, session_id)
     _, results = queries.read_results(session)
-    return download(write_csv(raw_table(results)), CSV, queries.dated_title(session), ".csv")
+    return download(
+        write_csv(raw_table(results).spoken(request.auth.spoken)), CSV, queries.dated_title(session), ".csv"
+    )
 
 
 @router.get("/{session_id}/happened", response=list[Happening])
@@ -190,5 +193,5 @@ def what_happened(request: TeacherRequest, session_id: int) -> list[Happening]:
 @router.get("/{session_id}/happened.csv")
 def what_happened_csv(request: TeacherRequest, session_id: int) -> HttpResponse:
     session = own_session(request.auth, session_id)
-    content = write_csv(happenings_table(queries.session_happenings(session)))
+    content = write_csv(happenings_table(queries.session_happenings(session)).spoken(request.auth.spoken))
     return download(content, CSV, f"{queries.dated_title(session)} what happened", ".csv")

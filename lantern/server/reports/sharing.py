@@ -23,6 +23,7 @@ from lantern.core.analysis.report import report_of
 from lantern.core.analysis.results import Results
 from lantern.core.analysis.teaching import teach_again
 from lantern.core.messages import said
+from lantern.core.words import in_language
 from lantern.server.api.errors import BadForm
 from lantern.server.live.models import LiveSession
 from lantern.server.reports.models import SharedResults
@@ -71,7 +72,7 @@ def shared_report(secret: str) -> SharedReport:
 def _report(link: SharedResults) -> SharedReport:
     session = link.session
     _, results = read_results(session)
-    report = report_of(_shown(results, session.seed, with_names=link.with_names), "since_joined")
+    report = report_of(_shown(results, session.seed, session.owner.spoken, with_names=link.with_names), "since_joined")
     return SharedReport(
         title=session.title,
         created_at=session.created_at,
@@ -81,13 +82,14 @@ def _report(link: SharedResults) -> SharedReport:
     )
 
 
-def _shown(results: Results, seed: str, *, with_names: bool) -> Results:
+def _shown(results: Results, seed: str, spoken: str, *, with_names: bool) -> Results:
+    called = in_language(STUDENT, spoken)
     numbers = list(range(1, len(results.people) + 1))
     Random(f"{seed} shared").shuffle(numbers)
     people = tuple(
         replace(
             person,
-            name=person.name if with_names else f"{STUDENT.sentence} {number}",
+            name=person.name if with_names else f"{called} {number}",
             record_id="",
             confirmed=None,
             member="",

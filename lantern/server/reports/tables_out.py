@@ -6,7 +6,7 @@ from typing import Literal
 from lantern.core.analysis.report import Counting
 from lantern.core.analysis.tables import workbook_tables
 from lantern.core.formats.ods import write_ods
-from lantern.core.formats.table import Table
+from lantern.core.formats.table import Table, ToldTable
 from lantern.core.formats.tables_file import write_csv_zip, write_json
 from lantern.core.formats.xlsx import write_workbook
 from lantern.core.values import Written
@@ -38,9 +38,11 @@ class SessionFile(FilesForm, Outgoing):
     session: int
 
 
-def written(tables: Sequence[Table], format: Format) -> Made:
+def written(tables: Sequence[ToldTable], format: Format, language: str) -> Made:
+    """What programs read has English names, whoever takes it out."""
     writer, content_type, suffix = WRITERS[format]
-    return Made(writer(tables), content_type, suffix)
+    language = "en" if format == "json" else language
+    return Made(writer([one.spoken(language) for one in tables]), content_type, suffix)
 
 
 @work(SessionFile)
@@ -50,4 +52,4 @@ def make_file(teacher: Teacher, wanted: SessionFile, progress: Progress) -> Made
     _, results = read_results(session)
     tables = workbook_tables(results, wanted.counting)
     progress(1, 2)
-    return delivered(teacher, wanted, written(tables, wanted.format))
+    return delivered(teacher, wanted, written(tables, wanted.format, teacher.spoken))

@@ -22,9 +22,11 @@ from lantern.core.analysis.of_session import results_of
 from lantern.core.analysis.results import Results
 from lantern.core.analysis.tables import raw_table
 from lantern.core.formats.csv import write_csv
-from lantern.core.formats.table import Table
+from lantern.core.formats.table import ToldTable
+from lantern.core.messages import Message, said
 from lantern.core.session import Actor, Role, Sent
 from lantern.core.session.commands import Erase
+from lantern.core.words import in_language
 from lantern.server.accounts.models import Teacher
 from lantern.server.aside.actions import forget_all
 from lantern.server.classes.models import JoinRequest, Member
@@ -122,28 +124,32 @@ def confirm(teacher: Teacher, member: Member, person_id: int, *, is_the_same: bo
 
 # --- to take along ------------------------------------------------------------------------------------
 
-_READ_ME = """Everything that is kept of {name}, in files that any program reads.
 
-member.json    what the class list says: names, record ID, group, keypads, needs, notes; the own light
-sessions.csv   the sessions that {name} took part in
-answers.csv    every answer, with its question, its mark and when it was given
-
-{elsewhere}"""
+def _read_me(member: Member, others: int) -> Message:
+    elsewhere = "{others} more sessions of colleagues hold answers of this student: ask them for theirs."
+    return said(
+        "student_read_me",
+        "Everything that is kept of {name}, in files that any program reads.\n\n"
+        "member.json    what the class list says: names, record ID, group, keypads, needs, notes; the own light\n"
+        "sessions.csv   the sessions that {name} took part in\n"
+        "answers.csv    every answer, with its question, its mark and when it was given\n\n{elsewhere}",
+        name=member.name,
+        elsewhere=said("student_elsewhere", elsewhere, others=others) if others else "",
+    )
 
 
 def exported(teacher: Teacher, member: Member) -> bytes:
     """A zip of all that this teacher may read of a student."""
     found = list(readable(teacher, member))
     others = elsewhere(teacher, member)
-    more = f"{others} more sessions of colleagues hold answers of this student: ask them for theirs." if others else ""
     about = {**_of_member(member), "light": _light_of(teacher.school_id, member)}
     buffer = BytesIO()
     with ZipFile(buffer, "w", ZIP_DEFLATED) as archive:
-        archive.writestr("read me.txt", _READ_ME.format(name=member.name, elsewhere=more))
+        archive.writestr("read me.txt", in_language(_read_me(member, others), teacher.spoken))
         archive.writestr("member.json", json.dumps(about, indent=2, ensure_ascii=False))
         parts = list(_parts(found))
-        archive.writestr("sessions.csv", write_csv(_sessions(parts)))
-        archive.writestr("answers.csv", write_csv(_answers(parts)))
+        archive.writestr("sessions.csv", write_csv(_sessions(parts).spoken(teacher.spoken)))
+        archive.writestr("answers.csv", write_csv(_answers(parts).spoken(teacher.spoken)))
     return buffer.getvalue()
 
 
@@ -163,7 +169,10 @@ def _light_of(school: int, member: Member) -> dict[str, object]:
     return {"light": own.light, "parts": own.parts, "shells": own.shells, "spent": own.spent}
 
 
-def _sessions(parts: list[Part]) -> Table:
+SESSION = said("heading_session", "Session")
+
+
+def _sessions(parts: list[Part]) -> ToldTable:
     rows = [
         (
             part.person.session.title,
@@ -173,18 +182,24 @@ def _sessions(parts: list[Part]) -> Table:
         )
         for part in parts
     ]
-    return Table("Sessions", ("Session", "Began at (UTC)", "Name there", "Record ID there"), rows)
+    headings = (
+        SESSION,
+        said("heading_began_at", "Began at (UTC)"),
+        said("heading_name_there", "Name there"),
+        said("heading_record_id_there", "Record ID there"),
+    )
+    return ToldTable(said("sheet_sessions", "Sessions"), headings, rows)
 
 
-def _answers(parts: list[Part]) -> Table:
-    headings: tuple[str, ...] = ()
+def _answers(parts: list[Part]) -> ToldTable:
+    headings: tuple[Message | str, ...] = (SESSION,)
     rows = []
     for part in parts:
         table = raw_table(part.results)
-        headings = ("Session", *table.columns)
+        headings = (SESSION, *table.headings)
         seat = [getattr(heading, "code", "") for heading in table.headings].index("heading_seat")
         rows += [(part.person.session.title, *row) for row in table.rows if row[seat] == part.seat]
-    return Table("Answers", headings or ("Session",), rows)
+    return ToldTable(said("sheet_answers", "Answers"), headings, rows)
 
 
 # --- erasing --------------------------------------------------------------------------------------------

@@ -7,7 +7,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router
 from ninja.security import HttpBearer
 
-from lantern.core.classes.made_names import Language
+from lantern.core.languages import Language
 from lantern.server.api import limits
 from lantern.server.live.private_media import remember_files
 from lantern.server.live.queries import read_as

@@ -15,7 +15,7 @@ from lantern.core.session.changed import changed
 from lantern.core.session.manners import planned
 from lantern.core.values import Milliseconds
 from lantern.core.work.changes import Own, read_change
-from lantern.core.work.said import in_words
+from lantern.core.work.said import EVERYBODY, SOMEBODY, in_words
 from lantern.core.work.standing import Tried, counted, door, is_late, stage
 from lantern.core.work.terms import Counts, Purpose, as_work, is_game_alone, settings_for_work, terms_for
 from lantern.server.accounts.models import Teacher
@@ -161,7 +161,7 @@ def _changes(work: SetWork, names: dict[str, str], zone: str) -> tuple[ChangeLin
         change = read_change(row.shape, row.payload)
         who = getattr(change, "person", "")
         moment = getattr(change, "due", None) or getattr(change, "opens", None)
-        name = names.get(who, "somebody") if who else "everybody"
+        name = names.get(who, SOMEBODY) if who else EVERYBODY
         what = in_words(change, name, shown_moment(moment, zone) if moment else "")
         found.append(ChangeLine(at=row.at, by=row.by.name if row.by else "", what=what))
     return tuple(found)
@@ -242,7 +242,9 @@ def _line(
     counts = counted(tries, piece.terms.counts)
     return WorkLine(
         who=who,
-        name=member.name if member else _name_of(participant),
+        name=member.name if member else participant.person.name if participant else "",
+        number=participant.pk if participant else 0,
+        language=member.needs.get("language", "") if member else "",
         stage=stage(own, tries),
         late=counts is not None and is_late(own, counts, now),
         due=own.due if own.due != everybody.due else None,
@@ -255,12 +257,6 @@ def _line(
         share=share_of(tries, piece.terms.counts),
         attempts=tuple(_attempt_line(row, one, own, counts, now) for row, one in zip(rows, tries, strict=True)),
     )
-
-
-def _name_of(participant: Participant | None) -> str:
-    if participant is None:
-        return ""
-    return participant.person.name or f"Student {participant.pk}"
 
 
 def address_of(member: Member | None, participant: Participant | None) -> str:

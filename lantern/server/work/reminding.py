@@ -4,16 +4,17 @@ from collections.abc import Sequence
 from datetime import UTC, date, datetime
 from zoneinfo import ZoneInfo
 
+from babel.dates import format_datetime
 from django.http import HttpRequest
 
 from lantern.core.classes.record_ids import record_key
+from lantern.core.languages import LOCALES, Language, written_to
 from lantern.core.messages import said
 from lantern.core.values import Milliseconds
 from lantern.core.work.changes import Reminded, write_change
 from lantern.server.accounts.models import Teacher
 from lantern.server.live.clock import now_ms
 from lantern.server.services import mail
-from lantern.server.work.actions import shown_moment
 from lantern.server.work.models import Given, WorkChange
 from lantern.server.work.pieces import Piece, piece_of
 from lantern.server.work.queries import address_of, expected_of, url_of, work_lines
@@ -56,9 +57,18 @@ def _addresses(given: Given) -> dict[str, str]:
 
 def _send(request: HttpRequest, teacher: Teacher, piece: Piece, line: WorkLine, address: str) -> None:
     own, title = piece.own(line.who), piece.session.title
-    zone = piece.session.owner.school.chosen.time_zone
-    until = shown_moment(own.due, zone) if own.due else ""
-    due = said("mail_due", " It is due {moment} ({zone}).", moment=until, zone=zone) if until else ""
+    school = piece.session.owner.school.chosen
+    language = written_to(line.language, school.languages, teacher.language)
+    due = (
+        said(
+            "mail_due",
+            " It is due {moment} ({zone}).",
+            moment=_moment(own.due, school.time_zone, language),
+            zone=school.time_zone,
+        )
+        if own.due
+        else ""
+    )
     mail.send(
         teacher.school_id,
         address,
@@ -72,5 +82,12 @@ def _send(request: HttpRequest, teacher: Teacher, piece: Piece, line: WorkLine, 
             link=url_of(request, piece.given),
             teacher=teacher.name,
         ),
+        language,
         reply_to=teacher.email,
     )
+
+
+def _moment(at: Milliseconds, zone: str, language: Language) -> str:
+    """By the school's clocks, in words: "Sunday 6 December at 18:00"."""
+    moment = datetime.fromtimestamp(at / 1000, UTC).astimezone(ZoneInfo(zone))
+    return format_datetime(moment, "EEEE d MMMM, HH:mm", locale=LOCALES.get(language, language))

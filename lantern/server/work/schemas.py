@@ -5,8 +5,8 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from lantern.core.classes.made_names import Language
 from lantern.core.classes.needs import Needs
+from lantern.core.languages import Language
 from lantern.core.messages import Message
 from lantern.core.questions import AnyAnswer
 from lantern.core.questions.content import Title
@@ -111,10 +111,13 @@ class AttemptLine(Value):
 
 class WorkLine(Value):
     """Somebody of whom it is expected, or who does it. `who` is by whom changes know them, `share` what counts, and
-    `due` their own, where it is another than the class's."""
+    `due` their own, where it is another than the class's. Who has no name is told by `number`. `language` is what the
+    class list says they need."""
 
     who: str
     name: str
+    number: int
+    language: Language | Literal[""]
     stage: Stage
     late: bool
     due: Milliseconds | None

@@ -8,19 +8,19 @@
   #quiet(given.about)
   #block(above: 5mm, text(size: 12pt, asked(given.question)))
   #picture(given.question.picture)
-  #if given.key.len() > 0 { block(above: 4mm)[#quiet[Right:] #text(lang: given.question.lang, rich(given.key))] }
+  #if given.key.len() > 0 { block(above: 4mm)[#quiet(given.labels.right) #text(lang: given.question.lang, rich(given.key))] }
   #block(above: 4mm)[
     #for one in given.figures { box(inset: (right: 9mm, bottom: 2mm))[#quiet(one.name) #text(weight: "bold", one.value)] }
   ]
   #if given.counts.len() > 0 [
-    == What was answered
+    == #given.labels.counts
     #table(
       columns: (auto, 1fr, auto, 34mm) + if given.thirds { (auto, auto, auto) } else { () },
       stroke: (x, y) => (bottom: 0.4pt + luma(190)), align: (x, y) => if x == 1 { start } else { center + horizon },
       inset: (x: 2mm, y: 1.6mm),
       table.header(
-        [], [*Answer*], [*Given*], [*Share*],
-        ..if given.thirds { ([*Lowest third*], [*Middle*], [*Highest*]) } else { () },
+        [], [*#given.labels.answer*], [*#given.labels.given*], [*#given.labels.share*],
+        ..if given.thirds { ([*#given.labels.lowest*], [*#given.labels.middle*], [*#given.labels.highest*]) } else { () },
       ),
       ..given.counts.map(c => (
         if c.light == none { [] } else { light(c.light) },
@@ -36,12 +36,12 @@
   ]
   #if given.more != "" { quiet(given.more) }
   #for one in given.remarks { block(above: 2.5mm, [– #one]) }
-  #if given.explanation.len() > 0 { block(above: 4mm)[#quiet[Explanation:] #rich(given.explanation)] }
+  #if given.explanation.len() > 0 { block(above: 4mm)[#quiet(given.labels.explanation) #rich(given.explanation)] }
   #if given.rows != none [
-    == Who answered what
+    == #given.labels.answers
     #table(
       columns: (auto, 1fr, auto), stroke: (x, y) => (bottom: 0.4pt + luma(190)), inset: (x: 2mm, y: 1.2mm),
-      table.header([*Name*], [*Answer*], [*Mark*]),
+      table.header([*#given.labels.name*], [*#given.labels.answer*], [*#given.labels.mark*]),
       ..given.rows.map(r => ([#r.name], rich(r.answer), marked(r))).flatten(),
     )
   ]

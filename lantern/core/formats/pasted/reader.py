@@ -6,23 +6,26 @@
 """
 
 import re
+from collections.abc import Sequence
 from dataclasses import dataclass, field, replace
 from typing import Any
 
 from pydantic import ValidationError
 
-from lantern.core.formats.exchange import MOST_ENTRIES, Entry, Incoming
+from lantern.core.formats.exchange import MOST_ENTRIES, Entry, Incoming, line_place
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.blocks import Block, cut
 from lantern.core.formats.pasted.lines import OptionLine
 from lantern.core.formats.pasted.pairs import pairs_of
 from lantern.core.formats.pasted.tidy import tidy
+from lantern.core.messages import Message, said
 from lantern.core.questions import read_item
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.kinds.choice import MAX_OPTIONS, MIN_OPTIONS
 from lantern.core.questions.kinds.match import PAIRS_IN_ONE
 from lantern.core.questions.marking.numbers import number_and_unit
 from lantern.core.sentences import message_of
+from lantern.core.words import in_language
 
 LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
@@ -48,7 +51,13 @@ _TO_WRITE = re.compile(
     r"^(?:explain|describe|discuss|compare|define|outline|summari[sz]e|justify|evaluate|sketch|give|list|state|name|tell|write"
     r"|why|how|what|in your own words)\b", re.I,
 )  # fmt: skip
-NO_RIGHT = "No option is marked as right. Mark one, or make it an opinion."
+FILL_GAP = said("ask_fill_gap", "Fill in the gap.")
+FILL_GAPS = said("ask_fill_gaps", "Fill in the gaps.")
+TRUE, FALSE = said("is_true", "True"), said("is_false", "False")
+TRUE_OR_FALSE = said("ask_true_false", "True or false?")
+FIND_PARTNERS = said("ask_find_partners", "Match each with its partner.")
+"""What a question asks where the text does not say it, in the language of the set."""
+NO_RIGHT = said("none_marked_right", "No option is marked as right. Mark one, or make it an opinion.")
 
 
 @dataclass
@@ -73,11 +82,13 @@ def read_pasted(text: str, new_id: NewId, language: str = "") -> Incoming:
     incoming = Incoming()
     whole = _cleaned(text[: LONGEST_TEXT + 1]).split("\n")
     if len(text) > LONGEST_TEXT or len(whole) > MOST_LINES:
-        incoming.note("This text is too long to be read at once; only its beginning was. Paste the rest afterwards.")
+        long = "This text is too long to be read at once; only its beginning was. Paste the rest afterwards."
+        incoming.note(said("text_too_long", long))
     lines, passed = tidy(whole[:MOST_LINES])
     text = "\n".join(lines)
     if passed:
-        incoming.note("Passed over: " + ", ".join(f"“{line[:60]}”" for line in passed[:20]) + ".")
+        lines_passed = ", ".join(f"“{line[:60]}”" for line in passed[:20])
+        incoming.note(said("passed_over", "Passed over: {lines}.", lines=lines_passed))
     if pairs_of(text) is not None:  # numbered words are no numbered questions
         incoming.entries += _entries_of(Block(1, None, text.split("\n")), {}, new_id, language)
         return incoming
@@ -86,7 +97,7 @@ def read_pasted(text: str, new_id: NewId, language: str = "") -> Incoming:
     for block in found.blocks[:MOST_ENTRIES]:
         incoming.entries += _entries_of(block, found.key, new_id, language)
     if len(found.blocks) > MOST_ENTRIES:
-        incoming.note(f"Only the first {MOST_ENTRIES} questions were read.")
+        incoming.note(said("only_first_questions", "Only the first {most} questions were read.", most=MOST_ENTRIES))
     return incoming
 
 
@@ -99,7 +110,7 @@ def _entries_of(block: Block, key: dict[int, str], new_id: NewId, language: str)
     pairs = pairs_of(block.text)
     if pairs is not None:
         made = [
-            _match_fields(pairs.prompt, list(pairs.pairs[at : at + PAIRS_IN_ONE]), new_id)
+            _match_fields(pairs.prompt, list(pairs.pairs[at : at + PAIRS_IN_ONE]), new_id, language)
             for at in range(0, len(pairs.pairs), PAIRS_IN_ONE)
         ]
         return [_entry(block, fields, ()) for fields in made]
@@ -118,7 +129,8 @@ def _entries_of(block: Block, key: dict[int, str], new_id: NewId, language: str)
     fields |= {"explanation": "\n".join(parts.why), "tags": tuple(parts.tags[:20]), "by": parts.by}
     fields |= {"time_limit": max(FEWEST_SECONDS, min(MOST_SECONDS, limit))} if limit is not None else {}
     fields |= {"weight": parts.weight} if parts.weight is not None else {}
-    glued = [f"“{line[:80]}” was taken as the rest of the option above it." for line in parts.glued]
+    guess = "“{line}” was taken as the rest of the option above it."
+    glued = [said("line_glued", guess, line=line[:80]) for line in parts.glued]
     return [_entry(block, fields | {"id": new_id()}, [*sentences, *glued])]
 
 
@@ -128,17 +140,18 @@ def _as_found(block: Block, key: dict[int, str]) -> str:
     return f"{block.text}\nAnswer: {said}" if said else block.text
 
 
-def _place(block: Block) -> str:
-    return f"Line {block.at}"
+def _place(block: Block) -> Message:
+    return line_place(block.at)
 
 
-def _entry(block: Block, fields: dict[str, Any], sentences: tuple[str, ...] | list[str]) -> Entry:
+def _entry(block: Block, fields: dict[str, Any], sentences: Sequence[Message]) -> Entry:
     try:
         item = read_item.validate_python(fields)
     except ValidationError as error:
         problem = error.errors()[0]
         place = ".".join(str(part) for part in problem["loc"][1:])
-        return Entry(place=_place(block), text=block.text, sentences=(f"{place}: {message_of(problem).sentence}",))
+        why = said("at_place", "{place}: {what}", place=place, what=message_of(problem))
+        return Entry(place=_place(block), text=block.text, sentences=(why,))
     return Entry(place=_place(block), text=block.text, item=item, sentences=tuple(sentences))
 
 
@@ -222,7 +235,7 @@ def _plain_options(parts: Parts) -> None:
         parts.prompt = parts.prompt[:1]
 
 
-def fields_of(parts: Parts, new_id: NewId, language: str) -> tuple[dict[str, Any] | None, list[str]]:
+def fields_of(parts: Parts, new_id: NewId, language: str) -> tuple[dict[str, Any] | None, list[Message]]:
     """The fields of an item (without id) and what to say of it; no fields where it is not understood.
 
     `language` is what numbers are written in.
@@ -232,15 +245,15 @@ def fields_of(parts: Parts, new_id: NewId, language: str) -> tuple[dict[str, Any
     if inline and parts.answer is None:
         parts.answer, prompt = line_of.unmarked(inline[1]), prompt[: inline.start()].strip()
     if not prompt:
-        return None, ["The options have no question above them."]
+        return None, [said("options_alone", "The options have no question above them.")]
     if parts.options:
         return _choice_fields(prompt, parts, new_id)
-    stated = _true_false_fields(prompt, parts, new_id)
+    stated = _true_false_fields(prompt, parts, new_id, language)
     if stated:
         return stated, []
     gaps = len(_GAP.findall(prompt))
     if gaps:
-        return _gap_fields(prompt, parts.answer, gaps)
+        return _gap_fields(prompt, parts.answer, gaps, language)
     if parts.answer:
         return _entry_fields(prompt, parts.answer, language), []
     behind = _ANSWER_BEHIND.match(prompt)
@@ -248,24 +261,28 @@ def fields_of(parts: Parts, new_id: NewId, language: str) -> tuple[dict[str, Any
         return _entry_fields(behind["asks"], behind["answer"].strip(), language), []
     if _BRACKETED.search(prompt) and not prompt.endswith("?"):
         text = _BRACKETED.sub(lambda found: f"[{found[1].replace('/', '|')}]", prompt)
-        return {"kind": "gap_fill", "prompt": "Fill in the gaps.", "text": text}, []
+        return {"kind": "gap_fill", "prompt": in_language(FILL_GAPS, language), "text": text}, []
     if prompt.rstrip("*_ ").endswith("?") or (parts.numbered and _TO_WRITE.match(prompt)):
         return {"kind": "open_response", "prompt": prompt, "scored": False}, []
-    return None, ["This has neither options nor an answer. Add them below it, or leave it out if it is no question."]
+    bare = "This has neither options nor an answer. Add them below it, or leave it out if it is no question."
+    return None, [said("no_question", bare)]
 
 
-def _choice_fields(prompt: str, parts: Parts, new_id: NewId) -> tuple[dict[str, Any] | None, list[str]]:
+def _choice_fields(prompt: str, parts: Parts, new_id: NewId) -> tuple[dict[str, Any] | None, list[Message]]:
     options = parts.options
     if len(options) < MIN_OPTIONS:
-        return None, ["There is only one option. Write the others below it, each on a line of its own."]
+        only = "There is only one option. Write the others below it, each on a line of its own."
+        return None, [said("only_one_option", only)]
     if len(options) > MAX_OPTIONS:
-        return None, [f"There are {len(options)} options; a question holds {MAX_OPTIONS} at most."]
+        many = "There are {count} options; a question holds {most} at most."
+        return None, [said("too_many_options", many, count=len(options), most=MAX_OPTIONS)]
     right = [option.right for option in options]
     if parts.answer is not None:
-        said = _said_right(parts.answer, options)
-        if said is None:
-            return None, [f"The answer “{parts.answer[:80]}” is none of the options."]
-        right = said
+        meant = _said_right(parts.answer, options)
+        if meant is None:
+            none = "The answer “{answer}” is none of the options."
+            return None, [said("answer_no_option", none, answer=parts.answer[:80])]
+        right = meant
     texts = [option.text.strip() for option in options]
     form = "several" if sum(right) > 1 else "one"
     names = [text.casefold().rstrip(".") for text in texts]
@@ -273,7 +290,7 @@ def _choice_fields(prompt: str, parts: Parts, new_id: NewId) -> tuple[dict[str, 
         form = "true_false"
         texts = [text.rstrip(".").capitalize() for text in texts]
     elif all(right):
-        return None, ["All options are marked as right. Mark only those that are."]
+        return None, [said("all_marked_right", "All options are marked as right. Mark only those that are.")]
     made = [{"id": new_id(), "text": text, "right": is_right} for text, is_right in zip(texts, right, strict=True)]
     fields: dict[str, Any] = {"kind": "choice", "prompt": _TRUE_FALSE.sub("", prompt).strip() or prompt}
     fields |= {"form": form, "options": made}
@@ -316,7 +333,7 @@ def _right_at(places: set[int], options: list[OptionLine]) -> list[bool]:
     return [at in places for at in range(len(options))]
 
 
-def _true_false_fields(prompt: str, parts: Parts, new_id: NewId) -> dict[str, Any] | None:
+def _true_false_fields(prompt: str, parts: Parts, new_id: NewId, language: str) -> dict[str, Any] | None:
     """A statement that is said to be true or false, or that asks which it is."""
     said = _SAID_TRUE.search(prompt)
     asks = _TRUE_FALSE.search(prompt)
@@ -332,22 +349,28 @@ def _true_false_fields(prompt: str, parts: Parts, new_id: NewId) -> dict[str, An
         prompt = _TRUE_FALSE.sub("", prompt)
     is_true = answer.startswith("t")
     options = [
-        {"id": new_id(), "text": "True", "right": is_true},
-        {"id": new_id(), "text": "False", "right": not is_true},
+        {"id": new_id(), "text": in_language(TRUE, language), "right": is_true},
+        {"id": new_id(), "text": in_language(FALSE, language), "right": not is_true},
     ]
-    return {"kind": "choice", "form": "true_false", "prompt": prompt.strip() or "True or false?", "options": options}
+    asked = prompt.strip() or in_language(TRUE_OR_FALSE, language)
+    return {"kind": "choice", "form": "true_false", "prompt": asked, "options": options}
 
 
-def _gap_fields(prompt: str, answer: str | None, gaps: int) -> tuple[dict[str, Any] | None, list[str]]:
+def _gap_fields(
+    prompt: str, answer: str | None, gaps: int, language: str
+) -> tuple[dict[str, Any] | None, list[Message]]:
     words = [line_of.unmarked(part) for part in re.split(r"[;,]", answer or "") if part.strip()] if gaps > 1 else []
     words = words or ([answer.strip()] if answer else [])
     if len(words) != gaps:
-        says = "the answer" if len(words) == 1 else f"{len(words)} words"
-        wanted = "What belongs into the gap is missing" if not words else f"There are {gaps} gaps, and {says}"
-        return None, [f"{wanted}. Add a line “Answer: …” with a word for each gap, commas between them."]
+        how = said("how_gaps", "Add a line “Answer: …” with a word for each gap, commas between them.")
+        if not words:
+            return None, [said("gap_words_missing", "What belongs into the gap is missing. {how}", how=how)]
+        counted = "The gaps are {gaps}, and the words for them {words}. {how}"
+        return None, [said("gap_words_counted", counted, gaps=gaps, words=len(words), how=how)]
     left = iter(words)
     text = _GAP.sub(lambda _: f"[{next(left).replace('/', '|')}]", prompt)
-    return {"kind": "gap_fill", "prompt": "Fill in the gap." if gaps == 1 else "Fill in the gaps.", "text": text}, []
+    asked = in_language(FILL_GAP if gaps == 1 else FILL_GAPS, language)
+    return {"kind": "gap_fill", "prompt": asked, "text": text}, []
 
 
 def _entry_fields(prompt: str, answer: str, language: str) -> dict[str, Any]:
@@ -359,8 +382,8 @@ def _entry_fields(prompt: str, answer: str, language: str) -> dict[str, Any]:
     return {"kind": "text_entry", "prompt": prompt, "accepts": tuple(accepts[:40])}
 
 
-def _match_fields(prompt: str, pairs: list[tuple[str, str]], new_id: NewId) -> dict[str, Any]:
+def _match_fields(prompt: str, pairs: list[tuple[str, str]], new_id: NewId, language: str) -> dict[str, Any]:
     made = [
         {"id": new_id(), "left": left[:1000], "partner_id": new_id(), "right": right[:1000]} for left, right in pairs
     ]
-    return {"id": new_id(), "kind": "match", "prompt": prompt or "Match each with its partner.", "pairs": made}
+    return {"id": new_id(), "kind": "match", "prompt": prompt or in_language(FIND_PARTNERS, language), "pairs": made}

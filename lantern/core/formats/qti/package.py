@@ -22,6 +22,7 @@ from lantern.core.formats.exchange import (
     Unreadable,
     about_left_out,
     media_ids,
+    only_first,
 )
 from lantern.core.formats.markdown import first_of, text_of, write_item
 from lantern.core.formats.qti import read_items, write_items
@@ -30,8 +31,8 @@ from lantern.core.formats.qti.nodes import Node, parse
 from lantern.core.formats.qti.reading import KeepFile, NotSaid
 from lantern.core.formats.qti.versions import QTI2, QTI3, Version
 from lantern.core.formats.safezip import SafeZip, is_zip
-from lantern.core.messages import said
-from lantern.core.questions import read_item
+from lantern.core.messages import Message, said
+from lantern.core.questions import kind_of, read_item
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import SetContent
 from lantern.core.questions.items import Item, Question, title_of
@@ -89,7 +90,7 @@ def read_package(data: bytes, new_id: NewId) -> Incoming:
     for name in tests:
         test = package.xml(name)
         if test is None:
-            incoming.note(f"The test {name} could not be read.")
+            incoming.note(said("test_unreadable", "The test {name} could not be read.", name=name))
             continue
         incoming.title = incoming.title or test["title"][:200]
         placed |= dict(_items_of(test, name))
@@ -99,11 +100,10 @@ def read_package(data: bytes, new_id: NewId) -> Incoming:
         tags = _tags_of(resources[name]) if name in resources else ()
         incoming.entries += _entries_of(package, name, placed.get(name, {}) | {"tags": tags}, new_id)
     if len(items) > MOST_ENTRIES:
-        incoming.note(f"Only the first {MOST_ENTRIES} items were read.")
+        incoming.note(only_first(MOST_ENTRIES))
     if not incoming.entries:
-        raise Unreadable(
-            said("package_without_items", "This package holds no items. {notes}", notes=" ".join(incoming.notes))
-        )
+        notes = " ".join(note.sentence for note in incoming.notes)
+        raise Unreadable(said("package_without_items", "This package holds no items. {notes}", notes=notes))
     return incoming
 
 
@@ -134,19 +134,27 @@ def _manifest_title(manifest: Node) -> str:
     return title.text[:200] if title else ""
 
 
+MISSING = said("qti_file_missing", "This file is missing or could not be read.")
+OLD_VERSION = said("qti_old", "This package is written in QTI 1.2. Take it out once more as QTI 2.1 or 3.0.")
+
+
+def _called(name: str) -> Message:
+    return said("place_named", "{name}", name=name[:100])
+
+
 def _entries_of(package: Package, name: str, facts: Fields, new_id: NewId) -> list[Entry]:
     root = package.xml(name)
     if root is None:
-        return [Entry(place=name[:100], text="", sentences=("This file is missing or could not be read.",))]
-    place = (root["title"] or name)[:100]
+        return [Entry(place=_called(name), text="", sentences=(MISSING,))]
+    place = _called(root["title"] or name)
     if root.name == "questestinterop":
-        package.incoming.note("This package is written in QTI 1.2. Take it out once more as QTI 2.1 or 3.0.")
+        package.incoming.note(OLD_VERSION)
     if root.name != "assessment-item":
         return []
     try:
         found, sentences = read_items.read_item(root, new_id, package.keep_for(name))
     except NotSaid as error:
-        return [Entry(place=place, text=_words(root), sentences=(str(error),))]
+        return [Entry(place=place, text=_words(root), sentences=(error.message,))]
     return [_entry(place, fields | facts, sentences, root, new_id) for fields in found]
 
 
@@ -155,7 +163,7 @@ def _words(root: Node) -> str:
     return " ".join((body.text if body else "").split())[:2000]
 
 
-def _entry(place: str, fields: Fields, sentences: list[str], root: Node, new_id: NewId) -> Entry:
+def _entry(place: Message, fields: Fields, sentences: list[Message], root: Node, new_id: NewId) -> Entry:
     known = {name: value for name, value in fields.items() if value not in (None, "", ())}
     known |= {"time_limit": None} if fields.get("time_limit", 0) is None else {}
     try:
@@ -171,7 +179,12 @@ def _entry(place: str, fields: Fields, sentences: list[str], root: Node, new_id:
             item = read_item.validate_python(bare | {"id": new_id()})
         except ValidationError as error:
             return Entry(place=place, text=_words(root), sentences=(*sentences, first_of(error)))
-    return Entry(place=place, text=write_item(item), item=item, sentences=tuple(dict.fromkeys(sentences)))
+    return Entry(
+        place=place,
+        text=write_item(item),
+        item=item,
+        sentences=tuple({one.sentence: one for one in sentences}.values()),
+    )
 
 
 # --- writing ---------------------------------------------------------------------------------------
@@ -273,23 +286,27 @@ class QtiFormat(SetFormat):
     def write(self, content: SetContent, media: MediaOf) -> bytes:
         return write_package(content, media, self.version)
 
-    def left_out(self, content: SetContent) -> list[str]:
+    def left_out(self, content: SetContent) -> list[Message]:
         lost = [sentence for item in content.items if (sentence := self._lost(item))]
         return [*about_left_out(content), *lost]
 
-    def _lost(self, item: Item) -> str:
-        name = f"“{title_of(item)[:60] or 'without words'}”"
+    def _lost(self, item: Item) -> Message | None:
+        name = title_of(item)[:60] or "–"
         if write_items.write_item(item, "item", Builder(self.version, {})) is None:
-            return f"{name}: the standard has no such question as a {item.kind.replace('_', ' ')}."
+            none = "“{name}”: the standard has no such question as a {kind}."
+            return said("no_such_question", none, name=name, kind=kind_of(item).called)
         data = self.write(SetContent(title="-", items=(item,)), lambda media_id: File("file.bin", media_id.encode()))
         numbers = iter(range(1, 10_000))
         back = [entry.item for entry in read_package(data, lambda: f"n{next(numbers)}").entries]
         if len(back) != 1 or back[0] is None:
-            return f"{name}: it cannot be said."
+            return said("cannot_be_said", "“{name}”: it cannot be said.", name=name)
         if back[0].kind != item.kind:
-            return f"{name}: it comes back as a {back[0].kind.replace('_', ' ')}."
+            other = "“{name}”: it comes back as a {kind}."
+            return said("comes_back_as", other, name=name, kind=kind_of(back[0]).called)
         lost = changed_fields(item, back[0])
-        return f"{name}: {', '.join(one.replace('_', ' ') for one in lost)} cannot be said as here." if lost else ""
+        fields = ", ".join(one.replace("_", " ") for one in lost)
+        not_so = "“{name}”: {fields} cannot be said as here."
+        return said("fields_not_said", not_so, name=name, fields=fields) if lost else None
 
 
 def changed_fields(item: Item, back: Item) -> list[str]:
@@ -317,13 +334,13 @@ def _without_files(item: Item) -> Item:
 
 class Qti3Format(QtiFormat):
     name: ClassVar[str] = "qti3"
-    label: ClassVar[str] = "Test package (QTI 3.0)"
+    label: ClassVar[Message] = said("format_qti3", "Test package (QTI 3.0)")
     suffix: ClassVar[str] = ".qti3.zip"
     version: ClassVar[Version] = QTI3
 
 
 class Qti2Format(QtiFormat):
     name: ClassVar[str] = "qti2"
-    label: ClassVar[str] = "Test package (QTI 2.1)"
+    label: ClassVar[Message] = said("format_qti2", "Test package (QTI 2.1)")
     suffix: ClassVar[str] = ".qti2.zip"
     version: ClassVar[Version] = QTI2

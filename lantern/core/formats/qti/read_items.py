@@ -14,7 +14,7 @@ from lantern.core.formats.qti.nodes import Node, finite, text_of
 from lantern.core.formats.qti.read_gaps import IN_LINE, gap_match, gaps
 from lantern.core.formats.qti.reading import PASSED_OVER, Fields, KeepFile, NotSaid, Reading
 from lantern.core.formats.qti.versions import plain_name
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions.companions import NewId
 
 INTERACTIONS = frozenset(
@@ -30,7 +30,7 @@ LONGEST_UNIT = 20
 _HERE = "\ue000"
 
 
-def read_item(root: Node, new_id: NewId, keep: KeepFile) -> tuple[list[Fields], list[str]]:
+def read_item(root: Node, new_id: NewId, keep: KeepFile) -> tuple[list[Fields], list[Message]]:
     """The fields of each question in it (without id), and sentences. Raises NotSaid where there is none."""
     reading = Reading(root, declarations_of(root), new_id, keep)
     body = root.first("item-body")

@@ -6,7 +6,7 @@ from typing import Any
 
 from lantern.core.formats.qti.declarations import Declaration
 from lantern.core.formats.qti.nodes import Node
-from lantern.core.messages import Explained
+from lantern.core.messages import Explained, Message, said
 from lantern.core.questions.companions import NewId
 
 Fields = dict[str, Any]
@@ -15,6 +15,9 @@ KeepFile = Callable[[str], str | None]
 PASSED_OVER = frozenset(
     {"prompt", "object", "audio", "video", "img", "picture", "rubric-block", "feedback-inline", "feedback-block"}
 )
+
+
+MEDIA = {"picture": said("picture", "Picture"), "sound": said("sound", "Sound"), "video": said("video", "Video")}
 
 
 class NotSaid(Explained):
@@ -29,7 +32,7 @@ class Reading:
     declarations: dict[str, Declaration]
     new_id: NewId
     keep: KeepFile
-    sentences: list[str] = field(default_factory=list)
+    sentences: list[Message] = field(default_factory=list)
 
     def declared(self, interaction: Node) -> Declaration:
         return self.declarations.get(interaction["response-identifier"], Declaration())
@@ -42,7 +45,8 @@ class Reading:
             if medium is None:
                 continue
             if medium["type"] in found:
-                self.sentences.append(f"It has more than one {medium['type']}; the first is taken along.")
+                more = "It has more than one of this kind: {medium}. The first is taken along."
+                self.sentences.append(said("more_media", more, medium=MEDIA[medium["type"]]))
             else:
                 found[medium["type"]] = medium
         return found
@@ -61,7 +65,8 @@ class Reading:
     def _file(self, kind: str, node: Node, place: str) -> Fields | None:
         key = self.keep(place) if place else None
         if key is None:
-            self.sentences.append(f"The file {place[:80] or 'of a ' + kind} is not in the package.")
+            missing = "The file {name} is not in the package."
+            self.sentences.append(said("file_not_in_package", missing, name=place[:80] or MEDIA[kind]))
             return None
         size = {side: max(1, min(20000, int(node.number(side) or 1))) for side in ("width", "height")}
         fields: Fields = {"type": kind, "media": key}

@@ -103,6 +103,7 @@ class ChoiceTally(Tally):
 
 class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
     name = "choice"
+    called = said("kind_choice", "choice")
     item = ChoiceItem
     public_item = PublicChoice
     answer = ChoiceAnswer

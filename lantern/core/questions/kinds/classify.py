@@ -111,6 +111,7 @@ class ClassifyTally(Tally):
 
 class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
     name = "classify"
+    called = said("kind_classify", "classify")
     item = ClassifyItem
     public_item = PublicClassify
     answer = ClassifyAnswer

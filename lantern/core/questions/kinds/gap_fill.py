@@ -128,6 +128,7 @@ class Gap:
 
 class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
     name = "gap_fill"
+    called = said("kind_gap_fill", "gap fill")
     item = GapFillItem
     public_item = PublicGapFill
     answer = GapFillAnswer
@@ -433,7 +434,7 @@ def _wanted(item: GapFillItem, gap: Gap) -> Wanted:
 
 
 def _name(at: int) -> str:
-    return f"Gap {at + 1}"
+    return str(at + 1)
 
 
 def _words(item: GapFillItem, gap: Gap, column: Iterable[str]) -> tuple[GapWord, ...]:

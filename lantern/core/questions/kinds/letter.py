@@ -71,6 +71,7 @@ class LetterTally(Tally):
 
 class LetterKind(Kind[LetterItem, LetterAnswer, LetterTally]):
     name = "letter"
+    called = said("kind_letter", "letter")
     item = LetterItem
     public_item = PublicLetter
     answer = LetterAnswer

@@ -128,6 +128,7 @@ class MatchTally(Tally):
 
 class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
     name = "match"
+    called = said("kind_match", "match")
     item = MatchItem
     public_item = PublicMatch
     answer = MatchAnswer

@@ -108,6 +108,7 @@ class NumericEntryTally(Tally):
 
 class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]):
     name = "numeric_entry"
+    called = said("kind_numeric_entry", "numeric entry")
     item = NumericEntryItem
     public_item = PublicNumericEntry
     answer = NumericEntryAnswer
@@ -358,11 +359,15 @@ def _remark(item: NumericEntryItem, text: str) -> Remark:
     try:
         number = written(read_number(text, _asked(item)))
     except NotANumber as error:
-        return Remark(code="unreadable", counts=False, given=given, sentence=str(error))
+        return Remark(code="unreadable", counts=False, given=given, why=error.message)
     counts = _is_right(item, read_number(text, _asked(item)))
-    unit = f" {item.unit}" if item.unit else ""
-    sentence = f"Read as {number}{unit}, which {'is right' if counts else 'is not right'}."
-    return Remark(code="number", counts=counts, given=given, meant=number, sentence=sentence)
+    read = f"{number} {item.unit}".strip()
+    why = (
+        said("read_as_right", "Read as {number}, which is right.", number=read)
+        if counts
+        else said("read_as_wrong", "Read as {number}, which is not right.", number=read)
+    )
+    return Remark(code="number", counts=counts, given=given, meant=number, why=why)
 
 
 KIND = NumericEntry()

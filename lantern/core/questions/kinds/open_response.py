@@ -60,6 +60,7 @@ class OpenResponseTally(Tally):
 
 class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]):
     name = "open_response"
+    called = said("kind_open_response", "open response")
     item = OpenResponseItem
     public_item = PublicOpenResponse
     answer = OpenResponseAnswer

@@ -109,6 +109,7 @@ class OrderTally(Tally):
 
 class Order(Kind[OrderItem, OrderAnswer, OrderTally]):
     name = "order"
+    called = said("kind_order", "order")
     item = OrderItem
     public_item = PublicOrder
     answer = OrderAnswer

@@ -41,6 +41,7 @@ class PublicPage(PublicItem):
 
 class Page(Kind[PageItem, Answer, Tally]):
     name = "page"
+    called = said("kind_page", "page")
     item = PageItem
     public_item = PublicPage
     text_fields = ("body",)

@@ -105,6 +105,7 @@ class PointTally(Tally):
 
 class PointKind(Kind[PointItem, PointAnswer, PointTally]):
     name = "point"
+    called = said("kind_point", "point")
     item = PointItem
     public_item = PublicPoint
     answer = PointAnswer

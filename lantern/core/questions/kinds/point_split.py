@@ -77,6 +77,7 @@ class PointSplitTally(Tally):
 
 class PointSplit(Kind[PointSplitItem, PointSplitAnswer, PointSplitTally]):
     name = "point_split"
+    called = said("kind_point_split", "point split")
     item = PointSplitItem
     public_item = PublicPointSplit
     answer = PointSplitAnswer

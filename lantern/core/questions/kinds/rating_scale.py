@@ -93,6 +93,7 @@ class RatingScaleTally(Tally):
 
 class RatingScale(Kind[RatingScaleItem, RatingScaleAnswer, RatingScaleTally]):
     name = "rating_scale"
+    called = said("kind_rating_scale", "rating scale")
     item = RatingScaleItem
     public_item = PublicRatingScale
     answer = RatingScaleAnswer

@@ -89,6 +89,7 @@ class SliderTally(Tally):
 
 class Slider(Kind[SliderItem, SliderAnswer, SliderTally]):
     name = "slider"
+    called = said("kind_slider", "slider")
     item = SliderItem
     public_item = PublicSlider
     answer = SliderAnswer

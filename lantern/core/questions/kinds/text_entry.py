@@ -92,6 +92,7 @@ class TextEntryTally(Tally):
 
 class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
     name = "text_entry"
+    called = said("kind_text_entry", "text entry")
     item = TextEntryItem
     public_item = PublicTextEntry
     answer = TextEntryAnswer

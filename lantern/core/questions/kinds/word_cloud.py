@@ -15,6 +15,7 @@ from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
     CountRow,
+    Forgave,
     Key,
     Problem,
     PublicItem,
@@ -29,6 +30,7 @@ from lantern.core.questions.marking import FIRST, first_rules
 from lantern.core.questions.marking.letters import made_alike
 from lantern.core.questions.marking.misses import misses_of
 from lantern.core.questions.marking.plurals import as_counted, merged_as
+from lantern.core.questions.marking.remarks import AS_ACCEPTED, forgave_what
 from lantern.core.questions.marking.spelling import Strictness
 from lantern.core.questions.parts import cut
 from lantern.core.questions.textform import entry, texts
@@ -104,6 +106,7 @@ class WordCloudTally(Tally):
 
 class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
     name = "word_cloud"
+    called = said("kind_word_cloud", "word cloud")
     item = WordCloudItem
     public_item = PublicWordCloud
     answer = WordCloudAnswer
@@ -333,14 +336,14 @@ def _as_joined(text: str, merged: Callable[[str], str], heads: dict[str, str]) -
 def _remark(item: WordCloudItem, word: str) -> Remark:
     given = " ".join(word.split())
     meant = next((one for one in item.accepts if one.strip() and _merged(item, one) == _merged(item, word)), "")
-    said = {"given": given, "meant": meant, "counts": bool(meant)}
+    found = {"given": given, "meant": meant, "counts": bool(meant)}
     if not meant:
-        return Remark(code="not_accepted", sentence="Not among the accepted words.", **said)
+        return Remark(code="not_accepted", why=said("word_not_accepted", "Not among the accepted words."), **found)
     if made_alike(given, item.language) == made_alike(meant, item.language):
-        return Remark(code="as_accepted", sentence="As it is accepted.", **said)
+        return Remark(code="as_accepted", why=AS_ACCEPTED, **found)
     alike = as_counted(given, item.language) == as_counted(meant, item.language)
-    what, words = ("capitals", "capitals") if alike else ("plural", "singular or plural")
-    return Remark(code="forgiven", sentence=f"{given} → {meant}, {words} forgiven", forgave=(what,), **said)
+    forgave: tuple[Forgave, ...] = ("capitals",) if alike else ("plural",)
+    return Remark(code="forgiven", why=forgave_what(given, meant, forgave), forgave=forgave, **found)
 
 
 def _given(*words: str) -> WordCloudAnswer:

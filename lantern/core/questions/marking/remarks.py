@@ -1,25 +1,34 @@
 """A verdict on a typed text in words: what was forgiven, or what would have had to be (docs/kinds.md, T15)."""
 
+from collections.abc import Sequence
+
+from lantern.core.messages import Message, listed, said
 from lantern.core.questions.items import Forgave, Remark
 from lantern.core.questions.marking import FIRST
 from lantern.core.questions.marking.spelling import Switches, Wanted, explained, is_accepted
-from lantern.core.sentences import listed
 
 _ORDER: tuple[Forgave, ...] = ("capitals", "accents", "articles", "punctuation", "typos")
-_FORGIVEN: dict[Forgave, str] = {
-    "capitals": "capitals",
-    "accents": "accents",
-    "articles": "the article",
-    "punctuation": "punctuation",
-    "typos": "a slip",
+_FORGIVEN: dict[Forgave, Message] = {
+    "capitals": said("forgave_capitals", "capitals"),
+    "accents": said("forgave_accents", "accents"),
+    "articles": said("forgave_articles", "the article"),
+    "punctuation": said("forgave_punctuation", "punctuation"),
+    "typos": said("forgave_typos", "a slip"),
+    "plural": said("forgave_plural", "singular or plural"),
 }
-_COUNTS: dict[Forgave, str] = {
-    "capitals": "capitals count here",
-    "accents": "accents count here",
-    "articles": "the article counts here",
-    "punctuation": "punctuation counts here",
-    "typos": "slips are not forgiven here",
+_COUNTS: dict[Forgave, Message] = {
+    "capitals": said("capitals_count", "capitals count here"),
+    "accents": said("accents_count", "accents count here"),
+    "articles": said("articles_count", "the article counts here"),
+    "punctuation": said("punctuation_counts", "punctuation counts here"),
+    "typos": said("typos_count", "slips are not forgiven here"),
 }
+AS_ACCEPTED = said("as_accepted", "As it is accepted.")
+
+
+def forgave_what(given: str, meant: str, forgave: Sequence[Forgave]) -> Message:
+    what = listed([_FORGIVEN[name] for name in forgave])
+    return said("forgiven", "{given} → {meant}, {what} forgiven", given=given, meant=meant, what=what)
 
 
 def remark_on(text: str, wanted: Wanted, part: str = "") -> Remark:
@@ -28,20 +37,24 @@ def remark_on(text: str, wanted: Wanted, part: str = "") -> Remark:
         return by_first_rules(text, part, is_accepted(text, wanted))
     verdict = explained(text, wanted)
     given, meant = " ".join(text.split()), verdict.spelling or ""
-    said = {"given": given, "meant": meant, "part": part, "counts": verdict.right}
+    found = {"given": given, "meant": meant, "part": part, "counts": verdict.right}
     if verdict.right and not verdict.switches:
-        return Remark(code="as_accepted", sentence="As it is accepted.", **said)
+        return Remark(code="as_accepted", why=AS_ACCEPTED, **found)
     if verdict.right:
         forgave = tuple(_in_order(verdict.switches))
-        what = listed([_FORGIVEN[name] for name in forgave])
-        return Remark(code="forgiven", sentence=f"{given} → {meant}, {what} forgiven", forgave=forgave, **said)
+        return Remark(code="forgiven", why=forgave_what(given, meant, forgave), forgave=forgave, **found)
     if verdict.word:
-        sentence = f"Another word: “{verdict.word}” is a word of its own, so it is no slip of “{meant}”."
-        return Remark(code="another_word", sentence=sentence, **said)
+        another = "Another word: “{word}” is a word of its own, so it is no slip of “{meant}”."
+        return Remark(code="another_word", why=said("another_word", another, word=verdict.word, meant=meant), **found)
     if verdict.switches:
         what = listed([_COUNTS[name] for name in _in_order(verdict.switches)])
-        return Remark(code="counts_here", sentence=f"Not “{meant}”: {what}.", **said)
-    return Remark(code="not_accepted", sentence="Not among the accepted answers.", **said)
+        why = said("counts_here", "Not “{meant}”: {what}.", meant=meant, what=what)
+        return Remark(code="counts_here", why=why, **found)
+    return Remark(code="not_accepted", why=said("not_accepted", "Not among the accepted answers."), **found)
+
+
+RIGHT_BY_FIRST_RULES = said("right_by_first_rules", "Right by the rules that this session was run with.")
+WRONG_BY_FIRST_RULES = said("wrong_by_first_rules", "Wrong by the rules that this session was run with.")
 
 
 def by_first_rules(text: str, part: str, is_right: bool) -> Remark:
@@ -51,7 +64,7 @@ def by_first_rules(text: str, part: str, is_right: bool) -> Remark:
         counts=is_right,
         given=" ".join(text.split()),
         part=part,
-        sentence=f"{'Right' if is_right else 'Wrong'} by the rules that this session was run with.",
+        why=RIGHT_BY_FIRST_RULES if is_right else WRONG_BY_FIRST_RULES,
     )
 
 

@@ -7,7 +7,9 @@ from dataclasses import dataclass
 
 from django.core.mail import EmailMessage
 
+from lantern.core.languages import Language
 from lantern.core.messages import Explained, Message, said
+from lantern.core.words import in_language
 
 SCHOOL = "X-Lantern-School"
 """The header that says for which school a message was sent."""
@@ -27,16 +29,22 @@ class Attached:
 
 
 def send(
-    school: int, to: str, subject: Message, text: Message, files: Sequence[Attached] = (), reply_to: str = ""
+    school: int,
+    to: str,
+    subject: Message,
+    text: Message,
+    language: Language,
+    files: Sequence[Attached] = (),
+    reply_to: str = "",
 ) -> None:
-    """Raises MailFailed."""
+    """In the language of who reads it. Raises MailFailed."""
     if sum(len(file.content) for file in files) > LARGEST:
         raise MailFailed(
             said("mail_too_large", "This is more than {most} MB, too much for a mail.", most=LARGEST // 1024**2)
         )
     mail = EmailMessage(
-        subject.sentence,
-        text.sentence,
+        in_language(subject, language),
+        in_language(text, language),
         to=[to],
         headers={SCHOOL: str(school)},
         attachments=[(file.name, file.content, file.content_type) for file in files],

@@ -27,6 +27,6 @@ class Command(BaseCommand):
         if form is None:
             raise CommandError(f"No format ends like {file.name}. Choose one with --format.")
         for sentence in form.left_out(content_of(question_set)):
-            self.stderr.write(sentence)
+            self.stderr.write(str(sentence))
         file.write_bytes(actions.write(question_set, form))
         self.stdout.write(f"“{question_set.title}” is in {file}.")

@@ -32,7 +32,7 @@ class Command(BaseCommand):
         except LanternError as error:
             raise CommandError(error.sentence) from error
         for note in found.notes:
-            self.stderr.write(note)
+            self.stderr.write(str(note))
         for entry in found.entries:
             for sentence in entry.sentences:
                 self.stderr.write(f"{entry.place}: {sentence}")
