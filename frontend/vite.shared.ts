@@ -1,5 +1,7 @@
 import vue from '@vitejs/plugin-vue'
 import tailwindcss from '@tailwindcss/vite'
+import { existsSync, readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { UserConfig } from 'vite'
 
@@ -7,10 +9,17 @@ import type { UserConfig } from 'vite'
  * A language is one file to fetch, whatever features its words are of; those that are said once somebody sits
  * are another. English comes with what says it.
  */
-const WORDS = /(\/own|\/seated|\/doing|\/lights?|\/games\/[\w/]+)?\/words\/(?!en|index)(\w\w)\.ts$/
+const WORDS = /(\/own|\/seated|\/doing|\/lights?|\/games\/[\w/]+)?\/words\/(?!en|index)(\w\w)\.(ts|json)$/
 const wordsChunk = (module: string): string | null => {
   const found = WORDS.exec(module)
-  return found && `${found[1] ? 'later-' : ''}words-${found[2]}`
+  return found && `${ofTeachers(module) ? 'teacher-' : found[1] ? 'later-' : ''}words-${found[2]}`
+}
+
+/** What only teachers' pages say is fetched by these alone, not by the big screen that is built beside them. */
+function ofTeachers(module: string): boolean {
+  const index = join(dirname(module), 'index.ts')
+  if (module.endsWith('.json')) return true
+  return existsSync(index) && readFileSync(index, 'utf8').includes("'@/words/teacher'")
 }
 
 /**
@@ -28,7 +37,13 @@ export function buildOf(app: 'teacher' | 'student', entries: string[]): UserConf
     publicDir: 'public',
     plugins: [vue(), tailwindcss()],
     resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
-    define: { __VUE_OPTIONS_API__: false, __VUE_PROD_DEVTOOLS__: false },
+    define: {
+      __VUE_OPTIONS_API__: false,
+      __VUE_PROD_DEVTOOLS__: false,
+      __VUE_I18N_FULL_INSTALL__: true,
+      __VUE_I18N_LEGACY_API__: false,
+      __INTLIFY_PROD_DEVTOOLS__: false,
+    },
     build: {
       outDir: `dist/${app}`,
       emptyOutDir: true,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import LanternMark from '@/ui/LanternMark.vue'
+import { t } from './words'
 
 defineProps<{ title: string; error?: string }>()
 defineEmits<{ submit: [] }>()
@@ -14,14 +15,14 @@ defineEmits<{ submit: [] }>()
       <div>
         <p class="figure text-2xl md:text-4xl">Tall Lantern</p>
         <p class="mt-2 hidden max-w-xs text-spray md:block">
-          Write questions, ask them live, and see at once what your class has understood.
+          {{ t('write_questions_ask_them_live_and') }}
         </p>
       </div>
     </div>
     <div class="flex items-center px-6 py-10 md:px-16">
       <form class="w-full max-w-md space-y-5" novalidate @submit.prevent="$emit('submit')">
         <h1 class="text-3xl">{{ title }}</h1>
-        <p v-if="error" role="alert" class="border-l-4 border-wrong bg-sheet px-3 py-2 text-wrong">
+        <p v-if="error" role="alert" class="border-s-4 border-wrong bg-sheet px-3 py-2 text-wrong">
           {{ error }}
         </p>
         <slot />

@@ -6,6 +6,8 @@ import { useForm } from '@/composables/useForm'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import { field } from '@/ui/recipes'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{
   leaving: ColleagueRow
@@ -23,21 +25,20 @@ async function finish(): Promise<void> {
 </script>
 
 <template>
-  <UiDialog open :title="`${leaving.name} leaves the school`" @close="emit('close')">
+  <UiDialog open :title="t('leaves_the_school', { name: leaving.name })" @close="emit('close')">
     <p>
-      All sets, media, classes and sessions of {{ leaving.name }} go to a colleague, and the account signs in
-      no more. Nothing brings this back.
+      {{ t('all_sets_media_classes_and_sessions', { name: leaving.name }) }}
     </p>
     <label class="mt-3 block"
-      ><span class="mb-1 block font-bold">They go to</span>
+      ><span class="mb-1 block font-bold">{{ t('they_go_to') }}</span>
       <select v-model="to" :class="field">
         <option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option>
       </select>
     </label>
     <p v-if="errors[''] ?? errors.to" role="alert" class="mt-2 text-wrong">{{ errors[''] ?? errors.to }}</p>
     <div class="mt-5 flex gap-3">
-      <UiButton look="danger" :disabled="busy" @click="finish">Hand it all over</UiButton>
-      <UiButton @click="emit('close')">Not now</UiButton>
+      <UiButton look="danger" :disabled="busy" @click="finish">{{ t('hand_it_all_over') }}</UiButton>
+      <UiButton @click="emit('close')">{{ common('not_now') }}</UiButton>
     </div>
   </UiDialog>
 </template>

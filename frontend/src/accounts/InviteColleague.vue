@@ -7,6 +7,7 @@ import CopyButton from '@/ui/CopyButton.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiField from '@/ui/UiField.vue'
 import { inviteColleague, whoMaySignUp } from './teacher'
+import { t } from './words'
 
 defineProps<{ hasOutbox: boolean }>()
 const signUp = ref<SignUpRule['sign_up']>('closed')
@@ -32,22 +33,26 @@ async function invite(): Promise<void> {
     <div class="flex flex-wrap items-start gap-3">
       <UiField
         v-model="email"
-        label="Invite a colleague"
+        :label="t('invite_a_colleague')"
         type="email"
-        hint="With an address the link is sent there. It makes one account, once, within a week."
+        :hint="t('with_an_address_the_link_is')"
         class="min-w-64 grow"
         :error="errors.email ?? errors['']"
       />
       <UiButton type="submit" class="mt-7" :disabled="busy">{{
-        email ? 'Send a link' : 'Make a link'
+        email ? t('send_a_link') : t('make_a_link')
       }}</UiButton>
     </div>
     <p v-if="invitation" role="status" class="mt-2 text-[15px]">
       {{
-        sentTo ? (hasOutbox ? `For ${sentTo}, in the outbox:` : `Sent to ${sentTo}:`) : 'For your colleague:'
+        sentTo
+          ? hasOutbox
+            ? t('for_in_the_outbox', { sent_to: sentTo })
+            : t('sent_to', { sent_to: sentTo })
+          : t('for_your_colleague')
       }}
       <span class="font-bold break-all">{{ invitation }}</span>
-      <CopyButton :text="invitation" class="ml-2" />
+      <CopyButton :text="invitation" class="ms-2" />
     </p>
   </form>
 </template>

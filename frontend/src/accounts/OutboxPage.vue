@@ -2,9 +2,10 @@
 /** What the mail service that ships was given: it delivers to nobody. */
 import { useQuery } from '@tanstack/vue-query'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import { dayAndTime } from '@/composables/format'
 import EmptyNote from '@/ui/EmptyNote.vue'
+import { t } from './words'
 
 const { data: mails, error } = useQuery({
   queryKey: ['outbox'],
@@ -14,17 +15,17 @@ const { data: mails, error } = useQuery({
 
 <template>
   <div class="mx-auto max-w-3xl px-6 py-7">
-    <h1 class="text-3xl">Outbox</h1>
+    <h1 class="text-3xl">{{ t('outbox') }}</h1>
     <p class="mt-1 mb-5 text-slate">
-      No mail server is set up, so what is sent stays here. Whoever runs the server can name one (EMAIL_URL).
+      {{ t('no_mail_server_is_set_up') }}
     </p>
     <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
-    <EmptyNote v-else-if="mails && !mails.length" title="Nothing was sent yet">
-      Invitations to colleagues, messages that confirm an address, and results that were mailed lie here.
+    <EmptyNote v-else-if="mails && !mails.length" :title="t('nothing_was_sent_yet')">
+      {{ t('invitations_to_colleagues_messages_that_conf') }}
     </EmptyNote>
     <ul v-else class="space-y-4">
       <li v-for="(mail, at) in mails" :key="at" class="rounded border border-rule bg-sheet px-5 py-4">
-        <p class="text-[15px] text-slate">{{ dayAndTime(mail.sent_at) }} · to {{ mail.to }}</p>
+        <p class="text-[15px] text-slate">{{ t('to', { when: dayAndTime(mail.sent_at), to: mail.to }) }}</p>
         <h2 class="text-lg">{{ mail.subject }}</h2>
         <p class="mt-2 whitespace-pre-wrap wrap-anywhere" dir="auto">{{ mail.text }}</p>
         <p v-if="mail.files.length" class="mt-2 flex flex-wrap gap-x-4">

@@ -8,9 +8,10 @@ import UiButton from '@/ui/UiButton.vue'
 import UiField from '@/ui/UiField.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
 import { field } from '@/ui/recipes'
-import { KNOWN } from '@/composables/known'
+import { knownBy } from '@/composables/known'
 import SchoolLanguages from './SchoolLanguages.vue'
 import WhatGoes from './WhatGoes.vue'
+import { t } from './words'
 
 const props = defineProps<{
   school: SchoolDetail
@@ -31,7 +32,7 @@ const languages = ref(settings.languages)
 const zone = ref(settings.time_zone ?? 'UTC')
 const ZONES = [...new Set(['UTC', zone.value, ...Intl.supportedValuesOf('timeZone')])]
 const { busy, errors, submit } = useForm()
-const RECORD_IDS = { any: 'anything', email: 'an e-mail address', pattern: 'what fits a pattern' }
+const RECORD_IDS = { any: t('anything'), email: t('an_e_mail_address'), pattern: t('what_fits_a_pattern') }
 const lines = (text: string): string[] =>
   [...new Set(text.split('\n').map((one) => one.trim()))].filter(Boolean)
 
@@ -65,32 +66,28 @@ async function saveAllTheSame(): Promise<void> {
 
 <template>
   <form class="rounded border border-rule bg-sheet p-6" novalidate @submit.prevent="save">
-    <h2 class="text-xl">What the school decides</h2>
+    <h2 class="text-xl">{{ t('what_the_school_decides') }}</h2>
     <p class="mb-4 text-[15px] text-slate">
-      {{
-        isKeeper
-          ? 'For all teachers. Each can set it aside for one session.'
-          : 'A keeper of the school can change it.'
-      }}
+      {{ isKeeper ? t('for_all_teachers_each_can_set') : t('a_keeper_of_the_school_can') }}
     </p>
     <fieldset :disabled="!isKeeper" class="space-y-4">
-      <UiField v-model="name" label="Name of the school" :error="errors.name" />
+      <UiField v-model="name" :label="t('name_of_the_school')" :error="errors.name" />
       <label class="block"
-        ><span class="mb-1 block font-bold">Its clocks</span>
+        ><span class="mb-1 block font-bold">{{ t('its_clocks') }}</span>
         <select v-model="zone" :class="field">
           <option v-for="one in ZONES" :key="one" :value="one">{{ one.replace(/_/g, ' ') }}</option>
         </select>
-        <span class="mt-1 block text-[15px] text-slate">Set work opens and is due by them.</span>
+        <span class="mt-1 block text-[15px] text-slate">{{ t('set_work_opens_and_is_due') }}</span>
       </label>
       <label class="block"
-        ><span class="mb-1 block font-bold">Students are known by</span>
+        ><span class="mb-1 block font-bold">{{ t('students_are_known_by') }}</span>
         <select v-model="known" :class="field">
-          <option v-for="(words, one) in KNOWN" :key="one" :value="one">{{ words.label }}</option>
+          <option v-for="(words, one) in knownBy()" :key="one" :value="one">{{ words.label }}</option>
         </select>
       </label>
       <div class="grid gap-4 sm:grid-cols-2">
         <label class="block"
-          ><span class="mb-1 block font-bold">A record ID is</span>
+          ><span class="mb-1 block font-bold">{{ t('a_record_id_is') }}</span>
           <select v-model="recordIds" :class="field">
             <option v-for="(words, one) in RECORD_IDS" :key="one" :value="one">{{ words }}</option>
           </select>
@@ -98,49 +95,49 @@ async function saveAllTheSame(): Promise<void> {
         <UiField
           v-if="recordIds === 'pattern'"
           v-model="pattern"
-          label="Pattern"
-          hint="# a figure, ? a letter, * any of them: GB-####"
+          :label="t('pattern')"
+          :hint="t('a_figure_a_letter_any_of')"
           :error="errors['form.settings.pattern']"
         />
       </div>
       <UiSwitch
         v-if="recordIds !== 'pattern'"
         v-model="confirmMail"
-        label="Confirm e-mail addresses"
-        hint="Who gives an address as record ID gets a message with a link; reports say who has opened it."
+        :label="t('confirm_e_mail_addresses')"
+        :hint="t('who_gives_an_address_as_record')"
       />
       <SchoolLanguages v-model="languages" />
       <UiField
         v-model="months"
-        label="Names stay in sessions for so many months"
+        :label="t('names_stay_in_sessions_for_so')"
         type="number"
-        hint="Then they are erased, and the figures stay. Empty: until somebody erases them."
+        :hint="t('then_they_are_erased_and_the')"
         :error="errors['form.settings.keep_months'] ?? errors['settings.keep_months']"
       />
       <UiField
         v-model="sessionMonths"
-        label="Sessions stay for so many months"
+        :label="t('sessions_stay_for_so_many_months')"
         type="number"
-        hint="Then they go with all that was in them. Empty: until somebody deletes them."
+        :hint="t('then_they_go_with_all_that')"
         :error="errors['form.settings.keep_sessions_months'] ?? errors['settings.keep_sessions_months']"
       />
       <div class="grid gap-4 sm:grid-cols-2">
         <label class="block"
-          ><span class="mb-1 block font-bold">Also unfit as names</span>
+          ><span class="mb-1 block font-bold">{{ t('also_unfit_as_names') }}</span>
           <textarea v-model="more" rows="3" :class="field" spellcheck="false" />
-          <span class="text-[15px] text-slate"
-            >One a line. A list in several languages is there already.</span
-          >
+          <span class="text-[15px] text-slate">{{ t('one_a_line_a_list_in') }}</span>
         </label>
         <label class="block"
-          ><span class="mb-1 block font-bold">Let through all the same</span>
+          ><span class="mb-1 block font-bold">{{ t('let_through_all_the_same') }}</span>
           <textarea v-model="fewer" rows="3" :class="field" spellcheck="false" />
-          <span class="text-[15px] text-slate">Words of that list that are names here.</span>
+          <span class="text-[15px] text-slate">{{ t('words_of_that_list_that_are') }}</span>
         </label>
       </div>
     </fieldset>
     <p v-if="errors['']" role="alert" class="mt-3 text-wrong">{{ errors[''] }}</p>
-    <UiButton v-if="isKeeper" type="submit" look="main" class="mt-5" :disabled="busy">Decide it so</UiButton>
+    <UiButton v-if="isKeeper" type="submit" look="main" class="mt-5" :disabled="busy">{{
+      t('decide_it_so')
+    }}</UiButton>
     <WhatGoes v-if="goes" :goes="goes" @decide="saveAllTheSame" @close="goes = null" />
   </form>
 </template>

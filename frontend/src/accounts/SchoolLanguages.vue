@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import { field } from '@/ui/recipes'
 import { LANGUAGES, type Language } from '@/words'
+import { t } from './words'
 
 const languages = defineModel<Language[]>({ required: true })
 const ALL = Object.keys(LANGUAGES) as Language[]
@@ -29,7 +30,7 @@ function makeUsual(first: Language, among: readonly Language[] = chosen.value): 
 
 <template>
   <fieldset>
-    <legend class="mb-1 font-bold">Languages of students’ devices</legend>
+    <legend class="mb-1 font-bold">{{ t('languages_of_students_devices') }}</legend>
     <div class="flex flex-wrap gap-x-5">
       <label v-for="(name, one) in LANGUAGES" :key="one" class="flex min-h-9 items-center gap-2">
         <input
@@ -41,10 +42,10 @@ function makeUsual(first: Language, among: readonly Language[] = chosen.value): 
       </label>
     </div>
     <p class="mb-3 text-[15px] text-slate">
-      A device speaks its own language if it is among these. A student can choose another on it.
+      {{ t('a_device_speaks_its_own_language') }}
     </p>
     <label class="block sm:w-1/2"
-      ><span class="mb-1 block">Where it is not, it speaks</span>
+      ><span class="mb-1 block">{{ t('where_it_is_not_it_speaks') }}</span>
       <select
         :value="usual"
         :class="field"

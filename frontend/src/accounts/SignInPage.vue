@@ -6,6 +6,7 @@ import UiField from '@/ui/UiField.vue'
 import EntryFrame from './EntryFrame.vue'
 import { signIn, whoMaySignUp } from './teacher'
 import { useForm } from '@/composables/useForm'
+import { t } from './words'
 
 const route = useRoute()
 const router = useRouter()
@@ -31,29 +32,32 @@ async function enter(): Promise<void> {
 </script>
 
 <template>
-  <EntryFrame title="Sign in" :error="errors['']" @submit="enter">
+  <EntryFrame :title="t('sign_in')" :error="errors['']" @submit="enter">
     <UiField
       v-model="email"
-      label="E-mail address"
+      :label="t('e_mail_address')"
       type="email"
       autocomplete="username"
       :error="errors.email"
     />
     <UiField
       v-model="password"
-      label="Password"
+      :label="t('password')"
       type="password"
       autocomplete="current-password"
       :error="errors.password"
     />
-    <UiButton type="submit" look="main" :disabled="busy">Sign in</UiButton>
+    <UiButton type="submit" look="main" :disabled="busy">{{ t('sign_in') }}</UiButton>
     <p class="text-slate">
       <template v-if="signUpIsOpen">
-        New here?
-        <RouterLink to="/sign-up" class="font-bold text-tide underline">Make an account</RouterLink>.
+        {{ t('new_here') }}
+        <RouterLink to="/sign-up" class="font-bold text-tide underline">{{
+          t('make_an_account')
+        }}</RouterLink>.
       </template>
-      <template v-else>New here? Whoever runs this server can give you a link to make an account.</template>
-      Students need none: they go to <a href="/join" class="font-bold text-tide underline">the join page</a>.
+      <template v-else>{{ t('new_here_whoever_runs_this_server') }}</template>
+      {{ t('students_need_none_they_go_to') }}
+      <a href="/join" class="font-bold text-tide underline">{{ t('the_join_page') }}</a>.
     </p>
   </EntryFrame>
 </template>

@@ -6,6 +6,7 @@ import UiField from '@/ui/UiField.vue'
 import EntryFrame from './EntryFrame.vue'
 import { signUp } from './teacher'
 import { useForm } from '@/composables/useForm'
+import { t } from './words'
 
 const route = useRoute()
 const router = useRouter()
@@ -23,31 +24,32 @@ async function enter(): Promise<void> {
 </script>
 
 <template>
-  <EntryFrame title="Make an account" :error="errors['']" @submit="enter">
+  <EntryFrame :title="t('make_an_account')" :error="errors['']" @submit="enter">
     <UiField
       v-model="name"
-      label="Your name, as your class knows it"
+      :label="t('your_name_as_your_class_knows')"
       autocomplete="name"
       :error="errors.name"
     />
     <UiField
       v-model="email"
-      label="E-mail address"
+      :label="t('e_mail_address')"
       type="email"
       autocomplete="username"
       :error="errors.email"
     />
     <UiField
       v-model="password"
-      label="Password"
+      :label="t('password')"
       type="password"
       autocomplete="new-password"
-      hint="At least eight characters, and none of the common ones."
+      :hint="t('at_least_eight_characters_and_none')"
       :error="errors.password"
     />
-    <UiButton type="submit" look="main" :disabled="busy">Make the account</UiButton>
+    <UiButton type="submit" look="main" :disabled="busy">{{ t('make_the_account') }}</UiButton>
     <p class="text-slate">
-      You have one? <RouterLink to="/sign-in" class="font-bold text-tide underline">Sign in</RouterLink>
+      {{ t('you_have_one') }}
+      <RouterLink to="/sign-in" class="font-bold text-tide underline">{{ t('sign_in') }}</RouterLink>
     </p>
   </EntryFrame>
 </template>

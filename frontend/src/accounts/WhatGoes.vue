@@ -1,40 +1,42 @@
 <script setup lang="ts">
 /** What a school's rule takes away at once: seen before it is decided. */
 import type { WouldGo } from '@/api/types'
-import { counted } from '@/composables/format'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ goes: WouldGo }>()
 const emit = defineEmits<{ decide: []; close: [] }>()
 const parts = [
-  { what: props.goes.names, words: 'Names are erased in' },
-  { what: props.goes.whole, words: 'For good, with all that was in them, go' },
+  { what: props.goes.names, words: t('names_are_erased_in') },
+  { what: props.goes.whole, words: t('for_good_with_all_that_was') },
 ].filter((part) => part.what.sessions)
 </script>
 
 <template>
-  <UiDialog open title="Something goes at once" @close="emit('close')">
+  <UiDialog open :title="t('something_goes_at_once')" @close="emit('close')">
     <p class="text-slate">
-      It is older than what you have decided now. It goes within ten minutes, for good.
+      {{ t('it_is_older_than_what_you') }}
     </p>
     <div v-for="part in parts" :key="part.words" class="mt-3">
       <p>
-        {{ part.words }} <b>{{ counted(part.what.sessions, 'session') }}</b>, of
-        {{ counted(part.what.students, 'student') }}:
+        {{ part.words }} <b>{{ common('n_sessions', { n: part.what.sessions }) }}</b>{{
+          t('of_students', { n: part.what.students })
+        }}
       </p>
       <ul class="list-inside list-disc text-[15px]">
         <li v-for="(title, at) in part.what.first" :key="at" class="wrap-anywhere">
-          {{ title || 'Untitled set' }}
+          {{ title || common('untitled_set') }}
         </li>
         <li v-if="part.what.sessions > part.what.first.length" class="list-none text-slate">
-          and {{ part.what.sessions - part.what.first.length }} more
+          {{ t('and_more', { n: part.what.sessions - part.what.first.length }) }}
         </li>
       </ul>
     </div>
     <div class="mt-5 flex gap-3">
-      <UiButton look="danger" @click="emit('decide')">Decide it so</UiButton>
-      <UiButton @click="emit('close')">Leave it</UiButton>
+      <UiButton look="danger" @click="emit('decide')">{{ t('decide_it_so') }}</UiButton>
+      <UiButton @click="emit('close')">{{ common('leave_it') }}</UiButton>
     </div>
   </UiDialog>
 </template>

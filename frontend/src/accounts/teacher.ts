@@ -1,18 +1,37 @@
-/** Who is signed in on this page. */
+/** Who is signed in on this page, and what it speaks. */
 import { shallowRef } from 'vue'
 import { api, data } from '@/api/http'
-import type { SignUpRule, Me } from '@/api/types'
+import type { Me, SignUpRule } from '@/api/types'
+import { deviceLanguage, speak } from '@/words'
+import { OF_TEACHERS, type TeacherLanguage } from '@/words/teacher'
 
 export const teacher = shallowRef<Me | null>(null)
 
+/** What this account has chosen; before anybody has signed in, and where nothing was chosen, that of the device. */
+export const ownLanguage = (): TeacherLanguage => teacher.value?.language || deviceLanguage(OF_TEACHERS)
+
+/** The first device that an account signs in on says what it speaks from then on. */
+async function know(found: Me): Promise<void> {
+  teacher.value = found
+  if (!found.language) await chooseLanguage(ownLanguage()).catch(() => {})
+  await speak(ownLanguage()).catch(() => {})
+}
+
+export async function chooseLanguage(language: TeacherLanguage): Promise<void> {
+  teacher.value = await data(api.POST('/api/accounts/language', { body: { language } }))
+}
+
 /** The signed-in teacher, asked of the server once. */
 export async function whoAmI(): Promise<Me | null> {
-  if (!teacher.value) teacher.value = await data(api.GET('/api/accounts/me')).catch(() => null)
+  if (!teacher.value) {
+    const found = await data(api.GET('/api/accounts/me')).catch(() => null)
+    if (found) await know(found)
+  }
   return teacher.value
 }
 
 export async function signIn(email: string, password: string): Promise<void> {
-  teacher.value = await data(api.POST('/api/accounts/sign-in', { body: { email, password } }))
+  await know(await data(api.POST('/api/accounts/sign-in', { body: { email, password } })))
 }
 
 /** Who may make an account here. */
@@ -26,7 +45,7 @@ export async function signUp(
   invitation: string,
 ): Promise<void> {
   const body = { name, email, password, invitation }
-  teacher.value = await data(api.POST('/api/accounts/sign-up', { body }))
+  await know(await data(api.POST('/api/accounts/sign-up', { body })))
 }
 
 /** A link with which one colleague can make an account, sent to an address where there is one. */

@@ -2,10 +2,11 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { ColleagueRow, SchoolDetail, SchoolSettings } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
 import { teacher } from './teacher'
+import { t } from './words'
 
 export function useSchool() {
   const client = useQueryClient()
@@ -25,7 +26,7 @@ export function useSchool() {
     await data(api.PUT('/api/school', { body: { name, settings } }))
     if (teacher.value) teacher.value = { ...teacher.value, school: name, known: settings.known }
     await refresh()
-    show('The school has decided so.')
+    show(t('the_school_has_decided_so'))
   }
 
   async function setRole(who: ColleagueRow, role: ColleagueRow['role']): Promise<void> {
@@ -46,7 +47,13 @@ export function useSchool() {
       api.POST('/api/school/colleagues/{colleague_id}/hand-over', { params, body: { to } }),
     )
     await client.invalidateQueries()
-    show(`Handed over: sets ${handed.sets}, classes ${handed.classes}, sessions ${handed.sessions}.`)
+    show(
+      t('handed_over_sets_classes_sessions', {
+        sets: handed.sets,
+        classes: handed.classes,
+        sessions: handed.sessions,
+      }),
+    )
   }
 
   return { school, error, refused, isKeeper, change, setRole, handOver }

@@ -30,11 +30,6 @@ export const OFFLINE = new Refusal({
   sentence: 'There is no connection to the server just now.',
 })
 
-/** Any failure as a sentence. */
-export function sentenceOf(error: unknown): string {
-  return error instanceof Refusal ? error.sentence : 'Something went wrong here. Load the page again.'
-}
-
 /** What an HTTP reply that refuses carries. */
 export function toldBy(body: unknown): ErrorReply {
   const {

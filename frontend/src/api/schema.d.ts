@@ -89,6 +89,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/accounts/language": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Choose Language */
+        post: operations["lantern_server_accounts_router_choose_language"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/accounts/sign-out": {
         parameters: {
             query?: never;
@@ -3237,7 +3254,8 @@ export interface components {
     schemas: {
         /**
          * Me
-         * @description `known` is how the school's sessions know students unless one chooses otherwise.
+         * @description `known` is how the school's sessions know students unless one chooses otherwise. `language` is empty where none
+         *     was chosen: pages then speak that of the device.
          */
         Me: {
             /** Name */
@@ -3256,6 +3274,8 @@ export interface components {
              * @enum {string}
              */
             known: "nobody" | "nickname" | "made_up" | "list" | "record_id";
+            /** Language */
+            language: ("en" | "de") | "";
         };
         /**
          * SignUpRule
@@ -3307,6 +3327,14 @@ export interface components {
              * @default
              */
             email?: string;
+        };
+        /**
+         * LanguageChoice
+         * @description What this account's pages speak; empty: the language of the device.
+         */
+        LanguageChoice: {
+            /** Language */
+            language: ("en" | "de") | "";
         };
         /** PasswordChange */
         PasswordChange: {
@@ -5855,8 +5883,7 @@ export interface components {
         Misread: {
             /** Line */
             line: number;
-            /** Sentence */
-            sentence: string;
+            why: components["schemas"]["Message"];
         };
         /**
          * ReadText
@@ -6166,10 +6193,7 @@ export interface components {
             counts: boolean;
             /** Can Count */
             can_count: boolean;
-            /** Code */
-            code: string;
-            /** Sentence */
-            sentence: string;
+            why: components["schemas"]["Message"];
         };
         /** Verdicts */
         Verdicts: {
@@ -6309,8 +6333,7 @@ export interface components {
          *     Without an `item` it was not understood, and `sentences` say why; with one they say what to look at.
          */
         Entry: {
-            /** Place */
-            place: string;
+            place: components["schemas"]["Message"];
             /** Text */
             text: string;
             /** Item */
@@ -6319,7 +6342,7 @@ export interface components {
              * Sentences
              * @default []
              */
-            sentences?: string[];
+            sentences?: components["schemas"]["Message"][];
         };
         /**
          * FoundInFile
@@ -6334,7 +6357,7 @@ export interface components {
             /** Entries */
             entries: components["schemas"]["Entry"][];
             /** Notes */
-            notes: string[];
+            notes: components["schemas"]["Message"][];
             /** Columns */
             columns: components["schemas"]["Column"][];
             /** Previews */
@@ -6353,13 +6376,11 @@ export interface components {
         };
         /**
          * ToMend
-         * @description An entry's text as the teacher has changed it. `place` is kept; `language` is that of the set it goes into.
+         * @description An entry's text as the teacher has changed it; `language` is that of the set it goes into.
          */
         ToMend: {
             /** Text */
             text: string;
-            /** Place */
-            place: string;
             /**
              * Language
              * @default
@@ -6373,12 +6394,11 @@ export interface components {
         WayOut: {
             /** Format */
             format: string;
-            /** Label */
-            label: string;
+            label: components["schemas"]["Message"];
             /** Suffix */
             suffix: string;
             /** Left Out */
-            left_out: string[];
+            left_out: components["schemas"]["Message"][];
         };
         /**
          * GridFound
@@ -9137,10 +9157,10 @@ export interface components {
         };
         /**
          * Remark
-         * @description Why an answer, or one part of it, counts or does not. `code` is stable, `sentence` is for people.
+         * @description Why an answer, or one part of it, counts or does not. `code` is what became of it, `why` is for people.
          *
-         *     `part` names the part, as "Gap 2", where an answer has several. `meant` is the spelling that `given` was taken for,
-         *     `forgave` what that took no notice of.
+         *     `part` is the number of the part, as that of a gap, where an answer has several. `meant` is the spelling that
+         *     `given` was taken for, `forgave` what that took no notice of.
          */
         Remark: {
             /**
@@ -9167,8 +9187,7 @@ export interface components {
              * @default []
              */
             forgave?: ("capitals" | "accents" | "articles" | "punctuation" | "typos" | "plural")[];
-            /** Sentence */
-            sentence: string;
+            why: components["schemas"]["Message"];
         };
         /**
          * ScreenSlot
@@ -11217,7 +11236,8 @@ export interface components {
         /**
          * JoinForm
          * @description `key` is made once by the device: joining again with it leads to the same seat. `device` it keeps for all
-         *     sessions: by it a light is found again. Of the rest a device says what it was asked for.
+         *     sessions: by it a light is found again; `language` is what it speaks. Of the rest a device says what it was asked
+         *     for.
          */
         JoinForm: {
             /** Code */
@@ -11250,6 +11270,11 @@ export interface components {
              * @default
              */
             device?: string | "";
+            /**
+             * Language
+             * @default
+             */
+            language?: ("en" | "de" | "fr" | "es" | "ar" | "uk") | "";
         };
         /** ConfirmForm */
         ConfirmForm: {
@@ -12070,13 +12095,18 @@ export interface components {
         /**
          * WorkLine
          * @description Somebody of whom it is expected, or who does it. `who` is by whom changes know them, `share` what counts, and
-         *     `due` their own, where it is another than the class's.
+         *     `due` their own, where it is another than the class's. Who has no name is told by `number`. `language` is what the
+         *     class list says they need.
          */
         WorkLine: {
             /** Who */
             who: string;
             /** Name */
             name: string;
+            /** Number */
+            number: number;
+            /** Language */
+            language: ("en" | "de" | "fr" | "es" | "ar" | "uk") | "";
             /**
              * Stage
              * @enum {string}
@@ -13077,8 +13107,7 @@ export interface components {
          * @description Something that was forgiven, and in how many answers.
          */
         Forgiven: {
-            /** Sentence */
-            sentence: string;
+            what: components["schemas"]["Message"];
             /** Count */
             count: number;
         };
@@ -13095,13 +13124,12 @@ export interface components {
         };
         /**
          * NearMiss
-         * @description A typed answer that is wrong by a trifle, which `sentence` names.
+         * @description A typed answer that is wrong by a trifle, which `why` names.
          */
         NearMiss: {
             /** Text */
             text: string;
-            /** Sentence */
-            sentence: string;
+            why: components["schemas"]["Message"];
             /** Count */
             count: number;
         };
@@ -13538,7 +13566,7 @@ export interface components {
             /** Took */
             took: number | null;
             /** Forgiven */
-            forgiven: string[];
+            forgiven: components["schemas"]["Message"][];
             /** Comment */
             comment: string;
             /** Waits */
@@ -14514,6 +14542,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["InvitationLink"];
+                };
+            };
+        };
+    };
+    lantern_server_accounts_router_choose_language: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LanguageChoice"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
                 };
             };
         };

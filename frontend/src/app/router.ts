@@ -18,10 +18,12 @@ import {
 import { GivePage, WorkListPage, WorkPage } from '@/work'
 import SessionsView from './SessionsView.vue'
 import MissingPage from './MissingPage.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 declare module 'vue-router' {
   interface RouteMeta {
-    title: string
+    title: () => string
     /** Shown without signing in. */
     open?: boolean
     /** Has its own frame. */
@@ -35,60 +37,64 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', redirect: '/sets' },
-    { path: '/sign-in', component: SignInPage, meta: { title: 'Sign in', open: true, bare: true } },
-    { path: '/sign-up', component: SignUpPage, meta: { title: 'Make an account', open: true, bare: true } },
-    { path: '/account', component: AccountPage, meta: { title: 'Your account' } },
-    { path: '/school', component: SchoolPage, meta: { title: 'Your school' } },
-    { path: '/outbox', component: OutboxPage, meta: { title: 'Outbox' } },
-    { path: '/sets', component: SetsPage, meta: { title: 'Sets' } },
-    { path: '/sets/:id(\\d+)', component: EditorPage, meta: { title: 'Set' } },
-    { path: '/shelf', component: ShelfPage, meta: { title: 'Media shelf' } },
-    { path: '/sets/:id(\\d+)/try', component: TryPage, meta: { title: 'Try it as a student' } },
+    { path: '/sign-in', component: SignInPage, meta: { title: () => t('sign_in'), open: true, bare: true } },
+    {
+      path: '/sign-up',
+      component: SignUpPage,
+      meta: { title: () => t('make_an_account'), open: true, bare: true },
+    },
+    { path: '/account', component: AccountPage, meta: { title: () => t('your_account') } },
+    { path: '/school', component: SchoolPage, meta: { title: () => t('your_school') } },
+    { path: '/outbox', component: OutboxPage, meta: { title: () => t('outbox') } },
+    { path: '/sets', component: SetsPage, meta: { title: () => t('sets') } },
+    { path: '/sets/:id(\\d+)', component: EditorPage, meta: { title: () => t('set') } },
+    { path: '/shelf', component: ShelfPage, meta: { title: () => t('media_shelf') } },
+    { path: '/sets/:id(\\d+)/try', component: TryPage, meta: { title: () => t('try_it_as_a_student') } },
     {
       path: '/sets/:id(\\d+)/try/frame',
       component: TryFrame,
-      meta: { title: 'Try it', bare: true, isStudents: true },
+      meta: { title: () => t('try_it'), bare: true, isStudents: true },
     },
-    { path: '/bin', component: BinPage, meta: { title: 'Recycle bin' } },
-    { path: '/bring-in', component: ImportPage, meta: { title: 'Bring questions in' } },
-    { path: '/pick', component: PickPage, meta: { title: 'Pick questions' } },
-    { path: '/classes', component: ClassesPage, meta: { title: 'Classes' } },
-    { path: '/classes/bring-in', component: BringListPage, meta: { title: 'Bring class lists in' } },
-    { path: '/classes/:id(\\d+)', component: ClassPage, meta: { title: 'Class' } },
+    { path: '/bin', component: BinPage, meta: { title: () => t('recycle_bin') } },
+    { path: '/bring-in', component: ImportPage, meta: { title: () => t('bring_questions_in') } },
+    { path: '/pick', component: PickPage, meta: { title: () => t('pick_questions') } },
+    { path: '/classes', component: ClassesPage, meta: { title: () => t('classes') } },
+    { path: '/classes/bring-in', component: BringListPage, meta: { title: () => t('bring_class_lists_in') } },
+    { path: '/classes/:id(\\d+)', component: ClassPage, meta: { title: () => t('class') } },
     {
       path: '/classes/:id(\\d+)/results',
       component: ClassResultsPage,
-      meta: { title: 'A class over time' },
+      meta: { title: () => t('a_class_over_time') },
     },
-    { path: '/grade-books/:id(\\d+)', component: GradeBookPage, meta: { title: 'Grade book' } },
+    { path: '/grade-books/:id(\\d+)', component: GradeBookPage, meta: { title: () => t('grade_book') } },
     {
       path: '/classes/:id(\\d+)/students/:student',
       component: StudentResultsPage,
-      meta: { title: 'A student over time' },
+      meta: { title: () => t('a_student_over_time') },
     },
-    { path: '/sessions', component: SessionsView, meta: { title: 'Sessions' } },
-    { path: '/sessions/:id(\\d+)', component: SessionPage, meta: { title: 'Session' } },
+    { path: '/sessions', component: SessionsView, meta: { title: () => t('sessions') } },
+    { path: '/sessions/:id(\\d+)', component: SessionPage, meta: { title: () => t('session') } },
     {
       path: '/sessions/:id(\\d+)/marking',
       component: MarkingPage,
-      meta: { title: 'Marking by hand' },
+      meta: { title: () => t('marking_by_hand') },
     },
     {
       path: '/sessions/:id(\\d+)/questions/:item',
       component: QuestionPage,
-      meta: { title: 'Question of a session' },
+      meta: { title: () => t('question_of_a_session') },
     },
     {
       path: '/sessions/:id(\\d+)/students/:seat(\\d+)',
       component: StudentPage,
-      meta: { title: 'Student in a session' },
+      meta: { title: () => t('student_in_a_session') },
     },
-    { path: '/work', component: WorkListPage, meta: { title: 'Set work' } },
-    { path: '/work/give', component: GivePage, meta: { title: 'Set it as work' } },
-    { path: '/work/:id(\\d+)', component: WorkPage, meta: { title: 'Set work' } },
-    { path: '/shared/:secret', component: SharedPage, meta: { title: 'Results', open: true } },
-    { path: '/desk/:id(\\d+)', component: DeskPage, meta: { title: 'Desk', bare: true } },
-    { path: '/:rest(.*)', component: MissingPage, meta: { title: 'Not found', open: true } },
+    { path: '/work', component: WorkListPage, meta: { title: () => t('set_work') } },
+    { path: '/work/give', component: GivePage, meta: { title: () => t('set_it_as_work') } },
+    { path: '/work/:id(\\d+)', component: WorkPage, meta: { title: () => t('set_work') } },
+    { path: '/shared/:secret', component: SharedPage, meta: { title: () => t('results'), open: true } },
+    { path: '/desk/:id(\\d+)', component: DeskPage, meta: { title: () => t('desk'), bare: true } },
+    { path: '/:rest(.*)', component: MissingPage, meta: { title: () => t('not_found'), open: true } },
   ],
 })
 
@@ -97,5 +103,5 @@ router.beforeEach(async (to) => {
 })
 
 router.afterEach((to) => {
-  document.title = `${to.meta.title} · Tall Lantern`
+  document.title = common('page_title', { title: to.meta.title() })
 })

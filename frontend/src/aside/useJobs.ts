@@ -1,9 +1,10 @@
 /** What the server makes aside: large files, many mails. It goes on whatever page is open, and after a reload. */
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf, told } from '@/told'
 import type { JobRow } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
+import { t } from './words'
 
 export const isLive = (job: JobRow): boolean => job.state === 'waiting' || job.state === 'running'
 export const fileOf = (job: JobRow): string => `/api/jobs/${job.id}/file`
@@ -29,10 +30,14 @@ export function useJobs() {
   function tellOfEnded(before: readonly JobRow[] | undefined, now: readonly JobRow[]): void {
     const live = new Set(before?.filter(isLive).map((job) => job.id))
     for (const job of now.filter((one) => live.has(one.id) && !isLive(one))) {
-      if (job.state === 'failed') show(`“${job.title}”: ${job.refused?.sentence ?? 'it could not be made.'}`)
+      if (job.state === 'failed')
+        show(`“${job.title}”: ${job.refused ? told(job.refused) : t('it_could_not_be_made')}`)
       else if (job.has_file)
-        show(`“${job.title}” is made.`, { label: 'Fetch it', run: () => window.location.assign(fileOf(job)) })
-      else show(`“${job.title}”: done.`)
+        show(t('is_made', { title: job.title }), {
+          label: t('fetch_it'),
+          run: () => window.location.assign(fileOf(job)),
+        })
+      else show(t('done', { title: job.title }))
     }
   }
 

@@ -8,8 +8,9 @@ import CopyButton from '@/ui/CopyButton.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import { menuItem, menuPanel } from '@/ui/recipes'
-import { PAPERS } from './papers'
+import { papers } from './papers'
 import type { OneClass } from './useClass'
+import { t } from './words'
 
 const props = defineProps<{ one: OneClass; detail: ClassDetail }>()
 const asking = ref(false)
@@ -22,36 +23,38 @@ async function renew(): Promise<void> {
 
 <template>
   <section class="rounded border border-rule bg-sheet px-4 py-3" aria-labelledby="door-head">
-    <h2 id="door-head" class="text-lg">Standing code</h2>
+    <h2 id="door-head" class="text-lg">{{ t('standing_code') }}</h2>
     <p class="figure mt-1 text-3xl tracking-wide">{{ spacedCode(detail.code) }}</p>
     <p class="mt-1 text-[15px] text-slate">
-      Hang it on the door: all year it leads to whatever is running in this class.
+      {{ t('hang_it_on_the_door_all') }}
     </p>
     <div class="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-[15px]">
-      <span>Link: <CopyButton :text="detail.door_url" /></span>
+      <span>{{ t('link') }} <CopyButton :text="detail.door_url" /></span>
       <Menu as="div" class="relative">
-        <MenuButton class="font-bold text-tide underline">Door sign</MenuButton>
-        <MenuItems :class="menuPanel" class="right-0">
+        <MenuButton class="font-bold text-tide underline">{{ t('door_sign') }}</MenuButton>
+        <MenuItems :class="menuPanel" class="end-0">
           <a
-            v-for="(label, paper) in PAPERS"
+            v-for="(label, paper) in papers()"
             :key="paper"
             :class="menuItem"
             class="hover:bg-tide-wash"
             :href="`/api/classes/${detail.id}/door.pdf?paper=${paper}`"
             download
-            >{{ label }} (PDF)</a
+            >{{ t('pdf', { label }) }}</a
           >
         </MenuItems>
       </Menu>
-      <button type="button" class="font-bold text-tide underline" @click="asking = true">Renew…</button>
+      <button type="button" class="font-bold text-tide underline" @click="asking = true">
+        {{ t('renew') }}
+      </button>
     </div>
-    <UiDialog :open="asking" title="Draw another standing code?" @close="asking = false">
+    <UiDialog :open="asking" :title="t('draw_another_standing_code')" @close="asking = false">
       <p>
-        {{ spacedCode(detail.code) }} leads nowhere from then on. Signs and slips have to be printed anew.
+        {{ t('leads_nowhere_from_then_on_signs', { code: spacedCode(detail.code) }) }}
       </p>
       <div class="mt-5 flex gap-3">
-        <UiButton look="main" @click="renew">Draw another one</UiButton>
-        <UiButton @click="asking = false">Keep this one</UiButton>
+        <UiButton look="main" @click="renew">{{ t('draw_another_one') }}</UiButton>
+        <UiButton @click="asking = false">{{ t('keep_this_one') }}</UiButton>
       </div>
     </UiDialog>
   </section>

@@ -7,6 +7,8 @@ import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiField from '@/ui/UiField.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{
   title: string
@@ -35,20 +37,25 @@ async function finish(): Promise<void> {
   <UiDialog open :title="title" @close="emit('close')">
     <form class="space-y-4" novalidate @submit.prevent="finish">
       <p v-if="errors['']" role="alert" class="text-wrong">{{ errors[''] }}</p>
-      <UiField v-model="name" label="Name" hint="As it stands in the timetable: 8C" :error="errors.name" />
+      <UiField
+        v-model="name"
+        :label="common('name')"
+        :hint="t('as_it_stands_in_the_timetable')"
+        :error="errors.name"
+      />
       <div class="grid gap-4 sm:grid-cols-2">
-        <UiField v-model="subject" label="Subject" :error="errors.subject" />
-        <UiField v-model="year" label="Year" hint="As 2026/27" :error="errors.year" />
+        <UiField v-model="subject" :label="t('subject')" :error="errors.subject" />
+        <UiField v-model="year" :label="t('year')" :hint="t('as_2026_27')" :error="errors.year" />
       </div>
       <UiSwitch
         v-if="copies"
         v-model="withMembers"
-        label="Take the members along"
-        hint="They are the same people, so their history goes on. The class gets a standing code of its own."
+        :label="t('take_the_members_along')"
+        :hint="t('they_are_the_same_people')"
       />
       <div class="flex gap-3 pt-1">
         <UiButton type="submit" look="main" :disabled="busy">{{ verb }}</UiButton>
-        <UiButton @click="emit('close')">Not now</UiButton>
+        <UiButton @click="emit('close')">{{ common('not_now') }}</UiButton>
       </div>
     </form>
   </UiDialog>

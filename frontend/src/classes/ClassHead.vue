@@ -5,6 +5,7 @@ import type { ClassDetail } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
 import { menuItem, menuPanel } from '@/ui/recipes'
+import { t } from './words'
 
 defineProps<{ detail: ClassDetail }>()
 const emit = defineEmits<{ rename: []; copy: []; teachers: []; archive: [] }>()
@@ -16,21 +17,21 @@ const SHEETS = ['xlsx', 'ods', 'csv']
   <div class="mb-5 flex flex-wrap items-center gap-x-4 gap-y-2">
     <h1 class="text-3xl wrap-anywhere">{{ detail.name }}</h1>
     <span class="grow pt-1.5 text-slate">{{
-      [detail.subject, detail.year, detail.archived_at ? 'archived' : ''].filter(Boolean).join(' · ')
+      [detail.subject, detail.year, detail.archived_at ? t('archived') : ''].filter(Boolean).join(' · ')
     }}</span>
-    <UiButton @click="router.push({ path: '/classes/bring-in', query: { into: detail.id } })"
-      >Bring a list in…</UiButton
-    >
+    <UiButton @click="router.push({ path: '/classes/bring-in', query: { into: detail.id } })">{{
+      t('bring_a_list_in')
+    }}</UiButton>
     <Menu as="div" class="relative">
       <MenuButton as="template"
-        ><UiButton>More <span aria-hidden="true">▾</span></UiButton></MenuButton
+        ><UiButton>{{ t('more') }} <span aria-hidden="true">▾</span></UiButton></MenuButton
       >
-      <MenuItems :class="menuPanel" class="right-0">
-        <UiMenuAction @act="emit('rename')">Name, subject, year…</UiMenuAction>
-        <UiMenuAction @act="emit('teachers')">Who teaches it…</UiMenuAction>
-        <UiMenuAction @act="emit('copy')">Copy into another year…</UiMenuAction>
-        <UiMenuAction v-if="!detail.archived_at" @act="emit('archive')">Archive</UiMenuAction>
-        <p class="px-3 pt-1.5 text-sm text-slate">Take the list out</p>
+      <MenuItems :class="menuPanel" class="end-0">
+        <UiMenuAction @act="emit('rename')">{{ t('name_subject_year') }}</UiMenuAction>
+        <UiMenuAction @act="emit('teachers')">{{ t('who_teaches_it') }}</UiMenuAction>
+        <UiMenuAction @act="emit('copy')">{{ t('copy_into_another_year') }}</UiMenuAction>
+        <UiMenuAction v-if="!detail.archived_at" @act="emit('archive')">{{ t('archive') }}</UiMenuAction>
+        <p class="px-3 pt-1.5 text-sm text-slate">{{ t('take_the_list_out') }}</p>
         <a
           v-for="suffix in SHEETS"
           :key="suffix"

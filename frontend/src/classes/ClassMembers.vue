@@ -4,7 +4,7 @@ import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { ClassDetail, Member } from '@/api/types'
-import { counted, dateOf } from '@/composables/format'
+import { dateOf } from '@/composables/format'
 import { useForm } from '@/composables/useForm'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
@@ -13,6 +13,8 @@ import { field, menuPanel, smallField } from '@/ui/recipes'
 import { hasNeeds, NO_NEEDS } from './needs'
 import { typedNames } from './typedNames'
 import type { OneClass } from './useClass'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ one: OneClass; detail: ClassDetail }>()
 const emit = defineEmits<{ edit: [member: Member | null]; look: [member: Member] }>()
@@ -71,15 +73,15 @@ function paste(event: ClipboardEvent): void {
 <template>
   <section aria-labelledby="members-head" class="rounded border border-rule bg-sheet">
     <div class="flex flex-wrap items-center gap-3 px-4 py-3">
-      <h2 id="members-head" class="text-xl">{{ counted(members.length, 'member') }}</h2>
+      <h2 id="members-head" class="text-xl">{{ common('n_members', { n: members.length }) }}</h2>
       <input
         v-if="members.length > MANY"
         v-model="wanted"
         type="search"
         :class="smallField"
-        class="ml-auto w-56"
-        aria-label="Find a member"
-        placeholder="Find a member"
+        class="ms-auto w-56"
+        :aria-label="t('find_a_member')"
+        :placeholder="t('find_a_member')"
       />
     </div>
     <form class="flex items-start gap-3 border-t border-rule px-4 py-3" novalidate @submit.prevent="add">
@@ -88,50 +90,56 @@ function paste(event: ClipboardEvent): void {
           v-model="name"
           :class="field"
           maxlength="200"
-          aria-label="Name of a new member"
+          :aria-label="t('name_of_a_new_member')"
           :aria-invalid="!!(errors.name || errors[''])"
           aria-describedby="new-member-note"
-          placeholder="Type a name, or paste a list"
+          :placeholder="t('type_a_name_or_paste')"
           @paste="paste"
         />
         <p id="new-member-note" role="status" class="text-[15px] text-wrong">
           {{ errors.name ?? errors[''] ?? '' }}
         </p>
       </div>
-      <UiButton type="submit" :disabled="busy || !name.trim()">Add</UiButton>
+      <UiButton type="submit" :disabled="busy || !name.trim()">{{ t('add_2') }}</UiButton>
     </form>
-    <EmptyNote v-if="!members.length" title="Nobody is in it yet" class="m-4">
-      Type names above, one after another; bring a list in from a spreadsheet; or let students join by a link.
+    <EmptyNote v-if="!members.length" :title="t('nobody_is_in_it_yet')" class="m-4">
+      {{ t('type_names_above_one_after_another') }}
     </EmptyNote>
-    <p v-else-if="!found.length" class="px-4 pb-4 text-slate">Nobody’s name contains “{{ wanted }}”.</p>
+    <p v-else-if="!found.length" class="px-4 pb-4 text-slate">{{ t('nobodys_name_contains', { wanted }) }}</p>
     <table v-else class="w-full border-collapse">
       <thead>
-        <tr class="text-left text-sm text-slate">
-          <th class="px-4 py-1.5 font-normal">Name</th>
-          <th v-if="has.ids" class="px-3 font-normal whitespace-nowrap max-sm:hidden">Record ID</th>
-          <th v-if="has.groups" class="px-3 font-normal max-sm:hidden">Group</th>
-          <th v-if="has.keypads" class="px-3 font-normal max-sm:hidden">Keypad</th>
-          <th v-if="detail.has_phrases" class="px-3 font-normal whitespace-nowrap max-sm:hidden">
-            Pass phrase
+        <tr class="text-start text-sm text-slate">
+          <th class="px-4 py-1.5 font-normal">{{ common('name') }}</th>
+          <th v-if="has.ids" class="px-3 font-normal whitespace-nowrap max-sm:hidden">
+            {{ t('record_id_2') }}
           </th>
-          <th class="px-3"><span class="sr-only">Actions</span></th>
+          <th v-if="has.groups" class="px-3 font-normal max-sm:hidden">{{ t('group') }}</th>
+          <th v-if="has.keypads" class="px-3 font-normal max-sm:hidden">{{ t('keypad') }}</th>
+          <th v-if="detail.has_phrases" class="px-3 font-normal whitespace-nowrap max-sm:hidden">
+            {{ t('pass_phrase') }}
+          </th>
+          <th class="px-3">
+            <span class="sr-only">{{ t('actions') }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="member in found" :key="member.id" class="border-t border-rule hover:bg-tide-wash/50">
-          <th scope="row" class="w-full px-4 py-1.5 text-left font-normal">
+          <th scope="row" class="w-full px-4 py-1.5 text-start font-normal">
             <button
               type="button"
-              class="rounded text-left wrap-anywhere hover:underline"
+              class="rounded text-start wrap-anywhere hover:underline"
               @click="emit('edit', member)"
             >
               {{ member.sort_name }}
             </button>
-            <span v-if="otherName(member)" class="ml-2 text-[15px] text-slate">called {{ member.name }}</span>
+            <span v-if="otherName(member)" class="ms-2 text-[15px] text-slate">{{
+              t('called', { name: member.name })
+            }}</span>
             <span
               v-if="hasNeeds(member.needs)"
-              class="ml-2 rounded border border-rule px-1.5 text-sm text-slate"
-              >needs</span
+              class="ms-2 rounded border border-rule px-1.5 text-sm text-slate"
+              >{{ t('needs') }}</span
             >
             <span v-if="member.phrase" class="block text-[15px] text-slate sm:hidden">{{
               member.phrase
@@ -156,20 +164,20 @@ function paste(event: ClipboardEvent): void {
           <td v-if="detail.has_phrases" class="px-3 text-[15px] whitespace-nowrap max-sm:hidden">
             {{ member.phrase }}
           </td>
-          <td class="px-3 text-right">
+          <td class="px-3 text-end">
             <Menu as="div" class="relative">
               <MenuButton
                 class="size-9 rounded text-xl text-slate hover:text-ink"
-                :aria-label="`More for ${member.name}`"
+                :aria-label="t('more_for', { name: member.name })"
                 >⋯</MenuButton
               >
-              <MenuItems :class="menuPanel" class="right-0">
-                <UiMenuAction @act="emit('edit', member)">Change…</UiMenuAction>
-                <UiMenuAction @act="emit('look', member)">What is kept of them…</UiMenuAction>
-                <UiMenuAction v-if="detail.has_phrases" @act="one.renewPhrases([member.id])"
-                  >New pass phrase</UiMenuAction
-                >
-                <UiMenuAction danger @act="one.leaves(member)">Leaves the class</UiMenuAction>
+              <MenuItems :class="menuPanel" class="end-0">
+                <UiMenuAction @act="emit('edit', member)">{{ t('change_2') }}</UiMenuAction>
+                <UiMenuAction @act="emit('look', member)">{{ t('what_is_kept_of_them') }}</UiMenuAction>
+                <UiMenuAction v-if="detail.has_phrases" @act="one.renewPhrases([member.id])">{{
+                  t('new_pass_phrase')
+                }}</UiMenuAction>
+                <UiMenuAction danger @act="one.leaves(member)">{{ t('leaves_the_class') }}</UiMenuAction>
               </MenuItems>
             </Menu>
           </td>
@@ -178,14 +186,16 @@ function paste(event: ClipboardEvent): void {
     </table>
     <div v-if="left.length" class="border-t border-rule px-4 py-2">
       <UiButton look="quiet" size="small" class="-mx-3" @click="withLeft = !withLeft">{{
-        withLeft ? 'Hide who has left' : `Show ${left.length} who ${left.length === 1 ? 'has' : 'have'} left`
+        withLeft ? t('hide_who_has_left') : t('show_who_have_left', { n: left.length })
       }}</UiButton>
       <ul v-if="withLeft" class="divide-y divide-rule">
         <li v-for="member in left" :key="member.id" class="flex items-center gap-4 py-1.5">
           <span class="grow wrap-anywhere">{{ member.name }}</span>
-          <span class="text-[15px] whitespace-nowrap text-slate">left {{ dateOf(member.left_at!) }}</span>
+          <span class="text-[15px] whitespace-nowrap text-slate">{{
+            t('left', { date: dateOf(member.left_at!) })
+          }}</span>
           <UiButton look="quiet" size="small" @click="one.comesBack(member)"
-            >Comes back<span class="sr-only">: {{ member.name }}</span></UiButton
+            >{{ t('comes_back') }}<span class="sr-only">: {{ member.name }}</span></UiButton
           >
         </li>
       </ul>

@@ -3,7 +3,7 @@
 import { useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { ClassForm, Member } from '@/api/types'
 import ClassDoor from './ClassDoor.vue'
 import ClassFormDialog from './ClassFormDialog.vue'
@@ -18,6 +18,8 @@ import StudentDialog from './StudentDialog.vue'
 import TeachersDialog from './TeachersDialog.vue'
 import { useClass } from './useClass'
 import { useClasses } from './useClasses'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const id = Number(useRoute().params.id)
 const router = useRouter()
@@ -28,7 +30,7 @@ const dialog = ref<'rename' | 'copy' | null>(null)
 const choosingTeachers = ref(false)
 const looking = ref<Member | null>(null)
 const editing = ref<{ member: Member | null } | null>(null)
-useTitle(computed(() => `${detail.value?.name ?? 'Class'} · Tall Lantern`))
+useTitle(computed(() => common('page_title', { title: detail.value?.name ?? t('class') })))
 
 const start = computed<ClassForm>(() => ({
   name: detail.value?.name ?? '',
@@ -51,7 +53,7 @@ async function putAway(): Promise<void> {
 <template>
   <div class="mx-auto max-w-[80rem] px-6 py-6">
     <p v-if="queryError" role="alert" class="text-lg">{{ sentenceOf(queryError) }}</p>
-    <p v-else-if="!detail" class="text-slate">Fetching the class…</p>
+    <p v-else-if="!detail" class="text-slate">{{ t('fetching_the_class') }}</p>
     <template v-else>
       <ClassHead
         :detail="detail"
@@ -80,8 +82,8 @@ async function putAway(): Promise<void> {
       </div>
       <ClassFormDialog
         v-if="dialog"
-        :title="dialog === 'copy' ? `${detail.name} in another year` : 'Name, subject, year'"
-        :verb="dialog === 'copy' ? 'Make the class' : 'Save'"
+        :title="dialog === 'copy' ? t('in_another_year', { name: detail.name }) : t('name_subject_year_2')"
+        :verb="dialog === 'copy' ? t('make_the_class') : t('save')"
         :start="start"
         :copies="dialog === 'copy'"
         :save="finish"

@@ -2,8 +2,10 @@
 /** What ran in this class, the newest first. */
 import { useQuery } from '@tanstack/vue-query'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import { dayAndTime, percent } from '@/composables/format'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ id: number }>()
 const { data: sessions, error } = useQuery({
@@ -15,34 +17,35 @@ const { data: sessions, error } = useQuery({
 <template>
   <section class="rounded border border-rule bg-sheet px-4 py-3" aria-labelledby="ran-head">
     <div class="flex items-baseline gap-3">
-      <h2 id="ran-head" class="grow text-lg">What ran</h2>
+      <h2 id="ran-head" class="grow text-lg">{{ t('what_ran') }}</h2>
       <RouterLink
         v-if="sessions?.rows.length"
         :to="`/classes/${id}/results`"
         class="text-[15px] font-bold text-tide hover:underline"
-        >Over time</RouterLink
+        >{{ t('over_time') }}</RouterLink
       >
     </div>
     <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
     <p v-else-if="sessions && !sessions.rows.length" class="text-[15px] text-slate">
-      Nothing yet. Run one of
-      <RouterLink to="/sets" class="font-bold text-tide underline">your sets</RouterLink>
-      for this class.
+      {{ t('nothing_yet_run_one_of') }}
+      <RouterLink to="/sets" class="font-bold text-tide underline">{{ t('your_sets') }}</RouterLink>
+      {{ t('for_this_class') }}
     </p>
     <ul v-else-if="sessions" class="divide-y divide-rule">
       <li v-for="row in sessions.rows" :key="row.id" class="py-2">
         <RouterLink
           :to="row.ended_at ? `/sessions/${row.id}` : `/desk/${row.id}`"
           class="font-bold wrap-anywhere hover:underline"
-          >{{ row.title || 'Untitled set' }}</RouterLink
+          >{{ row.title || common('untitled_set') }}</RouterLink
         >
         <span class="block text-[15px] text-slate">
           {{ dayAndTime(row.created_at) }}
-          <template v-if="!row.ended_at"> · running, code {{ row.code }}</template>
+          <template v-if="!row.ended_at"> {{ t('running_code', { code: row.code }) }}</template>
           <template v-else-if="row.took_part !== null">
-            · {{ row.took_part }} took part<template v-if="row.mean_share !== null"
-              >, {{ percent(row.mean_share) }} right</template
-            >
+            {{ t('took_part', { took_part: row.took_part })
+            }}<template v-if="row.mean_share !== null">{{
+              t('right', { share: percent(row.mean_share) })
+            }}</template>
           </template>
         </span>
       </li>

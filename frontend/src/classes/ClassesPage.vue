@@ -3,15 +3,16 @@
 import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { ClassForm } from '@/api/types'
 import { spacedCode } from '@/composables/codes'
-import { counted } from '@/composables/format'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { menuItem, menuPanel } from '@/ui/recipes'
 import ClassFormDialog from './ClassFormDialog.vue'
 import { useClasses } from './useClasses'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const router = useRouter()
 const { classes, error, isPending, make, archive } = useClasses()
@@ -35,16 +36,16 @@ async function start(form: ClassForm): Promise<void> {
 <template>
   <div class="mx-auto max-w-6xl px-6 py-7">
     <div class="mb-5 flex flex-wrap items-center gap-4">
-      <h1 class="text-3xl">Classes</h1>
+      <h1 class="text-3xl">{{ t('classes') }}</h1>
       <span v-if="running.length" class="grow pt-1.5 text-slate">{{
-        counted(running.length, 'class', 'classes')
+        common('n_classes', { n: running.length })
       }}</span>
       <span v-else class="grow" />
       <Menu v-if="running.length" as="div" class="relative">
         <MenuButton as="template"
-          ><UiButton>Take out <span aria-hidden="true">▾</span></UiButton></MenuButton
+          ><UiButton>{{ t('take_out') }} <span aria-hidden="true">▾</span></UiButton></MenuButton
         >
-        <MenuItems :class="menuPanel" class="right-0">
+        <MenuItems :class="menuPanel" class="end-0">
           <a
             v-for="one in OUT"
             :key="one.version"
@@ -56,29 +57,30 @@ async function start(form: ClassForm): Promise<void> {
           >
         </MenuItems>
       </Menu>
-      <UiButton @click="router.push('/classes/bring-in')">Bring in…</UiButton>
-      <UiButton look="main" @click="making = true">New class</UiButton>
+      <UiButton @click="router.push('/classes/bring-in')">{{ t('bring_in') }}</UiButton>
+      <UiButton look="main" @click="making = true">{{ t('new_class') }}</UiButton>
     </div>
     <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
-    <p v-else-if="isPending" class="text-slate">Fetching your classes…</p>
-    <EmptyNote v-else-if="!classes?.length" title="Make your first class">
+    <p v-else-if="isPending" class="text-slate">{{ t('fetching_your_classes') }}</p>
+    <EmptyNote v-else-if="!classes?.length" :title="t('make_your_first_class')">
       <p>
-        With a class, students pick their name from a list, one code leads to whatever you run all year, and
-        results add up. Without one everything works, too.
+        {{ t('with_a_class_students_pick_their') }}
       </p>
       <div class="mt-5 flex flex-wrap justify-center gap-3">
-        <UiButton look="main" @click="making = true">New class</UiButton>
-        <UiButton @click="router.push('/classes/bring-in')">Bring a class list in…</UiButton>
+        <UiButton look="main" @click="making = true">{{ t('new_class') }}</UiButton>
+        <UiButton @click="router.push('/classes/bring-in')">{{ t('bring_a_class_list_in') }}</UiButton>
       </div>
     </EmptyNote>
     <table v-else-if="shown.length" class="w-full border-collapse">
       <thead>
-        <tr class="border-b border-rule text-left text-sm text-slate">
-          <th class="px-4 py-2 font-normal">Class</th>
-          <th class="px-3 py-2 font-normal max-sm:hidden">Year</th>
-          <th class="px-3 py-2 font-normal whitespace-nowrap">Standing code</th>
-          <th class="px-3 py-2 text-right font-normal">Members</th>
-          <th class="px-3 py-2 font-normal"><span class="sr-only">State</span></th>
+        <tr class="border-b border-rule text-start text-sm text-slate">
+          <th class="px-4 py-2 font-normal">{{ t('class') }}</th>
+          <th class="px-3 py-2 font-normal max-sm:hidden">{{ t('year') }}</th>
+          <th class="px-3 py-2 font-normal whitespace-nowrap">{{ t('standing_code') }}</th>
+          <th class="px-3 py-2 text-end font-normal">{{ t('members') }}</th>
+          <th class="px-3 py-2 font-normal">
+            <span class="sr-only">{{ t('state') }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -91,30 +93,28 @@ async function start(form: ClassForm): Promise<void> {
           </td>
           <td :class="cell" class="text-slate max-sm:hidden">{{ row.year }}</td>
           <td :class="cell" class="figure">{{ row.archived_at ? '' : spacedCode(row.code) }}</td>
-          <td :class="cell" class="text-right tabular-nums">{{ row.members }}</td>
-          <td :class="cell" class="text-right text-[15px]">
+          <td :class="cell" class="text-end tabular-nums">{{ row.members }}</td>
+          <td :class="cell" class="text-end text-[15px]">
             <template v-if="row.archived_at">
-              <span class="text-slate">archived</span>
+              <span class="text-slate">{{ t('archived') }}</span>
               <UiButton look="quiet" size="small" @click="archive(row.id, false)"
-                >Bring back<span class="sr-only"> {{ row.name }}</span></UiButton
+                >{{ t('bring_back') }}<span class="sr-only"> {{ row.name }}</span></UiButton
               >
             </template>
-            <b v-else-if="row.waiting">{{ row.waiting }} would like to join</b>
+            <b v-else-if="row.waiting">{{ t('would_like_to_join', { waiting: row.waiting }) }}</b>
           </td>
         </tr>
       </tbody>
     </table>
-    <EmptyNote v-else title="All your classes are archived">
-      Start the new year with a copy of one of them, or with a new class.
+    <EmptyNote v-else :title="t('all_your_classes_are_archived')">
+      {{ t('start_the_new_year') }}
     </EmptyNote>
     <UiButton v-if="archived.length" look="quiet" class="mt-3" @click="withArchived = !withArchived">{{
-      withArchived
-        ? 'Hide archived classes'
-        : `Show ${counted(archived.length, 'archived class', 'archived classes')}`
+      withArchived ? t('hide_archived_classes') : t('show_archived_classes', { n: archived.length })
     }}</UiButton>
     <ClassFormDialog
       v-if="making"
-      title="New class"
+      :title="t('new_class')"
       verb="Make the class"
       :save="start"
       @close="making = false"

@@ -2,10 +2,10 @@
 /** The lines of one class that comes in. What needs an eye is shown; the rest on request. */
 import { computed, ref } from 'vue'
 import type { Member } from '@/api/types'
-import { counted } from '@/composables/format'
 import { smallField } from '@/ui/recipes'
 import ListLine from './ListLine.vue'
 import { isUnsettled, type Group, type Outcome } from './useBringList'
+import { t } from './words'
 
 const props = defineProps<{ members: Map<number, Member>; several: boolean }>()
 const group = defineModel<Group>('group', { required: true })
@@ -15,20 +15,20 @@ const shown = computed(() =>
   all.value ? group.value.lines : group.value.lines.filter((line) => !ASIDE.includes(line.found.outcome)),
 )
 const NAMES: [Outcome, string][] = [
-  ['new', 'new'],
-  ['changed', 'changed'],
-  ['back', 'back'],
-  ['doubtful', 'doubtful'],
-  ['same', 'as they are'],
-  ['twice', 'twice in the list'],
-  ['unread', 'to be mended'],
+  ['new', t('are_new')],
+  ['changed', t('changed')],
+  ['back', t('are_back')],
+  ['doubtful', t('doubtful')],
+  ['same', t('as_they_are')],
+  ['twice', t('twice_in_the_list')],
+  ['unread', t('to_be_mended')],
 ]
 const summary = computed(() => {
   const counts = NAMES.map(([outcome, words]) => {
     const count = group.value.lines.filter((line) => line.found.outcome === outcome).length
     return count ? `${count} ${words}` : ''
   })
-  return counts.filter(Boolean).join(', ') || 'nobody'
+  return counts.filter(Boolean).join(', ') || t('nobody')
 })
 const unsettled = computed(() => group.value.lines.filter(isUnsettled).length)
 const missing = computed(() => group.value.found.missing.map((id) => props.members.get(id)!).filter(Boolean))
@@ -39,7 +39,7 @@ function sayOfAll(same: boolean): void {
 </script>
 
 <template>
-  <section class="rounded border border-rule bg-sheet" :aria-label="group.found.name || 'The list'">
+  <section class="rounded border border-rule bg-sheet" :aria-label="group.found.name || t('the_list')">
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-3">
       <input
         v-if="several"
@@ -48,7 +48,7 @@ function sayOfAll(same: boolean): void {
         class="size-5 accent-tide"
         :true-value="false"
         :false-value="true"
-        :aria-label="`Take ${group.found.name} in`"
+        :aria-label="t('take_in', { name: group.found.name })"
       />
       <template v-if="group.found.into === null">
         <input
@@ -56,24 +56,24 @@ function sayOfAll(same: boolean): void {
           :class="smallField"
           class="w-44 font-bold"
           maxlength="80"
-          aria-label="Name of the new class"
-          placeholder="Name of the class"
+          :aria-label="t('name_of_the_new_class')"
+          :placeholder="t('name_of_the_class')"
         />
         <input
           v-model="group.found.subject"
           :class="smallField"
           class="w-44"
           maxlength="80"
-          aria-label="Subject"
-          placeholder="Subject"
+          :aria-label="t('subject')"
+          :placeholder="t('subject')"
         />
         <input
           v-model="group.found.year"
           :class="smallField"
           class="w-28"
           maxlength="20"
-          aria-label="Year"
-          placeholder="Year"
+          :aria-label="t('year')"
+          :placeholder="t('year')"
         />
       </template>
       <h2 v-else class="text-xl">{{ group.found.name }}</h2>
@@ -84,18 +84,18 @@ function sayOfAll(same: boolean): void {
         class="text-[15px] font-bold text-tide underline"
         @click="all = !all"
       >
-        {{ all ? 'Only what is doubtful' : 'Every line' }}
+        {{ all ? t('only_what_is_doubtful') : t('every_line') }}
       </button>
     </div>
     <template v-if="!group.out">
       <p v-if="unsettled > 1" class="border-t border-rule px-4 py-2 text-[15px]">
-        {{ counted(unsettled, 'line') }} to settle. All doubtful ones are
+        {{ t('lines_to_settle_all_doubtful_ones', { n: unsettled }) }}
         <button type="button" class="font-bold text-tide underline" @click="sayOfAll(true)">
-          the same people
+          {{ t('the_same_people') }}
         </button>
         ·
         <button type="button" class="font-bold text-tide underline" @click="sayOfAll(false)">
-          somebody else
+          {{ t('somebody_else') }}
         </button>
       </p>
       <ul>
@@ -112,8 +112,7 @@ function sayOfAll(same: boolean): void {
       </ul>
       <details v-if="missing.length" class="border-t border-rule px-4 py-3">
         <summary class="cursor-pointer">
-          {{ missing.length === 1 ? '1 member is' : `${missing.length} members are` }} not in this list. They
-          stay, unless you say who has left.
+          {{ t('members_are_not_in_this_list', { n: missing.length }) }}
         </summary>
         <ul class="mt-2 grid gap-1 sm:grid-cols-2">
           <li v-for="member in missing" :key="member.id">
@@ -123,7 +122,7 @@ function sayOfAll(same: boolean): void {
                 type="checkbox"
                 :value="member.id"
                 class="size-5 accent-tide"
-              />{{ member.name }} has left</label
+              />{{ t('has_left', { name: member.name }) }}</label
             >
           </li>
         </ul>

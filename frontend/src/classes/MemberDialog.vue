@@ -9,6 +9,8 @@ import UiField from '@/ui/UiField.vue'
 import { field } from '@/ui/recipes'
 import MemberNeeds from './MemberNeeds.vue'
 import { NO_NEEDS } from './needs'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{
   member: Member | null
@@ -40,44 +42,49 @@ async function finish(): Promise<void> {
 </script>
 
 <template>
-  <UiDialog open wide :title="member ? member.name : 'New member'" @close="emit('close')">
+  <UiDialog open wide :title="member ? member.name : t('new_member')" @close="emit('close')">
     <form class="space-y-4" novalidate @submit.prevent="finish">
       <p v-if="errors['']" role="alert" class="text-wrong">{{ errors[''] }}</p>
       <div class="grid gap-4 sm:grid-cols-2">
-        <UiField v-model="name" label="Name" hint="How the class sees it" :error="errors.name" />
+        <UiField
+          v-model="name"
+          :label="common('name')"
+          :hint="t('how_the_class_sees_it')"
+          :error="errors.name"
+        />
         <UiField
           v-model="sortName"
-          label="Sorted as"
-          hint="Leave it empty, and it is made from the name"
+          :label="t('sorted_as_2')"
+          :hint="t('leave_it_empty')"
           :error="errors.sort_name"
         />
       </div>
       <div class="grid gap-4 sm:grid-cols-2">
         <UiField
           v-model="recordId"
-          label="Record ID"
-          hint="E-mail, or the school’s own number. Only reports show it."
+          :label="t('record_id_2')"
+          :hint="t('e_mail_or_the_schools_own')"
           :error="errors.record_id"
         />
         <div class="grid grid-cols-2 gap-4">
           <UiField
             v-model="group"
-            label="Group"
-            hint="A table, a watch … Games can make teams of groups"
+            :label="t('group')"
+            :hint="t('a_table_a_watch_games')"
             :error="errors.group"
           />
-          <UiField v-model="keypads" label="Keypad numbers" :error="errors.keypads" />
+          <UiField v-model="keypads" :label="t('keypad_numbers')" :error="errors.keypads" />
         </div>
       </div>
       <label class="block"
-        ><span class="mb-1 block font-bold">Notes</span>
+        ><span class="mb-1 block font-bold">{{ t('notes') }}</span>
         <textarea v-model="notes" rows="2" maxlength="2000" :class="field" />
-        <span class="text-[15px] text-slate">For the teachers of this class alone.</span>
+        <span class="text-[15px] text-slate">{{ t('for_the_teachers_of_this_class') }}</span>
       </label>
       <MemberNeeds v-model="needs" />
       <div class="flex gap-3 pt-1">
-        <UiButton type="submit" look="main" :disabled="busy">{{ member ? 'Save' : 'Add' }}</UiButton>
-        <UiButton @click="emit('close')">Not now</UiButton>
+        <UiButton type="submit" look="main" :disabled="busy">{{ member ? t('save') : t('add_2') }}</UiButton>
+        <UiButton @click="emit('close')">{{ common('not_now') }}</UiButton>
       </div>
     </form>
   </UiDialog>

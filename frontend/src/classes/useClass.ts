@@ -2,9 +2,11 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { ClassDetail, ClassForm, Member, MemberForm } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 /** Somebody may ask to be let in at any moment. */
 const LOOK_EVERY = 5000
@@ -83,8 +85,8 @@ export function useClass(id: number) {
 
   async function leaves(member: Member): Promise<void> {
     if (!(await attempt(() => putLeft(member.id, true)))) return
-    show(`${member.name} has left the class. What was answered stays.`, {
-      label: 'Undo',
+    show(t('has_left_the_class', { name: member.name }), {
+      label: common('undo'),
       run: () => void comesBack(member),
     })
   }

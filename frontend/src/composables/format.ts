@@ -1,47 +1,50 @@
-/** Numbers and dates as a teacher reads them. */
+/** Numbers, dates and times as the page's language writes them. */
+import { figure, formats, language, localeOf } from '@/words'
 
-const DAY = new Intl.DateTimeFormat('en-GB', {
-  weekday: 'short',
-  day: 'numeric',
-  month: 'short',
-  hour: '2-digit',
-  minute: '2-digit',
-})
-const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' })
-const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+const FIGURES = { numberingSystem: 'latn' } as const
 
-const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric' })
+const dates = (options: Intl.DateTimeFormatOptions) =>
+  formats(() => new Intl.DateTimeFormat(localeOf(), { ...FIGURES, ...options }))
 
-const SHORT_DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
+const DAY = dates({ weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+const TIME = dates({ hour: '2-digit', minute: '2-digit', second: '2-digit' })
+const HOUR = dates({ hour: '2-digit', minute: '2-digit' })
+const DATE = dates({ day: 'numeric', month: 'short', year: 'numeric' })
+const MONTH = dates({ month: 'long', year: 'numeric' })
+const SHORT_DAY = dates({ day: 'numeric', month: 'short' })
 
 /** A moment in milliseconds as a day of the year. */
-export const shortDay = (ms: number): string => SHORT_DAY.format(new Date(ms))
-export const monthOf = (iso: string): string => MONTH.format(new Date(iso))
-export const dayAndTime = (iso: string): string => DAY.format(new Date(iso)).replace(',', '')
-/** A moment in milliseconds as a time of its day. */
-export const timeOfDay = (ms: number): string => TIME.format(new Date(ms))
+export const shortDay = (ms: number): string => SHORT_DAY().format(ms)
+export const monthOf = (iso: string): string => MONTH().format(new Date(iso))
 /** A moment in milliseconds as a day and a time. */
-export const momentOf = (ms: number): string => DAY.format(new Date(ms)).replace(',', '')
-export const dateOf = (iso: string): string => DATE.format(new Date(iso))
+export const momentOf = (ms: number): string => DAY().format(ms).replace(',', '')
+export const dayAndTime = (iso: string): string => momentOf(Date.parse(iso))
+/** A moment in milliseconds as a time of its day: with its seconds, or to the minute. */
+export const timeOfDay = (ms: number): string => TIME().format(ms)
+export const hourOf = (ms: number): string => HOUR().format(ms)
+export const dateOf = (iso: string): string => DATE().format(new Date(iso))
 
-/** 0.637 as "64 %". */
-export const percent = (share: number): string => `${Math.round(share * 100)} %`
+const PERCENT = formats(() => new Intl.NumberFormat(localeOf(), { ...FIGURES, style: 'percent' }))
+/** 0.637 as "64 %". English has the space, too, as the standard of units does. */
+export const percent = (share: number): string =>
+  PERCENT()
+    .formatToParts(share)
+    .map((part) => (part.type === 'percentSign' && language.value === 'en' ? ` ${part.value}` : part.value))
+    .join('')
 
-/** Seconds as the editor says them: "30 s", "2 min", "1 min 30 s". */
+/** Seconds as the editor says them: "30 s", "2 min", "1 min 30 s". The signs of units are the same in every language. */
 export function duration(seconds: number): string {
   const minutes = Math.floor(seconds / 60)
   const rest = seconds % 60
   return [minutes ? `${minutes} min` : '', rest || !minutes ? `${rest} s` : ''].filter(Boolean).join(' ')
 }
 
-export function counted(count: number, one: string, many = `${one}s`): string {
-  return `${count} ${count === 1 ? one : many}`
-}
-
 const ORDINAL = new Intl.PluralRules('en-GB', { type: 'ordinal' })
 const ENDINGS: Record<string, string> = { one: 'st', two: 'nd', few: 'rd', other: 'th' }
 
-export const ordinal = (place: number): string => `${place}${ENDINGS[ORDINAL.select(place)]}`
+/** "1st"; where a language has no endings for it, "1.". */
+export const ordinal = (place: number): string =>
+  `${place}${language.value === 'en' ? ENDINGS[ORDINAL.select(place)] : '.'}`
 
 const FRACTIONS: [number, string][] = [
   [1 / 4, '¼'],
@@ -54,11 +57,20 @@ const FRACTIONS: [number, string][] = [
 /** A mark between wrong and right as a fraction, or as a percentage where no fraction is near. */
 export function fraction(mark: number): string {
   const near = FRACTIONS.find(([value]) => Math.abs(value - mark) < 0.01)
-  return near ? near[1] : `${Math.round(mark * 100)}`
+  return near ? near[1] : figure(Math.round(mark * 100))
 }
 
 /** A sum of marks without a tail of digits. */
-export const score = (sum: number): string => String(Math.round(sum * 100) / 100)
+export const score = (sum: number): string => figure(Math.round(sum * 100) / 100)
+
+/** A number with so many decimals. */
+export const fixed = (value: number, digits: number): string =>
+  new Intl.NumberFormat(localeOf(), {
+    ...FIGURES,
+    useGrouping: false,
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+  }).format(value)
 
 /** Seconds as a clock that runs down shows them: "14:05". */
 export const clockTime = (seconds: number): string =>

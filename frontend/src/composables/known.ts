@@ -1,21 +1,22 @@
 /** How students can be known in a session, in words. */
 import type { Settings } from '@/api/types'
+import { t } from './words'
 
 export type Known = Settings['known']
 
-export const KNOWN: Record<Known, { label: string; hint: string }> = {
-  nobody: { label: 'a number alone', hint: 'Nobody is asked for a name. Everyone is a guest with a number.' },
-  nickname: { label: 'a name they type', hint: 'Their own, or one they think of.' },
+export const knownBy = (): Record<Known, { label: string; hint: string }> => ({
+  nobody: { label: t('a_number_alone'), hint: t('nobody_is_asked_for_a_name') },
+  nickname: { label: t('a_name_they_type'), hint: t('their_own_or_one_they_think') },
   made_up: {
-    label: 'a name made for them',
-    hint: 'Two gentle words, as “Curious Heron”. One tap for another; no two the same.',
+    label: t('a_name_made_for_them'),
+    hint: t('two_gentle_words_as_curious_heron'),
   },
   list: {
-    label: 'their name in the class list',
-    hint: 'Each picks their own, or types a pass phrase where the class has them. Results add up.',
+    label: t('their_name_in_the_class_list'),
+    hint: t('each_picks_their_own_or_types'),
   },
   record_id: {
-    label: 'a record ID',
-    hint: 'The school’s number or e-mail, and a name for the others. Only reports show the ID.',
+    label: t('a_record_id'),
+    hint: t('the_schools_number_or_e_mail'),
   },
-}
+})

@@ -1,5 +1,5 @@
 import { ref } from 'vue'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 
 /** Runs what may be refused: while it runs the page is busy, and what the server says against it stands in `error`. */
 export function useAttempt() {

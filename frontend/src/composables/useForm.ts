@@ -1,5 +1,6 @@
 import { ref } from 'vue'
-import { Refusal, sentenceOf } from '@/api/refusal'
+import { Refusal } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 
 /** Runs a form's action and keeps what the server says against it, by field ('' for the whole form). */
 export function useForm() {

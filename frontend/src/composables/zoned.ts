@@ -1,4 +1,5 @@
 /** Moments as the clocks of a time zone show them, in the form that a field for date and time has. */
+import { localeOf } from '@/words'
 
 /** 1_800_000_000_000 in UTC as "2027-01-15T08:00". */
 export function wallOf(at: number, zone: string): string {
@@ -28,7 +29,8 @@ export function momentAt(wall: string, zone: string): number | null {
 
 /** "Tue 3 Nov, 18:00". */
 export const zonedMoment = (at: number, zone: string): string =>
-  new Intl.DateTimeFormat('en-GB', {
+  new Intl.DateTimeFormat(localeOf(), {
+    numberingSystem: 'latn',
     weekday: 'short',
     day: 'numeric',
     month: 'short',

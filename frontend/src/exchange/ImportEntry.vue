@@ -5,6 +5,9 @@ import ItemGlance from '@/questions/ItemGlance.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { field } from '@/ui/recipes'
 import type { Row } from './useImport'
+import { t } from './words'
+import { told } from '@/told'
+import { listed } from '@/words'
 
 const props = defineProps<{
   row: Row
@@ -25,7 +28,7 @@ watch(
 )
 const understood = computed(() => !!props.row.entry.item)
 const mending = computed(() => !props.row.out && (!understood.value || open.value))
-const name = computed(() => `${props.row.entry.place}`)
+const name = computed(() => told(props.row.entry.place))
 interface Shown {
   src: string
   alt: string
@@ -43,15 +46,17 @@ const pictures = computed(() => picturesIn(props.row.entry.item))
 
 const files = computed(() => {
   const item = props.row.entry.item as Record<string, unknown> | null | undefined
-  const unseen = pictures.value.length ? ['sound', 'video'] : ['picture', 'sound', 'video']
-  return unseen.filter((one) => item?.[one]).join(', ')
+  const unseen = pictures.value.length
+    ? (['sound', 'video'] as const)
+    : (['picture', 'sound', 'video'] as const)
+  return listed(unseen.filter((one) => item?.[one]).map((one) => t(one)))
 })
 </script>
 
 <template>
   <li
     class="border-b border-rule bg-sheet px-4 py-3"
-    :class="[!understood && !row.out && 'border-l-4 border-l-wrong', row.out && 'opacity-60']"
+    :class="[!understood && !row.out && 'border-s-4 border-s-wrong', row.out && 'opacity-60']"
   >
     <div class="flex flex-wrap items-start gap-x-4 gap-y-1 sm:flex-nowrap">
       <span class="figure w-20 shrink-0 grow pt-0.5 text-[15px] text-slate sm:grow-0">{{ name }}</span>
@@ -67,16 +72,18 @@ const files = computed(() => {
             class="max-h-24 max-w-40 rounded border border-rule"
           />
         </p>
-        <p v-if="files" class="text-[15px] text-slate">with {{ files }}</p>
-        <p v-if="row.entry.item?.by" class="text-[15px] text-slate">written by {{ row.entry.item.by }}</p>
+        <p v-if="files" class="text-[15px] text-slate">{{ t('with', { files }) }}</p>
+        <p v-if="row.entry.item?.by" class="text-[15px] text-slate">
+          {{ t('written_by', { by: row.entry.item.by }) }}
+        </p>
         <template v-if="!row.out">
           <p
             v-for="sentence in row.entry.sentences"
-            :key="sentence"
+            :key="sentence.sentence"
             class="mt-0.5"
             :class="understood ? 'text-slate' : 'font-bold text-wrong'"
           >
-            {{ sentence }}
+            {{ told(sentence) }}
           </p>
         </template>
         <div v-if="mending" class="mt-2">
@@ -85,22 +92,23 @@ const files = computed(() => {
             :rows="Math.min(12, Math.max(3, text.split('\n').length + 1))"
             dir="auto"
             spellcheck="false"
-            :aria-label="`${name}, its text`"
+            :aria-label="t('its_text', { name })"
             :class="field"
             class="leading-snug"
             @keydown.ctrl.enter="emit('mend', text)"
           />
           <UiButton size="small" class="mt-1" :disabled="busy || !text.trim()" @click="emit('mend', text)"
-            >Read it again<span class="sr-only">, {{ name }}</span></UiButton
+            >{{ t('read_it_again') }}<span class="sr-only">, {{ name }}</span></UiButton
           >
         </div>
       </div>
       <div class="flex shrink-0 items-end gap-1 sm:flex-col">
         <UiButton v-if="understood && !row.out && !open" look="quiet" size="small" @click="open = true"
-          >Change<span class="sr-only"> {{ name }}</span></UiButton
+          >{{ t('change') }}<span class="sr-only"> {{ name }}</span></UiButton
         >
         <UiButton look="quiet" size="small" @click="emit('leave', !row.out)"
-          >{{ row.out ? 'Take it along' : 'Leave it out' }}<span class="sr-only">, {{ name }}</span></UiButton
+          >{{ row.out ? t('take_it_along') : t('leave_it_out')
+          }}<span class="sr-only">, {{ name }}</span></UiButton
         >
       </div>
     </div>

@@ -4,7 +4,6 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
-import { counted } from '@/composables/format'
 import ColumnUses from '@/ui/ColumnUses.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { field, smallField } from '@/ui/recipes'
@@ -12,20 +11,23 @@ import { registry } from '@/questions/registry'
 import ImportEntry from './ImportEntry.vue'
 import ImportSource from './ImportSource.vue'
 import { isUnsettled, useImport, type Row } from './useImport'
+import { t } from './words'
+import { t as common } from '@/ui/words'
+import { told } from '@/told'
 
 const USES = {
-  '': 'not used',
-  question: 'question',
-  option: 'an option',
-  right: 'right answer',
-  explanation: 'explanation',
-  time: 'time (seconds)',
-  weight: 'weight',
-  topics: 'topics',
-  by: 'who wrote it',
-  kind: 'kind of question',
-  lines: 'lines (text form)',
-  settings: 'settings (text form)',
+  '': t('not_used'),
+  question: t('question'),
+  option: t('an_option'),
+  right: t('right_answer'),
+  explanation: t('explanation'),
+  time: t('time_seconds'),
+  weight: t('weight'),
+  topics: t('topics'),
+  by: t('who_wrote_it'),
+  kind: t('kind_of_question'),
+  lines: t('lines_text_form'),
+  settings: t('settings_text_form'),
 }
 const router = useRouter()
 const route = useRoute()
@@ -42,15 +44,17 @@ const sets = useQuery({
 })
 const shown = computed(() => (only.value ? rows.value.filter(isUnsettled) : rows.value))
 /** What they are called together: pages are no questions. */
-const noun = computed(() =>
-  rows.value.some(({ entry }) => entry.item && !registry[entry.item.kind].isAsked) ? 'item' : 'question',
+const counted = computed(() =>
+  rows.value.some(({ entry }) => entry.item && !registry[entry.item.kind].isAsked)
+    ? (n: number) => common('n_items', { n })
+    : (n: number) => common('n_questions', { n }),
 )
 const summary = computed(() => {
-  if (!rows.value.length) return 'No questions found yet'
+  if (!rows.value.length) return t('no_questions_found_yet')
   const understood = rows.value.filter((row) => row.entry.item).length
   const rest = rows.value.length - understood
-  const all = `${counted(rows.value.length, noun.value)} found`
-  return rest ? `${all}: ${understood} understood, ${rest} not` : `${all}, all of them understood`
+  const all = t('found', { counted: counted.value(rows.value.length) })
+  return rest ? t('understood_not', { all, understood, rest }) : t('all_of_them_understood', { all })
 })
 
 async function readText(text: string): Promise<void> {
@@ -89,32 +93,32 @@ async function add(): Promise<void> {
 <template>
   <div class="mx-auto max-w-5xl px-6 py-7">
     <div class="mb-5 flex flex-wrap items-baseline gap-4">
-      <h1 class="text-3xl">Bring questions in</h1>
-      <UiButton v-if="found" look="quiet" size="small" @click="incoming.startAnew"
-        >Start with something else</UiButton
-      >
+      <h1 class="text-3xl">{{ t('bring_questions_in') }}</h1>
+      <UiButton v-if="found" look="quiet" size="small" @click="incoming.startAnew">{{
+        t('start_with_something_else')
+      }}</UiButton>
     </div>
     <p v-if="error" role="alert" class="mb-4 text-wrong">{{ error }}</p>
     <ImportSource v-if="!found" :busy="busy" @text="readText" @file="readFile" />
     <template v-else>
       <p
         v-for="note in found.notes"
-        :key="note"
+        :key="note.sentence"
         role="status"
-        class="mb-2 border-l-4 border-slate bg-sheet px-3 py-1.5 wrap-anywhere"
+        class="mb-2 border-s-4 border-slate bg-sheet px-3 py-1.5 wrap-anywhere"
       >
-        {{ note }}
+        {{ told(note) }}
       </p>
       <ColumnUses
         v-if="found.columns.length"
         :columns="found.columns"
         :uses="USES"
         :needed="['question']"
-        hint="It is remembered for files with the same headings."
+        :hint="t('it_is_remembered_for_files_with')"
         @use="incoming.useColumn"
       />
       <label v-if="found.ways.length" class="mb-3 block"
-        >Bring its pages in as
+        >{{ t('bring_its_pages_in_as') }}
         <select
           :value="found.way"
           :class="smallField"
@@ -126,8 +130,9 @@ async function add(): Promise<void> {
       <div class="mb-2 flex flex-wrap items-baseline gap-x-6 gap-y-1">
         <h2 class="text-xl" aria-live="polite">{{ summary }}</h2>
         <label v-if="unsettled.length" class="flex items-center gap-2"
-          ><input v-model="only" type="checkbox" class="size-5 accent-tide" />Show only what was not
-          understood</label
+          ><input v-model="only" type="checkbox" class="size-5 accent-tide" />{{
+            t('show_only_what_was_not_understood')
+          }}</label
         >
       </div>
       <ul>
@@ -146,27 +151,26 @@ async function add(): Promise<void> {
         @submit.prevent="add"
       >
         <label class="min-w-52 flex-1"
-          >Add them to
+          >{{ t('add_them_to') }}
           <select v-model="into" :class="field">
-            <option :value="null">a new set</option>
+            <option :value="null">{{ t('a_new_set') }}</option>
             <option v-for="set in sets.data.value" :key="set.id" :value="set.id">
-              {{ set.title || 'Untitled set' }}
+              {{ set.title || common('untitled_set') }}
             </option>
           </select>
         </label>
         <label v-if="into === null" class="min-w-52 flex-1"
-          >Title of the new set
-          <input v-model="title" :class="field" maxlength="200" placeholder="Brought in" />
+          >{{ t('title_of_the_new_set') }}
+          <input v-model="title" :class="field" maxlength="200" :placeholder="t('brought_in')" />
         </label>
-        <div class="text-right">
+        <div class="text-end">
           <p v-if="unsettled.length" class="mb-1 text-[15px] text-slate">
-            Mend {{ counted(unsettled.length, 'place') }} first, or
+            {{ t('mend_places_first_or', { n: unsettled.length }) }}
             <button type="button" class="font-bold text-tide hover:underline" @click="leaveOut">
-              leave {{ unsettled.length === 1 ? 'it' : 'them all' }} out</button
-            >.
+              {{ t('leave_out_unsettled', { n: unsettled.length }) }}</button>.
           </p>
           <UiButton look="main" :disabled="busy || !usable.length || unsettled.length > 0" @click="add">{{
-            usable.length ? `Add ${counted(usable.length, noun)}` : 'Nothing to add'
+            usable.length ? t('add', { counted: counted(usable.length) }) : t('nothing_to_add')
           }}</UiButton>
         </div>
       </form>

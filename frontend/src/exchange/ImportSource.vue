@@ -5,6 +5,7 @@ import FileDrop from '@/ui/FileDrop.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { field } from '@/ui/recipes'
 import { textOfHtml } from './pastedHtml'
+import { t } from './words'
 
 defineProps<{ busy: boolean }>()
 const emit = defineEmits<{ text: [text: string]; file: [file: File] }>()
@@ -21,25 +22,14 @@ function paste(event: ClipboardEvent): void {
   text.value = area.value
 }
 
-const EXAMPLE = `1. Which knot makes a loop?
-   a) Reef knot
-   b) Bowline *
-   c) Sheet bend
-Why: It holds under load.
-
-2. The tide rises for ____ hours.
-Answer: six
-
-bow – the front of a ship
-stern – the back of a ship
-keel – the bottom of a ship`
+const EXAMPLE = t('sample')
 </script>
 
 <template>
   <div class="grid gap-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
     <form @submit.prevent="emit('text', text)">
       <label class="block"
-        ><span class="font-bold">Paste your questions</span>
+        ><span class="font-bold">{{ t('paste_your_questions') }}</span>
         <textarea
           v-model="text"
           rows="15"
@@ -52,37 +42,39 @@ keel – the bottom of a ship`
         />
       </label>
       <p class="mt-1 text-[15px] text-slate">
-        Mark what is right with a star, a tick, bold letters or “(correct)”; or write “Answer: B” below, or a
-        key at the end.
+        {{ t('mark_what_is_right_with_a') }}
       </p>
       <UiButton look="main" type="submit" class="mt-3" :disabled="busy || !text.trim()">{{
-        busy ? 'Reading…' : 'Read it'
+        busy ? t('reading') : t('read_it')
       }}</UiButton>
     </form>
     <div>
-      <p class="font-bold">Or bring a file</p>
+      <p class="font-bold">{{ t('or_bring_a_file') }}</p>
       <FileDrop
         :busy="busy"
         reading="Reading it. A long document takes a while…"
         @file="emit('file', $event)"
       />
       <dl class="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[15px]">
-        <dt class="font-bold">Spreadsheet</dt>
+        <dt class="font-bold">{{ t('spreadsheet') }}</dt>
         <dd>xlsx, ods, csv</dd>
-        <dt class="font-bold">Test package</dt>
-        <dd>QTI 3.0 and 2.1 (zip)</dd>
-        <dt class="font-bold">Document</dt>
+        <dt class="font-bold">{{ t('test_package') }}</dt>
+        <dd>{{ t('qti_3_0_and_2_1') }}</dd>
+        <dt class="font-bold">{{ t('document') }}</dt>
         <dd>docx, pptx, pdf</dd>
-        <dt class="font-bold">Text</dt>
+        <dt class="font-bold">{{ t('text') }}</dt>
         <dd>txt, md</dd>
-        <dt class="font-bold">From here</dt>
-        <dd>json, zip with media</dd>
+        <dt class="font-bold">{{ t('from_here') }}</dt>
+        <dd>{{ t('json_zip_with_media') }}</dd>
       </dl>
       <p class="mt-4 text-[15px]">
-        Do your students write the questions? Give them
-        <a class="text-tide underline" href="/api/exchange/template.xlsx">a spreadsheet to fill in</a>
+        {{ t('do_your_students_write_the_questions') }}
+        <a class="text-tide underline" href="/api/exchange/template.xlsx">{{
+          t('a_spreadsheet_to_fill_in')
+        }}</a>
         (<a class="text-tide underline" href="/api/exchange/template.ods">ods</a>,
-        <a class="text-tide underline" href="/api/exchange/template.csv">csv</a>); their names are kept.
+        <a class="text-tide underline" href="/api/exchange/template.csv">csv</a
+        >{{ t('their_names_are_kept') }}
       </p>
     </div>
   </div>

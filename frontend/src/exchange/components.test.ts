@@ -2,16 +2,22 @@
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
-import type { FoundEntry } from '@/api/types'
+import type { FoundEntry, Message } from '@/api/types'
 import ColumnUses from '@/ui/ColumnUses.vue'
 import ExportDialog from './ExportDialog.vue'
 import ImportEntry from './ImportEntry.vue'
 import ImportSource from './ImportSource.vue'
 
+const said = (sentence: string): Message => ({ code: 'tried', params: {}, sentence })
 const USES = { uses: { '': 'not used', question: 'question' }, needed: ['question'] }
 const WAYS = [
-  { format: 'archive', label: 'Everything in one file', suffix: '.lantern.zip', left_out: [] },
-  { format: 'qti3', label: 'Test package', suffix: '.qti3.zip', left_out: ['“Sea”: no such question.'] },
+  { format: 'archive', label: said('Everything in one file'), suffix: '.lantern.zip', left_out: [] },
+  {
+    format: 'qti3',
+    label: said('Test package'),
+    suffix: '.qti3.zip',
+    left_out: [said('“Sea”: no such question.')],
+  },
 ]
 vi.mock('@/api/http', async (original) => ({
   ...(await original<object>()),
@@ -32,7 +38,7 @@ const item = {
 const row = (entry: Partial<FoundEntry>, out = false) => ({
   key: 1,
   out,
-  entry: { place: 'Line 3', text: 'Which knot?', item: null, sentences: [], ...entry } as FoundEntry,
+  entry: { place: said('Line 3'), text: 'Which knot?', item: null, sentences: [], ...entry } as FoundEntry,
 })
 
 describe('an entry', () => {
@@ -62,7 +68,7 @@ describe('an entry', () => {
   })
 
   it('that was not understood says why and can be mended at once', async () => {
-    const view = show(row({ sentences: ['There is only one option.'] }))
+    const view = show(row({ sentences: [said('There is only one option.')] }))
     expect(view.text()).toContain('There is only one option.')
     await view.find('textarea').setValue('Which knot?\nAnswer: reef')
     await button(view, 'Read it again').trigger('click')
@@ -78,10 +84,10 @@ describe('an entry', () => {
   })
 
   it('is left out and taken along again', async () => {
-    const view = show(row({ sentences: ['Why.'] }))
+    const view = show(row({ sentences: [said('Why.')] }))
     await button(view, 'Leave it out').trigger('click')
     expect(view.emitted('leave')).toEqual([[true]])
-    await view.setProps({ row: row({ sentences: ['Why.'] }, true), busy: false })
+    await view.setProps({ row: row({ sentences: [said('Why.')] }, true), busy: false })
     expect(view.text()).not.toContain('Why.')
     await button(view, 'Take it along').trigger('click')
     expect(view.emitted('leave')![1]).toEqual([false])
@@ -97,7 +103,7 @@ describe('the columns', () => {
   it('lie open while none of them asks, and a use is chosen for one', async () => {
     const view = mount(ColumnUses, { props: { columns, ...USES } })
     expect(view.find('details').attributes('open')).toBeDefined()
-    expect(view.text()).toContain('1 of 2 columns are used')
+    expect(view.text()).toContain('1 of 2 columns is used')
     expect(view.text()).toContain('Column 2')
     await view.findAll('select')[0]!.setValue('question')
     expect(view.emitted('use')).toEqual([[0, 'question']])

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { FoundEntry } from '@/api/types'
+import type { FoundEntry, Message } from '@/api/types'
 import { textOfHtml } from './pastedHtml'
 import { useImport } from './useImport'
 
@@ -25,6 +25,7 @@ describe('what is copied from a page', () => {
   })
 })
 
+const said = (sentence: string): Message => ({ code: 'tried', params: {}, sentence })
 const mending = vi.hoisted(() => ({ replies: [] as unknown[] }))
 vi.mock('@/api/http', async (original) => ({
   ...(await original<object>()),
@@ -32,8 +33,13 @@ vi.mock('@/api/http', async (original) => ({
 }))
 
 const item = { id: 'a', kind: 'page', prompt: 'Tides' } as FoundEntry['item']
-const understood: FoundEntry = { place: 'Line 1', text: 'Tides', item, sentences: [] }
-const not: FoundEntry = { place: 'Line 4', text: 'The ____', item: null, sentences: ['What is missing?'] }
+const understood: FoundEntry = { place: said('Line 1'), text: 'Tides', item, sentences: [] }
+const not: FoundEntry = {
+  place: said('Line 4'),
+  text: 'The ____',
+  item: null,
+  sentences: [said('What is missing?')],
+}
 const empty = { title: '', about: {}, notes: [], columns: [], previews: {}, ways: [], way: '' }
 
 describe('bringing in', () => {
@@ -70,7 +76,7 @@ describe('bringing in', () => {
     expect(await incoming.mend(incoming.rows.value[0]!, 'two of them')).toBe(true)
     expect(incoming.rows.value).toHaveLength(3)
     expect(await incoming.mend(incoming.rows.value[0]!, ' ')).toBe(false)
-    expect(incoming.rows.value[0]!.entry.sentences?.[0]).toContain('nothing left')
+    expect(incoming.rows.value[0]!.entry.sentences?.[0]?.sentence).toContain('nothing left')
   })
 
   it('leaves out at once whatever was not understood', async () => {

@@ -1,8 +1,9 @@
 /** What came out of a file or a pasted text: looked through, mended, and only then added. */
 import { computed, ref, shallowRef } from 'vue'
 import { api, data, sendForm } from '@/api/http'
-import type { FoundEntry, FoundInFile, Item, SetDocument } from '@/api/types'
+import type { FoundEntry, FoundInFile, Item, Message, SetDocument } from '@/api/types'
 import { useAttempt } from '@/composables/useAttempt'
+import { t } from './words'
 
 export interface Row {
   key: number
@@ -69,14 +70,16 @@ export function useImport(language: () => string = () => '') {
     if (file.value) await readFile(file.value, { as: way })
   }
 
+  const nothingLeft = (): Message => ({ code: '', params: {}, sentence: t('there_is_nothing_left_of_it') })
+
   /** Reads one entry again as it was mended; it may have become several. False where it was not understood. */
   async function mend(row: Row, text: string): Promise<boolean> {
-    const body = { text, place: row.entry.place, language: language() }
+    const body = { text, language: language() }
     const mended = await attempt(() => data(api.POST('/api/exchange/mend', { body })))
     if (!mended) return false
     const made = mended.entries.length
-      ? mended.entries.map(asRow)
-      : [asRow({ ...row.entry, text, item: null, sentences: ['There is nothing left of it. Leave it out.'] })]
+      ? mended.entries.map((entry) => asRow({ ...entry, place: row.entry.place }))
+      : [asRow({ ...row.entry, text, item: null, sentences: [nothingLeft()] })]
     rows.value = rows.value.flatMap((one) => (one.key === row.key ? made : [one]))
     return made.every((one) => one.entry.item)
   }

@@ -28,21 +28,12 @@ export interface GameMusic<N extends GameName> {
 }
 
 export interface GameViews<N extends GameName> {
-  /** For teachers: what it is called, and what it is, in a line. */
-  label: string
-  hint: string
-  /** What a teacher chooses for it. Model: its settings; `settings`, where it needs them: all of the session's. `plan` is
-   * what would come of them. `alone`: it is for each by themselves, as set work, so nothing is asked that wants
-   * others. */
-  settings: () => Promise<Component>
   rules: () => Promise<(game: GameOf<N>) => Rules>
   music: () => Promise<GameMusic<N>>
   /** Where it has a board: what the big screen shows of it. Props: `board`, `at`, `view`. */
   screen?: () => Promise<Component>
   /** What the big screen says of the question that is on. Props: `board`. */
   asked?: () => Promise<Component>
-  /** What the desk sees of it, and does in it. Props: `board`, `view` (the desk's), `desk`. */
-  desk?: () => Promise<Component>
   /** What a player's own device shows of it. Props: `board` (the own one), `at`, `item` (the
    * question that is on); emits `move`, and `go` to a question of one's paper. */
   own?: () => Promise<Component>
@@ -51,4 +42,17 @@ export interface GameViews<N extends GameName> {
   /** Questions are answered on one's own board, by moves. Its props are then also `question` (what is asked),
    * `disabled` (it takes nothing just now), `speak` (says a part of it) and `names` (of who sit at the device). */
   answers?: boolean
+}
+
+/** What a game brings for the teacher who chooses and runs it. */
+export interface GameDeskViews {
+  /** What it is called, and what it is, in a line. */
+  label: () => string
+  hint: () => string
+  /** What a teacher chooses for it. Model: its settings; `settings`, where it needs them: all of the session's. `plan` is
+   * what would come of them. `alone`: it is for each by themselves, as set work, so nothing is asked that wants
+   * others. */
+  settings: () => Promise<Component>
+  /** What the desk sees of it, and does in it. Props: `board`, `view` (the desk's), `desk`. */
+  desk?: () => Promise<Component>
 }

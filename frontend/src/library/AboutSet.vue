@@ -7,6 +7,8 @@ import UiSwitch from '@/ui/UiSwitch.vue'
 import { field } from '@/ui/recipes'
 import { languageName, LANGUAGES } from './languages'
 import TagsField from './TagsField.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ about: About; madeFrom: SetDocument['made_from']; isPrivate: boolean }>()
 const emit = defineEmits<{ update: [about: About]; private: [on: boolean] }>()
@@ -14,7 +16,14 @@ const open = ref(false)
 
 const summary = computed(() => {
   const { subject, level_from: from, level_to: to, language, topics, tags } = props.about
-  const years = from && to ? `years ${from} to ${to}` : from ? `from year ${from}` : to ? `to year ${to}` : ''
+  const years =
+    from && to
+      ? t('years_to', { from, to })
+      : from
+        ? t('from_year', { from })
+        : to
+          ? t('to_year', { to })
+          : ''
   const parts = [subject, years, languageName(language ?? 'en'), ...(topics ?? []), ...(tags ?? [])]
   return parts.filter(Boolean).join(' · ')
 })
@@ -32,19 +41,19 @@ function setCover(media: Media | null): void {
 </script>
 
 <template>
-  <section class="mb-4 pl-4.5" aria-label="About the set">
+  <section class="mb-4 ps-4.5" :aria-label="t('about_the_set')">
     <p class="flex flex-wrap items-baseline gap-x-3 text-[15px] text-slate">
       <span>{{ summary }}</span>
       <button type="button" class="font-bold text-tide" :aria-expanded="open" @click="open = !open">
-        {{ open ? 'Close' : 'About this set…' }}
+        {{ open ? common('close') : t('about_this_set') }}
       </button>
-      <RouterLink v-if="madeFrom" :to="`/sets/${madeFrom.id}`" class="underline"
-        >a variant of {{ madeFrom.title || 'an untitled set' }}</RouterLink
-      >
+      <RouterLink v-if="madeFrom" :to="`/sets/${madeFrom.id}`" class="underline">{{
+        t('a_variant_of', { title: madeFrom.title || t('an_untitled_set') })
+      }}</RouterLink>
     </p>
     <div v-if="open" class="mt-2 grid gap-3 rounded border border-rule bg-sheet p-4 sm:grid-cols-2">
       <label class="sm:col-span-2"
-        >Description
+        >{{ t('description') }}
         <textarea
           rows="2"
           maxlength="2000"
@@ -54,18 +63,18 @@ function setCover(media: Media | null): void {
         />
       </label>
       <label
-        >Subject
+        >{{ t('subject') }}
         <input :class="field" maxlength="100" :value="about.subject" @input="set({ subject: text($event) })"
       /></label>
       <label
-        >Language
+        >{{ t('language') }}
         <select :class="field" :value="about.language" @change="set({ language: text($event) })">
           <option v-for="[tag, name] in LANGUAGES" :key="tag" :value="tag">{{ name }}</option>
         </select>
       </label>
       <div class="flex gap-3">
         <label class="flex-1"
-          >From school year
+          >{{ t('from_school_year') }}
           <input
             type="number"
             min="1"
@@ -75,7 +84,7 @@ function setCover(media: Media | null): void {
             @change="set({ level_from: year($event) })"
         /></label>
         <label class="flex-1"
-          >to
+          >{{ t('to') }}
           <input
             type="number"
             min="1"
@@ -86,27 +95,38 @@ function setCover(media: Media | null): void {
         /></label>
       </div>
       <div>
-        <p>Topics</p>
+        <p>{{ t('topics') }}</p>
         <TagsField
-          label="Topics of the set"
+          :label="t('topics_of_the_set')"
           :tags="about.topics ?? []"
           wide
           @update="set({ topics: $event })"
         />
       </div>
       <div>
-        <p>Tags of your own</p>
-        <TagsField label="Tags of the set" :tags="about.tags ?? []" wide @update="set({ tags: $event })" />
+        <p>{{ t('tags_of_your_own') }}</p>
+        <TagsField
+          :label="t('tags_of_the_set')"
+          :tags="about.tags ?? []"
+          wide
+          @update="set({ tags: $event })"
+        />
       </div>
       <div>
-        <p>Cover picture</p>
-        <MediaSlot :media="about.cover ?? null" name="the cover" active only-picture @update="setCover" />
+        <p>{{ t('cover_picture') }}</p>
+        <MediaSlot
+          :media="about.cover ?? null"
+          :name="t('the_cover')"
+          active
+          only-picture
+          @update="setCover"
+        />
       </div>
       <div class="sm:col-span-2">
         <UiSwitch
           :model-value="isPrivate"
-          label="Private pictures, sounds and videos"
-          hint="They are served to you and to students in a session of this set; to nobody else, even with their address."
+          :label="t('private_pictures_sounds_and_videos')"
+          :hint="t('they_are_served')"
           @update:model-value="emit('private', $event)"
         />
       </div>

@@ -2,7 +2,7 @@
 import { useMediaQuery, useTitle } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { Item, Kind } from '@/api/types'
 import { GridDialog } from '@/exchange'
 import { RunDialog } from '@/live/run'
@@ -20,6 +20,8 @@ import TextView from './TextView.vue'
 import type { Draft } from './changes'
 import { useEditorKeys } from './useEditorKeys'
 import { useSetEditor } from './useSetEditor'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const route = useRoute()
 const setId = Number(route.params.id)
@@ -37,7 +39,7 @@ const page = ref<HTMLElement>()
 
 provideLanguage(() => draft.value.about.language ?? '')
 
-useTitle(computed(() => `${draft.value.title || 'Untitled set'} · Tall Lantern`))
+useTitle(computed(() => common('page_title', { title: draft.value.title || common('untitled_set') })))
 
 const numbers = computed(() => {
   let number = 0
@@ -45,10 +47,10 @@ const numbers = computed(() => {
 })
 
 const STATES = {
-  saved: 'all changes kept',
-  saving: 'keeping your changes…',
-  offline: 'no connection: your changes are kept on this device and sent when it is back',
-  refused: 'not kept yet',
+  saved: t('all_changes_kept'),
+  saving: t('keeping_your_changes'),
+  offline: t('no_connection'),
+  refused: t('not_kept_yet'),
 }
 
 /** A number that is typed and not read yet is not kept yet. */
@@ -155,14 +157,14 @@ useEditorKeys({
   >
     <div class="px-4 py-6 md:px-7">
       <div class="mx-auto max-w-4xl">
-        <div class="mb-4 flex flex-wrap items-baseline gap-x-4 pl-3">
+        <div class="mb-4 flex flex-wrap items-baseline gap-x-4 ps-3">
           <h1 class="grow text-3xl">
-            <span class="sr-only">Title of the set</span>
+            <span class="sr-only">{{ t('title_of_the_set') }}</span>
             <input
               :value="draft.title"
-              aria-label="Title of the set"
+              :aria-label="t('title_of_the_set')"
               maxlength="200"
-              placeholder="Untitled set"
+              :placeholder="common('untitled_set')"
               class="w-full rounded bg-transparent px-1.5 py-0.5 hover:bg-sheet focus:bg-sheet"
               @input="editor.setTitle(($event.target as HTMLInputElement).value)"
               @keydown.enter="draft.items[0] && goTo(draft.items[0].id)"
@@ -184,9 +186,8 @@ useEditorKeys({
           @update="editor.setAbout"
           @private="editor.setPrivacy"
         />
-        <p v-if="editor.isEmpty.value" class="mb-4 pl-4.5 text-lg text-slate">
-          Nothing here yet. Add a question and type; Enter goes to the next line, Ctrl+Enter to the next
-          question.
+        <p v-if="editor.isEmpty.value" class="mb-4 ps-4.5 text-lg text-slate">
+          {{ t('nothing_here_yet_add_a_question') }}
         </p>
         <ItemBlock
           v-for="(item, index) in draft.items"
@@ -212,9 +213,11 @@ useEditorKeys({
           @remove="editor.remove(item.id)"
           @settle="editor.settle(item.id, $event)"
         />
-        <div class="mt-4 flex gap-3 pl-3">
-          <UiButton look="main" hint="Ctrl Enter" @click="add(usualKind())">+ Question</UiButton>
-          <KindMenu label="+ Another kind" :kinds="KINDS" @choose="add($event)" />
+        <div class="mt-4 flex gap-3 ps-3">
+          <UiButton look="main" :hint="t('ctrl_enter')" @click="add(usualKind())">{{
+            t('question')
+          }}</UiButton>
+          <KindMenu :label="t('another_kind')" :kinds="KINDS" @choose="add($event)" />
         </div>
       </div>
     </div>
@@ -249,5 +252,5 @@ useEditorKeys({
     />
     <RunDialog v-if="running" :set="setId" :title="draft.title" @close="running = false" />
   </div>
-  <p v-else class="px-8 py-10 text-slate">Opening the set…</p>
+  <p v-else class="px-8 py-10 text-slate">{{ t('opening_the_set') }}</p>
 </template>

@@ -5,6 +5,9 @@ import LineText from '@/questions/shared/LineText.vue'
 import { plainText } from '@/questions/shared/richtext'
 import UiButton from '@/ui/UiButton.vue'
 import type { SetEditor } from './useSetEditor'
+import { t } from './words'
+import { t as common } from '@/ui/words'
+import { told } from '@/told'
 
 const props = defineProps<{
   editor: SetEditor
@@ -28,7 +31,7 @@ const items = computed(() =>
     number: props.numbers[index] ?? '–',
     title:
       plainText((item.prompt ?? '').split('\n')[0]!) ||
-      (props.numbers[index] ? 'Empty question' : 'Empty page'),
+      (props.numbers[index] ? t('empty_question') : t('empty_page')),
   })),
 )
 const toSettle = computed(() =>
@@ -44,48 +47,56 @@ const toSay = computed(() => toSettle.value.filter((one) => !props.fresh.has(one
 const isBlocked = computed(
   () => toSettle.value.some((one) => one.severity === 'wrong') || !items.value.length,
 )
-const row = 'flex w-full gap-3 rounded px-2 py-1 text-left text-[15px] leading-snug'
+const row = 'flex w-full gap-3 rounded px-2 py-1 text-start text-[15px] leading-snug'
 </script>
 
 <template>
   <aside
-    aria-label="About this set"
-    class="border-t border-rule bg-sheet px-4 py-5 lg:border-t-0 lg:border-l"
+    :aria-label="t('about_this_set_2')"
+    class="border-t border-rule bg-sheet px-4 py-5 lg:border-t-0 lg:border-s"
   >
     <div class="lg:sticky lg:top-5">
       <div class="flex flex-wrap gap-2">
-        <UiButton look="main" :disabled="isBlocked" @click="emit('run')">Run it…</UiButton>
-        <UiButton :disabled="!editor.canUndo.value" title="Ctrl+Z" aria-label="Undo" @click="editor.undo"
+        <UiButton look="main" :disabled="isBlocked" @click="emit('run')">{{ t('run_it') }}</UiButton>
+        <UiButton
+          :disabled="!editor.canUndo.value"
+          :title="t('ctrl_z')"
+          :aria-label="common('undo')"
+          @click="editor.undo"
           >↶</UiButton
         >
         <UiButton
           :disabled="!editor.canRedo.value"
-          title="Ctrl+Shift+Z"
-          aria-label="Redo"
+          :title="t('ctrl_shift_z')"
+          :aria-label="t('redo')"
           @click="editor.redo"
           >↷</UiButton
         >
       </div>
       <div class="mt-3 flex flex-wrap gap-x-4 gap-y-1 px-2 text-[15px] font-bold text-tide">
-        <RouterLink v-if="items.length" :to="`${$route.path}/try`" class="hover:underline"
-          >Try it as a student</RouterLink
-        >
+        <RouterLink v-if="items.length" :to="`${$route.path}/try`" class="hover:underline">{{
+          t('try_it_as_a_student')
+        }}</RouterLink>
         <RouterLink
           :to="{ path: '/bring-in', query: { into: $route.params.id as string } }"
           class="hover:underline"
-          >Bring questions in</RouterLink
+          >{{ t('bring_questions_in') }}</RouterLink
         >
-        <button type="button" class="hover:underline" @click="emit('revisions')">Earlier versions</button>
-        <button type="button" class="hover:underline" title="Ctrl+E" @click="emit('text')">As text</button>
+        <button type="button" class="hover:underline" @click="emit('revisions')">
+          {{ t('earlier_versions') }}
+        </button>
+        <button type="button" class="hover:underline" :title="t('ctrl_e')" @click="emit('text')">
+          {{ t('as_text') }}
+        </button>
         <button v-if="items.length" type="button" class="hover:underline" @click="emit('recast')">
-          Make other questions of these
+          {{ t('make_other_questions_of_these') }}
         </button>
         <button v-if="items.length" type="button" class="hover:underline" @click="emit('grid')">
-          Crossword, word search
+          {{ t('crossword_word_search') }}
         </button>
       </div>
-      <h2 class="mt-5 mb-2 px-2 text-base">In this set</h2>
-      <p v-if="!items.length" class="px-2 text-[15px] text-slate">No items yet.</p>
+      <h2 class="mt-5 mb-2 px-2 text-base">{{ t('in_this_set') }}</h2>
+      <p v-if="!items.length" class="px-2 text-[15px] text-slate">{{ t('no_items_yet') }}</p>
       <ol>
         <li v-for="item in items" :key="item.id">
           <button
@@ -94,15 +105,15 @@ const row = 'flex w-full gap-3 rounded px-2 py-1 text-left text-[15px] leading-s
             :aria-current="active === item.id || undefined"
             @click="emit('go', item.id)"
           >
-            <span class="w-5 shrink-0 text-right font-bold text-slate">{{ item.number }}</span>
+            <span class="w-5 shrink-0 text-end font-bold text-slate">{{ item.number }}</span>
             <LineText class="truncate" :text="item.title" />
           </button>
         </li>
       </ol>
       <template v-if="items.length">
-        <h2 class="mt-5 mb-2 px-2 text-base">To settle before running</h2>
+        <h2 class="mt-5 mb-2 px-2 text-base">{{ t('to_settle_before_running') }}</h2>
         <p v-if="!toSay.length" class="px-2 text-[15px] text-slate">
-          {{ isBlocked ? 'Only what you are writing just now.' : 'Nothing. It can run as it is.' }}
+          {{ isBlocked ? t('only_what_you_are_writing_just') : t('nothing_it_can_run') }}
         </p>
         <ul aria-live="polite">
           <li v-for="problem in toSay" :key="problem.item + problem.field + problem.sentence">
@@ -111,25 +122,25 @@ const row = 'flex w-full gap-3 rounded px-2 py-1 text-left text-[15px] leading-s
               :class="[row, 'hover:bg-fog', problem.severity === 'wrong' ? 'text-wrong' : 'text-lamp-ink']"
               @click="emit('go', problem.item, problem.field)"
             >
-              <span class="w-5 shrink-0 text-right font-bold">{{ problem.number }}</span>
-              <span>{{ problem.sentence }}</span>
+              <span class="w-5 shrink-0 text-end font-bold">{{ problem.number }}</span>
+              <span>{{ told(problem) }}</span>
             </button>
           </li>
         </ul>
-        <h2 class="mt-5 mb-2 px-2 text-base">Keys</h2>
+        <h2 class="mt-5 mb-2 px-2 text-base">{{ t('keys') }}</h2>
         <dl class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 px-2 text-sm text-slate">
-          <dt>Enter</dt>
-          <dd>next line</dd>
-          <dt>Ctrl Enter</dt>
-          <dd>next question</dd>
-          <dt>Ctrl D</dt>
-          <dd>duplicate</dd>
-          <dt>Ctrl E</dt>
-          <dd>the set as text</dd>
+          <dt>{{ t('enter') }}</dt>
+          <dd>{{ t('next_line') }}</dd>
+          <dt>{{ t('ctrl_enter') }}</dt>
+          <dd>{{ t('next_question') }}</dd>
+          <dt>{{ t('ctrl_d') }}</dt>
+          <dd>{{ t('duplicate') }}</dd>
+          <dt>{{ t('ctrl_e_2') }}</dt>
+          <dd>{{ t('the_set_as_text') }}</dd>
           <dt>Alt ↑ ↓</dt>
-          <dd>move</dd>
-          <dt>Ctrl B, I</dt>
-          <dd>bold, italic</dd>
+          <dd>{{ t('move') }}</dd>
+          <dt>{{ t('ctrl_b_i') }}</dt>
+          <dd>{{ t('bold_italic') }}</dd>
         </dl>
       </template>
     </div>

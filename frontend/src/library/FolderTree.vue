@@ -3,6 +3,7 @@
 import { computed, nextTick, ref } from 'vue'
 import { smallField } from '@/ui/recipes'
 import { inside, useFolders } from './useFolders'
+import { t } from './words'
 
 const chosen = defineModel<number | null>({ required: true })
 const { branches, folders, make, rename, move, remove } = useFolders()
@@ -42,21 +43,21 @@ async function takeAway(): Promise<void> {
 }
 
 const row = (on: boolean): string =>
-  `block w-full truncate rounded py-1 pr-2 text-left ${on ? 'bg-tide-wash font-bold' : 'hover:bg-sheet'}`
+  `block w-full truncate rounded py-1 pe-2 text-start ${on ? 'bg-tide-wash font-bold' : 'hover:bg-sheet'}`
 </script>
 
 <template>
-  <nav aria-label="Folders" class="text-[15px]">
+  <nav :aria-label="t('folders')" class="text-[15px]">
     <ul>
       <li>
         <button
           type="button"
           :class="row(chosen === null)"
-          class="pl-2"
+          class="ps-2"
           :aria-current="chosen === null || undefined"
           @click="chosen = null"
         >
-          All sets
+          {{ t('all_sets') }}
         </button>
       </li>
       <li v-for="branch in branches" :key="branch.id">
@@ -78,26 +79,26 @@ const row = (on: boolean): string =>
         :class="smallField"
         class="w-full"
         maxlength="100"
-        :aria-label="naming === 'new' ? 'Name of the new folder' : 'New name'"
-        placeholder="Name of the folder"
+        :aria-label="naming === 'new' ? t('name_of_the_new_folder') : t('new_name')"
+        :placeholder="t('name_of_the_folder')"
         @keydown.esc="naming = null"
         @blur="finish"
       />
     </form>
-    <div v-else class="mt-2 flex flex-wrap gap-x-3 gap-y-1 pl-2 text-sm font-bold text-tide">
-      <button type="button" class="min-h-6" @click="ask('new')">+ Folder</button>
+    <div v-else class="mt-2 flex flex-wrap gap-x-3 gap-y-1 ps-2 text-sm font-bold text-tide">
+      <button type="button" class="min-h-6" @click="ask('new')">{{ t('folder') }}</button>
       <template v-if="current">
-        <button type="button" class="min-h-6" @click="ask('rename')">Rename folder</button>
-        <button type="button" class="min-h-6" @click="takeAway">Remove folder</button>
+        <button type="button" class="min-h-6" @click="ask('rename')">{{ t('rename_folder') }}</button>
+        <button type="button" class="min-h-6" @click="takeAway">{{ t('remove_folder') }}</button>
         <label class="w-full font-normal text-ink"
-          >Lies in
+          >{{ t('lies_in') }}
           <select
             class="max-w-32"
             :class="smallField"
             :value="current.parent ?? ''"
             @change="move(current, Number(($event.target as HTMLSelectElement).value) || null)"
           >
-            <option value="">the top</option>
+            <option value="">{{ t('the_top') }}</option>
             <option v-for="place in places" :key="place.id" :value="place.id">{{ place.path }}</option>
           </select>
         </label>

@@ -3,12 +3,13 @@
 import { computed, ref } from 'vue'
 import type { Conflict, Item, ItemProblem, Kind, Media } from '@/api/types'
 import { ItemMedia, mediaFileIn, MediaSlot, useUpload } from '@/media'
-import { viewsOf } from '@/questions/registry'
-import AsyncView from '@/questions/shared/AsyncView.vue'
-import RichField from '@/questions/shared/RichField.vue'
+import { editingOf } from '@/questions/editing'
+import EditingView from '@/questions/editing/EditingView.vue'
+import RichField from '@/questions/editing/RichField.vue'
 import ItemChips from './ItemChips.vue'
 import ItemConflict from './ItemConflict.vue'
 import WouldCount from './WouldCount.vue'
+import { t } from './words'
 
 const props = defineProps<{
   set: number
@@ -46,7 +47,7 @@ const showsExplanation = computed(
 /** What may be tried against the key: nothing of an opinion, and nothing that is chosen. */
 const typedParts = computed(() => {
   const isScored = 'scored' in props.item && props.item.scored
-  return isScored ? (viewsOf(props.item).typedParts?.(props.item) ?? []) : []
+  return isScored ? (editingOf(props.item).typedParts?.(props.item) ?? []) : []
 })
 const trying = ref(false)
 
@@ -76,18 +77,18 @@ function explain(): void {
   <section
     ref="block"
     :data-item="item.id"
-    :aria-label="number ? `Question ${number}` : 'Page'"
-    class="group/block relative mb-3.5 rounded border bg-sheet py-3 pr-4 pl-3"
+    :aria-label="number ? t('question_2', { number }) : t('page')"
+    class="group/block relative mb-3.5 rounded border bg-sheet py-3 pe-4 ps-3"
     :class="
       active
-        ? 'border-ink before:absolute before:-inset-y-px before:-left-1.5 before:w-1.5 before:rounded-l before:bg-lamp'
+        ? 'border-ink before:absolute before:-inset-y-px before:-start-1.5 before:w-1.5 before:rounded-s before:bg-lamp'
         : 'border-rule'
     "
     @paste="takeFile"
     @dragover.prevent
     @drop="takeFile"
   >
-    <p v-if="error" role="alert" class="mb-2 pl-9 text-wrong">{{ error }}</p>
+    <p v-if="error" role="alert" class="mb-2 ps-9 text-wrong">{{ error }}</p>
     <ItemConflict v-if="conflict" :conflict="conflict" @settle="emit('settle', $event)" />
     <div class="flex gap-2">
       <label class="group/number relative flex w-7 shrink-0 flex-col items-center pt-1.5">
@@ -95,7 +96,7 @@ function explain(): void {
         <input
           type="checkbox"
           class="mt-1 size-5 accent-tide opacity-0 group-hover/block:opacity-100 checked:opacity-100 focus-visible:opacity-100"
-          :aria-label="`Select ${number ? `question ${number}` : 'this page'}`"
+          :aria-label="t('select', { page: number ? t('question_3', { number }) : t('this_page') })"
           :checked="selected"
           @change="emit('select', ($event.target as HTMLInputElement).checked)"
         />
@@ -106,12 +107,12 @@ function explain(): void {
             <RichField
               :model-value="item.prompt ?? ''"
               class="text-[19px] leading-snug font-bold"
-              :label="number ? 'Question' : 'Heading of the page'"
-              :placeholder="number ? 'Type the question' : 'Heading of the page'"
+              :label="number ? t('question_4') : t('heading_of_the_page')"
+              :placeholder="number ? t('type_the_question') : t('heading_of_the_page')"
               @update:model-value="emit('update', { ...item, prompt: $event })"
               @enter="toFirstLine"
             />
-            <AsyncView
+            <EditingView
               :kind="item.kind"
               part="editor"
               :item="item"
@@ -121,7 +122,7 @@ function explain(): void {
           </div>
           <ItemMedia
             :item="item"
-            :name="number ? `question ${number}` : 'the page'"
+            :name="number ? t('question_3', { number }) : t('the_page')"
             :active="active"
             @update="emit('update', $event)"
           />
@@ -129,21 +130,21 @@ function explain(): void {
         <div
           v-if="showsExplanation"
           data-explanation
-          class="mt-2 flex items-start border-l-4 border-rule pl-2"
+          class="mt-2 flex items-start border-s-4 border-rule ps-2"
         >
-          <span class="pt-1 text-[15px] font-bold">Why</span>
+          <span class="pt-1 text-[15px] font-bold">{{ t('why') }}</span>
           <RichField
             :model-value="explanation ?? ''"
             class="grow text-[15px]"
-            label="Explanation, shown with the right answer"
-            placeholder="Explanation, shown with the right answer"
+            :label="t('explanation_shown_with_the_right_answer')"
+            :placeholder="t('explanation_shown_with_the_right_answer')"
             block
             @update:model-value="emit('update', { ...item, explanation: $event } as Item)"
           />
           <MediaSlot
             v-if="active || explanationMedia"
             :media="explanationMedia"
-            name="the explanation"
+            :name="t('the_explanation')"
             :active="active"
             :language="item.language"
             @update="emit('update', { ...item, explanation_media: $event } as Item)"

@@ -4,10 +4,14 @@ import { computed } from 'vue'
 import type { Item, ItemProblem, Kind } from '@/api/types'
 import { duration } from '@/composables/format'
 import { KINDS, viewsOf } from '@/questions/registry'
-import AsyncView from '@/questions/shared/AsyncView.vue'
+import { editingOf } from '@/questions/editing'
+import EditingView from '@/questions/editing/EditingView.vue'
 import ChipMenu from '@/ui/ChipMenu.vue'
 import KindMenu from './KindMenu.vue'
 import TagsField from './TagsField.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
+import { told } from '@/told'
 
 type Question = Extract<Item, { weight?: unknown }>
 
@@ -34,16 +38,16 @@ const emit = defineEmits<{
 
 const TIMES = [null, 5, 10, 15, 20, 30, 45, 60, 90, 120, 180, 300, 600, 900, 1200].map((value) => ({
   value,
-  label: value === null ? 'no time limit' : duration(value),
+  label: value === null ? t('no_time_limit') : duration(value),
 }))
 const WEIGHTS = [
-  { value: 1, label: 'counts once' },
-  { value: 2, label: 'counts twice' },
-  { value: 0, label: 'counts for nothing' },
+  { value: 1, label: t('counts_once') },
+  { value: 2, label: t('counts_twice') },
+  { value: 0, label: t('counts_for_nothing') },
 ] as const
 const SCORED = [
-  { value: true, label: 'scored' },
-  { value: false, label: 'opinion' },
+  { value: true, label: t('scored') },
+  { value: false, label: t('opinion') },
 ] as const
 
 const question = computed(() => (viewsOf(props.item).isAsked ? (props.item as Question) : null))
@@ -52,29 +56,29 @@ const action = 'rounded px-2 py-1 hover:underline disabled:opacity-40'
 </script>
 
 <template>
-  <div class="mt-2 flex flex-wrap items-center gap-2 pl-1.5">
-    <AsyncView :kind="item.kind" part="chips" :item="item" @update="emit('update', $event)" />
+  <div class="mt-2 flex flex-wrap items-center gap-2 ps-1.5">
+    <EditingView :kind="item.kind" part="chips" :item="item" @update="emit('update', $event)" />
     <template v-if="question">
-      <span v-if="viewsOf(item).isOpinionOnly" class="text-sm text-slate">{{
-        'by_hand' in item && item.by_hand ? 'marked by hand' : 'no right answer'
+      <span v-if="editingOf(item).isOpinionOnly" class="text-sm text-slate">{{
+        'by_hand' in item && item.by_hand ? t('marked_by_hand') : t('no_right_answer')
       }}</span>
       <ChipMenu
         v-else
-        label="Scored or opinion"
+        :label="t('scored_or_opinion')"
         :choices="SCORED"
         :value="question.scored ?? true"
         @choose="set({ scored: $event })"
       />
       <ChipMenu
-        label="Time limit"
+        :label="t('time_limit')"
         :choices="TIMES"
         :value="question.time_limit ?? null"
-        :text="question.time_limit ? duration(question.time_limit) : 'no time limit'"
+        :text="question.time_limit ? duration(question.time_limit) : t('no_time_limit')"
         @choose="set({ time_limit: $event })"
       />
       <ChipMenu
         v-if="question.scored"
-        label="Weight"
+        :label="t('weight')"
         :choices="WEIGHTS"
         :value="question.weight ?? 1"
         @choose="set({ weight: $event })"
@@ -89,31 +93,35 @@ const action = 'rounded px-2 py-1 hover:underline disabled:opacity-40'
           ? 'border-wrong text-wrong'
           : 'border-lamp-ink bg-lamp-wash text-lamp-ink'
       "
-      ><span aria-hidden="true">⚠</span> {{ problem.sentence }}</span
+      ><span aria-hidden="true">⚠</span> {{ told(problem) }}</span
     >
   </div>
   <div v-if="active" class="mt-2 flex flex-wrap items-center gap-x-2 text-[15px] font-bold text-tide">
-    <button v-if="canExplain" type="button" :class="action" @click="emit('explain')">Explanation</button>
-    <button v-if="canTry" type="button" :class="action" :aria-expanded="trying" @click="emit('try')">
-      Would this count?
+    <button v-if="canExplain" type="button" :class="action" @click="emit('explain')">
+      {{ t('explanation') }}
     </button>
-    <button type="button" :class="action" title="Ctrl+D" @click="emit('duplicate')">Duplicate</button>
+    <button v-if="canTry" type="button" :class="action" :aria-expanded="trying" @click="emit('try')">
+      {{ t('would_this_count') }}
+    </button>
+    <button type="button" :class="action" :title="t('ctrl_d_2')" @click="emit('duplicate')">
+      {{ t('duplicate_2') }}
+    </button>
     <button type="button" :class="action" title="Alt+↑" :disabled="first" @click="emit('move', -1)">
-      Move up
+      {{ t('move_up') }}
     </button>
     <button type="button" :class="action" title="Alt+↓" :disabled="last" @click="emit('move', 1)">
-      Move down
+      {{ t('move_down') }}
     </button>
     <KindMenu
-      label="Turn into…"
+      :label="t('turn_into')"
       :kinds="KINDS.filter((kind) => kind !== item.kind)"
       small
       @choose="emit('turn', $event)"
     />
-    <button type="button" :class="action" @click="emit('remove')">Remove</button>
+    <button type="button" :class="action" @click="emit('remove')">{{ common('remove') }}</button>
     <TagsField
-      class="ml-auto"
-      label="Topics of this question"
+      class="ms-auto"
+      :label="t('topics_of_this_question')"
       :tags="item.tags ?? []"
       @update="emit('update', { ...item, tags: $event })"
     />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Conflict } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
+import { t } from './words'
 
 defineProps<{ conflict: Conflict }>()
 const emit = defineEmits<{ settle: [keep: 'mine' | 'theirs'] }>()
@@ -13,14 +14,14 @@ const emit = defineEmits<{ settle: [keep: 'mine' | 'theirs'] }>()
   >
     <p class="grow">
       <template v-if="conflict.theirs">
-        This was changed in another window meanwhile: <b>“{{ conflict.theirs.prompt }}”</b>. Nothing has been
-        overwritten.
+        {{ t('this_was_changed_in_another_window') }} <b>“{{ conflict.theirs.prompt }}”</b
+        >{{ t('nothing_has_been_overwritten') }}
       </template>
-      <template v-else>This was removed in another window meanwhile. Your version is still here.</template>
+      <template v-else>{{ t('this_was_removed_in_another_window') }}</template>
     </p>
-    <UiButton size="small" @click="emit('settle', 'mine')">Keep mine</UiButton>
+    <UiButton size="small" @click="emit('settle', 'mine')">{{ t('keep_mine') }}</UiButton>
     <UiButton size="small" @click="emit('settle', 'theirs')">{{
-      conflict.theirs ? 'Take the other' : 'Remove it here too'
+      conflict.theirs ? t('take_the_other') : t('remove_it_here_too')
     }}</UiButton>
   </div>
 </template>

@@ -3,7 +3,7 @@
 import { ref } from 'vue'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import type { Kind } from '@/api/types'
-import { registry } from '@/questions/registry'
+import { editings } from '@/questions/editing'
 import { button } from '@/ui/recipes'
 
 defineProps<{ label: string; kinds: readonly Kind[]; small?: boolean }>()
@@ -35,11 +35,11 @@ function place(event: Event): void {
       <MenuItem v-for="kind in kinds" :key="kind" v-slot="{ active }">
         <button
           type="button"
-          class="block w-full px-3 py-1.5 text-left"
+          class="block w-full px-3 py-1.5 text-start"
           :class="active && 'bg-tide-wash'"
           @click="emit('choose', kind)"
         >
-          <b>{{ registry[kind].label }}</b> <span class="text-slate">{{ registry[kind].hint }}</span>
+          <b>{{ editings[kind].label() }}</b> <span class="text-slate">{{ editings[kind].hint() }}</span>
         </button>
       </MenuItem>
     </MenuItems>

@@ -5,15 +5,16 @@ import { refDebounced } from '@vueuse/core'
 import { ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { FoundQuestion, Kind } from '@/api/types'
-import { counted } from '@/composables/format'
 import { useToasts } from '@/composables/useToasts'
 import LineText from '@/questions/shared/LineText.vue'
-import { registry } from '@/questions/registry'
+import { editings } from '@/questions/editing'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { field } from '@/ui/recipes'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const router = useRouter()
 const { show } = useToasts()
@@ -37,7 +38,7 @@ function toggle(row: FoundQuestion): void {
 
 async function make(): Promise<void> {
   const body = {
-    title: title.value.trim() || 'Picked questions',
+    title: title.value.trim() || t('picked_questions'),
     picked: [...picked.value.values()].map(({ set, item }) => ({ set, item })),
   }
   try {
@@ -51,23 +52,23 @@ async function make(): Promise<void> {
 
 <template>
   <div class="mx-auto max-w-5xl px-6 py-7">
-    <h1 class="mb-5 text-3xl">Pick questions into a new set</h1>
+    <h1 class="mb-5 text-3xl">{{ t('pick_questions_into_a_new_set') }}</h1>
     <div class="mb-4 flex flex-wrap items-end gap-4">
       <label class="min-w-60 flex-1"
-        >Search all your questions
-        <input v-model="text" type="search" :class="field" placeholder="words, topics, a set’s title" />
+        >{{ t('search_all_your_questions') }}
+        <input v-model="text" type="search" :class="field" :placeholder="t('words_topics_a_sets_title')" />
       </label>
       <label class="min-w-60 flex-1"
-        >Title of the new set
-        <input v-model="title" :class="field" maxlength="200" placeholder="Picked questions" />
+        >{{ t('title_of_the_new_set') }}
+        <input v-model="title" :class="field" maxlength="200" :placeholder="t('picked_questions')" />
       </label>
       <UiButton look="main" :disabled="!picked.size" @click="make">{{
-        picked.size ? `Make a set of ${counted(picked.size, 'question')}` : 'Pick some questions'
+        picked.size ? t('make_a_set_of_questions', { n: picked.size }) : t('pick_some_questions')
       }}</UiButton>
     </div>
     <p v-if="found.error.value" role="alert" class="text-wrong">{{ sentenceOf(found.error.value) }}</p>
-    <EmptyNote v-else-if="found.data.value && !found.data.value.length" title="Nothing found">
-      Try fewer words. Only questions of your own sets are searched.
+    <EmptyNote v-else-if="found.data.value && !found.data.value.length" :title="t('nothing_found')">
+      {{ t('try_fewer_words_only_questions') }}
     </EmptyNote>
     <ul v-else>
       <li v-for="row in found.data.value" :key="keyOf(row)" class="border-b border-rule bg-sheet">
@@ -81,11 +82,15 @@ async function make(): Promise<void> {
           <span class="min-w-0"
             ><LineText
               class="block leading-snug font-bold wrap-anywhere"
-              :text="row.title || '(no words yet)'"
-            /><span class="text-[15px] text-slate"
-              >{{ registry[row.kind as Kind].label }} · {{ row.set_title || 'Untitled set' }}, question
-              {{ row.number }}{{ row.tags.length ? ` · ${row.tags.join(', ')}` : '' }}</span
-            ></span
+              :text="row.title || t('no_words_yet')"
+            /><span class="text-[15px] text-slate">{{
+              t('question_5', {
+                label: editings[row.kind as Kind].label(),
+                title: row.set_title || common('untitled_set'),
+                number: row.number,
+                tags: row.tags.length ? ` · ${row.tags.join(', ')}` : '',
+              })
+            }}</span></span
           >
         </label>
       </li>

@@ -3,13 +3,14 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { Item, Kind } from '@/api/types'
-import { counted } from '@/composables/format'
-import { registry } from '@/questions/registry'
+import { editings } from '@/questions/editing'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import ItemGlance from '@/questions/ItemGlance.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ items: Item[] }>()
 const emit = defineEmits<{ add: [items: Item[]]; close: [] }>()
@@ -27,23 +28,22 @@ const made = computed(() => (into.value ? ((found.data.value?.items ?? []) as It
 </script>
 
 <template>
-  <UiDialog open wide title="Make other questions of these" @close="emit('close')">
+  <UiDialog open wide :title="t('make_other_questions_of_these')" @close="emit('close')">
     <p v-if="found.error.value" role="alert" class="text-wrong">{{ sentenceOf(found.error.value) }}</p>
     <p v-else-if="found.data.value && !possible.length" class="text-slate">
-      Nothing here can be made into another kind. It takes pairs (a question with one right answer, terms and
-      definitions) or groups.
+      {{ t('nothing_here_can_be_made_into') }}
     </p>
     <template v-else>
       <fieldset class="mb-3">
-        <legend class="mb-1 font-bold">Into</legend>
-        <label v-for="one in possible" :key="one.kind" class="mr-4 inline-flex min-h-8 items-center gap-2">
+        <legend class="mb-1 font-bold">{{ t('into') }}</legend>
+        <label v-for="one in possible" :key="one.kind" class="me-4 inline-flex min-h-8 items-center gap-2">
           <input v-model="into" type="radio" name="into" :value="one.kind" class="size-4 accent-tide" />
-          {{ registry[one.kind as Kind].label }} <span class="text-slate">({{ one.count }})</span>
+          {{ editings[one.kind as Kind].label() }} <span class="text-slate">({{ one.count }})</span>
         </label>
       </fieldset>
       <fieldset class="mb-3">
-        <legend class="mb-1 font-bold">Asking for</legend>
-        <label class="mr-4 inline-flex min-h-8 items-center gap-2"
+        <legend class="mb-1 font-bold">{{ t('asking_for') }}</legend>
+        <label class="me-4 inline-flex min-h-8 items-center gap-2"
           ><input
             v-model="direction"
             type="radio"
@@ -51,26 +51,26 @@ const made = computed(() => (into.value ? ((found.data.value?.items ?? []) as It
             value="forward"
             class="size-4 accent-tide"
           />
-          the right side of each pair</label
+          {{ t('the_right_side_of_each_pair') }}</label
         >
         <label class="inline-flex min-h-8 items-center gap-2"
           ><input v-model="direction" type="radio" name="direction" value="back" class="size-4 accent-tide" />
-          the left side</label
+          {{ t('the_left_side') }}</label
         >
       </fieldset>
       <ol
         v-if="made.length"
         class="max-h-72 space-y-2 overflow-y-auto rounded border border-rule p-3"
         tabindex="0"
-        aria-label="Preview"
+        :aria-label="t('preview')"
       >
         <li v-for="item in made" :key="item.id"><ItemGlance :item="item" /></li>
       </ol>
     </template>
     <div class="mt-5 flex justify-end gap-3">
-      <UiButton @click="emit('close')">Cancel</UiButton>
+      <UiButton @click="emit('close')">{{ common('cancel') }}</UiButton>
       <UiButton look="main" :disabled="!made.length" @click="emit('add', made)">{{
-        made.length ? `Add ${counted(made.length, 'question')}` : 'Choose a kind'
+        made.length ? t('add_questions', { n: made.length }) : t('choose_a_kind')
       }}</UiButton>
     </div>
   </UiDialog>

@@ -3,13 +3,15 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { Item } from '@/api/types'
-import { counted, dateOf } from '@/composables/format'
+import { dateOf, hourOf } from '@/composables/format'
 import { useToasts } from '@/composables/useToasts'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import ItemGlance from '@/questions/ItemGlance.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ set: number }>()
 const emit = defineEmits<{ close: []; broughtBack: [] }>()
@@ -33,14 +35,13 @@ const old = useQuery({
   enabled: computed(() => chosen.value !== null),
 })
 const items = computed(() => (old.data.value?.content.items ?? []) as Item[])
-const time = (iso: string): string =>
-  `${dateOf(iso)}, ${new Date(iso).toLocaleTimeString([], { timeStyle: 'short' })}`
+const time = (iso: string): string => `${dateOf(iso)}, ${hourOf(Date.parse(iso))}`
 
 async function bringBack(): Promise<void> {
   try {
     const params = { path: { ...path, version: chosen.value! } }
     await data(api.POST('/api/sets/{set_id}/revisions/{version}/bring-back', { params }))
-    show('The earlier version is back. How it was before is among the earlier versions.')
+    show(t('the_earlier_version_is_back_how'))
     emit('broughtBack')
     emit('close')
   } catch (error) {
@@ -50,38 +51,38 @@ async function bringBack(): Promise<void> {
 </script>
 
 <template>
-  <UiDialog open title="Earlier versions" @close="emit('close')">
+  <UiDialog open :title="t('earlier_versions')" @close="emit('close')">
     <p v-if="rows.error.value" role="alert" class="text-wrong">{{ sentenceOf(rows.error.value) }}</p>
     <p v-else-if="rows.data.value && !rows.data.value.length" class="text-slate">
-      None yet. One is kept about every ten minutes while you write, and whenever the set is run.
+      {{ t('none_yet_one_is_kept_about') }}
     </p>
     <ul v-else class="max-h-48 overflow-y-auto rounded border border-rule">
       <li v-for="row in rows.data.value" :key="row.version" class="border-b border-rule last:border-0">
         <button
           type="button"
-          class="flex w-full gap-4 px-3 py-2 text-left"
+          class="flex w-full gap-4 px-3 py-2 text-start"
           :class="chosen === row.version ? 'bg-tide-wash' : 'hover:bg-fog'"
           :aria-pressed="chosen === row.version"
           @click="chosen = row.version"
         >
           <span class="grow">{{ time(row.created_at) }}</span>
-          <span class="text-slate">{{ counted(row.questions, 'item') }}</span>
+          <span class="text-slate">{{ common('n_items', { n: row.questions }) }}</span>
         </button>
       </li>
     </ul>
     <div v-if="old.data.value" class="mt-3">
-      <h3 class="mb-2 text-lg">{{ old.data.value.content.title || 'Untitled set' }}</h3>
+      <h3 class="mb-2 text-lg">{{ old.data.value.content.title || common('untitled_set') }}</h3>
       <ol
         class="max-h-72 space-y-2 overflow-y-auto rounded border border-rule p-3"
         tabindex="0"
-        aria-label="The earlier version"
+        :aria-label="t('the_earlier_version')"
       >
         <li v-for="item in items" :key="item.id"><ItemGlance :item="item" /></li>
       </ol>
     </div>
     <div class="mt-5 flex justify-end gap-3">
-      <UiButton @click="emit('close')">Close</UiButton>
-      <UiButton look="main" :disabled="chosen === null" @click="bringBack">Bring it back</UiButton>
+      <UiButton @click="emit('close')">{{ common('close') }}</UiButton>
+      <UiButton look="main" :disabled="chosen === null" @click="bringBack">{{ t('bring_it_back') }}</UiButton>
     </div>
   </UiDialog>
 </template>

@@ -2,9 +2,8 @@
 import { refDebounced, useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { SetRow } from '@/api/types'
-import { counted } from '@/composables/format'
 import { ExportDialog } from '@/exchange'
 import { RunDialog, UnpreparedDialog } from '@/live/run'
 import EmptyNote from '@/ui/EmptyNote.vue'
@@ -15,6 +14,8 @@ import FolderTree from './FolderTree.vue'
 import { sorted, type Sort } from './sorting'
 import { inside, useFolders } from './useFolders'
 import { useSets } from './useSets'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const router = useRouter()
 const search = ref('')
@@ -42,10 +43,10 @@ const here = computed(() => {
   )
 })
 const HEADS = [
-  { sort: 'name', label: 'Title', class: 'px-4' },
-  { sort: null, label: 'What is in it', class: 'px-3' },
-  { sort: 'changed', label: 'Last changed', class: 'px-3' },
-  { sort: 'run', label: 'Last run', class: 'px-3' },
+  { sort: 'name', label: t('title'), class: 'px-4' },
+  { sort: null, label: t('what_is_in_it'), class: 'px-3' },
+  { sort: 'changed', label: t('last_changed'), class: 'px-3' },
+  { sort: 'run', label: t('last_run'), class: 'px-3' },
 ] as const
 
 async function startNew(): Promise<void> {
@@ -62,33 +63,38 @@ async function makeVariant(row: SetRow): Promise<void> {
 <template>
   <div class="mx-auto max-w-6xl px-6 py-7">
     <div class="mb-5 flex flex-wrap items-center gap-4">
-      <h1 class="text-3xl">Sets</h1>
-      <span v-if="sets && !search" class="pt-1.5 text-slate">{{ counted(sets.length, 'set') }}</span>
-      <label class="ml-auto w-full sm:w-72">
-        <span class="sr-only">Search titles and questions</span>
-        <input v-model="search" type="search" :class="field" placeholder="Search titles and questions" />
+      <h1 class="text-3xl">{{ t('sets') }}</h1>
+      <span v-if="sets && !search" class="pt-1.5 text-slate">{{ common('n_sets', { n: sets.length }) }}</span>
+      <label class="ms-auto w-full sm:w-72">
+        <span class="sr-only">{{ t('search_titles_and_questions') }}</span>
+        <input
+          v-model="search"
+          type="search"
+          :class="field"
+          :placeholder="t('search_titles_and_questions')"
+        />
       </label>
-      <UiButton @click="isUnprepared = true">Start without a set…</UiButton>
-      <UiButton @click="router.push('/bring-in')">Bring in…</UiButton>
-      <UiButton @click="router.push('/pick')">Pick questions…</UiButton>
-      <UiButton look="main" @click="startNew">New set</UiButton>
+      <UiButton @click="isUnprepared = true">{{ t('start_without_a_set') }}</UiButton>
+      <UiButton @click="router.push('/bring-in')">{{ t('bring_in') }}</UiButton>
+      <UiButton @click="router.push('/pick')">{{ t('pick_questions') }}</UiButton>
+      <UiButton look="main" @click="startNew">{{ t('new_set') }}</UiButton>
     </div>
     <div class="grid gap-6 lg:grid-cols-[12rem_minmax(0,1fr)]">
-      <aside v-if="sets?.length || branches.length || search" aria-label="Where sets lie">
+      <aside v-if="sets?.length || branches.length || search" :aria-label="t('where_sets_lie')">
         <FolderTree v-model="folder" />
-        <label v-if="tags.length" class="mt-4 block pl-2 text-[15px]"
-          >Tag
+        <label v-if="tags.length" class="mt-4 block ps-2 text-[15px]"
+          >{{ t('tag') }}
           <select v-model="tag" :class="smallField" class="w-full">
-            <option value="">any</option>
+            <option value="">{{ t('any') }}</option>
             <option v-for="one in tags" :key="one">{{ one }}</option>
           </select>
         </label>
-        <label class="mt-3 block pl-2 text-[15px] lg:hidden"
-          >Sorted by
+        <label class="mt-3 block ps-2 text-[15px] lg:hidden"
+          >{{ t('sorted_by') }}
           <select v-model="sort" :class="smallField">
-            <option value="changed">last change</option>
-            <option value="name">title</option>
-            <option value="run">last run</option>
+            <option value="changed">{{ t('last_change') }}</option>
+            <option value="name">{{ t('title_2') }}</option>
+            <option value="run">{{ t('last_run_2') }}</option>
           </select>
         </label>
       </aside>
@@ -97,23 +103,23 @@ async function makeVariant(row: SetRow): Promise<void> {
         :class="sets?.length || branches.length || search ? 'lg:col-start-2' : 'lg:col-span-2'"
       >
         <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
-        <p v-else-if="isPending" class="text-slate">Fetching your sets…</p>
-        <EmptyNote v-else-if="!sets?.length && search" title="Nothing found">
-          No title and no question contains “{{ search }}”. Try fewer letters.
+        <p v-else-if="isPending" class="text-slate">{{ t('fetching_your_sets') }}</p>
+        <EmptyNote v-else-if="!sets?.length && search" :title="t('nothing_found')">
+          {{ t('no_title_and_no_question_contains', { search }) }}
         </EmptyNote>
-        <EmptyNote v-else-if="!sets?.length" title="Write your first set">
-          <p>A set is a page of questions. You write it once, and run it with any class.</p>
+        <EmptyNote v-else-if="!sets?.length" :title="t('write_your_first_set')">
+          <p>{{ t('a_set_is_a_page') }}</p>
           <div class="mt-5 flex flex-wrap justify-center gap-3">
-            <UiButton look="main" @click="startNew">New set</UiButton>
-            <UiButton @click="router.push('/bring-in')">Bring questions in…</UiButton>
+            <UiButton look="main" @click="startNew">{{ t('new_set') }}</UiButton>
+            <UiButton @click="router.push('/bring-in')">{{ t('bring_questions_in_2') }}</UiButton>
           </div>
         </EmptyNote>
-        <EmptyNote v-else-if="!here.length" title="Nothing lies here yet">
-          Move a set here from its menu, or start a new one in this place.
+        <EmptyNote v-else-if="!here.length" :title="t('nothing_lies_here_yet')">
+          {{ t('move_a_set_here') }}
         </EmptyNote>
         <table v-else class="block w-full border-collapse sm:table">
           <thead class="hidden sm:table-header-group">
-            <tr class="border-b border-rule text-left text-sm text-slate">
+            <tr class="border-b border-rule text-start text-sm text-slate">
               <th
                 v-for="head in HEADS"
                 :key="head.label"
@@ -134,7 +140,9 @@ async function makeVariant(row: SetRow): Promise<void> {
                 </button>
                 <template v-else>{{ head.label }}</template>
               </th>
-              <th class="px-3 py-2 font-normal"><span class="sr-only">Actions</span></th>
+              <th class="px-3 py-2 font-normal">
+                <span class="sr-only">{{ t('actions') }}</span>
+              </th>
             </tr>
           </thead>
           <tbody class="block sm:table-row-group">

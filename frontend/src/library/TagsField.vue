@@ -2,6 +2,7 @@
 /** Tags as a line of text, parted by commas; kept when one leaves it. */
 import { computed } from 'vue'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
 
 const props = defineProps<{ label: string; tags: readonly string[]; wide?: boolean }>()
 const emit = defineEmits<{ update: [tags: string[]] }>()
@@ -22,8 +23,8 @@ function keep(event: Event): void {
     type="text"
     :class="[smallField, wide ? 'w-full' : 'w-44 text-sm']"
     class="font-normal text-ink"
-    :aria-label="`${label}, parted by commas`"
-    placeholder="topics, with commas"
+    :aria-label="t('parted_by_commas', { label })"
+    :placeholder="t('topics_with_commas')"
     :value="text"
     @change="keep"
     @keydown.enter.prevent="keep"

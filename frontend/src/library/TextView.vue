@@ -2,20 +2,21 @@
 /** The whole set as text. What is not understood is told by its line; nothing is taken over before all is. */
 import { onMounted, ref, shallowRef } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
-import type { Item } from '@/api/types'
-import { counted } from '@/composables/format'
+import { sentenceOf, told } from '@/told'
+import type { Item, Misread } from '@/api/types'
 import { field } from '@/ui/recipes'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import type { Draft } from './changes'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ draft: Draft }>()
 const emit = defineEmits<{ take: [draft: Draft]; close: [] }>()
 
 const text = ref('')
 const error = ref('')
-const misread = shallowRef<readonly { line: number; sentence: string }[]>([])
+const misread = shallowRef<readonly Misread[]>([])
 const area = ref<HTMLTextAreaElement>()
 
 onMounted(async () => {
@@ -60,9 +61,9 @@ function download(): void {
 </script>
 
 <template>
-  <UiDialog open wide title="The set as text" @close="emit('close')">
+  <UiDialog open wide :title="t('the_set_as_text_2')" @close="emit('close')">
     <label class="block"
-      >A line with ## begins a question; :: sets something; - [x] is a right option; > says why.
+      >{{ t('a_line_with_begins_a_question') }}
       <textarea
         ref="area"
         v-model="text"
@@ -75,19 +76,19 @@ function download(): void {
     </label>
     <p v-if="error" role="alert" class="mt-2 text-wrong">{{ error }}</p>
     <div v-if="misread.length" role="alert" class="mt-2 text-wrong">
-      <p>{{ counted(misread.length, 'place') }} not understood. Nothing has been changed yet.</p>
+      <p>{{ t('places_not_understood_nothing_has_been', { n: misread.length }) }}</p>
       <ul>
         <li v-for="(place, index) in misread" :key="index">
-          <button type="button" class="min-h-6 text-left underline" @click="goTo(place.line)">
-            Line {{ place.line }}: {{ place.sentence }}
+          <button type="button" class="min-h-6 text-start underline" @click="goTo(place.line)">
+            {{ t('line', { line: place.line, sentence: told(place.why) }) }}
           </button>
         </li>
       </ul>
     </div>
     <div class="mt-4 flex flex-wrap justify-end gap-3">
-      <UiButton look="quiet" class="mr-auto" @click="download">Save as a file (.md)</UiButton>
-      <UiButton @click="emit('close')">Cancel</UiButton>
-      <UiButton look="main" @click="take">Take it over</UiButton>
+      <UiButton look="quiet" class="me-auto" @click="download">{{ t('save_as_a_file_md') }}</UiButton>
+      <UiButton @click="emit('close')">{{ common('cancel') }}</UiButton>
+      <UiButton look="main" @click="take">{{ t('take_it_over') }}</UiButton>
     </div>
   </UiDialog>
 </template>

@@ -2,16 +2,18 @@
 /** Would this count? A text as a student might type it, with its mark and the reason; near misses are offered. */
 import { computed, ref, watch } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { Item, Verdict } from '@/api/types'
-import VerdictLine from '@/questions/shared/VerdictLine.vue'
+import type { TypedPart } from '@/questions/editing/kindEditing'
+import VerdictLine from '@/questions/editing/VerdictLine.vue'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
 
-const props = defineProps<{ set: number; item: Item; parts: readonly string[] }>()
+const props = defineProps<{ set: number; item: Item; parts: readonly TypedPart[] }>()
 
 const WAIT_MS = 250
 const text = ref('')
-const part = ref(props.parts[0] ?? '')
+const part = ref(props.parts[0]?.part ?? '')
 const verdict = ref<Verdict | null>(null)
 const misses = ref<Verdict[]>([])
 const failure = ref('')
@@ -51,16 +53,17 @@ watch(
 const shown = computed(() =>
   misses.value.filter((one) => props.parts.length === 1 || one.part === part.value),
 )
-const label = computed(
-  () => `What a student might type${part.value ? ` in ${part.value.toLowerCase()}` : ''}`,
-)
+const label = computed(() => {
+  const named = props.parts.find((one) => one.part === part.value)?.name
+  return named ? t('what_a_student_might_type_in', { part: named }) : t('what_a_student_might_type')
+})
 </script>
 
 <template>
-  <div class="mt-2 ml-1.5 rounded border border-rule px-3 py-2.5 text-[15px]">
+  <div class="mt-2 ms-1.5 rounded border border-rule px-3 py-2.5 text-[15px]">
     <div class="flex flex-wrap items-center gap-2">
-      <select v-if="parts.length > 1" v-model="part" aria-label="Which gap" :class="smallField">
-        <option v-for="name in parts" :key="name">{{ name }}</option>
+      <select v-if="parts.length > 1" v-model="part" :aria-label="t('which_gap')" :class="smallField">
+        <option v-for="one in parts" :key="one.part" :value="one.part">{{ one.name }}</option>
       </select>
       <input
         v-model="text"
@@ -80,7 +83,7 @@ const label = computed(
       <VerdictLine v-if="verdict && text.trim()" :verdict="verdict" class="mt-2 font-bold" />
     </div>
     <template v-if="shown.length">
-      <p class="mt-2.5 text-slate">Near misses, as they would be marked now:</p>
+      <p class="mt-2.5 text-slate">{{ t('near_misses_as_they_would') }}</p>
       <ul>
         <li v-for="miss in shown" :key="miss.part + miss.text" class="mt-1">
           <VerdictLine :verdict="miss" with-text />
@@ -88,7 +91,7 @@ const label = computed(
       </ul>
     </template>
     <p v-else-if="!failure" class="mt-2 text-slate">
-      Write the right answer first; then near misses stand here.
+      {{ t('write_the_right_answer_first_then') }}
     </p>
   </div>
 </template>

@@ -57,7 +57,12 @@ describe('the set as text', () => {
     await view.find('textarea').setValue('## One\n:: kind: riddle\n- [x] a')
     calls.replies['/api/sets/read-text'] = {
       content: { title: '', items: [] },
-      misread: [{ line: 2, sentence: 'There is no kind of question called “riddle”.' }],
+      misread: [
+        {
+          line: 2,
+          why: { code: 'tried', params: {}, sentence: 'There is no kind of question called “riddle”.' },
+        },
+      ],
     }
     await press(view, 'Take it over')
     expect(view.emitted('take')).toBeUndefined()

@@ -3,7 +3,8 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope } from 'vue'
 import type { Item } from '@/api/types'
-import { KINDS, registry } from '@/questions/registry'
+import { editings } from '@/questions/editing'
+import { KINDS } from '@/questions/registry'
 import KindMenu from './KindMenu.vue'
 import { useSetEditor } from './useSetEditor'
 
@@ -85,7 +86,7 @@ describe('the menu of kinds', () => {
     await view.find('button').trigger('click')
     const entries = view.findAll('[role="menuitem"]')
     expect(entries).toHaveLength(KINDS.length)
-    expect(entries[0]!.text()).toContain(registry[KINDS[0]!].hint)
+    expect(entries[0]!.text()).toContain(editings[KINDS[0]!].hint())
     await entries[2]!.trigger('click')
     expect(view.emitted('choose')).toEqual([[KINDS[2]]])
   })

@@ -10,7 +10,8 @@
 import { useEventListener } from '@vueuse/core'
 import { onScopeDispose, ref, shallowRef } from 'vue'
 import { api, data } from '@/api/http'
-import { Refusal, sentenceOf } from '@/api/refusal'
+import { Refusal } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { Conflict, ItemProblem, SetDocument } from '@/api/types'
 import {
   adopted,

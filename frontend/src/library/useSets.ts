@@ -1,9 +1,11 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
 import type { Ref } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { SetDocument, SetRow } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 /** The list of sets, and what can be done with each. */
 export function useSets(search: Ref<string>) {
@@ -38,8 +40,8 @@ export function useSets(search: Ref<string>) {
 
   async function remove(row: SetRow): Promise<void> {
     await change(() => api.DELETE('/api/sets/{set_id}', at(row)))
-    show(`“${row.title || 'Untitled set'}” is in the recycle bin for 30 days. Its results are kept.`, {
-      label: 'Undo',
+    show(t('is_in_the_recycle_bin', { title: row.title || common('untitled_set') }), {
+      label: common('undo'),
       run: () => void change(() => api.POST('/api/sets/{set_id}/restore', at(row))),
     })
   }

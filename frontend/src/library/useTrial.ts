@@ -1,7 +1,8 @@
 /** A seat that is tried out: the server's real views, led by the one who tries, and nothing kept. */
 import { computed, ref, shallowRef } from 'vue'
 import { api, data } from '@/api/http'
-import { Refusal, sentenceOf } from '@/api/refusal'
+import { Refusal } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { Mine, StudentAnswer, StudentView } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
 import { refusedBy, type Refused, type SeatLink } from '@/live/student/tried'

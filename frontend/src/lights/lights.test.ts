@@ -24,7 +24,7 @@ it('calls every form of a part something else', () => {
 
 it('is told part by part', () => {
   expect(lightInWords('31420573')).toBe(
-    'stepped roof, a ball on top, six-sided glass, level bars, one flame, wavy band, on a buoy, and ropes at the sides',
+    'stepped roof, a ball on top, six-sided glass, level bars, one flame, wavy band, on a buoy and ropes at the sides',
   )
 })
 

@@ -6,6 +6,7 @@ import { ref } from 'vue'
 import { api, data } from '@/api/http'
 import type { Picture } from '@/api/types'
 import { field } from '@/ui/recipes'
+import { t } from './words'
 
 defineProps<{ busy: boolean }>()
 const emit = defineEmits<{ keep: [action: () => Promise<Picture>] }>()
@@ -25,17 +26,17 @@ const take = (code: string): void =>
 <template>
   <div>
     <label class="block font-bold"
-      >What should it show?
+      >{{ t('what_should_it_show') }}
       <input
         v-model="text"
         type="search"
         :class="field"
         class="mt-1 font-normal"
-        placeholder="lighthouse, gull, storm…"
+        :placeholder="t('lighthouse_gull_storm')"
       />
     </label>
     <p v-if="wanted && found.data.value && !found.data.value.length" class="mt-3 text-slate" role="status">
-      The collection has no picture for “{{ wanted }}”. Try a simpler word.
+      {{ t('the_collection_has_no_picture', { wanted }) }}
     </p>
     <ul class="mt-3 grid max-h-72 grid-cols-4 gap-2 overflow-y-auto sm:grid-cols-6">
       <li v-for="entry in found.data.value" :key="entry.code">
@@ -57,7 +58,7 @@ const take = (code: string): void =>
       </li>
     </ul>
     <p class="mt-3 text-sm text-slate">
-      Pictures: OpenMoji, CC BY-SA 4.0. The credit is kept with each picture.
+      {{ t('pictures_openmoji_cc_by_sa_4') }}
     </p>
   </div>
 </template>

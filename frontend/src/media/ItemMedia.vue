@@ -5,16 +5,17 @@ import type { Item, Media } from '@/api/types'
 import ChipMenu from '@/ui/ChipMenu.vue'
 import MediaDialog from './MediaDialog.vue'
 import MediaFields from './MediaFields.vue'
+import { t } from './words'
 
 const props = defineProps<{ item: Item; name: string; active: boolean }>()
 const emit = defineEmits<{ update: [item: Item] }>()
 
 const TYPES = ['picture', 'sound', 'video'] as const
 const FOGS = [
-  { value: 'none', label: 'no fog' },
-  { value: 'light', label: 'light fog' },
-  { value: 'medium', label: 'medium fog' },
-  { value: 'dense', label: 'dense fog' },
+  { value: 'none', label: t('no_fog') },
+  { value: 'light', label: t('light_fog') },
+  { value: 'medium', label: t('medium_fog') },
+  { value: 'dense', label: t('dense_fog') },
 ] as const
 const choosing = ref(false)
 
@@ -36,7 +37,7 @@ function take(media: Media): void {
       <ChipMenu
         v-if="type === 'picture'"
         class="mt-1"
-        label="Fog over the picture"
+        :label="t('fog_over_the_picture')"
         :choices="FOGS"
         :value="item.fog ?? 'none'"
         @choose="emit('update', { ...item, fog: $event } as Item)"
@@ -48,7 +49,7 @@ function take(media: Media): void {
       class="rounded border border-dashed border-edge px-3 py-2 text-[15px] font-bold text-tide hover:bg-tide-wash"
       @click="choosing = true"
     >
-      + Picture, sound, video
+      {{ t('picture_sound_video') }}
     </button>
     <MediaDialog
       v-if="choosing"

@@ -10,6 +10,8 @@ import RecordTab from './RecordTab.vue'
 import ShelfTab from './ShelfTab.vue'
 import SpeakTab from './SpeakTab.vue'
 import { useUpload } from './useUpload'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 type MediaType = 'picture' | 'sound' | 'video'
 const props = defineProps<{ accepts: readonly MediaType[]; language?: string }>()
@@ -25,11 +27,11 @@ const { busy, error, attempt, upload } = useUpload((media) => emit('pick', media
 
 const tabs = computed(() =>
   [
-    { name: 'device', label: 'This device', shown: true },
-    { name: 'collection', label: 'Picture collection', shown: props.accepts.includes('picture') },
-    { name: 'record', label: 'Record', shown: props.accepts.includes('sound') },
-    { name: 'speak', label: 'Spoken text', shown: props.accepts.includes('sound') },
-    { name: 'shelf', label: 'Shelf', shown: true },
+    { name: 'device', label: t('this_device'), shown: true },
+    { name: 'collection', label: t('picture_collection'), shown: props.accepts.includes('picture') },
+    { name: 'record', label: t('record'), shown: props.accepts.includes('sound') },
+    { name: 'speak', label: t('spoken_text'), shown: props.accepts.includes('sound') },
+    { name: 'shelf', label: t('shelf'), shown: true },
   ].filter((tab) => tab.shown),
 )
 const fileTypes = computed(() => props.accepts.map((type) => FILES[type]).join(','))
@@ -47,7 +49,7 @@ const tab = (selected: boolean): string =>
   <UiDialog
     open
     wide
-    :title="accepts.length === 1 ? `Add a ${accepts[0]}` : 'Add a picture, sound or video'"
+    :title="accepts.length === 1 ? t(`add_${accepts[0]!}`) : t('add_a_picture_sound_or_video')"
     @close="emit('close')"
   >
     <TabGroup>
@@ -65,15 +67,14 @@ const tab = (selected: boolean): string =>
               :accept="fileTypes"
               class="sr-only"
               tabindex="-1"
-              aria-label="File"
+              :aria-label="t('file')"
               @change="choose"
             />
             <UiButton look="main" :disabled="busy" @click="input?.click()">{{
-              busy ? 'Storing…' : 'Choose a file…'
+              busy ? t('storing') : t('choose_a_file')
             }}</UiButton>
             <p class="mt-3 text-slate">
-              A file can also be dropped on the question, or pasted into it. Pictures are stored anew in our
-              own form, without what a camera writes into them.
+              {{ t('a_file_can_also_be_dropped') }}
             </p>
           </template>
           <CollectionTab v-else-if="one.name === 'collection'" :busy="busy" @keep="attempt" />
@@ -84,6 +85,8 @@ const tab = (selected: boolean): string =>
       </TabPanels>
     </TabGroup>
     <p v-if="error" role="alert" class="mt-3 text-wrong">{{ error }}</p>
-    <div class="mt-5 flex justify-end"><UiButton @click="emit('close')">Cancel</UiButton></div>
+    <div class="mt-5 flex justify-end">
+      <UiButton @click="emit('close')">{{ common('cancel') }}</UiButton>
+    </div>
   </UiDialog>
 </template>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** A medium in the editor: seen or heard, with what belongs to it, and a way to take it off. */
 import { computed, ref } from 'vue'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { Film, Media, Recording } from '@/api/types'
 import MediaView from '@/media/shown/MediaView.vue'
 import NumberField from '@/ui/number/NumberField.vue'
 import { field } from '@/ui/recipes'
 import { uploadCaptions } from './useUpload'
+import { t } from './words'
 
 const props = defineProps<{ media: Media; name: string; active: boolean; compact?: boolean }>()
 const emit = defineEmits<{ update: [media: Media | null] }>()
@@ -15,8 +16,11 @@ const error = ref('')
 const input = ref<HTMLInputElement>()
 const timed = computed(() => (props.media.type === 'picture' ? null : (props.media as Recording | Film)))
 const isVideo = computed(() => props.media.type === 'video')
-const word = computed(
-  () => ({ picture: 'picture', sound: 'sound', video: 'video' })[props.media.type ?? 'picture'],
+const type = computed(() => props.media.type ?? 'picture')
+const whatItShows = computed(() =>
+  isVideo.value
+    ? t('what_the_video_shows', { name: props.name })
+    : t('what_the_picture_shows', { name: props.name }),
 )
 
 /** In the editor what a sound says stands in its field, not behind a button. */
@@ -49,8 +53,8 @@ async function addCaptions(event: Event): Promise<void> {
         v-if="media.type !== 'sound'"
         :class="small"
         :value="'description' in media ? media.description : ''"
-        :aria-label="`What the ${word} of ${name} shows`"
-        :placeholder="`Describe the ${word}`"
+        :aria-label="whatItShows"
+        :placeholder="isVideo ? t('describe_the_video') : t('describe_the_picture')"
         maxlength="500"
         @input="set({ description: text($event) })"
       />
@@ -59,21 +63,21 @@ async function addCaptions(event: Event): Promise<void> {
         rows="2"
         :class="small"
         :value="(media as Recording).transcript"
-        :aria-label="`What the sound of ${name} says`"
-        placeholder="Write down what it says"
+        :aria-label="t('what_the_sound_of_says', { name })"
+        :placeholder="t('write_down_what_it_says')"
         maxlength="4000"
         @input="set({ transcript: text($event) })"
       />
       <div v-if="timed && active" class="flex flex-wrap items-center gap-2">
         <label
-          >from
+          >{{ t('from') }}
           <NumberField
             class="w-16!"
             :model-value="timed.start ?? 0"
             @update:model-value="set({ start: Math.max(0, $event ?? 0) })"
         /></label>
         <label
-          >to
+          >{{ t('to') }}
           <NumberField
             class="w-16!"
             :model-value="timed.end ?? null"
@@ -89,14 +93,14 @@ async function addCaptions(event: Event): Promise<void> {
             type="file"
             accept=".vtt,text/vtt"
             class="hidden"
-            aria-label="Captions file"
+            :aria-label="t('captions_file')"
             @change="addCaptions"
           />
           <button type="button" class="min-h-7" @click="input?.click()">
-            {{ (media as Film).captions ? 'Other captions…' : 'Add captions…' }}
+            {{ (media as Film).captions ? t('other_captions') : t('add_captions') }}
           </button>
         </template>
-        <button type="button" class="min-h-7" @click="emit('update', null)">Remove {{ word }}</button>
+        <button type="button" class="min-h-7" @click="emit('update', null)">{{ t(`remove_${type}`) }}</button>
       </div>
       <p v-if="error" role="alert" class="text-wrong">{{ error }}</p>
     </div>

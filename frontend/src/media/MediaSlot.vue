@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import type { Media } from '@/api/types'
 import MediaDialog from './MediaDialog.vue'
 import MediaFields from './MediaFields.vue'
+import { t } from './words'
 
 defineProps<{
   media: Media | null
@@ -41,10 +42,10 @@ function take(media: Media): void {
         quiet &&
         'mt-1 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 focus-visible:opacity-100'
       "
-      :aria-label="`Add media to ${name}`"
+      :aria-label="t('add_media_to', { name })"
       @click="choosing = true"
     >
-      + Media
+      {{ t('media') }}
     </button>
     <MediaDialog
       v-if="choosing"

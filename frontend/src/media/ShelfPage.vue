@@ -1,13 +1,16 @@
 <script setup lang="ts">
 /** Everything that is stored, where it is used, and clearing what is not. */
 import { computed } from 'vue'
-import { sentenceOf } from '@/api/refusal'
-import { counted, dateOf } from '@/composables/format'
+import { sentenceOf } from '@/told'
+import { dateOf } from '@/composables/format'
 import { useToasts } from '@/composables/useToasts'
 import { pictureUrl } from '@/media/shown/pictures'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { useShelf } from './useShelf'
+import { figure } from '@/words'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const { shelf, error, clear } = useShelf()
 const { show } = useToasts()
@@ -17,11 +20,13 @@ const unused = computed(
 )
 const total = computed(() => shelf.value?.reduce((sum, row) => sum + row.bytes, 0) ?? 0)
 const size = (bytes: number): string =>
-  bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`
+  bytes < 1_000_000
+    ? t('kb', { size: figure(Math.max(1, Math.round(bytes / 1000))) })
+    : t('mb', { size: figure(Math.round(bytes / 100_000) / 10) })
 
 async function clearUnused(): Promise<void> {
   try {
-    show(`${counted(await clear(), 'file')} taken away for good.`)
+    show(t('files_taken_away_for_good', { n: await clear() }))
   } catch (failure) {
     show(sentenceOf(failure))
   }
@@ -31,27 +36,29 @@ async function clearUnused(): Promise<void> {
 <template>
   <div class="mx-auto max-w-6xl px-6 py-7">
     <div class="mb-5 flex flex-wrap items-center gap-4">
-      <h1 class="text-3xl">Media shelf</h1>
+      <h1 class="text-3xl">{{ t('media_shelf') }}</h1>
       <span v-if="shelf" class="pt-1.5 text-slate"
-        >{{ counted(shelf.length, 'file') }}, {{ size(total) }}</span
+        >{{ common('n_files', { n: shelf.length }) }}, {{ size(total) }}</span
       >
-      <UiButton class="ml-auto" :disabled="!unused" @click="clearUnused">
-        {{ unused ? `Clear ${counted(unused, 'unused file')}` : 'Nothing to clear' }}
+      <UiButton class="ms-auto" :disabled="!unused" @click="clearUnused">
+        {{ unused ? t('clear_unused_files', { n: unused }) : t('nothing_to_clear') }}
       </UiButton>
     </div>
     <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
-    <p v-else-if="!shelf" class="text-slate">Fetching the shelf…</p>
-    <EmptyNote v-else-if="!shelf.length" title="Nothing is stored yet">
-      Pictures, sounds and videos that you put on questions are kept here.
+    <p v-else-if="!shelf" class="text-slate">{{ t('fetching_the_shelf') }}</p>
+    <EmptyNote v-else-if="!shelf.length" :title="t('nothing_is_stored_yet')">
+      {{ t('pictures_sounds_and_videos') }}
     </EmptyNote>
     <table v-else class="w-full border-collapse">
       <thead>
-        <tr class="border-b border-rule text-left text-sm text-slate">
-          <th class="px-4 py-2 font-normal"><span class="sr-only">Picture</span></th>
-          <th class="px-3 py-2 font-normal">Name</th>
-          <th class="px-3 py-2 font-normal">Used in</th>
-          <th class="hidden px-3 py-2 font-normal sm:table-cell">Size</th>
-          <th class="hidden px-3 py-2 font-normal sm:table-cell">Stored</th>
+        <tr class="border-b border-rule text-start text-sm text-slate">
+          <th class="px-4 py-2 font-normal">
+            <span class="sr-only">{{ t('picture') }}</span>
+          </th>
+          <th class="px-3 py-2 font-normal">{{ common('name') }}</th>
+          <th class="px-3 py-2 font-normal">{{ t('used_in') }}</th>
+          <th class="hidden px-3 py-2 font-normal sm:table-cell">{{ t('size') }}</th>
+          <th class="hidden px-3 py-2 font-normal sm:table-cell">{{ t('stored') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -71,7 +78,7 @@ async function clearUnused(): Promise<void> {
             }}<span v-if="row.credit" class="block text-sm text-slate">{{ row.credit }}</span>
           </td>
           <td class="px-3 py-2" :class="!row.used_in.length && 'text-slate'">
-            {{ row.used_in.join(', ') || (row.in_results ? 'past sessions only' : 'nothing') }}
+            {{ row.used_in.join(', ') || (row.in_results ? t('past_sessions_only') : t('nothing')) }}
           </td>
           <td class="hidden px-3 py-2 whitespace-nowrap sm:table-cell">{{ size(row.bytes) }}</td>
           <td class="hidden px-3 py-2 whitespace-nowrap text-slate sm:table-cell">

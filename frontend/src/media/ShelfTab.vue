@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Media, ShelfRow } from '@/api/types'
 import { pictureUrl } from '@/media/shown/pictures'
 import { useShelf } from './useShelf'
+import { t } from './words'
 
 const props = defineProps<{ accepts: readonly string[] }>()
 const emit = defineEmits<{ pick: [media: Media] }>()
@@ -19,12 +20,12 @@ function mediaOf(row: ShelfRow): Media {
 </script>
 
 <template>
-  <p v-if="!rows.length" class="text-slate">Nothing is stored yet.</p>
+  <p v-if="!rows.length" class="text-slate">{{ t('nothing_is_stored_yet_2') }}</p>
   <ul v-else class="grid max-h-80 gap-1 overflow-y-auto">
     <li v-for="row in rows" :key="row.id">
       <button
         type="button"
-        class="flex w-full items-center gap-3 rounded border border-rule px-2 py-1 text-left hover:border-tide"
+        class="flex w-full items-center gap-3 rounded border border-rule px-2 py-1 text-start hover:border-tide"
         @click="emit('pick', mediaOf(row))"
       >
         <img
@@ -35,7 +36,7 @@ function mediaOf(row: ShelfRow): Media {
         />
         <span class="min-w-0 grow"
           ><span class="block truncate">{{ row.name || row.type }}</span
-          ><span class="text-sm text-slate">{{ row.used_in.join(', ') || 'not used' }}</span></span
+          ><span class="text-sm text-slate">{{ row.used_in.join(', ') || t('not_used') }}</span></span
         >
       </button>
     </li>

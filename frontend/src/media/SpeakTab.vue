@@ -7,6 +7,8 @@ import { api, data } from '@/api/http'
 import type { Recording } from '@/api/types'
 import { field } from '@/ui/recipes'
 import UiButton from '@/ui/UiButton.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ busy: boolean; language?: string }>()
 const emit = defineEmits<{ keep: [action: () => Promise<Recording>] }>()
@@ -43,18 +45,18 @@ function keep(): void {
 <template>
   <div class="space-y-3">
     <label class="block font-bold"
-      >Text to be spoken
+      >{{ t('text_to_be_spoken') }}
       <textarea v-model="text" rows="3" maxlength="600" dir="auto" :class="field" class="mt-1 font-normal" />
     </label>
     <div class="flex flex-wrap gap-4">
       <label class="block min-w-56 flex-1 font-bold"
-        >Language and voice
+        >{{ t('language_and_voice') }}
         <select v-model="voice" :class="field" class="mt-1 font-normal">
           <option v-for="one in voices.data.value" :key="one.id" :value="one.id">{{ one.name }}</option>
         </select>
       </label>
       <label class="block font-bold"
-        >Speed: {{ speed }} words a minute
+        >{{ t('speed_words_a_minute', { speed }) }}
         <input
           v-model.number="speed"
           type="range"
@@ -65,11 +67,11 @@ function keep(): void {
         />
       </label>
     </div>
-    <audio v-if="heard" :src="heard" controls autoplay class="w-full" aria-label="The spoken text" />
+    <audio v-if="heard" :src="heard" controls autoplay class="w-full" :aria-label="t('the_spoken_text')" />
     <div class="flex gap-3">
-      <UiButton :disabled="!wanted.text" @click="listen">Listen</UiButton>
-      <UiButton look="main" :disabled="!heard || busy" @click="keep">Keep it</UiButton>
+      <UiButton :disabled="!wanted.text" @click="listen">{{ t('listen') }}</UiButton>
+      <UiButton look="main" :disabled="!heard || busy" @click="keep">{{ common('keep_it') }}</UiButton>
     </div>
-    <p class="text-sm text-slate">Spoken on this server by a simulated voice; nothing is sent elsewhere.</p>
+    <p class="text-sm text-slate">{{ t('spoken_on_this_server') }}</p>
   </div>
 </template>

@@ -1,6 +1,7 @@
 /** Records from the microphone into a WAV file, to be heard before it is kept. */
 import { onScopeDispose, ref, shallowRef } from 'vue'
 import { wavOf } from './wav'
+import { t } from './words'
 
 const RATE = 22050
 const LONGEST_MS = 5 * 60_000
@@ -34,7 +35,7 @@ export function useRecorder() {
         if (Date.now() - began > LONGEST_MS) stop()
       }, 250)
     } catch {
-      error.value = 'The microphone cannot be used. Allow it in the browser, then try again.'
+      error.value = t('the_microphone_cannot_be_used_allow')
     }
   }
 
@@ -53,7 +54,7 @@ export function useRecorder() {
       url.value = URL.createObjectURL(file.value)
       state.value = 'done'
     } catch {
-      error.value = 'Nothing was recorded. Try again.'
+      error.value = t('nothing_was_recorded_try_again')
       state.value = 'idle'
     }
   }

@@ -1,6 +1,7 @@
 import { ref } from 'vue'
 import { csrfToken } from '@/api/http'
-import { refusalFrom, sentenceOf } from '@/api/refusal'
+import { refusalFrom } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { Media } from '@/api/types'
 
 const PLACES = { image: 'pictures', audio: 'sounds', video: 'videos' } as const

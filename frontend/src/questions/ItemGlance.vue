@@ -2,9 +2,10 @@
 /** An item in short: its words, and the texts that stand in it. Knows no kind. */
 import { computed } from 'vue'
 import type { Item } from '@/api/types'
-import { registry } from '@/questions/registry'
+import { editings } from '@/questions/editing'
 import LineText from '@/questions/shared/LineText.vue'
 import { plainText } from '@/questions/shared/richtext'
+import { t } from '@/questions/editing/words'
 
 const props = defineProps<{ item: Item }>()
 
@@ -36,9 +37,9 @@ const inside = computed(() =>
 </script>
 
 <template>
-  <p class="text-sm text-slate">{{ registry[item.kind].label }}</p>
+  <p class="text-sm text-slate">{{ editings[item.kind].label() }}</p>
   <p class="leading-snug font-bold wrap-anywhere">
-    <LineText :text="plainText(item.prompt ?? '') || '(no words yet)'" />
+    <LineText :text="plainText(item.prompt ?? '') || t('no_words_yet')" />
   </p>
   <p v-if="inside" class="text-[15px] wrap-anywhere"><LineText :text="inside" /></p>
 </template>

@@ -15,24 +15,10 @@ import type {
 } from '@/api/types'
 
 interface Views<I, P, A, T, K> {
-  /** The kind's name as a teacher reads it. */
-  label: string
-  /** What it asks for, in a few words. */
-  hint: string
   /** Whether students answer it. */
   isAsked: boolean
-  /** It has no right answer, ever. */
-  isOpinionOnly?: boolean
   /** Its own views show the question's picture: nobody else has to. */
   showsPicture?: boolean
-  /** What a new one starts with, where that is not what the schema says of every one. */
-  starts?: () => Partial<I>
-  /** Props: item. Emits: update (the changed item). Focusable lines carry `data-line`. */
-  editor: () => Promise<Component>
-  /** The parts of an answer that are typed and marked, by name: of each it may be asked whether a text would count. */
-  typedParts?: (item: I) => string[]
-  /** Settings of this kind alone, as chips. Props: item. Emits: update. */
-  chips?: () => Promise<Component>
   /** Props: item, answer, disabled. Emits: update (the answer, or null while it is incomplete). */
   player: () => Promise<Component>
   /** Props: item, tally, answerKey, mine, and `form` where the kind has a choice of them (`forms` in the core). */

@@ -4,14 +4,16 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { QuestionReport } from '@/api/types'
-import { counted, percent } from '@/composables/format'
+import { percent } from '@/composables/format'
 import { useToasts } from '@/composables/useToasts'
 import LineText from '@/questions/shared/LineText.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiField from '@/ui/UiField.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{
   session: number
@@ -26,7 +28,7 @@ const client = useQueryClient()
 const { show } = useToasts()
 const TO_BEGIN_WITH = 3
 
-const title = ref(`${props.title || 'Untitled set'}, again`.slice(0, 200))
+const title = ref(t('again', { title: props.title || common('untitled_set') }).slice(0, 200))
 const chosen = ref(new Set(props.questions.slice(0, TO_BEGIN_WITH).map((question) => question.item)))
 const eachGroup = ref(false)
 const refused = ref('')
@@ -41,8 +43,11 @@ const inOtherForm = (items: readonly string[]): number =>
   items.filter((item) => chosen.value.has(item)).length
 const head = computed(() =>
   eachGroup.value
-    ? `${counted(props.groups.length, 'set')}, each of the ${counted(chosen.value.size, 'question')} that ${chosen.value.size === 1 ? 'was' : 'were'} hardest for the group`
-    : `A set of ${counted(chosen.value.size, 'question')}`,
+    ? t('sets_each_of_the_that_were', {
+        n: props.groups.length,
+        questions: common('n_questions', { n: chosen.value.size }),
+      })
+    : t('a_set_of_questions', { n: chosen.value.size }),
 )
 
 function toggle(item: string): void {
@@ -58,7 +63,7 @@ async function make(): Promise<void> {
     const body = { title: title.value, items, each_group: eachGroup.value, as_in: asIn.value }
     const made = await data(api.POST('/api/sessions/{session_id}/again', { params, body }))
     await client.invalidateQueries({ queryKey: ['sets'] })
-    show(made.length === 1 ? 'The set is made.' : `${made.length} sets are made, one for each group.`)
+    show(made.length === 1 ? t('the_set_is_made') : t('sets_are_made_one_for_each', { n: made.length }))
     await router.push(made.length === 1 ? `/sets/${made[0]!.id}` : '/sets')
   } catch (error) {
     refused.value = sentenceOf(error)
@@ -67,23 +72,26 @@ async function make(): Promise<void> {
 </script>
 
 <template>
-  <UiDialog open wide title="Ask it again" @close="emit('close')">
-    <UiField v-model="title" label="Title of the new set" :error="refused" />
+  <UiDialog open wide :title="t('ask_it_again')" @close="emit('close')">
+    <UiField v-model="title" :label="t('title_of_the_new_set')" :error="refused" />
     <p v-if="groups.length" class="mt-3 flex flex-wrap gap-x-5">
       <label class="flex items-center gap-2"
-        ><input v-model="eachGroup" type="radio" name="again-for" :value="false" class="accent-tide" />One for
-        all</label
+        ><input v-model="eachGroup" type="radio" name="again-for" :value="false" class="accent-tide" />{{
+          t('one_for_all')
+        }}</label
       >
       <label class="flex items-center gap-2"
-        ><input v-model="eachGroup" type="radio" name="again-for" :value="true" class="accent-tide" />Another
-        for each group</label
+        ><input v-model="eachGroup" type="radio" name="again-for" :value="true" class="accent-tide" />{{
+          t('another_for_each_group')
+        }}</label
       >
     </p>
     <fieldset v-if="forms?.length" class="mt-3">
-      <legend class="text-[15px] text-slate">The questions</legend>
+      <legend class="text-[15px] text-slate">{{ t('the_questions') }}</legend>
       <label class="flex min-h-7 items-center gap-2"
-        ><input v-model="asIn" type="radio" name="again-as" :value="null" class="accent-tide" />as they were
-        asked</label
+        ><input v-model="asIn" type="radio" name="again-as" :value="null" class="accent-tide" />{{
+          t('as_they_were_asked')
+        }}</label
       >
       <label v-for="form in forms" :key="form.set" class="flex min-h-7 items-baseline gap-2"
         ><input
@@ -93,17 +101,17 @@ async function make(): Promise<void> {
           :value="form.set"
           class="shrink-0 accent-tide"
         /><span class="min-w-0 wrap-anywhere"
-          >as they stand in <b>{{ form.title || 'Untitled set' }}</b>
-          <span v-if="!eachGroup" class="text-slate">
-            ({{ inOtherForm(form.items) || 'none' }} of these in another form)</span
-          ></span
+          >{{ t('as_they_stand_in') }} <b>{{ form.title || common('untitled_set') }}</b>
+          <span v-if="!eachGroup" class="text-slate">{{
+            t('of_these_in_another_form', { in_other_form: inOtherForm(form.items) || t('none') })
+          }}</span></span
         ></label
       >
     </fieldset>
     <ul
       class="mt-3 max-h-64 overflow-y-auto border-y border-rule"
       tabindex="0"
-      aria-label="Questions, hardest first"
+      :aria-label="t('questions_hardest_first')"
     >
       <li v-for="question in questions" :key="question.item" class="border-b border-rule last:border-0">
         <label class="flex items-start gap-2.5 py-1.5"
@@ -122,8 +130,8 @@ async function make(): Promise<void> {
     </ul>
     <p class="mt-3 text-[15px] text-slate" role="status">{{ head }}.</p>
     <div class="mt-4 flex gap-3">
-      <UiButton look="main" :disabled="!chosen.size" @click="make">Make it</UiButton>
-      <UiButton @click="emit('close')">Leave it</UiButton>
+      <UiButton look="main" :disabled="!chosen.size" @click="make">{{ t('make_it') }}</UiButton>
+      <UiButton @click="emit('close')">{{ common('leave_it') }}</UiButton>
     </div>
   </UiDialog>
 </template>

@@ -2,11 +2,12 @@
 /** Why an answer counts or does not, and one step from there: to count it. */
 import { computed, ref } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { QuestionReport, Verdict } from '@/api/types'
-import VerdictLine from '@/questions/shared/VerdictLine.vue'
+import VerdictLine from '@/questions/editing/VerdictLine.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { useCorrections } from './useCorrections'
+import { t } from './words'
 
 const props = defineProps<{ question: QuestionReport; count: QuestionReport['counts'][number] }>()
 const { session, busy, propose } = useCorrections()
@@ -41,10 +42,10 @@ async function countIt(): Promise<void> {
     type="button"
     class="min-h-6 px-1 text-sm font-bold text-tide hover:underline"
     :aria-expanded="!!verdict"
-    :aria-label="`Why ${named} ${count.right ? 'counts' : 'does not count'}`"
+    :aria-label="t(count.right ? 'why_it_counts' : 'why_it_does_not_count', { named })"
     @click="toggle"
   >
-    why?
+    {{ t('why_2') }}
   </button>
   <div
     v-if="verdict || failure"
@@ -53,8 +54,8 @@ async function countIt(): Promise<void> {
   >
     <VerdictLine v-if="verdict" :verdict="verdict" />
     <span v-else class="text-wrong">{{ failure }}</span>
-    <UiButton v-if="verdict?.can_count" look="plain" size="small" :disabled="busy" @click="countIt"
-      >Count it</UiButton
-    >
+    <UiButton v-if="verdict?.can_count" look="plain" size="small" :disabled="busy" @click="countIt">{{
+      t('count_it')
+    }}</UiButton>
   </div>
 </template>

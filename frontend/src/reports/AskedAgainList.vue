@@ -1,25 +1,30 @@
 <script setup lang="ts">
 /** Questions that were asked more than once, by those who had them the first and the last time. */
 import type { ClassResults } from '@/api/types'
-import { counted, percent } from '@/composables/format'
+import { percent } from '@/composables/format'
 import LineText from '@/questions/shared/LineText.vue'
 import ShareCell from './ShareCell.vue'
+import { t } from './words'
 
 type Again = ClassResults['results']['asked_again'][number]
 
 defineProps<{ again: readonly Again[] }>()
 
 function compared(one: Again): string {
-  if (one.before === null || one.after === null) return 'Nobody had it both times.'
-  return `${counted(one.both, 'student')} had it both times: ${percent(one.before)} right the first time, ${percent(one.after)} the last.`
+  if (one.before === null || one.after === null) return t('nobody_had_it_both_times')
+  return t('students_had_it_both_times_right', {
+    n: one.both,
+    first: percent(one.before),
+    last: percent(one.after),
+  })
 }
 </script>
 
 <template>
   <section class="rounded border border-rule bg-sheet px-4.5 py-3.5" aria-labelledby="again">
-    <h2 id="again" class="text-lg">Asked more than once</h2>
+    <h2 id="again" class="text-lg">{{ t('asked_more_than_once') }}</h2>
     <p v-if="!again.length" class="text-[15px] text-slate">
-      Nothing yet. Run a set again, or make one of what was hardest: then both times stand here side by side.
+      {{ t('nothing_yet_run_a_set_again') }}
     </p>
     <ul v-else>
       <li

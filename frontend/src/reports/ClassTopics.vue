@@ -3,27 +3,28 @@
 import type { ClassResults } from '@/api/types'
 import { percent, shortDay } from '@/composables/format'
 import ShareCell from './ShareCell.vue'
+import { t } from './words'
 
 defineProps<{ results: ClassResults['results'] }>()
 </script>
 
 <template>
   <section class="rounded border border-rule bg-sheet py-3.5" aria-labelledby="topics">
-    <h2 id="topics" class="px-4.5 text-lg">By topic, and over time</h2>
+    <h2 id="topics" class="px-4.5 text-lg">{{ t('by_topic_and_over_time') }}</h2>
     <p class="px-4.5 pb-2 text-[15px] text-slate">
-      Percent right in each session, the weakest topic first. A topic is what its questions say it is.
+      {{ t('percent_right_in_each_session') }}
     </p>
     <div
       class="relative overflow-x-auto px-4.5"
       tabindex="0"
       role="group"
-      aria-label="Topics by session, to be scrolled"
+      :aria-label="t('topics_by_session_to_be_scrolled')"
     >
       <table class="border-separate border-spacing-0.5 text-[15px]">
         <thead>
           <tr class="text-sm text-slate">
-            <th scope="col" class="sticky left-0 bg-sheet text-left font-normal">Topic</th>
-            <th scope="col" class="px-2 text-right font-normal">All</th>
+            <th scope="col" class="sticky start-0 bg-sheet text-start font-normal">{{ t('topic') }}</th>
+            <th scope="col" class="px-2 text-end font-normal">{{ t('all') }}</th>
             <th v-for="one in results.sessions" :key="one.id" scope="col" class="px-0.5 font-normal">
               <RouterLink
                 :to="`/sessions/${one.id}`"
@@ -38,18 +39,18 @@ defineProps<{ results: ClassResults['results'] }>()
           <tr v-for="topic in results.topics" :key="topic.topic">
             <th
               scope="row"
-              class="sticky left-0 max-w-56 bg-sheet pr-3 text-left font-normal wrap-anywhere"
+              class="sticky start-0 max-w-56 bg-sheet pe-3 text-start font-normal wrap-anywhere"
               dir="auto"
             >
               {{ topic.topic }}
             </th>
-            <td class="px-2 text-right font-bold whitespace-nowrap tabular-nums">
+            <td class="px-2 text-end font-bold whitespace-nowrap tabular-nums">
               {{ percent(topic.share) }}
             </td>
             <td v-for="point in topic.points" :key="point.session"><ShareCell :share="point.share" /></td>
           </tr>
           <tr>
-            <th scope="row" class="sticky left-0 bg-sheet pr-3 text-left">Everything</th>
+            <th scope="row" class="sticky start-0 bg-sheet pe-3 text-start">{{ t('everything') }}</th>
             <td />
             <td v-for="one in results.sessions" :key="one.id"><ShareCell :share="one.share" /></td>
           </tr>

@@ -3,15 +3,17 @@
 import type { SessionReport } from '@/api/types'
 import { percent } from '@/composables/format'
 import { namesShown } from './useReportView'
+import { t } from './words'
 
 defineProps<{ later: SessionReport['later'] }>()
 </script>
 
 <template>
   <p v-if="later.length" class="text-[15px] text-slate">
-    {{ later.length }} later, as
-    <RouterLink :to="`/work/${later[0]!.work}`" class="font-bold text-tide underline">a make-up</RouterLink
-    ><template v-if="namesShown"
+    {{ t('later_as', { n: later.length }) }}
+    <RouterLink :to="`/work/${later[0]!.work}`" class="font-bold text-tide underline">{{
+      t('a_make_up')
+    }}</RouterLink><template v-if="namesShown"
       >:
       <template v-for="(one, index) in later" :key="`${one.session} ${one.seat}`"
         ><template v-if="index">, </template

@@ -3,12 +3,14 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { Item, SessionReport } from '@/api/types'
 import ItemGlance from '@/questions/ItemGlance.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import { howItWasRun } from './howItWasRun'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{
   set: number
@@ -31,26 +33,26 @@ const items = computed(() => (old.value?.content.items ?? []) as Item[])
 </script>
 
 <template>
-  <UiDialog open wide title="How it was run" @close="emit('close')">
+  <UiDialog open wide :title="t('how_it_was_run')" @close="emit('close')">
     <ul class="mb-4 list-disc ps-5">
       <li v-for="line in howItWasRun(settings, game)" :key="line">{{ line }}</li>
     </ul>
-    <h3 class="mb-1 text-lg">The set as it was</h3>
+    <h3 class="mb-1 text-lg">{{ t('the_set_as_it_was') }}</h3>
     <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
-    <p v-else-if="!old" class="text-slate">Fetching the set…</p>
+    <p v-else-if="!old" class="text-slate">{{ t('fetching_the_set') }}</p>
     <ol
       v-else
       class="max-h-[45vh] space-y-2 overflow-y-auto rounded border border-rule p-3"
       tabindex="0"
-      aria-label="The set as it was"
+      :aria-label="t('the_set_as_it_was')"
     >
       <li v-for="item in items" :key="item.id"><ItemGlance :item="item" /></li>
     </ol>
     <div class="mt-5 flex justify-end gap-3">
-      <RouterLink :to="`/sets/${set}`" class="self-center font-bold text-tide underline"
-        >The set as it is now</RouterLink
-      >
-      <UiButton @click="emit('close')">Close</UiButton>
+      <RouterLink :to="`/sets/${set}`" class="self-center font-bold text-tide underline">{{
+        t('the_set_as_it_is_now')
+      }}</RouterLink>
+      <UiButton @click="emit('close')">{{ common('close') }}</UiButton>
     </div>
   </UiDialog>
 </template>

@@ -5,10 +5,10 @@ import { useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { TableFormat } from '@/api/types'
 import { useJobs } from '@/aside'
-import { percent, score, shortDay } from '@/composables/format'
+import { fixed, percent, score, shortDay } from '@/composables/format'
 import { useToasts } from '@/composables/useToasts'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
@@ -19,6 +19,9 @@ import GradeScale from './GradeScale.vue'
 import GradeSettings from './GradeSettings.vue'
 import { useGradeBook } from './useGradeBook'
 import { namesShown } from './useReportView'
+import { figure } from '@/words'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const id = Number(useRoute().params.id)
 const router = useRouter()
@@ -26,14 +29,14 @@ const { show } = useToasts()
 const { begin } = useJobs()
 const { detail, error, refused, change, remove } = useGradeBook(id)
 const asking = ref(false)
-useTitle(computed(() => `${detail.value?.name ?? 'Grade book'} · Tall Lantern`))
+useTitle(computed(() => common('page_title', { title: detail.value?.name ?? t('grade_book') })))
 const book = computed(() => detail.value?.book)
 const graded = computed(() => !!detail.value?.scheme.scale.length)
 const waiting = computed(() => book.value?.columns.reduce((sum, one) => sum + one.waiting, 0) ?? 0)
 const steps = computed(() =>
   detail.value?.scheme.step === '0.1' || detail.value?.scheme.step === 'none' ? 1 : 0,
 )
-const inPercent = (total: number | null): string => (total === null ? '–' : `${total.toFixed(steps.value)} %`)
+const inPercent = (total: number | null): string => (total === null ? '–' : `${fixed(total, steps.value)} %`)
 
 async function take(format: TableFormat): Promise<void> {
   const params = { path: { book_id: id } }
@@ -55,14 +58,14 @@ async function removeIt(): Promise<void> {
 <template>
   <div class="mx-auto max-w-[90rem] px-6 py-6">
     <p v-if="error" role="alert" class="text-lg">{{ sentenceOf(error) }}</p>
-    <p v-else-if="!detail || !book" class="text-slate">Fetching the grades…</p>
+    <p v-else-if="!detail || !book" class="text-slate">{{ t('fetching_the_grades') }}</p>
     <template v-else>
       <div class="mb-4 flex flex-wrap items-start gap-3">
         <div class="min-w-0 grow basis-80">
           <h1 class="sr-only">{{ detail.name }}</h1>
           <input
             :value="detail.name"
-            aria-label="Name of the grade book"
+            :aria-label="t('name_of_the_grade_book')"
             maxlength="120"
             class="figure w-full max-w-xl rounded border border-transparent bg-transparent text-3xl hover:border-edge focus:border-edge focus:bg-sheet"
             @change="change({ name: ($event.target as HTMLInputElement).value })"
@@ -70,20 +73,22 @@ async function removeIt(): Promise<void> {
           <RouterLink
             :to="`/classes/${detail.class_id}/results`"
             class="block w-max py-1 font-bold text-tide hover:underline"
-            >{{ detail.class_name }} over time</RouterLink
+            >{{ t('over_time_2', { class_name: detail.class_name }) }}</RouterLink
           >
         </div>
         <Menu as="div" class="relative">
-          <MenuButton :class="button('plain')">Take out… <span aria-hidden="true">▾</span></MenuButton>
-          <MenuItems :class="menuPanel" class="right-0 w-max max-w-80">
-            <UiMenuAction @act="take('xlsx')">Workbook (xlsx)</UiMenuAction>
-            <UiMenuAction @act="take('ods')">OpenDocument spreadsheet (ods)</UiMenuAction>
+          <MenuButton :class="button('plain')"
+            >{{ t('take_out') }} <span aria-hidden="true">▾</span></MenuButton
+          >
+          <MenuItems :class="menuPanel" class="end-0 w-max max-w-80">
+            <UiMenuAction @act="take('xlsx')">{{ t('workbook_xlsx') }}</UiMenuAction>
+            <UiMenuAction @act="take('ods')">{{ t('opendocument_spreadsheet_ods') }}</UiMenuAction>
             <MenuItem v-slot="{ active }">
               <a
                 :href="`/api/grade-books/${id}/grades.csv`"
                 :class="[menuItem, active && 'bg-tide-wash']"
                 download
-                >Table (CSV)</a
+                >{{ t('table_csv') }}</a
               >
             </MenuItem>
             <MenuItem v-slot="{ active }">
@@ -91,20 +96,19 @@ async function removeIt(): Promise<void> {
                 :href="`/api/grade-books/${id}/oneroster.zip`"
                 :class="[menuItem, active && 'bg-tide-wash']"
                 download
-                >OneRoster 1.2 results</a
+                >{{ t('oneroster_1_2_results') }}</a
               >
             </MenuItem>
           </MenuItems>
         </Menu>
-        <UiButton look="quiet" @click="asking = true">Delete</UiButton>
+        <UiButton look="quiet" @click="asking = true">{{ common('delete_it') }}</UiButton>
       </div>
       <p v-if="refused" role="alert" class="mb-3 text-wrong">{{ refused }}</p>
       <p v-if="waiting" class="mb-4 rounded border border-lamp-ink bg-lamp-wash px-4 py-2.5 text-lamp-ink">
-        {{ waiting === 1 ? '1 answer has' : `${waiting} answers have` }} no mark by hand yet: they are in no
-        total.
+        {{ t('answers_have_no_mark_by_hand', { n: waiting }) }}
       </p>
-      <EmptyNote v-if="!detail.sessions.length" title="No session yet">
-        Once a session of this class has ended, it can be put into the book.
+      <EmptyNote v-if="!detail.sessions.length" :title="t('no_session_yet')">
+        {{ t('once_a_session_of_this_class') }}
       </EmptyNote>
       <div v-else class="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <div class="space-y-5">
@@ -117,29 +121,38 @@ async function removeIt(): Promise<void> {
         </div>
         <section class="rounded border border-rule bg-sheet py-3.5" aria-labelledby="totals">
           <div class="flex flex-wrap items-baseline gap-x-5 px-4.5 pb-2">
-            <h2 id="totals" class="text-lg">Totals</h2>
-            <span v-if="book.mean !== null" class="text-slate"
-              >mean {{ Math.round(book.mean * 10) / 10 }} %</span
-            >
+            <h2 id="totals" class="text-lg">{{ t('totals') }}</h2>
+            <span v-if="book.mean !== null" class="text-slate">{{
+              t('mean', { mean: figure(Math.round(book.mean * 10) / 10) })
+            }}</span>
             <label class="flex items-center gap-1.5 text-[15px] text-slate"
-              ><input v-model="namesShown" type="checkbox" class="size-4 accent-tide" />Names</label
+              ><input v-model="namesShown" type="checkbox" class="size-4 accent-tide" />{{
+                t('names')
+              }}</label
             >
           </div>
-          <div class="relative overflow-auto" tabindex="0" role="group" aria-label="Totals, to be scrolled">
+          <div
+            class="relative overflow-auto"
+            tabindex="0"
+            role="group"
+            :aria-label="t('totals_to_be_scrolled')"
+          >
             <table class="w-full text-[15px]">
               <thead>
-                <tr class="border-b border-rule text-left align-bottom text-sm text-slate">
-                  <th scope="col" class="sticky left-0 bg-sheet py-1 pl-4.5 font-normal">Name</th>
-                  <th v-if="graded" scope="col" class="px-2 py-1 font-normal">Grade</th>
-                  <th scope="col" class="px-2 py-1 text-right font-normal">Total</th>
+                <tr class="border-b border-rule text-start align-bottom text-sm text-slate">
+                  <th scope="col" class="sticky start-0 bg-sheet py-1 ps-4.5 font-normal">
+                    {{ common('name') }}
+                  </th>
+                  <th v-if="graded" scope="col" class="px-2 py-1 font-normal">{{ t('grade') }}</th>
+                  <th scope="col" class="px-2 py-1 text-end font-normal">{{ t('total') }}</th>
                   <th
                     v-for="column in book.columns"
                     :key="column.session"
                     scope="col"
-                    class="max-w-28 min-w-20 px-2 py-1 text-right font-normal"
+                    class="max-w-28 min-w-20 px-2 py-1 text-end font-normal"
                   >
                     <RouterLink :to="`/sessions/${column.session}`" class="line-clamp-2 hover:underline">{{
-                      column.title || 'Untitled set'
+                      column.title || common('untitled_set')
                     }}</RouterLink>
                     <span class="block whitespace-nowrap"
                       >{{ shortDay(column.at) }} · ×{{ column.weight }}</span
@@ -151,40 +164,40 @@ async function removeIt(): Promise<void> {
                 <tr v-for="(line, at) in book.lines" :key="line.student" class="border-b border-rule">
                   <th
                     scope="row"
-                    class="sticky left-0 max-w-48 truncate bg-sheet py-1 pl-4.5 text-left font-normal"
+                    class="sticky start-0 max-w-48 truncate bg-sheet py-1 ps-4.5 text-start font-normal"
                   >
-                    {{ namesShown ? line.name : `Student ${at + 1}` }}
+                    {{ namesShown ? line.name : t('student', { number: at + 1 }) }}
                   </th>
                   <td v-if="graded" class="px-2 font-bold">{{ line.grade || '–' }}</td>
-                  <td class="px-2 text-right font-bold whitespace-nowrap tabular-nums">
+                  <td class="px-2 text-end font-bold whitespace-nowrap tabular-nums">
                     {{ inPercent(line.total) }}
                   </td>
                   <td
                     v-for="(cell, place) in line.cells"
                     :key="place"
-                    class="px-2 text-right whitespace-nowrap tabular-nums"
+                    class="px-2 text-end whitespace-nowrap tabular-nums"
                     :class="cell.dropped && 'text-slate line-through'"
                     :title="
-                      cell.score === null ? 'did not take part' : `${score(cell.score)} of ${cell.out_of}`
+                      cell.score === null
+                        ? t('did_not_take_part')
+                        : t('of_2', { score: score(cell.score), out_of: cell.out_of })
                     "
                   >
-                    {{ cell.share === null ? '–' : percent(cell.share)
-                    }}<span v-if="cell.dropped" class="sr-only"> (left out)</span>
+                    {{ cell.share === null ? '–' : percent(cell.share) }}
+                    <span v-if="cell.dropped" class="sr-only">{{ t('left_out') }}</span>
                   </td>
                 </tr>
               </tbody>
               <tfoot>
                 <tr class="text-slate">
-                  <th scope="row" class="sticky left-0 bg-sheet py-1 pl-4.5 text-left font-normal">Mean</th>
+                  <th scope="row" class="sticky start-0 bg-sheet py-1 ps-4.5 text-start font-normal">
+                    {{ t('mean_2') }}
+                  </th>
                   <td v-if="graded"></td>
-                  <td class="px-2 text-right tabular-nums">
+                  <td class="px-2 text-end tabular-nums">
                     {{ book.mean === null ? '–' : `${Math.round(book.mean * 10) / 10} %` }}
                   </td>
-                  <td
-                    v-for="column in book.columns"
-                    :key="column.session"
-                    class="px-2 text-right tabular-nums"
-                  >
+                  <td v-for="column in book.columns" :key="column.session" class="px-2 text-end tabular-nums">
                     {{ column.mean === null ? '–' : percent(column.mean) }}
                   </td>
                 </tr>
@@ -194,11 +207,11 @@ async function removeIt(): Promise<void> {
         </section>
       </div>
     </template>
-    <UiDialog :open="asking" title="Delete this grade book?" @close="asking = false">
-      <p>Its weights, bounds and name go. Sessions and marks stay as they are.</p>
+    <UiDialog :open="asking" :title="t('delete_this_grade_book')" @close="asking = false">
+      <p>{{ t('its_weights_bounds_and_name_go') }}</p>
       <div class="mt-5 flex gap-3">
-        <UiButton look="danger" @click="removeIt">Delete it</UiButton>
-        <UiButton @click="asking = false">Leave it</UiButton>
+        <UiButton look="danger" @click="removeIt">{{ t('delete_it') }}</UiButton>
+        <UiButton @click="asking = false">{{ common('leave_it') }}</UiButton>
       </div>
     </UiDialog>
   </div>

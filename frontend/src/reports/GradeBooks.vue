@@ -5,10 +5,11 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import { useToasts } from '@/composables/useToasts'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
 import { button, menuPanel } from '@/ui/recipes'
+import { t } from './words'
 
 const props = defineProps<{ classId: number }>()
 const router = useRouter()
@@ -31,12 +32,12 @@ async function make(): Promise<void> {
 
 <template>
   <Menu as="div" class="relative">
-    <MenuButton :class="button('plain')">Grade books <span aria-hidden="true">▾</span></MenuButton>
-    <MenuItems :class="menuPanel" class="right-0 w-max max-w-80">
+    <MenuButton :class="button('plain')">{{ t('grade_books') }} <span aria-hidden="true">▾</span></MenuButton>
+    <MenuItems :class="menuPanel" class="end-0 w-max max-w-80">
       <UiMenuAction v-for="book in ofClass" :key="book.id" @act="router.push(`/grade-books/${book.id}`)">{{
         book.name
       }}</UiMenuAction>
-      <UiMenuAction @act="make">A new grade book</UiMenuAction>
+      <UiMenuAction @act="make">{{ t('a_new_grade_book') }}</UiMenuAction>
     </MenuItems>
   </Menu>
 </template>

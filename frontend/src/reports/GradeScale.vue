@@ -4,6 +4,7 @@ import { ref, watch } from 'vue'
 import type { BookDetail, GradeScheme } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
 
 const props = defineProps<{ scheme: GradeScheme; grades: BookDetail['book']['grades'] }>()
 const emit = defineEmits<{ change: [changes: Partial<GradeScheme>] }>()
@@ -38,46 +39,48 @@ function drop(at: number): void {
 
 <template>
   <section class="rounded border border-rule bg-sheet px-4.5 py-3.5" aria-labelledby="scale">
-    <h2 id="scale" class="text-lg">Grades</h2>
+    <h2 id="scale" class="text-lg">{{ t('grades') }}</h2>
     <p v-if="!lines.length" class="text-[15px] text-slate">
-      Without bounds, totals stay percentages. Add one for each of your grades.
+      {{ t('without_bounds_totals_stay_percentages_add') }}
     </p>
     <ul class="mt-1 space-y-1 text-[15px]">
       <li v-for="(line, at) in lines" :key="at" class="flex items-center gap-2">
         <input
           v-model="line.grade"
           maxlength="12"
-          :aria-label="`Grade ${at + 1}`"
+          :aria-label="t('grade_2', { number: at + 1 })"
           :class="smallField"
           class="w-20"
           @change="keep"
         />
-        from
+        {{ t('from') }}
         <input
           v-model.number="line.at_least"
           type="number"
           min="0"
           max="100"
           step="0.5"
-          :aria-label="`Percentage from which ${line.grade || `grade ${at + 1}`} is given`"
+          :aria-label="
+            t('percentage_from_which_is_given', { grade: line.grade || t('grade_3', { number: at + 1 }) })
+          "
           :class="smallField"
           class="w-18"
           @change="keep"
         />
         %
-        <span class="grow text-right text-slate tabular-nums">{{ grades[at]?.[1] ?? '' }}</span>
+        <span class="grow text-end text-slate tabular-nums">{{ grades[at]?.[1] ?? '' }}</span>
         <button
           type="button"
           class="px-1 text-slate hover:text-wrong"
-          :aria-label="`Remove grade ${line.grade || at + 1}`"
+          :aria-label="t('remove_grade', { grade: line.grade || at + 1 })"
           @click="drop(at)"
         >
           ✕
         </button>
       </li>
     </ul>
-    <UiButton class="mt-2" look="plain" size="small" :disabled="lines.length >= 30" @click="add"
-      >Add a grade</UiButton
-    >
+    <UiButton class="mt-2" look="plain" size="small" :disabled="lines.length >= 30" @click="add">{{
+      t('add_a_grade')
+    }}</UiButton>
   </section>
 </template>

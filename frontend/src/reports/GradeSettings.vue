@@ -3,6 +3,8 @@
 import type { BookDetail, GradeScheme } from '@/api/types'
 import { dateOf } from '@/composables/format'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ scheme: GradeScheme; sessions: BookDetail['sessions'] }>()
 const emit = defineEmits<{ change: [changes: Partial<GradeScheme>] }>()
@@ -25,11 +27,11 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement | HT
 
 <template>
   <section class="rounded border border-rule bg-sheet px-4.5 py-3.5" aria-labelledby="made-of">
-    <h2 id="made-of" class="text-lg">What counts</h2>
+    <h2 id="made-of" class="text-lg">{{ t('what_counts') }}</h2>
     <ul
       class="mt-1 max-h-72 overflow-y-auto border-y border-rule"
       tabindex="0"
-      aria-label="Sessions, and how much they weigh"
+      :aria-label="t('sessions_and_how_much_they_weigh')"
     >
       <li v-for="one in sessions" :key="one.id" class="flex items-center gap-2 py-1">
         <label class="flex min-w-0 grow items-center gap-2"
@@ -40,7 +42,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement | HT
             @change="put(one.id, weightOf(one.id) === null ? 1 : null)"
           />
           <span class="min-w-0 text-[15px]"
-            ><span class="line-clamp-1 wrap-anywhere">{{ one.title || 'Untitled set' }}</span
+            ><span class="line-clamp-1 wrap-anywhere">{{ one.title || common('untitled_set') }}</span
             ><span class="text-slate">{{ dateOf(one.created_at) }}</span></span
           ></label
         >
@@ -52,7 +54,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement | HT
             max="100"
             step="0.5"
             :value="weightOf(one.id)"
-            :aria-label="`Weight of ${one.title}`"
+            :aria-label="t('weight_of', { title: one.title })"
             :class="smallField"
             class="w-16"
             @change="put(one.id, Number(valueOf($event)) || 0)"
@@ -61,7 +63,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement | HT
     </ul>
     <p class="mt-3 space-y-2 text-[15px]">
       <label class="flex items-center justify-between gap-3"
-        >Lowest left out
+        >{{ t('lowest_left_out') }}
         <input
           type="number"
           min="0"
@@ -74,40 +76,40 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement | HT
           "
       /></label>
       <label class="flex items-center justify-between gap-3"
-        >Not there
+        >{{ t('not_there') }}
         <select
           :value="scheme.missed"
           :class="smallField"
           @change="emit('change', { missed: valueOf($event) as GradeScheme['missed'] })"
         >
-          <option value="left_out">does not count</option>
-          <option value="zero">counts 0</option>
+          <option value="left_out">{{ t('does_not_count') }}</option>
+          <option value="zero">{{ t('counts_0') }}</option>
         </select>
       </label>
       <label class="flex items-center justify-between gap-3"
-        >Rounded to
+        >{{ t('rounded_to') }}
         <select
           :value="scheme.step"
           :class="smallField"
           @change="emit('change', { step: valueOf($event) as GradeScheme['step'] })"
         >
-          <option value="none">not at all</option>
-          <option value="0.1">0.1 %</option>
-          <option value="0.5">0.5 %</option>
-          <option value="1">1 %</option>
-          <option value="5">5 %</option>
+          <option value="none">{{ t('not_at_all') }}</option>
+          <option value="0.1">{{ t('in_percent', { figure: 0.1 }) }}</option>
+          <option value="0.5">{{ t('in_percent', { figure: 0.5 }) }}</option>
+          <option value="1">{{ t('in_percent', { figure: 1 }) }}</option>
+          <option value="5">{{ t('in_percent', { figure: 5 }) }}</option>
         </select>
       </label>
       <label v-if="scheme.step !== 'none'" class="flex items-center justify-between gap-3"
-        >Halves
+        >{{ t('halves') }}
         <select
           :value="scheme.rounding"
           :class="smallField"
           @change="emit('change', { rounding: valueOf($event) as GradeScheme['rounding'] })"
         >
-          <option value="half_up">up</option>
-          <option value="up">all up</option>
-          <option value="down">all down</option>
+          <option value="half_up">{{ t('up') }}</option>
+          <option value="up">{{ t('all_up') }}</option>
+          <option value="down">{{ t('all_down') }}</option>
         </select>
       </label>
     </p>

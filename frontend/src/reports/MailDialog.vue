@@ -3,15 +3,16 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { Recipient } from '@/api/types'
 import { useJobs } from '@/aside'
-import { counted } from '@/composables/format'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
 import { field } from '@/ui/recipes'
 import { paper } from './useReportView'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ session: number }>()
 const emit = defineEmits<{ close: [] }>()
@@ -41,8 +42,11 @@ function toggle(seat: number): void {
   chosen.value = next
 }
 function gets(one: Recipient): string {
-  if (!one.questions && !one.shows_score) return 'a greeting: this session tells no marks'
-  const parts = [one.questions && counted(one.questions, 'question'), one.shows_score && 'the score']
+  if (!one.questions && !one.shows_score) return t('greeting')
+  const parts = [
+    one.questions && common('n_questions', { n: one.questions }),
+    one.shows_score && t('the_score'),
+  ]
   return parts.filter(Boolean).join(', ')
 }
 const page = (seat: number): string =>
@@ -57,19 +61,18 @@ async function send(): Promise<void> {
 </script>
 
 <template>
-  <UiDialog open wide title="Mail to each student" @close="emit('close')">
+  <UiDialog open wide :title="t('mail_to_each_student')" @close="emit('close')">
     <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
-    <p v-else-if="!recipients" class="text-slate">Looking who has an address…</p>
+    <p v-else-if="!recipients" class="text-slate">{{ t('looking_who_has_an_address') }}</p>
     <p v-else-if="!reachable.length">
-      Nobody in this session has an e-mail address as record ID, so there is nobody to mail to. Addresses
-      stand in the class list, or are asked for where a session knows students by a record ID.
+      {{ t('nobody_in_this_session') }}
     </p>
     <template v-else>
-      <p class="text-slate">Each gets their own page as a file, and nobody sees another’s.</p>
+      <p class="text-slate">{{ t('each_gets_their_own_page') }}</p>
       <ul
         class="relative mt-3 max-h-64 overflow-y-auto border-y border-rule"
         tabindex="0"
-        aria-label="Who gets a page"
+        :aria-label="t('who_gets_a_page')"
       >
         <li v-for="one in reachable" :key="one.seat" class="border-b border-rule py-1.5 last:border-0">
           <div class="flex items-start gap-2.5">
@@ -84,7 +87,7 @@ async function send(): Promise<void> {
                 >{{ one.name }}
                 <span class="text-[15px] text-slate">{{ one.address }} · {{ gets(one) }}</span>
                 <span v-if="one.confirmed === false" class="text-[15px] text-wrong">
-                  · has not confirmed this address</span
+                  {{ t('has_not_confirmed_this_address') }}</span
                 ></span
               ></label
             >
@@ -92,30 +95,29 @@ async function send(): Promise<void> {
               :href="page(one.seat)"
               class="text-[15px] font-bold whitespace-nowrap text-tide hover:underline"
               download
-              >Their page<span class="sr-only">: {{ one.name }}</span></a
+              >{{ t('their_page') }}<span class="sr-only">: {{ one.name }}</span></a
             >
           </div>
         </li>
       </ul>
       <p v-if="without.length" class="mt-2 text-[15px] text-slate">
-        Without an address: {{ without.map((one) => one.name).join(', ') }}.
+        {{ t('without_an_address', { names: without.map((one) => one.name).join(', ') }) }}
       </p>
       <label class="mt-4 block font-bold"
-        >A few words of yours, to all
+        >{{ t('a_few_words_of_yours') }}
         <textarea v-model="words" rows="2" maxlength="2000" :class="field" class="mt-1 font-normal" />
       </label>
-      <UiSwitch v-model="withPlace" label="With their place in the class" />
+      <UiSwitch v-model="withPlace" :label="t('with_their_place_in_the_class')" />
       <p class="text-[15px] text-slate">
-        Answers go to your own address. Mails go one after the other, not too many a minute; you can give it
-        up meanwhile.
+        {{ t('answers_go_to_your_own_address') }}
       </p>
     </template>
     <p v-if="refused" role="alert" class="mt-3 text-wrong">{{ refused }}</p>
     <div class="mt-4 flex gap-3">
-      <UiButton v-if="reachable.length" look="main" :disabled="!chosen.size" @click="send"
-        >Send {{ counted(chosen.size, 'mail') }}</UiButton
-      >
-      <UiButton @click="emit('close')">Leave it</UiButton>
+      <UiButton v-if="reachable.length" look="main" :disabled="!chosen.size" @click="send">{{
+        t('send_mails', { n: chosen.size })
+      }}</UiButton>
+      <UiButton @click="emit('close')">{{ common('leave_it') }}</UiButton>
     </div>
   </UiDialog>
 </template>

@@ -5,6 +5,7 @@ import type { ToMark } from '@/api/types'
 import { fraction } from '@/composables/format'
 import { useKeys } from '@/composables/useKeys'
 import UiButton from '@/ui/UiButton.vue'
+import { t } from './words'
 
 const props = defineProps<{
   rubric: ToMark['rubric']
@@ -14,18 +15,18 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ mark: [mark: number]; lines: [lines: number[]] }>()
 const MARKS = [
-  { value: 0, text: 'nothing' },
+  { value: 0, text: t('nothing') },
   { value: 0.25, text: '¼' },
   { value: 0.5, text: '½' },
   { value: 0.75, text: '¾' },
-  { value: 1, text: 'full' },
+  { value: 1, text: t('full') },
 ] as const
 const met = ref(new Set(props.met))
 const told = computed(() => {
-  if (props.mark === null) return 'It waits for its mark.'
+  if (props.mark === null) return t('it_waits_for_its_mark')
   return props.mark === 0 || props.mark === 1
-    ? `Its mark is ${props.mark}.`
-    : `Its mark is ${fraction(props.mark)}.`
+    ? t('its_mark_is', { mark: props.mark })
+    : t('its_mark_is', { mark: fraction(props.mark) })
 })
 
 function toggle(line: number): void {
@@ -46,7 +47,7 @@ useKeys({ ...Object.fromEntries(digits), Enter: () => void (props.rubric.length 
 </script>
 
 <template>
-  <div role="group" aria-label="Mark">
+  <div role="group" :aria-label="t('mark')">
     <ul v-if="rubric.length" class="space-y-1">
       <li v-for="(line, index) in rubric" :key="index">
         <label class="flex items-center gap-2"
@@ -66,8 +67,8 @@ useKeys({ ...Object.fromEntries(digits), Enter: () => void (props.rubric.length 
     </ul>
     <div class="mt-2 flex flex-wrap items-center gap-2">
       <template v-if="rubric.length">
-        <UiButton look="main" hint="↵" @click="give">Give the mark</UiButton>
-        <UiButton hint="0" @click="emit('lines', [])">Nothing of it</UiButton>
+        <UiButton look="main" hint="↵" @click="give">{{ t('give_the_mark') }}</UiButton>
+        <UiButton hint="0" @click="emit('lines', [])">{{ t('nothing_of_it') }}</UiButton>
       </template>
       <template v-else>
         <UiButton

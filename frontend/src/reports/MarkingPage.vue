@@ -3,22 +3,23 @@
 import { useTitle } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { sentenceOf } from '@/api/refusal'
-import { counted } from '@/composables/format'
+import { sentenceOf } from '@/told'
 import { useKeys } from '@/composables/useKeys'
 import LineText from '@/questions/shared/LineText.vue'
-import RubricLines from '@/questions/shared/RubricLines.vue'
+import RubricLines from '@/questions/editing/RubricLines.vue'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
 import MarkButtons from './MarkButtons.vue'
 import MarkingProgress from './MarkingProgress.vue'
 import { namesShown } from './useReportView'
 import { useMarking } from './useMarking'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const session = Number(useRoute().params.id)
 const { sheet, error, question, group, questions, current, answers, done, canUndo, ...marking } =
   useMarking(session)
-useTitle('Marking by hand · Tall Lantern')
+useTitle(t('marking_by_hand_tall_lantern'))
 const comment = ref('')
 const commentField = ref<HTMLTextAreaElement>()
 const editsRubric = ref(false)
@@ -34,7 +35,10 @@ watch(
 const texts = computed(() => {
   const found = new Map<string, string[]>()
   for (const one of answers.value?.answers ?? [])
-    found.set(one.text, [...(found.get(one.text) ?? []), namesShown.value ? one.name : `Seat ${one.seat}`])
+    found.set(one.text, [
+      ...(found.get(one.text) ?? []),
+      namesShown.value ? one.name : t('seat', { seat: one.seat }),
+    ])
   return [...found].map(([text, who]) => ({ text, who }))
 })
 const given = computed(() => answers.value?.answers[0])
@@ -60,20 +64,20 @@ const kbd = 'rounded-sm border border-current px-1.5 font-text text-xs'
 <template>
   <div class="mx-auto max-w-[80rem] px-6 py-6">
     <div class="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2">
-      <h1 class="text-3xl">Marking by hand</h1>
-      <RouterLink :to="`/sessions/${session}`" class="font-bold text-tide hover:underline"
-        >All of the session</RouterLink
-      >
+      <h1 class="text-3xl">{{ t('marking_by_hand') }}</h1>
+      <RouterLink :to="`/sessions/${session}`" class="font-bold text-tide hover:underline">{{
+        t('all_of_the_session')
+      }}</RouterLink>
       <label class="ms-auto flex items-center gap-1.5 text-[15px] text-slate"
-        ><input v-model="namesShown" type="checkbox" class="size-4 accent-tide" />Names
+        ><input v-model="namesShown" type="checkbox" class="size-4 accent-tide" />{{ t('names') }}
         <kbd :class="kbd" aria-hidden="true">N</kbd></label
       >
-      <UiButton :disabled="!canUndo" hint="U" @click="marking.undo()">Undo</UiButton>
+      <UiButton :disabled="!canUndo" hint="U" @click="marking.undo()">{{ common('undo') }}</UiButton>
     </div>
     <p v-if="error" role="alert" class="text-lg">{{ sentenceOf(error) }}</p>
-    <p v-else-if="!sheet" class="text-slate">Fetching the answers…</p>
-    <EmptyNote v-else-if="!questions.length" title="Nothing to mark by hand">
-      Answers in one’s own words are marked here. No such question was asked in this session.
+    <p v-else-if="!sheet" class="text-slate">{{ t('fetching_the_answers') }}</p>
+    <EmptyNote v-else-if="!questions.length" :title="t('nothing_to_mark_by_hand')">
+      {{ t('answers_in_ones_own_words') }}
     </EmptyNote>
     <div v-else class="grid items-start gap-6 lg:grid-cols-[15rem_minmax(0,1fr)]">
       <MarkingProgress :questions="questions" :at="question" :done="done" @go="marking.goTo([$event, 0])" />
@@ -82,11 +86,11 @@ const kbd = 'rounded-sm border border-current px-1.5 font-text text-xs'
           {{ current.number }} <LineText :text="current.title" />
         </h2>
         <p v-if="!current.wanted" class="mt-1 text-[15px] text-slate">
-          It was asked without marks. With the first mark that you give it counts.
+          {{ t('it_was_asked_without_marks') }}
         </p>
         <details class="mt-2 text-[15px]" @toggle="editsRubric = ($event.target as HTMLDetailsElement).open">
           <summary class="text-tide">
-            {{ current.rubric.length ? 'Change the rubric' : 'Mark by a rubric' }}
+            {{ current.rubric.length ? t('change_the_rubric') : t('mark_by_a_rubric') }}
           </summary>
           <RubricLines
             v-if="editsRubric"
@@ -98,11 +102,15 @@ const kbd = 'rounded-sm border border-current px-1.5 font-text text-xs'
         </details>
         <template v-if="answers">
           <p class="mt-4 border-t border-rule pt-3 text-[15px] text-slate" role="status">
-            {{ group + 1 }} of {{ current.groups.length }} ·
             {{
-              answers.answers.length > 1
-                ? `${counted(answers.answers.length, 'answer')} that say the same`
-                : '1 answer'
+              t('group_of', {
+                group: group + 1,
+                all: current.groups.length,
+                answer:
+                  answers.answers.length > 1
+                    ? t('answers_that_say_the_same', { n: answers.answers.length })
+                    : t('one_answer'),
+              })
             }}
           </p>
           <ul class="mt-2 space-y-2">
@@ -121,7 +129,7 @@ const kbd = 'rounded-sm border border-current px-1.5 font-text text-xs'
             @lines="marking.mark({ mark: null, lines: $event })"
           />
           <label class="mt-4 block text-[15px] text-slate"
-            >Comment <kbd :class="kbd" aria-hidden="true">C</kbd>
+            >{{ t('comment') }} <kbd :class="kbd" aria-hidden="true">C</kbd>
             <textarea
               ref="commentField"
               v-model="comment"
@@ -129,25 +137,25 @@ const kbd = 'rounded-sm border border-current px-1.5 font-text text-xs'
               maxlength="1000"
               dir="auto"
               class="mt-1 block w-full rounded border border-edge bg-sheet px-3 py-2 text-ink"
-              placeholder="Stands on the student’s page"
+              :placeholder="t('stands_on_the_students_page')"
               @blur="keepComment"
               @keydown.esc="commentField?.blur()"
             />
           </label>
           <p class="mt-3 flex gap-3">
-            <UiButton size="small" :disabled="group === 0" hint="↑" @click="marking.step(-1)"
-              >Before</UiButton
-            >
+            <UiButton size="small" :disabled="group === 0" hint="↑" @click="marking.step(-1)">{{
+              t('before')
+            }}</UiButton>
             <UiButton
               size="small"
               :disabled="group + 1 >= current.groups.length"
               hint="↓"
               @click="marking.step(1)"
-              >After</UiButton
+              >{{ t('after') }}</UiButton
             >
           </p>
         </template>
-        <p v-else class="mt-4 text-slate">Nobody answered this question.</p>
+        <p v-else class="mt-4 text-slate">{{ t('nobody_answered_this_question') }}</p>
       </section>
     </div>
   </div>

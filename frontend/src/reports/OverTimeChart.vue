@@ -4,6 +4,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, defineAsyncComponent } from 'vue'
 import type { ClassResults } from '@/api/types'
 import { linesOf, MOST_TOPICS } from './chartLines'
+import { t } from './words'
 
 const props = defineProps<{ results: ClassResults['results']; whole: string }>()
 const ShareChart = defineAsyncComponent(() => import('./ShareChart.vue'))
@@ -19,26 +20,21 @@ const moments = computed(() => props.results.sessions.map((one) => one.at))
     aria-labelledby="chart"
   >
     <div class="flex flex-wrap items-baseline gap-x-5">
-      <h2 id="chart" class="text-lg">Over time</h2>
+      <h2 id="chart" class="text-lg">{{ t('over_time_3') }}</h2>
       <button
         type="button"
         class="text-[15px] font-bold text-tide hover:underline print:hidden"
         :aria-expanded="shown"
         @click="shown = !shown"
       >
-        {{ shown ? 'Put the chart away' : 'Show it as a chart' }}
+        {{ shown ? t('put_the_chart_away') : t('show_it_as_a_chart') }}
       </button>
     </div>
     <template v-if="shown">
       <p class="pb-2 text-[15px] text-slate">
-        Share right, session by session: {{ whole.toLowerCase() }}, and up to {{ MOST_TOPICS }} topics that
-        were asked more than once, the weakest first. The table has the same figures, and all topics.
+        {{ t('share_right_session_by_session', { whole: whole.toLowerCase(), most_topics: MOST_TOPICS }) }}
       </p>
-      <ShareChart
-        :moments="moments"
-        :lines="lines"
-        label="Share right over time, as lines. The table “By topic, and over time” has the same figures."
-      />
+      <ShareChart :moments="moments" :lines="lines" :label="t('share_right_over_time_as_lines')" />
     </template>
   </section>
 </template>

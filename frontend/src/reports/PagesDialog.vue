@@ -9,6 +9,8 @@ import UiDialog from '@/ui/UiDialog.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
 import WhereTo from './WhereTo.vue'
 import { paper, type Counting } from './useReportView'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ session: number; of: 'students' | 'questions'; counting: Counting }>()
 const emit = defineEmits<{ close: [] }>()
@@ -38,49 +40,40 @@ async function make(): Promise<void> {
 <template>
   <UiDialog
     open
-    :title="of === 'students' ? 'A page for each student' : 'A page for each question'"
+    :title="of === 'students' ? t('a_page_for_each_student') : t('a_page_for_each_question')"
     @close="emit('close')"
   >
     <p class="text-slate">
-      {{
-        of === 'students'
-          ? 'Each with what that student may see, in that student’s language: marks, answers and what is right as this session tells them, and your comments.'
-          : 'Its result, how hard it was, which answers were given by whom, and what was put right.'
-      }}
+      {{ of === 'students' ? t('each_with_what_that_student_may') : t('its_result_how_hard') }}
     </p>
     <p class="mt-4 flex flex-wrap gap-x-8 gap-y-3">
       <label class="font-bold"
-        >Paper
+        >{{ t('paper') }}
         <select v-model="paper" class="ms-2 rounded border border-edge bg-sheet px-2 py-1 font-normal">
           <option value="a4">A4</option>
-          <option value="us-letter">Letter</option>
+          <option value="us-letter">{{ t('letter') }}</option>
         </select>
       </label>
       <label class="font-bold"
-        >As
+        >{{ t('as') }}
         <select v-model="asZip" class="ms-2 rounded border border-edge bg-sheet px-2 py-1 font-normal">
-          <option :value="false">one file to print</option>
-          <option :value="true">a zip with a file for each</option>
+          <option :value="false">{{ t('one_file_to_print') }}</option>
+          <option :value="true">{{ t('a_zip_with_a_file') }}</option>
         </select>
       </label>
     </p>
     <UiSwitch
       v-if="of === 'students'"
       v-model="withPlace"
-      label="With their place in the class"
-      hint="Only where this session tells its score at all."
+      :label="t('with_their_place_in_the_class')"
+      :hint="t('only_where_this_session_tells')"
     />
-    <UiSwitch
-      v-else
-      v-model="withNames"
-      label="With names"
-      hint="Without, it can be shown to the class: who answered what is left out."
-    />
+    <UiSwitch v-else v-model="withNames" :label="t('with_names')" :hint="t('without_it_can_be_shown')" />
     <WhereTo v-model="to" />
     <p v-if="refused" role="alert" class="mt-3 text-wrong">{{ refused }}</p>
     <div class="mt-5 flex gap-3">
-      <UiButton look="main" @click="make">Make the pages</UiButton>
-      <UiButton @click="emit('close')">Leave it</UiButton>
+      <UiButton look="main" @click="make">{{ t('make_the_pages') }}</UiButton>
+      <UiButton @click="emit('close')">{{ common('leave_it') }}</UiButton>
     </div>
   </UiDialog>
 </template>

@@ -1,17 +1,20 @@
 <script setup lang="ts">
 /** What was forgiven in a question, what can be put right, and what was: by whom and when, the last with its undo. */
 import { computed } from 'vue'
-import { counted, momentOf } from '@/composables/format'
+import { momentOf } from '@/composables/format'
 import type { QuestionReport, StudentAnswer } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import { useCorrections } from './useCorrections'
+import { t } from './words'
+import { t as common } from '@/ui/words'
+import { told } from '@/told'
 
 const props = defineProps<{ question: QuestionReport }>()
 const { busy, command, propose } = useCorrections()
 
 const done = computed(() =>
   props.question.corrected.map((one, index, all) => ({
-    text: one.sentence.sentence,
+    text: told(one.sentence),
     when: [momentOf(one.at), one.by].filter(Boolean).join(', '),
     isLast: index === all.length - 1,
   })),
@@ -25,19 +28,20 @@ const setKey = (answer: StudentAnswer): Promise<void> => propose({ do: 'set_key'
 </script>
 
 <template>
-  <p v-if="question.note && question.scored" class="mt-1.5">{{ question.note.sentence }}</p>
+  <p v-if="question.note && question.scored" class="mt-1.5">{{ told(question.note) }}</p>
   <div v-if="question.forgiven.length" class="mt-2 border-t border-rule pt-1.5">
-    <p class="text-slate">Forgiven</p>
+    <p class="text-slate">{{ t('forgiven') }}</p>
     <ul>
-      <li v-for="one in question.forgiven" :key="one.sentence" dir="auto">
-        {{ one.sentence }}<template v-if="one.count > 1"> ({{ counted(one.count, 'answer') }})</template>
+      <li v-for="one in question.forgiven" :key="one.what.sentence" dir="auto">
+        {{ told(one.what)
+        }}<template v-if="one.count > 1"> ({{ common('n_answers', { n: one.count }) }})</template>
       </li>
     </ul>
   </div>
   <div class="mt-2 space-y-1.5 border-t border-rule pt-1.5">
     <p v-if="question.keys.length" class="flex flex-wrap items-center gap-1.5">
       <span class="text-slate">{{
-        question.scored ? 'Something else is right:' : 'Say what is right:'
+        question.scored ? t('something_else_is_right') : t('say_what_is_right')
       }}</span>
       <UiButton
         v-for="key in question.keys"
@@ -57,15 +61,15 @@ const setKey = (answer: StudentAnswer): Promise<void> => propose({ do: 'set_key'
         :disabled="busy"
         @click="propose({ do: 'give_full_marks', item })"
       >
-        Full marks for all
+        {{ t('full_marks_for_all') }}
       </button>
       <button type="button" :class="step" :disabled="busy" @click="propose({ do: 'drop', item })">
-        Leave it out of the scores
+        {{ t('leave_it_out_of_the_scores') }}
       </button>
     </p>
   </div>
   <div v-if="done.length || question.by_hand" class="mt-2 border-t border-rule pt-1.5">
-    <p class="text-slate">Put right after it was asked</p>
+    <p class="text-slate">{{ t('put_right_after_it_was_asked') }}</p>
     <ul>
       <li v-for="(one, index) in done" :key="index" class="flex flex-wrap items-baseline gap-x-3">
         <span dir="auto">{{ one.text }}</span>
@@ -75,13 +79,13 @@ const setKey = (answer: StudentAnswer): Promise<void> => propose({ do: 'set_key'
           type="button"
           :class="step"
           :disabled="busy"
-          :aria-label="`Take back: ${one.text}`"
+          :aria-label="t('take_back', { text: one.text })"
           @click="command({ do: 'take_back', item })"
         >
-          Take back
+          {{ t('take_back_2') }}
         </button>
       </li>
-      <li v-if="question.by_hand">{{ counted(question.by_hand, 'mark') }} by hand</li>
+      <li v-if="question.by_hand">{{ t('marks_by_hand', { n: question.by_hand }) }}</li>
     </ul>
   </div>
 </template>

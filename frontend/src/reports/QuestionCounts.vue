@@ -6,31 +6,35 @@ import type { QuestionReport } from '@/api/types'
 import AnswerWhy from './AnswerWhy.vue'
 import EarlierRounds from './EarlierRounds.vue'
 import QuestionCorrections from './QuestionCorrections.vue'
+import { t } from './words'
+import { told } from '@/told'
 
 defineProps<{ question: QuestionReport }>()
 </script>
 
 <template>
-  <div class="mt-2 ml-8 text-[15px]">
-    <p v-if="question.by" class="text-slate">Written by {{ question.by }}</p>
+  <div class="mt-2 ms-8 text-[15px]">
+    <p v-if="question.by" class="text-slate">{{ t('written_by', { by: question.by }) }}</p>
     <table class="w-full">
       <tbody>
         <tr v-for="(count, index) in question.counts" :key="index" :class="count.right && 'font-bold'">
           <component
             :is="count.label ? 'th' : 'td'"
             :scope="count.label ? 'row' : undefined"
-            class="max-w-40 py-0.5 pr-2 text-left align-top font-normal wrap-anywhere"
+            class="max-w-40 py-0.5 pe-2 text-start align-top font-normal wrap-anywhere"
             :class="count.part && 'whitespace-nowrap'"
           >
             <LineText :text="count.label" />
           </component>
           <td class="py-0.5 wrap-anywhere" dir="auto">
             <span class="flex flex-wrap items-baseline gap-x-2">
-              <span><LineText :text="count.text" /><span v-if="count.right"> ✓ right</span></span>
+              <span
+                ><LineText :text="count.text" /> <span v-if="count.right">{{ t('right_3') }}</span></span
+              >
               <AnswerWhy v-if="count.given && count.right !== null" :question="question" :count="count" />
             </span>
           </td>
-          <td class="w-10 py-0.5 text-right align-top tabular-nums">{{ count.count }}</td>
+          <td class="w-10 py-0.5 text-end align-top tabular-nums">{{ count.count }}</td>
         </tr>
       </tbody>
     </table>
@@ -42,9 +46,9 @@ defineProps<{ question: QuestionReport }>()
     >
       <template v-for="measure in question.measures" :key="measure.name.code + measure.of">
         <dt class="text-slate">
-          {{ measure.name.sentence }}<template v-if="measure.of">, <LineText :text="measure.of" /></template>
+          {{ told(measure.name) }}<template v-if="measure.of">, <LineText :text="measure.of" /></template>
         </dt>
-        <dd class="text-right tabular-nums">{{ roundNumber(measure.value) }}</dd>
+        <dd class="text-end tabular-nums">{{ roundNumber(measure.value) }}</dd>
       </template>
     </dl>
   </div>

@@ -5,9 +5,9 @@ import { useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, data as read } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { QuestionResult } from '@/api/types'
-import { counted, percent } from '@/composables/format'
+import { duration, fixed, percent } from '@/composables/format'
 import { viewsOf } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
 import PromptText from '@/questions/shared/PromptText.vue'
@@ -19,6 +19,8 @@ import QuestionCounts from './QuestionCounts.vue'
 import ThirdsTable from './ThirdsTable.vue'
 import { provideCorrections } from './useCorrections'
 import { paper, useReportView } from './useReportView'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const route = useRoute()
 const session = Number(route.params.id)
@@ -43,7 +45,11 @@ const paperPage = computed(
   () =>
     `/api/sessions/${session}/questions/${item}/page.pdf?paper=${paper.value}&counting=${view.value.counting}`,
 )
-useTitle(computed(() => `Question ${page.value?.report.number ?? ''} · Tall Lantern`))
+useTitle(
+  computed(() =>
+    common('page_title', { title: t('question_number', { number: page.value?.report.number ?? '' }) }),
+  ),
+)
 
 const at = (id: string | null | undefined): string | null =>
   id ? `/sessions/${session}/questions/${id}` : null
@@ -52,34 +58,44 @@ const figures = computed(() => {
   if (!report) return []
   const { share, discrimination, median_took: took } = report
   return [
-    { value: share === null ? null : percent(share), label: 'difficulty (right on average)' },
-    { value: discrimination === null ? null : discrimination.toFixed(2), label: 'discrimination' },
-    { value: `${report.answered} of ${report.answered + report.omitted}`, label: 'answered' },
-    { value: took === null ? null : `${Math.round(took / 1000)} s`, label: 'middle time' },
+    { value: share === null ? null : percent(share), label: t('difficulty_right_on_average') },
+    {
+      value: discrimination === null ? null : fixed(discrimination, 2),
+      label: t('discrimination'),
+    },
+    {
+      value: t('of_4', { answered: report.answered, omitted: report.answered + report.omitted }),
+      label: t('answered'),
+    },
+    { value: took === null ? null : duration(Math.round(took / 1000)), label: t('middle_time') },
   ].filter((figure) => figure.value !== null)
 })
 /** What the discrimination says, in words. */
 const telling = computed(() => {
   const found = page.value?.report.discrimination
   if (found === null || found === undefined) return ''
-  if (found >= 0.3) return 'Who did well in the rest did well here: it tells students apart.'
-  if (found >= 0.1) return 'It tells students apart a little.'
-  if (found > -0.1) return 'It hardly tells students apart.'
-  return 'Who did well in the rest did worse here: look at its key.'
+  if (found >= 0.3) return t('who_did_well_in_the_rest')
+  if (found >= 0.1) return t('it_tells_students_apart_a_little')
+  if (found > -0.1) return t('it_hardly_tells_students_apart')
+  return t('who_did_well_in_the_rest_2')
 })
 </script>
 
 <template>
   <div class="mx-auto max-w-[90rem] px-6 py-6">
     <p v-if="error" role="alert" class="text-lg">{{ sentenceOf(error) }}</p>
-    <p v-else-if="!result || !page" class="text-slate">Fetching the question…</p>
+    <p v-else-if="!result || !page" class="text-slate">{{ t('fetching_the_question') }}</p>
     <template v-else>
-      <PageSteps :session="session" :before="at(page.before)" :after="at(page.after)" what="Question" />
+      <PageSteps :session="session" :before="at(page.before)" :after="at(page.after)" :what="t('question')" />
       <h1 class="mt-3 text-[15px] font-normal text-slate">
-        Question {{ page.report.number }} of “{{ result.title || 'Untitled set' }}” ·
-        {{ viewsOf(result.shown.item).sort(result.shown.item)
+        {{
+          t('question_of', {
+            number: page.report.number,
+            title: result.title || common('untitled_set'),
+            sort: viewsOf(result.shown.item).sort(result.shown.item),
+          })
         }}<template v-if="page.report.topics.length"> · {{ page.report.topics.join(', ') }}</template> ·
-        <a :href="paperPage" class="font-bold text-tide hover:underline" download>on paper (PDF)</a>
+        <a :href="paperPage" class="font-bold text-tide hover:underline" download>{{ t('on_paper_pdf') }}</a>
       </h1>
       <div
         class="mt-2 grid grid-cols-[minmax(0,1fr)] items-start gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(22rem,38%)]"
@@ -109,7 +125,7 @@ const telling = computed(() => {
             <div
               v-for="figure in figures"
               :key="figure.label"
-              class="flex flex-col-reverse border-r border-rule px-5 py-3"
+              class="flex flex-col-reverse border-e border-rule px-5 py-3"
             >
               <dt class="text-[15px] text-slate">{{ figure.label }}</dt>
               <dd class="figure text-2xl">{{ figure.value }}</dd>
@@ -119,12 +135,12 @@ const telling = computed(() => {
             v-if="page.report.takes_hand && page.report.answered"
             class="flex flex-wrap items-center gap-x-4"
           >
-            <span v-if="page.report.waiting" class="text-lamp-ink"
-              >{{ counted(page.report.waiting, 'answer') }} without a mark yet.</span
-            >
-            <RouterLink :to="`/sessions/${session}/marking`" class="font-bold text-tide hover:underline"
-              >Mark by hand</RouterLink
-            >
+            <span v-if="page.report.waiting" class="text-lamp-ink">{{
+              t('answers_without_a_mark_yet', { n: page.report.waiting })
+            }}</span>
+            <RouterLink :to="`/sessions/${session}/marking`" class="font-bold text-tide hover:underline">{{
+              t('mark_by_hand')
+            }}</RouterLink>
           </p>
           <p v-if="telling" class="text-[15px] text-slate">{{ telling }}</p>
           <section v-if="page.thirds" class="rounded border border-rule bg-sheet px-5 py-4">
@@ -135,8 +151,10 @@ const telling = computed(() => {
             :open="showsCounts || undefined"
             @toggle="showsCounts = ($event.target as HTMLDetailsElement).open"
           >
-            <summary><h2 class="inline text-lg">Counts, and what can be put right</h2></summary>
-            <QuestionCounts :question="page.report" class="-ml-8" />
+            <summary>
+              <h2 class="inline text-lg">{{ t('counts_and_what_can_be_put') }}</h2>
+            </summary>
+            <QuestionCounts :question="page.report" class="-ms-8" />
           </details>
         </div>
         <QuestionAnswers :session="session" :page="page" />

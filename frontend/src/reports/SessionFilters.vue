@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** What the list of sessions is narrowed by. */
 import type { SessionChoices } from '@/api/types'
-import { counted } from '@/composables/format'
 import { field, smallField } from '@/ui/recipes'
 import { ALL, type Wanted } from './useSessions'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 defineProps<{ choices: SessionChoices | undefined }>()
 const wanted = defineModel<Wanted>({ required: true })
@@ -14,39 +15,39 @@ const isNarrowed = (one: Wanted): boolean =>
 <template>
   <div class="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 text-[15px] text-slate">
     <label class="w-full sm:w-64"
-      ><span class="sr-only">Search titles, notes and classes</span>
+      ><span class="sr-only">{{ t('search_titles_notes_and_classes') }}</span>
       <input
         v-model="wanted.search"
         type="search"
         :class="field"
-        placeholder="Search titles, notes, classes"
+        :placeholder="t('search_titles_notes_classes')"
       />
     </label>
     <label v-if="choices?.classes.length"
-      >Class
+      >{{ t('class') }}
       <select v-model="wanted.of_class" :class="smallField" class="max-w-44">
-        <option :value="null">any</option>
+        <option :value="null">{{ t('any') }}</option>
         <option v-for="one in choices.classes" :key="one.id" :value="one.id">{{ one.name }}</option>
       </select>
     </label>
     <label v-if="choices?.sets.length"
-      >Set
+      >{{ t('set') }}
       <select v-model="wanted.of_set" :class="smallField" class="max-w-44">
-        <option :value="null">any</option>
+        <option :value="null">{{ t('any') }}</option>
         <option v-for="one in choices.sets" :key="one.id" :value="one.id">
-          {{ one.name || 'Untitled set' }}
+          {{ one.name || common('untitled_set') }}
         </option>
       </select>
     </label>
-    <label>From <input v-model="wanted.since" type="date" :class="smallField" /></label>
-    <label>to <input v-model="wanted.until" type="date" :class="smallField" /></label>
+    <label>{{ t('from_2') }} <input v-model="wanted.since" type="date" :class="smallField" /></label>
+    <label>{{ t('to_3') }} <input v-model="wanted.until" type="date" :class="smallField" /></label>
     <button
       v-if="isNarrowed(wanted)"
       type="button"
       class="font-bold text-tide hover:underline"
       @click="wanted = { ...ALL, archived: wanted.archived }"
     >
-      Show all
+      {{ t('show_all') }}
     </button>
     <button
       v-if="choices?.archived || wanted.archived"
@@ -55,7 +56,7 @@ const isNarrowed = (one: Wanted): boolean =>
       :aria-pressed="wanted.archived"
       @click="wanted = { ...wanted, archived: !wanted.archived }"
     >
-      {{ wanted.archived ? 'Back to the list' : `Archived: ${counted(choices?.archived ?? 0, 'session')}` }}
+      {{ wanted.archived ? t('back_to_the_list') : t('archived_sessions_of', { n: choices?.archived ?? 0 }) }}
     </button>
   </div>
 </template>

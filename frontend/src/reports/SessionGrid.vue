@@ -8,6 +8,8 @@ import GridPane from '@/ui/GridPane.vue'
 import { smallField } from '@/ui/recipes'
 import { usePanes } from './usePanes'
 import { namesShown, type ReportView } from './useReportView'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ session: number; report: SessionReport['report']; hardest: string[] }>()
 const view = defineModel<ReportView>('view', { required: true })
@@ -41,41 +43,41 @@ function words(seat: number, index: number): string | undefined {
 <template>
   <section class="rounded border border-rule bg-sheet py-3.5" aria-labelledby="grid">
     <div class="mb-2 px-4.5">
-      <h2 id="grid" class="text-lg">Everyone, every question</h2>
+      <h2 id="grid" class="text-lg">{{ t('everyone_every_question') }}</h2>
       <p class="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1 text-[15px] text-slate">
         <label
-          >Students by
+          >{{ t('students_by') }}
           <select v-model="view.people" :class="smallField">
-            <option value="name">name</option>
-            <option value="score">score</option>
+            <option value="name">{{ t('name') }}</option>
+            <option value="score">{{ t('score') }}</option>
           </select>
         </label>
         <label
-          >Questions
+          >{{ t('questions') }}
           <select v-model="view.questions" :class="smallField">
-            <option value="hardest">hardest first</option>
-            <option value="set">in the order of the set</option>
+            <option value="hardest">{{ t('hardest_first') }}</option>
+            <option value="set">{{ t('in_the_order_of_the_set') }}</option>
           </select>
         </label>
         <label
-          >Show
+          >{{ t('show') }}
           <select v-model="view.by" :class="smallField">
-            <option value="marks">marks</option>
-            <option value="answers">answers</option>
-            <option value="seconds">time taken</option>
+            <option value="marks">{{ t('marks') }}</option>
+            <option value="answers">{{ t('answers') }}</option>
+            <option value="seconds">{{ t('time_taken') }}</option>
           </select>
         </label>
         <label class="flex items-center gap-1.5"
-          ><input v-model="namesShown" type="checkbox" class="size-4 accent-tide" />Names</label
+          ><input v-model="namesShown" type="checkbox" class="size-4 accent-tide" />{{ t('names') }}</label
         >
       </p>
     </div>
     <div
       v-bind="frame"
       role="group"
-      aria-label="The grid, to be scrolled"
+      :aria-label="t('the_grid_to_be_scrolled')"
       tabindex="0"
-      class="relative overflow-auto pr-4.5"
+      class="relative overflow-auto pe-4.5"
       :class="isCrowd && 'max-h-[85vh]'"
     >
       <div :style="holder">
@@ -87,12 +89,12 @@ function words(seat: number, index: number): string | undefined {
             <tr class="text-sm text-slate">
               <th
                 scope="col"
-                class="sticky top-0 left-0 z-10 bg-sheet pl-4.5 text-left align-bottom font-normal"
+                class="sticky top-0 start-0 z-10 bg-sheet ps-4.5 text-start align-bottom font-normal"
               >
-                Name
+                {{ common('name') }}
               </th>
-              <th scope="col" class="sticky top-0 bg-sheet px-1.5 text-right align-bottom font-normal">
-                Score
+              <th scope="col" class="sticky top-0 bg-sheet px-1.5 text-end align-bottom font-normal">
+                {{ t('score_2') }}
               </th>
               <th
                 v-for="{ question } in columns"
@@ -104,7 +106,7 @@ function words(seat: number, index: number): string | undefined {
                 <RouterLink
                   :to="`/sessions/${session}/questions/${question.item}`"
                   class="block font-bold text-tide hover:underline"
-                  ><span class="sr-only">Question </span>{{ question.number }}</RouterLink
+                  ><span class="sr-only">{{ t('question') }} </span>{{ question.number }}</RouterLink
                 >
                 <span class="block text-xs font-normal">{{
                   question.share === null ? '–' : Math.round(question.share * 100)
@@ -121,19 +123,19 @@ function words(seat: number, index: number): string | undefined {
             >
               <th
                 scope="row"
-                class="sticky left-0 max-w-56 border-t border-rule bg-sheet py-1 pr-2 pl-4.5 text-left font-normal"
+                class="sticky start-0 max-w-56 border-t border-rule bg-sheet py-1 pe-2 ps-4.5 text-start font-normal"
               >
                 <RouterLink
                   :to="`/sessions/${session}/students/${person.seat}`"
                   class="block truncate rounded hover:underline"
-                  >{{ namesShown ? person.name : `Seat ${person.seat}` }}</RouterLink
+                  >{{ namesShown ? person.name : t('seat', { seat: person.seat }) }}</RouterLink
                 >
               </th>
-              <td class="border-t border-rule px-1.5 text-right whitespace-nowrap tabular-nums">
-                {{ score(person.score)
-                }}<span v-if="person.out_of !== report.top_score" class="text-slate">
-                  of {{ person.out_of }}</span
-                >
+              <td class="border-t border-rule px-1.5 text-end whitespace-nowrap tabular-nums">
+                {{ score(person.score) }}
+                <span v-if="person.out_of !== report.top_score" class="text-slate">{{
+                  t('of', { out_of: person.out_of })
+                }}</span>
               </td>
               <td
                 v-for="{ question, index } in columns"

@@ -3,9 +3,10 @@
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf, told } from '@/told'
 import type { SessionReport } from '@/api/types'
 import { momentOf, timeOfDay } from '@/composables/format'
+import { t } from './words'
 
 const props = defineProps<{ session: number; setAside: SessionReport['set_aside'] }>()
 const isOpen = ref(false)
@@ -22,9 +23,11 @@ const { data: lines, error } = useQuery({
     class="mt-5 rounded border border-rule bg-sheet px-4.5 py-3.5"
     @toggle="isOpen = ($event.target as HTMLDetailsElement).open"
   >
-    <summary><h2 class="inline text-lg">What happened</h2></summary>
+    <summary>
+      <h2 class="inline text-lg">{{ t('what_happened') }}</h2>
+    </summary>
     <p v-if="error" role="alert" class="mt-2 text-wrong">{{ sentenceOf(error) }}</p>
-    <p v-else-if="!lines" class="mt-2 text-slate">Fetching the course of the session…</p>
+    <p v-else-if="!lines" class="mt-2 text-slate">{{ t('fetching_the_course_of_the_session') }}</p>
     <template v-else>
       <ol class="mt-2">
         <li
@@ -33,13 +36,13 @@ const { data: lines, error } = useQuery({
           class="grid grid-cols-[5.5rem_minmax(0,1fr)] gap-x-3 border-t border-rule py-1.5 sm:grid-cols-[5.5rem_minmax(0,1fr)_12rem]"
         >
           <span class="text-slate tabular-nums" :title="momentOf(line.at)">{{ timeOfDay(line.at) }}</span>
-          <span class="wrap-anywhere" dir="auto">{{ line.what.sentence }}</span>
+          <span class="wrap-anywhere" dir="auto">{{ told(line.what) }}</span>
           <span class="text-slate max-sm:col-start-2">{{ line.by }}</span>
         </li>
       </ol>
       <p v-for="event in setAside" :key="event.seq" class="border-t border-rule py-1.5">
-        Set aside, because it could be read no more: event {{ event.seq }} of {{ momentOf(event.at)
-        }}<template v-if="event.by">, by {{ event.by }}</template
+        {{ t('set_aside_because_it_could', { seq: event.seq, when: momentOf(event.at) })
+        }}<template v-if="event.by">{{ t('by_2', { by: event.by }) }}</template
         >.
       </p>
       <p class="border-t border-rule pt-2.5">
@@ -47,7 +50,7 @@ const { data: lines, error } = useQuery({
           :href="`/api/sessions/${session}/happened.csv`"
           class="font-bold text-tide hover:underline"
           download
-          >Take out as a table (CSV)</a
+          >{{ t('take_out_as_a_table_csv') }}</a
         >
       </p>
     </template>

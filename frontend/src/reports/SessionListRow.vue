@@ -5,9 +5,11 @@ import { computed } from 'vue'
 import type { GameName, SessionRow } from '@/api/types'
 import { dayAndTime, percent } from '@/composables/format'
 import { useRenaming } from '@/composables/useRenaming'
-import { viewsOf } from '@/games/registry'
+import { deskOf } from '@/games/desks'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
 import { field, menuPanel } from '@/ui/recipes'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ row: SessionRow }>()
 const emit = defineEmits<{
@@ -24,19 +26,21 @@ const {
   () => props.row.title,
   (title) => emit('rename', title),
 )
-const title = computed(() => props.row.title || 'Untitled set')
+const title = computed(() => props.row.title || common('untitled_set'))
 const about = computed(() =>
-  [props.row.class_name, props.row.game ? viewsOf(props.row.game as GameName).label : '']
+  [props.row.class_name, props.row.game ? deskOf(props.row.game as GameName).label() : '']
     .filter(Boolean)
     .join(' · '),
 )
 const running = computed(() => {
-  if (!props.row.stopped) return `Running: ${props.row.code}, to the desk`
-  return props.row.stopped === 'today' ? 'Closed for today: go on' : 'Paused: go on'
+  if (!props.row.stopped) return t('running_to_the_desk', { code: props.row.code })
+  return props.row.stopped === 'today' ? t('closed_for_today_go_on') : t('paused_go_on')
 })
 
 const waiting = computed(() =>
-  props.row.waiting === 1 ? '1 answer waits for a mark' : `${props.row.waiting} answers wait for a mark`,
+  props.row.waiting === 1
+    ? t('one_answer_waits_for_a_mark')
+    : t('answers_wait_for_a_mark', { waiting: props.row.waiting }),
 )
 
 const cell = 'px-3 py-3 sm:whitespace-nowrap'
@@ -50,7 +54,7 @@ const cell = 'px-3 py-3 sm:whitespace-nowrap'
         ref="input"
         v-model="renaming"
         :class="field"
-        aria-label="Title"
+        :aria-label="t('title')"
         maxlength="200"
         @keydown.enter="finishRenaming"
         @keydown.esc="renaming = null"
@@ -67,25 +71,27 @@ const cell = 'px-3 py-3 sm:whitespace-nowrap'
       <span v-if="row.note" class="line-clamp-1 text-[15px] text-slate" dir="auto">{{ row.note }}</span>
     </td>
     <td :class="cell" class="text-slate">{{ dayAndTime(row.created_at) }}</td>
-    <td :class="cell" class="text-right tabular-nums max-sm:hidden">{{ row.took_part ?? '' }}</td>
-    <td :class="cell" class="text-right tabular-nums max-sm:hidden">
+    <td :class="cell" class="text-end tabular-nums max-sm:hidden">{{ row.took_part ?? '' }}</td>
+    <td :class="cell" class="text-end tabular-nums max-sm:hidden">
       {{ row.mean_share === null ? '' : percent(row.mean_share) }}
     </td>
-    <td :class="cell" class="text-right">
+    <td :class="cell" class="text-end">
       <RouterLink v-if="!row.ended_at" :to="`/desk/${row.id}`" class="font-bold text-tide underline">{{
         running
       }}</RouterLink>
-      <Menu v-else as="div" class="relative inline-block text-left">
-        <MenuButton class="size-9 rounded text-xl text-slate hover:text-ink" :aria-label="`More for ${title}`"
+      <Menu v-else as="div" class="relative inline-block text-start">
+        <MenuButton
+          class="size-9 rounded text-xl text-slate hover:text-ink"
+          :aria-label="t('more_for', { title })"
           >⋯</MenuButton
         >
-        <MenuItems :class="menuPanel" class="right-0">
-          <UiMenuAction @act="startRenaming">Rename</UiMenuAction>
-          <UiMenuAction @act="emit('openAgain')">Open again…</UiMenuAction>
+        <MenuItems :class="menuPanel" class="end-0">
+          <UiMenuAction @act="startRenaming">{{ t('rename') }}</UiMenuAction>
+          <UiMenuAction @act="emit('openAgain')">{{ t('open_again') }}</UiMenuAction>
           <UiMenuAction @act="emit('archive', !row.archived)">{{
-            row.archived ? 'Put back into the list' : 'Archive'
+            row.archived ? t('put_back_into_the_list') : t('archive')
           }}</UiMenuAction>
-          <UiMenuAction danger @act="emit('remove')">Delete</UiMenuAction>
+          <UiMenuAction danger @act="emit('remove')">{{ common('delete_it') }}</UiMenuAction>
         </MenuItems>
       </Menu>
     </td>

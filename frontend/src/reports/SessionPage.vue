@@ -4,8 +4,8 @@ import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
 import { useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { sentenceOf } from '@/api/refusal'
-import { counted, dayAndTime } from '@/composables/format'
+import { sentenceOf, told } from '@/told'
+import { dayAndTime } from '@/composables/format'
 import UiButton from '@/ui/UiButton.vue'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
@@ -25,6 +25,8 @@ import WhoWasThere from './WhoWasThere.vue'
 import { provideCorrections } from './useCorrections'
 import { useReport } from './useReport'
 import { useSessionChanges } from './useSessionChanges'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const id = Number(useRoute().params.id)
 const router = useRouter()
@@ -32,29 +34,27 @@ const { view, session, error } = useReport(id)
 const { busy, command } = provideCorrections(id)
 const { archive, remove } = useSessionChanges()
 const showsSet = ref(false)
-useTitle(computed(() => `${session.value?.report.title ?? 'Session'} · Tall Lantern`))
+useTitle(computed(() => common('page_title', { title: session.value?.report.title ?? t('session') })))
 
 const when = computed(() => {
   const { created_at: from, ended_at: to } = session.value ?? {}
   if (!from) return ''
-  if (session.value?.work) return `Set work · given ${dayAndTime(from)}`
-  if (!to) return `${dayAndTime(from)} · still running`
+  if (session.value?.work) return t('set_work_given', { when: dayAndTime(from) })
+  if (!to) return t('still_running', { when: dayAndTime(from) })
   const minutes = Math.max(1, Math.round((Date.parse(to) - Date.parse(from)) / 60_000))
-  return `${dayAndTime(from)} · ${minutes} min`
+  return t('min', { when: dayAndTime(from), minutes })
 })
 const named = computed(() => ({ id, title: session.value?.report.title ?? '' }))
 const hardest = computed(() => session.value?.teach.questions.map((one) => one.item) ?? [])
 
 const otherwise = computed(() => {
   const count = session.value?.report.marked_otherwise ?? 0
-  return `${counted(count, 'answer')} would be marked otherwise now.`
+  return t('answers_would_be_marked_otherwise_now', { n: count })
 })
 
 const waiting = computed(() => {
   const count = session.value?.report.waiting ?? 0
-  return count === 1
-    ? '1 answer waits for a mark by hand: it is in no score yet.'
-    : `${count} answers wait for a mark by hand: they are in no score yet.`
+  return t('answers_wait_for_a_mark_2', { n: count })
 })
 
 function turnCounting(): void {
@@ -69,7 +69,7 @@ async function removeIt(): Promise<void> {
 <template>
   <div class="mx-auto max-w-[90rem] px-6 py-6">
     <p v-if="error" role="alert" class="text-lg">{{ sentenceOf(error) }}</p>
-    <p v-else-if="!session" class="text-slate">Fetching the results…</p>
+    <p v-else-if="!session" class="text-slate">{{ t('fetching_the_results') }}</p>
     <template v-else>
       <div class="mb-4 flex flex-wrap items-start gap-3">
         <div class="min-w-0 grow basis-80">
@@ -79,52 +79,55 @@ async function removeIt(): Promise<void> {
             }}<template v-if="session.set !== null && session.version !== null">
               ·
               <button type="button" class="font-bold text-tide hover:underline" @click="showsSet = true">
-                how it was run
+                {{ t('how_it_was_run_2') }}
               </button></template
             >
           </p>
         </div>
-        <RouterLink v-if="session.work" :to="`/work/${session.work}`" :class="button('main')"
-          >Who has done it</RouterLink
-        >
-        <RouterLink v-else-if="!session.ended_at" :to="`/desk/${id}`" :class="button('main')"
-          >To the desk</RouterLink
-        >
+        <RouterLink v-if="session.work" :to="`/work/${session.work}`" :class="button('main')">{{
+          t('who_has_done_it')
+        }}</RouterLink>
+        <RouterLink v-else-if="!session.ended_at" :to="`/desk/${id}`" :class="button('main')">{{
+          t('to_the_desk')
+        }}</RouterLink>
         <a
           :href="`/api/sessions/${id}/workbook.xlsx?counting=${view.counting}`"
           :class="button('plain')"
           download
-          >Workbook (xlsx)</a
+          >{{ t('workbook_xlsx') }}</a
         >
         <TakeOut :session="id" :counting="view.counting" :ended="!!session.ended_at" />
         <Menu v-if="session.ended_at" as="div" class="relative">
           <MenuButton
             class="size-10 rounded text-xl text-slate hover:text-ink"
-            aria-label="More for this session"
+            :aria-label="t('more_for_this_session')"
             >⋯</MenuButton
           >
-          <MenuItems :class="menuPanel" class="right-0">
-            <UiMenuAction v-if="session.set !== null" @act="router.push(`/work/give?session=${id}`)"
-              >Set it as work…</UiMenuAction
-            >
+          <MenuItems :class="menuPanel" class="end-0">
+            <UiMenuAction v-if="session.set !== null" @act="router.push(`/work/give?session=${id}`)">{{
+              t('set_it_as_work')
+            }}</UiMenuAction>
             <template v-if="!session.work">
-              <UiMenuAction v-if="session.archived" @act="archive(named, false)"
-                >Put back into the list</UiMenuAction
-              >
-              <UiMenuAction v-else @act="archive(named, true)">Archive</UiMenuAction>
-              <UiMenuAction danger @act="removeIt">Delete</UiMenuAction>
+              <UiMenuAction v-if="session.archived" @act="archive(named, false)">{{
+                t('put_back_into_the_list')
+              }}</UiMenuAction>
+              <UiMenuAction v-else @act="archive(named, true)">{{ t('archive') }}</UiMenuAction>
+              <UiMenuAction danger @act="removeIt">{{ common('delete_it') }}</UiMenuAction>
             </template>
           </MenuItems>
         </Menu>
       </div>
       <EmptyNote
         v-if="!session.report.took_part && !view.of_class && !view.group"
-        title="Nothing to read yet"
+        :title="t('nothing_to_read_yet')"
       >
-        Nobody took part in this session.
+        {{ t('nobody_took_part_in_this_session') }}
       </EmptyNote>
-      <EmptyNote v-else-if="!session.report.questions.length && !view.topic" title="Nothing to read yet">
-        No question was asked in this session.
+      <EmptyNote
+        v-else-if="!session.report.questions.length && !view.topic"
+        :title="t('nothing_to_read_yet')"
+      >
+        {{ t('no_question_was_asked') }}
       </EmptyNote>
       <template v-else>
         <p
@@ -132,27 +135,26 @@ async function removeIt(): Promise<void> {
           class="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 rounded border border-lamp-ink bg-lamp-wash px-4 py-2.5 text-lamp-ink"
         >
           <span class="min-w-0 grow basis-96">
-            This session keeps the marks of the rules it was run with.
-            {{ otherwise }}
+            {{ t('this_session_keeps_the_marks', { otherwise }) }}
           </span>
-          <UiButton look="plain" size="small" :disabled="busy" @click="command({ do: 'mark_anew' })"
-            >Mark anew</UiButton
-          >
+          <UiButton look="plain" size="small" :disabled="busy" @click="command({ do: 'mark_anew' })">{{
+            t('mark_anew')
+          }}</UiButton>
         </p>
         <p
           v-if="session.report.waiting"
           class="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 rounded border border-lamp-ink bg-lamp-wash px-4 py-2.5 text-lamp-ink"
         >
           <span class="min-w-0 grow basis-96">{{ waiting }}</span>
-          <RouterLink :to="`/sessions/${id}/marking`" :class="button('plain', 'small')">Mark them</RouterLink>
+          <RouterLink :to="`/sessions/${id}/marking`" :class="button('plain', 'small')">{{
+            t('mark_them')
+          }}</RouterLink>
         </p>
         <p
           v-if="session.set_aside.length"
           class="mb-4 rounded border border-lamp-ink bg-lamp-wash px-4 py-2.5 text-lamp-ink"
         >
-          {{ counted(session.set_aside.length, 'event') }} of this session could be read no more and
-          {{ session.set_aside.length === 1 ? 'was' : 'were' }} set aside; “What happened” says which.
-          Everything else is as it was.
+          {{ t('events_of_this_session_could', { n: session.set_aside.length }) }}
         </p>
         <SessionParts v-model="view" :parts="session.parts" class="mb-3" />
         <SessionFigures :report="session.report" />
@@ -161,12 +163,12 @@ async function removeIt(): Promise<void> {
             <WhoWasThere :attendance="session.report.attendance" />
             <DoneLater :later="session.later" />
             <p class="text-[15px] text-slate">
-              {{ session.report.counted.sentence }}
+              {{ told(session.report.counted) }}
               <button type="button" class="font-bold text-tide hover:underline" @click="turnCounting">
                 {{
                   view.counting === 'everything'
-                    ? 'Count only what was asked since one joined'
-                    : 'Count everything asked'
+                    ? t('count_only_what_was_asked_since')
+                    : t('count_everything_asked')
                 }}
               </button>
             </p>

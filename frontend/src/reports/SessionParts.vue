@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { SessionReport } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import type { ReportView } from './useReportView'
+import { t } from './words'
 
 const props = defineProps<{ parts: SessionReport['parts'] }>()
 const view = defineModel<ReportView>({ required: true })
@@ -11,9 +12,9 @@ const view = defineModel<ReportView>({ required: true })
 const choices = computed(() =>
   (
     [
-      { part: 'of_class', label: 'Class', all: 'everybody', names: props.parts.classes },
-      { part: 'group', label: 'Group', all: 'all groups', names: props.parts.groups },
-      { part: 'topic', label: 'Topic', all: 'all topics', names: props.parts.topics },
+      { part: 'of_class', label: t('class'), all: t('everybody'), names: props.parts.classes },
+      { part: 'group', label: t('group'), all: t('all_groups'), names: props.parts.groups },
+      { part: 'topic', label: t('topic'), all: t('all_topics'), names: props.parts.topics },
     ] as const
   ).filter((choice) => choice.names.length || view.value[choice.part]),
 )
@@ -34,7 +35,7 @@ function showAll(): void {
       </select>
     </label>
     <button v-if="isPart" type="button" class="font-bold text-tide hover:underline" @click="showAll">
-      Show everything
+      {{ t('show_everything') }}
     </button>
   </p>
 </template>

@@ -2,6 +2,8 @@
 /** A session's title and its teacher's note, each to be written over where it stands. */
 import { nextTick, ref } from 'vue'
 import { useSessionChanges } from './useSessionChanges'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ id: number; title: string; note: string }>()
 const { change } = useSessionChanges()
@@ -32,7 +34,7 @@ const link = 'pt-2 text-[15px] font-bold text-tide hover:underline'
         v-if="typing === 'title'"
         ref="input"
         v-model="text"
-        aria-label="Title of the session"
+        :aria-label="t('title_of_the_session')"
         maxlength="200"
         class="figure rounded border border-edge bg-sheet px-2 text-3xl"
         @keydown.enter="finish"
@@ -40,17 +42,19 @@ const link = 'pt-2 text-[15px] font-bold text-tide hover:underline'
         @blur="finish"
       />
       <template v-else>
-        <h1 class="text-3xl wrap-anywhere">{{ title || 'Untitled set' }}</h1>
-        <button type="button" :class="link" @click="start('title')">Rename</button>
-        <button v-if="!note" type="button" :class="link" @click="start('note')">Write a note</button>
+        <h1 class="text-3xl wrap-anywhere">{{ title || common('untitled_set') }}</h1>
+        <button type="button" :class="link" @click="start('title')">{{ t('rename') }}</button>
+        <button v-if="!note" type="button" :class="link" @click="start('note')">
+          {{ t('write_a_note') }}
+        </button>
       </template>
     </div>
     <textarea
       v-if="typing === 'note'"
       ref="input"
       v-model="text"
-      aria-label="Note, for you alone"
-      placeholder="For you alone: what you want to remember of this session"
+      :aria-label="t('note_for_you_alone')"
+      :placeholder="t('for_you_alone_what_you_want')"
       maxlength="2000"
       rows="2"
       class="mt-1 block w-full max-w-prose rounded border border-edge bg-sheet px-2 py-1"
@@ -60,7 +64,7 @@ const link = 'pt-2 text-[15px] font-bold text-tide hover:underline'
     <p v-else-if="note" class="max-w-prose whitespace-pre-line wrap-anywhere" dir="auto">
       {{ note }}
       <button type="button" class="text-[15px] font-bold text-tide hover:underline" @click="start('note')">
-        Change the note
+        {{ t('change_the_note') }}
       </button>
     </p>
   </div>

@@ -11,6 +11,7 @@ import { computed, useTemplateRef } from 'vue'
 import VChart from 'vue-echarts'
 import { percent, shortDay } from '@/composables/format'
 import type { ShareLine } from './chartLines'
+import { t } from './words'
 
 const props = defineProps<{ moments: readonly number[]; lines: readonly ShareLine[]; label: string }>()
 use([SVGRenderer, LineChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent])
@@ -54,7 +55,7 @@ function scale(): void {
   const svg = frame.value?.querySelector('svg')
   if (svg) svg.setAttribute('viewBox', `0 0 ${svg.getAttribute('width')} ${svg.getAttribute('height')}`)
 }
-const told = (value: unknown): string => (typeof value === 'number' ? percent(value) : 'not asked')
+const told = (value: unknown): string => (typeof value === 'number' ? percent(value) : t('not_asked'))
 </script>
 
 <template>

@@ -3,13 +3,15 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import { dateOf } from '@/composables/format'
 import CopyButton from '@/ui/CopyButton.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiField from '@/ui/UiField.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ session: number }>()
 const emit = defineEmits<{ close: [] }>()
@@ -49,35 +51,35 @@ async function stop(link: number): Promise<void> {
 </script>
 
 <template>
-  <UiDialog open title="A link to read by" @close="emit('close')">
+  <UiDialog open :title="t('a_link_to_read_by')" @close="emit('close')">
     <p class="text-slate">
-      Whoever has the link reads these results, without an account, and can change nothing. Record IDs and
-      your comments are not in them.
+      {{ t('whoever_has_the_link_reads_these') }}
     </p>
-    <UiField v-model="until" class="mt-4" type="date" label="Opens until the end of" :error="refused" />
-    <UiSwitch
-      v-model="withNames"
-      label="With names"
-      hint="Without, students are numbers, in an order that says nothing of the list."
-    />
-    <UiButton look="main" @click="make">Make a link</UiButton>
+    <UiField v-model="until" class="mt-4" type="date" :label="t('opens_until_the_end_of')" :error="refused" />
+    <UiSwitch v-model="withNames" :label="t('with_names')" :hint="t('without_students_are_numbers')" />
+    <UiButton look="main" @click="make">{{ t('make_a_link') }}</UiButton>
     <p v-if="made" class="mt-4 rounded border border-lamp-ink bg-lamp-wash px-3 py-2" role="status">
       <span class="block wrap-anywhere">{{ made }}</span>
-      <CopyButton :text="made" /> · it is shown this once.
+      <CopyButton :text="made" /> {{ t('it_is_shown_this_once') }}
     </p>
     <template v-if="links?.length">
-      <h3 class="mt-5 text-lg">Links that open</h3>
+      <h3 class="mt-5 text-lg">{{ t('links_that_open') }}</h3>
       <ul class="text-[15px]">
         <li v-for="link in links" :key="link.id" class="flex gap-x-4 border-b border-rule py-1.5">
-          <span class="grow"
-            >until {{ dateOf(link.until) }}, {{ link.with_names ? 'with names' : 'without names' }}</span
-          >
+          <span class="grow">{{
+            t('until', {
+              date: dateOf(link.until),
+              names: link.with_names ? t('with_names_2') : t('without_names'),
+            })
+          }}</span>
           <button type="button" class="font-bold text-wrong hover:underline" @click="stop(link.id)">
-            Stop it<span class="sr-only"> (until {{ dateOf(link.until) }})</span>
+            {{ t('stop_it') }} <span class="sr-only">{{ t('until_2', { date: dateOf(link.until) }) }}</span>
           </button>
         </li>
       </ul>
     </template>
-    <div class="mt-5"><UiButton @click="emit('close')">Close</UiButton></div>
+    <div class="mt-5">
+      <UiButton @click="emit('close')">{{ common('close') }}</UiButton>
+    </div>
   </UiDialog>
 </template>

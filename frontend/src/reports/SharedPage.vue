@@ -11,6 +11,8 @@ import LineText from '@/questions/shared/LineText.vue'
 import GridPane from '@/ui/GridPane.vue'
 import ReliabilityNote from './ReliabilityNote.vue'
 import SessionFigures from './SessionFigures.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const secret = String(useRoute().params.secret)
 const { data: found, error } = useQuery({
@@ -19,19 +21,19 @@ const { data: found, error } = useQuery({
   retry: false,
 })
 const shared = computed(() => found.value as SharedReport | undefined)
-useTitle(computed(() => `${shared.value?.title ?? 'Results'} · Tall Lantern`))
+useTitle(computed(() => common('page_title', { title: shared.value?.title ?? t('results') })))
 </script>
 
 <template>
   <div class="mx-auto max-w-[90rem] px-6 py-6">
     <p v-if="error" role="alert" class="text-lg">
-      This link opens nothing: it was typed otherwise, its day is over, or its teacher has stopped it.
+      {{ t('this_link_opens_nothing') }}
     </p>
-    <p v-else-if="!shared" class="text-slate">Fetching the results…</p>
+    <p v-else-if="!shared" class="text-slate">{{ t('fetching_the_results') }}</p>
     <template v-else>
-      <h1 class="text-3xl wrap-anywhere">{{ shared.title || 'Untitled set' }}</h1>
+      <h1 class="text-3xl wrap-anywhere">{{ shared.title || common('untitled_set') }}</h1>
       <p class="mb-4 text-slate">
-        {{ dayAndTime(shared.created_at) }} · to be read until {{ dateOf(shared.until) }}
+        {{ t('to_be_read_until', { when: dayAndTime(shared.created_at), date: dateOf(shared.until) }) }}
       </p>
       <SessionFigures :report="shared.report" />
       <ReliabilityNote
@@ -40,7 +42,7 @@ useTitle(computed(() => `${shared.value?.title ?? 'Results'} · Tall Lantern`))
         :reliability="shared.report.reliability"
       />
       <section class="mt-5 rounded border border-rule bg-sheet py-3.5" aria-labelledby="questions">
-        <h2 id="questions" class="px-4.5 text-lg">Question by question</h2>
+        <h2 id="questions" class="px-4.5 text-lg">{{ t('question_by_question') }}</h2>
         <ol class="px-4.5">
           <li
             v-for="question in shared.report.questions"
@@ -49,24 +51,24 @@ useTitle(computed(() => `${shared.value?.title ?? 'Results'} · Tall Lantern`))
           >
             <span class="text-slate tabular-nums">{{ question.number }}</span>
             <LineText class="min-w-0 grow wrap-anywhere" :text="question.title" />
-            <span v-if="question.share !== null" class="whitespace-nowrap tabular-nums"
-              >{{ percent(question.share) }} right</span
-            >
+            <span v-if="question.share !== null" class="whitespace-nowrap tabular-nums">{{
+              t('right_2', { share: percent(question.share) })
+            }}</span>
           </li>
         </ol>
       </section>
       <section class="mt-5 rounded border border-rule bg-sheet py-3.5" aria-labelledby="everyone">
-        <h2 id="everyone" class="px-4.5 text-lg">Everyone, every question</h2>
+        <h2 id="everyone" class="px-4.5 text-lg">{{ t('everyone_every_question') }}</h2>
         <div
           class="relative overflow-auto px-4.5"
           role="group"
           tabindex="0"
-          aria-label="The grid, to be scrolled"
+          :aria-label="t('the_grid_to_be_scrolled')"
         >
           <table class="mt-1 text-[15px]">
             <thead>
               <tr class="text-sm text-slate">
-                <th scope="col" class="pr-3 text-left font-normal">Name</th>
+                <th scope="col" class="pe-3 text-start font-normal">{{ common('name') }}</th>
                 <th
                   v-for="question in shared.report.questions"
                   :key="question.item"
@@ -75,15 +77,15 @@ useTitle(computed(() => `${shared.value?.title ?? 'Results'} · Tall Lantern`))
                 >
                   {{ question.number }}
                 </th>
-                <th scope="col" class="pl-3 text-right font-normal">Score</th>
+                <th scope="col" class="ps-3 text-end font-normal">{{ t('score_2') }}</th>
               </tr>
             </thead>
             <tbody>
               <tr v-for="person in shared.report.people" :key="person.seat">
-                <th scope="row" class="max-w-52 truncate pr-3 text-left font-normal">{{ person.name }}</th>
+                <th scope="row" class="max-w-52 truncate pe-3 text-start font-normal">{{ person.name }}</th>
                 <td v-for="(pane, at) in person.panes" :key="at" class="p-px"><GridPane :value="pane" /></td>
-                <td class="pl-3 text-right whitespace-nowrap tabular-nums">
-                  {{ score(person.score) }} of {{ person.out_of }}
+                <td class="ps-3 text-end whitespace-nowrap tabular-nums">
+                  {{ t('of_2', { score: score(person.score), out_of: person.out_of }) }}
                 </td>
               </tr>
             </tbody>

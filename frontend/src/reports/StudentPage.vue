@@ -5,7 +5,7 @@ import { useLocalStorage, useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import { duration, ordinal, percent, score } from '@/composables/format'
 import LineText from '@/questions/shared/LineText.vue'
 import EraseDialog from '@/ui/EraseDialog.vue'
@@ -13,6 +13,9 @@ import GridPane from '@/ui/GridPane.vue'
 import PageSteps from './PageSteps.vue'
 import { provideCorrections } from './useCorrections'
 import { namesShown, paper, useReportView } from './useReportView'
+import { told } from '@/told'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const route = useRoute()
 const session = Number(route.params.id)
@@ -36,8 +39,8 @@ const { data: student, error } = useQuery({
   placeholderData: keepPreviousData,
 })
 const { command } = provideCorrections(session)
-const name = computed(() => (namesShown.value ? (student.value?.line.name ?? '') : `Seat ${seat}`))
-useTitle(computed(() => `${name.value || 'Student'} · Tall Lantern`))
+const name = computed(() => (namesShown.value ? (student.value?.line.name ?? '') : t('seat', { seat })))
+useTitle(computed(() => common('page_title', { title: name.value || t('student_2') })))
 
 const at = (other: number | null | undefined): string | null =>
   other === null || other === undefined ? null : `/sessions/${session}/students/${other}`
@@ -48,11 +51,11 @@ const figures = computed(() => {
   const one = student.value
   if (!one) return []
   return [
-    { value: `${score(one.line.score)} of ${one.line.out_of}`, label: 'score' },
-    { value: one.line.share === null ? null : percent(one.line.share), label: 'of it right' },
-    { value: hasPoints.value ? String(one.line.points) : null, label: 'points' },
-    { value: duration(Math.round(one.took / 1000)), label: 'for all answers' },
-    { value: placeShown.value ? ordinal(one.place) : null, label: `of ${one.of}` },
+    { value: t('of_2', { score: score(one.line.score), out_of: one.line.out_of }), label: t('their_score') },
+    { value: one.line.share === null ? null : percent(one.line.share), label: t('of_it_right') },
+    { value: hasPoints.value ? String(one.line.points) : null, label: t('their_points') },
+    { value: duration(Math.round(one.took / 1000)), label: t('for_all_answers') },
+    { value: placeShown.value ? ordinal(one.place) : null, label: t('of_6', { of: one.of }) },
   ].filter((figure) => figure.value !== null)
 })
 /** What was missed first, of that what the class found hardest. */
@@ -74,36 +77,45 @@ const head = 'px-2 py-2 font-normal'
 <template>
   <div class="mx-auto max-w-[80rem] px-6 py-6">
     <p v-if="error" role="alert" class="text-lg">{{ sentenceOf(error) }}</p>
-    <p v-else-if="!student" class="text-slate">Fetching the answers…</p>
+    <p v-else-if="!student" class="text-slate">{{ t('fetching_the_answers') }}</p>
     <template v-else>
-      <PageSteps :session="session" :before="at(student.before)" :after="at(student.after)" what="Student" />
+      <PageSteps
+        :session="session"
+        :before="at(student.before)"
+        :after="at(student.after)"
+        :what="t('student_2')"
+      />
       <div class="mt-3 mb-4 flex flex-wrap items-baseline gap-x-5 gap-y-1">
         <h1 class="text-3xl wrap-anywhere" dir="auto">{{ name }}</h1>
         <span v-if="namesShown && student.line.record_id" class="text-slate">{{
           student.line.record_id
         }}</span>
-        <a :href="paperPage" class="ms-auto text-[15px] font-bold text-tide hover:underline" download
-          >Their page (PDF)</a
+        <a :href="paperPage" class="ms-auto text-[15px] font-bold text-tide hover:underline" download>{{
+          t('their_page_pdf')
+        }}</a>
+        <label class="flex items-center gap-1.5 text-[15px] text-slate"
+          ><input v-model="placeShown" type="checkbox" class="size-4 accent-tide" />{{
+            t('place_in_the_class')
+          }}</label
         >
         <label class="flex items-center gap-1.5 text-[15px] text-slate"
-          ><input v-model="placeShown" type="checkbox" class="size-4 accent-tide" />Place in the class</label
-        >
-        <label class="flex items-center gap-1.5 text-[15px] text-slate"
-          ><input v-model="hardestFirst" type="checkbox" class="size-4 accent-tide" />Hardest first</label
+          ><input v-model="hardestFirst" type="checkbox" class="size-4 accent-tide" />{{
+            t('hardest_first_2')
+          }}</label
         >
         <button
           type="button"
           class="text-[15px] font-bold text-wrong hover:underline"
           @click="erasing = true"
         >
-          Erase the name…
+          {{ t('erase_the_name') }}
         </button>
       </div>
       <dl class="mb-5 flex flex-wrap rounded border border-rule bg-sheet">
         <div
           v-for="figure in figures"
           :key="figure.label"
-          class="flex flex-col-reverse border-r border-rule px-6 py-3.5"
+          class="flex flex-col-reverse border-e border-rule px-6 py-3.5"
         >
           <dt class="text-[15px] text-slate">{{ figure.label }}</dt>
           <dd class="figure text-2xl">{{ figure.value }}</dd>
@@ -111,50 +123,62 @@ const head = 'px-2 py-2 font-normal'
       </dl>
       <table class="w-full border-collapse bg-sheet text-[15px]">
         <thead>
-          <tr class="border-b border-rule text-left text-sm text-slate">
-            <th scope="col" class="py-2 pl-4 font-normal"><span class="sr-only">Number</span></th>
-            <th scope="col" :class="head">Question</th>
-            <th scope="col" :class="head">Answer</th>
-            <th scope="col" :class="head">Right is</th>
-            <th scope="col" :class="head" class="text-center">Mark</th>
-            <th scope="col" :class="head" class="text-right max-sm:hidden">Class</th>
-            <th v-if="hasPoints" scope="col" :class="head" class="text-right max-sm:hidden">Points</th>
-            <th scope="col" :class="head" class="pr-4 text-right max-sm:hidden">Time</th>
+          <tr class="border-b border-rule text-start text-sm text-slate">
+            <th scope="col" class="py-2 ps-4 font-normal">
+              <span class="sr-only">{{ t('number') }}</span>
+            </th>
+            <th scope="col" :class="head">{{ t('question') }}</th>
+            <th scope="col" :class="head">{{ t('answer_2') }}</th>
+            <th scope="col" :class="head">{{ t('right_is') }}</th>
+            <th scope="col" :class="head" class="text-center">{{ t('mark') }}</th>
+            <th scope="col" :class="head" class="text-end max-sm:hidden">{{ t('class') }}</th>
+            <th v-if="hasPoints" scope="col" :class="head" class="text-end max-sm:hidden">
+              {{ t('points') }}
+            </th>
+            <th scope="col" :class="head" class="pe-4 text-end max-sm:hidden">{{ t('time_2') }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="one in answers" :key="one.item" class="border-b border-rule align-top">
-            <td class="py-2.5 pl-4 font-bold">{{ one.number }}</td>
-            <th scope="row" class="max-w-80 px-2 py-2.5 text-left font-normal wrap-anywhere">
+            <td class="py-2.5 ps-4 font-bold">{{ one.number }}</td>
+            <th scope="row" class="max-w-80 px-2 py-2.5 text-start font-normal wrap-anywhere">
               <RouterLink :to="`/sessions/${session}/questions/${one.item}`" class="hover:underline"
                 ><LineText :text="one.title"
               /></RouterLink>
-              <span v-if="one.scored && !one.counts" class="block text-sm text-slate">in no score</span>
-              <span v-if="one.waits" class="block text-sm text-lamp-ink">waits for a mark by hand</span>
+              <span v-if="one.scored && !one.counts" class="block text-sm text-slate">{{
+                t('in_no_score')
+              }}</span>
+              <span v-if="one.waits" class="block text-sm text-lamp-ink">{{
+                t('waits_for_a_mark_by_hand')
+              }}</span>
             </th>
             <td class="max-w-64 px-2 py-2.5 wrap-anywhere">
               <LineText v-if="one.answered" :text="one.answer" />
-              <span v-else class="text-slate">no answer</span>
-              <span v-for="line in one.forgiven" :key="line" class="block text-sm text-slate" dir="auto">{{
-                line
-              }}</span>
-              <span v-if="one.comment" class="mt-1 block border-l-2 border-lamp pl-2" dir="auto">{{
+              <span v-else class="text-slate">{{ t('no_answer') }}</span>
+              <span
+                v-for="line in one.forgiven"
+                :key="line.sentence"
+                class="block text-sm text-slate"
+                dir="auto"
+                >{{ told(line) }}</span
+              >
+              <span v-if="one.comment" class="mt-1 block border-s-2 border-lamp ps-2" dir="auto">{{
                 one.comment
               }}</span>
             </td>
             <td class="max-w-64 px-2 py-2.5 wrap-anywhere">
               <LineText v-if="one.key" :text="one.key" /><span v-else class="text-slate">{{
-                one.scored ? '' : 'an opinion'
+                one.scored ? '' : t('an_opinion')
               }}</span>
             </td>
             <td class="w-14 px-2 py-1.5"><GridPane v-if="one.scored" :value="one.mark" /></td>
-            <td class="px-2 py-2.5 text-right tabular-nums max-sm:hidden">
+            <td class="px-2 py-2.5 text-end tabular-nums max-sm:hidden">
               {{ one.share === null ? '' : percent(one.share) }}
             </td>
-            <td v-if="hasPoints" class="px-2 py-2.5 text-right tabular-nums max-sm:hidden">
+            <td v-if="hasPoints" class="px-2 py-2.5 text-end tabular-nums max-sm:hidden">
               {{ one.points || '' }}
             </td>
-            <td class="py-2.5 pr-4 pl-2 text-right whitespace-nowrap text-slate tabular-nums max-sm:hidden">
+            <td class="py-2.5 pe-4 ps-2 text-end whitespace-nowrap text-slate tabular-nums max-sm:hidden">
               {{ seconds(one.took) }}
             </td>
           </tr>

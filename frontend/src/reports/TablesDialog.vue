@@ -8,14 +8,16 @@ import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import WhereTo from './WhereTo.vue'
 import type { Counting } from './useReportView'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ session: number; counting: Counting }>()
 const emit = defineEmits<{ close: [] }>()
 const { begin } = useJobs()
 const FORMATS: { value: TableFormat; label: string }[] = [
-  { value: 'xlsx', label: 'Workbook (xlsx)' },
-  { value: 'ods', label: 'OpenDocument spreadsheet (ods)' },
-  { value: 'csv', label: 'A zip of CSV files' },
+  { value: 'xlsx', label: t('workbook_xlsx') },
+  { value: 'ods', label: t('opendocument_spreadsheet_ods') },
+  { value: 'csv', label: t('a_zip_of_csv_files') },
   { value: 'json', label: 'JSON' },
 ]
 const format = ref<TableFormat>('xlsx')
@@ -33,12 +35,12 @@ async function make(): Promise<void> {
 </script>
 
 <template>
-  <UiDialog open title="Every table" @close="emit('close')">
+  <UiDialog open :title="t('every_table')" @close="emit('close')">
     <p class="text-slate">
-      The class, the figures, each question, every answer as it was given, and what was put right.
+      {{ t('the_class_the_figures_each_question') }}
     </p>
     <fieldset class="mt-3">
-      <legend class="font-bold">As</legend>
+      <legend class="font-bold">{{ t('as') }}</legend>
       <label v-for="one in FORMATS" :key="one.value" class="flex min-h-7 items-center gap-2"
         ><input v-model="format" type="radio" name="format" :value="one.value" class="accent-tide" />{{
           one.label
@@ -46,26 +48,29 @@ async function make(): Promise<void> {
       >
     </fieldset>
     <p v-if="format === 'csv'" class="mt-1 text-[15px] text-slate">
-      With a byte order mark, by which spreadsheets know every script.
-      <a :href="plain" class="font-bold text-tide hover:underline" download>Without one</a>
+      {{ t('with_a_byte_order_mark') }}
+      <a :href="plain" class="font-bold text-tide hover:underline" download>{{ t('without_one') }}</a>
     </p>
     <p class="mt-3 text-[15px]">
-      For records of learning:
-      <a :href="at('qti-results.zip')" class="font-bold text-tide hover:underline" download
-        >QTI results (XML)</a
-      >,
-      <a :href="at('statements.jsonl')" class="font-bold text-tide hover:underline" download
-        >xAPI statements</a
-      >
-      (<a :href="at('statements.jsonl?with_names=true')" class="font-bold text-tide hover:underline" download
-        >with names</a
+      {{ t('for_records_of_learning') }}
+      <a :href="at('qti-results.zip')" class="font-bold text-tide hover:underline" download>{{
+        t('qti_results_xml')
+      }}</a>,
+      <a :href="at('statements.jsonl')" class="font-bold text-tide hover:underline" download>{{
+        t('xapi_statements')
+      }}</a>
+      (<a
+        :href="at('statements.jsonl?with_names=true')"
+        class="font-bold text-tide hover:underline"
+        download
+        >{{ t('with_names_2') }}</a
       >)
     </p>
     <WhereTo v-model="to" />
     <p v-if="refused" role="alert" class="mt-3 text-wrong">{{ refused }}</p>
     <div class="mt-5 flex gap-3">
-      <UiButton look="main" @click="make">Make it</UiButton>
-      <UiButton @click="emit('close')">Leave it</UiButton>
+      <UiButton look="main" @click="make">{{ t('make_it') }}</UiButton>
+      <UiButton @click="emit('close')">{{ common('leave_it') }}</UiButton>
     </div>
   </UiDialog>
 </template>

@@ -9,6 +9,7 @@ import PagesDialog from './PagesDialog.vue'
 import ShareDialog from './ShareDialog.vue'
 import TablesDialog from './TablesDialog.vue'
 import type { Counting } from './useReportView'
+import { t } from './words'
 
 const props = defineProps<{ session: number; counting: Counting; ended: boolean }>()
 const open = ref<'students' | 'questions' | 'tables' | 'mail' | 'link' | null>(null)
@@ -17,15 +18,17 @@ const answers = computed(() => `/api/sessions/${props.session}/answers.csv?count
 
 <template>
   <Menu as="div" class="relative">
-    <MenuButton :class="button('plain')">Take out… <span aria-hidden="true">▾</span></MenuButton>
-    <MenuItems :class="menuPanel" class="right-0 w-max max-w-80">
-      <UiMenuAction @act="open = 'students'">A page for each student…</UiMenuAction>
-      <UiMenuAction @act="open = 'questions'">A page for each question…</UiMenuAction>
-      <UiMenuAction v-if="ended" @act="open = 'mail'">Mail to each student…</UiMenuAction>
-      <UiMenuAction @act="open = 'link'">A link to read by…</UiMenuAction>
-      <UiMenuAction @act="open = 'tables'">Every table, for other programs…</UiMenuAction>
+    <MenuButton :class="button('plain')">{{ t('take_out') }} <span aria-hidden="true">▾</span></MenuButton>
+    <MenuItems :class="menuPanel" class="end-0 w-max max-w-80">
+      <UiMenuAction @act="open = 'students'">{{ t('a_page_for_each_student_2') }}</UiMenuAction>
+      <UiMenuAction @act="open = 'questions'">{{ t('a_page_for_each_question_2') }}</UiMenuAction>
+      <UiMenuAction v-if="ended" @act="open = 'mail'">{{ t('mail_to_each_student_2') }}</UiMenuAction>
+      <UiMenuAction @act="open = 'link'">{{ t('a_link_to_read_by_2') }}</UiMenuAction>
+      <UiMenuAction @act="open = 'tables'">{{ t('every_table_for_other_programs') }}</UiMenuAction>
       <MenuItem v-slot="{ active }">
-        <a :href="answers" :class="[menuItem, active && 'bg-tide-wash']" download>All answers (CSV)</a>
+        <a :href="answers" :class="[menuItem, active && 'bg-tide-wash']" download>{{
+          t('all_answers_csv')
+        }}</a>
       </MenuItem>
     </MenuItems>
   </Menu>

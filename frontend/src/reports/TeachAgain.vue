@@ -1,11 +1,13 @@
 <script setup lang="ts">
 /** What to teach again: topics where there are any, questions, hardest first, each with a sentence of its figures. */
 import { computed, ref } from 'vue'
-import { counted, percent } from '@/composables/format'
+import { percent } from '@/composables/format'
 import type { QuestionReport, SessionReport } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import AgainDialog from './AgainDialog.vue'
 import TeachLine from './TeachLine.vue'
+import { t } from './words'
+import { told } from '@/told'
 
 const props = defineProps<{
   session: number
@@ -18,23 +20,27 @@ const isAsking = ref(false)
 
 const byId = computed(() => new Map(props.report.questions.map((question) => [question.item, question])))
 const advice = computed(() => new Map(props.teach.questions.map((one) => [one.item, one.advice])))
+const adviceOn = (item: string): string => {
+  const found = advice.value.get(item)
+  return found ? told(found) : ''
+}
 /** Advice in which the wrong answer is named. */
 const NAMING = 'advice_one_mistake'
 const names = computed(() => new Map(props.report.people.map((person) => [person.seat, person.name])))
 const lines = (ids: readonly string[]): QuestionReport[] => ids.map((id) => byId.value.get(id)!)
 const inNoTopic = computed(() => {
-  const told = new Set(props.teach.topics.flatMap((topic) => topic.questions))
-  return props.teach.questions.map((one) => one.item).filter((id) => !told.has(id))
+  const placed = new Set(props.teach.topics.flatMap((topic) => topic.questions))
+  return props.teach.questions.map((one) => one.item).filter((id) => !placed.has(id))
 })
 const groups = computed(() => [
   ...props.teach.topics.map((topic) => ({
     name: topic.topic,
     share: topic.share,
-    advice: topic.advice.sentence,
+    advice: told(topic.advice),
     questions: lines(topic.questions),
   })),
   {
-    name: props.teach.topics.length && inNoTopic.value.length ? 'In no topic' : '',
+    name: props.teach.topics.length && inNoTopic.value.length ? t('in_no_topic') : '',
     share: null,
     advice: '',
     questions: lines(inNoTopic.value),
@@ -42,20 +48,22 @@ const groups = computed(() => [
 ])
 
 function sortOf(question: QuestionReport): string {
-  if (question.waiting) return `${counted(question.waiting, 'answer')} without a mark yet`
-  if (question.note) return question.note.sentence
-  return question.scored ? 'nobody answered' : `opinion, ${counted(question.answered, 'answer')}`
+  if (question.waiting) return t('answers_without_a_mark_yet_2', { n: question.waiting })
+  if (question.note) return told(question.note)
+  return question.scored ? t('nobody_answered') : t('opinion_answers', { n: question.answered })
 }
 </script>
 
 <template>
   <section class="rounded border border-rule bg-sheet px-4.5 py-3.5" aria-labelledby="teach">
     <div class="flex flex-wrap items-center gap-x-4">
-      <h2 id="teach" class="grow text-lg">What to teach again</h2>
-      <UiButton v-if="teach.questions.length" size="small" @click="isAsking = true">Ask it again…</UiButton>
+      <h2 id="teach" class="grow text-lg">{{ t('what_to_teach_again') }}</h2>
+      <UiButton v-if="teach.questions.length" size="small" @click="isAsking = true">{{
+        t('ask_it_again_2')
+      }}</UiButton>
     </div>
     <p class="mb-2 text-[15px] text-slate">
-      Hardest first. Open a line for its answers and what can be put right.
+      {{ t('hardest_first_open_a_line') }}
     </p>
     <template v-for="group in groups" :key="group.name">
       <div v-if="group.name" class="mt-3 border-t-2 border-ink pt-2">
@@ -71,7 +79,7 @@ function sortOf(question: QuestionReport): string {
           :key="question.item"
           :session="session"
           :question="question"
-          :advice="advice.get(question.item)?.sentence ?? ''"
+          :advice="adviceOn(question.item)"
           :without-wrong="advice.get(question.item)?.code === NAMING"
           :names="names"
         />

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 /** A question among what to teach again: its share, one sentence, and behind it what was answered. */
 import { computed, ref } from 'vue'
-import { counted, percent } from '@/composables/format'
+import { percent } from '@/composables/format'
 import type { QuestionReport } from '@/api/types'
 import LineText from '@/questions/shared/LineText.vue'
 import QuestionCounts from './QuestionCounts.vue'
 import { namesShown } from './useReportView'
+import { t } from './words'
+import { t as common } from '@/ui/words'
+import { told } from '@/told'
 
 const props = defineProps<{
   session: number
@@ -23,12 +26,14 @@ const isOpen = ref(false)
 
 const votes = computed(() => {
   const both = props.question.votes
-  return both ? `First vote ${percent(both.before)}, second ${percent(both.after)}.` : ''
+  return both ? t('first_vote_second', { first: percent(both.before), second: percent(both.after) }) : ''
 })
 const mostWrong = computed(() => {
   const { common_wrong: wrong, answered } = props.question
   if (props.withoutWrong || !answered) return ''
-  return wrong ? `${wrong.count} of ${answered} answered ${wrong.text}.` : 'Nobody chose a wrong answer.'
+  return wrong
+    ? t('of_answered', { count: wrong.count, answered, text: wrong.text })
+    : t('nobody_chose_a_wrong_answer')
 })
 const whoWasWrong = computed(() => {
   const wrong = props.question.common_wrong
@@ -52,34 +57,34 @@ const whoWasWrong = computed(() => {
             ><span class="block h-full bg-lamp" :style="{ width: `${question.share * 100}%` }"
           /></span>
         </span>
-        <span v-if="question.share !== null" class="figure w-14 shrink-0 text-right text-lg">{{
+        <span v-if="question.share !== null" class="figure w-14 shrink-0 text-end text-lg">{{
           percent(question.share)
         }}</span>
       </summary>
       <template v-if="isOpen">
-        <div v-if="whoWasWrong" class="mt-2 ml-8 text-[15px] text-slate">
+        <div v-if="whoWasWrong" class="mt-2 ms-8 text-[15px] text-slate">
           <LineText :text="`${whoWasWrong.text}: `" />{{ whoWasWrong.names }}
         </div>
-        <div v-if="question.near.length" class="mt-2 ml-8 text-[15px]">
-          <p class="text-slate">Nearly right</p>
+        <div v-if="question.near.length" class="mt-2 ms-8 text-[15px]">
+          <p class="text-slate">{{ t('nearly_right') }}</p>
           <ul>
             <li v-for="miss in question.near" :key="miss.text" class="wrap-anywhere" dir="auto">
-              “{{ miss.text }}”, {{ counted(miss.count, 'answer') }}. {{ miss.sentence }}
+              “{{ miss.text }}”, {{ common('n_answers', { n: miss.count }) }}. {{ told(miss.why) }}
             </li>
           </ul>
         </div>
         <QuestionCounts :question="question" />
-        <p class="mt-2 ml-8 text-[15px]">
+        <p class="mt-2 ms-8 text-[15px]">
           <RouterLink
             :to="`/sessions/${session}/questions/${question.item}`"
             class="font-bold text-tide hover:underline"
-            >All of question {{ question.number }}: who answered what</RouterLink
+            >{{ t('all_of_question_who_answered_what', { number: question.number }) }}</RouterLink
           >
           <RouterLink
             v-if="question.takes_hand && question.answered"
             :to="`/sessions/${session}/marking`"
-            class="ml-5 font-bold text-tide hover:underline"
-            >Mark by hand</RouterLink
+            class="ms-5 font-bold text-tide hover:underline"
+            >{{ t('mark_by_hand') }}</RouterLink
           >
         </p>
       </template>

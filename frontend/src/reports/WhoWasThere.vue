@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { SessionReport } from '@/api/types'
 import { namesShown } from './useReportView'
+import { t } from './words'
 
 const props = defineProps<{ attendance: SessionReport['report']['attendance'] }>()
 
@@ -12,8 +13,12 @@ const lines = computed(() =>
     .map((one) => ({
       ...one,
       text: one.of_class
-        ? `${one.took_part} of ${one.took_part + one.absent.length} from ${one.of_class}`
-        : `${one.took_part} from no class`,
+        ? t('of_from', {
+            took_part: one.took_part,
+            all: one.took_part + one.absent.length,
+            of_class: one.of_class,
+          })
+        : t('from_no_class', { took_part: one.took_part }),
     })),
 )
 </script>
@@ -23,10 +28,11 @@ const lines = computed(() =>
     <li v-for="line in lines" :key="line.of_class">
       {{ line.text
       }}<template v-if="line.absent.length"
-        >, {{ line.absent.length }} absent<template v-if="namesShown"
+        >{{ t('absent', { count: line.absent.length })
+        }}<template v-if="namesShown"
           >:
           <details v-if="line.absent.length > 6" class="inline">
-            <summary class="inline text-tide underline">their names</summary>
+            <summary class="inline text-tide underline">{{ t('their_names') }}</summary>
             {{ line.absent.join(', ') }}
           </details>
           <template v-else>{{ line.absent.join(', ') }}</template></template

@@ -1,28 +1,29 @@
 /** The choices that a session was run with, in words. */
 import type { GameName, SessionReport } from '@/api/types'
-import { KNOWN } from '@/composables/known'
-import { viewsOf } from '@/games/registry'
+import { knownBy } from '@/composables/known'
+import { deskOf } from '@/games/desks'
+import { t } from './words'
 
 type Chosen = SessionReport['settings']
 
-const FEEDBACK: Record<NonNullable<Chosen['feedback']>, string> = {
-  each: 'What was right was told after each question.',
-  handed_in: 'What was right was told once one had handed in.',
-  end: 'What was right was told at the end.',
-  opened: 'What was right was told once you had opened it.',
-  never: 'What was right was not told.',
-}
+const feedback = (): Record<NonNullable<Chosen['feedback']>, string> => ({
+  each: t('what_was_right_was_told_after'),
+  handed_in: t('what_was_right_was_told_once'),
+  end: t('what_was_right_was_told'),
+  opened: t('what_was_right_was_told_once_2'),
+  never: t('what_was_right_was_not_told'),
+})
 
 /** `game` is the name of what was played, empty for nothing. */
 export function howItWasRun(settings: Chosen, game: string): string[] {
   const led = settings.manner !== 'own_pace'
-  const final = settings.answers === 'final' ? 'an answer was final' : 'answers could be changed'
+  const final = settings.answers === 'final' ? t('an_answer_was_final') : t('answers_could_be_changed')
   return [
-    `${led ? 'You led it' : 'At their own pace'}; ${final}.`,
-    FEEDBACK[settings.feedback ?? 'each'],
-    `Students were known by ${KNOWN[settings.known ?? 'nickname'].label}.`,
-    ...(game ? [`It was played as ${viewsOf(game as GameName).label}.`] : []),
-    ...(settings.mix_options ? ['Options were mixed.'] : []),
-    ...(settings.mix_questions ? ['Questions were mixed.'] : []),
+    `${led ? t('you_led_it') : t('at_their_own_pace')}; ${final}.`,
+    feedback()[settings.feedback ?? 'each'],
+    t('students_were_known_by', { known: knownBy()[settings.known ?? 'nickname'].label }),
+    ...(game ? [t('it_was_played_as', { game: deskOf(game as GameName).label() })] : []),
+    ...(settings.mix_options ? [t('options_were_mixed')] : []),
+    ...(settings.mix_questions ? [t('questions_were_mixed')] : []),
   ]
 }

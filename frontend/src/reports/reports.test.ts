@@ -67,7 +67,7 @@ describe('a question’s counts', () => {
       ],
       measures: [{ name: said('mean place'), of: 'Bowline', value: 12345.23456 }],
     })
-    expect(view.findAll('tr').map((row) => row.text())).toEqual(['ABowline ✓ right3', 'BReef1'])
+    expect(view.findAll('tr').map((row) => row.text())).toEqual(['ABowline ✓ right3', 'BReef 1'])
     expect(view.find('dl').text()).toBe('mean place, Bowline12345.2346')
   })
 
@@ -81,8 +81,7 @@ describe('a question’s counts', () => {
         answer,
         counts: false,
         can_count: true,
-        code: 'counts_here',
-        sentence,
+        why: said(sentence),
       },
     })
     const { view, sent } = counts({
@@ -97,7 +96,7 @@ describe('a question’s counts', () => {
 
   it('show what was forgiven and put right, and take it back', async () => {
     const { view, sent } = counts({
-      forgiven: [{ sentence: 'seccond → second, a slip forgiven', count: 2 }],
+      forgiven: [{ what: said('seccond → second, a slip forgiven'), count: 2 }],
       corrected: [
         {
           what: 'counts',

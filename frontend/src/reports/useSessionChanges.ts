@@ -1,9 +1,11 @@
 /** What becomes of a session: its title and note, put away, deleted with an undo. */
 import { useQueryClient } from '@tanstack/vue-query'
 import { api } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { SessionChanges } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 export interface NamedSession {
   id: number
@@ -30,15 +32,15 @@ export function useSessionChanges() {
   }
 
   const at = (session: NamedSession) => ({ params: { path: { session_id: session.id } } })
-  const named = (session: NamedSession): string => `“${session.title || 'Untitled set'}”`
+  const named = (session: NamedSession): string => `“${session.title || common('untitled_set')}”`
   const change = (session: NamedSession, body: SessionChanges) =>
     run(session, () => api.PATCH('/api/sessions/{session_id}', { ...at(session), body }))
 
   async function archive(session: NamedSession, archived: boolean): Promise<void> {
     if (!(await change(session, { archived }))) return
-    const words = archived ? 'is put away, under “Archived”.' : 'is in the list again.'
+    const words = archived ? t('is_put_away_under_archived') : t('is_in_the_list_again')
     show(`${named(session)} ${words}`, {
-      label: 'Undo',
+      label: common('undo'),
       run: () => void change(session, { archived: !archived }),
     })
   }
@@ -46,8 +48,8 @@ export function useSessionChanges() {
   async function remove(session: NamedSession): Promise<boolean> {
     const gone = await run(session, () => api.DELETE('/api/sessions/{session_id}', at(session)))
     if (gone)
-      show(`${named(session)} is deleted. Its answers are gone for good in 30 days.`, {
-        label: 'Undo',
+      show(t('is_deleted_its_answers_are_gone', { named: named(session) }), {
+        label: common('undo'),
         run: () => void run(session, () => api.POST('/api/sessions/{session_id}/restore', at(session))),
       })
     return gone

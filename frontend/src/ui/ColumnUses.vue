@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What each column of a spreadsheet is used for. */
 import { smallField } from './recipes'
+import { t } from './words'
 
 defineProps<{
   columns: readonly { heading: string; use: string; example: string }[]
@@ -19,16 +20,18 @@ const emit = defineEmits<{ use: [column: number, use: string] }>()
     :open="!columns.some((column) => needed.includes(column.use))"
   >
     <summary class="cursor-pointer font-bold">
-      {{ columns.filter((column) => column.use).length }} of {{ columns.length }} columns are used
+      {{
+        t('of_columns_are_used', { n: columns.filter((column) => column.use).length, all: columns.length })
+      }}
     </summary>
     <p class="mt-1 text-[15px] text-slate">
-      Choose what a column holds, if its heading did not say. {{ hint }}
+      {{ t('choose_what_a_column_holds_if', { hint: hint ?? '' }) }}
     </p>
     <ul class="mt-3 grid gap-x-6 gap-y-2 sm:grid-cols-2 lg:grid-cols-3">
       <li v-for="(column, at) in columns" :key="at">
         <label class="flex items-baseline gap-3"
           ><span class="min-w-0 grow truncate" :title="column.example"
-            >{{ column.heading || `Column ${at + 1}` }}
+            >{{ column.heading || t('column', { number: at + 1 }) }}
             <span class="text-[15px] text-slate">{{ column.example }}</span></span
           >
           <select

@@ -2,6 +2,7 @@
 /** A place to drop a file on, or to choose one. */
 import { ref } from 'vue'
 import UiButton from './UiButton.vue'
+import { t } from './words'
 
 defineProps<{
   busy: boolean
@@ -33,9 +34,9 @@ function choose(): void {
     @dragleave="over = false"
     @drop.prevent="drop"
   >
-    <p>Drop it here, or</p>
-    <UiButton class="mt-2" :disabled="busy" @click="chooser?.click()">Choose a file…</UiButton>
+    <p>{{ t('drop_it_here_or') }}</p>
+    <UiButton class="mt-2" :disabled="busy" @click="chooser?.click()">{{ t('choose_a_file') }}</UiButton>
     <p role="status" class="mt-2 text-slate">{{ busy ? reading : '' }}</p>
-    <input ref="chooser" type="file" class="sr-only" tabindex="-1" aria-label="File" @change="choose" />
+    <input ref="chooser" type="file" class="sr-only" tabindex="-1" :aria-label="t('file')" @change="choose" />
   </div>
 </template>

@@ -2,6 +2,7 @@
 /** One pane of the wall: lit, half lit, dark or empty. Light and glyph, never colour alone. */
 import { computed } from 'vue'
 import { fraction } from '@/composables/format'
+import { t } from './words'
 
 const props = defineProps<{
   /** A mark in 0..1, a short text that carries no mark, or null for no answer. */
@@ -13,12 +14,16 @@ const props = defineProps<{
 
 const pane = computed(() => {
   const { value } = props
-  if (props.hidden && value !== null) return { glyph: '•', words: 'answered', look: 'bg-mist text-ink' }
-  if (value === null) return { glyph: '·', words: 'no answer', look: 'text-slate' }
+  if (props.hidden && value !== null) return { glyph: '•', words: t('answered'), look: 'bg-mist text-ink' }
+  if (value === null) return { glyph: '·', words: t('no_answer'), look: 'text-slate' }
   if (typeof value === 'string') return { glyph: value, words: value, look: 'text-slate' }
-  if (value >= 1) return { glyph: '✓', words: 'right', look: 'bg-lamp-pane text-ink' }
-  if (value <= 0) return { glyph: '✗', words: 'wrong', look: 'bg-dark-pane text-sheet' }
-  return { glyph: fraction(value), words: `part right, ${Math.round(value * 100)} %`, look: 'half text-ink' }
+  if (value >= 1) return { glyph: '✓', words: t('right'), look: 'bg-lamp-pane text-ink' }
+  if (value <= 0) return { glyph: '✗', words: t('wrong'), look: 'bg-dark-pane text-sheet' }
+  return {
+    glyph: fraction(value),
+    words: t('part_right', { share: Math.round(value * 100) }),
+    look: 'half text-ink',
+  }
 })
 </script>
 

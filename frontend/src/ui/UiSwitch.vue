@@ -18,8 +18,8 @@ const on = defineModel<boolean>({ required: true })
     >
       <span
         aria-hidden="true"
-        class="absolute top-0.5 left-0.5 size-5 rounded-sm transition-transform"
-        :class="on ? 'translate-x-5 bg-sheet' : 'bg-edge'"
+        class="absolute top-0.5 start-0.5 size-5 rounded-sm transition-transform"
+        :class="on ? 'translate-x-5 bg-sheet rtl:-translate-x-5' : 'bg-edge'"
       />
     </Switch>
   </SwitchGroup>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useToasts } from '@/composables/useToasts'
+import { t } from './words'
 
 const { toasts, dismiss } = useToasts()
 
@@ -28,7 +29,9 @@ function act(toast: (typeof toasts.value)[number]): void {
       >
         {{ toast.action.label }}
       </button>
-      <button type="button" class="px-1 text-spray" aria-label="Dismiss" @click="dismiss(toast.id)">✕</button>
+      <button type="button" class="px-1 text-spray" :aria-label="t('dismiss')" @click="dismiss(toast.id)">
+        ✕
+      </button>
     </div>
   </div>
 </template>

@@ -26,5 +26,5 @@ export const chip =
   'inline-flex min-h-7 items-center gap-1 rounded border border-rule bg-sheet px-2 py-0.5 text-sm text-slate hover:border-slate'
 export const menuPanel =
   'absolute z-20 mt-1 min-w-44 rounded border border-slate bg-sheet py-1 text-[15px] shadow-sm focus:outline-none'
-export const menuItem = 'flex w-full items-center gap-2 px-3 py-1.5 text-left'
+export const menuItem = 'flex w-full items-center gap-2 px-3 py-1.5 text-start'
 export const smallField = 'rounded border border-edge bg-sheet px-2 py-1'

@@ -2,12 +2,13 @@
 /** How far a class is: its link, its figures, and a line for everybody. */
 import { computed, ref } from 'vue'
 import type { WorkDetail, WorkLine } from '@/api/types'
-import { counted } from '@/composables/format'
 import CopyButton from '@/ui/CopyButton.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { button } from '@/ui/recipes'
 import WorkLineRow from './WorkLineRow.vue'
 import type { UsedWork } from './useWork'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ part: WorkDetail['classes'][number]; work: WorkDetail; used: UsedWork }>()
 const order = ref<'name' | 'stage' | 'share'>('name')
@@ -34,52 +35,60 @@ const picture = computed(() => `/api/work/${props.work.id}/given/${given.value.i
   <section>
     <div class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
       <h2 class="grow text-xl wrap-anywhere">
-        {{ given.class_name || 'Whoever has the link' }}
+        {{ given.class_name || t('whoever_has_the_link') }}
         <span v-if="given.named" class="text-base font-normal text-slate">
-          · {{ counted(given.named, 'student') }} of it</span
+          {{ t('students_of_it', { n: given.named }) }}</span
         >
       </h2>
-      <RouterLink :to="`/sessions/${given.session}`" :class="button('plain', 'small')">Results</RouterLink>
-      <UiButton v-if="left" size="small" :disabled="used.busy.value" @click="used.remind(given.id)"
-        >Remind who has not begun</UiButton
-      >
+      <RouterLink :to="`/sessions/${given.session}`" :class="button('plain', 'small')">{{
+        t('results')
+      }}</RouterLink>
+      <UiButton v-if="left" size="small" :disabled="used.busy.value" @click="used.remind(given.id)">{{
+        t('remind_who_has_not_begun')
+      }}</UiButton>
     </div>
     <p class="mb-3 flex flex-wrap items-center gap-x-3 gap-y-2">
-      <span class="text-slate">Link:</span>
+      <span class="text-slate">{{ t('link') }}</span>
       <span class="wrap-anywhere" dir="ltr">{{ given.url }}</span>
-      <CopyButton :text="given.url" label="Copy the link" />
+      <CopyButton :text="given.url" :label="t('copy_the_link')" />
       <UiButton look="quiet" size="small" :aria-expanded="showsPicture" @click="showsPicture = !showsPicture">
-        {{ showsPicture ? 'Hide the QR picture' : 'QR picture' }}
+        {{ showsPicture ? t('hide_the_qr_picture') : t('qr_picture') }}
       </UiButton>
     </p>
-    <img v-if="showsPicture" :src="picture" :alt="`QR picture of ${given.url}`" class="mb-3 size-48" />
+    <img
+      v-if="showsPicture"
+      :src="picture"
+      :alt="t('qr_picture_of', { url: given.url })"
+      class="mb-3 size-48"
+    />
     <dl class="mb-3 flex flex-wrap gap-x-8 gap-y-2">
       <div>
-        <dt class="text-[15px] text-slate">Handed in</dt>
+        <dt class="text-[15px] text-slate">{{ t('handed_in') }}</dt>
         <dd class="figure text-2xl">
-          {{ given.handed_in }}<span v-if="given.expected" class="text-base"> of {{ given.expected }}</span>
+          {{ given.handed_in }}
+          <span v-if="given.expected" class="text-base">{{ t('of', { expected: given.expected }) }}</span>
         </dd>
       </div>
       <div>
-        <dt class="text-[15px] text-slate">At work</dt>
+        <dt class="text-[15px] text-slate">{{ t('at_work') }}</dt>
         <dd class="figure text-2xl">{{ given.begun }}</dd>
       </div>
       <div>
-        <dt class="text-[15px] text-slate">Not begun</dt>
+        <dt class="text-[15px] text-slate">{{ t('not_begun') }}</dt>
         <dd class="figure text-2xl">{{ left }}</dd>
       </div>
       <div>
-        <dt class="text-[15px] text-slate">Mean</dt>
+        <dt class="text-[15px] text-slate">{{ t('mean') }}</dt>
         <dd class="figure text-2xl">{{ mean }}</dd>
       </div>
     </dl>
-    <p v-if="!part.lines.length" class="text-slate">Nobody has opened the link yet.</p>
+    <p v-if="!part.lines.length" class="text-slate">{{ t('nobody_has_opened_the_link_yet') }}</p>
     <div
       v-else
       class="relative overflow-x-auto rounded border border-rule bg-sheet"
       tabindex="0"
       role="group"
-      :aria-label="`Everybody in ${given.class_name || 'this work'}`"
+      :aria-label="t('everybody_in', { class_name: given.class_name || t('this_work') })"
     >
       <table class="w-full min-w-[50rem] text-[15px]">
         <thead class="border-b border-rule text-start text-slate">
@@ -91,7 +100,7 @@ const picture = computed(() => `/api/work/${props.work.id}/given/${given.value.i
                 :class="order === 'name' && 'font-bold text-ink'"
                 @click="order = 'name'"
               >
-                Name
+                {{ common('name') }}
               </button>
             </th>
             <th scope="col" class="px-3 py-2 text-start font-normal">
@@ -101,12 +110,12 @@ const picture = computed(() => `/api/work/${props.work.id}/given/${given.value.i
                 :class="order === 'stage' && 'font-bold text-ink'"
                 @click="order = 'stage'"
               >
-                How far
+                {{ t('how_far') }}
               </button>
             </th>
-            <th scope="col" class="px-3 py-2 text-start font-normal">When</th>
-            <th scope="col" class="px-3 py-2 text-end font-normal">Took</th>
-            <th scope="col" class="px-3 py-2 text-end font-normal">Attempts</th>
+            <th scope="col" class="px-3 py-2 text-start font-normal">{{ t('when') }}</th>
+            <th scope="col" class="px-3 py-2 text-end font-normal">{{ t('took') }}</th>
+            <th scope="col" class="px-3 py-2 text-end font-normal">{{ t('attempts') }}</th>
             <th scope="col" class="px-3 py-2 text-end font-normal">
               <button
                 type="button"
@@ -114,10 +123,12 @@ const picture = computed(() => `/api/work/${props.work.id}/given/${given.value.i
                 :class="order === 'share' && 'font-bold text-ink'"
                 @click="order = 'share'"
               >
-                Right
+                {{ t('right') }}
               </button>
             </th>
-            <th scope="col" class="w-12 px-3 py-2"><span class="sr-only">More</span></th>
+            <th scope="col" class="w-12 px-3 py-2">
+              <span class="sr-only">{{ t('more') }}</span>
+            </th>
           </tr>
         </thead>
         <tbody class="divide-y divide-rule">

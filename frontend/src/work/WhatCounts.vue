@@ -2,6 +2,7 @@
 /** How many attempts, which of them counts, what ends one, and when it is passed. */
 import type { Terms } from '@/api/types'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
 
 const terms = defineModel<Terms>({ required: true })
 const set = (change: Partial<Terms>): void => {
@@ -18,44 +19,44 @@ const numberIn = (event: Event, most: number): number | null => {
   <div class="space-y-3 py-3">
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <label class="flex items-center gap-2"
-        ><span class="font-bold">Attempts</span>
+        ><span class="font-bold">{{ t('attempts') }}</span>
         <select
           :class="smallField"
           :value="terms.attempts ?? 0"
           @change="set({ attempts: Number(($event.target as HTMLSelectElement).value) || null })"
         >
           <option v-for="count in [1, 2, 3, 5, 10]" :key="count" :value="count">{{ count }}</option>
-          <option :value="0">as many as they like</option>
+          <option :value="0">{{ t('as_many_as_they_like') }}</option>
         </select>
       </label>
       <label v-if="terms.attempts !== 1" class="flex items-center gap-2"
-        >of which
+        >{{ t('of_which') }}
         <select v-model="terms.counts" :class="smallField">
-          <option value="best">the best counts</option>
-          <option value="last">the last counts</option>
-          <option value="mean">the mean counts</option>
+          <option value="best">{{ t('the_best_counts') }}</option>
+          <option value="last">{{ t('the_last_counts') }}</option>
+          <option value="mean">{{ t('the_mean_counts') }}</option>
         </select>
       </label>
     </div>
     <fieldset class="flex flex-wrap items-center gap-x-4 gap-y-2">
-      <legend class="sr-only">What one works for</legend>
-      <span class="font-bold" aria-hidden="true">Done</span>
+      <legend class="sr-only">{{ t('what_one_works_for') }}</legend>
+      <span class="font-bold" aria-hidden="true">{{ t('done') }}</span>
       <label class="flex items-center gap-2"
-        >after
+        >{{ t('after') }}
         <input
           type="number"
           min="1"
           max="300"
-          placeholder="all"
+          :placeholder="t('all')"
           :class="smallField"
           class="w-20"
           :value="terms.target.right ?? ''"
           @change="aim({ right: numberIn($event, 300) })"
         />
-        right answers
+        {{ t('right_answers') }}
       </label>
       <label class="flex items-center gap-2"
-        >or after
+        >{{ t('or_after') }}
         <input
           type="number"
           min="1"
@@ -66,14 +67,14 @@ const numberIn = (event: Event, most: number): number | null => {
           :value="terms.target.minutes ?? ''"
           @change="aim({ minutes: numberIn($event, 600) })"
         />
-        minutes
+        {{ t('minutes') }}
       </label>
     </fieldset>
     <p class="text-[15px] text-slate">
-      Left empty, one works through all questions, and hands in. Whichever is reached first ends an attempt.
+      {{ t('left_empty_one_works_through_all') }}
     </p>
     <label class="flex items-center gap-2"
-      ><span class="font-bold">Passed with</span>
+      ><span class="font-bold">{{ t('passed_with') }}</span>
       <input
         type="number"
         min="1"

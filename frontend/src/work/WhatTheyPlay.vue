@@ -2,8 +2,9 @@
 /** A game that one can play alone, as it comes or as its teacher has kept it; or just questions. */
 import { computed, defineAsyncComponent, ref } from 'vue'
 import type { GameName, Settings, WorkOffer } from '@/api/types'
-import { viewsOf } from '@/games/registry'
+import { deskOf } from '@/games/desks'
 import { field } from '@/ui/recipes'
+import { t } from './words'
 
 const props = defineProps<{
   games: NonNullable<WorkOffer['games']>
@@ -37,20 +38,20 @@ const played = computed({
   },
 })
 const own = computed(() =>
-  isPlayed.value ? defineAsyncComponent(viewsOf(settings.value.game.game as GameName).settings) : null,
+  isPlayed.value ? defineAsyncComponent(deskOf(settings.value.game.game as GameName).settings) : null,
 )
 </script>
 
 <template>
   <div class="space-y-3 py-3">
     <label class="block"
-      ><span class="sr-only">Played as</span>
+      ><span class="sr-only">{{ t('played_as') }}</span>
       <select v-model="played" :class="field">
-        <option value="">Just questions</option>
+        <option value="">{{ t('just_questions') }}</option>
         <option v-for="one in games" :key="one.game" :value="one.game">
-          {{ viewsOf(one.game as GameName).label }}: {{ viewsOf(one.game as GameName).hint }}
+          {{ deskOf(one.game as GameName).label() }}: {{ deskOf(one.game as GameName).hint() }}
         </option>
-        <optgroup v-if="kept.length" label="Your own">
+        <optgroup v-if="kept.length" :label="t('your_own')">
           <option v-for="one in kept" :key="one.id" :value="nameOf(one)">{{ one.name }}</option>
         </optgroup>
       </select>

@@ -4,16 +4,17 @@ import type { Settings, Terms } from '@/api/types'
 import { ClosingWords } from '@/live/run'
 import UiSwitch from '@/ui/UiSwitch.vue'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
 
 const settings = defineModel<Settings>('settings', { required: true })
 const terms = defineModel<Terms>('terms', { required: true })
 type Feedback = Settings['feedback']
 
 const FEEDBACK: [Feedback, string][] = [
-  ['each', 'after each answer'],
-  ['handed_in', 'once one has handed in'],
-  ['opened', 'when it is due'],
-  ['never', 'never'],
+  ['each', t('after_each_answer')],
+  ['handed_in', t('once_one_has_handed_in')],
+  ['opened', t('when_it_is_due')],
+  ['never', t('never')],
 ]
 </script>
 
@@ -21,14 +22,14 @@ const FEEDBACK: [Feedback, string][] = [
   <div class="divide-y divide-rule">
     <div class="flex flex-wrap gap-x-6 gap-y-2 py-3">
       <label class="flex items-center gap-2"
-        ><span class="font-bold">An answer is</span>
+        ><span class="font-bold">{{ t('an_answer_is') }}</span>
         <select v-model="settings.answers" :class="smallField">
-          <option value="changeable">changeable until handed in</option>
-          <option value="final">final once sent</option>
+          <option value="changeable">{{ t('changeable_until_handed_in') }}</option>
+          <option value="final">{{ t('final_once_sent') }}</option>
         </select>
       </label>
       <label class="flex items-center gap-2"
-        ><span class="font-bold">What was right is told</span>
+        ><span class="font-bold">{{ t('what_was_right_is_told') }}</span>
         <select v-model="settings.feedback" :class="smallField">
           <option v-for="[value, words] in FEEDBACK" :key="value" :value="value">{{ words }}</option>
         </select>
@@ -37,20 +38,24 @@ const FEEDBACK: [Feedback, string][] = [
     <UiSwitch
       v-if="settings.feedback === 'each' && settings.game?.game === 'points'"
       v-model="settings.comes_back"
-      label="What was missed comes back"
-      hint="After three other questions, and again later with its options mixed, or typed: until it was right twice. The first answer counts."
+      :label="t('what_was_missed_comes_back')"
+      :hint="t('after_three_other_questions_and_again')"
     />
     <UiSwitch
       v-model="settings.marks"
-      label="Tell each one how their answer went"
-      hint="Else devices show what was right, and say no more."
+      :label="t('tell_each_one_how_their_answer')"
+      :hint="t('else_devices_show_what_was_right')"
     />
-    <UiSwitch v-model="settings.explanations" label="Show the explanations" hint="With what was right." />
+    <UiSwitch
+      v-model="settings.explanations"
+      :label="t('show_the_explanations')"
+      :hint="t('with_what_was_right')"
+    />
     <ClosingWords v-model="settings" />
     <UiSwitch
       v-model="terms.asks_first"
-      label="Ask before the score is shown"
-      hint="Somebody may not want to see it where others look on."
+      :label="t('ask_before_the_score_is_shown')"
+      :hint="t('somebody_may_not_want_to_see')"
     />
   </div>
 </template>

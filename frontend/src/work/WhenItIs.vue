@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Terms } from '@/api/types'
 import { momentAt, wallOf } from '@/composables/zoned'
 import { field } from '@/ui/recipes'
+import { t } from './words'
 
 const props = defineProps<{ zone: string; problem?: string }>()
 const terms = defineModel<Terms>({ required: true })
@@ -20,11 +21,11 @@ const due = wall('due')
   <div>
     <div class="grid gap-4 sm:grid-cols-3">
       <label class="block"
-        ><span class="mb-1 block font-bold">Opens</span>
+        ><span class="mb-1 block font-bold">{{ t('opens') }}</span>
         <input v-model.lazy="opens" type="datetime-local" :class="field" />
       </label>
       <label class="block"
-        ><span class="mb-1 block font-bold">Due</span>
+        ><span class="mb-1 block font-bold">{{ t('due') }}</span>
         <input
           v-model.lazy="due"
           type="datetime-local"
@@ -33,16 +34,16 @@ const due = wall('due')
         />
       </label>
       <label class="block"
-        ><span class="mb-1 block font-bold">After that</span>
+        ><span class="mb-1 block font-bold">{{ t('after_that') }}</span>
         <select v-model="terms.after" :class="field">
-          <option value="late">it is taken, and marked late</option>
-          <option value="closed">it is closed</option>
+          <option value="late">{{ t('it_is_taken_and_marked_late') }}</option>
+          <option value="closed">{{ t('it_is_closed') }}</option>
         </select>
       </label>
     </div>
     <p v-if="problem" role="alert" class="mt-1 text-wrong">{{ problem }}</p>
     <p v-else class="mt-1 text-[15px] text-slate">
-      By the school’s clocks ({{ zone }}). Left empty it is open at once, and due at no time.
+      {{ t('by_the_schools_clocks_left_empty_2', { zone }) }}
     </p>
   </div>
 </template>

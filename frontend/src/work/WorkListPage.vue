@@ -3,20 +3,22 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { WorkRow } from '@/api/types'
 import { momentOf } from '@/composables/format'
 import EmptyNote from '@/ui/EmptyNote.vue'
-import { DOORS, purposeOf } from './words'
+import { doors, purposeOf } from './inWords'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const { data: rows, error } = useQuery({
   queryKey: ['works'],
   queryFn: () => data(api.GET('/api/work')),
 })
 const GROUPS: { words: string; doors: WorkRow['door'][] }[] = [
-  { words: 'To be done now', doors: ['open', 'late'] },
-  { words: 'Still to open', doors: ['not_yet'] },
-  { words: 'Over', doors: ['closed', 'withdrawn'] },
+  { words: t('to_be_done_now'), doors: ['open', 'late'] },
+  { words: t('still_to_open'), doors: ['not_yet'] },
+  { words: t('over'), doors: ['closed', 'withdrawn'] },
 ]
 const groups = computed(() =>
   GROUPS.map(({ words, doors }) => ({
@@ -25,27 +27,28 @@ const groups = computed(() =>
   })).filter((group) => group.rows.length),
 )
 function when(row: WorkRow): string {
-  if (row.door === 'not_yet') return `opens ${momentOf(row.opens!)}`
-  return row.due ? `due ${momentOf(row.due)}` : 'due at no time'
+  if (row.door === 'not_yet') return t('opens_2', { when: momentOf(row.opens!) })
+  return row.due ? t('due_2', { when: momentOf(row.due) }) : t('due_at_no_time')
 }
 const sum = (row: WorkRow, key: 'expected' | 'begun' | 'handed_in'): number =>
   row.given.reduce((all, one) => all + one[key], 0)
 const whom = (row: WorkRow): string =>
-  row.given.map((one) => one.class_name || 'whoever has the link').join(', ')
+  row.given.map((one) => one.class_name || t('whoever_has_the_link_2')).join(', ')
 </script>
 
 <template>
   <div class="mx-auto max-w-[80rem] px-6 py-6">
-    <h1 class="mb-1 text-3xl">Set work</h1>
+    <h1 class="mb-1 text-3xl">{{ t('set_work') }}</h1>
     <p class="mb-5 max-w-prose text-slate">
-      The same sets for later: at home, for who was absent, as practice. You give it from a set, or from a
-      session that has ended.
+      {{ t('the_same_sets_for_later') }}
     </p>
     <p v-if="error" role="alert" class="text-lg">{{ sentenceOf(error) }}</p>
-    <p v-else-if="!rows" class="text-slate">Fetching set work…</p>
-    <EmptyNote v-else-if="!rows.length" title="Nothing is set yet">
-      Open <RouterLink to="/sets" class="font-bold text-tide underline">your sets</RouterLink>, and choose
-      “Set it as work…” in the menu of one of them.
+    <p v-else-if="!rows" class="text-slate">{{ t('fetching_set_work') }}</p>
+    <EmptyNote v-else-if="!rows.length" :title="t('nothing_is_set_yet')">
+      {{ t('open') }}
+      <RouterLink to="/sets" class="font-bold text-tide underline">{{ t('your_sets') }}</RouterLink>{{
+        t('and_choose_set_it_as_work')
+      }}
     </EmptyNote>
     <section v-for="group in groups" :key="group.words" class="mb-8">
       <h2 class="mb-2 text-xl">{{ group.words }}</h2>
@@ -56,21 +59,24 @@ const whom = (row: WorkRow): string =>
             class="grid min-h-14 items-center gap-x-6 gap-y-1 px-4 py-2.5 hover:bg-tide-wash md:grid-cols-[minmax(0,1fr)_15rem_11rem]"
           >
             <span class="min-w-0">
-              <b class="block text-tide wrap-anywhere">{{ row.title || 'Untitled set' }}</b>
+              <b class="block text-tide wrap-anywhere">{{ row.title || common('untitled_set') }}</b>
               <span class="text-[15px] text-slate">{{ purposeOf(row.purpose) }} · {{ whom(row) }}</span>
             </span>
             <span class="text-[15px]">
               {{ when(row) }}
               <span v-if="row.door === 'late' || row.door === 'withdrawn'" class="block text-slate">{{
-                DOORS[row.door]
+                doors()[row.door]
               }}</span>
             </span>
             <span class="text-[15px] tabular-nums">
-              <b>{{ sum(row, 'handed_in') }}</b><template v-if="sum(row, 'expected')">
-                of {{ sum(row, 'expected') }}</template
-              >
-              handed in
-              <span v-if="sum(row, 'begun')" class="block text-slate">{{ sum(row, 'begun') }} at work</span>
+              <b>{{ sum(row, 'handed_in') }}</b>
+              <template v-if="sum(row, 'expected')">{{
+                t('of', { expected: sum(row, 'expected') })
+              }}</template>
+              {{ t('handed_in_2') }}
+              <span v-if="sum(row, 'begun')" class="block text-slate">{{
+                t('at_work_2', { begun: sum(row, 'begun') })
+              }}</span>
             </span>
           </RouterLink>
         </li>

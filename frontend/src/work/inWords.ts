@@ -1,58 +1,59 @@
 /** What set work says of itself to its teacher. */
 import type { AttemptLine, Purpose, WorkLine, WorkRow } from '@/api/types'
+import { t } from './words'
 
-export const PURPOSES: { value: Purpose; words: string; hint: string }[] = [
+export const purposes = (): { value: Purpose; words: string; hint: string }[] => [
   {
     value: 'homework',
-    words: 'Homework',
-    hint: 'Answers can be changed until it is handed in; late work is taken.',
+    words: t('homework'),
+    hint: t('answers_can_be_changed_until'),
   },
   {
     value: 'test',
-    words: 'Test',
-    hint: 'One attempt, against the clock, closed when it is due; told what was right then.',
+    words: t('test'),
+    hint: t('one_attempt_against_the_clock_closed'),
   },
   {
     value: 'practice',
-    words: 'Practice',
-    hint: 'As often as they like; told after each answer, and what was missed comes back.',
+    words: t('practice'),
+    hint: t('as_often_as_they_like_told'),
   },
   {
     value: 'make_up',
-    words: 'Make-up',
-    hint: 'The same questions for who was absent, with the session’s key.',
+    words: t('make_up'),
+    hint: t('the_same_questions'),
   },
 ]
-export const purposeOf = (purpose: Purpose): string => PURPOSES.find((one) => one.value === purpose)!.words
+export const purposeOf = (purpose: Purpose): string => purposes().find((one) => one.value === purpose)!.words
 
-export const WHY: Record<AttemptLine['why'], string> = {
+const why = (): Record<AttemptLine['why'], string> => ({
   '': '',
-  hand: 'handed in',
-  time: 'time was up',
-  due: 'it was due',
-  target: 'target reached',
-  done: 'target reached',
-  desk: 'taken in',
-  end: 'taken in',
-}
+  hand: t('handed_in_2'),
+  time: t('time_was_up'),
+  due: t('it_was_due'),
+  target: t('target_reached'),
+  done: t('target_reached'),
+  desk: t('taken_in'),
+  end: t('taken_in'),
+})
 
 /** By whom or by what an attempt ended; one that was handed in whole is done. What a game calls done is its target. */
 export function whyOf(one: AttemptLine, comesBack = false): string {
   const isWhole = (one.why === 'hand' && one.answered === one.of) || (one.why === 'done' && comesBack)
-  return isWhole ? 'all done' : WHY[one.why]
+  return isWhole ? t('all_done') : why()[one.why]
 }
 
-export const STAGES: Record<WorkLine['stage'], string> = {
-  not_begun: 'not begun',
-  begun: 'begun',
-  handed_in: 'handed in',
-  excused: 'excused',
-}
+export const stages = (): Record<WorkLine['stage'], string> => ({
+  not_begun: t('not_begun_2'),
+  begun: t('begun'),
+  handed_in: t('handed_in_2'),
+  excused: t('excused'),
+})
 
-export const DOORS: Record<WorkRow['door'], string> = {
-  withdrawn: 'taken back',
-  not_yet: 'not open yet',
-  open: 'open',
-  late: 'past due, still taken',
-  closed: 'closed',
-}
+export const doors = (): Record<WorkRow['door'], string> => ({
+  withdrawn: t('taken_back'),
+  not_yet: t('not_open_yet'),
+  open: t('is_open'),
+  late: t('past_due_still_taken'),
+  closed: t('is_closed'),
+})

@@ -2,7 +2,8 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, data } from '@/api/http'
-import { Refusal, sentenceOf } from '@/api/refusal'
+import { Refusal } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { Purpose, Settings, Terms, WorkDetail, WorkOffer } from '@/api/types'
 
 const A_WEEK = 7 * 86_400_000

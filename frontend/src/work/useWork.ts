@@ -2,9 +2,10 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { WorkChange, WorkDetail } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
+import { t } from './words'
 
 const AGAIN = 5000
 
@@ -51,7 +52,7 @@ export function useWork(id: number) {
             body: { seat, minutes: 10 },
           }),
         ),
-      'It is open again.',
+      t('it_is_open_again'),
     )
   const free = (given: number, who: string): Promise<boolean> =>
     act(
@@ -62,7 +63,7 @@ export function useWork(id: number) {
             body: { who },
           }),
         ),
-      'They may say who they are on another device now.',
+      t('they_may_say'),
     )
 
   async function remind(given: number, who: string[] = []): Promise<void> {
@@ -72,9 +73,9 @@ export function useWork(id: number) {
         api.POST('/api/work/{work_id}/remind', { params: { path }, body: { given, who } }),
       )
       const parts = [
-        `${sent.mailed} reminded.`,
-        sent.already ? `${sent.already} had a reminder today.` : '',
-        sent.no_address.length ? `No address: ${sent.no_address.join(', ')}.` : '',
+        t('reminded_2', { mailed: sent.mailed }),
+        sent.already ? t('had_a_reminder_today', { already: sent.already }) : '',
+        sent.no_address.length ? t('no_address', { names: sent.no_address.join(', ') }) : '',
       ]
       show(parts.filter(Boolean).join(' '))
       await client.invalidateQueries({ queryKey: key })

@@ -1,9 +1,6 @@
 import type { GameViews } from '../gameViews'
 
 export const beacons: GameViews<'beacons'> = {
-  label: 'Beacon run',
-  hint: 'Teams light a chain of beacons along the coast.',
-  settings: async () => (await import('./BeaconsSettings.vue')).default,
   rules: async () => (await import('./rules')).rules,
   music: async () => (await import('./music')).music,
   screen: async () => (await import('./BeaconsScreen.vue')).default,

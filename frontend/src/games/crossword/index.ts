@@ -1,9 +1,6 @@
 import type { GameViews } from '../gameViews'
 
 export const crossword: GameViews<'crossword'> = {
-  label: 'Crossword',
-  hint: 'Right answers are the words, and their questions the clues.',
-  settings: async () => (await import('./CrosswordSettings.vue')).default,
   rules: async () => (await import('./rules')).rules,
   music: async () => (await import('./music')).music,
   screen: async () => (await import('./CrosswordScreen.vue')).default,

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
 
 type Made = (typeof MADE)[number][0]
 
@@ -19,11 +20,11 @@ const props = defineProps<{
 const made = defineModel<Made | M>('made', { required: true })
 const teams = defineModel<number>('teams', { required: true })
 const MADE = [
-  ['drawn', 'drawn as they come in'],
-  ['chosen', 'chosen by the players'],
-  ['listed', 'the groups of the class list'],
-  ['balanced', 'balanced by earlier marks'],
-  ['shared', 'one for each shared device'],
+  ['drawn', t('drawn_as_they_come_in')],
+  ['chosen', t('chosen_by_the_players')],
+  ['listed', t('the_groups_of_the_class_list')],
+  ['balanced', t('balanced_by_earlier_marks')],
+  ['shared', t('one_for_each_shared_device')],
 ] as const
 const ways = computed(() => [...MADE, ...(props.more ?? [])])
 const knowsMembers = computed(() => ['list', 'record_id'].includes(props.settings.known))
@@ -31,14 +32,10 @@ const hasNumber = computed(
   () => made.value !== 'shared' && !props.withoutNumber?.some((one) => one === made.value),
 )
 const note = computed(() => {
-  if (made.value === 'shared')
-    return `Each device is a team, ${props.most} at most. Whoever joins types in the names of all who sit there; reports show them.`
+  if (made.value === 'shared') return t('each_device_is_a_team', { most: props.most })
   if (!['listed', 'balanced'].includes(made.value)) return ''
-  if (!knowsMembers.value)
-    return 'For this, students have to be known by their name in the class list, or by a record ID: see “Who takes part”.'
-  return made.value === 'listed'
-    ? 'A group is what the class list says of each member. Who has none goes to the smallest team.'
-    : 'They are made when it starts, by the mean of each one’s marks in this class’s last ten sessions. Nobody is told it.'
+  if (!knowsMembers.value) return t('for_this_students')
+  return made.value === 'listed' ? t('a_group_is_what_the_class') : t('they_are_made_when_it_starts')
 })
 
 function set(event: Event): void {
@@ -50,14 +47,14 @@ function set(event: Event): void {
 
 <template>
   <label class="flex flex-wrap items-center gap-2"
-    ><span class="font-bold">Teams are</span>
+    ><span class="font-bold">{{ t('teams_are') }}</span>
     <select v-model="made" :class="smallField">
       <option v-for="[value, words] in ways" :key="value" :value="value">{{ words }}</option>
     </select>
   </label>
   <p v-if="note" class="text-slate">{{ note }}</p>
   <label v-if="hasNumber" class="flex items-center gap-2"
-    ><span class="font-bold">How many</span>
+    ><span class="font-bold">{{ t('how_many') }}</span>
     <input type="number" min="2" :max="most" :class="smallField" class="w-20" :value="teams" @change="set" />
     <span class="text-slate">{{ hint }}</span>
   </label>

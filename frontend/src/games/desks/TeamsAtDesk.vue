@@ -4,6 +4,7 @@ import UiButton from '@/ui/UiButton.vue'
 import TeamFlag from '../shared/teams/TeamFlag.vue'
 import { teamName } from '../shared/teams/teams'
 import WhoseTurn from './WhoseTurn.vue'
+import { t } from './words'
 
 defineProps<{
   /** `has` so many of `unit`; `members` where they have devices. */
@@ -26,7 +27,7 @@ const BY = [
         <TeamFlag :number="team.number" class="size-4" />
         <span>{{ teamName(team.number) }}</span>
         <span v-if="team.members !== null" class="text-sm text-slate">({{ team.members }})</span>
-        <b class="figure min-w-6 text-right text-lg">{{ team.has }}</b>
+        <b class="figure min-w-6 text-end text-lg">{{ team.has }}</b>
         <UiButton
           v-for="[more, sign] in BY"
           :key="more"
@@ -35,7 +36,8 @@ const BY = [
           class="px-1.5!"
           @click="emit('add', team.number, more)"
           ><span
-            >{{ sign }}<span class="sr-only">{{ ` ${unit} for ${teamName(team.number)}` }}</span></span
+            >{{ sign }}
+            <span class="sr-only">{{ t('for', { unit, team: teamName(team.number) }) }}</span></span
           ></UiButton
         >
       </li>

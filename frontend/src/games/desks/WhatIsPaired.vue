@@ -2,7 +2,8 @@
 /** How many pairs a game of pairs has, and on how many boards. */
 import { computed } from 'vue'
 import type { GameChosen, Planned } from '@/api/types'
-import { counted } from '@/composables/format'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 defineOptions({ inheritAttrs: false })
 const game = defineModel<GameChosen & { shared?: boolean }>({ required: true })
@@ -10,15 +11,15 @@ const props = defineProps<{ plan: Planned | null; counts?: string; alone?: boole
 const said = computed(() => {
   const { pairs, played } = props.plan ?? {}
   if (!pairs || !played) return ''
-  const what = counted(pairs, 'pair')
-  return played === 1 ? `${what} on one board.` : `${what} on ${played} boards.`
+  const what = common('n_pairs', { n: pairs })
+  return played === 1 ? t('on_one_board', { what }) : t('on_boards', { what, played })
 })
 </script>
 
 <template>
-  <p class="py-2">{{ said }} {{ counts ?? 'What is tried first is the answer, and counts in reports.' }}</p>
+  <p class="py-2">{{ said }} {{ counts ?? t('what_is_tried_first') }}</p>
   <label v-if="!alone" class="flex min-h-8 items-center gap-2">
     <input v-model="game.shared" type="checkbox" class="size-5 accent-tide" />
-    <span>On shared devices, as on one large board: whoever joins names all who play at it</span>
+    <span>{{ t('on_shared_devices') }}</span>
   </label>
 </template>

@@ -2,6 +2,7 @@
 /** Whose turn it is, said by hand. */
 import { smallField } from '@/ui/recipes'
 import { teamName } from '../shared/teams/teams'
+import { t } from './words'
 
 defineProps<{ turn: number; teams: readonly { number: number }[] }>()
 const emit = defineEmits<{ turn: [team: number] }>()
@@ -9,7 +10,7 @@ const emit = defineEmits<{ turn: [team: number] }>()
 
 <template>
   <label class="mt-2 flex w-fit items-center gap-2 text-[15px]"
-    >Whose turn it is
+    >{{ t('whose_turn_it_is') }}
     <select
       :class="smallField"
       :value="turn"

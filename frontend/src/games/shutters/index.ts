@@ -1,9 +1,6 @@
 import type { GameViews } from '../gameViews'
 
 export const shutters: GameViews<'shutters'> = {
-  label: 'Shutters',
-  hint: 'Pairs lie behind shutters; open two, and remember.',
-  settings: async () => (await import('./ShuttersSettings.vue')).default,
   rules: async () => (await import('./rules')).rules,
   music: async () => (await import('./music')).music,
   screen: async () => (await import('../screens/PairsScreen.vue')).default,

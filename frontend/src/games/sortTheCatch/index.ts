@@ -1,9 +1,6 @@
 import type { GameViews } from '../gameViews'
 
 export const sortTheCatch: GameViews<'sort_the_catch'> = {
-  label: 'Sort the catch',
-  hint: 'One after another goes into the group that it belongs in.',
-  settings: async () => (await import('../settings/WhatIsPaired.vue')).default,
   rules: async () => (await import('./rules')).rules,
   music: async () => (await import('./music')).music,
   screen: async () => (await import('../screens/PairsScreen.vue')).default,

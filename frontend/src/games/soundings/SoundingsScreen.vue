@@ -35,8 +35,8 @@ const boxOf = ({ x, y, side }: ReturnType<typeof nameAt>): { x: number; y: numbe
   side === 'above'
     ? { x: x - BOX / 2, y: y - 62, class: 'items-end justify-center text-center' }
     : side === 'left'
-      ? { x: x - BOX - 22, y: y - 25, class: 'items-center justify-end text-right' }
-      : { x: x + 22, y: y - 25, class: 'items-center justify-start text-left' }
+      ? { x: x - BOX - 22, y: y - 25, class: 'items-center justify-end text-end' }
+      : { x: x + 22, y: y - 25, class: 'items-center justify-start text-start' }
 
 function saidOf(
   one: BoardOf<'soundings'>['channels'][number]['soundings'][number],

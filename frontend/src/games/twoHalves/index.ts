@@ -1,9 +1,6 @@
 import type { GameViews } from '../gameViews'
 
 export const twoHalves: GameViews<'two_halves'> = {
-  label: 'Two halves',
-  hint: 'Pairs lie apart; everybody joins what belongs together.',
-  settings: async () => (await import('../settings/WhatIsPaired.vue')).default,
   rules: async () => (await import('./rules')).rules,
   music: async () => (await import('./music')).music,
   screen: async () => (await import('../screens/PairsScreen.vue')).default,

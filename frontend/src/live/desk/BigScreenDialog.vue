@@ -3,7 +3,10 @@
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
-import { LOOKS, useLook, useSoundOn, useVolume } from '../screen/bigScreen'
+import { LANGUAGES } from '@/words'
+import { field } from '@/ui/recipes'
+import { chosenLanguage, looks, useLook, useSoundOn, useVolume } from '../screen/bigScreen'
+import { t } from './words'
 
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: []; screen: [] }>()
@@ -13,12 +16,12 @@ const volume = useVolume()
 </script>
 
 <template>
-  <UiDialog :open="open" title="The big screen" @close="emit('close')">
+  <UiDialog :open="open" :title="t('the_big_screen')" @close="emit('close')">
     <fieldset>
-      <legend class="mb-1 font-bold">Look</legend>
+      <legend class="mb-1 font-bold">{{ t('look') }}</legend>
       <div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
         <label
-          v-for="(words, one) in LOOKS"
+          v-for="(words, one) in looks()"
           :key="one"
           :class="[one, look === one ? 'outline-3 outline-offset-2 outline-tide' : '']"
           class="flex min-h-14 cursor-pointer items-center gap-2 rounded border border-line bg-ground px-3 text-front"
@@ -28,19 +31,22 @@ const volume = useVolume()
         </label>
       </div>
     </fieldset>
-    <UiSwitch
-      v-model="sound"
-      label="Sound"
-      hint="A quiet piece in the lobby, a tick for the last five seconds, a chord for the result. Never on phones."
-    />
+    <label class="mt-3 block"
+      ><span class="mb-1 block font-bold">{{ t('screen_language') }}</span>
+      <select v-model="chosenLanguage" :class="field">
+        <option value="">{{ t('that_of_this_machine') }}</option>
+        <option v-for="(name, tag) in LANGUAGES" :key="tag" :value="tag" :lang="tag">{{ name }}</option>
+      </select>
+    </label>
+    <UiSwitch v-model="sound" :label="t('sound')" :hint="t('a_quiet_piece_in_the_lobby')" />
     <label v-if="sound" class="flex items-center gap-3 pb-2"
-      >Volume
+      >{{ t('volume') }}
       <input v-model.number="volume" type="range" min="0" max="1" step="0.05" class="grow accent-tide" />
     </label>
-    <p class="text-[15px] text-slate">On the big screen itself: T the next look, S sound, F full screen.</p>
+    <p class="text-[15px] text-slate">{{ t('on_the_big_screen_itself_t') }}</p>
     <div class="mt-4 flex gap-3">
-      <UiButton look="main" @click="emit('screen')">Open the big screen</UiButton>
-      <UiButton @click="emit('close')">Good</UiButton>
+      <UiButton look="main" @click="emit('screen')">{{ t('open_the_big_screen') }}</UiButton>
+      <UiButton @click="emit('close')">{{ t('good') }}</UiButton>
     </div>
   </UiDialog>
 </template>

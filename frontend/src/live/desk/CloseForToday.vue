@@ -2,11 +2,12 @@
 /** Until another day: everything is kept as it stands, under a name of its own. */
 import { ref, watch } from 'vue'
 import { api } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import { smallField } from '@/ui/recipes'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import type { Desk } from './useDesk'
+import { t } from './words'
 
 const props = defineProps<{ open: boolean; session: number; title: string; desk: Desk }>()
 const emit = defineEmits<{ close: [] }>()
@@ -32,19 +33,18 @@ async function close(): Promise<void> {
 </script>
 
 <template>
-  <UiDialog :open="open" title="Close it for today?" @close="emit('close')">
+  <UiDialog :open="open" :title="t('close_it_for_today')" @close="emit('close')">
     <p>
-      Everything stands where it is, the game too, and goes on another day with the same code. You find it
-      under “Sessions”.
+      {{ t('everything_stands') }}
     </p>
     <label class="mt-4 block font-bold"
-      >Kept as
+      >{{ t('kept_as') }}
       <input v-model="name" type="text" maxlength="200" :class="smallField" class="mt-1 w-full font-normal" />
     </label>
     <p v-if="failure" role="alert" class="mt-2 text-wrong">{{ failure }}</p>
     <div class="mt-5 flex gap-3">
-      <UiButton look="main" @click="close">Close for today</UiButton>
-      <UiButton @click="emit('close')">Go on with it</UiButton>
+      <UiButton look="main" @click="close">{{ t('close_for_today') }}</UiButton>
+      <UiButton @click="emit('close')">{{ t('go_on_with_it') }}</UiButton>
     </div>
   </UiDialog>
 </template>

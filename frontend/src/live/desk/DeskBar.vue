@@ -6,6 +6,7 @@ import UiButton from '@/ui/UiButton.vue'
 import DeskAnswers from './DeskAnswers.vue'
 import DeskMore from './DeskMore.vue'
 import type { Desk } from './useDesk'
+import { t } from './words'
 
 const props = defineProps<{ view: DeskView; desk: Desk; now: number }>()
 const emit = defineEmits<{
@@ -20,24 +21,24 @@ const emit = defineEmits<{
 }>()
 
 const MOVES: Record<DeskView['next'], string> = {
-  next: 'Next',
-  close: 'Close the question',
-  reveal: 'Show the right answer',
-  standings: 'Show the standings',
-  vote_again: 'Vote again',
-  resume: 'Go on',
-  collect: 'Take all papers in…',
-  open_feedback: 'Let them see what was right',
-  ask_now: 'Ask now…',
-  end: 'End the session…',
+  next: t('next'),
+  close: t('close_the_question'),
+  reveal: t('show_the_right_answer'),
+  standings: t('show_the_standings'),
+  vote_again: t('vote_again'),
+  resume: t('go_on'),
+  collect: t('take_all_papers_in'),
+  open_feedback: t('let_them_see_what_was_right'),
+  ask_now: t('ask_now_2'),
+  end: t('end_the_session'),
 }
 
 const label = computed(() => {
   const { view } = props
-  if (view.phase === 'ended') return 'See the results'
+  if (view.phase === 'ended') return t('see_the_results')
   if (view.stopped) return MOVES.resume
-  if (view.phase === 'lobby' && view.next !== 'ask_now') return 'Start'
-  if (view.next === 'reveal' && !view.shown?.item.scored) return 'Show the explanation'
+  if (view.phase === 'lobby' && view.next !== 'ask_now') return t('start')
+  if (view.next === 'reveal' && !view.shown?.item.scored) return t('show_the_explanation')
   return MOVES[view.next]
 })
 const isWorking = computed(() => props.view.phase === 'working')
@@ -61,20 +62,22 @@ const goesOn = computed(() => {
     <UiButton
       look="main"
       size="large"
-      hint="Space"
+      :hint="t('space')"
       class="min-w-64"
       :aria-disabled="desk.pending.value > 0"
       @click="emit('next')"
       >{{ label }}</UiButton
     >
-    <p v-if="goesOn !== null" class="text-slate tabular-nums">by itself in {{ goesOn }} s</p>
+    <p v-if="goesOn !== null" class="text-slate tabular-nums">
+      {{ t('by_itself_in_s', { goes_on: goesOn }) }}
+    </p>
     <template v-if="isRunning">
-      <UiButton v-if="mayAsk" hint="N" @click="emit('ask')">Ask now</UiButton>
+      <UiButton v-if="mayAsk" hint="N" @click="emit('ask')">{{ t('ask_now') }}</UiButton>
       <UiButton hint="C" :aria-pressed="view.curtain" @click="desk.toggleCurtain()">{{
-        view.curtain ? 'Lift the curtain' : 'Curtain'
+        view.curtain ? t('lift_the_curtain') : t('curtain')
       }}</UiButton>
       <UiButton v-if="desk.can('add_time')" @click="desk.addTime(15)">+15 s</UiButton>
-      <UiButton v-if="desk.can('talk')" hint="V" @click="desk.talk(120)">Talk it over</UiButton>
+      <UiButton v-if="desk.can('talk')" hint="V" @click="desk.talk(120)">{{ t('talk_it_over') }}</UiButton>
       <DeskAnswers :desk="desk" :is-asked="!!view.shown?.ask" />
       <DeskMore
         :view="view"
@@ -85,11 +88,11 @@ const goesOn = computed(() => {
         @today="emit('today')"
       />
       <span class="grow" />
-      <UiButton :disabled="!view.previous" @click="desk.goTo(view.previous!)">Back</UiButton>
-      <UiButton :disabled="!view.following" @click="desk.goTo(view.following!)">Skip</UiButton>
+      <UiButton :disabled="!view.previous" @click="desk.goTo(view.previous!)">{{ t('back') }}</UiButton>
+      <UiButton :disabled="!view.following" @click="desk.goTo(view.following!)">{{ t('skip') }}</UiButton>
     </template>
     <template v-else>
-      <UiButton v-if="mayAsk" hint="N" @click="emit('ask')">Ask now</UiButton>
+      <UiButton v-if="mayAsk" hint="N" @click="emit('ask')">{{ t('ask_now') }}</UiButton>
       <DeskAnswers v-if="view.phase === 'lobby' && !view.stopped" :desk="desk" :is-asked="false" />
       <DeskMore
         v-if="view.phase !== 'ended'"
@@ -102,9 +105,11 @@ const goesOn = computed(() => {
       />
       <span class="grow" />
     </template>
-    <UiButton look="quiet" class="px-2!" aria-label="The list of keys" @click="emit('keys')">?</UiButton>
-    <UiButton v-if="view.phase !== 'ended'" look="quiet" class="px-2!" @click="emit('end')"
-      >End session…</UiButton
+    <UiButton look="quiet" class="px-2!" :aria-label="t('the_list_of_keys')" @click="emit('keys')"
+      >?</UiButton
     >
+    <UiButton v-if="view.phase !== 'ended'" look="quiet" class="px-2!" @click="emit('end')">{{
+      t('end_session')
+    }}</UiButton>
   </footer>
 </template>

@@ -3,9 +3,10 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
-import { counted, timeOfDay } from '@/composables/format'
+import { sentenceOf } from '@/told'
+import { timeOfDay } from '@/composables/format'
 import UiButton from '@/ui/UiButton.vue'
+import { t } from './words'
 
 const props = defineProps<{ session: number; sentence: string }>()
 const params = { path: { session_id: props.session } }
@@ -17,8 +18,9 @@ const failure = ref('')
 const what = computed(() => {
   const event = fault.value?.event
   if (!event) return ''
-  const kind = event.what.replaceAll('_', ' ') || 'nothing that can be read'
-  return `Event ${event.seq}: “${kind}”${event.by && ` by ${event.by}`}, at ${timeOfDay(event.at)}.`
+  const kind = event.what.replaceAll('_', ' ') || t('nothing_that_can_be_read')
+  const told = { seq: event.seq, kind, when: timeOfDay(event.at) }
+  return event.by ? t('event_by', { ...told, by: event.by }) : t('event_at', told)
 })
 
 async function goOn(): Promise<void> {
@@ -33,15 +35,15 @@ async function goOn(): Promise<void> {
 </script>
 
 <template>
-  <h1 class="mb-3 text-3xl">This session stands still</h1>
+  <h1 class="mb-3 text-3xl">{{ t('this_session_stands_still') }}</h1>
   <p>{{ sentence }}</p>
   <template v-if="fault">
     <p class="mt-3">{{ what }}</p>
-    <p v-if="fault.others" class="mt-1">{{ counted(fault.others, 'later event') }} would go with it.</p>
+    <p v-if="fault.others" class="mt-1">{{ t('later_events_would_go_with_it', { n: fault.others }) }}</p>
     <p class="mt-3 text-[15px] text-slate">
-      Going on without it loses nothing else. The event is kept, and the report says that it was set aside.
+      {{ t('going_on_without_it_loses_nothing') }}
     </p>
-    <UiButton look="main" size="large" class="mt-5" @click="goOn">Go on without it</UiButton>
+    <UiButton look="main" size="large" class="mt-5" @click="goOn">{{ t('go_on_without_it') }}</UiButton>
   </template>
   <p v-if="error || failure" role="alert" class="mt-3 text-wrong">{{ failure || sentenceOf(error) }}</p>
 </template>

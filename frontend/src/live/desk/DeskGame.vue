@@ -2,13 +2,13 @@
 /** What the game that is played has for the desk. */
 import { computed, defineAsyncComponent } from 'vue'
 import type { DeskView } from '@/api/types'
-import { viewsOf } from '@/games/registry'
+import { deskOf } from '@/games/desks'
 import type { Desk } from './useDesk'
 
 const props = defineProps<{ view: DeskView; desk: Desk }>()
 const shown = computed(() => {
   const game = props.view.board?.game
-  const load = game && viewsOf(game).desk
+  const load = game && deskOf(game).desk
   return load ? defineAsyncComponent(load) : null
 })
 </script>

@@ -1,24 +1,25 @@
 <script setup lang="ts">
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
+import { t } from './words'
 
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const KEYS = [
-  ['Space', 'The next sensible thing'],
-  ['C', 'Draw or lift the curtain'],
-  ['V', 'Let them talk for two minutes, then vote again; while they talk: vote now'],
-  ['N', 'Ask something now that was not prepared'],
-  ['R', 'The result in another form'],
-  ['←', 'Back to the item before'],
-  ['→', 'Skip to the next item'],
-  ['H', 'Hide names and answers, or show them'],
-  ['?', 'This list'],
+  [t('space'), t('the_next_sensible_thing')],
+  ['C', t('draw_or_lift_the_curtain')],
+  ['V', t('let_them_talk_for_two_minutes')],
+  ['N', t('ask_something_now_that_was_not')],
+  ['R', t('the_result_in_another_form')],
+  ['←', t('back_to_the_item_before')],
+  ['→', t('skip_to_the_next_item')],
+  ['H', t('hide_names_and_answers_or_show')],
+  ['?', t('this_list')],
 ]
 </script>
 
 <template>
-  <UiDialog :open="open" title="Keys on the desk" @close="emit('close')">
+  <UiDialog :open="open" :title="t('keys_on_the_desk')" @close="emit('close')">
     <dl class="grid grid-cols-[5rem_1fr] gap-y-2">
       <template v-for="[key, what] in KEYS" :key="key">
         <dt>
@@ -28,8 +29,8 @@ const KEYS = [
       </template>
     </dl>
     <p class="mt-4 text-[15px] text-slate">
-      They never act while you type, and can be turned off under “Your account”.
+      {{ t('they_never_act_while_you_type') }}
     </p>
-    <UiButton class="mt-4" @click="emit('close')">Good</UiButton>
+    <UiButton class="mt-4" @click="emit('close')">{{ t('good') }}</UiButton>
   </UiDialog>
 </template>

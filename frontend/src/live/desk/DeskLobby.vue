@@ -5,6 +5,7 @@ import { api, data } from '@/api/http'
 import type { DeskView, SessionInfo } from '@/api/types'
 import { spacedCode } from '@/composables/codes'
 import CopyButton from '@/ui/CopyButton.vue'
+import { t } from './words'
 
 const props = defineProps<{ view: DeskView; session: number }>()
 const info = ref<SessionInfo | null>(null)
@@ -17,29 +18,32 @@ onMounted(async () => {
 
 <template>
   <h1 class="mb-4 text-3xl">
-    {{ view.stopped === 'today' ? 'Closed for today' : view.stopped ? 'Paused' : 'The doors are open' }}
+    {{
+      view.stopped === 'today' ? t('closed_for_today') : view.stopped ? t('paused') : t('the_doors_are_open')
+    }}
   </h1>
-  <ol class="list-decimal space-y-2 pl-5 text-lg">
-    <li>Open the big screen and move that window to the projector. It shows the code and a QR picture.</li>
+  <ol class="list-decimal space-y-2 ps-5 text-lg">
+    <li>{{ t('open_the_big_screen_and_move') }}</li>
     <li>
-      Students go to <b class="wrap-anywhere">{{ info?.join_url.replace(/\/[^/]+$/, '') ?? '/join' }}</b> and
-      type <b>{{ spacedCode(view.code) }}</b>{{
-        info?.class_name ? `, or the standing code of ${info.class_name}` : ''
+      {{ t('students_go_to') }}
+      <b class="wrap-anywhere">{{ info?.join_url.replace(/\/[^/]+$/, '') ?? '/join' }}</b> {{ t('and_type') }}
+      <b>{{ spacedCode(view.code) }}</b>{{
+        info?.class_name ? t('or_the_standing_code_of', { class_name: info.class_name }) : ''
       }}.
     </li>
     <li v-if="view.next === 'ask_now'">
-      Nothing is prepared: press <b>Ask now</b> below, or Space, and choose what you ask. Each question is
-      kept.
+      {{ t('nothing_is_prepared_press') }} <b>{{ t('ask_now') }}</b> {{ t('below_or_space_and_choose') }}
     </li>
     <li v-else-if="view.settings.manner === 'led'">
-      When your class is here, press <b>Start</b> below, or Space.
+      {{ t('when_your_class_is_here_press') }} <b>{{ t('start') }}</b> {{ t('below_or_space') }}
     </li>
     <li v-else>
-      Press <b>Start</b> below, or Space: from then on each can begin on the own device, also who comes later.
+      {{ t('press') }} <b>{{ t('start') }}</b> {{ t('below_or_space_from_then') }}
     </li>
   </ol>
   <p v-if="info" class="mt-5 text-[15px] text-slate">
-    For a message or a chat: <a :href="info.join_url" class="text-tide underline">{{ info.join_url }}</a>
-    <CopyButton :text="info.join_url" class="ml-2" />
+    {{ t('for_a_message_or_a_chat') }}
+    <a :href="info.join_url" class="text-tide underline">{{ info.join_url }}</a>
+    <CopyButton :text="info.join_url" class="ms-2" />
   </p>
 </template>

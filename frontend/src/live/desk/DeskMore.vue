@@ -7,6 +7,7 @@ import { useToasts } from '@/composables/useToasts'
 import { button } from '@/ui/recipes'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
 import type { Desk } from './useDesk'
+import { t } from './words'
 
 const props = defineProps<{ view: DeskView; desk: Desk }>()
 const emit = defineEmits<{ write: []; screen: []; remote: []; today: [] }>()
@@ -14,49 +15,51 @@ const { show } = useToasts()
 const mayGiveBack = computed(() => props.desk.can('reopen_paper') && props.view.handed_in > 0)
 
 async function giveTime(seconds: number): Promise<void> {
-  if (await props.desk.giveTime(seconds, null)) show(`Everybody has ${seconds / 60} minutes more.`)
+  if (await props.desk.giveTime(seconds, null)) show(t('everybody_has_minutes_more', { n: seconds / 60 }))
 }
 async function giveBack(): Promise<void> {
-  if (await props.desk.reopenPaper(null)) show('Papers that were not handed in by hand are out again.')
+  if (await props.desk.reopenPaper(null)) show(t('papers_that_were_not_handed'))
 }
 </script>
 
 <template>
   <Menu as="div" class="relative">
-    <MenuButton :class="button('plain')">More…</MenuButton>
+    <MenuButton :class="button('plain')">{{ t('more') }}</MenuButton>
     <MenuItems
-      class="absolute bottom-full left-0 z-30 mb-1 w-72 rounded border border-slate bg-sheet py-1 focus:outline-none"
+      class="absolute bottom-full start-0 z-30 mb-1 w-72 rounded border border-slate bg-sheet py-1 focus:outline-none"
     >
       <template v-if="desk.can('give_time')">
-        <UiMenuAction @act="giveTime(120)">Two minutes more for everybody</UiMenuAction>
-        <UiMenuAction @act="giveTime(300)">Five minutes more for everybody</UiMenuAction>
+        <UiMenuAction @act="giveTime(120)">{{ t('two_minutes_more_for_everybody') }}</UiMenuAction>
+        <UiMenuAction @act="giveTime(300)">{{ t('five_minutes_more_for_everybody') }}</UiMenuAction>
       </template>
-      <UiMenuAction v-if="desk.can('open_feedback')" @act="desk.openFeedback()"
-        >Let them see what was right</UiMenuAction
-      >
-      <UiMenuAction v-if="mayGiveBack" @act="giveBack">Give papers back</UiMenuAction>
+      <UiMenuAction v-if="desk.can('open_feedback')" @act="desk.openFeedback()">{{
+        t('let_them_see_what_was_right')
+      }}</UiMenuAction>
+      <UiMenuAction v-if="mayGiveBack" @act="giveBack">{{ t('give_papers_back') }}</UiMenuAction>
       <UiMenuAction
         v-if="desk.can('show_standings') && view.next === 'reveal' && view.settings.show_standings"
         @act="desk.standings()"
-        >Standings, without the right answer</UiMenuAction
+        >{{ t('standings_without_the_right_answer') }}</UiMenuAction
       >
       <template v-if="desk.can('talk')">
-        <UiMenuAction @act="desk.talk(60)">Talk for a minute, then vote again</UiMenuAction>
-        <UiMenuAction @act="desk.talk(300)">Talk for five minutes, then vote again</UiMenuAction>
+        <UiMenuAction @act="desk.talk(60)">{{ t('talk_for_a_minute_then_vote') }}</UiMenuAction>
+        <UiMenuAction @act="desk.talk(300)">{{ t('talk_for_five_minutes_then_vote') }}</UiMenuAction>
       </template>
       <UiMenuAction v-if="desk.can('hide_share')" @act="desk.hideShare(!view.share_hidden)">{{
-        view.share_hidden ? 'Show the class how much was right' : 'Hide from the class how much was right'
+        view.share_hidden ? t('show_the_class_how_much') : t('hide_from_the_class_how_much')
       }}</UiMenuAction>
       <UiMenuAction @act="desk.lock(!view.locked)">{{
-        view.locked ? 'Unlock the doors' : 'Lock the doors: nobody new comes in'
+        view.locked ? t('unlock_the_doors') : t('lock_the_doors_nobody_new_comes')
       }}</UiMenuAction>
-      <UiMenuAction @act="emit('remote')">Your phone as a remote…</UiMenuAction>
-      <UiMenuAction @act="emit('screen')">Look and sound of the big screen…</UiMenuAction>
-      <UiMenuAction @act="emit('write')">Write to everybody…</UiMenuAction>
-      <UiMenuAction v-if="view.word" @act="desk.write('', null)">Take back what you wrote</UiMenuAction>
+      <UiMenuAction @act="emit('remote')">{{ t('your_phone_as_a_remote') }}</UiMenuAction>
+      <UiMenuAction @act="emit('screen')">{{ t('look_and_sound_of_the_big') }}</UiMenuAction>
+      <UiMenuAction @act="emit('write')">{{ t('write_to_everybody') }}</UiMenuAction>
+      <UiMenuAction v-if="view.word" @act="desk.write('', null)">{{
+        t('take_back_what_you_wrote')
+      }}</UiMenuAction>
       <template v-if="!view.stopped">
-        <UiMenuAction @act="desk.pause(false)">Pause</UiMenuAction>
-        <UiMenuAction @act="emit('today')">Close for today, go on another day…</UiMenuAction>
+        <UiMenuAction @act="desk.pause(false)">{{ t('pause') }}</UiMenuAction>
+        <UiMenuAction @act="emit('today')">{{ t('close_for_today_go_on_another') }}</UiMenuAction>
       </template>
     </MenuItems>
   </Menu>

@@ -8,6 +8,8 @@ import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import { namesShown } from './hiding'
 import type { Desk } from './useDesk'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ open: boolean; view: DeskView; desk: Desk }>()
 const emit = defineEmits<{ close: [] }>()
@@ -21,12 +23,12 @@ async function reply(note: DeskView['notes'][number], seat: number | null): Prom
 </script>
 
 <template>
-  <UiDialog :open="open" wide title="Notes from students" @close="emit('close')">
-    <p v-if="!view.notes.length" class="text-slate">There is no note just now.</p>
+  <UiDialog :open="open" wide :title="t('notes_from_students')" @close="emit('close')">
+    <p v-if="!view.notes.length" class="text-slate">{{ t('there_is_no_note_just_now') }}</p>
     <ul class="max-h-[60vh] divide-y divide-rule overflow-y-auto">
       <li v-for="note in view.notes" :key="note.id" class="py-3">
         <p class="text-[15px] text-slate">
-          {{ namesShown ? note.name : `Seat ${note.seat}` }} · {{ timeOfDay(note.at).slice(0, 5) }}
+          {{ namesShown ? note.name : t('seat', { seat: note.seat }) }} · {{ timeOfDay(note.at).slice(0, 5) }}
         </p>
         <p class="text-lg wrap-anywhere whitespace-pre-line" dir="auto">{{ note.text }}</p>
         <form class="mt-2 flex flex-wrap gap-2" @submit.prevent="reply(note, note.seat)">
@@ -35,16 +37,18 @@ async function reply(note: DeskView['notes'][number], seat: number | null): Prom
             :class="smallField"
             class="min-w-40 grow"
             maxlength="300"
-            :aria-label="`Reply to ${namesShown ? note.name : `seat ${note.seat}`}`"
+            :aria-label="t('reply_to', { name: namesShown ? note.name : t('seat_2', { seat: note.seat }) })"
           />
-          <UiButton size="small" type="submit" :disabled="!replies[note.id]?.trim()">Reply</UiButton>
-          <UiButton size="small" :disabled="!replies[note.id]?.trim()" @click="reply(note, null)"
-            >To everybody</UiButton
-          >
-          <UiButton size="small" look="quiet" @click="desk.noteDone(note.id)">Done</UiButton>
+          <UiButton size="small" type="submit" :disabled="!replies[note.id]?.trim()">{{
+            t('reply')
+          }}</UiButton>
+          <UiButton size="small" :disabled="!replies[note.id]?.trim()" @click="reply(note, null)">{{
+            t('to_everybody')
+          }}</UiButton>
+          <UiButton size="small" look="quiet" @click="desk.noteDone(note.id)">{{ t('done') }}</UiButton>
         </form>
       </li>
     </ul>
-    <UiButton class="mt-4" @click="emit('close')">Close</UiButton>
+    <UiButton class="mt-4" @click="emit('close')">{{ common('close') }}</UiButton>
   </UiDialog>
 </template>

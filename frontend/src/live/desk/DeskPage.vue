@@ -27,6 +27,9 @@ import { openBigScreen } from './screenWindow'
 import RemoteDialog from './RemoteDialog.vue'
 import { useDesk } from './useDesk'
 import WriteDialog, { type WrittenTo } from './WriteDialog.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
+import { told } from '@/told'
 
 const router = useRouter()
 const sessionId = Number(useRoute().params.id)
@@ -34,11 +37,11 @@ const desk = useDesk(sessionId)
 const { view, status, gone } = desk
 const asking = ref<'end' | 'collect' | 'keys' | 'notes' | 'now' | 'screen' | 'remote' | 'today' | null>(null)
 const writing = ref<WrittenTo | null>(null)
-const everybody = { seat: null, name: 'everybody' }
+const everybody = { seat: null, name: t('everybody') }
 const isOwnPace = computed(() => view.value?.settings.manner === 'own_pace')
 const works = computed(() => isOwnPace.value && view.value?.phase === 'working')
 
-useTitle(computed(() => `Desk: ${view.value?.title ?? '…'} · Tall Lantern`))
+useTitle(computed(() => common('page_title', { title: t('desk_of', { title: view.value?.title ?? '…' }) })))
 
 function next(): void {
   if (desk.pending.value) return
@@ -79,17 +82,17 @@ useKeys({
 
 <template>
   <div v-if="gone" class="mx-auto max-w-xl px-6 py-16 text-lg" role="alert">
-    <DeskFault v-if="gone.family === 'faulty_session'" :session="sessionId" :sentence="gone.sentence" />
-    <p v-else>{{ gone.sentence }}</p>
+    <DeskFault v-if="gone.family === 'faulty_session'" :session="sessionId" :sentence="told(gone)" />
+    <p v-else>{{ told(gone) }}</p>
     <RouterLink
       v-if="gone.code === 'signed_out'"
       :to="{ path: '/sign-in', query: { next: `/desk/${sessionId}` } }"
       class="mt-3 inline-block font-bold text-tide underline"
-      >Sign in</RouterLink
+      >{{ t('sign_in') }}</RouterLink
     >
-    <RouterLink v-else to="/sets" class="mt-4 block w-fit font-bold text-tide underline"
-      >Go to your sets</RouterLink
-    >
+    <RouterLink v-else to="/sets" class="mt-4 block w-fit font-bold text-tide underline">{{
+      t('go_to_your_sets')
+    }}</RouterLink>
   </div>
   <div
     v-else-if="view"
@@ -98,7 +101,7 @@ useKeys({
     <DeskHead :view="view" :status="status" @screen="openBigScreen(sessionId)" @notes="asking = 'notes'" />
     <div v-if="works" class="grid min-h-0 grid-cols-[minmax(0,1fr)] lg:grid-cols-[14.5rem_minmax(0,1fr)]">
       <DeskRun :view="view" />
-      <div class="flex min-h-0 min-w-0 flex-col border-rule bg-sheet lg:border-l">
+      <div class="flex min-h-0 min-w-0 flex-col border-rule bg-sheet lg:border-s">
         <DeskWork :view="view" :now="desk.time.now.value" />
         <DeskProgress
           :view="view"
@@ -114,26 +117,29 @@ useKeys({
       class="grid min-h-0 grid-cols-[minmax(0,1fr)] lg:grid-cols-[14.5rem_minmax(0,1fr)_minmax(24rem,31%)]"
     >
       <DeskRun :view="view" @go="goTo" />
-      <section aria-label="What is on now" class="min-h-0 overflow-y-auto border-rule px-6 py-5 lg:border-x">
+      <section
+        :aria-label="t('what_is_on_now')"
+        class="min-h-0 overflow-y-auto border-rule px-6 py-5 lg:border-x"
+      >
         <DeskLobby v-if="view.phase === 'lobby'" :view="view" :session="sessionId" />
         <div v-else-if="view.phase === 'ended'" class="text-lg">
-          <h1 class="mb-2 text-3xl">The session has ended</h1>
-          <p>Everything is kept. Students see that it is over.</p>
+          <h1 class="mb-2 text-3xl">{{ t('the_session_has_ended') }}</h1>
+          <p>{{ t('everything_is_kept_students_see') }}</p>
           <DeskGame :view="view" :desk="desk" class="mt-4 text-base" />
           <KeepAsked :view="view" :session="sessionId" class="mt-4" />
-          <p v-if="desk.can('open_feedback')" class="mt-3">They do not see yet what was right.</p>
+          <p v-if="desk.can('open_feedback')" class="mt-3">{{ t('they_do_not_see_yet') }}</p>
           <div class="mt-5 flex flex-wrap gap-3">
-            <UiButton look="main" size="large" @click="router.push(`/sessions/${sessionId}`)"
-              >See the results</UiButton
-            >
-            <UiButton v-if="desk.can('open_feedback')" size="large" @click="desk.openFeedback()"
-              >Let them see what was right</UiButton
-            >
-            <UiButton size="large" @click="desk.openAgain()">It was a mistake: go on</UiButton>
+            <UiButton look="main" size="large" @click="router.push(`/sessions/${sessionId}`)">{{
+              t('see_the_results')
+            }}</UiButton>
+            <UiButton v-if="desk.can('open_feedback')" size="large" @click="desk.openFeedback()">{{
+              t('let_them_see_what_was_right')
+            }}</UiButton>
+            <UiButton size="large" @click="desk.openAgain()">{{ t('it_was_a_mistake_go_on') }}</UiButton>
           </div>
         </div>
         <template v-else>
-          <h1 v-if="!view.shown" class="mb-3 text-xl">Nothing has been asked yet</h1>
+          <h1 v-if="!view.shown" class="mb-3 text-xl">{{ t('nothing_has_been_asked_yet') }}</h1>
           <DeskGame v-if="!view.stopped" :view="view" :desk="desk" />
           <DeskQuestion
             v-if="view.shown"
@@ -182,24 +188,26 @@ useKeys({
     <AskNow v-if="asking === 'now'" :desk="desk" @close="asking = null" />
     <DeskNotes :open="asking === 'notes'" :view="view" :desk="desk" @close="asking = null" />
     <WriteDialog :to="writing" :desk="desk" @close="writing = null" />
-    <UiDialog :open="asking === 'collect'" title="Take all papers in?" @close="asking = null">
-      <p>Every paper is handed in as it is, and nobody can begin any more.</p>
-      <p class="mt-2 text-slate">{{ view.begun - view.handed_in }} still work on theirs.</p>
+    <UiDialog :open="asking === 'collect'" :title="t('take_all_papers_in_2')" @close="asking = null">
+      <p>{{ t('every_paper_is_handed') }}</p>
+      <p class="mt-2 text-slate">
+        {{ t('still_work_on_theirs', { handed_in: view.begun - view.handed_in }) }}
+      </p>
       <div class="mt-5 flex gap-3">
-        <UiButton look="main" @click="collect">Take them in</UiButton>
-        <UiButton @click="asking = null">Let them go on</UiButton>
+        <UiButton look="main" @click="collect">{{ t('take_them_in') }}</UiButton>
+        <UiButton @click="asking = null">{{ t('let_them_go_on') }}</UiButton>
       </div>
     </UiDialog>
-    <UiDialog :open="asking === 'end'" title="End this session?" @close="asking = null">
-      <p>Students see the end, and the code stops working. Answers and results are kept.</p>
+    <UiDialog :open="asking === 'end'" :title="t('end_this_session')" @close="asking = null">
+      <p>{{ t('students_see_the_end') }}</p>
       <div class="mt-5 flex gap-3">
-        <UiButton look="main" @click="end">End the session</UiButton>
-        <UiButton @click="asking = null">Go on with it</UiButton>
+        <UiButton look="main" @click="end">{{ t('end_the_session_2') }}</UiButton>
+        <UiButton @click="asking = null">{{ t('go_on_with_it') }}</UiButton>
       </div>
     </UiDialog>
     <DeskKeys :open="asking === 'keys'" @close="asking = null" />
   </div>
   <p v-else class="px-8 py-10 text-slate" role="status">
-    {{ status === 'offline' ? 'There is no connection to the server. Trying again…' : 'Opening the desk…' }}
+    {{ status === 'offline' ? t('there_is_no_connection') : t('opening_the_desk') }}
   </p>
 </template>

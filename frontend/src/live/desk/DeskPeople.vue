@@ -11,6 +11,8 @@ import PersonName from './PersonName.vue'
 import TakenOut from './TakenOut.vue'
 import type { Desk } from './useDesk'
 import type { WrittenTo } from './WriteDialog.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ view: DeskView; desk: Desk }>()
 const emit = defineEmits<{ write: [to: WrittenTo] }>()
@@ -40,13 +42,13 @@ async function erase(): Promise<void> {
 </script>
 
 <template>
-  <section aria-label="People" class="flex min-h-0 flex-col bg-sheet pt-4">
+  <section :aria-label="t('people')" class="flex min-h-0 flex-col bg-sheet pt-4">
     <div class="mb-2 flex flex-wrap px-4 items-baseline justify-between gap-2">
-      <h2 class="text-lg">People</h2>
+      <h2 class="text-lg">{{ t('people') }}</h2>
       <HidingSwitches v-if="people.length" />
     </div>
-    <p v-if="!people.length" class="px-4 text-slate">Nobody has joined yet.</p>
-    <div v-show="people.length" v-bind="frame" class="relative min-h-0 overflow-auto pr-4 pb-4">
+    <p v-if="!people.length" class="px-4 text-slate">{{ t('nobody_has_joined_yet') }}</p>
+    <div v-show="people.length" v-bind="frame" class="relative min-h-0 overflow-auto pe-4 pb-4">
       <div :style="holder">
         <table
           :aria-rowcount="people.length + 1"
@@ -54,15 +56,15 @@ async function erase(): Promise<void> {
         >
           <thead>
             <tr class="text-sm text-slate">
-              <th scope="col" class="sticky top-0 left-0 z-20 bg-sheet py-1.5 pl-4 text-left font-normal">
-                Name
+              <th scope="col" class="sticky top-0 start-0 z-20 bg-sheet py-1.5 ps-4 text-start font-normal">
+                {{ common('name') }}
               </th>
               <th
                 v-if="view.settings.points"
                 scope="col"
-                class="sticky top-0 z-10 bg-sheet px-1.5 text-right font-normal"
+                class="sticky top-0 z-10 bg-sheet px-1.5 text-end font-normal"
               >
-                Points
+                {{ t('points') }}
               </th>
               <th
                 v-for="column in view.columns"
@@ -85,7 +87,7 @@ async function erase(): Promise<void> {
             >
               <th
                 scope="row"
-                class="sticky left-0 max-w-44 border-t border-r border-rule bg-sheet py-0 pr-1 pl-4 text-left font-normal has-[[role=menu]]:z-20"
+                class="sticky start-0 max-w-44 border-t border-e border-rule bg-sheet py-0 pe-1 ps-4 text-start font-normal has-[[role=menu]]:z-20"
               >
                 <PersonName
                   :person="person"
@@ -94,7 +96,7 @@ async function erase(): Promise<void> {
                   @erase="erasing = person"
                 />
               </th>
-              <td v-if="view.settings.points" class="border-t border-rule px-1.5 text-right tabular-nums">
+              <td v-if="view.settings.points" class="border-t border-rule px-1.5 text-end tabular-nums">
                 {{ person.points }}
               </td>
               <td v-for="(pane, index) in person.panes" :key="index" class="border-t border-rule p-0">

@@ -16,6 +16,8 @@ import { idleSaid, paneOf, shareSaid, sorted, type By } from './progress'
 import TakenOut from './TakenOut.vue'
 import type { Desk } from './useDesk'
 import type { WrittenTo } from './WriteDialog.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ view: DeskView; desk: Desk; now: number }>()
 const emit = defineEmits<{ write: [to: WrittenTo] }>()
@@ -29,19 +31,19 @@ const numbers = computed(() => new Map(props.view.run.map((row) => [row.id, row.
 const isTimed = computed(() => props.view.progress.some((line) => line.deadline))
 
 const HANDED_IN = {
-  hand: 'handed in',
-  time: 'time was up',
-  due: 'it was due',
-  desk: 'taken in',
-  end: 'taken in',
-  done: 'done',
-  target: 'done',
+  hand: t('handed_in'),
+  time: t('time_was_up'),
+  due: t('it_was_due'),
+  desk: t('taken_in'),
+  end: t('taken_in'),
+  done: t('is_done'),
+  target: t('is_done'),
 }
 function where(line: Progress): string {
   if (line.handed_in) return HANDED_IN[line.handed_in]
-  if (!line.at) return 'not begun'
+  if (!line.at) return t('not_begun')
   const number = numbers.value.get(line.at)
-  return number ? `question ${number}` : 'a page'
+  return number ? t('question', { number }) : t('a_page')
 }
 function left(line: Progress): string {
   if (!line.deadline || line.handed_in || props.view.stopped) return ''
@@ -56,25 +58,25 @@ async function erase(): Promise<void> {
 async function handIn(line: Progress): Promise<void> {
   if (!(await props.desk.handInFor(line.seat))) return
   const run = (): void => void props.desk.reopenPaper(line.seat)
-  show(`The paper of ${line.name} is taken in.`, { label: 'Undo', run })
+  show(t('the_paper_of_is_taken_in', { name: line.name }), { label: common('undo'), run })
 }
 async function moreTime(line: Progress): Promise<void> {
-  if (await props.desk.giveTime(300, line.seat)) show(`${line.name} has five minutes more.`)
+  if (await props.desk.giveTime(300, line.seat)) show(t('has_five_minutes_more', { name: line.name }))
 }
 const ORDERS: [By, string][] = [
-  ['name', 'name'],
-  ['progress', 'progress'],
-  ['share', 'share right'],
+  ['name', t('by_name')],
+  ['progress', t('by_progress')],
+  ['share', t('share_right')],
 ]
 const head = 'sticky top-0 z-10 bg-sheet px-2 font-normal'
 const cell = 'border-t border-rule px-2 whitespace-nowrap'
 </script>
 
 <template>
-  <section aria-label="People" class="flex min-h-0 flex-col bg-sheet">
+  <section :aria-label="t('people')" class="flex min-h-0 flex-col bg-sheet">
     <div class="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1 px-4 pt-3 pb-2">
       <p class="text-sm text-slate">
-        by
+        {{ t('by_2') }}
         <template v-for="([one, words], index) in ORDERS" :key="one"
           ><template v-if="index"> · </template
           ><button
@@ -90,8 +92,8 @@ const cell = 'border-t border-rule px-2 whitespace-nowrap'
       </p>
       <HidingSwitches v-if="lines.length" />
     </div>
-    <p v-if="!lines.length" class="px-4 pb-4 text-slate">Nobody has joined yet.</p>
-    <div v-show="lines.length" v-bind="frame" class="relative min-h-0 overflow-auto pr-4 pb-4">
+    <p v-if="!lines.length" class="px-4 pb-4 text-slate">{{ t('nobody_has_joined_yet') }}</p>
+    <div v-show="lines.length" v-bind="frame" class="relative min-h-0 overflow-auto pe-4 pb-4">
       <div :style="holder">
         <table
           :aria-rowcount="lines.length + 1"
@@ -101,15 +103,15 @@ const cell = 'border-t border-rule px-2 whitespace-nowrap'
             <tr class="text-sm text-slate">
               <th
                 scope="col"
-                class="sticky top-0 left-0 z-20 bg-sheet py-1.5 pl-4 text-left font-normal whitespace-nowrap"
+                class="sticky top-0 start-0 z-20 bg-sheet py-1.5 ps-4 text-start font-normal whitespace-nowrap"
               >
-                Name
+                {{ common('name') }}
               </th>
-              <th scope="col" :class="head" class="text-left">Is at</th>
-              <th scope="col" :class="head" class="text-right">Answered</th>
-              <th scope="col" :class="head" class="text-right">Right</th>
-              <th scope="col" :class="head" class="text-right">Idle</th>
-              <th v-if="isTimed" scope="col" :class="head" class="text-right">Left</th>
+              <th scope="col" :class="head" class="text-start">{{ t('is_at') }}</th>
+              <th scope="col" :class="head" class="text-end">{{ t('answered') }}</th>
+              <th scope="col" :class="head" class="text-end">{{ t('right') }}</th>
+              <th scope="col" :class="head" class="text-end">{{ t('idle') }}</th>
+              <th v-if="isTimed" scope="col" :class="head" class="text-end">{{ t('left') }}</th>
               <th
                 v-for="row in questions"
                 :key="row.id"
@@ -131,7 +133,7 @@ const cell = 'border-t border-rule px-2 whitespace-nowrap'
             >
               <th
                 scope="row"
-                class="sticky left-0 max-w-44 min-w-32 border-t border-r border-rule bg-sheet py-0 pr-1 pl-4 text-left font-normal has-[[role=menu]]:z-20"
+                class="sticky start-0 max-w-44 min-w-32 border-t border-e border-rule bg-sheet py-0 pe-1 ps-4 text-start font-normal has-[[role=menu]]:z-20"
               >
                 <PersonName
                   :person="line"
@@ -142,36 +144,36 @@ const cell = 'border-t border-rule px-2 whitespace-nowrap'
                   <UiMenuAction
                     v-if="desk.can('give_time') && line.deadline && !line.handed_in"
                     @act="moreTime(line)"
-                    >Five minutes more</UiMenuAction
+                    >{{ t('five_minutes_more') }}</UiMenuAction
                   >
                   <UiMenuAction
                     v-if="line.handed_in && desk.can('reopen_paper')"
                     @act="desk.reopenPaper(line.seat)"
-                    >Give the paper back</UiMenuAction
+                    >{{ t('give_the_paper_back') }}</UiMenuAction
                   >
-                  <UiMenuAction v-else-if="line.at && desk.can('hand_in_for')" @act="handIn(line)"
-                    >Take the paper in</UiMenuAction
-                  >
+                  <UiMenuAction v-else-if="line.at && desk.can('hand_in_for')" @act="handIn(line)">{{
+                    t('take_the_paper_in')
+                  }}</UiMenuAction>
                 </PersonName>
               </th>
               <td :class="cell">
                 {{ where(line) }}
-                <b v-if="line.stuck && !line.handed_in" class="text-lamp-ink">· stuck</b>
+                <b v-if="line.stuck && !line.handed_in" class="text-lamp-ink">{{ t('stuck') }}</b>
               </td>
-              <td :class="cell" class="text-right tabular-nums">
+              <td :class="cell" class="text-end tabular-nums">
                 <template v-if="line.of">{{ line.answered }} / {{ line.of }}</template>
                 <template v-else-if="line.at">{{ line.answered }}</template>
               </td>
-              <td :class="cell" class="text-right tabular-nums">{{ answersShown ? shareSaid(line) : '' }}</td>
-              <td :class="cell" class="text-right tabular-nums">{{ idleSaid(line, now) }}</td>
-              <td v-if="isTimed" :class="cell" class="text-right tabular-nums">{{ left(line) }}</td>
+              <td :class="cell" class="text-end tabular-nums">{{ answersShown ? shareSaid(line) : '' }}</td>
+              <td :class="cell" class="text-end tabular-nums">{{ idleSaid(line, now) }}</td>
+              <td v-if="isTimed" :class="cell" class="text-end tabular-nums">{{ left(line) }}</td>
               <td v-for="(row, at) in questions" :key="row.id" class="border-t border-rule p-0">
                 <GridPane
                   v-if="paneOf(line.panes[at] ?? '.') !== undefined"
                   :value="paneOf(line.panes[at] ?? '.')!"
                   :hidden="!answersShown"
                 />
-                <span v-else class="sr-only">not on this paper</span>
+                <span v-else class="sr-only">{{ t('not_on_this_paper') }}</span>
               </td>
             </tr>
           </tbody>

@@ -13,6 +13,8 @@ import VotesBeside from '../votes/VotesBeside.vue'
 import DeskWall from './DeskWall.vue'
 import MergedWords from './MergedWords.vue'
 import type { Desk } from './useDesk'
+import { t } from './words'
+import { told } from '@/told'
 
 const props = defineProps<{
   view: DeskView
@@ -38,43 +40,44 @@ watch(
   () => (right.value = null),
 )
 const FORMS: Record<ResultForm, string> = {
-  bars: 'bars',
-  shares: 'shares',
-  dots: 'dots',
-  words: 'words',
-  list: 'list',
+  bars: t('as_bars'),
+  shares: t('as_shares'),
+  dots: t('as_dots'),
+  words: t('as_words'),
+  list: t('as_list'),
 }
 const PHASES: Partial<Record<DeskView['phase'], string>> = {
-  closed: 'closed',
-  talk: 'they talk it over',
-  revealed: 'the right answer is shown',
-  standings: 'standings are shown',
+  closed: t('is_closed'),
+  talk: t('they_talk_it_over'),
+  revealed: t('the_right_answer_is_shown'),
+  standings: t('standings_are_shown'),
 }
 
 const head = computed(() => {
   const { item, number } = shown.value
-  const parts = [number ? `Question ${number}` : 'Page']
-  if (shown.value.round > 1) parts.push(`round ${shown.value.round}`)
+  const parts = [number ? t('question_2', { number }) : t('page')]
+  if (shown.value.round > 1) parts.push(t('round', { round: shown.value.round }))
   if (number) parts.push(viewsOf(item).sort(item))
-  if (item.weight === 2) parts.push('counts twice')
-  if (number && !item.scored) parts.push('opinion')
-  if (props.view.stopped) parts.push(props.view.stopped === 'today' ? 'closed for today' : 'paused')
-  else if (props.seconds !== null) parts.push(`${duration(props.seconds)} left`)
+  if (item.weight === 2) parts.push(t('counts_twice'))
+  if (number && !item.scored) parts.push(t('opinion'))
+  if (props.view.stopped)
+    parts.push(props.view.stopped === 'today' ? t('closed_for_today_2') : t('is_paused'))
+  else if (props.seconds !== null) parts.push(t('left_2', { time: duration(props.seconds) }))
   else if (shown.value.asked_now && props.view.phase === 'open') parts.push(clockTime(props.passed))
   if (props.seconds === 0 && props.view.waiting_for)
-    parts.push(`waiting for ${props.view.waiting_for} with more time`)
+    parts.push(t('waiting_for_with_more_time', { waiting_for: props.view.waiting_for }))
   const writer = props.view.run.find((row) => row.id === item.id)?.by
-  if (writer) parts.push(`written by ${writer}`)
+  if (writer) parts.push(t('written_by', { writer }))
   const phase = PHASES[props.view.phase]
   if (phase) parts.push(phase)
   return parts.join(' · ')
 })
 
 const curtain = computed(() => {
-  if (props.view.curtain) return 'The curtain is drawn: the class does not see the result.'
+  if (props.view.curtain) return t('the_curtain_is_drawn_the_class')
   if (props.view.phase === 'open' && props.view.on_wall && props.view.wall.live)
-    return 'The big screen shows it as it fills; devices once the question is closed.'
-  return props.view.phase === 'open' ? 'The class sees the result once the question is closed.' : ''
+    return t('the_big_screen_shows')
+  return props.view.phase === 'open' ? t('the_class_sees_the_result_once') : ''
 })
 </script>
 
@@ -89,7 +92,7 @@ const curtain = computed(() => {
     class="mt-3 max-w-md [--picture-height:22vh]"
     sizes="30rem"
   />
-  <p v-if="view.suggestion" class="mt-3 border-l-4 border-lamp pl-3">{{ view.suggestion.sentence }}</p>
+  <p v-if="view.suggestion" class="mt-3 border-s-4 border-lamp ps-3">{{ told(view.suggestion) }}</p>
   <VotesBeside v-if="shown.votes" :shown="shown" class="mt-4" />
   <AsyncView
     v-else-if="view.on_wall?.kind !== 'texts'"
@@ -102,7 +105,7 @@ const curtain = computed(() => {
     class="mt-4"
   />
   <p v-if="view.forms.length" class="mt-2 flex flex-wrap items-center gap-x-1 text-[15px] text-slate">
-    Shown as
+    {{ t('shown_as') }}
     <button
       v-for="form in view.forms"
       :key="form"
@@ -126,7 +129,7 @@ const curtain = computed(() => {
   />
   <details v-if="view.allowed.includes('set_key')" class="mt-4 max-w-xs" :open="view.right_share === null">
     <summary class="cursor-pointer font-bold">
-      {{ view.right_share === null ? 'Say what is right' : 'Something else is right' }}
+      {{ view.right_share === null ? t('say_what_is_right') : t('something_else_is_right') }}
     </summary>
     <AsyncView
       :kind="shown.item.kind"
@@ -137,33 +140,33 @@ const curtain = computed(() => {
       class="mt-2"
       @update="right = $event"
     />
-    <UiButton class="mt-2" :disabled="!right" @click="emit('key', right!)">This is right</UiButton>
+    <UiButton class="mt-2" :disabled="!right" @click="emit('key', right!)">{{ t('this_is_right') }}</UiButton>
   </details>
   <template v-if="shown.number">
     <dl class="mt-5 flex gap-8">
       <div class="flex flex-col-reverse">
-        <dt class="text-sm text-slate">answered</dt>
+        <dt class="text-sm text-slate">{{ t('answered_2') }}</dt>
         <dd class="figure text-2xl">{{ view.answered }} / {{ view.people.length }}</dd>
       </div>
       <div v-if="view.right_share !== null" class="flex flex-col-reverse">
-        <dt class="text-sm text-slate">right so far</dt>
+        <dt class="text-sm text-slate">{{ t('right_so_far') }}</dt>
         <dd class="figure text-2xl">{{ percent(view.right_share) }}</dd>
       </div>
       <div v-if="view.median_took !== null" class="flex flex-col-reverse">
-        <dt class="text-sm text-slate">middle time</dt>
+        <dt class="text-sm text-slate">{{ t('middle_time') }}</dt>
         <dd class="figure text-2xl">{{ Math.round(view.median_took / 1000) }} s</dd>
       </div>
     </dl>
     <p v-if="curtain" class="mt-3 text-[15px] text-slate">{{ curtain }}</p>
     <p v-if="view.share_hidden" class="mt-1 text-[15px] text-slate">
-      The class is not told how much of it was right.
+      {{ t('the_class_is_not_told_how') }}
     </p>
   </template>
   <div
     v-if="shown.explanation_html || shown.explanation_media"
-    class="mt-5 flex gap-3 border-l-4 border-lamp pl-3"
+    class="mt-5 flex gap-3 border-s-4 border-lamp ps-3"
   >
-    <b>Why</b>
+    <b>{{ t('why') }}</b>
     <div>
       <div class="prose" dir="auto" v-html="shown.explanation_html" />
       <MediaView v-if="shown.explanation_media" :media="shown.explanation_media" />

@@ -6,6 +6,7 @@ import { smallField } from '@/ui/recipes'
 import UiButton from '@/ui/UiButton.vue'
 import { answersShown, namesShown } from './hiding'
 import type { Desk } from './useDesk'
+import { t } from './words'
 
 const props = defineProps<{ view: DeskView; desk: Desk }>()
 const wall = computed(() => props.view.on_wall!)
@@ -22,12 +23,12 @@ interface Way {
   hint: string
 }
 const ALL_WAYS: Way[] = [
-  { key: 'live', words: 'Fills as they come', hint: 'The big screen shows it while the question is open.' },
-  { key: 'held', words: 'Read before shown', hint: 'Only what you let through is shown.' },
+  { key: 'live', words: t('fills_as_they_come'), hint: t('the_big_screen_shows_it_while') },
+  { key: 'held', words: t('read_before_shown'), hint: t('only_what_you_let_through') },
 ]
 const OF_TEXTS: Way[] = [
-  { key: 'backing', words: 'They may back each other’s', hint: 'One voice for each, once it is closed.' },
-  { key: 'named', words: 'With names', hint: 'Where the session names people on the big screen.' },
+  { key: 'backing', words: t('they_may_back_each_others'), hint: t('one_voice_for_each_once') },
+  { key: 'named', words: t('with_names'), hint: t('where_the_session_names_people') },
 ]
 const ways = computed(() => (isWords.value ? ALL_WAYS : [...ALL_WAYS, ...OF_TEXTS]))
 
@@ -43,7 +44,7 @@ const small = 'min-h-8 rounded px-2 text-[15px] font-bold text-tide hover:underl
 </script>
 
 <template>
-  <section aria-label="The wall" class="mt-4">
+  <section :aria-label="t('the_wall')" class="mt-4">
     <div class="flex flex-wrap items-center gap-x-4 gap-y-1 text-[15px]">
       <label v-for="way in ways" :key="way.key" class="flex min-h-8 items-center gap-1.5" :title="way.hint">
         <input
@@ -56,32 +57,32 @@ const small = 'min-h-8 rounded px-2 text-[15px] font-bold text-tide hover:underl
       </label>
     </div>
     <div class="mt-1 flex flex-wrap items-center gap-2">
-      <UiButton v-if="wall.unread" size="small" look="main" @click="desk.place(item, 'show', null)"
-        >Let all {{ wall.unread }} through</UiButton
-      >
+      <UiButton v-if="wall.unread" size="small" look="main" @click="desk.place(item, 'show', null)">{{
+        t('let_all_through', { unread: wall.unread })
+      }}</UiButton>
       <UiButton
         v-if="desk.can('group_alike') && wall.entries.length > 1"
         size="small"
         @click="desk.groupAlike(item, false)"
-        >Group those alike</UiButton
+        >{{ t('group_those_alike') }}</UiButton
       >
-      <UiButton v-if="isGrouped" size="small" look="quiet" @click="desk.groupAlike(item, true)"
-        >Part them again</UiButton
-      >
+      <UiButton v-if="isGrouped" size="small" look="quiet" @click="desk.groupAlike(item, true)">{{
+        t('part_them_again')
+      }}</UiButton>
     </div>
     <p v-if="isGrouped" class="mt-1 text-[15px] text-slate">
-      Alike are those that share four fifths of their words by weight; the first of each group stands for it.
+      {{ t('alike_are_those_that_share_four') }}
     </p>
-    <p v-if="!wall.entries.length" class="mt-2 text-slate">Nothing has been written yet.</p>
+    <p v-if="!wall.entries.length" class="mt-2 text-slate">{{ t('nothing_has_been_written_yet') }}</p>
     <p v-else-if="!answersShown" class="mt-2 text-slate">
-      {{ wall.entries.length }} answers, hidden here. H shows them again.
+      {{ t('answers_hidden_here_h_shows_them', { n: wall.entries.length }) }}
     </p>
     <ul v-else class="mt-2 divide-y divide-rule border-y border-rule bg-sheet">
       <li
         v-for="entry in entries"
         :key="entry.id"
         class="flex flex-wrap items-start gap-x-3 px-3 py-1.5 sm:flex-nowrap"
-        :class="[entry.unread && 'border-l-4 border-lamp', entry.group && entry.group !== entry.id && 'pl-9']"
+        :class="[entry.unread && 'border-s-4 border-lamp', entry.group && entry.group !== entry.id && 'ps-9']"
       >
         <p
           class="min-w-0 grow basis-full self-center leading-snug sm:basis-0 wrap-anywhere whitespace-pre-line"
@@ -90,21 +91,23 @@ const small = 'min-h-8 rounded px-2 text-[15px] font-bold text-tide hover:underl
         >
           {{ entry.text }}
           <span v-if="entry.count > 1" class="figure text-slate"> × {{ entry.count }}</span>
-          <span v-if="entry.backed" class="text-[15px] text-slate"> · {{ entry.backed }} think so, too</span>
+          <span v-if="entry.backed" class="text-[15px] text-slate">
+            {{ t('think_so_too', { backed: entry.backed }) }}</span
+          >
           <span v-if="!isWords && namesShown" class="text-[15px] text-slate">
             · {{ entry.names?.join(', ') }}</span
           >
-          <span v-if="entry.hidden" class="sr-only">, hidden</span>
+          <span v-if="entry.hidden" class="sr-only">{{ t('hidden') }}</span>
         </p>
         <span class="flex grow flex-wrap justify-end sm:shrink-0 sm:grow-0">
           <select
             v-if="desk.can('join_words') && wall.entries.length > 1 && !entry.hidden"
             :class="smallField"
             class="max-w-32 text-[15px]"
-            :aria-label="`Count ${entry.text} as another word`"
+            :aria-label="t('count_as_another_word', { text: entry.text })"
             @change="join(entry.text, $event)"
           >
-            <option value="">counts as…</option>
+            <option value="">{{ t('counts_as') }}</option>
             <template v-for="other in wall.entries.slice(0, FIRST)" :key="other.id">
               <option v-if="other.id !== entry.id">{{ other.text }}</option>
             </template>
@@ -115,7 +118,7 @@ const small = 'min-h-8 rounded px-2 text-[15px] font-bold text-tide hover:underl
             :class="small"
             @click="desk.place(item, 'show', entry.id)"
           >
-            {{ entry.hidden ? 'Show again' : 'Let through' }}
+            {{ entry.hidden ? t('show_again') : t('let_through') }}
           </button>
           <button
             v-if="!isWords && !entry.hidden"
@@ -124,7 +127,7 @@ const small = 'min-h-8 rounded px-2 text-[15px] font-bold text-tide hover:underl
             :aria-pressed="entry.pinned"
             @click="desk.place(item, entry.pinned ? 'unpin' : 'pin', entry.id)"
           >
-            {{ entry.pinned ? 'Unpin' : 'Pin' }}
+            {{ entry.pinned ? t('unpin') : t('pin') }}
           </button>
           <button
             v-if="!entry.hidden"
@@ -132,7 +135,7 @@ const small = 'min-h-8 rounded px-2 text-[15px] font-bold text-tide hover:underl
             :class="small"
             @click="desk.place(item, 'hide', entry.id)"
           >
-            Hide
+            {{ t('hide') }}
           </button>
         </span>
       </li>
@@ -142,10 +145,10 @@ const small = 'min-h-8 rounded px-2 text-[15px] font-bold text-tide hover:underl
       size="small"
       class="mt-2"
       @click="all = true"
-      >All {{ wall.entries.length }}</UiButton
+      >{{ t('all', { count: wall.entries.length }) }}</UiButton
     >
     <p v-if="answersShown && wall.more" class="mt-2 text-[15px] text-slate">
-      and {{ wall.more }} more: they come up as those before them are hidden, and all are in the report.
+      {{ t('and_more_they_come_up', { more: wall.more }) }}
     </p>
   </section>
 </template>

@@ -2,11 +2,11 @@
 /** What was asked on the spot is offered to the library. */
 import { computed, ref, watch } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { AskedNow, DeskView, SessionInfo } from '@/api/types'
-import { counted } from '@/composables/format'
 import { field } from '@/ui/recipes'
 import UiButton from '@/ui/UiButton.vue'
+import { t } from './words'
 
 const props = defineProps<{ view: DeskView; session: number }>()
 const params = { path: { session_id: props.session } }
@@ -23,7 +23,7 @@ watch(
     try {
       found.value = await data(api.GET('/api/live/sessions/{session_id}/asked-now', { params }))
       info.value = await data(api.GET('/api/live/sessions/{session_id}', { params }))
-      title.value ||= info.value.set ? `${info.value.title}: asked on the spot` : info.value.title
+      title.value ||= info.value.set ? t('asked_on_the_spot', { title: info.value.title }) : info.value.title
     } catch (error) {
       failure.value = sentenceOf(error)
     }
@@ -43,24 +43,24 @@ async function keep(add: boolean): Promise<void> {
 </script>
 
 <template>
-  <section v-if="found?.questions" aria-label="Asked on the spot">
+  <section v-if="found?.questions" :aria-label="t('asked_on_the_spot_2')">
     <p v-if="found.kept === found.questions">
-      {{ counted(found.kept, 'question') }} that you asked on the spot
-      {{ found.kept === 1 ? 'is' : 'are' }} in your library:
-      <RouterLink :to="`/sets/${found.set}`" class="font-bold text-tide underline">open the set</RouterLink>.
+      {{ t('questions_that_you_asked', { n: found.kept }) }}
+      <RouterLink :to="`/sets/${found.set}`" class="font-bold text-tide underline">{{
+        t('open_the_set')
+      }}</RouterLink>.
     </p>
     <form v-else class="max-w-md" @submit.prevent="keep(false)">
       <p>
-        You asked {{ counted(found.questions - found.kept, 'question') }} on the spot. Keep
-        {{ found.questions - found.kept === 1 ? 'it' : 'them' }} for another time?
+        {{ t('you_asked_questions_on_the_spot', { n: found.questions - found.kept }) }}
       </p>
       <label class="mt-2 block"
-        ><span class="mb-1 block font-bold">As a set called</span>
+        ><span class="mb-1 block font-bold">{{ t('as_a_set_called') }}</span>
         <input v-model="title" maxlength="200" :class="field" />
       </label>
       <div class="mt-2 flex flex-wrap gap-3">
-        <UiButton type="submit">Keep as a set</UiButton>
-        <UiButton v-if="info?.set" @click="keep(true)">Add to the set that was run</UiButton>
+        <UiButton type="submit">{{ t('keep_as_a_set') }}</UiButton>
+        <UiButton v-if="info?.set" @click="keep(true)">{{ t('add_to_the_set') }}</UiButton>
       </div>
     </form>
     <p v-if="failure" role="alert" class="mt-2 text-wrong">{{ failure }}</p>

@@ -6,6 +6,8 @@ import { useToasts } from '@/composables/useToasts'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
 import { namesShown } from './hiding'
 import type { Desk } from './useDesk'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 interface Somebody {
   seat: number
@@ -35,13 +37,16 @@ async function finishRenaming(): Promise<void> {
 
 async function free(): Promise<void> {
   if (await props.desk.release(props.person.seat))
-    show(`${props.person.name} may go on on another device: whoever takes the name next has the seat.`)
+    show(t('may_go_on_on_another_device', { name: props.person.name }))
 }
 
 async function remove(): Promise<void> {
   const { seat, name } = props.person
   if (!(await props.desk.remove(seat))) return
-  show(`${name} is out of the session.`, { label: 'Undo', run: () => void props.desk.restore(seat) })
+  show(t('is_out_of_the_session', { name }), {
+    label: common('undo'),
+    run: () => void props.desk.restore(seat),
+  })
 }
 </script>
 
@@ -52,31 +57,31 @@ async function remove(): Promise<void> {
     v-model="renamed"
     class="w-full rounded border border-edge px-1"
     maxlength="40"
-    aria-label="Name"
+    :aria-label="common('name')"
     @keydown.enter="finishRenaming"
     @keydown.esc="renamed = null"
     @blur="finishRenaming"
   />
   <Menu v-else as="div" class="relative">
     <MenuButton
-      class="block w-full truncate rounded py-1 text-left"
+      class="block w-full truncate rounded py-1 text-start"
       :class="!person.here && 'text-slate italic'"
     >
-      {{ namesShown ? person.name : `Seat ${person.seat}` }}
-      <span v-if="!person.here" class="text-xs">(away)</span>
+      {{ namesShown ? person.name : t('seat', { seat: person.seat }) }}
+      <span v-if="!person.here" class="text-xs">{{ t('away') }}</span>
     </MenuButton>
     <MenuItems
-      class="absolute left-0 z-20 min-w-40 rounded border border-slate bg-sheet py-1 focus:outline-none"
+      class="absolute start-0 z-20 min-w-40 rounded border border-slate bg-sheet py-1 focus:outline-none"
     >
       <slot />
-      <UiMenuAction @act="emit('write')">Write to them…</UiMenuAction>
-      <UiMenuAction @act="startRenaming">Rename</UiMenuAction>
+      <UiMenuAction @act="emit('write')">{{ t('write_to_them') }}</UiMenuAction>
+      <UiMenuAction @act="startRenaming">{{ t('rename') }}</UiMenuAction>
       <UiMenuAction @act="desk.liftFog(person.seat, !person.fog_lifted)">{{
-        person.fog_lifted ? 'Pictures in fog again' : 'Pictures without fog'
+        person.fog_lifted ? t('pictures_in_fog_again') : t('pictures_without_fog')
       }}</UiMenuAction>
-      <UiMenuAction v-if="person.claim === 'held'" @act="free">Free the name</UiMenuAction>
-      <UiMenuAction danger @act="remove">Remove</UiMenuAction>
-      <UiMenuAction danger @act="emit('erase')">Erase the name…</UiMenuAction>
+      <UiMenuAction v-if="person.claim === 'held'" @act="free">{{ t('free_the_name') }}</UiMenuAction>
+      <UiMenuAction danger @act="remove">{{ common('remove') }}</UiMenuAction>
+      <UiMenuAction danger @act="emit('erase')">{{ t('erase_the_name') }}</UiMenuAction>
     </MenuItems>
   </Menu>
 </template>

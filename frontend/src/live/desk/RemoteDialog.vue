@@ -3,11 +3,11 @@
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { RemoteOffer } from '@/api/types'
-import { counted } from '@/composables/format'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
+import { t } from './words'
 
 const props = defineProps<{ open: boolean; session: number }>()
 const emit = defineEmits<{ close: [] }>()
@@ -55,25 +55,23 @@ const picture = computed(() => `data:image/svg+xml;utf8,${encodeURIComponent(off
 </script>
 
 <template>
-  <UiDialog :open="open" title="Your phone as a remote" @close="emit('close')">
+  <UiDialog :open="open" :title="t('your_phone_as_a_remote_2')" @close="emit('close')">
     <p>
-      Scan this with your phone: it leads this session from then on, beside the desk. One phone can use it,
-      within
-      {{ Math.round((offer?.seconds ?? 300) / 60) }} minutes. Do not show it on the projector.
+      {{ t('scan_this_with_your_phone', { minutes: Math.round((offer?.seconds ?? 300) / 60) }) }}
     </p>
     <div class="my-4 flex min-h-56 items-center justify-center">
-      <p v-if="isUsed" role="status" class="text-xl font-bold">Your phone is connected.</p>
-      <img v-else-if="offer" :src="picture" alt="QR picture for your phone" class="size-56" />
-      <p v-else-if="!failure" role="status" class="text-slate">One moment…</p>
+      <p v-if="isUsed" role="status" class="text-xl font-bold">{{ t('your_phone_is_connected') }}</p>
+      <img v-else-if="offer" :src="picture" :alt="t('qr_picture_for_your_phone')" class="size-56" />
+      <p v-else-if="!failure" role="status" class="text-slate">{{ t('one_moment') }}</p>
     </div>
     <p v-if="failure" role="alert" class="mb-3 text-wrong">{{ failure }}</p>
     <p v-if="connected" class="mb-3 text-[15px] text-slate">
-      {{ counted(connected, 'phone leads', 'phones lead') }} this session. It ends with your signing out, too.
+      {{ t('phones_lead_this_session_it_ends', { n: connected }) }}
     </p>
     <div class="flex flex-wrap gap-3">
-      <UiButton look="main" @click="emit('close')">Good</UiButton>
-      <UiButton v-if="isUsed" @click="make">Another phone</UiButton>
-      <UiButton v-if="connected" @click="cutOff">Cut {{ connected === 1 ? 'it' : 'them' }} off</UiButton>
+      <UiButton look="main" @click="emit('close')">{{ t('good') }}</UiButton>
+      <UiButton v-if="isUsed" @click="make">{{ t('another_phone') }}</UiButton>
+      <UiButton v-if="connected" @click="cutOff">{{ t('cut_them_off', { n: connected }) }}</UiButton>
     </div>
   </UiDialog>
 </template>

@@ -5,6 +5,8 @@ import { field } from '@/ui/recipes'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import type { Desk } from './useDesk'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 export interface WrittenTo {
   seat: number | null
@@ -24,12 +26,10 @@ async function send(): Promise<void> {
 </script>
 
 <template>
-  <UiDialog :open="!!to" :title="`Write to ${to?.name ?? ''}`" @close="emit('close')">
+  <UiDialog :open="!!to" :title="t('write_to', { name: to?.name ?? '' })" @close="emit('close')">
     <form @submit.prevent="send">
       <label class="block"
-        ><span class="mb-1 block"
-          >It stands on the device until it has been read. It is kept with the session.</span
-        >
+        ><span class="mb-1 block">{{ t('it_stands_on_the_device_until') }}</span>
         <textarea
           v-model="text"
           rows="3"
@@ -40,8 +40,8 @@ async function send(): Promise<void> {
         />
       </label>
       <div class="mt-4 flex gap-3">
-        <UiButton look="main" type="submit" :disabled="!text.trim()">Send</UiButton>
-        <UiButton @click="emit('close')">Not now</UiButton>
+        <UiButton look="main" type="submit" :disabled="!text.trim()">{{ t('send') }}</UiButton>
+        <UiButton @click="emit('close')">{{ common('not_now') }}</UiButton>
       </div>
     </form>
   </UiDialog>

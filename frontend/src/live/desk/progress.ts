@@ -1,5 +1,6 @@
 /** How far everybody is, at own pace: orders of the lines, and what a line says. */
 import type { Progress } from '@/api/types'
+import { t } from './words'
 
 export type By = 'name' | 'progress' | 'share'
 
@@ -29,7 +30,7 @@ const IDLE_FROM = 60_000
 export function idleSaid(line: Progress, now: number): string {
   if (!line.last || line.handed_in) return ''
   const idle = now - line.last
-  return idle < IDLE_FROM ? '' : `${Math.floor(idle / 60_000)} min`
+  return idle < IDLE_FROM ? '' : t('min', { minutes: Math.floor(idle / 60_000) })
 }
 
 /** A pane of the wall from its sign (`pane_sign` in the core); undefined where the question is not on the paper. */

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { FORMS, inItsLanguage, quickItem, type QuickForm } from './quick'
+import { inItsLanguage, quickForms, quickItem, type QuickForm } from './quick'
 
-const forms = FORMS.map((form) => form.value).filter((form): form is QuickForm => form !== 'typed')
+const forms = quickForms()
+  .map((form) => form.value)
+  .filter((form): form is QuickForm => form !== 'typed')
 
 describe('a question asked on the spot', () => {
   it('has its own id, the words that were typed, and nothing that is right yet', () => {

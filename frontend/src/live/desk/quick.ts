@@ -2,16 +2,17 @@
 import { newId } from '@/api/ids'
 import type { Item } from '@/api/types'
 import { blankItem } from '@/questions/blank'
+import { t } from './words'
 
 export type QuickForm = 'letters' | 'yes_no' | 'number' | 'word' | 'text'
 
-export const FORMS: readonly { value: QuickForm | 'typed'; words: string }[] = [
-  { value: 'letters', words: 'Letters' },
-  { value: 'yes_no', words: 'Yes or no' },
-  { value: 'number', words: 'A number' },
-  { value: 'word', words: 'A word' },
-  { value: 'text', words: 'A text' },
-  { value: 'typed', words: 'Typed' },
+export const quickForms = (): { value: QuickForm | 'typed'; words: string }[] => [
+  { value: 'letters', words: t('letters') },
+  { value: 'yes_no', words: t('yes_or_no') },
+  { value: 'number', words: t('a_number') },
+  { value: 'word', words: t('a_word') },
+  { value: 'text', words: t('a_text') },
+  { value: 'typed', words: t('typed') },
 ]
 
 /** What is right in it can be said afterwards. `letters` is how many are offered. */
@@ -21,7 +22,7 @@ export function quickItem(form: QuickForm, prompt: string, letters: number): Ite
     case 'letters':
       return { ...blankItem('letter', newId()), ...asked, letters } as Item
     case 'yes_no': {
-      const options = ['Yes', 'No'].map((text) => ({ id: newId(), text, right: false }))
+      const options = [t('yes'), t('no')].map((text) => ({ id: newId(), text, right: false }))
       return { ...blankItem('choice', newId()), ...asked, form: 'true_false', options } as Item
     }
     case 'number':

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { csrfToken } from '@/api/http'
 import { createOrders, openLine } from '@/api/live'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type {
   GameGuide,
   Item,

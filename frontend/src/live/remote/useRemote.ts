@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { api, data } from '@/api/http'
 import { createOrders, openLine } from '@/api/live'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { RemoteCommand, RemoteMessage, RemoteView } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
 

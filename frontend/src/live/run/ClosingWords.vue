@@ -2,15 +2,16 @@
 /** What somebody sees in the end: their score in a form, and words of the teacher's own. */
 import type { Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
 
 const settings = defineModel<Settings>({ required: true })
 type Score = Settings['closing']['score']
 
 const SCORES: [Score, string][] = [
-  ['none', 'not shown'],
-  ['marks', 'as “7 of 9”'],
-  ['percent', 'as “78 %”'],
-  ['both', 'as both'],
+  ['none', t('not_shown')],
+  ['marks', t('as_7_of_9')],
+  ['percent', t('as_78')],
+  ['both', t('as_both')],
 ]
 const close = (change: Partial<Settings['closing']>): void => {
   settings.value = { ...settings.value, closing: { ...settings.value.closing, ...change } }
@@ -20,7 +21,7 @@ const close = (change: Partial<Settings['closing']>): void => {
 <template>
   <div class="space-y-2 py-3">
     <label class="flex flex-wrap items-center gap-2"
-      ><span class="font-bold">Their own score, in the end</span>
+      ><span class="font-bold">{{ t('their_own_score_in_the_end') }}</span>
       <select
         :class="smallField"
         :value="settings.closing.score"
@@ -30,7 +31,7 @@ const close = (change: Partial<Settings['closing']>): void => {
       </select>
     </label>
     <label class="block"
-      ><span class="mb-1 block">Words of your own for the end</span>
+      ><span class="mb-1 block">{{ t('words_of_your_own') }}</span>
       <textarea
         rows="2"
         maxlength="500"

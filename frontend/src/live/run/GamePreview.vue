@@ -7,6 +7,7 @@ import { viewsOf } from '@/games/registry'
 import ScreenGame from '../screen/ScreenGame.vue'
 import OwnBoard from '../student/seated/OwnBoard.vue'
 import QuestionBody from '../student/seated/QuestionBody.vue'
+import { t } from './words'
 
 const props = defineProps<{ set: number; settings: Settings; label: string }>()
 const found = shallowRef<Glimpse | null>(null)
@@ -29,9 +30,9 @@ const answers = (mine: Mine): boolean => !!mine.board && !!viewsOf(mine.board.ga
   <div
     class="flex flex-wrap items-start gap-3"
     role="img"
-    :aria-label="`${label}, as it begins with this set`"
+    :aria-label="t('as_it_begins_with_this_set', { label })"
   >
-    <p v-if="isMissing && !found" class="text-[15px] text-slate">It cannot be shown just now.</p>
+    <p v-if="isMissing && !found" class="text-[15px] text-slate">{{ t('it_cannot_be_shown_just_now') }}</p>
     <div v-else class="h-60 w-44 overflow-hidden rounded border border-edge bg-fog" inert>
       <div v-if="found" class="w-[390px] origin-top-left scale-[0.4513] p-4">
         <OwnBoard

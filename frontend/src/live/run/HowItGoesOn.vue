@@ -3,6 +3,7 @@
 import type { Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import UiSwitch from '@/ui/UiSwitch.vue'
+import { t } from './words'
 
 const settings = defineModel<Settings>({ required: true })
 const SECONDS = 8
@@ -12,18 +13,18 @@ const SECONDS = 8
   <div class="divide-y divide-rule">
     <UiSwitch
       v-model="settings.close_when_all_answered"
-      label="Close when all have answered"
-      hint="The question closes at once, whatever time is left."
+      :label="t('close_when_all_have_answered')"
+      :hint="t('the_question_closes_at_once_whatever')"
     />
     <div>
       <UiSwitch
         :model-value="settings.goes_on_after !== null"
-        label="Go on by itself"
-        hint="From the close to what was right, to the standings, to the next question. You can be quicker, and the end is yours."
+        :label="t('go_on_by_itself')"
+        :hint="t('from_the_close')"
         @update:model-value="settings.goes_on_after = $event ? SECONDS : null"
       />
       <label v-if="settings.goes_on_after !== null" class="flex items-center gap-2 pb-3">
-        after
+        {{ t('after') }}
         <input
           type="number"
           min="3"
@@ -38,7 +39,7 @@ const SECONDS = 8
             )
           "
         />
-        seconds
+        {{ t('seconds') }}
       </label>
     </div>
   </div>

@@ -4,12 +4,14 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { SessionInfo } from '@/api/types'
 import { spacedCode } from '@/composables/codes'
 import { useToasts } from '@/composables/useToasts'
 import UiButton from '@/ui/UiButton.vue'
 import RunDialog from './RunDialog.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const router = useRouter()
 const client = useQueryClient()
@@ -36,7 +38,10 @@ const throwAway = (session: SessionInfo): Promise<void> =>
   attempt(async () => {
     await api.DELETE('/api/live/sessions/{session_id}/prepared', at(session))
     await again()
-    show(`“${session.title}” is prepared no more.`, { label: 'Undo', run: () => void bringBack(session) })
+    show(t('is_prepared_no_more', { title: session.title }), {
+      label: common('undo'),
+      run: () => void bringBack(session),
+    })
   })
 /** It is prepared once more; its code is another. */
 const bringBack = (session: SessionInfo): Promise<void> =>
@@ -49,7 +54,7 @@ const bringBack = (session: SessionInfo): Promise<void> =>
 
 <template>
   <section v-if="prepared?.length" aria-labelledby="prepared" class="mx-auto max-w-6xl px-6 pt-7">
-    <h2 id="prepared" class="mb-2 text-2xl">Prepared</h2>
+    <h2 id="prepared" class="mb-2 text-2xl">{{ t('prepared') }}</h2>
     <ul class="divide-y divide-rule border-y border-rule">
       <li
         v-for="session in prepared"
@@ -57,16 +62,16 @@ const bringBack = (session: SessionInfo): Promise<void> =>
         class="flex flex-wrap items-center gap-x-6 gap-y-2 bg-sheet px-4 py-3"
       >
         <p class="min-w-56 grow">
-          <span class="text-lg font-bold wrap-anywhere">{{ session.title || 'Untitled set' }}</span>
+          <span class="text-lg font-bold wrap-anywhere">{{ session.title || common('untitled_set') }}</span>
           <span class="block text-[15px] text-slate">
-            {{ session.settings.manner === 'led' ? 'You lead' : 'Own pace' }} ·
-            {{ session.class_name || 'whoever has the code' }} · {{ spacedCode(session.code) }}
+            {{ session.settings.manner === 'led' ? t('you_lead') : t('own_pace') }} ·
+            {{ session.class_name || t('whoever_has_the_code') }} · {{ spacedCode(session.code) }}
           </span>
         </p>
         <div class="flex flex-wrap gap-2">
-          <UiButton look="main" @click="open(session)">Open the doors</UiButton>
-          <UiButton @click="changing = session">Change…</UiButton>
-          <UiButton look="quiet" @click="throwAway(session)">Throw away</UiButton>
+          <UiButton look="main" @click="open(session)">{{ t('open_the_doors') }}</UiButton>
+          <UiButton @click="changing = session">{{ t('change') }}</UiButton>
+          <UiButton look="quiet" @click="throwAway(session)">{{ t('throw_away') }}</UiButton>
         </div>
       </li>
     </ul>

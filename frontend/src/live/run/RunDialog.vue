@@ -4,9 +4,9 @@ import { watchDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
-import { Refusal, sentenceOf } from '@/api/refusal'
+import { Refusal } from '@/api/refusal'
+import { sentenceOf, told } from '@/told'
 import type { Planned, PresetInfo, RunOffer, SessionInfo, Settings } from '@/api/types'
-import { counted } from '@/composables/format'
 import { useToasts } from '@/composables/useToasts'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
@@ -20,6 +20,8 @@ import WhatIsTold from './WhatIsTold.vue'
 import WhatTime from './WhatTime.vue'
 import WhatToSettle from './WhatToSettle.vue'
 import WhoTakesPart from './WhoTakesPart.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 /** `prepared`: a session that is prepared, to be run otherwise. */
 const props = defineProps<{ set: number; title: string; prepared?: SessionInfo }>()
@@ -61,12 +63,12 @@ watchDebounced([settings, ofClass], look, { deep: true, debounce: 150 })
 watch(settings, () => (failure.value = null), { deep: true })
 
 const MANNERS = [
-  { value: 'led', words: 'You lead' },
-  { value: 'own_pace', words: 'Own pace' },
+  { value: 'led', words: t('you_lead') },
+  { value: 'own_pace', words: t('own_pace') },
 ] as const
 const ANSWERS = [
-  { value: 'final', words: 'Final once sent' },
-  { value: 'changeable', words: 'Changeable' },
+  { value: 'final', words: t('final_once_sent') },
+  { value: 'changeable', words: t('changeable') },
 ] as const
 const manner = computed({
   get: () => settings.value!.manner,
@@ -79,7 +81,7 @@ const answers = computed({
 const extent = computed(() => {
   if (!plan.value) return ''
   const { questions, minutes } = plan.value
-  return `${counted(questions, 'question')}, roughly ${counted(minutes, 'minute')} of answering.`
+  return t('questions_roughly_of_answering', { n: questions, minutes: common('n_minutes', { n: minutes }) })
 })
 const problemAt = (field: string): string | undefined =>
   failure.value?.field === field ? failure.value.sentence : undefined
@@ -119,22 +121,22 @@ const open = (): Promise<void> =>
 const prepare = (): Promise<void> =>
   attempt('prepare', async () => {
     const session = await store(true)
-    show(`Prepared, with the code ${session.code}. You open the doors under “Sessions”.`)
+    show(t('prepared_with_the_code_you_open', { code: session.code }))
     emit('prepared')
     emit('close')
   })
 </script>
 
 <template>
-  <UiDialog open wide :title="`Run “${title || 'Untitled set'}”`" @close="emit('close')">
+  <UiDialog open wide :title="t('run', { title: title || common('untitled_set') })" @close="emit('close')">
     <WhatToSettle v-model:blocked="isBlocked" :set="set" @leave="emit('close')" />
     <template v-if="offer && settings">
       <div class="grid gap-4 sm:grid-cols-2">
-        <SegmentedChoice v-model="manner" label="Who leads" :options="MANNERS" />
-        <SegmentedChoice v-model="answers" label="An answer is" :options="ANSWERS" />
+        <SegmentedChoice v-model="manner" :label="t('who_leads')" :options="MANNERS" />
+        <SegmentedChoice v-model="answers" :label="t('an_answer_is')" :options="ANSWERS" />
       </div>
       <p class="mt-3" role="status">
-        {{ plan?.sentences.map((one) => one.sentence).join(' ') }}
+        {{ plan?.sentences.map(told).join(' ') }}
         <span class="text-slate">{{ extent }}</span>
       </p>
       <div class="my-3 divide-y divide-rule border-y border-rule">
@@ -147,34 +149,38 @@ const prepare = (): Promise<void> =>
         />
         <WhoTakesPart v-model:of-class="ofClass" v-model:known="settings.known" />
         <details>
-          <summary class="min-h-11 cursor-pointer py-2.5 font-bold">What is asked</summary>
+          <summary class="min-h-11 cursor-pointer py-2.5 font-bold">{{ t('what_is_asked') }}</summary>
           <WhatIsAsked v-model="settings" :offer="offer" :problem="problemAt('topics')" />
         </details>
         <details :open="!!problemAt('until')">
-          <summary class="min-h-11 cursor-pointer py-2.5 font-bold">How much time there is</summary>
+          <summary class="min-h-11 cursor-pointer py-2.5 font-bold">
+            {{ t('how_much_time_there_is') }}
+          </summary>
           <WhatTime v-model="settings" :problem="problemAt('until')" />
         </details>
         <details>
-          <summary class="min-h-11 cursor-pointer py-2.5 font-bold">What students see, and when</summary>
+          <summary class="min-h-11 cursor-pointer py-2.5 font-bold">
+            {{ t('what_students_see_and_when') }}
+          </summary>
           <WhatIsTold v-model="settings" />
         </details>
         <details v-if="settings.manner === 'led'">
-          <summary class="min-h-11 cursor-pointer py-2.5 font-bold">Going on by itself</summary>
+          <summary class="min-h-11 cursor-pointer py-2.5 font-bold">{{ t('going_on_by_itself') }}</summary>
           <HowItGoesOn v-model="settings" />
         </details>
         <RunPresets v-model:presets="presets" :settings="settings" @take="settings = $event" />
       </div>
     </template>
-    <p v-else-if="!failure" class="py-6 text-slate" role="status">Looking at the set…</p>
+    <p v-else-if="!failure" class="py-6 text-slate" role="status">{{ t('looking_at_the_set') }}</p>
     <p v-if="failure && !isPlaced" role="alert" class="mb-3 text-wrong">{{ failure.sentence }}</p>
     <div class="flex flex-wrap gap-3">
       <UiButton look="main" size="large" :disabled="!settings || !!busy || isBlocked" @click="open">{{
-        busy === 'open' ? 'Opening the doors…' : 'Open the doors'
+        busy === 'open' ? t('opening_the_doors') : t('open_the_doors')
       }}</UiButton>
       <UiButton size="large" :disabled="!settings || !!busy || isBlocked" @click="prepare">{{
-        prepared ? 'Keep it prepared' : 'Prepare for later'
+        prepared ? t('keep_it_prepared') : t('prepare_for_later')
       }}</UiButton>
-      <UiButton size="large" look="quiet" @click="emit('close')">Not now</UiButton>
+      <UiButton size="large" look="quiet" @click="emit('close')">{{ common('not_now') }}</UiButton>
     </div>
   </UiDialog>
 </template>

@@ -2,10 +2,12 @@
 /** Settings that a teacher keeps under a name: taken, kept, forgotten. */
 import { ref } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
 import type { PresetInfo, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import UiButton from '@/ui/UiButton.vue'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{ settings: Settings }>()
 const presets = defineModel<PresetInfo[]>('presets', { required: true })
@@ -49,27 +51,27 @@ async function forget(): Promise<void> {
 <template>
   <div class="flex flex-wrap items-center gap-x-3 gap-y-2 py-3">
     <label v-if="presets.length" class="flex items-center gap-2"
-      ><span class="font-bold">Your own</span>
+      ><span class="font-bold">{{ t('your_own') }}</span>
       <select :class="smallField" :value="taken ?? ''" @change="take">
-        <option value="">choose…</option>
+        <option value="">{{ t('choose') }}</option>
         <option v-for="one in presets" :key="one.id" :value="one.id">{{ one.name }}</option>
       </select>
     </label>
-    <UiButton v-if="taken" look="quiet" size="small" @click="forget">Forget it</UiButton>
-    <UiButton v-if="name === null" look="quiet" size="small" @click="name = ''"
-      >Keep these settings under a name…</UiButton
-    >
+    <UiButton v-if="taken" look="quiet" size="small" @click="forget">{{ t('forget_it') }}</UiButton>
+    <UiButton v-if="name === null" look="quiet" size="small" @click="name = ''">{{
+      t('keep_these_settings_under_a_name')
+    }}</UiButton>
     <form v-else class="flex items-center gap-2" @submit.prevent="keep">
       <input
         v-model="name"
         :class="smallField"
         maxlength="60"
-        aria-label="Name for these settings"
-        placeholder="Friday test"
+        :aria-label="t('name_for_these_settings')"
+        :placeholder="t('friday_test')"
         autofocus
       />
-      <UiButton size="small" type="submit" :disabled="!name.trim()">Keep</UiButton>
-      <UiButton look="quiet" size="small" @click="name = null">Not now</UiButton>
+      <UiButton size="small" type="submit" :disabled="!name.trim()">{{ t('keep') }}</UiButton>
+      <UiButton look="quiet" size="small" @click="name = null">{{ common('not_now') }}</UiButton>
     </form>
     <p v-if="failure" role="alert" class="text-wrong">{{ failure }}</p>
   </div>

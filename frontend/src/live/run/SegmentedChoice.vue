@@ -15,7 +15,7 @@ const chosen = defineModel<T>({ required: true })
         :key="one.value"
         v-slot="{ checked }"
         :value="one.value"
-        class="-mt-px -ml-px flex-1 cursor-pointer"
+        class="-mt-px -ms-px flex-1 cursor-pointer"
       >
         <span
           class="flex min-h-11 items-center justify-center border px-2 text-center text-[15px] leading-tight"

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { RunOffer, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import UiSwitch from '@/ui/UiSwitch.vue'
+import { t } from './words'
 
 const props = defineProps<{ offer: Pick<RunOffer, 'topics' | 'questions'>; problem?: string }>()
 const settings = defineModel<Settings>({ required: true })
@@ -15,10 +16,10 @@ const set = (change: Partial<Questions>): void => {
   settings.value = { ...settings.value, questions: { ...questions.value, ...change } }
 }
 const PICKS: [Questions['pick'], string][] = [
-  ['all', 'all of them'],
-  ['first', 'the first …'],
-  ['same', '… drawn, the same for everyone'],
-  ['each', '… drawn for each student'],
+  ['all', t('all_of_them')],
+  ['first', t('the_first')],
+  ['same', t('drawn_the_same_for_everyone')],
+  ['each', t('drawn_for_each_student')],
 ]
 const picks = computed(() => PICKS.filter(([pick]) => pick !== 'each' || !isLed.value))
 const pick = computed(() => (questions.value.pick === 'each' && isLed.value ? 'same' : questions.value.pick))
@@ -32,7 +33,7 @@ function toggle(topic: string, on: boolean): void {
 <template>
   <div class="space-y-3 py-3">
     <div class="flex flex-wrap items-center gap-2">
-      <label for="run-pick" class="font-bold">Questions</label>
+      <label for="run-pick" class="font-bold">{{ t('questions') }}</label>
       <select
         id="run-pick"
         :class="smallField"
@@ -46,7 +47,7 @@ function toggle(topic: string, on: boolean): void {
           type="number"
           min="1"
           :max="Math.max(1, props.offer.questions)"
-          aria-label="How many"
+          :aria-label="t('how_many')"
           :class="smallField"
           class="w-20"
           :value="questions.count"
@@ -65,12 +66,12 @@ function toggle(topic: string, on: boolean): void {
             :checked="questions.per_topic"
             @change="set({ per_topic: ($event.target as HTMLInputElement).checked })"
           />
-          of each topic
+          {{ t('of_each_topic') }}
         </label>
       </template>
     </div>
     <fieldset v-if="offer.topics.length">
-      <legend class="mb-1 font-bold">Topics</legend>
+      <legend class="mb-1 font-bold">{{ t('topics') }}</legend>
       <div class="flex flex-wrap gap-x-5 gap-y-1">
         <label v-for="one in offer.topics" :key="one.topic" class="flex min-h-8 items-center gap-2">
           <input
@@ -81,27 +82,19 @@ function toggle(topic: string, on: boolean): void {
           {{ one.topic }} <span class="text-slate">{{ one.questions }}</span>
         </label>
       </div>
-      <p class="text-[15px] text-slate">With none ticked, questions of every topic are asked.</p>
+      <p class="text-[15px] text-slate">{{ t('with_none_ticked_questions_of_every') }}</p>
     </fieldset>
     <p v-if="problem" role="alert" class="text-wrong">{{ problem }}</p>
     <div class="divide-y divide-rule border-t border-rule">
       <UiSwitch
         v-model="settings.mix_questions"
-        label="Mix the questions"
-        :hint="
-          isLed
-            ? 'One new order for everyone. Pages stay where they are.'
-            : 'Another order for each student. Pages stay where they are.'
-        "
+        :label="t('mix_the_questions')"
+        :hint="isLed ? t('one_new_order_for_everyone_pages') : t('another_order_for_each_student_pages')"
       />
       <UiSwitch
         v-model="settings.mix_options"
-        label="Mix the options"
-        :hint="
-          isLed
-            ? 'In one new order, the same on every device, so that letters still agree.'
-            : 'Neighbours see them in other orders. The report knows what each one chose.'
-        "
+        :label="t('mix_the_options')"
+        :hint="isLed ? t('in_one_new_order_the_same') : t('neighbours_see_them_in_other_orders')"
       />
     </div>
   </div>

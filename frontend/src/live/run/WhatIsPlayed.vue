@@ -3,12 +3,14 @@
 import { RadioGroup, RadioGroupDescription, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import type { GameName, Planned, RunOffer, Settings } from '@/api/types'
-import { counted } from '@/composables/format'
-import { viewsOf } from '@/games/registry'
+import { deskOf } from '@/games/desks'
 import GameRules from '@/games/shared/GameRules.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
 import { playedAs, playing } from './chosen'
+import { t } from './words'
+import { t as common } from '@/ui/words'
+import { told } from '@/told'
 
 const props = defineProps<{ set: number; offer: RunOffer; plan: Planned | null; problem?: string }>()
 const settings = defineModel<Settings>({ required: true })
@@ -20,13 +22,13 @@ const choices = computed(() =>
       if (!game)
         return {
           game: '' as const,
-          label: 'Just questions',
-          hint: 'No points, no places.',
+          label: t('just_questions'),
+          hint: t('no_points_no_places'),
           fits: '',
           none: false,
         }
-      const { label, hint } = viewsOf(game as GameName)
-      return { game: game as GameName, label, hint, fits: fitOf(count, pairs), none: !count }
+      const { label, hint } = deskOf(game as GameName)
+      return { game: game as GameName, label: label(), hint: hint(), fits: fitOf(count, pairs), none: !count }
     }),
 )
 
@@ -42,9 +44,9 @@ const settingsOf = (game: GameName): Settings =>
 /** How much of this set counts in a game, in pairs where these are what it plays. */
 function fitOf(count: number, pairs: number | null): string {
   const all = props.offer.questions
-  if (!count) return 'No question of this set fits.'
-  if (pairs !== null) return `${counted(pairs, 'pair')}.`
-  return count === all ? `All ${counted(all, 'question')}.` : `${count} of ${counted(all, 'question')}.`
+  if (!count) return t('no_question_of_this_set_fits')
+  if (pairs !== null) return `${common('n_pairs', { n: pairs })}.`
+  return count === all ? t('all_questions', { n: all }) : t('of_questions', { n: all, count })
 }
 const played = computed({
   get: () => playedAs(settings.value),
@@ -52,12 +54,12 @@ const played = computed({
 })
 /** By the name alone: whoever writes in these settings must not lose the field to every change of them. */
 const own = computed(() =>
-  played.value ? defineAsyncComponent(viewsOf(played.value as GameName).settings) : null,
+  played.value ? defineAsyncComponent(deskOf(played.value as GameName).settings) : null,
 )
 const unplayed = computed(() =>
   (props.plan?.unplayed ?? []).map(
     (one) =>
-      `${one.number ? `${one.number} ` : ''}${one.title || 'Untitled'}: ${one.why.sentence.replace(/\.$/, '')}`,
+      `${one.number ? `${one.number} ` : ''}${one.title || common('untitled')}: ${told(one.why).replace(/\.$/, '')}`,
   ),
 )
 </script>
@@ -65,7 +67,7 @@ const unplayed = computed(() =>
 <template>
   <div class="py-3">
     <RadioGroup v-model="played">
-      <RadioGroupLabel as="p" class="mb-1 font-bold">Played as</RadioGroupLabel>
+      <RadioGroupLabel as="p" class="mb-1 font-bold">{{ t('played_as') }}</RadioGroupLabel>
       <div class="grid gap-x-2 sm:grid-cols-2">
         <RadioGroupOption
           v-for="one in choices"
@@ -91,19 +93,21 @@ const unplayed = computed(() =>
         </RadioGroupOption>
       </div>
     </RadioGroup>
-    <UiButton v-if="!looks" size="small" class="mt-1" @click="looks = true">See each with this set…</UiButton>
+    <UiButton v-if="!looks" size="small" class="mt-1" @click="looks = true">{{
+      t('see_each_with_this_set')
+    }}</UiButton>
     <div v-else class="mt-2 space-y-4 border-y border-rule py-3">
       <figure v-for="one in fitting" :key="one.game">
         <figcaption class="mb-1 flex items-baseline gap-3">
           <b>{{ one.label }}</b>
           <UiButton v-if="one.game !== played" look="quiet" size="small" @click="played = one.game"
-            >Play this<span class="sr-only">: {{ one.label }}</span></UiButton
+            >{{ t('play_this') }}<span class="sr-only">: {{ one.label }}</span></UiButton
           >
-          <span v-else class="text-[15px] text-slate">chosen</span>
+          <span v-else class="text-[15px] text-slate">{{ t('chosen') }}</span>
         </figcaption>
         <GamePreview :set="set" :settings="settingsOf(one.game)" :label="one.label" />
       </figure>
-      <UiButton look="quiet" size="small" @click="looks = false">Close the pictures</UiButton>
+      <UiButton look="quiet" size="small" @click="looks = false">{{ t('close_the_pictures') }}</UiButton>
     </div>
     <p v-if="problem" role="alert" class="mt-1 text-wrong">{{ problem }}</p>
     <template v-if="played">
@@ -111,11 +115,11 @@ const unplayed = computed(() =>
         <component :is="own" v-model="settings.game" v-model:settings="settings" :plan="plan" />
       </div>
       <p v-if="plan && plan.pairs === null" class="mt-1" role="status">
-        {{ counted(plan.played, 'question') }} {{ plan.played === 1 ? 'counts' : 'count' }} in it.
+        {{ t('questions_count_in_it', { n: plan.played }) }}
       </p>
       <details v-if="unplayed.length" class="text-[15px]">
         <summary class="min-h-8 cursor-pointer py-1">
-          {{ unplayed.length === 1 ? '1 does not' : `${unplayed.length} do not` }}, and why
+          {{ t('do_not_and_why', { n: unplayed.length }) }}
         </summary>
         <ul class="ms-5 list-disc">
           <li v-for="line in unplayed" :key="line">{{ line }}</li>
@@ -123,12 +127,12 @@ const unplayed = computed(() =>
       </details>
       <UiSwitch
         :model-value="settings.lights ?? true"
-        label="Everybody has a light of their own"
-        hint="A sign beside their name. Answers earn shells, and these buy parts for it: never points."
+        :label="t('everybody_has_a_light_of_their')"
+        :hint="t('a_sign_beside_their_name_answers')"
         @update:model-value="settings = { ...settings, lights: $event }"
       />
       <details class="text-[15px]">
-        <summary class="min-h-8 cursor-pointer py-1">What players are told before it starts</summary>
+        <summary class="min-h-8 cursor-pointer py-1">{{ t('what_players_are_told_before') }}</summary>
         <GameRules :game="settings.game" class="my-2 border-s border-rule ps-3" />
       </details>
     </template>

@@ -5,39 +5,40 @@ import type { Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import UiSwitch from '@/ui/UiSwitch.vue'
 import ClosingWords from './ClosingWords.vue'
+import { t } from './words'
 
 const settings = defineModel<Settings>({ required: true })
 const isLed = computed(() => settings.value.manner === 'led')
 type Feedback = Settings['feedback']
 
 const LED: [Feedback, string][] = [
-  ['each', 'after each question'],
-  ['end', 'at the end'],
-  ['opened', 'after you open it'],
-  ['never', 'never'],
+  ['each', t('after_each_question')],
+  ['end', t('at_the_end')],
+  ['opened', t('after_you_open_it')],
+  ['never', t('never')],
 ]
 const OWN: [Feedback, string][] = [
-  ['each', 'after each answer'],
-  ['handed_in', 'once one has handed in'],
-  ['end', 'when you end the session'],
-  ['opened', 'after you open it'],
-  ['never', 'never'],
+  ['each', t('after_each_answer')],
+  ['handed_in', t('once_one_has_handed_in')],
+  ['end', t('when_you_end_the_session')],
+  ['opened', t('after_you_open_it')],
+  ['never', t('never')],
 ]
 const feedback = computed(() =>
   isLed.value && settings.value.feedback === 'handed_in' ? 'end' : settings.value.feedback,
 )
 const WALLS: [keyof Settings['wall'], string][] = [
-  ['live', 'fill on the big screen as they come'],
-  ['held', 'are read by you before anything is shown'],
-  ['backing', 'let students back each other’s texts'],
-  ['named', 'say who wrote what'],
+  ['live', t('fill_on_the_big_screen')],
+  ['held', t('are_read_by_you_before_anything')],
+  ['backing', t('let_students_back_each_others_texts')],
+  ['named', t('say_who_wrote_what')],
 ]
 </script>
 
 <template>
   <div class="divide-y divide-rule">
     <label class="flex flex-wrap items-center gap-2 py-3"
-      ><span class="font-bold">What was right is told</span>
+      ><span class="font-bold">{{ t('what_was_right_is_told') }}</span>
       <select
         :class="smallField"
         :value="feedback"
@@ -48,29 +49,33 @@ const WALLS: [keyof Settings['wall'], string][] = [
     </label>
     <UiSwitch
       v-model="settings.marks"
-      label="Tell each one how their answer went"
-      hint="Else devices show what was right, and say no more."
+      :label="t('tell_each_one_how_their_answer')"
+      :hint="t('else_devices_show_what_was_right')"
     />
-    <UiSwitch v-model="settings.explanations" label="Show the explanations" hint="With what was right." />
+    <UiSwitch
+      v-model="settings.explanations"
+      :label="t('show_the_explanations')"
+      :hint="t('with_what_was_right')"
+    />
     <UiSwitch
       v-if="isLed"
       v-model="settings.points"
-      label="Show points on the devices"
-      hint="What each answer earned. Grades never read points."
+      :label="t('show_points_on_the_devices')"
+      :hint="t('what_each_answer_earned_grades_never')"
     />
     <UiSwitch
       v-if="isLed && feedback === 'each'"
       v-model="settings.show_standings"
-      label="Show standings"
-      hint="Points and places after each scored question."
+      :label="t('show_standings')"
+      :hint="t('points_and_places_after_each_scored')"
     />
     <UiSwitch
       v-model="settings.names_on_screen"
-      label="Names on the big screen"
-      hint="Who has come in, and who is ahead. Else it says how many."
+      :label="t('names_on_the_big_screen')"
+      :hint="t('who_has_come')"
     />
     <fieldset v-if="isLed" class="py-3">
-      <legend class="font-bold">Walls of texts and words</legend>
+      <legend class="font-bold">{{ t('walls_of_texts_and_words') }}</legend>
       <label v-for="[key, words] in WALLS" :key="key" class="flex min-h-8 items-center gap-2">
         <input
           type="checkbox"
@@ -83,8 +88,8 @@ const WALLS: [keyof Settings['wall'], string][] = [
     </fieldset>
     <UiSwitch
       v-model="settings.notes"
-      label="Students may write to you"
-      hint="A few words that only your desk shows. You can reply to each."
+      :label="t('students_may_write_to_you')"
+      :hint="t('a_few_words_that_only')"
     />
     <ClosingWords v-model="settings" />
   </div>

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
 
 defineProps<{ problem?: string }>()
 const settings = defineModel<Settings>({ required: true })
@@ -15,11 +16,11 @@ const set = (change: Partial<Time>): void => {
 const isLed = computed(() => settings.value.manner === 'led')
 type Kind = 'set' | 'each' | 'whole' | 'clock' | 'none'
 const KINDS: [Kind, string][] = [
-  ['set', 'each question as the set says'],
-  ['each', 'every question the same'],
-  ['whole', 'for all of it'],
-  ['clock', 'until a time of the clock'],
-  ['none', 'no limit'],
+  ['set', t('each_question_as_the_set_says')],
+  ['each', t('every_question_the_same')],
+  ['whole', t('for_all_of_it')],
+  ['clock', t('until_a_time_of_the_clock')],
+  ['none', t('no_limit')],
 ]
 const kinds = computed(() => KINDS.filter(([kind]) => !isLed.value || !['whole', 'clock'].includes(kind)))
 const kind = computed<Kind>(() => {
@@ -54,7 +55,7 @@ const whole = (event: Event, least: number, most: number): number =>
 <template>
   <div class="space-y-2 py-3">
     <div class="flex flex-wrap items-center gap-2">
-      <label for="run-time" class="font-bold">Time</label>
+      <label for="run-time" class="font-bold">{{ t('time') }}</label>
       <select
         id="run-time"
         :class="smallField"
@@ -73,7 +74,7 @@ const whole = (event: Event, least: number, most: number): number =>
           :value="time.each"
           @change="set({ each: whole($event, 5, 1200) })"
         />
-        seconds
+        {{ t('seconds') }}
       </label>
       <label v-if="kind === 'whole'" class="flex items-center gap-2">
         <input
@@ -85,12 +86,12 @@ const whole = (event: Event, least: number, most: number): number =>
           :value="Math.round(time.whole / 60)"
           @change="set({ whole: whole($event, 1, 360) * 60 })"
         />
-        minutes, from when one begins
+        {{ t('minutes_from_when_one_begins') }}
       </label>
       <input
         v-if="kind === 'clock'"
         type="datetime-local"
-        aria-label="Until when"
+        :aria-label="t('until_when')"
         :class="smallField"
         :value="until"
         @change="set({ until: Date.parse(($event.target as HTMLInputElement).value) || null })"
@@ -98,7 +99,7 @@ const whole = (event: Event, least: number, most: number): number =>
     </div>
     <p v-if="problem" role="alert" class="text-wrong">{{ problem }}</p>
     <p v-if="kind !== 'none'" class="text-[15px] text-slate">
-      Who needs more time has it, as the class list says.
+      {{ t('who_needs_more_time') }}
     </p>
   </div>
 </template>

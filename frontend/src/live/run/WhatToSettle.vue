@@ -5,6 +5,8 @@ import { computed, ref } from 'vue'
 import { api, data } from '@/api/http'
 import type { ItemProblem } from '@/api/types'
 import { viewsOf } from '@/questions/registry'
+import { t } from './words'
+import { told } from '@/told'
 
 const props = defineProps<{ set: number }>()
 const isBlocked = defineModel<boolean>('blocked', { required: true })
@@ -23,7 +25,10 @@ async function look(): Promise<void> {
   isEmpty.value = !found.items.length
   let number = 0
   const places = new Map(
-    found.items.map(({ item }) => [item.id, viewsOf(item).isAsked ? `Question ${++number}` : 'A page']),
+    found.items.map(({ item }) => [
+      item.id,
+      viewsOf(item).isAsked ? t('question', { number: ++number }) : t('a_page'),
+    ]),
   )
   problems.value = found.problems
     .filter((one) => one.problem.severity === 'wrong')
@@ -41,18 +46,18 @@ void look()
 
 <template>
   <div v-if="isBlocked" role="alert" class="mb-3 rounded border border-wrong px-4 py-3">
-    <p v-if="isEmpty">There is nothing in this set yet. Write a question first.</p>
+    <p v-if="isEmpty">{{ t('there_is_nothing_in_this_set') }}</p>
     <template v-else>
-      <p>Something has to be settled before it can run:</p>
+      <p>{{ t('something_has_to_be_settled_before') }}</p>
       <ul class="mt-1 space-y-1">
         <li v-for="one in said" :key="one.item + one.problem.field">
-          <button type="button" class="text-left font-bold text-tide underline" @click="goThere(one)">
-            {{ one.place }}: {{ one.problem.sentence }}
+          <button type="button" class="text-start font-bold text-tide underline" @click="goThere(one)">
+            {{ one.place }}: {{ told(one.problem) }}
           </button>
         </li>
       </ul>
       <p v-if="problems.length > MOST_SAID" class="mt-1 text-slate">
-        and {{ problems.length - MOST_SAID }} more
+        {{ t('and_more', { most_said: problems.length - MOST_SAID }) }}
       </p>
     </template>
   </div>

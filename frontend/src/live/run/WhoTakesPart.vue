@@ -4,7 +4,8 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, watch } from 'vue'
 import { api, data } from '@/api/http'
 import { field } from '@/ui/recipes'
-import { KNOWN, type Known } from '@/composables/known'
+import { knownBy, type Known } from '@/composables/known'
+import { t } from './words'
 
 const ofClass = defineModel<number | null>('ofClass', { required: true })
 const known = defineModel<Known>('known', { required: true })
@@ -34,19 +35,19 @@ function choose(event: Event): void {
   <div class="space-y-3 py-3">
     <div class="grid gap-3 sm:grid-cols-2">
       <label class="block"
-        ><span class="mb-1 block font-bold">For</span>
+        ><span class="mb-1 block font-bold">{{ t('for') }}</span>
         <select :value="ofClass ?? ''" :class="field" @change="choose">
-          <option value="">whoever has the code</option>
+          <option value="">{{ t('whoever_has_the_code') }}</option>
           <option v-for="row in classes" :key="row.id" :value="row.id">
             {{ [row.name, row.subject].filter(Boolean).join(' · ') }}
           </option>
         </select>
       </label>
       <label class="block"
-        ><span class="mb-1 block font-bold">Students are known by</span>
+        ><span class="mb-1 block font-bold">{{ t('students_are_known_by') }}</span>
         <select v-model="known" :class="field">
           <option
-            v-for="(words, one) in KNOWN"
+            v-for="(words, one) in knownBy()"
             :key="one"
             :value="one"
             :disabled="one === 'list' && ofClass === null"
@@ -57,14 +58,16 @@ function choose(event: Event): void {
       </label>
     </div>
     <p class="text-[15px] text-slate">
-      {{ KNOWN[known].hint }}
-      {{ known === 'list' && empty ? 'This class has no members yet.' : '' }}
       {{
-        known !== schools && schools !== 'nickname'
-          ? `Your school usually takes ${KNOWN[schools].label}.`
-          : ''
+        t('once_the_doors_are_open', {
+          hint: knownBy()[known].hint,
+          yet: known === 'list' && empty ? t('this_class_has_no_members_yet') : '',
+          label:
+            known !== schools && schools !== 'nickname'
+              ? t('your_school_usually_takes', { label: knownBy()[schools].label })
+              : '',
+        })
       }}
-      Once the doors are open this stays as it is.
     </p>
   </div>
 </template>

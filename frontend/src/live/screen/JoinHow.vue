@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { SessionInfo } from '@/api/types'
 import { spacedCode } from '@/composables/codes'
+import { t } from './words'
 
 const props = defineProps<{ code: string; info: SessionInfo | null; session: number }>()
 /** "lantern.school/join" is easier to read out than a whole address. */
@@ -13,13 +14,13 @@ const address = computed(() => props.info?.join_url.replace(/^https?:\/\//, '').
   <div class="flex flex-wrap items-start gap-[3vw]">
     <img
       :src="`/api/live/sessions/${session}/qr.svg`"
-      alt="QR picture with the link to join"
+      :alt="t('qr_picture')"
       class="size-[clamp(11rem,34vh,46rem)] rounded"
     />
     <div>
-      <p>Go to</p>
+      <p>{{ t('go_to') }}</p>
       <p class="figure text-[1.5em] wrap-anywhere text-light">{{ address }}</p>
-      <p class="mt-[2vh]">and type</p>
+      <p class="mt-[2vh]">{{ t('and_type') }}</p>
       <p class="figure text-[3em] tracking-wide whitespace-nowrap text-light">{{ spacedCode(code) }}</p>
     </div>
   </div>

@@ -4,6 +4,7 @@ import { useEventListener } from '@vueuse/core'
 import { onScopeDispose, ref } from 'vue'
 import type { Rules } from '@/games/gameViews'
 import { language } from '@/words'
+import { t } from './words'
 
 const props = defineProps<{ rules: Rules }>()
 const audio = ref<HTMLAudioElement | null>(null)
@@ -41,7 +42,7 @@ onScopeDispose(stop)
     :aria-pressed="!!audio"
     @click="read"
   >
-    {{ audio ? 'Stop reading' : 'Read aloud' }} (L)
+    {{ audio ? t('stop_reading') : t('read_aloud') }} (L)
   </button>
-  <span v-if="failed" role="alert" class="ms-3 text-soft">It could not be read aloud just now.</span>
+  <span v-if="failed" role="alert" class="ms-3 text-soft">{{ t('not_read_aloud') }}</span>
 </template>

@@ -19,6 +19,8 @@ import ScreenStandings from './ScreenStandings.vue'
 import ScreenStopped from './ScreenStopped.vue'
 import ScreenWork from './ScreenWork.vue'
 import { useSounds } from './useSounds'
+import { told } from '../student/told'
+import { t } from './words'
 
 const props = defineProps<{ session: number }>()
 const line = openLine<ScreenMessage>({
@@ -41,7 +43,7 @@ const sounds = useSounds(
   volume,
 )
 
-useTitle(computed(() => `${view.value?.title ?? 'Big screen'} · Tall Lantern`))
+useTitle(computed(() => t('page_title', { title: view.value?.title ?? t('big_screen') })))
 
 /** What does not fit, as in a small or much enlarged window, stands on the same ground. */
 watchEffect(() => (document.body.className = `${look.value} bg-ground`))
@@ -96,15 +98,15 @@ onMounted(async () => {
     class="on-look group isolate grid min-h-screen grid-cols-[clamp(5rem,11.7vw,28rem)_1fr] bg-ground text-[clamp(18px,min(2.1vw,3.6vh),96px)] text-front"
   >
     <ScreenCoast :look="look" />
-    <div class="sticky top-0 flex h-screen items-center justify-center border-r border-line py-[4vh]">
+    <div class="sticky top-0 flex h-screen items-center justify-center border-e border-line py-[4vh]">
       <LanternClock :share="time.share.value" :lit="lit" :count="count" class="h-[90vh] max-w-full" />
     </div>
     <div
       class="grid grid-rows-[minmax(0,1fr)_auto] px-[3.75vw] pt-[4.5vh] pb-[3vh]"
       :class="view?.phase === 'lobby' ? 'min-h-screen' : 'h-screen'"
     >
-      <p v-if="line.gone.value" role="alert" class="text-[1.6em]">{{ line.gone.value.sentence }}</p>
-      <p v-else-if="!view" role="status" class="text-soft">Connecting…</p>
+      <p v-if="line.gone.value" role="alert" class="text-[1.6em]">{{ told(line.gone.value) }}</p>
+      <p v-else-if="!view" role="status" class="text-soft">{{ t('connecting') }}</p>
       <ScreenStopped v-else-if="view.stopped" :title="view.title" :for-today="view.stopped === 'today'" />
       <ScreenGame
         v-else-if="moment"

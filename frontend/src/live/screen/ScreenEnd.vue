@@ -8,6 +8,7 @@ import type { ScreenView } from '@/api/types'
 import LightSign from '@/lights/LightSign.vue'
 import { firstOnes } from './firstOnes'
 import { HEIGHT, stands, WIDTH } from './quay'
+import { t } from './words'
 
 const props = defineProps<{ view: ScreenView }>()
 const LIT_WITHIN = 2.4
@@ -28,7 +29,7 @@ const lights = computed(() => {
 <template>
   <div class="flex min-h-0 flex-col">
     <p class="mb-[1.2vh] text-[max(18px,0.7em)] text-soft">{{ view.title }}</p>
-    <h1 class="text-[1.8em]">That was it. Thank you!</h1>
+    <h1 class="text-[1.8em]">{{ t('thanks') }}</h1>
     <ol v-if="first.named.length && view.named" class="mt-[2.5vh] flex flex-wrap gap-x-[2em] gap-y-[0.4em]">
       <li v-for="row in first.named" :key="row.name" class="flex items-center gap-[0.5em]">
         <span class="figure text-soft">{{ row.place }}</span>
@@ -38,7 +39,7 @@ const lights = computed(() => {
       </li>
     </ol>
     <p v-if="first.shared && view.named" class="mt-[2vh]">
-      {{ first.shared.people }} of you share place {{ first.shared.place }}.
+      {{ t('share_place', { n: first.shared.people, place: first.shared.place }) }}
     </p>
     <svg
       v-if="lights.length"
@@ -46,7 +47,7 @@ const lights = computed(() => {
       class="mt-[1.5vh] min-h-0 w-full grow"
       preserveAspectRatio="xMidYMax meet"
       role="img"
-      :aria-label="`The light of each of ${view.people} people. The first stand as high as what they earned.`"
+      :aria-label="t('lights_of_all', { n: view.people })"
     >
       <g v-for="(light, index) in lights" :key="index">
         <path
@@ -67,9 +68,9 @@ const lights = computed(() => {
       </g>
       <path :d="`M0 ${HEIGHT - 14}H${WIDTH}v8H0z`" class="fill-line" />
     </svg>
-    <p v-if="!lights.length" class="mt-[2vh] text-soft">You can close your page.</p>
+    <p v-if="!lights.length" class="mt-[2vh] text-soft">{{ t('may_close') }}</p>
     <p v-else class="pt-[1vh] text-[max(18px,0.7em)] text-soft">
-      A light for each of you, the first as high as what they earned. Your own place is on your device.
+      {{ t('light_for_each') }}
     </p>
   </div>
 </template>

@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import type { ScreenView, SessionInfo } from '@/api/types'
 import { spacedCode } from '@/composables/codes'
-import { LOOKS, type Look } from './bigScreen'
+import { looks, type Look } from './bigScreen'
+import { t } from './words'
 
 const props = defineProps<{
   view: ScreenView
@@ -27,16 +28,16 @@ const quiet = 'rounded px-2 text-[18px] text-soft hover:text-front'
   >
     <!-- Out of sight until somebody reaches for them; they take no room from what the class reads. -->
     <div
-      class="absolute right-0 bottom-full flex items-center gap-1 rounded bg-ground opacity-0 focus-within:opacity-100 group-hover:opacity-100"
+      class="absolute end-0 bottom-full flex items-center gap-1 rounded bg-ground opacity-0 focus-within:opacity-100 group-hover:opacity-100"
     >
       <label :class="quiet"
-        ><span class="sr-only">Look</span>
+        ><span class="sr-only">{{ t('look') }}</span>
         <select v-model="look" class="bg-ground text-front">
-          <option v-for="(words, one) in LOOKS" :key="one" :value="one">{{ words }}</option>
+          <option v-for="(words, one) in looks()" :key="one" :value="one">{{ words }}</option>
         </select>
       </label>
       <button type="button" :class="quiet" :aria-pressed="sound" @click="sound = !sound">
-        {{ sound ? 'Sound off' : 'Sound on' }} (S)
+        {{ sound ? t('sound_off') : t('sound_on') }} (S)
       </button>
       <input
         v-if="sound"
@@ -45,22 +46,25 @@ const quiet = 'rounded px-2 text-[18px] text-soft hover:text-front'
         min="0"
         max="1"
         step="0.05"
-        aria-label="Volume"
+        :aria-label="t('volume')"
         :class="quiet"
         class="w-32"
       />
-      <button type="button" :class="quiet" @click="emit('full')">Full screen (F)</button>
+      <button type="button" :class="quiet" @click="emit('full')">{{ t('full_screen') }} (F)</button>
     </div>
-    <p v-if="offline" role="alert" class="font-bold text-light">No connection. Trying again…</p>
-    <p v-else-if="view.locked && view.phase !== 'ended'">The doors are locked.</p>
+    <p v-if="offline" role="alert" class="font-bold text-light">{{ t('no_connection') }}</p>
+    <p v-else-if="view.locked && view.phase !== 'ended'">{{ t('doors_locked') }}</p>
     <p v-else-if="showsCode">
-      Join at <b class="font-display text-[1.25em] text-light">{{ address }}</b> with
+      {{ t('join_at') }} <b class="font-display text-[1.25em] text-light">{{ address }}</b>
+      {{ t('join_with') }}
       <b class="figure text-[1.25em] tracking-wider whitespace-nowrap text-light">{{
         spacedCode(view.code)
       }}</b>
     </p>
     <span class="grow" />
-    <p v-if="soundWaits" class="text-light">Press a key here for sound.</p>
-    <p v-if="view.shown?.number" role="status">{{ view.answered }} of {{ view.people }} have answered</p>
+    <p v-if="soundWaits" class="text-light">{{ t('press_for_sound') }}</p>
+    <p v-if="view.shown?.number" role="status">
+      {{ t('have_answered', { answered: view.answered, people: view.people }) }}
+    </p>
   </footer>
 </template>

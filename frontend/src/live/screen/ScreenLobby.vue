@@ -5,6 +5,7 @@ import GameRules from '@/games/shared/GameRules.vue'
 import LightSign from '@/lights/LightSign.vue'
 import JoinHow from './JoinHow.vue'
 import ReadRules from './ReadRules.vue'
+import { t } from './words'
 
 const props = defineProps<{ view: ScreenView; info: SessionInfo | null; session: number }>()
 
@@ -21,8 +22,8 @@ const others = computed(() => props.view.names.length - people.value.length)
 
 <template>
   <div class="min-h-0">
-    <h1 class="text-[0.9em]">{{ view.title || 'Untitled set' }}</h1>
-    <p v-if="view.locked" class="mt-[3vh] text-[1.5em] text-light">The doors are locked.</p>
+    <h1 class="text-[0.9em]">{{ view.title || t('untitled_set') }}</h1>
+    <p v-if="view.locked" class="mt-[3vh] text-[1.5em] text-light">{{ t('doors_locked') }}</p>
     <JoinHow v-else :code="view.code" :info="info" :session="session" class="mt-[3vh]" />
     <div
       class="mt-[3vh] grid gap-x-[3vw] gap-y-[3vh]"
@@ -38,13 +39,7 @@ const others = computed(() => props.view.names.length - people.value.length)
       </GameRules>
       <div class="min-w-0">
         <p class="mb-[1vh]" role="status">
-          {{
-            view.people === 0
-              ? 'Nobody is here yet.'
-              : view.people === 1
-                ? '1 is here'
-                : `${view.people} are here`
-          }}
+          {{ view.people ? t('are_here', { n: view.people }) : t('nobody_here') }}
         </p>
         <ul
           v-if="view.named"
@@ -55,7 +50,7 @@ const others = computed(() => props.view.names.length - people.value.length)
               name
             }}</span>
           </li>
-          <li v-if="others" class="text-soft">and {{ others }} more</li>
+          <li v-if="others" class="text-soft">{{ t('and_more', { n: others }) }}</li>
         </ul>
         <div
           v-else-if="view.signs?.length"

@@ -12,6 +12,7 @@ import JoinHow from './JoinHow.vue'
 import ScreenAsked from './ScreenAsked.vue'
 import ScreenWall from './ScreenWall.vue'
 import VotesBeside from '../votes/VotesBeside.vue'
+import { t } from './words'
 
 const props = defineProps<{
   view: ScreenView
@@ -30,11 +31,13 @@ const scale = useFit(frame, () => [shown.value.item.id, props.view.phase, !!show
 const head = computed(() => {
   const { item, number } = shown.value
   if (!number) return ''
-  const of = shown.value.asked_now ? '' : ` of ${props.view.questions}`
-  const parts = [`Question ${number}${of}`, viewsOf(item).sort(item)]
-  if (item.weight === 2) parts.push('counts twice')
-  if (props.view.phase === 'closed') parts.push('closed')
-  if (shown.value.votes) parts.push('second vote')
+  const called = shown.value.asked_now
+    ? t('question_number', { number })
+    : t('question_of', { number, of: props.view.questions })
+  const parts = [called, viewsOf(item).sort(item)]
+  if (item.weight === 2) parts.push(t('counts_twice'))
+  if (props.view.phase === 'closed') parts.push(t('closed'))
+  if (shown.value.votes) parts.push(t('second_vote'))
   if (shown.value.asked_now && props.view.phase === 'open') parts.push(clockTime(props.passed))
   return parts.join(' · ')
 })
@@ -59,23 +62,22 @@ const words = computed(() =>
 <template>
   <div
     ref="frame"
-    class="overflow-y-auto pr-1"
+    class="overflow-y-auto pe-1"
     :class="shown.wall && 'flex flex-col'"
     :style="{ fontSize: `max(18px, ${scale * (shown.number ? 1 : PAGE)}em)`, '--least': '18px' }"
     tabindex="0"
     role="region"
-    aria-label="The question"
+    :aria-label="t('the_question')"
   >
     <p v-if="head" class="mb-[0.45em] text-[max(18px,0.7em)] text-soft">
       {{ head
       }}<template v-if="rightShare !== null">
-        · <b class="text-front">{{ percent(rightShare) }} right</b></template
+        · <b class="text-front">{{ t('share_right', { share: percent(rightShare) }) }}</b></template
       >
     </p>
     <ScreenAsked :view="view" />
-    <p v-if="view.phase === 'talk'" role="status" class="mb-[0.5em] border-l-6 border-light-bar pl-[0.5em]">
-      <b class="text-[1.4em]">Talk it over.</b> Find out why your neighbours think what they think. Then you
-      vote again.
+    <p v-if="view.phase === 'talk'" role="status" class="mb-[0.5em] border-s-6 border-light-bar ps-[0.5em]">
+      <b class="text-[1.4em]">{{ t('talk_it_over') }}</b> {{ t('talk_how') }}
     </p>
     <PromptText :item="shown.item" class="text-[1.62em]" />
     <div
@@ -120,9 +122,9 @@ const words = computed(() =>
     />
     <div
       v-if="shown.explanation_html || shown.explanation_media"
-      class="mt-[0.9em] flex gap-[0.8em] border-l-4 border-light-bar pl-[0.7em] text-[max(18px,0.8em)]"
+      class="mt-[0.9em] flex gap-[0.8em] border-s-4 border-light-bar ps-[0.7em] text-[max(18px,0.8em)]"
     >
-      <b>Why</b>
+      <b>{{ t('why') }}</b>
       <div>
         <div class="prose" dir="auto" v-html="shown.explanation_html" />
         <MediaView v-if="shown.explanation_media" :media="shown.explanation_media" />

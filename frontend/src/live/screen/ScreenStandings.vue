@@ -4,6 +4,7 @@ import { computed, onMounted, ref, watch } from 'vue'
 import type { ScreenView } from '@/api/types'
 import LightSign from '@/lights/LightSign.vue'
 import AlikeToo from '@/games/shared/AlikeToo.vue'
+import { t } from './words'
 
 const props = defineProps<{ view: ScreenView }>()
 const MOVES_AFTER = 900
@@ -31,18 +32,19 @@ const points = (row: (typeof rows.value)[number]): number =>
 function change(row: (typeof rows.value)[number]): { sign: string; words: string } | null {
   const by = (row.before ?? row.place) - row.place
   if (!by) return null
-  const places = Math.abs(by) === 1 ? '1 place' : `${Math.abs(by)} places`
-  return by > 0 ? { sign: `▲ ${by}`, words: `up ${places}` } : { sign: `▼ ${-by}`, words: `down ${places}` }
+  return by > 0
+    ? { sign: `▲ ${by}`, words: t('places_up', { n: by }) }
+    : { sign: `▼ ${-by}`, words: t('places_down', { n: -by }) }
 }
 </script>
 
 <template>
   <div>
     <p class="mb-[1.2vh] text-[max(18px,0.7em)] text-soft">{{ view.title }}</p>
-    <h1 class="text-[1.8em]">Standings</h1>
+    <h1 class="text-[1.8em]">{{ t('standings') }}</h1>
     <TransitionGroup tag="ol" move-class="row-moves" class="mt-[3vh] space-y-[0.9vh]">
       <li v-for="row in rows" :key="row.key" class="flex items-center gap-[0.8em] text-[0.9em]">
-        <span class="figure w-[1.6em] text-right text-soft">{{ row.place }}</span>
+        <span class="figure w-[1.6em] text-end text-soft">{{ row.place }}</span>
         <LightSign v-if="row.light" :light="row.light" class="h-[1.9em] shrink-0" />
         <span v-if="view.named" class="w-[30%] truncate">{{ row.name }}</span>
         <span class="w-[3em] text-[max(18px,0.75em)] whitespace-nowrap text-soft">
@@ -58,13 +60,13 @@ function change(row: (typeof rows.value)[number]): { sign: string; words: string
             :style="{ width: `${(points(row) / most) * 100}%` }"
           />
         </span>
-        <span class="figure w-[3em] text-right">{{ points(row) }}</span>
+        <span class="figure w-[3em] text-end">{{ points(row) }}</span>
       </li>
     </TransitionGroup>
     <p v-if="view.people > view.standings.length" class="mt-[2vh] text-[max(18px,0.7em)] text-soft">
       <AlikeToo v-if="view.more_alike" :view="view" />
-      <template v-else>The first {{ view.standings.length }} of {{ view.people }}.</template>
-      Everyone sees their own place on their device.
+      <template v-else>{{ t('first_of', { first: view.standings.length, people: view.people }) }}</template>
+      {{ t('own_place') }}
     </p>
   </div>
 </template>

@@ -1,17 +1,14 @@
 <script setup lang="ts">
+import { t } from './words'
 defineProps<{ title: string; forToday: boolean }>()
 </script>
 
 <template>
   <div class="flex flex-col justify-center" role="status">
-    <p class="text-soft">{{ title || 'Untitled set' }}</p>
-    <h1 class="mt-[1vh] text-[3em]">{{ forToday ? 'Closed for today' : 'Paused' }}</h1>
+    <p class="text-soft">{{ title || t('untitled_set') }}</p>
+    <h1 class="mt-[1vh] text-[3em]">{{ forToday ? t('closed_for_today') : t('paused') }}</h1>
     <p class="mt-[2vh]">
-      {{
-        forToday
-          ? 'It goes on another day, exactly here. You can close your page.'
-          : 'It goes on in a moment. Every clock stands.'
-      }}
+      {{ forToday ? t('another_day') : t('in_a_moment') }}
     </p>
   </div>
 </template>

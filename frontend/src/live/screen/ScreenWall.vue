@@ -3,7 +3,7 @@
 import { useIntervalFn, useMutationObserver, useResizeObserver } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { ShownWall } from '@/api/types'
-import { counted } from '@/composables/format'
+import { t } from './words'
 
 const props = defineProps<{
   wall: ShownWall
@@ -55,7 +55,7 @@ watch(() => [props.wall, props.scale], measure, { flush: 'post', immediate: true
       ref="frame"
       class="min-h-0 grow overflow-hidden [column-fill:auto] gap-[0.8em] [column-width:12em]"
       :style="{ fontSize: size }"
-      aria-label="What was written"
+      :aria-label="t('what_was_written')"
       aria-live="off"
     >
       <li
@@ -75,26 +75,28 @@ watch(() => [props.wall, props.scale], measure, { flush: 'post', immediate: true
           >{{ text }}</span
         >
         <span v-if="(entry.alike?.length ?? 0) > MOST_ALIKE" class="block text-[0.85em] text-soft">
-          and {{ entry.alike!.length - MOST_ALIKE }} more alike
+          {{ t('more_alike', { n: entry.alike!.length - MOST_ALIKE }) }}
         </span>
         <span v-if="entry.names?.length" class="block text-[0.8em] text-soft">{{
           entry.names.join(', ')
         }}</span>
-        <b v-if="entry.backed" class="block text-[0.8em]">{{ entry.backed }} think so, too</b>
+        <b v-if="entry.backed" class="block text-[0.8em]">{{ t('think_so_too', { n: entry.backed }) }}</b>
       </li>
     </ul>
     <p v-if="!wall.entries.length" class="text-soft">
-      {{ isOpen ? 'What you write comes up here.' : 'Nothing is shown yet.' }}
+      {{ isOpen ? t('comes_up_here') : t('nothing_shown') }}
     </p>
     <p class="flex flex-wrap items-center gap-x-[1em] pt-[0.3em] text-[max(18px,0.7em)] text-soft">
-      <span v-if="wall.backing">On your device you can say which of these you think, too.</span>
-      <span v-if="wall.more">and {{ counted(wall.more, 'more answer') }}</span>
-      <span v-if="pages > 1" class="ml-auto flex items-center gap-2">
-        <button type="button" class="min-h-9 rounded px-2" aria-label="Page before" @click="turn(-1)">
-          ‹
+      <span v-if="wall.backing">{{ t('may_back') }}</span>
+      <span v-if="wall.more">{{ t('more_answers', { n: wall.more }) }}</span>
+      <span v-if="pages > 1" class="ms-auto flex items-center gap-2">
+        <button type="button" class="min-h-9 rounded px-2" :aria-label="t('page_before')" @click="turn(-1)">
+          <span class="inline-block rtl:-scale-x-100">‹</span>
         </button>
         <span class="figure">{{ page }} / {{ pages }}</span>
-        <button type="button" class="min-h-9 rounded px-2" aria-label="Next page" @click="turn(1)">›</button>
+        <button type="button" class="min-h-9 rounded px-2" :aria-label="t('next_page')" @click="turn(1)">
+          <span class="inline-block rtl:-scale-x-100">›</span>
+        </button>
       </span>
     </p>
   </div>

@@ -1,1 +1,2 @@
 export { default as ScreenApp } from './ScreenApp.vue'
+export { screenLanguage } from './bigScreen'

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { LOOKS, nextLook, type Look } from './bigScreen'
+import { looks, nextLook, type Look } from './bigScreen'
 import { cueOf, momentOf, playsPiece, type Moment } from './cues'
 
 const at = (phase: Moment['phase'], seconds: number | null = null, result = false, lit = 0): Moment => ({
@@ -54,7 +54,7 @@ describe('what there is to hear', () => {
   })
 })
 
-const looks = ['tokens', 'looks'].map((name) => readFileSync(`src/styles/${name}.css`, 'utf8')).join('\n')
+const styles = ['tokens', 'looks'].map((name) => readFileSync(`src/styles/${name}.css`, 'utf8')).join('\n')
 const PAIRS = [
   ['front', 'ground'],
   ['front', 'strip'],
@@ -84,8 +84,8 @@ function contrast(one: string, other: string): number {
   return (high + 0.05) / (low + 0.05)
 }
 
-describe.each(Object.keys(LOOKS) as Look[])('the look %s', (look) => {
-  const found = looks.match(new RegExp(`\\.${look}\\s*\\{([^}]*)\\}`))![1]!
+describe.each(Object.keys(looks()) as Look[])('the look %s', (look) => {
+  const found = styles.match(new RegExp(`\\.${look}\\s*\\{([^}]*)\\}`))![1]!
   const colours = Object.fromEntries(
     [...found.matchAll(/--([a-z-]+): (#[0-9a-f]{6})/g)].map(([, n, c]) => [n, c]),
   )
@@ -95,6 +95,6 @@ describe.each(Object.keys(LOOKS) as Look[])('the look %s', (look) => {
   })
 
   it('is one of a round', () => {
-    expect(nextLook(look) in LOOKS).toBe(true)
+    expect(nextLook(look) in looks()).toBe(true)
   })
 })

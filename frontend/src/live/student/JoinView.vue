@@ -94,7 +94,7 @@ async function enter(): Promise<void> {
 <template>
   <form novalidate @submit.prevent="enter">
     <PhoneFrame left="Tall Lantern">
-      <p v-if="notice && !errors.form" role="alert" class="mb-4 border-l-4 border-lamp bg-sheet px-3 py-2">
+      <p v-if="notice && !errors.form" role="alert" class="mb-4 border-s-4 border-lamp bg-sheet px-3 py-2">
         {{ notice }}
       </p>
       <h1 v-if="code" class="mt-6 mb-3 text-3xl wrap-anywhere">

@@ -3,11 +3,10 @@
  * member who sits here needs, then what was chosen on this device before; else it is the device's own, if the school
  * offers it.
  */
-import { shallowReactive, watch } from 'vue'
-import { directionOf, isLanguage, language, LANGUAGES, speak, type Language } from '@/words'
+import { shallowReactive } from 'vue'
+import { deviceLanguage, follow, isLanguage, type Language } from '@/words'
 
 const KEPT = 'lantern.language'
-const TRY_AGAIN = 3000
 
 function kept(): Language | '' {
   try {
@@ -51,17 +50,7 @@ export function offer(languages: readonly Language[] = []): void {
 export function ownLanguage(): Language {
   const named = wishes.picked || wishes.needed || wishes.kept
   if (named) return named
-  const offered = wishes.offered.length ? wishes.offered : (Object.keys(LANGUAGES) as Language[])
-  const own = navigator.languages.map((tag) => tag.slice(0, 2).toLowerCase())
-  return own.filter(isLanguage).find((tag) => offered.includes(tag)) ?? offered[0]!
-}
-
-async function say(wanted: Language): Promise<void> {
-  try {
-    await speak(wanted)
-  } catch {
-    setTimeout(() => ownLanguage() === wanted && void say(wanted), TRY_AGAIN)
-  }
+  return wishes.offered.length ? deviceLanguage(wishes.offered) : deviceLanguage()
 }
 
 /** From now on the page speaks so. Resolves when it does, or when the words could not be fetched at once. Unless it is
@@ -69,9 +58,5 @@ async function say(wanted: Language): Promise<void> {
 export function followLanguage(toRemember = true): Promise<void> {
   remembers = toRemember
   if (remembers) wishes.kept = kept()
-  watch(language, (now) => Object.assign(document.documentElement, { lang: now, dir: directionOf(now) }), {
-    immediate: true,
-  })
-  watch(ownLanguage, (wanted) => void say(wanted))
-  return say(ownLanguage())
+  return follow(ownLanguage)
 }

@@ -1,5 +1,6 @@
 /** The few requests a student's page makes, without the teacher's client: every kilobyte counts here. */
 import { OFFLINE, refusalFrom } from '@/api/refusal'
+import { language } from '@/words'
 import { deviceKey } from './seat'
 import type { CodeInfo, Joined, MadeName, ToJoin } from '@/api/types'
 
@@ -44,7 +45,7 @@ export const lookUp = (code: string, key: string): Promise<CodeInfo> =>
 export const makeName = (code: string, language: string, key: string): Promise<MadeName> =>
   request(`/api/live/codes/${encodeURIComponent(code)}/made-name?language=${language}`, { 'X-Device': key })
 export const join = (code: string, who: object, key: string): Promise<Joined> =>
-  request('/api/live/join', {}, { ...who, code, key, device: deviceKey() })
+  request('/api/live/join', {}, { ...who, code, key, device: deviceKey(), language: language.value })
 export const confirmAddress = (token: string): Promise<unknown> => request('/api/live/confirm', {}, { token })
 export const lookAtClass = (link: string, key: string): Promise<ToJoin> =>
   request(`/api/classes/joining/${encodeURIComponent(link)}`, { 'X-Device': key })

@@ -2,6 +2,7 @@
 /** Lines typed straight in. Enter goes to the next line, and makes one when there is none. */
 import { nextTick, ref } from 'vue'
 import RichField from './RichField.vue'
+import { t } from './words'
 
 const props = defineProps<{
   lines: readonly L[]
@@ -86,7 +87,7 @@ function onBackspace(event: KeyboardEvent, index: number): void {
           v-if="!fixed && lines.length > fewest"
           type="button"
           class="mt-1 size-7 rounded text-slate opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 hover:text-wrong focus-visible:opacity-100"
-          :aria-label="`Remove ${nameOf(index).replace(label, label.toLowerCase())}`"
+          :aria-label="t('remove', { line: nameOf(index) })"
           @click="remove(index)"
         >
           ✕
@@ -96,7 +97,7 @@ function onBackspace(event: KeyboardEvent, index: number): void {
     <button
       v-if="!fixed && lines.length < most"
       type="button"
-      class="mt-1 ml-2 text-[15px] font-bold text-tide"
+      class="mt-1 ms-2 text-[15px] font-bold text-tide"
       :class="
         lines.length >= fewest &&
         'hidden group-focus-within/block:inline-block group-hover/block:inline-block'

@@ -4,7 +4,7 @@
  * formatting while nobody is typing in it.
  */
 import { computed, ref } from 'vue'
-import { blockHtml, inlineHtml, wrapSelection } from './richtext'
+import { blockHtml, inlineHtml, wrapSelection } from '@/questions/shared/richtext'
 
 const props = defineProps<{
   label: string

@@ -4,6 +4,7 @@ import { ref, watch } from 'vue'
 import NumberField from '@/ui/number/NumberField.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { field } from '@/ui/recipes'
+import { t } from './words'
 
 interface Line {
   text: string
@@ -45,8 +46,8 @@ function remove(index: number): void {
         :class="field"
         class="min-w-0 grow"
         maxlength="200"
-        :aria-label="`Line ${index + 1} of the rubric`"
-        placeholder="What a good answer says"
+        :aria-label="t('line_of_the_rubric', { number: index + 1 })"
+        :placeholder="t('what_a_good_answer_says')"
         @change="emit('update', written())"
       />
       <label class="flex items-center gap-1 text-sm whitespace-nowrap text-slate"
@@ -55,12 +56,12 @@ function remove(index: number): void {
           class="w-14!"
           @update:model-value="setPoints(line, $event)"
         />
-        points<span class="sr-only"> for line {{ index + 1 }}</span></label
+        {{ t('points') }} <span class="sr-only">{{ t('for_line', { number: index + 1 }) }}</span></label
       >
       <button
         type="button"
         class="size-8 rounded text-slate hover:text-ink"
-        :aria-label="`Remove line ${index + 1}`"
+        :aria-label="t('remove_line', { number: index + 1 })"
         @click="remove(index)"
       >
         ×
@@ -71,7 +72,7 @@ function remove(index: number): void {
       look="quiet"
       size="small"
       @click="lines.push({ text: '', points: 1 })"
-      >Add a line to look for</UiButton
+      >{{ t('add_a_line_to_look_for') }}</UiButton
     >
   </div>
 </template>

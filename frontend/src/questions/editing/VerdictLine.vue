@@ -1,6 +1,8 @@
 <script setup lang="ts">
 /** Whether a text counts, and why: by glyph and words. */
 import type { Verdict } from '@/api/types'
+import { t } from './words'
+import { told } from '@/told'
 
 defineProps<{ verdict: Verdict; withText?: boolean }>()
 </script>
@@ -14,13 +16,11 @@ defineProps<{ verdict: Verdict; withText?: boolean }>()
       >{{ verdict.counts ? '✓' : '✗' }}</span
     >
     <span class="min-w-0 wrap-anywhere">
-      <template v-if="withText && !verdict.sentence.startsWith(`${verdict.text} →`)"
+      <template v-if="withText && verdict.why.code !== 'forgiven'"
         ><span dir="auto" class="font-bold">{{ verdict.text }}</span> ·
       </template>
-      <span class="sr-only">{{ verdict.counts ? 'It counts: ' : 'It does not count: ' }}</span><span
-        dir="auto"
-        >{{ verdict.sentence }}</span
-      >
+      <span class="sr-only">{{ verdict.counts ? t('it_counts') : t('it_does_not_count') }}</span>
+      <span dir="auto">{{ told(verdict.why) }}</span>
     </span>
   </p>
 </template>

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import type { Component } from 'vue'
 import type { Kind, KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/types'
 import { blankItem } from '../blank'
+import { editings } from '../editing'
 import { KINDS, registry } from '../registry'
 
 const line = (id: string, html = id) => ({ id, html })
@@ -28,16 +29,16 @@ const stripsOf = (view: VueWrapper): string[] =>
 
 describe('every kind', () => {
   it.each(KINDS)('%s has a name, a hint and an empty item of its own kind', (kind) => {
-    const views = registry[kind]
-    expect(views.label).not.toBe('')
-    expect(views.hint).not.toBe('')
+    const editing = editings[kind]
+    expect(editing.label()).not.toBe('')
+    expect(editing.hint()).not.toBe('')
     const blank = blankItem(kind, 'new')
     expect([blank.id, blank.kind]).toEqual(['new', kind])
-    expect('scored' in blank && blank.scored === true && !!views.isOpinionOnly).toBe(false)
+    expect('scored' in blank && blank.scored === true && !!editing.isOpinionOnly).toBe(false)
   })
 
   it('has no two names alike', () => {
-    expect(new Set(KINDS.map((kind) => registry[kind].label)).size).toBe(KINDS.length)
+    expect(new Set(KINDS.map((kind) => editings[kind].label())).size).toBe(KINDS.length)
   })
 })
 

@@ -28,7 +28,7 @@ const sized = computed(() => {
         :class="word.right && 'rounded bg-lamp px-[0.2em] text-ink'"
         :style="{ fontSize: word.size }"
         ><span v-if="word.right" aria-hidden="true">✓</span> {{ word.text }}</span
-      ><span class="ml-[0.25em] text-soft">{{ word.count }}</span>
+      ><span class="ms-[0.25em] text-soft">{{ word.count }}</span>
     </li>
   </ul>
 </template>

@@ -2,9 +2,9 @@ import { mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import FogPicture from './FogPicture.vue'
-import LineList from './LineList.vue'
+import LineList from '@/questions/editing/LineList.vue'
 import MediaView from '@/media/shown/MediaView.vue'
-import StrictnessChip from './StrictnessChip.vue'
+import StrictnessChip from '@/questions/editing/StrictnessChip.vue'
 import { FOG_WITHOUT_LIMIT_MS, fogOrder, fogParts, timeGone } from './fog'
 import { lineHtml, watchFormulas } from './formulas'
 import { plainText } from './richtext'
@@ -93,12 +93,12 @@ describe('a list of lines', () => {
     const few = list(['a', ''])
     await few.findAll('textarea')[1]!.trigger('keydown', { key: 'Backspace' })
     expect(few.emitted('update')).toBeUndefined()
-    expect(few.find('[aria-label="Remove line 1"]').exists()).toBe(false)
+    expect(few.find('[aria-label="Remove Line 1"]').exists()).toBe(false)
   })
 
   it('takes a line away by its button or by Backspace in an empty one', async () => {
     const view = list(['a', 'b', ''])
-    await view.find('[aria-label="Remove line 2"]').trigger('click')
+    await view.find('[aria-label="Remove Line 2"]').trigger('click')
     expect(idsOf(view)).toEqual(['a', ''])
     await view.findAll('textarea')[2]!.trigger('keydown', { key: 'Backspace' })
     expect(idsOf(view)).toEqual(['a', 'b'])

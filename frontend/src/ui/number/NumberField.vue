@@ -5,6 +5,7 @@
  */
 import { onUnmounted, ref, useId, watch } from 'vue'
 import { readNumber, unread, useLanguage } from '@/ui/number/typedNumber'
+import { t } from '@/ui/words'
 
 defineOptions({ inheritAttrs: false })
 const number = defineModel<N | null>({ required: true })
@@ -84,7 +85,7 @@ async function leave(): Promise<void> {
       role="status"
       class="text-sm"
       :class="said ? 'text-wrong' : 'text-slate'"
-      >{{ said || `read as ${readAs}` }}</span
+      >{{ said || t('read_as', { read_as: readAs }) }}</span
     >
   </span>
 </template>

@@ -2,7 +2,8 @@
 import { until } from '@vueuse/core'
 import { inject, provide, ref, type InjectionKey } from 'vue'
 import { api, data } from '@/api/http'
-import { sentenceOf } from '@/api/refusal'
+import { sentenceOf } from '@/told'
+import { t } from '@/ui/words'
 
 export interface Read {
   /** The exact number as text; null for none. */
@@ -32,7 +33,7 @@ export async function readNumber(text: string, language: string): Promise<Read> 
   if (FIGURES.test(typed)) return { value: String(Number(typed.replace(/[−–]/, '-'))), sentence: '' }
   try {
     const found = await data(api.POST('/api/sets/read-number', { body: { text: typed, language } }))
-    const rest = found.rest ? `Only a number belongs here, not “${found.rest}”.` : ''
+    const rest = found.rest ? t('only_a_number_belongs_here_not', { rest: found.rest }) : ''
     return { value: found.value, sentence: found.sentence || rest }
   } catch (error) {
     return { value: null, sentence: sentenceOf(error) }

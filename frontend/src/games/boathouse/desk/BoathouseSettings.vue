@@ -2,15 +2,16 @@
 import { computed } from 'vue'
 import type { GameOf, Planned, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
-import HowTeamsAreMade from '../settings/HowTeamsAreMade.vue'
-import { numberIn, useMinutes } from '../settings/numbers'
+import HowTeamsAreMade from '../../desks/HowTeamsAreMade.vue'
+import { numberIn, useMinutes } from '../../desks/numbers'
 import StoryByHand from './StoryByHand.vue'
+import { t } from './words'
 
 defineOptions({ inheritAttrs: false })
 const props = defineProps<{ plan?: Planned | null }>()
 const game = defineModel<GameOf<'boathouse'>>({ required: true })
 const settings = defineModel<Settings>('settings', { required: true })
-const ALONE = [['alone', 'none: everybody alone']] as const
+const ALONE = [['alone', t('everybody_alone')]] as const
 const MOST_TEAMS = 20
 const MOST_LOCKS = 12
 
@@ -27,10 +28,10 @@ const lies = computed(() => (props.plan?.layout ?? []).map((lock) => lock.questi
       :most="MOST_TEAMS"
       :more="ALONE"
       :without-number="['alone']"
-      hint="Any member's right answer turns a dial for the team."
+      :hint="t('any_members_right_answer_turns')"
     />
     <label class="flex flex-wrap items-center gap-2"
-      ><span class="font-bold">Locks</span>
+      ><span class="font-bold">{{ t('locks') }}</span>
       <input
         type="number"
         min="1"
@@ -41,11 +42,13 @@ const lies = computed(() => (props.plan?.layout ?? []).map((lock) => lock.questi
         :value="game.locks"
         @change="game = { ...game, locks: numberIn($event, 1, MOST_LOCKS) }"
       />
-      <span v-if="!game.locks" class="text-slate">one for every three questions</span>
+      <span v-if="!game.locks" class="text-slate">{{ t('one_for_every_three_questions') }}</span>
     </label>
-    <p v-if="lies"><b>Dials of each lock:</b> {{ lies }}</p>
+    <p v-if="lies">
+      <b>{{ t('dials_of_each_lock') }}</b> {{ lies }}
+    </p>
     <label class="flex flex-wrap items-center gap-2"
-      ><span class="font-bold">It ends for all after</span>
+      ><span class="font-bold">{{ t('it_ends_for_all_after') }}</span>
       <input
         type="number"
         min="1"
@@ -56,7 +59,7 @@ const lies = computed(() => (props.plan?.layout ?? []).map((lock) => lock.questi
         :value="minutes"
         @change="minutes = numberIn($event, 1, 360)"
       />
-      minutes
+      {{ t('minutes') }}
     </label>
     <StoryByHand v-if="plan?.layout?.length" v-model="game" :plan="plan" />
   </div>

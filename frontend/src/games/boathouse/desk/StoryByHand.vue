@@ -4,7 +4,8 @@ import { computed, ref } from 'vue'
 import type { GameOf, Planned } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import { field, smallField } from '@/ui/recipes'
-import { lockName } from './locks'
+import { lockName } from '../locks'
+import { t } from './words'
 
 const props = defineProps<{ plan: Planned }>()
 const game = defineModel<GameOf<'boathouse'>>({ required: true })
@@ -39,16 +40,16 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement | HTM
 </script>
 
 <template>
-  <UiButton v-if="!isOpen" size="small" @click="isOpen = true">Write a story…</UiButton>
+  <UiButton v-if="!isOpen" size="small" @click="isOpen = true">{{ t('write_a_story') }}</UiButton>
   <div v-else class="space-y-3">
     <label class="block"
-      ><span class="font-bold">Before it begins</span>
+      ><span class="font-bold">{{ t('before_it_begins') }}</span>
       <textarea
         rows="2"
         :class="field"
         :maxlength="LONGEST_STORY"
         :value="game.intro"
-        placeholder="Why the boat has to be out before the tide turns"
+        :placeholder="t('why_the_boat')"
         @input="game = { ...game, intro: textOf($event) }"
       />
     </label>
@@ -58,14 +59,14 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement | HTM
       class="min-w-0 space-y-1.5 rounded border border-rule px-3 py-2"
     >
       <legend class="px-1 font-bold">{{ index + 1 }} · {{ lock.name }}</legend>
-      <p class="text-slate">Opened by questions {{ lock.asks }}</p>
+      <p class="text-slate">{{ t('opened_by_questions', { asks: lock.asks }) }}</p>
       <textarea
         rows="2"
         :class="field"
         :maxlength="LONGEST_STORY"
         :value="lock.story"
-        :aria-label="`Story at lock ${index + 1}`"
-        placeholder="What one finds here"
+        :aria-label="t('story_at_lock', { number: index + 1 })"
+        :placeholder="t('what_one_finds_here')"
         @input="write(index, { story: textOf($event) })"
       />
       <input
@@ -73,13 +74,13 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement | HTM
         class="w-full"
         :maxlength="LONGEST_HINT"
         :value="lock.hint"
-        :aria-label="`Hint at lock ${index + 1}`"
-        placeholder="A hint, for 1 lantern"
+        :aria-label="t('hint_at_lock', { number: index + 1 })"
+        :placeholder="t('a_hint_for_1_lantern')"
         @input="write(index, { hint: textOf($event) })"
       />
     </fieldset>
     <label class="block"
-      ><span class="font-bold">When all are open</span>
+      ><span class="font-bold">{{ t('when_all_are_open') }}</span>
       <textarea
         rows="2"
         :class="field"

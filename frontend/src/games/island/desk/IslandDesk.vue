@@ -3,10 +3,11 @@
 import { computed } from 'vue'
 import type { BoardOf, DeskView, GameGuide } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
-import TeamsAtDesk from '../desks/TeamsAtDesk.vue'
-import type { GameDesk } from '../gameViews'
-import TeamFlag from '../shared/teams/TeamFlag.vue'
-import { teamName } from '../shared/teams/teams'
+import TeamsAtDesk from '../../desks/TeamsAtDesk.vue'
+import type { GameDesk } from '../../gameViews'
+import TeamFlag from '../../shared/teams/TeamFlag.vue'
+import { teamName } from '../../shared/teams/teams'
+import { t } from './words'
 
 const props = defineProps<{ board: BoardOf<'island'>; view: DeskView; desk: GameDesk }>()
 const ended = computed(() => props.view.phase === 'ended')
@@ -30,24 +31,30 @@ const heard = computed(() => {
 </script>
 
 <template>
-  <section aria-label="Round the island" class="mb-5 border-b border-rule pb-4">
+  <section :aria-label="t('round_the_island')" class="mb-5 border-b border-rule pb-4">
     <p v-if="board.turn && !ended" class="mb-2 flex flex-wrap items-center gap-2">
       <TeamFlag :number="board.turn" class="size-5" />
-      <b>{{ teamName(board.turn) }} {{ board.rolled ? `has rolled ${board.rolled}` : 'rolls' }}.</b>
+      <b>{{
+        board.rolled
+          ? t('has_rolled', { team: teamName(board.turn), rolled: board.rolled })
+          : t('rolls', { team: teamName(board.turn) })
+      }}</b>
       <span v-if="!board.rolled" class="text-slate">{{
-        board.made === 'room' ? 'Space rolls for them, and asks.' : 'On a phone, or you with Space.'
+        board.made === 'room' ? t('space_rolls_for_them_and_asks') : t('on_a_phone')
       }}</span>
     </p>
-    <p v-else-if="!ended" class="mb-2"><b>It is over.</b></p>
-    <p class="mb-2 text-[15px] text-slate">It is {{ board.bays }} bays round the island.</p>
+    <p v-else-if="!ended" class="mb-2">
+      <b>{{ t('it_is_over') }}</b>
+    </p>
+    <p class="mb-2 text-[15px] text-slate">{{ t('it_is_bays_round_the_island', { bays: board.bays }) }}</p>
     <p v-if="heard && !ended" class="mb-2">
-      <UiButton @click="move(heard.team, heard.rolled)"
-        >{{ teamName(heard.team) }} knew it: {{ heard.rolled }} on</UiButton
-      >
+      <UiButton @click="move(heard.team, heard.rolled)">{{
+        t('knew_it_on', { team: teamName(heard.team), rolled: heard.rolled })
+      }}</UiButton>
     </p>
     <TeamsAtDesk
       :teams="teams"
-      unit="bay"
+      :unit="t('bay')"
       :turn="ended ? null : board.turn"
       @add="move"
       @turn="guide({ move: 'give_turn', team: $event })"

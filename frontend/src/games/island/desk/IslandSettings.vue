@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import type { GameOf, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
-import HowTeamsAreMade from '../settings/HowTeamsAreMade.vue'
-import { numberIn } from '../settings/numbers'
+import HowTeamsAreMade from '../../desks/HowTeamsAreMade.vue'
+import { numberIn } from '../../desks/numbers'
+import { t } from './words'
 
 defineOptions({ inheritAttrs: false })
 defineProps<{ settings: Settings }>()
 const game = defineModel<GameOf<'island'>>({ required: true })
-const ROOM = [['room', 'in the room, without devices']] as const
+const ROOM = [['room', t('in_the_room_without_devices')]] as const
 const MOST_BOATS = 6
 const [SHORTEST, LONGEST] = [12, 60]
 </script>
@@ -20,10 +21,10 @@ const [SHORTEST, LONGEST] = [12, 60]
       :settings="settings"
       :most="MOST_BOATS"
       :more="ROOM"
-      hint="A team knows the answer if half of it does."
+      :hint="t('a_team_knows_the_answer')"
     />
     <label class="flex flex-wrap items-center gap-2"
-      ><span class="font-bold">Bays round the island</span>
+      ><span class="font-bold">{{ t('bays_round_the_island') }}</span>
       <input
         type="number"
         :min="SHORTEST"
@@ -34,11 +35,11 @@ const [SHORTEST, LONGEST] = [12, 60]
         :value="game.bays"
         @change="game.bays = numberIn($event, SHORTEST, LONGEST)"
       />
-      <span v-if="!game.bays" class="text-slate">as far as the questions go</span>
+      <span v-if="!game.bays" class="text-slate">{{ t('as_far_as_the_questions_go') }}</span>
     </label>
     <label v-if="game.made !== 'room'" class="flex min-h-8 items-center gap-2">
       <input v-model="game.events" type="checkbox" class="size-5 accent-tide" />
-      <span>Currents, shoals, lighthouses and fog on the way</span>
+      <span>{{ t('currents_shoals_lighthouses_and_fog') }}</span>
     </label>
   </div>
 </template>

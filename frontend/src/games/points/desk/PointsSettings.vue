@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { GameOf } from '@/api/types'
 import UiSwitch from '@/ui/UiSwitch.vue'
+import { t } from './words'
 
 // What the session is set to otherwise makes no difference here.
 defineOptions({ inheritAttrs: false })
@@ -11,14 +12,14 @@ const game = defineModel<GameOf<'points'>>({ required: true })
   <div class="divide-y divide-rule">
     <UiSwitch
       :model-value="game.early_bonus ?? false"
-      label="A little more for early answers"
-      hint="At most 20 points on top of 100."
+      :label="t('a_little_more_for_early_answers')"
+      :hint="t('at_most_20_points_on_top')"
       @update:model-value="game = { ...game, early_bonus: $event }"
     />
     <UiSwitch
       :model-value="game.run_bonus ?? false"
-      label="A little more for right ones in a row"
-      hint="10 points for each right answer before it, 30 at most."
+      :label="t('a_little_more_for_right_ones')"
+      :hint="t('ten_points_for_each_right_answer')"
       @update:model-value="game = { ...game, run_bonus: $event }"
     />
   </div>

@@ -2,49 +2,57 @@
 /** The card that is on at the desk: what each team said to it was worth so much. */
 import { computed } from 'vue'
 import type { BoardOf, DeskView, GameGuide } from '@/api/types'
-import WhoseTurn from '../desks/WhoseTurn.vue'
-import type { GameDesk } from '../gameViews'
-import TeamFlag from '../shared/teams/TeamFlag.vue'
-import { teamName } from '../shared/teams/teams'
+import WhoseTurn from '../../desks/WhoseTurn.vue'
+import type { GameDesk } from '../../gameViews'
+import TeamFlag from '../../shared/teams/TeamFlag.vue'
+import { teamName } from '../../shared/teams/teams'
+import { t } from './words'
 
 const props = defineProps<{ board: BoardOf<'sea_chest'>; view: DeskView; desk: GameDesk }>()
 const ended = computed(() => props.view.phase === 'ended')
 const guide = (what: GameGuide): void => void props.desk.guide(what)
 const WORTH = [
-  [0, 'none'],
-  [1, 'half'],
-  [2, 'all'],
+  [0, t('none')],
+  [1, t('half')],
+  [2, t('all')],
 ] as const
 const now = computed(() => {
-  if (!props.board.turn) return 'The chest is empty.'
-  return `${teamName(props.board.turn)} ${props.board.open ? 'has drawn.' : 'draws.'}`
+  if (!props.board.turn) return t('the_chest_is_empty')
+  const team = teamName(props.board.turn)
+  return props.board.open ? t('has_drawn', { team }) : t('draws', { team })
 })
 </script>
 
 <template>
-  <section aria-label="Sea chest" class="mb-5 border-b border-rule pb-4">
+  <section :aria-label="t('sea_chest')" class="mb-5 border-b border-rule pb-4">
     <p v-if="!ended" class="mb-2 flex flex-wrap items-center gap-2">
       <TeamFlag v-if="board.turn" :number="board.turn" class="size-5" />
       <b>{{ now }}</b>
       <span v-if="board.turn && !board.open" class="text-slate">{{
-        board.made === 'room' ? 'Space draws for them.' : 'On a phone, or you with Space.'
+        board.made === 'room' ? t('space_draws_for_them') : t('on_a_phone')
       }}</span>
-      <span class="text-slate">{{ board.left }} of {{ board.cards }} cards in the chest</span>
+      <span class="text-slate">{{
+        t('of_cards_in_the_chest', { left: board.left, cards: board.cards })
+      }}</span>
     </p>
     <table class="text-[15px]">
       <caption class="sr-only">
-        Pearls
+        {{
+          t('pearls')
+        }}
       </caption>
       <thead>
-        <tr class="text-left text-slate">
-          <th scope="col" class="pr-4 font-normal">Team</th>
-          <th scope="col" class="pr-4 text-right font-normal">Pearls</th>
-          <th scope="col" class="font-normal">{{ board.open ? 'For this card' : 'For the last card' }}</th>
+        <tr class="text-start text-slate">
+          <th scope="col" class="pe-4 font-normal">{{ t('team') }}</th>
+          <th scope="col" class="pe-4 text-end font-normal">{{ t('pearls') }}</th>
+          <th scope="col" class="font-normal">
+            {{ board.open ? t('for_this_card') : t('for_the_last_card') }}
+          </th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="team in board.teams" :key="team.number">
-          <th scope="row" class="py-0.5 pr-4 text-left font-normal">
+          <th scope="row" class="py-0.5 pe-4 text-start font-normal">
             <span class="flex items-center gap-2">
               <TeamFlag :number="team.number" class="size-4" />
               <span :class="board.turn === team.number && board.open && 'font-bold'">{{
@@ -52,7 +60,7 @@ const now = computed(() => {
               }}</span>
             </span>
           </th>
-          <td class="figure pr-4 text-right text-lg">{{ team.pearls }}</td>
+          <td class="figure pe-4 text-end text-lg">{{ team.pearls }}</td>
           <td>
             <span v-if="board.card" class="flex gap-1">
               <button
@@ -66,11 +74,11 @@ const now = computed(() => {
                 :aria-pressed="team.now === pearls"
                 @click="guide({ move: 'give_pearls', question: board.card, team: team.number, pearls })"
               >
-                <span v-if="team.now === pearls" aria-hidden="true">✓ </span>{{ word
-                }}<span class="sr-only"> of it was right: {{ teamName(team.number) }}</span>
+                <span v-if="team.now === pearls" aria-hidden="true">✓ </span>{{ word }}
+                <span class="sr-only">{{ t('of_it_was_right', { team: teamName(team.number) }) }}</span>
               </button>
             </span>
-            <span v-else class="text-slate">once a card is drawn</span>
+            <span v-else class="text-slate">{{ t('once_a_card_is_drawn') }}</span>
           </td>
         </tr>
       </tbody>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { GameOf, Planned } from '@/api/types'
-import WhatIsPaired from '../settings/WhatIsPaired.vue'
+import WhatIsPaired from '../../desks/WhatIsPaired.vue'
+import { t } from './words'
 
 defineOptions({ inheritAttrs: false })
 const game = defineModel<GameOf<'shutters'>>({ required: true })
@@ -12,7 +13,7 @@ defineProps<{ plan: Planned | null; alone?: boolean }>()
     <WhatIsPaired v-model="game" :plan="plan" :alone="alone" />
     <label class="flex min-h-8 items-center gap-2">
       <input v-model="game.spoken" type="checkbox" class="size-5 accent-tide" />
-      <span>Devices say each word as it is opened</span>
+      <span>{{ t('devices_say_each_word') }}</span>
     </label>
   </div>
 </template>

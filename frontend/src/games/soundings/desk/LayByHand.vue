@@ -4,6 +4,8 @@ import { computed } from 'vue'
 import type { GameOf, Planned } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 type Laid = NonNullable<GameOf<'soundings'>['laid']>
 
@@ -16,7 +18,9 @@ const MOST_SOUNDINGS = 10
 const known = computed(() => {
   const lying = (props.plan.layout ?? []).flatMap((part) => part.questions)
   const left = props.plan.unplayed.filter((one) => one.why.code === 'unplayed_no_room')
-  return new Map([...lying, ...left].map((one) => [one.id, `${one.number ?? ''} ${one.title || 'Untitled'}`]))
+  return new Map(
+    [...lying, ...left].map((one) => [one.id, `${one.number ?? ''} ${one.title || common('untitled')}`]),
+  )
 })
 const out = computed(() => {
   const lying = new Set((laid.value ?? []).flatMap((one) => one.questions))
@@ -60,26 +64,27 @@ const picked = (event: Event): number => Number((event.target as HTMLSelectEleme
 </script>
 
 <template>
-  <UiButton v-if="!laid" size="small" @click="begin">Lay it by hand…</UiButton>
+  <UiButton v-if="!laid" size="small" @click="begin">{{ t('lay_it_by_hand') }}</UiButton>
   <div v-else class="space-y-3">
     <fieldset
       v-for="(channel, index) in laid"
       :key="index"
       class="min-w-0 rounded border border-rule px-3 py-2"
     >
-      <legend class="sr-only">Channel {{ index + 1 }}</legend>
+      <legend class="sr-only">{{ t('channel', { number: index + 1 }) }}</legend>
       <div class="flex items-center gap-2">
         <input
           :value="channel.name"
           :class="smallField"
           class="min-w-0 grow font-bold"
           maxlength="60"
-          placeholder="Open water"
-          :aria-label="`Name of channel ${index + 1}`"
+          :placeholder="t('open_water')"
+          :aria-label="t('name_of_channel', { number: index + 1 })"
           @input="rename(index, ($event.target as HTMLInputElement).value)"
         />
         <UiButton look="quiet" size="small" @click="remove(index)"
-          >Remove<span class="sr-only"> channel {{ index + 1 }}</span></UiButton
+          >{{ common('remove') }}
+          <span class="sr-only">{{ t('channel_2', { number: index + 1 }) }}</span></UiButton
         >
       </div>
       <ol>
@@ -88,16 +93,16 @@ const picked = (event: Event): number => Number((event.target as HTMLSelectEleme
           :key="id"
           class="flex flex-wrap items-center justify-end gap-2 border-t border-rule py-1 first:border-0 sm:flex-nowrap"
         >
-          <span class="figure w-5 shrink-0 text-right">{{ place + 1 }}</span>
+          <span class="figure w-5 shrink-0 text-end">{{ place + 1 }}</span>
           <span class="line-clamp-2 min-w-0 grow basis-[calc(100%-2rem)] sm:line-clamp-1 sm:basis-0">{{
-            known.get(id) ?? 'not asked any more'
+            known.get(id) ?? t('not_asked_any_more')
           }}</span>
           <UiButton
             look="quiet"
             size="small"
             class="px-2!"
             :disabled="!place"
-            :aria-label="`Nearer: ${known.get(id)}`"
+            :aria-label="t('nearer', { question: known.get(id) ?? '' })"
             @click="step(index, place, -1)"
             >↑</UiButton
           >
@@ -106,28 +111,28 @@ const picked = (event: Event): number => Number((event.target as HTMLSelectEleme
             size="small"
             class="px-2!"
             :disabled="place === (channel.questions?.length ?? 0) - 1"
-            :aria-label="`Further out: ${known.get(id)}`"
+            :aria-label="t('further_out', { question: known.get(id) ?? '' })"
             @click="step(index, place, 1)"
             >↓</UiButton
           >
           <select
             :class="smallField"
             class="w-28"
-            :aria-label="`Channel of ${known.get(id)}`"
+            :aria-label="t('channel_of', { question: known.get(id) ?? '' })"
             :value="index"
             @change="put(id, picked($event))"
           >
             <option v-for="(other, number) in laid" :key="number" :value="number">
-              {{ other.name || `Channel ${number + 1}` }}
+              {{ other.name || t('channel', { number: number + 1 }) }}
             </option>
-            <option :value="-1">off the chart</option>
+            <option :value="-1">{{ t('off_the_chart') }}</option>
           </select>
         </li>
       </ol>
-      <p v-if="!channel.questions?.length" class="text-slate">Nothing lies here yet.</p>
+      <p v-if="!channel.questions?.length" class="text-slate">{{ t('nothing_lies_here_yet') }}</p>
     </fieldset>
     <div v-if="out.length">
-      <p class="font-bold">Not on the chart</p>
+      <p class="font-bold">{{ t('not_on_the_chart') }}</p>
       <ul>
         <li
           v-for="id in out"
@@ -140,7 +145,7 @@ const picked = (event: Event): number => Number((event.target as HTMLSelectEleme
           <select
             :class="smallField"
             class="w-28"
-            :aria-label="`Channel of ${known.get(id)}`"
+            :aria-label="t('channel_of', { question: known.get(id) ?? '' })"
             :value="-1"
             @change="put(id, picked($event))"
           >
@@ -151,15 +156,17 @@ const picked = (event: Event): number => Number((event.target as HTMLSelectEleme
               :value="number"
               :disabled="(other.questions?.length ?? 0) >= MOST_SOUNDINGS"
             >
-              {{ other.name || `Channel ${number + 1}` }}
+              {{ other.name || t('channel', { number: number + 1 }) }}
             </option>
           </select>
         </li>
       </ul>
     </div>
     <div class="flex flex-wrap gap-2">
-      <UiButton v-if="laid.length < MOST_CHANNELS" size="small" @click="add">Add a channel</UiButton>
-      <UiButton size="small" look="quiet" @click="laid = null">Let it lay itself</UiButton>
+      <UiButton v-if="laid.length < MOST_CHANNELS" size="small" @click="add">{{
+        t('add_a_channel')
+      }}</UiButton>
+      <UiButton size="small" look="quiet" @click="laid = null">{{ t('let_it_lay_itself') }}</UiButton>
     </div>
   </div>
 </template>

@@ -2,11 +2,13 @@
 /** The chart at the desk: opens what a team calls out, and puts right who charted what. */
 import { computed, ref, watch } from 'vue'
 import type { BoardOf, DeskView, GameGuide } from '@/api/types'
-import { counted } from '@/composables/format'
-import TeamsAtDesk from '../desks/TeamsAtDesk.vue'
-import type { GameDesk } from '../gameViews'
-import TeamFlag from '../shared/teams/TeamFlag.vue'
-import { teamName } from '../shared/teams/teams'
+import TeamsAtDesk from '../../desks/TeamsAtDesk.vue'
+import type { GameDesk } from '../../gameViews'
+import TeamFlag from '../../shared/teams/TeamFlag.vue'
+import { teamName } from '../../shared/teams/teams'
+import { t as shown } from '../words'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 type Sounding = BoardOf<'soundings'>['channels'][number]['soundings'][number]
 
@@ -25,7 +27,7 @@ const settled = computed(
     every.value.find((one) => one.question === props.view.shown?.item.id),
 )
 const titleOf = (question: string): string =>
-  props.view.run.find((row) => row.id === question)?.title || 'Untitled'
+  props.view.run.find((row) => row.id === question)?.title || common('untitled')
 const ended = computed(() => props.view.phase === 'ended')
 
 const teams = computed(() =>
@@ -43,27 +45,31 @@ function touch(one: Sounding): void {
   else void props.desk.goTo(one.question)
 }
 const said = (one: Sounding): string => {
-  const of = `${counted(one.fathoms, 'fathom')}: ${titleOf(one.question)}`
-  if (one.team) return `${of}. Charted by ${teamName(one.team)}`
-  return one.over ? `${of}. Nobody took it` : one.on ? `${of}. Asked now` : `Ask ${of}`
+  const of = `${shown('fathoms', { n: one.fathoms })}: ${titleOf(one.question)}`
+  if (one.team) return t('charted_by', { of, team: teamName(one.team) })
+  return one.over ? t('nobody_took_it', { of }) : one.on ? t('asked_now', { of }) : t('ask', { of })
 }
 </script>
 
 <template>
-  <section aria-label="Soundings" class="mb-5 border-b border-rule pb-4">
+  <section :aria-label="t('soundings')" class="mb-5 border-b border-rule pb-4">
     <p class="mb-2 flex flex-wrap items-center gap-2">
       <template v-if="board.turn && !ended">
         <TeamFlag :number="board.turn" class="size-5" />
-        <b>{{ teamName(board.turn) }} {{ on ? 'has the turn' : 'chooses' }}.</b>
-        <span v-if="!on" class="text-slate">On a phone, or you press what they call out.</span>
+        <b>{{
+          on
+            ? t('has_the_turn', { team: teamName(board.turn) })
+            : t('chooses', { team: teamName(board.turn) })
+        }}</b>
+        <span v-if="!on" class="text-slate">{{ t('on_a_phone_or_you_press') }}</span>
       </template>
-      <b v-else-if="!board.turn">Every sounding is taken.</b>
+      <b v-else-if="!board.turn">{{ t('every_sounding_is_taken') }}</b>
     </p>
     <table class="border-separate border-spacing-y-1">
       <tbody>
         <tr v-for="(channel, index) in board.channels" :key="index">
-          <th scope="row" class="max-w-44 truncate pr-3 text-left font-normal" dir="auto">
-            {{ channel.name || 'Open water' }}
+          <th scope="row" class="max-w-44 truncate pe-3 text-start font-normal" dir="auto">
+            {{ channel.name || t('open_water') }}
           </th>
           <td class="flex flex-wrap gap-1">
             <button
@@ -89,11 +95,11 @@ const said = (one: Sounding): string => {
     </table>
     <div v-if="settled" class="mt-2">
       <p class="flex gap-2 text-[15px] text-slate">
-        <span class="shrink-0">{{ counted(settled.fathoms, 'fathom') }}:</span>
+        <span class="shrink-0">{{ shown('fathoms', { n: settled.fathoms }) }}:</span>
         <span class="line-clamp-1">{{ titleOf(settled.question) }}</span>
       </p>
-      <div class="mt-1 flex flex-wrap items-center gap-1" role="group" aria-label="Who has charted it">
-        <span class="mr-1 text-[15px]">Charted by</span>
+      <div class="mt-1 flex flex-wrap items-center gap-1" role="group" :aria-label="t('who_has_charted_it')">
+        <span class="me-1 text-[15px]">{{ t('charted_by_2') }}</span>
         <button
           v-for="boat in board.boats"
           :key="boat.number"
@@ -118,14 +124,14 @@ const said = (one: Sounding): string => {
           :aria-pressed="settled.over && !settled.team"
           @click="guide({ move: 'say_who_charted', question: settled.question, team: null })"
         >
-          nobody
+          {{ t('nobody') }}
         </button>
       </div>
     </div>
     <TeamsAtDesk
       class="mt-3"
       :teams="teams"
-      unit="fathom"
+      :unit="t('fathom')"
       :turn="ended ? null : board.turn"
       @add="(team, fathoms) => guide({ move: 'give_fathoms', team, fathoms })"
       @turn="guide({ move: 'give_turn', team: $event })"

@@ -2,22 +2,23 @@
 import { computed } from 'vue'
 import type { GameOf, Planned, Settings } from '@/api/types'
 import { smallField } from '@/ui/recipes'
-import HowTeamsAreMade from '../settings/HowTeamsAreMade.vue'
+import HowTeamsAreMade from '../../desks/HowTeamsAreMade.vue'
 import LayByHand from './LayByHand.vue'
+import { t } from './words'
 
 const props = defineProps<{ settings: Settings; plan?: Planned | null }>()
 defineOptions({ inheritAttrs: false })
 const game = defineModel<GameOf<'soundings'>>({ required: true })
 const MOST_TEAMS = 8
 const CLAIMS = [
-  ['turns', 'the team whose turn it is'],
-  ['signal', 'whoever signals first'],
+  ['turns', t('the_team_whose_turn_it_is')],
+  ['signal', t('whoever_signals_first')],
 ] as const
-const MORE = [['room', 'in the room, without devices']] as const
+const MORE = [['room', t('in_the_room_without_devices')]] as const
 /** What the chart is like: the channels, with how many soundings. */
 const lies = computed(() =>
   (props.plan?.layout ?? [])
-    .map((part) => `${part.name || 'open water'} ${part.questions.length}`)
+    .map((part) => `${part.name || t('open_water_2')} ${part.questions.length}`)
     .join(' · '),
 )
 </script>
@@ -30,20 +31,16 @@ const lies = computed(() =>
       :settings="settings"
       :most="MOST_TEAMS"
       :more="MORE"
-      :hint="
-        game.made === 'room'
-          ? 'Teams answer aloud, and you say who has charted it.'
-          : 'A team counts as the mean of what its members answer.'
-      "
+      :hint="game.made === 'room' ? t('teams_answer_aloud_and_you_say') : t('a_team_counts_as_the_mean')"
     />
     <label class="flex flex-wrap items-center gap-2"
-      ><span class="font-bold">First comes</span>
+      ><span class="font-bold">{{ t('first_comes') }}</span>
       <select v-model="game.claims" :class="smallField" :disabled="game.made === 'room'">
         <option v-for="[value, words] in CLAIMS" :key="value" :value="value">{{ words }}</option>
       </select>
     </label>
     <p v-if="lies">
-      <b>{{ game.laid ? 'Laid by hand' : 'The chart' }}:</b> {{ lies }}
+      <b>{{ game.laid ? t('laid_by_hand') : t('the_chart') }}:</b> {{ lies }}
     </p>
     <LayByHand v-if="plan?.layout" v-model="game.laid" :plan="plan" />
   </div>

@@ -1,22 +1,23 @@
 <script setup lang="ts">
 import type { GameOf, Planned } from '@/api/types'
 import { smallField } from '@/ui/recipes'
-import WhatIsPaired from '../settings/WhatIsPaired.vue'
+import WhatIsPaired from '../../desks/WhatIsPaired.vue'
+import { t } from './words'
 
 defineOptions({ inheritAttrs: false })
 defineProps<{ plan?: Planned | null; alone?: boolean }>()
 const game = defineModel<GameOf<'word_search'>>({ required: true })
 const WAYS = [
-  ['straight', 'across and down'],
-  ['slopes', 'across, down and on slopes'],
-  ['backwards', 'in every direction, backwards too'],
+  ['straight', t('across_and_down')],
+  ['slopes', t('across_down_and_on_slopes')],
+  ['backwards', t('in_every_direction_backwards_too')],
 ] as const
 </script>
 
 <template>
   <div class="space-y-3 py-2">
     <label class="flex flex-wrap items-center gap-2"
-      ><span class="font-bold">Words run</span>
+      ><span class="font-bold">{{ t('words_run') }}</span>
       <select v-model="game.directions" :class="smallField">
         <option v-for="[value, words] in WAYS" :key="value" :value="value">{{ words }}</option>
       </select>

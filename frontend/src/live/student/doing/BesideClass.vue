@@ -2,6 +2,7 @@
 /** How the whole class did, in tenths, with the tenth that is one's own: nobody is named. */
 import { computed } from 'vue'
 import type { MyWork } from '@/api/types'
+import { percent } from '@/composables/format'
 import { t } from './words'
 
 const props = defineProps<{ beside: NonNullable<MyWork['beside']> }>()
@@ -24,7 +25,7 @@ const fewer = computed(() =>
       />
     </ol>
     <p class="mt-1 flex justify-between text-[15px] text-slate" aria-hidden="true">
-      <span>0 %</span><span>100 %</span>
+      <span>{{ percent(0) }}</span><span>{{ percent(1) }}</span>
     </p>
     <p class="mt-1">{{ t('beside_words', { people: beside.people, fewer }) }}</p>
   </section>

@@ -37,7 +37,7 @@ const whyNot = (code: string): MyWork['why_not'] => ({ code, params: {}, sentenc
 
 describe('a page of set work', () => {
   it('says until when there is time, to who has begun and to who has not', () => {
-    expect(page({}).text()).toContain('Due Sunday, December 6')
+    expect(page({}).text()).toContain('Due Sunday 6 December')
     expect(page({ title: '' }).get('h1').text()).toBe('Untitled set')
     const begun = page({ running: 1, ends: DUE - 86_000_000, why_not: whyNot('attempt_running') })
     expect(begun.text()).toContain('It is over at')
@@ -61,7 +61,7 @@ describe('a page of set work', () => {
     const early = page({ title: '', door: 'not_yet', opens: DUE, why_not: whyNot('work_not_yet') })
     expect(early.text()).toContain('Not open yet')
     const late = page({ door: 'closed', why_not: whyNot('work_closed') })
-    expect(late.text()).toContain('It was due Sunday, December 6')
+    expect(late.text()).toContain('It was due Sunday 6 December')
     for (const found of [early, late]) expect(buttons(found)).not.toContain('Begin')
   })
 })

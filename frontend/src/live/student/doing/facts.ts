@@ -1,6 +1,6 @@
 /** What a student has to know before they begin, or go on, in sentences. */
 import type { MyWork } from '@/api/types'
-import { language } from '@/words'
+import { localeOf } from '@/words'
 import { t as paper } from '../seated/own/words'
 import { moment } from './times'
 import { t } from './words'
@@ -36,4 +36,9 @@ export function factsOf(work: MyWork): string[] {
 }
 
 const timeOnly = (at: number, zone?: string): string =>
-  new Intl.DateTimeFormat(language.value, { hour: 'numeric', minute: '2-digit', timeZone: zone }).format(at)
+  new Intl.DateTimeFormat(localeOf(), {
+    numberingSystem: 'latn',
+    hour: 'numeric',
+    minute: '2-digit',
+    timeZone: zone,
+  }).format(at)

@@ -1,8 +1,9 @@
 /** Moments as the school's clocks show them, in the student's language. */
-import { language } from '@/words'
+import { localeOf } from '@/words'
 
 export const moment = (at: number, zone = 'UTC'): string =>
-  new Intl.DateTimeFormat(language.value, {
+  new Intl.DateTimeFormat(localeOf(), {
+    numberingSystem: 'latn',
     weekday: 'long',
     day: 'numeric',
     month: 'long',
@@ -12,7 +13,8 @@ export const moment = (at: number, zone = 'UTC'): string =>
   }).format(at)
 
 export const shortMoment = (at: number, zone = 'UTC'): string =>
-  new Intl.DateTimeFormat(language.value, {
+  new Intl.DateTimeFormat(localeOf(), {
+    numberingSystem: 'latn',
     weekday: 'short',
     day: 'numeric',
     month: 'short',

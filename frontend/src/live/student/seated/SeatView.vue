@@ -17,6 +17,7 @@ import type { SeatLink } from './useSeat'
 import { figure } from '@/words'
 import { t } from './words'
 import { t as atTheDoor } from '../words'
+import { told } from '../told'
 
 const EndView = defineAsyncComponent(() => import('./EndView.vue'))
 const OwnLight = defineAsyncComponent(() => import('./light/OwnLight.vue'))
@@ -27,7 +28,7 @@ const PlaceView = defineAsyncComponent(() => import('./PlaceView.vue'))
 const props = defineProps<{ link: SeatLink; name: string; seat?: number; token?: string }>()
 const emit = defineEmits<{ leave: [why?: Refusal] }>()
 const { view, mine, time, status, answer, state, refusal, send, read } = props.link
-provideReading(read)
+provideReading(read, told)
 const chosen = ref<StudentAnswer | null>(null)
 /** Where an answer may be changed, the student has said that it shall be. */
 const changing = ref(false)

@@ -6,6 +6,7 @@ const NAME = 'spoken'
 const LOOK = `::highlight(${NAME}) { background-color: var(--color-lamp); color: #000000; }`
 
 /** What stands between the words and is not read with them; and what is one word, however much stands in it. */
+// eslint-disable-next-line words/no-bare-words -- elements
 const APART = 'select, input, button'
 const WHOLE = '.formula'
 

@@ -1,4 +1,3 @@
-import { newId } from '@/api/ids'
 import type { ItemOf, KeyOf, PublicItemOf, TallyOf } from '@/api/types'
 import { defineKind } from '../../kindViews'
 import { lettersOf } from './letters'
@@ -25,12 +24,7 @@ function inWords(
 }
 
 export const choice = defineKind<'choice'>({
-  label: 'Choice',
-  hint: 'one or several options are right',
   isAsked: true,
-  starts: () => ({ options: [0, 1].map(() => ({ id: newId(8), text: '', right: false })) }),
-  editor: async () => (await import('./Editor.vue')).default,
-  chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
   sort,

@@ -1,20 +1,10 @@
-import { newId } from '@/api/ids'
 import { textOf } from '@/questions/shared/lines'
 import { defineKind } from '../../kindViews'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
 
 export const classify = defineKind<'classify'>({
-  label: 'Classify',
-  hint: 'lines are put into groups',
   isAsked: true,
-  starts: () => {
-    const groups = [0, 1].map(() => ({ id: newId(8), text: '' }))
-    const members = groups.map((group) => ({ id: newId(8), text: '', group: group.id }))
-    return { time_limit: 90, groups, members }
-  },
-  editor: async () => (await import('./Editor.vue')).default,
-  chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
   sort: () => t('sort'),

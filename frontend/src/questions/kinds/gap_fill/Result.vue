@@ -52,13 +52,13 @@ const hasRows = computed(() => !!props.tally || !!props.mine)
     </p>
     <ol v-if="hasRows" class="mt-[0.6em] grid gap-[0.35em]">
       <li v-for="row in gaps" :key="row.gap" class="flex items-baseline gap-x-[0.9em]">
-        <b class="figure w-[1.2em] shrink-0 text-right">{{ row.gap + 1 }}</b>
+        <b class="figure w-[1.2em] shrink-0 text-end">{{ row.gap + 1 }}</b>
         <span class="flex min-w-0 flex-wrap items-baseline gap-x-[0.9em] gap-y-[0.2em]">
           <span v-for="word in row.words" :key="word.text" class="wrap-anywhere">
             <span :class="word.right && 'rounded bg-lamp px-[0.25em] text-ink'"
               ><span v-if="word.right" aria-hidden="true">✓ </span>{{ word.text }}</span
             >
-            <span class="figure ml-[0.35em]">{{ word.count }}</span>
+            <span class="figure ms-[0.35em]">{{ word.count }}</span>
           </span>
           <span v-if="tally && !row.words.length" class="text-soft" :lang="language" dir="auto">{{
             t('nothing')

@@ -3,18 +3,9 @@ import { t as common } from '@/questions/shared/words'
 import { t } from './words'
 
 export const gap_fill = defineKind<'gap_fill'>({
-  label: 'Gap fill',
-  hint: 'words are put into the gaps of a text',
   isAsked: true,
-  starts: () => ({ time_limit: 90 }),
-  editor: async () => (await import('./Editor.vue')).default,
-  chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
-  typedParts: (item) =>
-    item.way === 'typed'
-      ? (item.text?.match(/\[[^[\]]*\]/g) ?? []).map((_, at) => t('gap', { number: at + 1 }))
-      : [],
   sort: () => t('sort'),
   sendLabel: (_item, answer) => {
     if (!answer) return t('choose')

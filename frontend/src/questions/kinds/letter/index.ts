@@ -3,11 +3,7 @@ import { t as common } from '@/questions/shared/words'
 import { t } from './words'
 
 export const letter = defineKind<'letter'>({
-  label: 'Letter',
-  hint: 'asked aloud, answered with a letter',
   isAsked: true,
-  editor: async () => (await import('./Editor.vue')).default,
-  chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
   sort: () => t('sort'),

@@ -1,19 +1,10 @@
-import { newId } from '@/api/ids'
 import { textOf } from '@/questions/shared/lines'
 import { defineKind } from '../../kindViews'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
 
 export const match = defineKind<'match'>({
-  label: 'Match',
-  hint: 'pairs are found',
   isAsked: true,
-  starts: () => ({
-    time_limit: 90,
-    pairs: [0, 1, 2].map(() => ({ id: newId(8), left: '', partner_id: newId(8), right: '' })),
-  }),
-  editor: async () => (await import('./Editor.vue')).default,
-  chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
   sort: () => t('sort'),

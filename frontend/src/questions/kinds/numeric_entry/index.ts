@@ -11,15 +11,9 @@ function keyInWords(key: KeyOf<'numeric_entry'>): string {
 }
 
 export const numeric_entry = defineKind<'numeric_entry'>({
-  label: 'Number',
-  hint: 'a number is typed',
   isAsked: true,
-  starts: () => ({ time_limit: 60 }),
-  editor: async () => (await import('./Editor.vue')).default,
-  chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
-  typedParts: () => [''],
   sort: () => t('sort'),
   sendLabel: (_item, answer) => (answer ? common('send', { what: answer.text.trim() }) : t('choose')),
   inWords: (_item, tally, key) => {

@@ -1,16 +1,10 @@
-import { newId } from '@/api/ids'
 import { textOf } from '@/questions/shared/lines'
 import { defineKind } from '../../kindViews'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
 
 export const order = defineKind<'order'>({
-  label: 'Order',
-  hint: 'lines are put into their order, or ranked',
   isAsked: true,
-  starts: () => ({ time_limit: 90, lines: [0, 1, 2].map(() => ({ id: newId(8), text: '' })) }),
-  editor: async () => (await import('./Editor.vue')).default,
-  chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
   sort: (item) => t(item.scored ? 'sort' : 'sort_rank'),

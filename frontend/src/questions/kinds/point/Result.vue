@@ -33,7 +33,7 @@ const chosenName = computed(() => props.item.names.find((place) => place.id === 
           ><span v-if="area.right" aria-hidden="true">✓ </span>{{ area.name
           }}<span v-if="area.right" class="sr-only"> ({{ common('right') }})</span></span
         >
-        <span class="figure ml-[0.35em]">{{ area.count }}</span>
+        <span class="figure ms-[0.35em]">{{ area.count }}</span>
       </span>
       <span class="text-soft" :lang="language" dir="auto"
         >{{ t('elsewhere') }} <span class="figure">{{ tally.strays }}</span></span

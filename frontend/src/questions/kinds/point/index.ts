@@ -3,13 +3,8 @@ import { t as common } from '@/questions/shared/words'
 import { t } from './words'
 
 export const point = defineKind<'point'>({
-  label: 'Point on a picture',
-  hint: 'a place on a picture is pointed at',
   isAsked: true,
   showsPicture: true,
-  starts: () => ({ time_limit: 60 }),
-  editor: async () => (await import('./Editor.vue')).default,
-  chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
   sort: () => t('sort'),

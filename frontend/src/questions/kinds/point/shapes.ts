@@ -3,11 +3,6 @@ import type { Area, Spot } from '@/api/types'
 
 export type Place = Area['place']
 export type ShapeName = Place['shape']
-export const SHAPES: readonly { value: ShapeName; label: string }[] = [
-  { value: 'rectangle', label: 'Rectangle' },
-  { value: 'ellipse', label: 'Ellipse' },
-  { value: 'polygon', label: 'Corners, one by one' },
-]
 
 const clamp = (value: number): number => Math.round(Math.min(1, Math.max(0, value)) * 1000) / 1000
 
@@ -47,22 +42,6 @@ export function usual(shape: ShapeName): Place {
       ],
     }
   return between(shape, { x: 0.4, y: 0.4 }, { x: 0.6, y: 0.6 })
-}
-
-export const FIELDS: Record<ShapeName, readonly { name: string; label: string }[]> = {
-  rectangle: [
-    { name: 'x', label: 'left' },
-    { name: 'y', label: 'top' },
-    { name: 'width', label: 'width' },
-    { name: 'height', label: 'height' },
-  ],
-  ellipse: [
-    { name: 'x', label: 'centre across' },
-    { name: 'y', label: 'centre down' },
-    { name: 'radius_x', label: 'radius across' },
-    { name: 'radius_y', label: 'radius down' },
-  ],
-  polygon: [],
 }
 
 /** Corners as SVG points in a box of 100 by 100. */

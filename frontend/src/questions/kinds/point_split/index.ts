@@ -1,19 +1,10 @@
-import { newId } from '@/api/ids'
 import { textOf } from '@/questions/shared/lines'
 import { defineKind } from '../../kindViews'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
 
 export const point_split = defineKind<'point_split'>({
-  label: 'Point split',
-  hint: 'a sum is shared out over options',
   isAsked: true,
-  isOpinionOnly: true,
-  starts: () => ({
-    time_limit: 90,
-    options: [0, 1].map(() => ({ id: newId(8), text: '' })),
-  }),
-  editor: async () => (await import('./Editor.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
   sort: (item) => t('sort', { total: item.total ?? 0 }),

@@ -50,8 +50,8 @@ const rows = computed(() =>
         </div>
         <div v-if="row.at" class="relative h-[0.5em] border-t border-front" aria-hidden="true">
           <span
-            class="absolute -top-[0.25em] size-[0.5em] -translate-x-1/2 rounded-full bg-front"
-            :style="{ left: row.at }"
+            class="absolute -top-[0.25em] size-[0.5em] -translate-x-1/2 rounded-full rtl:translate-x-1/2 bg-front"
+            :style="{ insetInlineStart: row.at }"
           />
         </div>
         <p

@@ -1,20 +1,10 @@
-import { newId } from '@/api/ids'
 import { textOf } from '@/questions/shared/lines'
 import { defineKind } from '../../kindViews'
 import { t as common } from '@/questions/shared/words'
 import { t } from './words'
 
 export const rating_scale = defineKind<'rating_scale'>({
-  label: 'Rating scale',
-  hint: 'statements are rated in steps',
   isAsked: true,
-  isOpinionOnly: true,
-  starts: () => ({
-    time_limit: 90,
-    statements: [0, 1].map(() => ({ id: newId(8), text: '' })),
-  }),
-  editor: async () => (await import('./Editor.vue')).default,
-  chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
   sort: () => t('sort'),

@@ -4,11 +4,7 @@ import { t as common } from '@/questions/shared/words'
 import { t } from './words'
 
 export const slider = defineKind<'slider'>({
-  label: 'Slider',
-  hint: 'a number on a scale',
   isAsked: true,
-  starts: () => ({ time_limit: 45 }),
-  editor: async () => (await import('./Editor.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
   sort: () => t('sort'),

@@ -3,15 +3,9 @@ import { t as common } from '@/questions/shared/words'
 import { t } from './words'
 
 export const text_entry = defineKind<'text_entry'>({
-  label: 'Text',
-  hint: 'a short text is typed, or written from a sound',
   isAsked: true,
-  starts: () => ({ time_limit: 60, accepts: [''] }),
-  editor: async () => (await import('./Editor.vue')).default,
-  chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
-  typedParts: () => [''],
   sort: (item) =>
     ('dictation' in item ? item.dictation : item.form === 'dictation') ? t('sort_dictation') : t('sort'),
   sendLabel: (_item, answer) => (answer ? common('send_it') : t('choose')),

@@ -3,15 +3,9 @@ import { t as common } from '@/questions/shared/words'
 import { t } from './words'
 
 export const word_cloud = defineKind<'word_cloud'>({
-  label: 'Word cloud',
-  hint: 'a few words, counted',
   isAsked: true,
-  starts: () => ({ time_limit: 60 }),
-  editor: async () => (await import('./Editor.vue')).default,
-  chips: async () => (await import('./Chips.vue')).default,
   player: async () => (await import('./Player.vue')).default,
   result: async () => (await import('./Result.vue')).default,
-  typedParts: () => [''],
   merged: (tally) => tally.words.filter((word) => word.merged.length),
   sort: (item) => (item.most === 1 ? t('sort_one') : t('sort_up_to', { most: item.most ?? 0 })),
   sendLabel: (_item, answer) => {

@@ -2,7 +2,7 @@
 /** Before one begins: how much it is, and what becomes of answers. */
 import { computed } from 'vue'
 import type { Mine, Work } from '@/api/types'
-import { language } from '@/words'
+import { localeOf } from '@/words'
 import { t } from './words'
 
 const props = defineProps<{ title: string; work: Work; mine: Mine | null }>()
@@ -13,7 +13,11 @@ const facts = computed(() => {
   const found = [t(work.changeable ? 'may_change' : 'stays')]
   if (work.limit && !noLimit) found.push(t('minutes_for_all', { n: Math.round((work.limit * time) / 60) }))
   if (work.until && (work.together || !noLimit)) {
-    const at = new Intl.DateTimeFormat(language.value, { hour: 'numeric', minute: '2-digit' })
+    const at = new Intl.DateTimeFormat(localeOf(), {
+      numberingSystem: 'latn',
+      hour: 'numeric',
+      minute: '2-digit',
+    })
     found.push(t('until_clock', { time: at.format(work.until) }))
     if (time > 1 && !work.together) found.push(t('more_time'))
   }

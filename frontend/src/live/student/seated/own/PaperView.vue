@@ -22,6 +22,7 @@ import PaperStrip from './PaperStrip.vue'
 import ReviewView from './ReviewView.vue'
 import { same } from './same'
 import { t } from './words'
+import { told } from '../../told'
 
 const OwnLight = defineAsyncComponent(() => import('../light/OwnLight.vue'))
 const OwnBoard = defineAsyncComponent(() => import('../OwnBoard.vue'))
@@ -29,7 +30,7 @@ const PlayedRules = defineAsyncComponent(() => import('../PlayedRules.vue'))
 const props = defineProps<{ link: PaperLink; name: string; seat: number; token: string }>()
 const { view, mine, time, status, answer, state, refusal, send, read, own } = props.link
 const { paper, notice } = own
-provideReading(read)
+provideReading(read, told)
 
 const chosen = ref<StudentAnswer | null>(null)
 const looking = ref(false)

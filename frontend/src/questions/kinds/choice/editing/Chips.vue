@@ -4,25 +4,26 @@ import { computed } from 'vue'
 import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
 import ChipMenu from '@/ui/ChipMenu.vue'
+import { t } from './words'
 
 type Choice = ItemOf<'choice'>
 const props = defineProps<{ item: Choice }>()
 const emit = defineEmits<{ update: [item: Choice] }>()
 
 const FORMS = [
-  { value: 'one', label: 'One is right' },
-  { value: 'several', label: 'Several are right' },
-  { value: 'true_false', label: 'True or false' },
+  { value: 'one', label: t('one_is_right') },
+  { value: 'several', label: t('several_are_right') },
+  { value: 'true_false', label: t('true_or_false') },
 ] as const
 const MARKINGS = [
-  { value: 'all_or_nothing', label: 'All or nothing' },
-  { value: 'right_minus_wrong', label: 'Right minus wrong' },
+  { value: 'all_or_nothing', label: t('all_or_nothing') },
+  { value: 'right_minus_wrong', label: t('right_minus_wrong') },
 ] as const
 
 const form = computed(() => props.item.form ?? 'one')
 const formLabel = computed(() => {
   if (props.item.scored) return FORMS.find((one) => one.value === form.value)!.label
-  return { one: 'Choose one', several: 'Choose any', true_false: 'True or false' }[form.value]
+  return { one: t('choose_one'), several: t('choose_any'), true_false: t('true_or_false') }[form.value]
 })
 
 /** Turning into true/false keeps which of the first two was right, and what cannot be kept is undoable. */
@@ -31,7 +32,7 @@ function setForm(next: NonNullable<Choice['form']>): void {
   if (next === 'true_false') {
     const firstRight = options[1]?.right ? 1 : 0
     const anyRight = options.some((option) => option.right)
-    options = ['True', 'False'].map((text, index) => ({
+    options = [t('true'), t('false')].map((text, index) => ({
       id: options[index]?.id ?? newId(8),
       text,
       right: anyRight && index === firstRight,
@@ -46,7 +47,7 @@ function setForm(next: NonNullable<Choice['form']>): void {
 
 <template>
   <ChipMenu
-    label="Form"
+    :label="t('form')"
     :choices="FORMS"
     :value="form"
     :text="formLabel"
@@ -54,7 +55,7 @@ function setForm(next: NonNullable<Choice['form']>): void {
   />
   <ChipMenu
     v-if="form === 'several' && item.scored"
-    label="Marking"
+    :label="t('marking')"
     :choices="MARKINGS"
     :value="item.marking ?? 'all_or_nothing'"
     @choose="emit('update', { ...item, marking: $event as Choice['marking'] })"

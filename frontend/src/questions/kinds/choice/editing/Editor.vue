@@ -2,8 +2,9 @@
 /** The options: texts, pictures, or both, each with its mark. */
 import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
-import LineList from '@/questions/shared/LineList.vue'
+import LineList from '@/questions/editing/LineList.vue'
 import { MediaSlot } from '@/media'
+import { t } from './words'
 
 type Choice = ItemOf<'choice'>
 type Option = NonNullable<Choice['options']>[number]
@@ -34,7 +35,7 @@ function setMedia(index: number, media: Option['media']): void {
 <template>
   <LineList
     :lines="options()"
-    label="Option"
+    :label="t('option')"
     by="letter"
     :fewest="2"
     :most="12"
@@ -46,14 +47,14 @@ function setMedia(index: number, media: Option['media']): void {
       <label
         v-if="item.scored"
         class="mt-1 inline-flex size-7 shrink-0 cursor-pointer items-center justify-center"
-        :title="line.right ? 'The right answer' : 'Mark as right'"
+        :title="line.right ? t('the_right_answer') : t('mark_as_right')"
       >
         <input
           :type="item.form === 'several' ? 'checkbox' : 'radio'"
           :name="`right-${item.id}`"
           class="peer sr-only"
           :checked="line.right"
-          :aria-label="`Option ${LETTERS[index]} is right`"
+          :aria-label="t('option_is_right', { letter: LETTERS[index] ?? '' })"
           @change="mark(index)"
         />
         <span

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ItemOf } from '@/api/types'
-import AllOrNothingChip from '@/questions/shared/AllOrNothingChip.vue'
+import AllOrNothingChip from '@/questions/editing/AllOrNothingChip.vue'
 
 defineProps<{ item: ItemOf<'classify'> }>()
 const emit = defineEmits<{ update: [item: ItemOf<'classify'>] }>()

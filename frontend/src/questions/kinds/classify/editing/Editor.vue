@@ -2,9 +2,10 @@
 /** The groups, and the lines with the group each belongs to. */
 import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
-import LineList from '@/questions/shared/LineList.vue'
+import LineList from '@/questions/editing/LineList.vue'
 import { plainText } from '@/questions/shared/richtext'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
 
 type Classify = ItemOf<'classify'>
 type Member = NonNullable<Classify['members']>[number]
@@ -31,17 +32,17 @@ function assign(index: number, group: string): void {
   <div>
     <LineList
       :lines="item.groups ?? []"
-      label="Group"
+      :label="t('group')"
       by="letter"
       :fewest="2"
       :most="6"
       :blank="() => ({ id: newId(8), text: '' })"
-      class="border-l-4 border-rule pl-2 font-bold"
+      class="border-s-4 border-rule ps-2 font-bold"
       @update="set({ groups: $event })"
     />
     <LineList
       :lines="item.members ?? []"
-      label="Line"
+      :label="t('line')"
       :fewest="2"
       :most="20"
       :blank="blankMember"
@@ -53,13 +54,13 @@ function assign(index: number, group: string): void {
           v-if="item.scored"
           class="mt-0.5 max-w-44"
           :class="smallField"
-          :aria-label="`Line ${index + 1} belongs to`"
+          :aria-label="t('line_belongs_to', { number: index + 1 })"
           :value="line.group ?? ''"
           @change="assign(index, ($event.target as HTMLSelectElement).value)"
         >
-          <option value="">which group?</option>
+          <option value="">{{ t('which_group') }}</option>
           <option v-for="(group, at) in item.groups" :key="group.id" :value="group.id">
-            {{ plainText(group.text ?? '') || `Group ${'ABCDEF'[at]}` }}
+            {{ plainText(group.text ?? '') || t('group_2', { letter: 'ABCDEF'.charAt(at) }) }}
           </option>
         </select>
       </template>

@@ -1,23 +1,24 @@
 <script setup lang="ts">
 import type { ItemOf } from '@/api/types'
-import AllOrNothingChip from '@/questions/shared/AllOrNothingChip.vue'
+import AllOrNothingChip from '@/questions/editing/AllOrNothingChip.vue'
 import ChipMenu from '@/ui/ChipMenu.vue'
-import StrictnessChip from '@/questions/shared/StrictnessChip.vue'
+import StrictnessChip from '@/questions/editing/StrictnessChip.vue'
+import { t } from './words'
 
 type Gap = ItemOf<'gap_fill'>
 defineProps<{ item: Gap }>()
 const emit = defineEmits<{ update: [item: Gap] }>()
 
 const WAYS = [
-  { value: 'typed', label: 'Gaps are typed' },
-  { value: 'chosen', label: 'Each gap has its choices' },
-  { value: 'bank', label: 'One bank of words' },
+  { value: 'typed', label: t('gaps_are_typed') },
+  { value: 'chosen', label: t('each_gap_has_its_choices') },
+  { value: 'bank', label: t('one_bank_of_words') },
 ] as const
 </script>
 
 <template>
   <ChipMenu
-    label="Gaps"
+    :label="t('gaps')"
     :choices="WAYS"
     :value="item.way ?? 'typed'"
     @choose="emit('update', { ...item, way: $event as Gap['way'] })"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** The text with its gaps in square brackets. */
 import type { ItemOf } from '@/api/types'
-import RichField from '@/questions/shared/RichField.vue'
-import TextList from '@/questions/shared/TextList.vue'
+import RichField from '@/questions/editing/RichField.vue'
+import TextList from '@/questions/editing/TextList.vue'
+import { t } from './words'
 
 type Gap = ItemOf<'gap_fill'>
 const props = defineProps<{ item: Gap }>()
@@ -10,10 +11,9 @@ const emit = defineEmits<{ update: [item: Gap] }>()
 
 const set = (change: Partial<Gap>): void => emit('update', { ...props.item, ...change })
 const HINTS = {
-  typed:
-    'What belongs into a gap stands in brackets; a bar parts spellings that are also right: [rises|climbs].',
-  chosen: 'In brackets the right choice first, then the others: [six|four|eight].',
-  bank: 'What belongs into a gap stands in brackets: [spring]. All words make one bank.',
+  typed: t('what_belongs_into_a_gap_stands'),
+  chosen: t('in_brackets_the_right_choice_first'),
+  bank: t('what_belongs_into_a_gap_stands_2'),
 }
 </script>
 
@@ -22,16 +22,16 @@ const HINTS = {
     <RichField
       :model-value="item.text ?? ''"
       data-line
-      label="Text with gaps"
-      placeholder="The tide rises for about [six] hours."
+      :label="t('text_with_gaps')"
+      :placeholder="t('the_tide_rises_for_about_six')"
       @update:model-value="set({ text: $event })"
     />
-    <p class="pl-1.5 text-[15px] text-slate">{{ HINTS[item.way ?? 'typed'] }}</p>
+    <p class="ps-1.5 text-[15px] text-slate">{{ HINTS[item.way ?? 'typed'] }}</p>
     <TextList
       v-if="item.way === 'bank'"
       class="mt-1"
       :texts="item.extra ?? []"
-      label="Word that belongs nowhere"
+      :label="t('word_that_belongs_nowhere')"
       :fewest="0"
       :most="30"
       @update="set({ extra: $event })"

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import type { ItemOf } from '@/api/types'
 import ChipMenu from '@/ui/ChipMenu.vue'
-import { ALL } from './letters'
+import { ALL } from '../letters'
+import { t } from './words'
 
 defineProps<{ item: ItemOf<'letter'> }>()
 const emit = defineEmits<{ update: [item: ItemOf<'letter'>] }>()
-const COUNTS = ALL.slice(1).map((last, at) => ({ value: at + 2, label: `A to ${last}` }))
+const COUNTS = ALL.slice(1).map((last, at) => ({ value: at + 2, label: t('a_to', { last }) }))
 </script>
 
 <template>
   <ChipMenu
-    label="Letters"
+    :label="t('letters')"
     :choices="COUNTS"
     :value="item.letters ?? 4"
     @choose="emit('update', { ...item, letters: $event })"

@@ -4,8 +4,9 @@ import { nextTick, ref } from 'vue'
 import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
 import { MediaSlot } from '@/media'
-import LineList from '@/questions/shared/LineList.vue'
-import RichField from '@/questions/shared/RichField.vue'
+import LineList from '@/questions/editing/LineList.vue'
+import RichField from '@/questions/editing/RichField.vue'
+import { t } from './words'
 
 type Match = ItemOf<'match'>
 type Pair = NonNullable<Match['pairs']>[number]
@@ -53,15 +54,15 @@ async function remove(index: number): Promise<void> {
           :model-value="pair.left ?? ''"
           class="min-w-0 flex-1"
           data-line
-          :label="`Left ${index + 1}`"
-          :placeholder="`Left ${index + 1}`"
+          :label="t('left', { number: index + 1 })"
+          :placeholder="t('left', { number: index + 1 })"
           @update:model-value="write(index, { left: $event })"
           @enter="onEnter(index * 2)"
         />
         <MediaSlot
           v-if="!pair.left_media"
           :media="null"
-          :name="`left ${index + 1}`"
+          :name="t('left_2', { number: index + 1 })"
           active
           quiet
           class="shrink-0"
@@ -72,8 +73,8 @@ async function remove(index: number): Promise<void> {
           :model-value="pair.right ?? ''"
           class="min-w-0 flex-1"
           data-line
-          :label="`Right ${index + 1}`"
-          :placeholder="`Right ${index + 1}`"
+          :label="t('right', { number: index + 1 })"
+          :placeholder="t('right', { number: index + 1 })"
           @update:model-value="write(index, { right: $event })"
           @enter="onEnter(index * 2 + 1)"
         />
@@ -81,7 +82,7 @@ async function remove(index: number): Promise<void> {
           v-if="pairs().length > 2"
           type="button"
           class="mt-1 size-7 rounded text-slate opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 hover:text-wrong focus-visible:opacity-100"
-          :aria-label="`Remove pair ${index + 1}`"
+          :aria-label="t('remove_pair', { number: index + 1 })"
           @click="remove(index)"
         >
           ✕
@@ -89,7 +90,7 @@ async function remove(index: number): Promise<void> {
         <MediaSlot
           v-if="pair.left_media"
           :media="pair.left_media"
-          :name="`left ${index + 1}`"
+          :name="t('left_2', { number: index + 1 })"
           active
           class="basis-full ps-1.5 pb-1"
           @update="write(index, { left_media: $event })"
@@ -99,18 +100,18 @@ async function remove(index: number): Promise<void> {
     <button
       v-if="pairs().length < MOST"
       type="button"
-      class="mt-1 ml-2 hidden text-[15px] font-bold text-tide group-focus-within/block:inline-block group-hover/block:inline-block"
+      class="mt-1 ms-2 hidden text-[15px] font-bold text-tide group-focus-within/block:inline-block group-hover/block:inline-block"
       @click="add"
     >
-      + Pair
+      {{ t('pair') }}
     </button>
     <div :class="!item.extra?.length && 'hidden group-focus-within/block:block group-hover/block:block'">
-      <p v-if="item.extra?.length" class="mt-2 pl-1.5 text-[15px] text-slate">
-        On the right, with no partner
+      <p v-if="item.extra?.length" class="mt-2 ps-1.5 text-[15px] text-slate">
+        {{ t('on_the_right_with_no_partner') }}
       </p>
       <LineList
         :lines="item.extra ?? []"
-        label="Extra line"
+        :label="t('extra_line')"
         :fewest="0"
         :most="12"
         :blank="() => ({ id: newId(8), text: '' })"

@@ -2,37 +2,38 @@
 /** What counts as right, and in which units. */
 import type { ItemOf } from '@/api/types'
 import ChipMenu from '@/ui/ChipMenu.vue'
+import { t } from './words'
 
 type Numeric = ItemOf<'numeric_entry'>
 defineProps<{ item: Numeric }>()
 const emit = defineEmits<{ update: [item: Numeric] }>()
 
 const UNITS = [
-  { value: false, label: 'Only in this unit' },
-  { value: true, label: 'Other units are turned into it' },
+  { value: false, label: t('only_in_this_unit') },
+  { value: true, label: t('other_units_are_turned_into_it') },
 ] as const
 const WAYS = [
-  { value: 'exact', label: 'Exactly this number' },
-  { value: 'absolute', label: 'A little more or less' },
-  { value: 'percent', label: 'Some percent more or less' },
-  { value: 'range', label: 'A range' },
+  { value: 'exact', label: t('exactly_this_number') },
+  { value: 'absolute', label: t('a_little_more_or_less') },
+  { value: 'percent', label: t('some_percent_more_or_less') },
+  { value: 'range', label: t('a_range') },
 ] as const
 </script>
 
 <template>
   <ChipMenu
     v-if="item.scored"
-    label="Accepted"
+    :label="t('accepted')"
     :choices="WAYS"
     :value="item.accepts ?? 'exact'"
     @choose="emit('update', { ...item, accepts: $event as Numeric['accepts'] })"
   />
   <ChipMenu
     v-if="item.unit"
-    label="Units"
+    :label="t('units')"
     :choices="UNITS"
     :value="item.converts ?? false"
-    :text="item.converts ? `turned into ${item.unit}` : `only in ${item.unit}`"
+    :text="item.converts ? t('turned_into', { unit: item.unit }) : t('only_in', { unit: item.unit })"
     @choose="emit('update', { ...item, converts: $event })"
   />
 </template>

@@ -2,6 +2,7 @@
 /** The accepted number, or the ends of the accepted range, and the unit. */
 import type { ItemOf } from '@/api/types'
 import NumberField from '@/ui/number/NumberField.vue'
+import { t } from './words'
 
 type Numeric = ItemOf<'numeric_entry'>
 const props = defineProps<{ item: Numeric }>()
@@ -12,32 +13,37 @@ const setTolerance = (value: string | null): void => set({ tolerance: (value ?? 
 </script>
 
 <template>
-  <div class="flex flex-wrap items-center gap-2 pt-1 pl-1.5" data-line>
+  <div class="flex flex-wrap items-center gap-2 pt-1 ps-1.5" data-line>
     <template v-if="item.scored && item.accepts === 'range'">
       <label
-        >From <NumberField exact :model-value="item.low ?? null" @update:model-value="set({ low: $event })"
+        >{{ t('from') }}
+        <NumberField exact :model-value="item.low ?? null" @update:model-value="set({ low: $event })"
       /></label>
       <label
-        >to <NumberField exact :model-value="item.high ?? null" @update:model-value="set({ high: $event })"
+        >{{ t('to') }}
+        <NumberField exact :model-value="item.high ?? null" @update:model-value="set({ high: $event })"
       /></label>
     </template>
     <template v-else-if="item.scored">
       <label
-        >Right:
+        >{{ t('right') }}
         <NumberField exact :model-value="item.value ?? null" @update:model-value="set({ value: $event })"
       /></label>
       <label v-if="item.accepts !== 'exact'"
-        >± <span class="sr-only">tolerance</span
-        ><NumberField exact :model-value="item.tolerance ?? '0'" @update:model-value="setTolerance" />
+        >± <span class="sr-only">{{ t('tolerance') }}</span><NumberField
+          exact
+          :model-value="item.tolerance ?? '0'"
+          @update:model-value="setTolerance"
+        />
         {{ item.accepts === 'percent' ? '%' : '' }}</label
       >
     </template>
     <label
-      >Unit
+      >{{ t('unit') }}
       <input
         type="text"
         maxlength="20"
-        placeholder="none"
+        :placeholder="t('none')"
         class="w-28 rounded border border-edge bg-sheet px-2 py-1"
         :value="item.unit"
         @input="set({ unit: ($event.target as HTMLInputElement).value })"

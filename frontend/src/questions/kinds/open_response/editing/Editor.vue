@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { ItemOf } from '@/api/types'
-import RubricLines from '@/questions/shared/RubricLines.vue'
+import RubricLines from '@/questions/editing/RubricLines.vue'
 import NumberField from '@/ui/number/NumberField.vue'
+import { t } from './words'
 
 type Open = ItemOf<'open_response'>
 const props = defineProps<{ item: Open }>()
@@ -15,13 +16,13 @@ function setLongest(value: number | null): void {
 </script>
 
 <template>
-  <div class="space-y-1.5 pt-1 pl-1.5">
+  <div class="space-y-1.5 pt-1 ps-1.5">
     <p data-line>
-      Students write a text of their own. There is no right answer to compare it with.
+      {{ t('students_write_a_text_of_their') }}
       <label
-        >At most
+        >{{ t('at_most') }}
         <NumberField :model-value="item.longest ?? 500" class="w-20!" @update:model-value="setLongest" />
-        characters</label
+        {{ t('characters') }}</label
       >
     </p>
     <label class="flex items-center gap-2"
@@ -30,7 +31,7 @@ function setLongest(value: number | null): void {
         class="size-4 accent-tide"
         :checked="item.by_hand"
         @change="set({ by_hand: ($event.target as HTMLInputElement).checked })"
-      />I mark the answers by hand afterwards</label
+      />{{ t('i_mark_the_answers_by_hand') }}</label
     >
     <RubricLines v-if="item.by_hand" :rubric="item.rubric ?? []" @update="set({ rubric: $event })" />
   </div>

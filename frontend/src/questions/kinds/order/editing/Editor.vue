@@ -2,8 +2,9 @@
 /** The lines in their right order. */
 import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
-import LineList from '@/questions/shared/LineList.vue'
+import LineList from '@/questions/editing/LineList.vue'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
 
 type Order = ItemOf<'order'>
 const props = defineProps<{ item: Order }>()
@@ -20,12 +21,12 @@ function swap(index: number): void {
 
 <template>
   <div>
-    <p class="pl-1.5 text-[15px] text-slate">
-      {{ item.scored ? 'In the right order; students see them shuffled.' : 'Students rank them.' }}
+    <p class="ps-1.5 text-[15px] text-slate">
+      {{ item.scored ? t('in_the_right_order_students_see') : t('students_rank_them') }}
     </p>
     <LineList
       :lines="item.lines ?? []"
-      label="Line"
+      :label="t('line')"
       :fewest="2"
       :most="12"
       :blank="() => ({ id: newId(8), text: '' })"
@@ -41,20 +42,20 @@ function swap(index: number): void {
           v-if="index > 0"
           type="button"
           class="mt-1 size-7 rounded text-slate opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 focus-visible:opacity-100"
-          :aria-label="`Move line ${index + 1} up`"
+          :aria-label="t('move_line_up', { number: index + 1 })"
           @click="swap(index)"
         >
           ↑
         </button></template
       >
     </LineList>
-    <div class="mt-2 flex flex-wrap gap-2 pl-1.5 text-[15px]">
+    <div class="mt-2 flex flex-wrap gap-2 ps-1.5 text-[15px]">
       <label v-for="end in ['first', 'last'] as const" :key="end"
-        >Words for the {{ end }} place
+        >{{ end === 'first' ? t('words_for_the_first') : t('words_for_the_last') }}
         <input
           type="text"
           maxlength="60"
-          placeholder="none"
+          :placeholder="t('none')"
           class="w-36"
           :class="smallField"
           :value="item[`${end}_label`]"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ItemOf } from '@/api/types'
-import RichField from '@/questions/shared/RichField.vue'
+import RichField from '@/questions/editing/RichField.vue'
+import { t } from './words'
 
 const props = defineProps<{ item: ItemOf<'page'> }>()
 const emit = defineEmits<{ update: [item: ItemOf<'page'>] }>()
@@ -12,8 +13,8 @@ const write = (body: string): void => emit('update', { ...props.item, body })
   <RichField
     :model-value="item.body ?? ''"
     data-line
-    label="Text of the page"
-    placeholder="Text of the page. A line that begins with - becomes a list."
+    :label="t('text_of_the_page')"
+    :placeholder="t('text_of_the_page_a_line')"
     block
     @update:model-value="write"
   />

@@ -5,8 +5,11 @@ import { newId } from '@/api/ids'
 import type { Area, ItemOf, Spot } from '@/api/types'
 import NumberField from '@/ui/number/NumberField.vue'
 import { smallField } from '@/ui/recipes'
-import Board from './Board.vue'
-import { between, FIELDS, SHAPES, usual, type Place, type ShapeName } from './shapes'
+import Board from '../Board.vue'
+import { between, usual, type Place, type ShapeName } from '../shapes'
+import { fields, shapes } from './drawn'
+import { t } from './words'
+import { t as common } from '@/ui/words'
 
 type Point = ItemOf<'point'>
 const props = defineProps<{ item: Point }>()
@@ -59,14 +62,14 @@ function shown(): Area[] {
 </script>
 
 <template>
-  <div class="pt-1 pl-1.5" data-line>
-    <p v-if="!item.picture" class="text-slate">Add the picture first, then draw on it what is right.</p>
+  <div class="pt-1 ps-1.5" data-line>
+    <p v-if="!item.picture" class="text-slate">{{ t('add_the_picture_first_then_draw') }}</p>
     <template v-else>
       <div class="mb-2 flex flex-wrap items-center gap-2 text-[15px]">
         <label
-          >Draw
+          >{{ t('draw') }}
           <select v-model="shape" :class="smallField">
-            <option v-for="one in SHAPES" :key="one.value" :value="one.value">{{ one.label }}</option>
+            <option v-for="one in shapes()" :key="one.value" :value="one.value">{{ one.label }}</option>
           </select></label
         >
         <button
@@ -75,17 +78,17 @@ function shown(): Area[] {
           class="font-bold text-tide"
           @click="closePolygon"
         >
-          Close the outline
+          {{ t('close_the_outline') }}
         </button>
         <button type="button" class="font-bold text-tide" @click="add(usual(shape))">
-          + Area in the middle
+          {{ t('area_in_the_middle') }}
         </button>
       </div>
       <Board
         :picture="item.picture"
         :areas="shown()"
         :points="corners"
-        class="ml-0! cursor-crosshair"
+        class="ms-0! cursor-crosshair"
         @down="down"
         @drag="drag"
         @up="up"
@@ -102,8 +105,8 @@ function shown(): Area[] {
             maxlength="100"
             class="w-40"
             :class="smallField"
-            :aria-label="`Name of area ${index + 1}`"
-            placeholder="Name"
+            :aria-label="t('name_of_area', { number: index + 1 })"
+            :placeholder="common('name')"
             :value="area.name"
             @input="change(index, { name: ($event.target as HTMLInputElement).value })"
           />
@@ -114,9 +117,9 @@ function shown(): Area[] {
               :checked="area.right ?? true"
               @change="change(index, { right: !(area.right ?? true) })"
             />
-            right</label
+            {{ t('right') }}</label
           >
-          <label v-for="number in FIELDS[area.place.shape]" :key="number.name" class="text-slate"
+          <label v-for="number in fields()[area.place.shape]" :key="number.name" class="text-slate"
             >{{ number.label }}
             <NumberField
               class="w-16!"
@@ -132,7 +135,7 @@ function shown(): Area[] {
             class="font-bold text-tide"
             @click="set(areas().filter((one) => one !== area))"
           >
-            Remove area {{ index + 1 }}
+            {{ t('remove_area', { number: index + 1 }) }}
           </button>
         </li>
       </ol>

@@ -2,8 +2,9 @@
 /** The statements, and the words at both ends of the scale. */
 import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
-import LineList from '@/questions/shared/LineList.vue'
+import LineList from '@/questions/editing/LineList.vue'
 import { smallField } from '@/ui/recipes'
+import { t } from './words'
 
 type Rating = ItemOf<'rating_scale'>
 const props = defineProps<{ item: Rating }>()
@@ -16,15 +17,15 @@ const set = (change: Partial<Rating>): void => emit('update', { ...props.item, .
   <div>
     <LineList
       :lines="item.statements ?? []"
-      label="Statement"
+      :label="t('statement')"
       :fewest="1"
       :most="12"
       :blank="() => ({ id: newId(8), text: '' })"
       @update="set({ statements: $event })"
     />
-    <div class="mt-2 flex flex-wrap gap-2 pl-1.5 text-[15px]">
+    <div class="mt-2 flex flex-wrap gap-2 ps-1.5 text-[15px]">
       <label v-for="end in ['low', 'high'] as const" :key="end"
-        >{{ end === 'low' ? 'Step 1 means' : `Step ${item.steps ?? 5} means` }}
+        >{{ end === 'low' ? t('step_1_means') : t('step_means', { step: item.steps ?? 5 }) }}
         <input
           type="text"
           maxlength="60"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Every accepted spelling, the one that is shown first. */
 import type { ItemOf } from '@/api/types'
-import TextList from '@/questions/shared/TextList.vue'
+import TextList from '@/questions/editing/TextList.vue'
+import { t } from './words'
 
 type Text = ItemOf<'text_entry'>
 const props = defineProps<{ item: Text }>()
@@ -11,6 +12,12 @@ const set = (accepts: string[]): void => emit('update', { ...props.item, accepts
 </script>
 
 <template>
-  <TextList v-if="item.scored" :texts="item.accepts ?? []" label="Accepted answer" :most="40" @update="set" />
-  <p v-else class="pl-1.5 text-slate">Students type a short text.</p>
+  <TextList
+    v-if="item.scored"
+    :texts="item.accepts ?? []"
+    :label="t('accepted_answer')"
+    :most="40"
+    @update="set"
+  />
+  <p v-else class="ps-1.5 text-slate">{{ t('students_type_a_short_text') }}</p>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ItemOf } from '@/api/types'
-import TextList from '@/questions/shared/TextList.vue'
+import TextList from '@/questions/editing/TextList.vue'
+import { t } from './words'
 
 type Cloud = ItemOf<'word_cloud'>
 const props = defineProps<{ item: Cloud }>()
@@ -13,12 +14,12 @@ const set = (accepts: string[]): void => emit('update', { ...props.item, accepts
   <TextList
     v-if="item.scored"
     :texts="item.accepts ?? []"
-    label="Right word"
+    :label="t('right_word')"
     :fewest="0"
     :most="60"
     @update="set"
   />
-  <p v-else class="pt-1 pl-1.5 text-slate">
-    Students send a few words. Those that differ in capitals, accents or a plural ending are counted as one.
+  <p v-else class="pt-1 ps-1.5 text-slate">
+    {{ t('students_send_a_few_words_those') }}
   </p>
 </template>

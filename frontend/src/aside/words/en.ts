@@ -1,0 +1,17 @@
+export default {
+  being_made: 'being made',
+  being_made_2: 'Being made: {live}',
+  made_for_you: 'Made for you',
+  made_aside_whatever_page_you_are: 'Made aside, whatever page you are on. Files are kept for a week.',
+  of: '{title}: {done} of {total}',
+  of_2: '· {done} of {total}',
+  after_of: ', after {done} of {total}',
+  fetch_it: 'Fetch it',
+  give_it_up: 'Give it up',
+  it_could_not_be_made: 'it could not be made.',
+  is_made: '“{title}” is made.',
+  done: '“{title}”: done.',
+  waiting: 'waiting',
+  made: 'made',
+  failed: 'failed',
+} as const

@@ -1,0 +1,17 @@
+export default {
+  round_the_island: 'Round the island',
+  has_rolled: '{team} has rolled {rolled}.',
+  space_rolls_for_them_and_asks: 'Space rolls for them, and asks.',
+  on_a_phone: 'On a phone, or you with Space.',
+  it_is_over: 'It is over.',
+  it_is_bays_round_the_island: 'It is {bays} bays round the island.',
+  knew_it_on: '{team} knew it: {rolled} on',
+  bay: 'bay',
+  in_the_room_without_devices: 'in the room, without devices',
+  a_team_knows_the_answer: 'A team knows the answer if half of it does.',
+  bays_round_the_island: 'Bays round the island',
+  as_far_as_the_questions_go: 'as far as the questions go',
+  currents_shoals_lighthouses_and_fog: 'Currents, shoals, lighthouses and fog on the way',
+  hint: 'Teams roll, everybody answers, boats go on. A game of luck.',
+  rolls: '{team} rolls.',
+} as const

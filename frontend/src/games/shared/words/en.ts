@@ -1,0 +1,3 @@
+export default {
+  more_share: { one: '{n} more shares place {place}.', other: '{n} more share place {place}.' },
+} as const

@@ -1,0 +1,9 @@
+import type { GameDeskViews } from '@/games/gameViews'
+import { t as common } from '../words'
+import { t } from './words'
+
+export const shutters: GameDeskViews = {
+  label: () => common('name'),
+  hint: () => t('hint'),
+  settings: async () => (await import('./ShuttersSettings.vue')).default,
+}

@@ -1,0 +1,3 @@
+export default {
+  hint: 'Pairs lie apart; everybody joins what belongs together.',
+} as const

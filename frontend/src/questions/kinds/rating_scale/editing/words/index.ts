@@ -1,0 +1,8 @@
+import { teacherWords } from '@/words/teacher'
+import en from './en'
+
+export const t = teacherWords(
+  'kinds_rating_scale',
+  en,
+  import.meta.glob(['./*.ts', '!./en.ts', '!./index.ts']),
+)

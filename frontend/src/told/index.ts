@@ -1,0 +1,27 @@
+/** What the server says to a teacher, in the language of the page: by its code, else in the words that came along. */
+import { Refusal } from '@/api/refusal'
+import type { Message } from '@/api/types'
+import { filled, inPseudo, language, languagesOf, type Value } from '@/words'
+
+type Said = Pick<Message, 'code' | 'params' | 'sentence'>
+
+/** The catalogues of the core: what is printed and mailed is said out of the same. */
+const known = languagesOf<Record<string, string>>(import.meta.glob('../../../lantern/core/words/*.json'))
+const PAGE_FAILED = new Refusal({
+  code: 'page_failed',
+  // eslint-disable-next-line words/no-bare-words -- English goes along with the code, as from the server
+  sentence: 'Something went wrong here. Load the page again.',
+})
+
+export function told({ code, params, sentence }: Said): string {
+  const found = known[language.value]?.[code]
+  if (!found) return inPseudo(sentence)
+  const given = Object.entries(params).map(([name, value]): [string, Value] => [
+    name,
+    typeof value === 'object' ? told(value) : value,
+  ])
+  return filled(found, Object.fromEntries(given))
+}
+
+/** Any failure as a sentence. */
+export const sentenceOf = (error: unknown): string => told(error instanceof Refusal ? error : PAGE_FAILED)

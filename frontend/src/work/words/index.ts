@@ -1,0 +1,4 @@
+import { teacherWords } from '@/words/teacher'
+import en from './en'
+
+export const t = teacherWords('work', en, import.meta.glob(['./*.ts', '!./en.ts', '!./index.ts']))
