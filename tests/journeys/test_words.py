@@ -1,0 +1,246 @@
+"""Every page speaks the language of who reads it: no word is forgotten, cut off, or turned the wrong way."""
+
+import re
+
+import pytest
+from selenium.webdriver.common.by import By
+
+from tests.journeys.pages import pick, use_session_of
+from tests.journeys.test_access import check
+from tools.browser import DESKTOP, PHONE, click, find, find_all, press, resize, says, speak, until, wait_for
+from tools.client import PASSWORD, SeatClient
+
+# What the test itself writes is in a script that no catalogue of the disguise has.
+KNOTS = "Κόμποι"
+ITEMS = [
+    {
+        "id": "q1",
+        "kind": "choice",
+        "prompt": "Ποιος κόμπος;",
+        "options": [
+            {"id": f"q1{letter}", "text": text, "right": letter == "B"}
+            for letter, text in zip("ABC", ("Σταυρόκομπος", "Καντηλίτσα", "Ψαλιδιά"), strict=True)
+        ],
+        "explanation": "Κρατάει.",
+        "time_limit": None,
+    },
+    {"id": "q2", "kind": "open_response", "prompt": "Γιατί;", "scored": False, "time_limit": None},
+]
+# The same everywhere: the product's name, keys, files, units, addresses, codes, and what the test signs up with.
+SAME = (
+    r"Tall Lantern|Ctrl|Alt|xlsx|ods|csv|docx|pptx|pdf|txt|md|json|zip|QTI|OneRoster|CSV|PDF|QR|Enter|UTC|EMAIL_URL|"
+    r"https?://\S+|\S+@\S+|\S*/\S*|\b[A-Z]{4}\s?\d{3}\b|\b[A-F]\b|English|Deutsch|Français|Español|Sunniva Toll|"
+    r"kB|MB|min|Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sept?|Oct|Nov|Dec|Mon|Tue|Wed|Thu|Fri|Sat|Sun|\w+/\w+"
+)
+READ = """
+const shown = (node) => node.checkVisibility?.({ visibilityProperty: true, opacityProperty: false }) ?? true
+const skipped = 'script, style, noscript, svg title, .katex, select[data-own], [lang]:not(html)'
+const texts = []
+const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+for (let node = walk.nextNode(); node; node = walk.nextNode()) {
+  const above = node.parentElement
+  if (above && !above.closest(skipped) && shown(above)) texts.push(node.data)
+}
+for (const one of document.querySelectorAll('[aria-label], [placeholder], [title], [alt]'))
+  if (shown(one) && !one.closest(skipped))
+    texts.push(...['aria-label', 'placeholder', 'title', 'alt'].map((name) => one.getAttribute(name) ?? ''))
+return [document.title, ...texts]
+"""
+CUT = """
+return [...document.querySelectorAll('button, a, label, th, h1, h2, legend, summary, option')].filter((one) => {
+  const style = getComputedStyle(one)
+  return one.checkVisibility() && style.overflowX === 'hidden' && style.textOverflow !== 'ellipsis' &&
+    one.scrollWidth > one.clientWidth + 1 && !one.closest('.sr-only')
+}).map((one) => one.outerHTML.slice(0, 120))
+"""
+
+
+def english(driver):
+    """Words that can still be read, where every letter that comes out of a catalogue is another."""
+    found = []
+    for text in driver.execute_script(READ):
+        left = re.sub(SAME, " ", text)
+        found += [text.strip()] if re.search(r"[A-Za-z]{2,}", left) else []
+    return sorted(set(found))
+
+
+def looked_after(driver, name, size=DESKTOP):
+    assert english(driver) == [], name
+    assert driver.execute_script(CUT) == [], name
+    wide = driver.execute_script("return document.documentElement.scrollWidth") - size[0]
+    assert wide <= 0, f"{name} is {wide} px wider than the window"
+
+
+def disguise(driver, url, way):
+    driver.get(f"{url}/static/teacher/lantern.svg")
+    driver.execute_script("localStorage.setItem('lantern.pseudo', arguments[0])", way)
+
+
+@pytest.fixture
+def ran(server, teacher):
+    """A set, a class with somebody in it, and a session with both that is over."""
+    number = teacher.make_set(KNOTS, ITEMS)
+    of_class = teacher.call("POST", "/classes", {"name": "8Γ"})["id"]
+    teacher.call("POST", f"/classes/{of_class}/members", {"name": "Άλβα"})
+    session = teacher.start(number, class_id=of_class)
+    seat = SeatClient(server.url, session["code"], "Φεν")
+    teacher.command(session["id"], "go_to", item="q1")
+    seat.answer("A")
+    teacher.command(session["id"], "end")
+    return {"set": number, "class": of_class, "session": session["id"]}
+
+
+@pytest.mark.parametrize("way", ["ltr", "rtl"])
+def test_no_page_of_a_teacher_says_a_word_that_no_catalogue_has(server, teacher, browsers, ran, way):
+    driver = browsers()
+    disguise(driver, server.url, way)
+    driver.get(f"{server.url}/sign-in")
+    email, password = until(driver, lambda: find_all(driver, "form input")[:2])
+    looked_after(driver, "sign in")
+    email.send_keys(teacher.call("GET", "/accounts/me")["email"])
+    password.send_keys(PASSWORD + "\n")
+    wait_for(driver, KNOTS)
+    assert driver.execute_script("return document.documentElement.dir") == way
+    pages = {
+        "/sets": KNOTS, f"/sets/{ran['set']}": KNOTS, "/shelf": "", "/bin": "", "/bring-in": "", "/pick": "Ποιος",
+        "/classes": "8Γ", f"/classes/{ran['class']}": "8Γ", f"/classes/{ran['class']}/results": "8Γ",
+        "/sessions": KNOTS, f"/sessions/{ran['session']}": "Ποιος",
+        f"/sessions/{ran['session']}/questions/q1": "Σταυρόκομπος",
+        f"/sessions/{ran['session']}/students/1": "Φεν", "/work": "", f"/work/give?set={ran['set']}": KNOTS,
+        "/account": "", "/school": "", "/nowhere": "",
+    }  # fmt: skip
+    for path, text in pages.items():
+        driver.get(server.url + path)
+        until(driver, lambda text=text: text in driver.page_source and find_all(driver, "main h1, main input"), path)
+        until(driver, lambda: not says(driver, "…") or True)
+        looked_after(driver, path)
+
+
+def test_no_desk_and_no_screen_says_a_word_that_no_catalogue_has(server, teacher, browsers):
+    number = teacher.make_set(KNOTS, ITEMS)
+    session = teacher.start(number, known="nobody")
+    desk, screen, phone = browsers(), browsers(), browsers(PHONE)
+    for driver in (desk, screen, phone):
+        disguise(driver, server.url, "ltr")
+    desk.get(f"{server.url}/sign-in")
+    email, password = until(desk, lambda: find_all(desk, "form input")[:2])
+    email.send_keys(teacher.call("GET", "/accounts/me")["email"])
+    password.send_keys(PASSWORD + "\n")
+    wait_for(desk, KNOTS)
+    use_session_of(screen, desk, server.url)
+    desk.get(f"{server.url}/desk/{session['id']}")
+    screen.get(f"{server.url}/screen/{session['id']}")
+    phone.get(f"{server.url}/join/{session['code']}")
+    until(phone, lambda: find_all(phone, "main button"))
+    looked_after(phone, "the door", PHONE)
+    until(phone, lambda: find_all(phone, "form button[type=submit]"))[-1].click()
+    for driver in (desk, screen):
+        until(driver, lambda driver=driver: session["code"][:4] in driver.page_source)
+    wait_for(phone, KNOTS)
+    looked_after(phone, "the lobby on a phone", PHONE)
+    for driver, name in ((desk, "the desk's lobby"), (screen, "the big screen's lobby")):
+        looked_after(driver, name)
+    for step in ("advance", "close", "reveal"):
+        if step == "advance":
+            teacher.command(session["id"], "go_to", item="q1")
+            wait_for(phone, "Ποιος κόμπος;")
+            looked_after(phone, "an open question on a phone", PHONE)
+            pick(phone, "//fieldset//label[.//span[normalize-space(.)='B']]")
+            until(phone, lambda: find_all(phone, "form button[type=submit], main button"))[-1].click()
+        else:
+            teacher.command(session["id"], step)
+        for driver in (desk, screen):
+            wait_for(driver, "Καντηλίτσα")
+        for driver, name in ((desk, "desk"), (screen, "screen")):
+            looked_after(driver, f"{name}: {step}")
+    wait_for(phone, "Κρατάει.")
+    looked_after(phone, "what was right on a phone", PHONE)
+    teacher.command(session["id"], "end")
+    for driver in (desk, screen, phone):
+        until(driver, lambda driver=driver: "Ποιος κόμπος;" not in driver.find_element(By.TAG_NAME, "body").text)
+    for driver, name, size in ((desk, "desk", DESKTOP), (screen, "screen", DESKTOP), (phone, "phone", PHONE)):
+        looked_after(driver, f"{name}: the end", size)
+
+
+def test_a_german_student_sits_beside_an_arabic_one_in_an_english_teachers_session(server, teacher, browsers):
+    options = [{"id": f"q1{x}", "text": f"Knot {x}", "right": x == "B"} for x in "ABC"]
+    item = {"id": "q1", "kind": "choice", "prompt": "Which knot?", "options": options, "time_limit": None}
+    number = teacher.make_set("Knots that hold", [item])
+    session = teacher.start(number, known="nickname")
+    german, arabic, screen, desk = browsers(PHONE), browsers(PHONE), browsers(), browsers()
+    speak(german, "de-AT,de")
+    speak(arabic, "ar-EG,ar")
+    speak(screen, "fr-FR,fr")
+    desk.get(f"{server.url}/sign-in")
+    email, password = until(desk, lambda: find_all(desk, "form input")[:2])
+    email.send_keys(teacher.call("GET", "/accounts/me")["email"])
+    password.send_keys(PASSWORD + "\n")
+    wait_for(desk, "Knots that hold")
+    use_session_of(screen, desk, server.url)
+    desk.get(f"{server.url}/desk/{session['id']}")
+    screen.get(f"{server.url}/screen/{session['id']}")
+    wait_for(screen, "et tapez")
+    for phone, name in ((german, "Jorun"), (arabic, "Samir")):
+        phone.get(f"{server.url}/join/{session['code']}")
+        find(phone, "#name").send_keys(name)
+    check(arabic, "the Arabic door", (PHONE,))
+    press(german, "Mitmachen")
+    press(arabic, "انضم")
+    wait_for(german, "Du bist drin, Jorun")
+    until(arabic, lambda: says(arabic, "Samir"))
+    wait_for(desk, "2 here")
+    assert [d.execute_script("return [document.documentElement.lang, document.documentElement.dir]") for d in
+            (german, arabic, screen, desk)] == [["de", "ltr"], ["ar", "rtl"], ["fr", "ltr"], ["en", "ltr"]]  # fmt: skip
+
+    teacher.command(session["id"], "go_to", item="q1")
+    for phone, letter in ((german, "B"), (arabic, "A")):
+        wait_for(phone, "Which knot?")
+        prompt = find(phone, "//*[normalize-space(text())='Which knot?']/ancestor-or-self::*[@dir][1]")
+        assert prompt.get_attribute("dir") in ("auto", "ltr")
+        pick(phone, f"//fieldset//label[.//span[normalize-space(.)='{letter}']]")
+    check(arabic, "the Arabic question", (PHONE,))
+    press(german, "B senden")
+    press(arabic, "أرسل A")
+    wait_for(german, "Gesendet.")
+    until(desk, lambda: says(desk, "2 of 2") or says(desk, "2/2"))
+    wait_for(screen, "2 sur 2 ont répondu")
+    teacher.command(session["id"], "close")
+    teacher.command(session["id"], "reveal")
+    wait_for(german, "Richtig")
+    wait_for(screen, "50 % de réponses justes")
+    check(screen, "the French big screen", (DESKTOP,))
+
+    # The big screen's language is chosen at the desk, for its machine.
+    press(desk, "More…")
+    click(desk, "//*[@role='menuitem'][contains(., 'Look and sound of the big screen')]")
+    click(desk, "//dialog//select/option[@value='ar'] | //*[@role='dialog']//select/option[@value='ar']")
+    assert find(desk, "//*[@role='dialog']//select").get_attribute("value") == "ar"
+    report = teacher.call("GET", f"/sessions/{session['id']}/report")["report"]
+    assert {one["name"]: one["score"] for one in report["people"]} == {"Jorun": 1, "Samir": 0}
+
+
+def test_a_teacher_chooses_german_and_everything_is_german(server, teacher, browsers, ran):
+    driver = browsers()
+    speak(driver, "de-DE,de")
+    driver.get(f"{server.url}/sign-in")
+    wait_for(driver, "Passwort")
+    email, password = find_all(driver, "form input")
+    email.send_keys(teacher.call("GET", "/accounts/me")["email"])
+    password.send_keys("wrong\n")
+    wait_for(driver, "E-Mail-Adresse und Passwort passen nicht zusammen.")
+    password.clear()
+    password.send_keys(PASSWORD + "\n")
+    wait_for(driver, "Neues Set")
+    assert teacher.call("GET", "/accounts/me")["language"] == "de"
+    driver.get(f"{server.url}/sessions/{ran['session']}")
+    wait_for(driver, "Was noch einmal dran ist")
+    wait_for(driver, "Weniger als die Hälfte ist richtig: noch einmal von vorn.")
+    check(driver, "a report in German", (DESKTOP, PHONE))
+    resize(driver, DESKTOP)
+    text = teacher.call("GET", f"/sessions/{ran['session']}/answers.csv").decode("utf-8-sig")
+    assert text.splitlines()[0].startswith("Frage,Text der Frage,Art,Platznummer,Name,Antwort")
+    driver.get(f"{server.url}/account")
+    wait_for(driver, "Ihr Konto")
+    click(driver, "//select/option[@value='en']")
+    wait_for(driver, "Your account")
+    assert teacher.call("GET", "/accounts/me")["language"] == "en"
