@@ -141,7 +141,8 @@ def test_no_language_knows_a_code_or_a_parameter_that_is_never_said():
 OTHERS = [language for language in LANGUAGES if language != "en"]
 SENT = {
     "mail_page_subject", "mail_page_text", "mail_confirm_subject", "mail_confirm", "mail_remind_subject", "mail_remind",
-    "mail_due", "ask_fill_gap", "ask_fill_gaps", "ask_find_partners", "ask_true_false", "is_true", "is_false",
+    "mail_due", "ask_fill_gap", "ask_fill_gaps", "ask_find_partners", "ask_group", "ask_true_false", "is_true",
+    "is_false",
 }  # fmt: skip
 """What is mailed to students, and what a question asks where nobody has said it: in each of their languages."""
 

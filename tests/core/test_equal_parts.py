@@ -40,7 +40,7 @@ def test_whoever_knows_it_has_all_of_it_p1():
     animals = a_match(("dog", "mammal"), ("cat", "mammal"), ("gull", "bird"))
     crossed = matched(("l0", "r1"), ("l1", "r0"), ("l2", "r2"))
     assert match.KIND.score(animals, crossed) == 1
-    assert match.KIND.short_text(animals, crossed) == "3 of 3"
+    assert match.KIND.short_text(animals, crossed) == "3/3"
     twice = a_match(("bank", "of a river"), ("bank", "for money"))
     assert match.KIND.score(twice, matched(("l0", "r1"), ("l1", "r0"))) == 1
 

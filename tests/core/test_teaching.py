@@ -63,7 +63,7 @@ def test_the_first_rule_that_holds_gives_the_advice_j14(answers, code):
 
 def test_advice_names_its_figures_j14():
     advice = advice_of(a_table((choice("B"), "AAAABCDBBB"), (choice("B"), "B" * 10)))
-    assert advice.params == {"count": 4, "wrong": 6, "answer": "A “Knot A”"}
+    assert (advice.params["count"], advice.params["wrong"], str(advice.params["answer"])) == (4, 6, "A “Knot A”")
     assert advice.sentence == "4 of the 6 who were wrong answered A “Knot A”: take up this one mistake."
 
 

@@ -5823,7 +5823,7 @@ export interface components {
         };
         /**
          * Recast
-         * @description Items to make others of. `into` None asks what is possible.
+         * @description Items to make others of. `into` None asks what is possible; `language` is the set's.
          */
         Recast: {
             /** Items */
@@ -5836,6 +5836,11 @@ export interface components {
              * @enum {string}
              */
             direction?: "forward" | "back";
+            /**
+             * Language
+             * @default
+             */
+            language?: string;
         };
         /**
          * SetText
@@ -13070,12 +13075,14 @@ export interface components {
         /**
          * Count
          * @description `given` is the text as it was typed, where it may be asked why it counts or does not; `part` where it stood.
+         *     Where nobody wrote a text, `words` say what is counted.
          */
         Count: {
             /** Label */
             label: string;
             /** Text */
             text: string;
+            words: components["schemas"]["Message"] | null;
             /** Count */
             count: number;
             /** Right */
@@ -13431,8 +13438,7 @@ export interface components {
          * @description The wrong answer that was given most often, as a sentence names it, and the seats of who gave it.
          */
         WrongAnswer: {
-            /** Text */
-            text: string;
+            text: components["schemas"]["Message"];
             /** Count */
             count: number;
             /** By */
@@ -13479,6 +13485,7 @@ export interface components {
             label: string;
             /** Text */
             text: string;
+            words: components["schemas"]["Message"] | null;
             /** Right */
             right: boolean;
             /** Counts */

@@ -5,6 +5,7 @@ import { sentenceOf, told } from '@/told'
 import type { JobRow } from '@/api/types'
 import { useToasts } from '@/composables/useToasts'
 import { t } from './words'
+import { t as common } from '@/ui/words'
 
 export const isLive = (job: JobRow): boolean => job.state === 'waiting' || job.state === 'running'
 export const fileOf = (job: JobRow): string => `/api/jobs/${job.id}/file`
@@ -31,7 +32,9 @@ export function useJobs() {
     const live = new Set(before?.filter(isLive).map((job) => job.id))
     for (const job of now.filter((one) => live.has(one.id) && !isLive(one))) {
       if (job.state === 'failed')
-        show(`“${job.title}”: ${job.refused ? told(job.refused) : t('it_could_not_be_made')}`)
+        show(
+          `${common('quoted', { text: job.title })}: ${job.refused ? told(job.refused) : t('it_could_not_be_made')}`,
+        )
       else if (job.has_file)
         show(t('is_made', { title: job.title }), {
           label: t('fetch_it'),

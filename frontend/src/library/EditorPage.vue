@@ -242,7 +242,13 @@ useEditorKeys({
       @recast="recasting = draft.items.filter((item) => selected.has(item.id))"
     />
     <GridDialog v-if="showsGrid" :set="setId" :title="draft.title" @close="showsGrid = false" />
-    <RecastDialog v-if="recasting" :items="recasting" @add="addMade" @close="recasting = null" />
+    <RecastDialog
+      v-if="recasting"
+      :items="recasting"
+      :language="draft.about.language ?? ''"
+      @add="addMade"
+      @close="recasting = null"
+    />
     <TextView v-if="showsText" :draft="draft" @take="takeText" @close="showsText = false" />
     <RevisionsDialog
       v-if="showsRevisions"

@@ -2,6 +2,7 @@
 import type { Conflict } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import { t } from './words'
+import { t as common } from '@/ui/words'
 
 defineProps<{ conflict: Conflict }>()
 const emit = defineEmits<{ settle: [keep: 'mine' | 'theirs'] }>()
@@ -14,8 +15,10 @@ const emit = defineEmits<{ settle: [keep: 'mine' | 'theirs'] }>()
   >
     <p class="grow">
       <template v-if="conflict.theirs">
-        {{ t('this_was_changed_in_another_window') }} <b>“{{ conflict.theirs.prompt }}”</b
-        >{{ t('nothing_has_been_overwritten') }}
+        {{ t('this_was_changed_in_another_window') }}
+        <b>{{ common('quoted', { text: conflict.theirs.prompt ?? '' }) }}</b>{{
+          t('nothing_has_been_overwritten')
+        }}
       </template>
       <template v-else>{{ t('this_was_removed_in_another_window') }}</template>
     </p>

@@ -12,12 +12,17 @@ import ItemGlance from '@/questions/ItemGlance.vue'
 import { t } from './words'
 import { t as common } from '@/ui/words'
 
-const props = defineProps<{ items: Item[] }>()
+const props = defineProps<{ items: Item[]; language: string }>()
 const emit = defineEmits<{ add: [items: Item[]]; close: [] }>()
 const into = ref<Kind | null>(null)
 const direction = ref<'forward' | 'back'>('forward')
 
-const body = computed(() => ({ items: props.items, into: into.value, direction: direction.value }))
+const body = computed(() => ({
+  items: props.items,
+  into: into.value,
+  direction: direction.value,
+  language: props.language,
+}))
 const found = useQuery({
   queryKey: ['recast', body],
   queryFn: () => data(api.POST('/api/sets/recast', { body: body.value })),

@@ -7,7 +7,7 @@ import { useToasts } from '@/composables/useToasts'
 import { pictureUrl } from '@/media/shown/pictures'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
-import { useShelf } from './useShelf'
+import { useShelf, usesOf } from './useShelf'
 import { figure } from '@/words'
 import { t } from './words'
 import { t as common } from '@/ui/words'
@@ -78,7 +78,7 @@ async function clearUnused(): Promise<void> {
             }}<span v-if="row.credit" class="block text-sm text-slate">{{ row.credit }}</span>
           </td>
           <td class="px-3 py-2" :class="!row.used_in.length && 'text-slate'">
-            {{ row.used_in.join(', ') || (row.in_results ? t('past_sessions_only') : t('nothing')) }}
+            {{ usesOf(row) || (row.in_results ? t('past_sessions_only') : t('nothing')) }}
           </td>
           <td class="hidden px-3 py-2 whitespace-nowrap sm:table-cell">{{ size(row.bytes) }}</td>
           <td class="hidden px-3 py-2 whitespace-nowrap text-slate sm:table-cell">

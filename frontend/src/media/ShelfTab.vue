@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { Media, ShelfRow } from '@/api/types'
 import { pictureUrl } from '@/media/shown/pictures'
-import { useShelf } from './useShelf'
+import { useShelf, usesOf } from './useShelf'
 import { t } from './words'
 
 const props = defineProps<{ accepts: readonly string[] }>()
@@ -36,7 +36,7 @@ function mediaOf(row: ShelfRow): Media {
         />
         <span class="min-w-0 grow"
           ><span class="block truncate">{{ row.name || row.type }}</span
-          ><span class="text-sm text-slate">{{ row.used_in.join(', ') || t('not_used') }}</span></span
+          ><span class="text-sm text-slate">{{ usesOf(row) || t('not_used') }}</span></span
         >
       </button>
     </li>

@@ -121,7 +121,7 @@ async function make(): Promise<void> {
             :checked="chosen.has(question.item)"
             @change="toggle(question.item)"
           />
-          <LineText class="min-w-0 grow wrap-anywhere" :text="question.title" />
+          <LineText class="min-w-0 grow wrap-anywhere" :text="question.title || common('asked_aloud')" />
           <span v-if="question.share !== null" class="whitespace-nowrap tabular-nums">{{
             percent(question.share)
           }}</span></label

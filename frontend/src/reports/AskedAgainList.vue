@@ -5,6 +5,7 @@ import { percent } from '@/composables/format'
 import LineText from '@/questions/shared/LineText.vue'
 import ShareCell from './ShareCell.vue'
 import { t } from './words'
+import { t as common } from '@/ui/words'
 
 type Again = ClassResults['results']['asked_again'][number]
 
@@ -33,7 +34,7 @@ function compared(one: Again): string {
         class="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-2"
       >
         <span class="min-w-0 grow basis-80">
-          <LineText class="block wrap-anywhere" :text="one.title" />
+          <LineText class="block wrap-anywhere" :text="one.title || common('asked_aloud')" />
           <span class="block text-[15px] text-slate">{{ compared(one) }}</span>
         </span>
         <span class="flex gap-0.5"

@@ -5,6 +5,7 @@ import { percent } from '@/composables/format'
 import type { QuestionReport } from '@/api/types'
 import LineText from '@/questions/shared/LineText.vue'
 import { t } from './words'
+import { told } from '@/told'
 import { t as common } from '@/ui/words'
 
 const props = defineProps<{ question: QuestionReport }>()
@@ -33,7 +34,7 @@ const rounds = computed(() =>
       <ul class="ms-5">
         <li v-for="count in round.given" :key="count.label + count.text" class="flex gap-2">
           <LineText :text="count.label" />
-          <LineText class="min-w-0 grow wrap-anywhere" :text="count.text" />
+          <LineText class="min-w-0 grow wrap-anywhere" :text="told(count.words) || count.text" />
           <span v-if="count.right">{{ t('right_3') }}</span>
           <span class="tabular-nums">{{ count.count }}</span>
         </li>

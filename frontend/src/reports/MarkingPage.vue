@@ -83,7 +83,7 @@ const kbd = 'rounded-sm border border-current px-1.5 font-text text-xs'
       <MarkingProgress :questions="questions" :at="question" :done="done" @go="marking.goTo([$event, 0])" />
       <section v-if="current" class="rounded border border-rule bg-sheet px-5 py-4" aria-labelledby="asked">
         <h2 id="asked" class="text-xl wrap-anywhere">
-          {{ current.number }} <LineText :text="current.title" />
+          {{ current.number }} <LineText :text="current.title || common('asked_aloud')" />
         </h2>
         <p v-if="!current.wanted" class="mt-1 text-[15px] text-slate">
           {{ t('it_was_asked_without_marks') }}

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { ToMark } from '@/api/types'
 import LineText from '@/questions/shared/LineText.vue'
 import { t } from './words'
+import { t as common } from '@/ui/words'
 
 const props = defineProps<{
   questions: readonly ToMark[]
@@ -34,7 +35,9 @@ const told = computed(() =>
           :aria-current="index === at"
           @click="emit('go', index)"
         >
-          <span class="line-clamp-2 wrap-anywhere">{{ one.number }} <LineText :text="one.title" /></span>
+          <span class="line-clamp-2 wrap-anywhere"
+            >{{ one.number }} <LineText :text="one.title || common('asked_aloud')"
+          /></span>
           <span class="block text-sm font-normal text-slate">{{
             t('of_3', { waiting: one.answered - one.waiting, answered: one.answered })
           }}</span>

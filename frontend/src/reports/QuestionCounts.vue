@@ -29,7 +29,9 @@ defineProps<{ question: QuestionReport }>()
           <td class="py-0.5 wrap-anywhere" dir="auto">
             <span class="flex flex-wrap items-baseline gap-x-2">
               <span
-                ><LineText :text="count.text" /> <span v-if="count.right">{{ t('right_3') }}</span></span
+                ><LineText :text="told(count.words) || count.text" />{{
+                  count.right ? ` ${t('right_3')}` : ''
+                }}</span
               >
               <AnswerWhy v-if="count.given && count.right !== null" :question="question" :count="count" />
             </span>

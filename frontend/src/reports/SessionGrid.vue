@@ -101,7 +101,7 @@ function words(seat: number, index: number): string | undefined {
                 :key="question.item"
                 scope="col"
                 class="sticky top-0 min-w-9 bg-sheet px-0.5 pb-1"
-                :title="question.title"
+                :title="question.title || common('asked_aloud')"
               >
                 <RouterLink
                   :to="`/sessions/${session}/questions/${question.item}`"

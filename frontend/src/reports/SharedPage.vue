@@ -50,7 +50,7 @@ useTitle(computed(() => common('page_title', { title: shared.value?.title ?? t('
             class="flex gap-x-4 border-b border-rule py-1.5 last:border-0"
           >
             <span class="text-slate tabular-nums">{{ question.number }}</span>
-            <LineText class="min-w-0 grow wrap-anywhere" :text="question.title" />
+            <LineText class="min-w-0 grow wrap-anywhere" :text="question.title || common('asked_aloud')" />
             <span v-if="question.share !== null" class="whitespace-nowrap tabular-nums">{{
               t('right_2', { share: percent(question.share) })
             }}</span>

@@ -143,7 +143,7 @@ const head = 'px-2 py-2 font-normal'
             <td class="py-2.5 ps-4 font-bold">{{ one.number }}</td>
             <th scope="row" class="max-w-80 px-2 py-2.5 text-start font-normal wrap-anywhere">
               <RouterLink :to="`/sessions/${session}/questions/${one.item}`" class="hover:underline"
-                ><LineText :text="one.title"
+                ><LineText :text="one.title || common('asked_aloud')"
               /></RouterLink>
               <span v-if="one.scored && !one.counts" class="block text-sm text-slate">{{
                 t('in_no_score')

@@ -32,13 +32,13 @@ const mostWrong = computed(() => {
   const { common_wrong: wrong, answered } = props.question
   if (props.withoutWrong || !answered) return ''
   return wrong
-    ? t('of_answered', { count: wrong.count, answered, text: wrong.text })
+    ? t('of_answered', { count: wrong.count, answered, text: told(wrong.text) })
     : t('nobody_chose_a_wrong_answer')
 })
 const whoWasWrong = computed(() => {
   const wrong = props.question.common_wrong
   if (!wrong || !namesShown.value || !wrong.by.length) return null
-  return { text: wrong.text, names: wrong.by.map((seat) => props.names.get(seat)).join(', ') }
+  return { text: told(wrong.text), names: wrong.by.map((seat) => props.names.get(seat)).join(', ') }
 })
 </script>
 
@@ -48,7 +48,7 @@ const whoWasWrong = computed(() => {
       <summary class="flex gap-3">
         <span class="w-5 shrink-0 font-bold">{{ question.number }}</span>
         <span class="min-w-0 grow">
-          <LineText class="block wrap-anywhere" :text="question.title" />
+          <LineText class="block wrap-anywhere" :text="question.title || common('asked_aloud')" />
           <span class="block text-[15px]"><LineText :text="advice" /></span>
           <span v-if="mostWrong || votes" class="block text-[15px] text-slate"
             ><LineText :text="mostWrong" /> {{ votes }}</span
@@ -69,7 +69,8 @@ const whoWasWrong = computed(() => {
           <p class="text-slate">{{ t('nearly_right') }}</p>
           <ul>
             <li v-for="miss in question.near" :key="miss.text" class="wrap-anywhere" dir="auto">
-              “{{ miss.text }}”, {{ common('n_answers', { n: miss.count }) }}. {{ told(miss.why) }}
+              {{ common('quoted', { text: miss.text }) }}, {{ common('n_answers', { n: miss.count }) }}.
+              {{ told(miss.why) }}
             </li>
           </ul>
         </div>

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { QuestionResult } from '@/api/types'
 import LineText from '@/questions/shared/LineText.vue'
+import { told } from '@/told'
 import { t } from './words'
 
 const props = defineProps<{ thirds: NonNullable<QuestionResult['page']['thirds']> }>()
@@ -10,7 +11,7 @@ const NAMES = ['lowest', 'middle', 'highest'] as const
 
 const lines = computed(() => [
   ...props.thirds.lines.map((line) => ({ ...line, key: line.label + line.text })),
-  { label: '', text: t('no_answer'), right: false, counts: props.thirds.omitted, key: '-' },
+  { label: '', text: t('no_answer'), words: null, right: false, counts: props.thirds.omitted, key: '-' },
 ])
 const share = (count: number, third: number): number => count / Math.max(1, props.thirds.sizes[third]!)
 </script>
@@ -47,7 +48,7 @@ const share = (count: number, third: number): number => count / Math.max(1, prop
           class="py-1 pe-2 text-start font-normal wrap-anywhere"
           :class="line.right && 'font-bold'"
         >
-          <LineText :text="[line.label, line.text].filter(Boolean).join(' ')" />
+          <LineText :text="[line.label, told(line.words) || line.text].filter(Boolean).join(' ')" />
           <span v-if="line.right">{{ t('right_3') }}</span>
         </th>
         <td v-for="(name, third) in NAMES" :key="name" class="px-2 py-1 align-bottom">

@@ -62,12 +62,12 @@ describe('a question’s counts', () => {
   it('stand with the measures that say more', () => {
     const { view } = counts({
       counts: [
-        { label: 'A', text: 'Bowline', count: 3, right: true, given: '', part: '' },
-        { label: 'B', text: 'Reef', count: 1, right: false, given: '', part: '' },
+        { label: 'A', text: 'Bowline', words: null, count: 3, right: true, given: '', part: '' },
+        { label: 'B', text: 'Reef', words: null, count: 1, right: false, given: '', part: '' },
       ],
       measures: [{ name: said('mean place'), of: 'Bowline', value: 12345.23456 }],
     })
-    expect(view.findAll('tr').map((row) => row.text())).toEqual(['ABowline ✓ right3', 'BReef 1'])
+    expect(view.findAll('tr').map((row) => row.text())).toEqual(['ABowline ✓ right3', 'BReef1'])
     expect(view.find('dl').text()).toBe('mean place, Bowline12345.2346')
   })
 
@@ -85,7 +85,7 @@ describe('a question’s counts', () => {
       },
     })
     const { view, sent } = counts({
-      counts: [{ label: '', text: 'bowlin', count: 2, right: false, given: 'bowlin', part: '' }],
+      counts: [{ label: '', text: 'bowlin', words: null, count: 2, right: false, given: 'bowlin', part: '' }],
     })
     await view.find('button').trigger('click')
     await flushPromises()
@@ -114,7 +114,7 @@ describe('a question’s counts', () => {
   })
 
   it('keep the rounds before, and say which counts', () => {
-    const bowline = { label: 'A', text: 'Bowline', count: 2, right: true, given: '', part: '' }
+    const bowline = { label: 'A', text: 'Bowline', words: null, count: 2, right: true, given: '', part: '' }
     const { view } = counts({
       round: 3,
       earlier: [
@@ -267,7 +267,7 @@ describe('what to teach again', () => {
   }
 
   it('says who gave the wrong answer, and both votes', async () => {
-    const common_wrong = { text: 'A “red”', count: 1, by: [2] }
+    const common_wrong = { text: said('A “red”'), count: 1, by: [2] }
     const votes = { both: 9, before: 0.3, after: 0.7 }
     expect(list({ common_wrong, votes }).text()).not.toContain('Fen Okoro')
     expect(await opened({ common_wrong, votes })).toContain('A “red”: Fen Okoro')
@@ -276,7 +276,7 @@ describe('what to teach again', () => {
 
   it('names nobody where names are hidden', async () => {
     namesShown.value = false
-    expect(await opened({ common_wrong: { text: 'A “red”', count: 1, by: [2] } })).not.toContain('Fen')
+    expect(await opened({ common_wrong: { text: said('A “red”'), count: 1, by: [2] } })).not.toContain('Fen')
     namesShown.value = true
   })
 })

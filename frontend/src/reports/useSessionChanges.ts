@@ -32,7 +32,8 @@ export function useSessionChanges() {
   }
 
   const at = (session: NamedSession) => ({ params: { path: { session_id: session.id } } })
-  const named = (session: NamedSession): string => `“${session.title || common('untitled_set')}”`
+  const named = (session: NamedSession): string =>
+    common('quoted', { text: session.title || common('untitled_set') })
   const change = (session: NamedSession, body: SessionChanges) =>
     run(session, () => api.PATCH('/api/sessions/{session_id}', { ...at(session), body }))
 

@@ -13,7 +13,9 @@ const PAGE_FAILED = new Refusal({
   sentence: 'Something went wrong here. Load the page again.',
 })
 
-export function told({ code, params, sentence }: Said): string {
+export function told(message: Said | null): string {
+  if (!message) return ''
+  const { code, params, sentence } = message
   const found = known[language.value]?.[code]
   if (!found) return inPseudo(sentence)
   const given = Object.entries(params).map(([name, value]): [string, Value] => [

@@ -8,6 +8,7 @@ from lantern.core.analysis.measures import thirds_of
 from lantern.core.analysis.question_report import QuestionReport, seats_giving
 from lantern.core.analysis.report import Report
 from lantern.core.analysis.results import Asked, Results
+from lantern.core.messages import Message
 from lantern.core.questions import kind_of
 from lantern.core.values import Milliseconds, Value
 
@@ -20,6 +21,7 @@ class ByThird(Value):
 
     label: str
     text: str
+    words: Message | None
     right: bool
     counts: tuple[int, int, int]
 
@@ -91,6 +93,7 @@ def _by_third(ask: Asked, thirds: Mapping[int, int]) -> Thirds:
             ByThird(
                 label=row.label,
                 text=row.text,
+                words=row.words,
                 right=bool(row.right),
                 counts=_counted(seats_giving(item, row, responses), thirds),
             )

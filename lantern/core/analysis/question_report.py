@@ -23,16 +23,18 @@ MOST_FORGIVEN, MOST_MISSES = 12, 8
 class WrongAnswer(Value):
     """The wrong answer that was given most often, as a sentence names it, and the seats of who gave it."""
 
-    text: str
+    text: Message
     count: int
     by: tuple[int, ...]
 
 
 class Count(Value):
-    """`given` is the text as it was typed, where it may be asked why it counts or does not; `part` where it stood."""
+    """`given` is the text as it was typed, where it may be asked why it counts or does not; `part` where it stood.
+    Where nobody wrote a text, `words` say what is counted."""
 
     label: str
     text: str
+    words: Message | None
     count: int
     right: bool | None
     given: str
@@ -249,7 +251,15 @@ def _marks(ask: Asked) -> list[float]:
 
 
 def _count(row: CountRow) -> Count:
-    return Count(label=row.label, text=row.text, count=row.count, right=row.right, given=row.given, part=row.part)
+    return Count(
+        label=row.label,
+        text=row.text,
+        words=row.words,
+        count=row.count,
+        right=row.right,
+        given=row.given,
+        part=row.part,
+    )
 
 
 def _note(ask: Asked) -> Message | None:

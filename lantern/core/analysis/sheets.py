@@ -108,16 +108,17 @@ def question_sheet(
         on=on,
         key=page.key,
         figures=_figures(found),
-        counts=[_count(one, found.answered, thirds.get((one.label, one.text))) for one in found.counts],
+        counts=[_count(one, found.answered, thirds.get((one.label, one.text)), spoken) for one in found.counts],
         remarks=_remarks(found, names if with_names else {}),
         explanation=ask.item.explanation if isinstance(ask.item, Question) else "",
         rows=[(row.name, row.answer, row.mark) for row in page.answers] if with_names else None,
     )
 
 
-def _count(one: Count, answered: int, thirds: tuple[int, int, int] | None) -> SheetCount:
+def _count(one: Count, answered: int, thirds: tuple[int, int, int] | None, spoken: Language) -> SheetCount:
     share = min(1.0, one.count / answered) if answered else 0.0
-    return SheetCount(one.label, plain(one.text), one.count, share, one.right, thirds)
+    text = in_language(one.words, spoken) if one.words else plain(one.text)
+    return SheetCount(one.label, text, one.count, share, one.right, thirds)
 
 
 def _figures(found: QuestionReport) -> Sequence[tuple[Message, Message | Figure]]:

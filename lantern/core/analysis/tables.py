@@ -192,7 +192,7 @@ def counts_table(report: Report) -> ToldTable:
         for count in q.counts:
             right = None if count.right is None else (YES if count.right else NO)
             share = count.count / q.answered if q.answered else None
-            rows.append((*head, count.label, count.text, right, count.count, share, q.by))
+            rows.append((*head, count.label, count.words or count.text, right, count.count, share, q.by))
     looks: tuple[Look, ...] = ("", "", "", "percent", "", "", "", "", "percent")
     return ToldTable(said("sheet_questions", "Questions"), headings, rows, looks)
 

@@ -202,7 +202,8 @@ class Recasting(Generic[I]):
         return None
 
     def of_pairs(self, pairs: Sequence[Drawn], new_id: NewId) -> list[dict[str, object]]:
-        """Items (their fields, without id) that ask for these pairs; none where the kind cannot."""
+        """Items (their fields, without id) that ask for these pairs; none where the kind cannot. What the product asks
+        with is a message, to be said in the set's language."""
         return []
 
     def of_groups(self, groups: Sequence[tuple[str, tuple[str, ...]]], new_id: NewId) -> list[dict[str, object]]:

@@ -11,7 +11,7 @@ from collections.abc import Iterable
 from random import Random
 from typing import ClassVar, Generic, TypeVar
 
-from lantern.core.messages import Message
+from lantern.core.messages import Message, said
 from lantern.core.questions.companions import (
     Boards,
     Corrections,
@@ -146,11 +146,18 @@ class Kind(
     def gave(self, item: I, answer: A, row: CountRow) -> bool:
         """Whether the answer is among those that this line of the counts counts: where its lines are right or wrong."""
         rows = self.count_rows(item, self.tally(item, [answer]))
-        return any(one.count and (one.label, one.text) == (row.label, row.text) for one in rows)
+        return any(one.count and (one.label, one.text, one.words) == (row.label, row.text, row.words) for one in rows)
 
-    def say(self, row: CountRow) -> str:
+    def say(self, row: CountRow) -> Message:
         """A line of the counts as a sentence names the answer."""
-        return " ".join(part for part in (row.label, row.text and f"“{row.text}”") if part)
+        if row.words:
+            labelled = said("answer_label_words", "{label}, {words}", label=row.label, words=row.words)
+            return labelled if row.label else row.words
+        if not row.text:
+            return said("answer_label", "{label}", label=row.label)
+        if not row.label:
+            return said("answer_text", "“{text}”", text=row.text)
+        return said("answer_label_text", "{label} “{text}”", label=row.label, text=row.text)
 
     def figures(self, item: I, tally: T) -> list[Figure]:
         """Measures that say more than counts: a median, a mean place, a spread."""

@@ -213,6 +213,7 @@ class CountRow:
     """One line of a question's counts in a report. `right` is None where nothing is right or wrong.
 
     `given` is the text as it was typed, where it may be asked why it counts or does not, and `part` where it stood.
+    Where nobody wrote a text, `words` say what the line counts.
     """
 
     label: str
@@ -221,6 +222,7 @@ class CountRow:
     right: bool | None
     given: str = ""
     part: str = ""
+    words: Message | None = None
 
 
 @dataclass(frozen=True, slots=True)

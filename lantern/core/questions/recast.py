@@ -10,12 +10,14 @@ from dataclasses import replace
 from random import Random
 from typing import Literal, NamedTuple
 
+from lantern.core.messages import Message
 from lantern.core.questions import KINDS, kind_of, read_item
 from lantern.core.questions.companions import Drawn, NewId, PairOf
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import Item
 from lantern.core.questions.richtext import plain
 from lantern.core.values import Value
+from lantern.core.words import in_language
 
 Direction = Literal["forward", "back"]
 MOST_NEAR = 5
@@ -51,13 +53,22 @@ def turned(item: Item, into: str, new_id: NewId, language: str = "") -> Item:
     return read_item.validate_python({**kept, **fields, "kind": into})
 
 
-def made_of(items: Sequence[Item], into: str, direction: Direction, rng: Random, new_id: NewId) -> list[Item]:
-    """New items of one kind from the pairs or groups of many; none where they hold nothing for it."""
+def made_of(
+    items: Sequence[Item], into: str, direction: Direction, rng: Random, new_id: NewId, language: str = ""
+) -> list[Item]:
+    """New items of one kind from the pairs or groups of many; none where they hold nothing for it.
+
+    `language` is the set's: what the product asks with is in it, as far as it has words for that.
+    """
     target = kind_named(into)
     groups = [group for item in items for group in kind_of(item).substance(item).groups]
     fields = target.of_groups(groups, new_id) if len(groups) > 1 and direction == "forward" else []
     fields = fields or target.of_pairs(_drawn(items, direction, rng), new_id)
-    return [read_item.validate_python({**one, "id": new_id(), "kind": into}) for one in fields]
+    return [read_item.validate_python({**_spoken(one, language), "id": new_id(), "kind": into}) for one in fields]
+
+
+def _spoken(fields: dict[str, object], language: str) -> dict[str, object]:
+    return {name: in_language(one, language) if isinstance(one, Message) else one for name, one in fields.items()}
 
 
 def possible(items: Sequence[Item], direction: Direction, new_id: NewId) -> list[Possible]:

@@ -105,7 +105,7 @@ def recast_items(request: TeacherRequest, wanted: Recast) -> Recasted:
     made = []
     if wanted.into is not None:
         into = known_kind(wanted.into)
-        made = made_of(items, into, wanted.direction, Random(wanted.into), actions.new_item_id)
+        made = made_of(items, into, wanted.direction, Random(wanted.into), actions.new_item_id, wanted.language)
     found = possible(items, wanted.direction, actions.new_item_id)
     return Recasted(items=tuple(made), possible=tuple(found))
 

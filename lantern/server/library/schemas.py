@@ -188,11 +188,12 @@ class ReadNumber(Value):
 
 
 class Recast(Value):
-    """Items to make others of. `into` None asks what is possible."""
+    """Items to make others of. `into` None asks what is possible; `language` is the set's."""
 
     items: Annotated[tuple[AnyItem, ...], Field(max_length=MAX_ITEMS)]
     into: str | None = None
     direction: Literal["forward", "back"] = "forward"
+    language: LanguageTag = ""
 
 
 class Recasted(Value):

@@ -38,10 +38,10 @@ def shelf_of(owner: Teacher) -> list[ShelfRow]:
     used: defaultdict[str, set[str]] = defaultdict(set)
     for title, body in SetItem.objects.filter(set__owner=owner).values_list("set__title", "body"):
         for media in media_in(body):
-            used[media].add(title or "Untitled set")
+            used[media].add(title)
     for title, about in QuestionSet.objects.filter(owner=owner).values_list("title", "about"):
         for media in media_in(about):
-            used[media].add(title or "Untitled set")
+            used[media].add(title)
     frozen = Revision.objects.filter(set__owner=owner).values_list("content", flat=True)
     kept = {media for content in frozen for media in media_in(content)}
     return [_row(media, used, kept) for media in stored]

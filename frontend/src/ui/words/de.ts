@@ -52,4 +52,6 @@ export default {
   answered: 'beantwortet',
   right: 'richtig',
   wrong: 'falsch',
+  quoted: '„{text}“',
+  asked_aloud: 'Laut gefragt',
 } satisfies Words<typeof en>

@@ -45,4 +45,6 @@ export default {
   answered: 'answered',
   right: 'right',
   wrong: 'wrong',
+  quoted: '“{text}”',
+  asked_aloud: 'Asked aloud',
 } as const

@@ -22,7 +22,8 @@ from lantern.core.messages import Message, said
 from lantern.core.questions import read_item
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.kinds.choice import MAX_OPTIONS, MIN_OPTIONS
-from lantern.core.questions.kinds.match import PAIRS_IN_ONE
+from lantern.core.questions.kinds.gap_fill import FILL_GAPS
+from lantern.core.questions.kinds.match import FIND_PARTNERS, PAIRS_IN_ONE
 from lantern.core.questions.marking.numbers import number_and_unit
 from lantern.core.sentences import message_of
 from lantern.core.words import in_language
@@ -52,10 +53,8 @@ _TO_WRITE = re.compile(
     r"|why|how|what|in your own words)\b", re.I,
 )  # fmt: skip
 FILL_GAP = said("ask_fill_gap", "Fill in the gap.")
-FILL_GAPS = said("ask_fill_gaps", "Fill in the gaps.")
 TRUE, FALSE = said("is_true", "True"), said("is_false", "False")
 TRUE_OR_FALSE = said("ask_true_false", "True or false?")
-FIND_PARTNERS = said("ask_find_partners", "Match each with its partner.")
 """What a question asks where the text does not say it, in the language of the set."""
 NO_RIGHT = said("none_marked_right", "No option is marked as right. Mark one, or make it an opinion.")
 

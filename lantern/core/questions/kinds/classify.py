@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.pairing import Pairing, Tries
 from lantern.core.questions.companions import Given, NewId, PairOf, Sample, Substance
 from lantern.core.questions.contract import Kind
@@ -199,7 +199,7 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
 
     def short_text(self, item: ClassifyItem, answer: ClassifyAnswer) -> str:
         if item.scored:
-            return f"{_right(item, self.settled(item, answer))} of {len(item.members)}"
+            return f"{_right(item, self.settled(item, answer))}/{len(item.members)}"
         letters = {group.id: LETTERS[index] for index, group in enumerate(item.groups)}
         chosen = {p.member: letters[p.group] for p in answer.placed}
         return cut("".join(chosen.get(m.id, "·") for m in item.members))
@@ -214,8 +214,8 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
             for c in cells
         ]
 
-    def say(self, row: CountRow) -> str:
-        return f"“{row.label}” in “{row.text}”"
+    def say(self, row: CountRow) -> Message:
+        return said("answer_in_group", "“{line}” in “{group}”", line=row.label, group=row.text)
 
     def substance(self, item: ClassifyItem) -> Substance:
         groups = tuple((g.text, tuple(m.text for m in item.members if m.group == g.id)) for g in item.groups)
@@ -226,14 +226,15 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
         groups = substance.groups or _grouped(substance.pairs)
         if len(groups) < 2:
             return {"members": lines_of(substance.all_lines()[:MOST_LINES], new_id, 2)}
-        return self.of_groups(groups, new_id)[0]
+        fields = self.of_groups(groups, new_id)[0]
+        return {name: fields[name] for name in ("groups", "members")}
 
     def of_groups(self, groups: Sequence[tuple[str, tuple[str, ...]]], new_id: NewId) -> list[dict[str, object]]:
         named = [(new_id(), name, members) for name, members in groups[:MOST_GROUPS]]
         members = [{"id": new_id(), "text": text, "group": id_} for id_, _, inside in named for text in inside]
         return [
             {
-                "prompt": "Where does each belong?",
+                "prompt": said("ask_group", "Where does each belong?"),
                 "groups": [{"id": id_, "text": name} for id_, name, _ in named],
                 "members": members[:MOST_LINES],
             }

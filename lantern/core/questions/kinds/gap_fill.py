@@ -17,7 +17,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions.companions import Drawn, Given, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -46,6 +46,7 @@ from lantern.core.questions.textform import body_lines, body_of, entry, texts
 from lantern.core.values import Value
 
 MOST_GAPS, LONGEST, MOST_SHOWN = 30, 200, 12
+FILL_GAPS = said("ask_fill_gaps", "Fill in the gaps.")
 _PAUSE = "…"
 _PAIR = re.compile(r"([^\[\]]+) – \[([^\[\]|]+)\]")
 _GAP = re.compile(r"\[([^\[\]]*)\]")
@@ -271,9 +272,9 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
     def short_text(self, item: GapFillItem, answer: GapFillAnswer) -> str:
         gaps = gaps_of(item)
         if not item.scored:
-            return f"{sum(bool(text.strip()) for text in answer.texts)} filled"
+            return f"{sum(bool(text.strip()) for text in answer.texts)}/{len(gaps)}"
         right = sum(_is_right(item, gap, text) for gap, text in zip(gaps, answer.texts, strict=True))
-        return f"{right} of {len(gaps)}"
+        return f"{right}/{len(gaps)}"
 
     def count_rows(self, item: GapFillItem, tally: GapFillTally) -> list[CountRow]:
         rows = []
@@ -284,8 +285,8 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
                 rows.append(CountRow(name, word.text, word.count, right, given=word.text, part=name))
         return rows
 
-    def say(self, row: CountRow) -> str:
-        return f"“{row.text}” in {row.label.lower()}"
+    def say(self, row: CountRow) -> Message:
+        return said("answer_in_gap", "“{text}” in gap {gap}", text=row.text, gap=row.label)
 
     def substance(self, item: GapFillItem) -> Substance:
         return Substance(answers=tuple(gap.right[0] for gap in gaps_of(item) if gap.right), pairs=_pairs_in(item.text))
@@ -300,7 +301,11 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
         """A line for each pair with its right side as a gap, eight lines in a question."""
         parts = [pairs[at : at + 8] for at in range(0, len(pairs), 8)]
         return [
-            {"prompt": "Fill the gaps.", "text": _gapped([(p.left, p.right) for p in part]), "way": "bank"}
+            {
+                "prompt": said("ask_fill_gaps", "Fill in the gaps."),
+                "text": _gapped([(p.left, p.right) for p in part]),
+                "way": "bank",
+            }
             for part in parts
         ]
 

@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.pairing import Pairing, Tries
 from lantern.core.questions.companions import Drawn, Given, NewId, PairOf, Sample, Substance
 from lantern.core.questions.contract import Kind
@@ -52,6 +52,7 @@ from lantern.core.values import ShortId, Value
 
 FEWEST, MOST = 2, 12
 PAIRS_IN_ONE = 8
+FIND_PARTNERS = said("ask_find_partners", "Match each with its partner.")
 LEFT = LineWords(
     lambda line: said("left_side_empty", "Left side {line} is empty.", line=line),
     lambda first, second: said(
@@ -214,7 +215,7 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
             answer = self.settled(item, answer)
             wanted = {p.id: p.partner_id for p in item.pairs}
             right = sum(wanted[m.left] == m.right for m in answer.matched)
-            return f"{right} of {len(item.pairs)}"
+            return f"{right}/{len(item.pairs)}"
         letters = {x.id: LETTERS[index] for index, x in enumerate(_right_lines(item))}
         chosen = {m.left: letters[m.right] for m in answer.matched}
         return cut("".join(chosen.get(p.id, "·") for p in item.pairs))
@@ -234,8 +235,8 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
             for cell in cells
         ]
 
-    def say(self, row: CountRow) -> str:
-        return f"“{row.label}” with “{row.text}”"
+    def say(self, row: CountRow) -> Message:
+        return said("answer_with_partner", "“{line}” with “{partner}”", line=row.label, partner=row.text)
 
     def substance(self, item: MatchItem) -> Substance:
         pairs = tuple((p.left or in_words(p.left_media), p.right) for p in item.pairs)
@@ -250,7 +251,10 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
     def of_pairs(self, pairs: Sequence[Drawn], new_id: NewId) -> list[dict[str, object]]:
         """Questions of at most eight pairs each, and never one with a single pair."""
         return [
-            {"prompt": "Find the pairs.", "pairs": _pairs_of([(p.left, p.right) for p in part], new_id)}
+            {
+                "prompt": said("ask_find_partners", "Match each with its partner."),
+                "pairs": _pairs_of([(p.left, p.right) for p in part], new_id),
+            }
             for part in in_parts(pairs, PAIRS_IN_ONE)
             if len(part) >= FEWEST
         ]

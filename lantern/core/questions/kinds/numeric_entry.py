@@ -10,7 +10,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions.companions import Given, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -232,8 +232,8 @@ class NumericEntry(Kind[NumericEntryItem, NumericEntryAnswer, NumericEntryTally]
             for row in sorted(frequent, key=lambda row: row.value)
         ]
 
-    def say(self, row: CountRow) -> str:
-        return f"{row.label} {row.text}".strip()
+    def say(self, row: CountRow) -> Message:
+        return said("answer_label", "{label}", label=f"{row.label} {row.text}".strip())
 
     def figures(self, item: NumericEntryItem, tally: NumericEntryTally) -> list[Figure]:
         return spread_figures(tally.quartiles)

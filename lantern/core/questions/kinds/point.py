@@ -9,7 +9,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions.companions import Sample
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -173,11 +173,11 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
         areas = tuple(
             AreaCount(
                 id=area.id,
-                name=area.name or f"Area {index}",
+                name=area.name,
                 count=hits[area.id],
                 right=area.right if item.scored else None,
             )
-            for index, area in enumerate(item.areas, start=1)
+            for area in item.areas
         )
         return PointTally(n=len(spots), points=tuple(spots), areas=areas, strays=hits[None])
 
@@ -192,11 +192,11 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
             return next(area.name for area in item.areas if area.id == answer.area)
         spot = _spot(item, answer)
         names = ", ".join(area.name for area in _areas_hit(item, answer) if area.name)
-        at = f"{spot.x:.1%} across, {spot.y:.1%} down"
+        at = f"x {spot.x:.1%}, y {spot.y:.1%}"
         return f"{at} ({names})" if names else at
 
     def key_text(self, item: PointItem) -> str:
-        names = (area.name or f"Area {index}" for index, area in enumerate(item.areas, start=1) if area.right)
+        names = (area.name or str(index) for index, area in enumerate(item.areas, start=1) if area.right)
         return "; ".join(names) if item.scored else ""
 
     def short_text(self, item: PointItem, answer: PointAnswer) -> str:
@@ -207,7 +207,9 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
         """Points in each area, and the strays that lie in none."""
         areas = enumerate(tally.areas, start=1)
         rows = [CountRow(f"{index}", area.name, area.count, area.right) for index, area in areas]
-        return [*rows, CountRow("–", "outside every area", tally.strays, False if item.scored else None)]
+        in_none = said("outside_every_area", "outside every area")
+        outside = CountRow("–", "", tally.strays, False if item.scored else None, words=in_none)
+        return [*rows, outside]
 
     def gave(self, item: PointItem, answer: PointAnswer, row: CountRow) -> bool:
         right_first = sorted(item.areas, key=lambda area: not area.right)
@@ -215,8 +217,8 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
         number = next((index for index, area in enumerate(item.areas, start=1) if area.id == found), None)
         return row.label == ("–" if number is None else f"{number}")
 
-    def say(self, row: CountRow) -> str:
-        return row.text
+    def say(self, row: CountRow) -> Message:
+        return row.words or said("answer_label", "{label}", label=row.text or row.label)
 
     def figures(self, item: PointItem, tally: PointTally) -> list[Figure]:
         return [Figure(said("strays", "strays"), "", tally.strays)] if tally.points else []

@@ -148,7 +148,7 @@ class RatingScale(Kind[RatingScaleItem, RatingScaleAnswer, RatingScaleTally]):
     def count_rows(self, item: RatingScaleItem, tally: RatingScaleTally) -> list[CountRow]:
         rated = {s.id: s for s in tally.statements}
         return [
-            CountRow(plain(s.text), f"step {step}", count, None)
+            CountRow(plain(s.text), "", count, None, words=said("rating_step", "step {step}", step=step))
             for s in item.statements
             for step, count in enumerate(rated[s.id].counts, start=1)
         ]

@@ -9,7 +9,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions.companions import Given, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -170,8 +170,8 @@ class Slider(Kind[SliderItem, SliderAnswer, SliderTally]):
             for row in tally.values
         ]
 
-    def say(self, row: CountRow) -> str:
-        return f"{row.label} {row.text}".strip()
+    def say(self, row: CountRow) -> Message:
+        return said("answer_label", "{label}", label=f"{row.label} {row.text}".strip())
 
     def figures(self, item: SliderItem, tally: SliderTally) -> list[Figure]:
         return spread_figures(tally.quartiles)

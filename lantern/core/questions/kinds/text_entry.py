@@ -216,7 +216,7 @@ class TextEntry(Kind[TextEntryItem, TextEntryAnswer, TextEntryTally]):
         ]
         rows.sort(key=lambda row: (not row.right, -row.count))
         if tally.others:
-            rows.append(CountRow("", "everything else", tally.others, None))
+            rows.append(CountRow("", "", tally.others, None, words=said("everything_else", "everything else")))
         return rows
 
     def substance(self, item: TextEntryItem) -> Substance:

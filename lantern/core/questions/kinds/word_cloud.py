@@ -9,7 +9,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from lantern.core.errors import BadAnswer
-from lantern.core.messages import said
+from lantern.core.messages import Message, said
 from lantern.core.questions.companions import Given, NewId, Sample, Substance
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
@@ -254,12 +254,16 @@ class WordCloud(Kind[WordCloudItem, WordCloudAnswer, WordCloudTally]):
         return [
             CountRow(
                 word.text,
-                f"also: {', '.join(word.merged)}" if word.merged else "",
+                "",
                 word.count,
                 _merged(item, word.text) in accepted if item.is_marked else None,
+                words=said("word_also", "also: {words}", words=", ".join(word.merged)) if word.merged else None,
             )
             for word in tally.words
         ]
+
+    def say(self, row: CountRow) -> Message:
+        return said("answer_text", "“{text}”", text=row.label)
 
     def substance(self, item: WordCloudItem) -> Substance:
         return Substance(answers=tuple(word for word in item.accepts if word.strip()))

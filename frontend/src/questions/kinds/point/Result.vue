@@ -28,9 +28,10 @@ const chosenName = computed(() => props.item.names.find((place) => place.id === 
       :mark="mine?.spot ?? null"
     />
     <p v-if="tally?.areas?.length" class="mt-[0.5em] flex flex-wrap gap-x-[1em] gap-y-[0.2em]">
-      <span v-for="area in tally.areas" :key="area.id">
+      <span v-for="(area, index) in tally.areas" :key="area.id">
         <span :class="area.right && 'rounded bg-lamp px-[0.25em] font-bold text-ink'"
-          ><span v-if="area.right" aria-hidden="true">✓ </span>{{ area.name
+          ><span v-if="area.right" aria-hidden="true">✓ </span
+          >{{ area.name || t('area_of', { number: index + 1 })
           }}<span v-if="area.right" class="sr-only"> ({{ common('right') }})</span></span
         >
         <span class="figure ms-[0.35em]">{{ area.count }}</span>

@@ -16,7 +16,9 @@ export const point = defineKind<'point'>({
   inWords: (_item, tally, key) =>
     [
       tally ? t('points', { n: tally.n ?? 0 }) : '',
-      ...(tally?.areas ?? []).map((area) => `${area.name}: ${area.count}`),
+      ...(tally?.areas ?? []).map(
+        (area, index) => `${area.name || t('area_of', { number: index + 1 })}: ${area.count}`,
+      ),
       tally?.areas?.length ? `${t('elsewhere')}: ${tally.strays}` : '',
       key ? common('right_is', { text: key.areas.map((area) => area.name || t('an_area')).join(', ') }) : '',
     ]

@@ -17,6 +17,7 @@ export default {
   },
   elsewhere: 'في مكان آخر',
   an_area: 'منطقة',
+  area_of: 'المنطقة {number}',
   area_lit: 'المنطقة في الضوء',
   left: 'حرّك العلامة إلى اليسار',
   up: 'حرّك العلامة إلى أعلى',

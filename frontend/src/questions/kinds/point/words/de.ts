@@ -10,6 +10,7 @@ export default {
   points: { one: '{n} Punkt', other: '{n} Punkte' },
   elsewhere: 'anderswo',
   an_area: 'ein Bereich',
+  area_of: 'Bereich {number}',
   area_lit: 'der Bereich im Licht',
   left: 'Marke nach links',
   up: 'Marke nach oben',

@@ -7,6 +7,7 @@ export default {
   points: { one: '{n} point', other: '{n} points' },
   elsewhere: 'elsewhere',
   an_area: 'an area',
+  area_of: 'area {number}',
   area_lit: 'the area in the light',
   left: 'Move the mark left',
   up: 'Move the mark up',

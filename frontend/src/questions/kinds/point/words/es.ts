@@ -10,6 +10,7 @@ export default {
   points: { one: '{n} punto', many: '{n} de puntos', other: '{n} puntos' },
   elsewhere: 'en otro lugar',
   an_area: 'una zona',
+  area_of: 'zona {number}',
   area_lit: 'la zona en la luz',
   left: 'Mover la marca a la izquierda',
   up: 'Mover la marca hacia arriba',

@@ -10,6 +10,7 @@ export default {
   points: { one: '{n} point', many: '{n} de points', other: '{n} points' },
   elsewhere: 'ailleurs',
   an_area: 'une zone',
+  area_of: 'zone {number}',
   area_lit: 'la zone dans la lumière',
   left: 'Déplacer la marque à gauche',
   up: 'Déplacer la marque vers le haut',

@@ -10,6 +10,7 @@ export default {
   points: { one: '{n} точка', few: '{n} точки', many: '{n} точок', other: '{n} точки' },
   elsewhere: 'деінде',
   an_area: 'ділянка',
+  area_of: 'ділянка {number}',
   area_lit: 'ділянка у світлі',
   left: 'Позначку ліворуч',
   up: 'Позначку вгору',
