@@ -220,7 +220,7 @@ def test_a_question_is_asked_again_cleared_and_put_right_and_all_of_it_is_told(s
     wait_for(desk, "#1")
     press(desk, "All of the session")
     click(desk, "//summary[contains(., 'What happened')]")
-    told = ("Opened: question 1, round 2.", "Another answer was set as right in question 1.", "The name of Student 1")
+    told = ("Opened: question 1, round 2.", "Another answer was set as right in question 1.", "The name of #1")
     for line in told:
         wait_for(desk, line)
     assert "Ines" not in body_text(desk)

@@ -3,7 +3,6 @@
 import re
 
 import pytest
-from selenium.webdriver.common.by import By
 
 from tests.journeys.pages import pick, use_session_of
 from tests.journeys.test_access import check

@@ -255,7 +255,7 @@ def test_a_set_is_tried_on_a_phone_and_a_tablet_and_nothing_is_kept(teacher, edi
     click(driver, "//input[@name='text-size' and @value='largest']")
     wait_for(driver, "Richtig")
     until(driver, lambda: driver.execute_script("return getComputedStyle(document.body).zoom") == "1.5")
-    press(driver, "Next →")
+    press(driver, "Weiter →")
     wait_for(driver, "And which is none?")
     kept = "return ['language', 'own-look'].filter((one) => localStorage[`lantern.${one}`])"
     assert driver.execute_script(kept) == []

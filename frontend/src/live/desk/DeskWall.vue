@@ -92,7 +92,7 @@ const small = 'min-h-8 rounded px-2 text-[15px] font-bold text-tide hover:underl
           {{ entry.text }}
           <span v-if="entry.count > 1" class="figure text-slate"> × {{ entry.count }}</span>
           <span v-if="entry.backed" class="text-[15px] text-slate">
-            {{ t('think_so_too', { backed: entry.backed }) }}</span
+            {{ t('think_so_too', { n: entry.backed }) }}</span
           >
           <span v-if="!isWords && namesShown" class="text-[15px] text-slate">
             · {{ entry.names?.join(', ') }}</span

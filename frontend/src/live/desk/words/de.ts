@@ -227,7 +227,7 @@ export default {
     one: '{n} Antwort, hier ausgeblendet. H zeigt sie wieder.',
     other: '{n} Antworten, hier ausgeblendet. H zeigt sie wieder.',
   },
-  think_so_too: '· {backed} sehen das auch so',
+  think_so_too: { one: '· {n} sieht das auch so', other: '· {n} sehen das auch so' },
   hidden: ', ausgeblendet',
   count_as_another_word: '{text} als anderes Wort zählen',
   counts_as: 'zählt als…',

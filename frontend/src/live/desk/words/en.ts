@@ -222,7 +222,7 @@ export default {
     one: '{n} answer, hidden here. H shows it again.',
     other: '{n} answers, hidden here. H shows them again.',
   },
-  think_so_too: '· {backed} think so, too',
+  think_so_too: { one: '· {n} thinks so, too', other: '· {n} think so, too' },
   hidden: ', hidden',
   count_as_another_word: 'Count {text} as another word',
   counts_as: 'counts as…',
