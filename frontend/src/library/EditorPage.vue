@@ -162,6 +162,7 @@ useEditorKeys({
             <span class="sr-only">{{ t('title_of_the_set') }}</span>
             <input
               :value="draft.title"
+              :dir="draft.title ? 'auto' : undefined"
               :aria-label="t('title_of_the_set')"
               maxlength="200"
               :placeholder="common('untitled_set')"

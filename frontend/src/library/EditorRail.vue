@@ -56,9 +56,10 @@ const row = 'flex w-full gap-3 rounded px-2 py-1 text-start text-[15px] leading-
     class="border-t border-rule bg-sheet px-4 py-5 lg:border-t-0 lg:border-s"
   >
     <div class="lg:sticky lg:top-5">
-      <div class="flex flex-wrap gap-2">
+      <div class="flex flex-wrap gap-1.5">
         <UiButton look="main" :disabled="isBlocked" @click="emit('run')">{{ t('run_it') }}</UiButton>
         <UiButton
+          class="px-2.5!"
           :disabled="!editor.canUndo.value"
           :title="t('ctrl_z')"
           :aria-label="common('undo')"
@@ -66,6 +67,7 @@ const row = 'flex w-full gap-3 rounded px-2 py-1 text-start text-[15px] leading-
           >↶</UiButton
         >
         <UiButton
+          class="px-2.5!"
           :disabled="!editor.canRedo.value"
           :title="t('ctrl_shift_z')"
           :aria-label="t('redo')"

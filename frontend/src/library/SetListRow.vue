@@ -75,10 +75,11 @@ function content(row: SetRow): string {
         <div class="min-w-0">
           <RouterLink
             :to="`/sets/${row.id}`"
+            dir="auto"
             class="block text-lg leading-snug font-bold wrap-anywhere hover:underline"
             >{{ row.title || common('untitled_set') }}</RouterLink
           >
-          <span class="line-clamp-1 text-[15px] text-slate">{{ row.first_question }}</span>
+          <span class="line-clamp-1 text-[15px] text-slate" dir="auto">{{ row.first_question }}</span>
           <span v-if="about" class="block truncate text-sm text-slate">{{ about }}</span>
         </div>
       </div>

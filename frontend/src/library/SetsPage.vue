@@ -65,7 +65,7 @@ async function makeVariant(row: SetRow): Promise<void> {
     <div class="mb-5 flex flex-wrap items-center gap-4">
       <h1 class="text-3xl">{{ t('sets') }}</h1>
       <span v-if="sets && !search" class="pt-1.5 text-slate">{{ common('n_sets', { n: sets.length }) }}</span>
-      <label class="ms-auto w-full sm:w-72">
+      <label class="ms-auto w-full sm:w-52 sm:max-w-72 sm:grow">
         <span class="sr-only">{{ t('search_titles_and_questions') }}</span>
         <input
           v-model="search"

@@ -42,7 +42,7 @@ const link = 'pt-2 text-[15px] font-bold text-tide hover:underline'
         @blur="finish"
       />
       <template v-else>
-        <h1 class="text-3xl wrap-anywhere">{{ title || common('untitled_set') }}</h1>
+        <h1 class="text-3xl wrap-anywhere" dir="auto">{{ title || common('untitled_set') }}</h1>
         <button type="button" :class="link" @click="start('title')">{{ t('rename') }}</button>
         <button v-if="!note" type="button" :class="link" @click="start('note')">
           {{ t('write_a_note') }}

@@ -6,6 +6,7 @@ import type { DeskView, ResultForm, StudentAnswer } from '@/api/types'
 import { viewsOf } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
 import MediaView from '@/media/shown/MediaView.vue'
+import { runOf } from '@/questions/shared/lines'
 import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
 import UiButton from '@/ui/UiButton.vue'
@@ -102,6 +103,7 @@ const curtain = computed(() => {
     :tally="shown.tally ?? null"
     :form="shown.form"
     :answer-key="shown.key ?? null"
+    :dir="runOf(shown.item.prompt_html)"
     class="mt-4"
   />
   <p v-if="view.forms.length" class="mt-2 flex flex-wrap items-center gap-x-1 text-[15px] text-slate">
@@ -146,7 +148,7 @@ const curtain = computed(() => {
     <dl class="mt-5 flex gap-8">
       <div class="flex flex-col-reverse">
         <dt class="text-sm text-slate">{{ t('answered_2') }}</dt>
-        <dd class="figure text-2xl">{{ view.answered }} / {{ view.people.length }}</dd>
+        <dd class="figure text-2xl" dir="ltr">{{ view.answered }} / {{ view.people.length }}</dd>
       </div>
       <div v-if="view.right_share !== null" class="flex flex-col-reverse">
         <dt class="text-sm text-slate">{{ t('right_so_far') }}</dt>

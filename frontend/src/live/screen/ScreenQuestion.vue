@@ -6,6 +6,7 @@ import { useFit } from '@/composables/useFit'
 import { viewsOf } from '@/questions/registry'
 import AsyncView from '@/questions/shared/AsyncView.vue'
 import MediaView from '@/media/shown/MediaView.vue'
+import { runOf } from '@/questions/shared/lines'
 import PromptText from '@/questions/shared/PromptText.vue'
 import QuestionMedia from '@/questions/shared/QuestionMedia.vue'
 import JoinHow from './JoinHow.vue'
@@ -82,6 +83,7 @@ const words = computed(() =>
     <PromptText :item="shown.item" class="text-[1.62em]" />
     <div
       v-if="hasMedia || !shown.wall"
+      :dir="runOf(shown.item.prompt_html)"
       class="mt-[1em] grid items-start gap-[1em]"
       :class="
         hasMedia && !mediaAlone && (shown.number ? 'grid-cols-[minmax(0,1fr)_minmax(0,40%)]' : 'grid-cols-2')

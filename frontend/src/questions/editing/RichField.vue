@@ -41,6 +41,7 @@ function onKey(event: KeyboardEvent): void {
       ref="field"
       v-model="text"
       rows="1"
+      :dir="text ? 'auto' : undefined"
       class="col-start-1 row-start-1 resize-none overflow-hidden bg-transparent outline-none"
       :class="!showsSource && 'opacity-0'"
       :aria-label="label"
@@ -51,6 +52,7 @@ function onKey(event: KeyboardEvent): void {
     />
     <div
       aria-hidden="true"
+      :dir="text ? 'auto' : undefined"
       class="pointer-events-none col-start-1 row-start-1 wrap-anywhere"
       :class="showsSource && 'invisible whitespace-pre-wrap'"
     >

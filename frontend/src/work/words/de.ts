@@ -95,8 +95,8 @@ export default {
   somebody_may_not_want_to_see: 'Nicht alle wollen es sehen, wo andere zuschauen.',
   opens: 'Öffnet',
   after_that: 'Danach',
-  it_is_taken_and_marked_late: 'wird sie angenommen und als verspätet vermerkt',
-  it_is_closed: 'ist sie geschlossen',
+  it_is_taken_and_marked_late: 'angenommen, als verspätet',
+  it_is_closed: 'geschlossen',
   by_the_schools_clocks_left_empty_2:
     'Nach der Uhr der Schule ({zone}). Leer gelassen ist sie sofort offen und wird nie fällig.',
   of_answered: '{answered} von {of} beantwortet',
