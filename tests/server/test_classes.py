@@ -83,6 +83,26 @@ def test_a_class_is_copied_into_another_year(as_odile, class_8c, with_members):
     assert persons[1] == (persons[0] if with_members else set())
 
 
+def test_names_stand_in_the_order_of_the_classs_language(as_odile, odile):
+    """C10"""
+    odile.language = "de"
+    odile.save()
+    made = as_odile("post", "/classes", {"name": "Y4"})
+    assert made["language"] == "de"
+    fill(as_odile, made["id"], "Ñato, Sol", "Nuro, Sol", "Nuzo, Sol")
+
+    def listed():
+        text = as_odile.client.get(f"/api/classes/{made['id']}/members.csv").content.decode("utf-8-sig")
+        return [line.split(",")[0].strip('"').split(" ")[-1] for line in text.splitlines()[1:]]
+
+    assert listed() == ["Ñato", "Nuro", "Nuzo"]
+    as_odile("patch", f"/classes/{made['id']}", {"name": "Y4", "language": "es"}, 204)
+    assert listed() == ["Nuro", "Nuzo", "Ñato"]
+    as_odile("patch", f"/classes/{made['id']}", {"name": "Y5"}, 204)  # what says nothing of it leaves it
+    copy = as_odile("post", f"/classes/{made['id']}/copy", {"name": "Y6", "with_members": True})
+    assert copy["language"] == "es"
+
+
 def test_another_teacher_sees_nothing_of_it(as_odile, as_ravi, class_8c):
     fill(as_odile, class_8c["id"])
     assert as_ravi("get", "/classes") == []

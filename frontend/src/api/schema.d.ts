@@ -3402,6 +3402,11 @@ export interface components {
              * @default
              */
             year?: string;
+            /**
+             * Language
+             * @default
+             */
+            language?: ("en" | "de" | "fr" | "es" | "ar" | "uk") | "";
             /** Id */
             id: number;
             /** Code */
@@ -3430,6 +3435,11 @@ export interface components {
              * @default
              */
             year?: string;
+            /**
+             * Language
+             * @default
+             */
+            language?: ("en" | "de" | "fr" | "es" | "ar" | "uk") | "";
             /** Id */
             id: number;
             /** Code */
@@ -3608,6 +3618,11 @@ export interface components {
              * @default
              */
             year?: string;
+            /**
+             * Language
+             * @default
+             */
+            language?: ("en" | "de" | "fr" | "es" | "ar" | "uk") | "";
         };
         /**
          * Column
@@ -3756,6 +3771,11 @@ export interface components {
              */
             year?: string;
             /**
+             * Language
+             * @default
+             */
+            language?: ("en" | "de" | "fr" | "es" | "ar" | "uk") | "";
+            /**
              * Source
              * @default
              */
@@ -3869,6 +3889,11 @@ export interface components {
              * @default
              */
             year?: string;
+            /**
+             * Language
+             * @default
+             */
+            language?: ("en" | "de" | "fr" | "es" | "ar" | "uk") | "";
             /** With Members */
             with_members: boolean;
         };
@@ -6697,7 +6722,8 @@ export interface components {
         };
         /**
          * SessionInfo
-         * @description `opened_at` is absent as long as it is prepared, `set` where it began with nothing.
+         * @description `opened_at` is absent as long as it is prepared, `set` where it began with nothing. Names are sorted
+         *     by the alphabet of `language`.
          */
         SessionInfo: {
             /** Id */
@@ -6719,6 +6745,11 @@ export interface components {
             settings: components["schemas"]["Settings"];
             /** Of Class */
             of_class: number | null;
+            /**
+             * Language
+             * @enum {string}
+             */
+            language: "en" | "de" | "fr" | "es" | "ar" | "uk";
         };
         /**
          * Settings

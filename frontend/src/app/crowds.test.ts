@@ -1,3 +1,4 @@
+import { ref } from 'vue'
 /** The grid of a crowd draws what is in sight, and says how many there are. */
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
@@ -33,7 +34,7 @@ async function desk(count: number) {
     taken_out: [],
     settings: { points: true },
   } as unknown as DeskView
-  return drawn(mount(DeskPeople, { props: { view, desk: {} as Desk } }))
+  return drawn(mount(DeskPeople, { props: { view, desk: { info: ref(null) } as unknown as Desk } }))
 }
 
 async function grid(count: number) {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Name, subject and year of a class: of a new one, of one that is changed, or of the same class in another year. */
+/** Name, subject, year and alphabet of a class: of a new one, of one that is changed, or of the same class in another year. */
 import { ref } from 'vue'
 import type { ClassForm } from '@/api/types'
 import { useForm } from '@/composables/useForm'
@@ -7,6 +7,8 @@ import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
 import UiField from '@/ui/UiField.vue'
 import UiSwitch from '@/ui/UiSwitch.vue'
+import { LANGUAGES, language } from '@/words'
+import { field } from '@/ui/recipes'
 import { t } from './words'
 import { t as common } from '@/ui/words'
 
@@ -24,11 +26,12 @@ const emit = defineEmits<{ close: [] }>()
 const name = ref(props.start?.name ?? '')
 const subject = ref(props.start?.subject ?? '')
 const year = ref(props.start?.year ?? '')
+const alphabet = ref(props.start?.language || language.value)
 const withMembers = ref(true)
 const { busy, errors, submit } = useForm()
 
 async function finish(): Promise<void> {
-  const form = { name: name.value, subject: subject.value, year: year.value }
+  const form = { name: name.value, subject: subject.value, year: year.value, language: alphabet.value }
   if (await submit(() => props.save(form, withMembers.value))) emit('close')
 }
 </script>
@@ -47,6 +50,12 @@ async function finish(): Promise<void> {
         <UiField v-model="subject" :label="t('subject')" :error="errors.subject" />
         <UiField v-model="year" :label="t('year')" :hint="t('as_2026_27')" :error="errors.year" />
       </div>
+      <label class="block font-bold"
+        >{{ t('alphabet') }}
+        <select v-model="alphabet" :class="field" class="mt-1 font-normal">
+          <option v-for="(own, tag) in LANGUAGES" :key="tag" :value="tag" :lang="tag">{{ own }}</option>
+        </select>
+      </label>
       <UiSwitch
         v-if="copies"
         v-model="withMembers"

@@ -36,6 +36,7 @@ const start = computed<ClassForm>(() => ({
   name: detail.value?.name ?? '',
   subject: detail.value?.subject ?? '',
   year: dialog.value === 'copy' ? '' : (detail.value?.year ?? ''),
+  language: detail.value?.language ?? '',
 }))
 
 async function finish(form: ClassForm, withMembers: boolean): Promise<void> {

@@ -4,15 +4,13 @@ import { computed, ref } from 'vue'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/told'
 import type { ClassDetail, ClassForm, Member, MemberForm } from '@/api/types'
+import { orderOf } from '@/composables/ordering'
 import { useToasts } from '@/composables/useToasts'
 import { t } from './words'
 import { t as common } from '@/ui/words'
 
 /** Somebody may ask to be let in at any moment. */
 const LOOK_EVERY = 5000
-const { compare } = new Intl.Collator(undefined, { numeric: true })
-
-export const bySortName = (one: Member, other: Member): number => compare(one.sort_name, other.sort_name)
 
 export function useClass(id: number) {
   const client = useQueryClient()
@@ -26,12 +24,14 @@ export function useClass(id: number) {
     refetchInterval: ({ state }) => (state.data && state.data.joining !== 'closed' ? LOOK_EVERY : false),
   })
   const detail = query.data
-  const members = computed(() =>
-    (detail.value?.members_list ?? []).filter((one) => !one.left_at).sort(bySortName),
-  )
-  const left = computed(() =>
-    (detail.value?.members_list ?? []).filter((one) => one.left_at).sort(bySortName),
-  )
+  const everybody = computed((): Member[] => {
+    const compare = orderOf(detail.value?.language || 'en')
+    return [...(detail.value?.members_list ?? [])].sort((one, other) =>
+      compare(one.sort_name, other.sort_name),
+    )
+  })
+  const members = computed(() => everybody.value.filter((one) => !one.left_at))
+  const left = computed(() => everybody.value.filter((one) => one.left_at))
 
   async function refresh(): Promise<void> {
     await Promise.all([

@@ -5,6 +5,8 @@ import { t } from './words'
 
 const RATE = 22050
 const LONGEST_MS = 5 * 60_000
+/** How often the microphone hands over what it heard. */
+const PART_MS = 200
 
 export function useRecorder() {
   const state = ref<'idle' | 'recording' | 'done'>('idle')
@@ -22,16 +24,21 @@ export function useRecorder() {
       const stream = await navigator.mediaDevices.getUserMedia({ audio: true })
       const parts: Blob[] = []
       recorder = new MediaRecorder(stream)
-      recorder.ondataavailable = (event) => parts.push(event.data)
+      // A microphone may take its time to wake up: what is said to be recorded has been heard.
+      let heardSince = 0
+      recorder.ondataavailable = (event) => {
+        parts.push(event.data)
+        if (event.data.size) heardSince ||= Date.now()
+      }
       recorder.onstop = () => {
         stream.getTracks().forEach((track) => track.stop())
         void finish(new Blob(parts))
       }
-      recorder.start()
+      recorder.start(PART_MS)
       state.value = 'recording'
       const began = Date.now()
       ticking = setInterval(() => {
-        seconds.value = Math.round((Date.now() - began) / 1000)
+        seconds.value = heardSince && Math.floor((Date.now() - heardSince) / 1000)
         if (Date.now() - began > LONGEST_MS) stop()
       }, 250)
     } catch {

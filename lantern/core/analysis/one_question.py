@@ -8,6 +8,7 @@ from lantern.core.analysis.measures import thirds_of
 from lantern.core.analysis.question_report import QuestionReport, seats_giving
 from lantern.core.analysis.report import Report
 from lantern.core.analysis.results import Asked, Results
+from lantern.core.classes.ordering import order_of
 from lantern.core.messages import Message
 from lantern.core.questions import kind_of
 from lantern.core.values import Milliseconds, Value
@@ -111,8 +112,8 @@ def _counted(seats: Iterable[int], thirds: Mapping[int, int]) -> tuple[int, int,
 def answer_rows(results: Results, ask: Asked, thirds: Mapping[int, int]) -> tuple[AnswerRow, ...]:
     """Of all who were asked, in the order of names; `thirds` by seat."""
     kind, names = kind_of(ask.item), {person.number: person.name for person in results.people}
-    rows = []
-    for seat in sorted(ask.asked_of & names.keys(), key=lambda seat: names[seat].casefold()):
+    rows, by_name = [], order_of(results.language)
+    for seat in sorted(ask.asked_of & names.keys(), key=lambda seat: by_name(names[seat])):
         response = ask.responses.get(seat)
         rows.append(
             AnswerRow(

@@ -4,6 +4,7 @@ from collections.abc import Mapping
 
 from lantern.core.analysis.report import Report
 from lantern.core.analysis.results import Asked, Person, Results
+from lantern.core.classes.ordering import order_of
 from lantern.core.formats.records import PersonRecords, Record, SessionRecords
 from lantern.core.questions import kind_of
 from lantern.core.questions.items import ASKED_ALOUD, title_of
@@ -15,7 +16,8 @@ def records_of(
 ) -> SessionRecords:
     """`ids` by seat, for who is no member of a class: a member has one of their own over all sessions."""
     lines = {line.seat: line for line in report.people}
-    people = sorted(results.people, key=lambda person: person.name.casefold())
+    by_name = order_of(results.language)
+    people = sorted(results.people, key=lambda person: by_name(person.name))
     return SessionRecords(
         id=session,
         title=results.title,

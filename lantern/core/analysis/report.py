@@ -11,7 +11,8 @@ from typing import Literal
 from lantern.core.analysis.measures import discriminations, mean, score_bars, spread
 from lantern.core.analysis.question_report import QuestionReport, median_took, question_report
 from lantern.core.analysis.reliability import Reliability, reliability_of
-from lantern.core.analysis.results import Asked, Person, Results
+from lantern.core.analysis.results import Asked, Results
+from lantern.core.classes.ordering import in_order, order_of
 from lantern.core.messages import Message, said
 from lantern.core.values import Milliseconds, Value
 
@@ -90,7 +91,7 @@ class Report(Value):
 def report_of(results: Results, counting: Counting = "since_joined") -> Report:
     asked = results.standing
     scored = [ask for ask in asked if ask.in_scores]
-    people = _people(results.people, asked, scored, counting)
+    people = _people(results, asked, scored, counting)
     shares = [person.share for person in people if person.share is not None]
     scaled = [share * len(scored) for share in shares]
     settled = [ask for ask in scored if not ask.waiting]
@@ -118,12 +119,13 @@ def report_of(results: Results, counting: Counting = "since_joined") -> Report:
 
 
 def _people(
-    people: Sequence[Person], asked: Sequence[Asked], scored: Sequence[Asked], counting: Counting
+    results: Results, asked: Sequence[Asked], scored: Sequence[Asked], counting: Counting
 ) -> list[PersonReport]:
     """In the order of names."""
     panes = [_panes(ask) for ask in asked]
     rows = []
-    for person in sorted(people, key=lambda person: person.name.casefold()):
+    by_name = order_of(results.language)
+    for person in sorted(results.people, key=lambda person: by_name(person.name)):
         number = person.number
         counted = [ask for ask in scored if number not in ask.waiting]
         out_of = len(counted) if counting == "everything" else sum(number in ask.asked_of for ask in counted)
@@ -178,7 +180,7 @@ def _attendance(results: Results) -> tuple[Attendance, ...]:
         Attendance(
             of_class=one,
             took_part=took.count(one),
-            absent=tuple(sorted((name for of_class, name in absent if of_class == one), key=str.casefold)),
+            absent=tuple(in_order([name for of_class, name in absent if of_class == one], results.language)),
         )
         for one in sorted(classes, key=lambda name: (not name, name.casefold()))
     )

@@ -113,7 +113,8 @@ class Asked:
 class Results:
     """`people` are those who took part; `asks` run in the order of the set, and the rounds of a question in theirs.
 
-    `marked_otherwise` is how many answers would have another mark by the rules of today.
+    `marked_otherwise` is how many answers would have another mark by the rules of today; `language` is that in whose
+    order names stand.
     """
 
     title: str
@@ -121,6 +122,7 @@ class Results:
     asks: tuple[Asked, ...]
     marked_otherwise: int
     absent: tuple[Absent, ...] = ()
+    language: str = "en"
 
     @property
     def standing(self) -> list[Asked]:

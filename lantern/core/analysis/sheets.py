@@ -9,6 +9,7 @@ from lantern.core.analysis.one_student import place_of
 from lantern.core.analysis.question_report import Count, QuestionReport
 from lantern.core.analysis.report import Report
 from lantern.core.analysis.results import Asked, Results
+from lantern.core.classes.ordering import in_order
 from lantern.core.formats.result_pages import Figure, QuestionSheet, SheetCount, SheetQuestion, StudentSheet
 from lantern.core.languages import Language
 from lantern.core.messages import Message, said
@@ -109,7 +110,7 @@ def question_sheet(
         key=page.key,
         figures=_figures(found),
         counts=[_count(one, found.answered, thirds.get((one.label, one.text)), spoken) for one in found.counts],
-        remarks=_remarks(found, names if with_names else {}),
+        remarks=_remarks(found, names if with_names else {}, results.language),
         explanation=ask.item.explanation if isinstance(ask.item, Question) else "",
         rows=[(row.name, row.answer, row.mark) for row in page.answers] if with_names else None,
     )
@@ -141,7 +142,7 @@ def _figures(found: QuestionReport) -> Sequence[tuple[Message, Message | Figure]
     return [(name, value) for name, value in figures if value is not None]
 
 
-def _remarks(found: QuestionReport, names: dict[int, str]) -> list[Message]:
+def _remarks(found: QuestionReport, names: dict[int, str], language: str) -> list[Message]:
     """What a teacher would want to read beside the counts: why it is in no score, what was put right, the wrong answer
     that was given most."""
     remarks = [found.note] if found.note else []
@@ -152,7 +153,7 @@ def _remarks(found: QuestionReport, names: dict[int, str]) -> list[Message]:
     if found.by_hand:
         remarks.append(said("marks_by_hand", "Marks given by hand: {count}", count=found.by_hand))
     if found.common_wrong and found.common_wrong.count > 1:
-        by = sorted(names[seat] for seat in found.common_wrong.by if seat in names)
+        by = in_order([names[seat] for seat in found.common_wrong.by if seat in names], language)
         wrong = said(
             "common_wrong", "Wrong answer given most: {text} ({count})", text=found.common_wrong.text,
             count=found.common_wrong.count,

@@ -34,7 +34,7 @@ def make_class(
     """Raises BadForm."""
     if teacher.classes.count() >= MOST_CLASSES:
         raise BadForm(said("too_many_classes", "One teacher can have at most {most} classes.", most=MOST_CLASSES))
-    made = SchoolClass(**_named(form), made_from=made_from)
+    made = SchoolClass(**{"language": teacher.spoken, **_named(form)}, made_from=made_from)
     made.source = source or made.source
     _with_a_code(made)
     made.teachers.add(teacher)
@@ -75,7 +75,8 @@ def archive(teacher: Teacher, of_class: SchoolClass, *, archived: bool) -> None:
 def copy_class(teacher: Teacher, of_class: SchoolClass, form: CopyForm) -> SchoolClass:
     """The class of another year, with a code of its own; its members are the same persons, so their history goes on."""
     _require(teacher, of_class)
-    made = make_class(teacher, ClassForm(**form.model_dump(exclude={"with_members"})), made_from=of_class)
+    copied = {**form.model_dump(exclude={"with_members"}), "language": form.language or of_class.language}
+    made = make_class(teacher, ClassForm(**copied), made_from=of_class)
     made.has_phrases = of_class.has_phrases
     made.save(update_fields=["has_phrases"])
     made.teachers.add(*of_class.teachers.all())
@@ -89,6 +90,8 @@ def copy_class(teacher: Teacher, of_class: SchoolClass, form: CopyForm) -> Schoo
 
 def _named(form: ClassForm) -> dict[str, str]:
     named = {field: " ".join(str(value).split()) for field, value in form.model_dump().items()}
+    if not named["language"]:
+        del named["language"]
     if not named["name"]:
         raise BadForm(said("class_name_wanted", "Give the class a name, as 8C."), field="name")
     return named

@@ -5,6 +5,8 @@ import secrets
 from django.conf import settings
 from django.db import models
 
+from lantern.core.classes.ordering import order_of
+
 
 def new_person() -> str:
     """An opaque id of a person: told to nobody as a name, a number or an order."""
@@ -21,7 +23,7 @@ class SchoolClass(models.Model):
 
     `has_phrases`: each member has a pass phrase. `source` is the class's id in rosters: in
     the one it came from, or its own. `made_from` is
-    the class of the year before.
+    the class of the year before. Names are sorted by the alphabet of `language`.
     """
 
     class Joining(models.TextChoices):
@@ -32,6 +34,7 @@ class SchoolClass(models.Model):
     name = models.CharField(max_length=80)
     subject = models.CharField(max_length=80, blank=True)
     year = models.CharField(max_length=20, blank=True)
+    language = models.CharField(max_length=8, default="en")
     code = models.CharField(max_length=16, unique=True)
     link = models.CharField(max_length=40, unique=True, default=new_link)
     joining = models.CharField(max_length=8, choices=Joining.choices, default=Joining.CLOSED)
@@ -42,6 +45,11 @@ class SchoolClass(models.Model):
     teachers = models.ManyToManyField(settings.AUTH_USER_MODEL, related_name="classes")
     created_at = models.DateTimeField(auto_now_add=True)
     archived_at = models.DateTimeField(null=True, blank=True)
+
+    def in_order(self) -> "list[Member]":
+        """Those who are members now, as a list sorts them."""
+        by_name = order_of(self.language)
+        return sorted(self.members.filter(left_at=None), key=lambda one: (by_name(one.sort_name), one.pk))
 
 
 class Member(models.Model):

@@ -1,7 +1,6 @@
 """What is printed of a class, or taken to other programs."""
 
-from django.http import HttpRequest
-from django.shortcuts import get_object_or_404
+from django.http import Http404, HttpRequest
 
 from lantern.core.formats.oneroster import ClassToWrite, Version, write_oneroster
 from lantern.core.formats.slips import OnAPage, Slip, write_door_sign, write_slips
@@ -18,9 +17,11 @@ def slips(request: HttpRequest, of_class: SchoolClass, paper: Paper, on_a_page: 
     """The phrase stands behind the # of a link: a browser tells it to no server. Raises BadForm, Http404."""
     if not of_class.has_phrases:
         raise BadForm(said("class_has_no_phrases", "This class has no pass phrases yet. Turn them on first."))
-    members = of_class.members.filter(left_at=None).order_by("sort_name", "pk")
+    members = of_class.in_order()
     if member is not None:
-        members = members.filter(pk=get_object_or_404(members, pk=member).pk)
+        members = [one for one in members if one.pk == member]
+        if not members:
+            raise Http404
     door = f"{public_url(request)}/join/{of_class.code}"
     made = [Slip(one.name, one.phrase, f"{door}#{one.phrase.replace(' ', '-')}") for one in members]
     return write_slips(of_class.name, _typed(request), _spaced(of_class.code), made, paper, on_a_page)

@@ -59,6 +59,7 @@ def _row(of_class: SchoolClass, members: int, waiting: int) -> ClassRow:
         name=of_class.name,
         subject=of_class.subject,
         year=of_class.year,
+        language=of_class.language,  # type: ignore[arg-type]
         code=of_class.code,
         members=members,
         waiting=waiting,

@@ -213,6 +213,5 @@ def class_list(request: TeacherRequest, class_id: int, suffix: str) -> HttpRespo
     if sheet is None:
         raise Http404
     of_class = own_class(request.auth, class_id)
-    members = of_class.members.filter(left_at=None).order_by("sort_name")
-    made = sheet.pack(class_table([form_of(member) for member in members]).spoken(request.auth.spoken))
+    made = sheet.pack(class_table([form_of(member) for member in of_class.in_order()]).spoken(request.auth.spoken))
     return download(made, sheet.content_type, of_class.name, sheet.suffix)

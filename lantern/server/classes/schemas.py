@@ -19,6 +19,8 @@ class ClassForm(Written):
     name: Annotated[str, Field(max_length=80)]
     subject: Annotated[str, Field(max_length=80)] = ""
     year: Annotated[str, Field(max_length=20)] = ""
+    language: Language | Literal[""] = ""
+    """By whose alphabet names are sorted; empty in a form: as the teacher's account, or as it was."""
 
 
 class ClassRow(ClassForm):

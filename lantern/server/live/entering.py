@@ -14,6 +14,7 @@ from lantern.core.classes.known import Known
 from lantern.core.classes.made_names import made_name
 from lantern.core.classes.names import names_together
 from lantern.core.classes.needs import NONE, Needs, needs_from
+from lantern.core.classes.ordering import order_of
 from lantern.core.classes.phrases import read_phrase
 from lantern.core.classes.record_ids import record_key
 from lantern.core.classes.school import check_name, check_record_id
@@ -91,9 +92,10 @@ def listed_names(session: LiveSession, state: State) -> tuple[ListedName, ...]:
         for seat in state.seats.values()
         if seat.person in state.roster and not seat.free
     }
+    by_name = order_of(session.alphabet)
     return tuple(
         ListedName(key=member.person, name=member.name, taken=member.person in held)
-        for member in _members(session).order_by("name", "pk")
+        for member in sorted(_members(session), key=lambda one: (by_name(one.name), one.pk))
     )
 
 

@@ -1,6 +1,7 @@
 from django.conf import settings
 from django.db import models
 
+from lantern.core.languages import Language
 from lantern.core.questions.marking import FIRST
 from lantern.core.session.stored import EVENT, SETTINGS
 from lantern.server.accounts.models import School
@@ -65,6 +66,11 @@ class LiveSession(models.Model):
                 name="one_running_session_a_code",
             ),
         )
+
+    @property
+    def alphabet(self) -> Language:
+        """The language in whose order the names in it stand: the class's, else that of the owner's account."""
+        return self.of_class.language if self.of_class else self.owner.spoken  # type: ignore[return-value]
 
 
 def search_text(title: str, note: str = "") -> str:

@@ -194,6 +194,7 @@ def session_info(request: HttpRequest, session: LiveSession) -> SessionInfo:
         ended_at=session.ended_at,
         settings=read_settings(session.settings_shape, session.settings),
         of_class=session.of_class_id,
+        language=session.alphabet,
     )
 
 

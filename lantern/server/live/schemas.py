@@ -100,7 +100,8 @@ class RunOffer(Value):
 
 
 class SessionInfo(Value):
-    """`opened_at` is absent as long as it is prepared, `set` where it began with nothing."""
+    """`opened_at` is absent as long as it is prepared, `set` where it began with nothing. Names are sorted
+    by the alphabet of `language`."""
 
     id: int
     code: str
@@ -112,6 +113,7 @@ class SessionInfo(Value):
     ended_at: datetime | None
     settings: Settings
     of_class: int | None
+    language: Language
 
 
 class Unprepared(Value):

@@ -37,7 +37,7 @@ class ClassPractised(Value):
 
 def class_practised(teacher: Teacher, of_class: SchoolClass) -> ClassPractised:
     day = day_of(now_ms(), teacher.school.chosen.time_zone)
-    members = {one.person: one.name for one in of_class.members.filter(left_at=None).order_by("sort_name", "pk")}
+    members = {one.person: one.name for one in of_class.in_order()}
     here = Card.objects.filter(question__of_class=of_class, question__session__deleted_at=None, person__in=members)
     cards = list(here.values_list("person", "question__topic", "last", "due"))
     came = Review.objects.filter(card__in=here, expected__isnull=False, day__gte=day - LOOKED_BACK)

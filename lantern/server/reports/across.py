@@ -44,7 +44,7 @@ def student_results(teacher: Teacher, of_class: SchoolClass, person: str) -> Stu
 
 def students_of(of_class: SchoolClass, sessions: list[LiveSession]) -> tuple[dict[str, str], dict[int, Keys]]:
     """Names by student, and for each session who of its people is which. A student is a member who has not left."""
-    members = list(of_class.members.filter(left_at=None).order_by("sort_name", "pk"))
+    members = of_class.in_order()
     by_person = {one.person: one.person for one in members}
     by_record = {one.record_key: one.person for one in members if one.record_key}
     rows = Person.objects.filter(session__in=[one.pk for one in sessions]).exclude(confirmed=False).order_by("session")

@@ -12,6 +12,7 @@ from typing import Annotated
 from django.conf import settings
 from pydantic import Field
 
+from lantern.core.classes.ordering import order_of
 from lantern.core.classes.record_ids import record_key
 from lantern.core.classes.school import is_address
 from lantern.core.formats.result_pages import StudentSheet, student_pdf
@@ -74,7 +75,8 @@ def mailing_list(session: LiveSession) -> list[Recipient]:
                 shows_score=sheet.score is not None or sheet.share is not None,
             )
         )
-    return sorted(found, key=lambda one: one.name.casefold())
+    by_name = order_of(session.alphabet)
+    return sorted(found, key=lambda one: by_name(one.name))
 
 
 @work(Mailing)

@@ -18,6 +18,7 @@ from lantern.core.analysis.records import records_of
 from lantern.core.analysis.report import Counting, PanesBy, panes_by, report_of
 from lantern.core.analysis.results import Absent, Results
 from lantern.core.analysis.teaching import teach_again
+from lantern.core.classes.ordering import order_of
 from lantern.core.formats.records import SessionRecords
 from lantern.core.questions.would_count import Verdict, verdict_on
 from lantern.core.session import Role, Settings, State
@@ -140,7 +141,7 @@ def read_results(session: LiveSession) -> tuple[State, Results]:
     """The session with all that its class and its addresses say of its people."""
     state = read_state(session)
     results = with_confirmed(session, results_of(state, teachers_of(session)))
-    return state, with_class(session, replace(results, title=session.title))
+    return state, with_class(session, replace(results, title=session.title, language=session.alphabet))
 
 
 def read_records(session: LiveSession) -> SessionRecords:
@@ -183,7 +184,8 @@ def done_later(session: LiveSession) -> list[DoneLater]:
         for line in work_lines(piece_of(one), now_ms())
         if (counts := next((attempt for attempt in line.attempts if attempt.counts and attempt.ended_at), None))
     ]
-    return sorted(found, key=lambda one: one.name.casefold())
+    by_name = order_of(session.alphabet)
+    return sorted(found, key=lambda one: by_name(one.name))
 
 
 def session_panes(session: LiveSession, by: PanesBy, only: Only) -> SessionPanes:

@@ -5,6 +5,7 @@ from itertools import groupby
 from typing import NamedTuple
 
 from lantern.core.classes.needs import NONE
+from lantern.core.classes.ordering import order_of
 from lantern.core.games import board_game_of
 from lantern.core.session import Settings
 from lantern.core.session.views import student_view
@@ -63,7 +64,8 @@ def work_door(link: str) -> WorkDoor:
 
 def _names(given: Given) -> tuple[ListedName, ...]:
     held = set(given.participants.exclude(device="").values_list("who", flat=True))
-    members = sorted(expected_of(given), key=lambda one: (one.name.casefold(), one.pk))
+    by_name = order_of(given.session.alphabet)
+    members = sorted(expected_of(given), key=lambda one: (by_name(one.name), one.pk))
     return tuple(ListedName(key=one.person, name=one.name, taken=one.person in held) for one in members)
 
 

@@ -8,6 +8,7 @@ from django.db.models import QuerySet
 from django.http import HttpRequest
 from django.shortcuts import get_object_or_404
 
+from lantern.core.classes.ordering import order_of
 from lantern.core.classes.school import is_address
 from lantern.core.questions import kind_of
 from lantern.core.session import Settings, State
@@ -198,7 +199,8 @@ def work_lines(piece: Piece, now: Milliseconds) -> tuple[WorkLine, ...]:
         _line(piece, who, members.get(who), people.get(who), by_person, reminded.get(who), now)
         for who in dict.fromkeys((*members, *people))
     ]
-    return tuple(sorted(lines, key=lambda line: line.name.casefold()))
+    by_name = order_of(piece.session.alphabet)
+    return tuple(sorted(lines, key=lambda line: by_name(line.name)))
 
 
 def reminders_of(given: Given) -> dict[str, Milliseconds]:
@@ -217,8 +219,7 @@ def expected_of(given: Given) -> list[Member]:
 
 def students_of(of_class: SchoolClass) -> list[ListedName]:
     """In the order of their names."""
-    members = of_class.members.filter(left_at=None).order_by("sort_name", "pk")
-    return [ListedName(key=one.person, name=one.name, taken=False) for one in members]
+    return [ListedName(key=one.person, name=one.name, taken=False) for one in of_class.in_order()]
 
 
 def still_expected(session: LiveSession, members: Sequence[Member]) -> list[Member]:

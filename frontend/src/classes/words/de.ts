@@ -248,4 +248,5 @@ export default {
   larger: 'größer',
   largest: 'am größten',
   three_names: 'Alva Renner\nTanaka-Lind, Bo\nCyrus Adeyemi',
+  alphabet: 'Namen werden sortiert wie in',
 } satisfies Words<typeof en>

@@ -244,4 +244,5 @@ export default {
   larger: 'larger',
   largest: 'largest',
   three_names: 'Alva Renner\nTanaka-Lind, Bo\nCyrus Adeyemi',
+  alphabet: 'Names are sorted as in',
 } as const

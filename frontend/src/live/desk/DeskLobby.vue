@@ -1,19 +1,11 @@
 <script setup lang="ts">
 /** Before the first question: how to join, and what to do next. */
-import { onMounted, ref } from 'vue'
-import { api, data } from '@/api/http'
 import type { DeskView, SessionInfo } from '@/api/types'
 import { spacedCode } from '@/composables/codes'
 import CopyButton from '@/ui/CopyButton.vue'
 import { t } from './words'
 
-const props = defineProps<{ view: DeskView; session: number }>()
-const info = ref<SessionInfo | null>(null)
-
-onMounted(async () => {
-  const params = { path: { session_id: props.session } }
-  info.value = await data(api.GET('/api/live/sessions/{session_id}', { params })).catch(() => null)
-})
+defineProps<{ view: DeskView; info: SessionInfo | null }>()
 </script>
 
 <template>

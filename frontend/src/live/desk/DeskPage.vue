@@ -121,7 +121,7 @@ useKeys({
         :aria-label="t('what_is_on_now')"
         class="min-h-0 overflow-y-auto border-rule px-6 py-5 lg:border-x"
       >
-        <DeskLobby v-if="view.phase === 'lobby'" :view="view" :session="sessionId" />
+        <DeskLobby v-if="view.phase === 'lobby'" :view="view" :info="desk.info.value" />
         <div v-else-if="view.phase === 'ended'" class="text-lg">
           <h1 class="mb-2 text-3xl">{{ t('the_session_has_ended') }}</h1>
           <p>{{ t('everything_is_kept_students_see') }}</p>

@@ -2,6 +2,7 @@
 /** Everyone by every question. Names and answers can be hidden at once. Of a crowd, only what is in sight is drawn. */
 import { computed, nextTick, ref, watch } from 'vue'
 import type { DeskView, Person } from '@/api/types'
+import { orderOf } from '@/composables/ordering'
 import { useLinesInSight } from '@/composables/useLinesInSight'
 import EraseDialog from '@/ui/EraseDialog.vue'
 import GridPane from '@/ui/GridPane.vue'
@@ -18,8 +19,10 @@ const props = defineProps<{ view: DeskView; desk: Desk }>()
 const emit = defineEmits<{ write: [to: WrittenTo] }>()
 const erasing = ref<Person | null>(null)
 
-const { compare } = new Intl.Collator(undefined, { numeric: true })
-const people = computed(() => [...props.view.people].sort((a, b) => compare(a.name, b.name)))
+const people = computed(() => {
+  const compare = orderOf(props.desk.info.value?.language ?? 'en')
+  return [...props.view.people].sort((a, b) => compare(a.name, b.name))
+})
 const { lines, frame, holder, lineStyle } = useLinesInSight(people)
 /** Room kept beside the current column, in px. */
 const BESIDE = 16

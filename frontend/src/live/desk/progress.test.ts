@@ -15,9 +15,9 @@ describe('the lines of the desk at own pace', () => {
   ]
 
   it('stand by name, by who is least far, by who is least right', () => {
-    expect(names(sorted(all, 'name'))).toEqual(['Alva', 'Bo', 'Fen', 'Ines'])
-    expect(names(sorted(all, 'progress'))).toEqual(['Alva', 'Fen', 'Bo', 'Ines'])
-    expect(names(sorted(all, 'share'))).toEqual(['Alva', 'Ines', 'Fen', 'Bo'])
+    expect(names(sorted(all, 'name', 'en'))).toEqual(['Alva', 'Bo', 'Fen', 'Ines'])
+    expect(names(sorted(all, 'progress', 'en'))).toEqual(['Alva', 'Fen', 'Bo', 'Ines'])
+    expect(names(sorted(all, 'share', 'en'))).toEqual(['Alva', 'Ines', 'Fen', 'Bo'])
   })
 
   it('say the share of what is marked, and nothing where nothing is', () => {

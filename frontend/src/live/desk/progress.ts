@@ -1,14 +1,15 @@
 /** How far everybody is, at own pace: orders of the lines, and what a line says. */
 import type { Progress } from '@/api/types'
+import { orderOf } from '@/composables/ordering'
 import { t } from './words'
 
 export type By = 'name' | 'progress' | 'share'
 
-const { compare } = new Intl.Collator(undefined, { numeric: true })
 const shareOf = (line: Progress): number => (line.marked ? line.right / line.marked : -1)
 
-/** Who needs a look stands first: the least far, the least right. Equal ones in the order of names. */
-export function sorted(lines: readonly Progress[], by: By): Progress[] {
+/** Who needs a look stands first: the least far, the least right. Equal ones in the order of names in this language. */
+export function sorted(lines: readonly Progress[], by: By, language: string): Progress[] {
+  const compare = orderOf(language)
   const apart = (one: Progress, other: Progress): number => {
     if (by === 'progress')
       return (

@@ -1,6 +1,6 @@
 /** The desk's line to its session, and its commands. */
 import { computed, ref } from 'vue'
-import { csrfToken } from '@/api/http'
+import { api, csrfToken, data } from '@/api/http'
 import { createOrders, openLine } from '@/api/live'
 import { sentenceOf } from '@/told'
 import type {
@@ -11,6 +11,7 @@ import type {
   DeskCommand,
   DeskMessage,
   DeskView,
+  SessionInfo,
 } from '@/api/types'
 import { useTimeLeft } from '@/composables/useTimeLeft'
 import { useToasts } from '@/composables/useToasts'
@@ -26,6 +27,13 @@ export function useDesk(sessionId: number) {
   const view = computed<DeskView | null>(() => line.message.value?.view ?? null)
   const time = useTimeLeft(() => view.value?.shown, line.offset)
   const order = createOrders()
+  /** What the session is beside what happens in it; null until it is known. */
+  const info = ref<SessionInfo | null>(null)
+  const params = { path: { session_id: sessionId } }
+  void data(api.GET('/api/live/sessions/{session_id}', { params })).then(
+    (found) => (info.value = found),
+    () => {},
+  )
   /** Commands on their way: the large button waits for its own. */
   const pending = ref(0)
 
@@ -47,6 +55,7 @@ export function useDesk(sessionId: number) {
 
   return {
     view,
+    info,
     time,
     status: line.status,
     gone: line.gone,
