@@ -9,6 +9,7 @@ from typing import get_args
 import pytest
 
 from lantern.core.errors import LanternError, UnknownSeat
+from lantern.core.formats.page_words import WORDS
 from lantern.core.games import GAMES
 from lantern.core.languages import LANGUAGES, TeacherLanguage
 from lantern.core.sentences import OTHERWISE, message_of
@@ -142,7 +143,7 @@ OTHERS = [language for language in LANGUAGES if language != "en"]
 SENT = {
     "mail_page_subject", "mail_page_text", "mail_confirm_subject", "mail_confirm", "mail_remind_subject", "mail_remind",
     "mail_due", "ask_fill_gap", "ask_fill_gaps", "ask_find_partners", "ask_group", "ask_true_false", "is_true",
-    "is_false",
+    "is_false", "heading_name", "grid_date", "grid_across", "grid_down",
 }  # fmt: skip
 """What is mailed to students, and what a question asks where nobody has said it: in each of their languages."""
 
@@ -174,3 +175,7 @@ def test_what_stands_in_a_file_of_ours_is_in_no_order_of_its_own():
         place = ROOT / f"lantern/core/words/{language}.json"
         assert place.read_text("utf-8") == json.dumps(dict(catalogue(language)), ensure_ascii=False, indent=2) + "\n"
         assert list(catalogue(language)) == sorted(catalogue(language))
+
+
+def test_a_students_page_has_words_in_every_language():
+    assert WORDS.keys() == set(LANGUAGES)

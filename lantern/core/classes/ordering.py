@@ -8,13 +8,12 @@ after "Fen 9". Source: the collation charts of CLDR, as far as they concern lett
 import re
 import unicodedata
 from collections.abc import Callable, Collection
-from functools import lru_cache
 
-OWN_LETTERS = {
-    "es": "ñ",
-    "uk": "абвгґдеєжзиіїйклмнопрстуфхцчшщьюя",
+_OWN_LETTERS = {
+    "es": str.maketrans({"ñ": "n\U0010ffff"}),
+    "uk": str.maketrans({letter: chr(0xE000 + at) for at, letter in enumerate("абвгґдеєжзиіїйклмнопрстуфхцчшщьюя")}),
 }
-"""Letters that keep their place, in their order: the first behind the letter it looks like, or all of an alphabet."""
+"""Letters that have a place of their own: ñ behind all that begins with n, those of a whole alphabet in its order."""
 _AS_OTHERS = str.maketrans({"ø": "o", "œ": "oe", "æ": "ae", "ł": "l", "đ": "d", "ð": "d", "þ": "th", "ı": "i"})
 _SIGNS = str.maketrans({sign: chr(0x20 + at) for at, sign in enumerate(" _-,;:!?.'\"()[]{}@*/\\&#%`^+<=>|~$")})
 """What is no letter comes before all letters, in this order."""
@@ -31,7 +30,6 @@ def in_order(names: Collection[str], language: str) -> list[str]:
     return sorted(names, key=order_of(language))
 
 
-@lru_cache(maxsize=20_000)
 def _key(name: str, language: str) -> Key:
     whole = unicodedata.normalize("NFC", name)
     parts = _NUMBERS.split(unicodedata.normalize("NFC", name.casefold()))
@@ -43,18 +41,5 @@ def _letters(text: str, language: str) -> str:
     text = text.translate(_SIGNS)
     if text.isascii():
         return text
-    own = OWN_LETTERS.get(language, "")
-    return "".join(_place(letter, own) if letter in own else _plain(letter) for letter in text)
-
-
-def _place(letter: str, own: str) -> str:
-    """A letter of its own sorts behind everything that begins as the one it stands after."""
-    base = _plain(letter)
-    if len(own) == 1:
-        return base + "\U0010ffff"
-    return chr(ord(own[0]) + own.index(letter))
-
-
-def _plain(letter: str) -> str:
-    apart = unicodedata.normalize("NFD", letter.translate(_AS_OTHERS))
-    return "".join(one for one in apart if not unicodedata.combining(one))
+    text = text.translate(_OWN_LETTERS.get(language, {})).translate(_AS_OTHERS)
+    return "".join(one for one in unicodedata.normalize("NFD", text) if not unicodedata.combining(one))

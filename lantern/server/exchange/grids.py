@@ -20,6 +20,7 @@ from lantern.core.grids import (
 )
 from lantern.core.messages import said
 from lantern.core.questions.clued import pairs_in
+from lantern.core.words import in_language
 from lantern.server.api.errors import BadForm
 from lantern.server.exchange.schemas import GridFound, GridLeft
 from lantern.server.library.models import QuestionSet
@@ -27,12 +28,10 @@ from lantern.server.library.queries import content_of
 
 GridKind = Literal["crossword", "word_search"]
 LABELS = {
-    "en": {"name": "Name", "date": "Date", "across": "Across", "down": "Down"},
-    "de": {"name": "Name", "date": "Datum", "across": "Waagerecht", "down": "Senkrecht"},
-    "fr": {"name": "Nom", "date": "Date", "across": "Horizontalement", "down": "Verticalement"},
-    "es": {"name": "Nombre", "date": "Fecha", "across": "Horizontales", "down": "Verticales"},
-    "uk": {"name": "Ім’я", "date": "Дата", "across": "По горизонталі", "down": "По вертикалі"},
-    "ar": {"name": "الاسم", "date": "التاريخ", "across": "أفقي", "down": "عمودي"},
+    "name": said("heading_name", "Name"),
+    "date": said("grid_date", "Date"),
+    "across": said("grid_across", "Across"),
+    "down": said("grid_down", "Down"),
 }
 """What stands on a page, in the language of its set."""
 NO_PLACE = said("no_grid_place", "it crosses none of the others")
@@ -92,7 +91,7 @@ def drawn(grid: Grid, *, solved: bool) -> bytes:
 def printed(grid: Grid, paper: Paper, *, solved: bool) -> bytes:
     language = grid.language.split("-")[0].lower()
     lang = language if len(language) in (2, 3) else "en"  # what a page can be written in
-    labels = {**LABELS.get(language, LABELS["en"]), "lang": lang}
+    labels = {name: in_language(label, language) for name, label in LABELS.items()} | {"lang": lang}
     if isinstance(grid.made, Crossword):
         return grid_sheets.crossword_pdf(grid.title, grid.made, labels, paper, solved=solved)
     return grid_sheets.word_search_pdf(grid.title, grid.made, labels, paper, solved=solved)

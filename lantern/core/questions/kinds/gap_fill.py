@@ -301,12 +301,7 @@ class GapFill(Kind[GapFillItem, GapFillAnswer, GapFillTally]):
         """A line for each pair with its right side as a gap, eight lines in a question."""
         parts = [pairs[at : at + 8] for at in range(0, len(pairs), 8)]
         return [
-            {
-                "prompt": said("ask_fill_gaps", "Fill in the gaps."),
-                "text": _gapped([(p.left, p.right) for p in part]),
-                "way": "bank",
-            }
-            for part in parts
+            {"prompt": FILL_GAPS, "text": _gapped([(p.left, p.right) for p in part]), "way": "bank"} for part in parts
         ]
 
     def to_lines(self, item: GapFillItem) -> list[str]:

@@ -251,10 +251,7 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
     def of_pairs(self, pairs: Sequence[Drawn], new_id: NewId) -> list[dict[str, object]]:
         """Questions of at most eight pairs each, and never one with a single pair."""
         return [
-            {
-                "prompt": said("ask_find_partners", "Match each with its partner."),
-                "pairs": _pairs_of([(p.left, p.right) for p in part], new_id),
-            }
+            {"prompt": FIND_PARTNERS, "pairs": _pairs_of([(p.left, p.right) for p in part], new_id)}
             for part in in_parts(pairs, PAIRS_IN_ONE)
             if len(part) >= FEWEST
         ]
