@@ -42,8 +42,7 @@ const ROLES = { teacher: t('teacher'), keeper: t('keeper_of_the_school') }
             class="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule px-6 py-2.5"
           >
             <span class="grow basis-60 wrap-anywhere"
-              ><b>{{ one.name }}</b
-              >{{ one.is_me ? t('you') : '' }}
+              ><b>{{ one.is_me ? t('name_of_yours', { name: one.name }) : one.name }}</b>
               <span class="block text-[15px] text-slate"
                 >{{ one.email }} · {{ common('n_sets', { n: one.sets }) }},
                 {{ common('n_classes', { n: one.classes }) }}</span

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { I18nT } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import UiButton from '@/ui/UiButton.vue'
 import UiField from '@/ui/UiField.vue'
@@ -56,8 +57,11 @@ async function enter(): Promise<void> {
         }}</RouterLink>.
       </template>
       <template v-else>{{ t('new_here_whoever_runs_this_server') }}</template>
-      {{ t('students_need_none_they_go_to') }}
-      <a href="/join" class="font-bold text-tide underline">{{ t('the_join_page') }}</a>.
+      <I18nT :keypath="t.path('students_need_none_they_go_to')" scope="global"
+        ><template #page
+          ><a href="/join" class="font-bold text-tide underline">{{ t('the_join_page') }}</a></template
+        ></I18nT
+      >
     </p>
   </EntryFrame>
 </template>

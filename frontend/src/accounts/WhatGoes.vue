@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What a school's rule takes away at once: seen before it is decided. */
+import { I18nT } from 'vue-i18n'
 import type { WouldGo } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
@@ -9,8 +10,8 @@ import { t as common } from '@/ui/words'
 const props = defineProps<{ goes: WouldGo }>()
 const emit = defineEmits<{ decide: []; close: [] }>()
 const parts = [
-  { what: props.goes.names, words: t('names_are_erased_in') },
-  { what: props.goes.whole, words: t('for_good_with_all_that_was') },
+  { what: props.goes.names, words: t.path('names_are_erased_in') },
+  { what: props.goes.whole, words: t.path('for_good_with_all_that_was') },
 ].filter((part) => part.what.sessions)
 </script>
 
@@ -21,9 +22,11 @@ const parts = [
     </p>
     <div v-for="part in parts" :key="part.words" class="mt-3">
       <p>
-        {{ part.words }} <b>{{ common('n_sessions', { n: part.what.sessions }) }}</b>{{
-          t('of_students', { n: part.what.students })
-        }}
+        <I18nT :keypath="part.words" :plural="part.what.students" scope="global"
+          ><template #sessions
+            ><b>{{ common('n_sessions', { n: part.what.sessions }) }}</b></template
+          ></I18nT
+        >
       </p>
       <ul class="list-inside list-disc text-[15px]">
         <li v-for="(title, at) in part.what.first" :key="at" class="wrap-anywhere">

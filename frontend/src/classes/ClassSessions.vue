@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What ran in this class, the newest first. */
+import { I18nT } from 'vue-i18n'
 import { useQuery } from '@tanstack/vue-query'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/told'
@@ -27,9 +28,13 @@ const { data: sessions, error } = useQuery({
     </div>
     <p v-if="error" role="alert" class="text-wrong">{{ sentenceOf(error) }}</p>
     <p v-else-if="sessions && !sessions.rows.length" class="text-[15px] text-slate">
-      {{ t('nothing_yet_run_one_of') }}
-      <RouterLink to="/sets" class="font-bold text-tide underline">{{ t('your_sets') }}</RouterLink>
-      {{ t('for_this_class') }}
+      <I18nT :keypath="t.path('nothing_yet_run_one_of')" scope="global"
+        ><template #sets
+          ><RouterLink to="/sets" class="font-bold text-tide underline">{{
+            t('your_sets')
+          }}</RouterLink></template
+        ></I18nT
+      >
     </p>
     <ul v-else-if="sessions" class="divide-y divide-rule">
       <li v-for="row in sessions.rows" :key="row.id" class="py-2">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The lines of one class that comes in. What needs an eye is shown; the rest on request. */
 import { computed, ref } from 'vue'
+import { I18nT } from 'vue-i18n'
 import type { Member } from '@/api/types'
 import { smallField } from '@/ui/recipes'
 import ListLine from './ListLine.vue'
@@ -89,14 +90,17 @@ function sayOfAll(same: boolean): void {
     </div>
     <template v-if="!group.out">
       <p v-if="unsettled > 1" class="border-t border-rule px-4 py-2 text-[15px]">
-        {{ t('lines_to_settle_all_doubtful_ones', { n: unsettled }) }}
-        <button type="button" class="font-bold text-tide underline" @click="sayOfAll(true)">
-          {{ t('the_same_people') }}
-        </button>
-        ·
-        <button type="button" class="font-bold text-tide underline" @click="sayOfAll(false)">
-          {{ t('somebody_else') }}
-        </button>
+        <I18nT :keypath="t.path('lines_to_settle_all_doubtful_ones')" :plural="unsettled" scope="global"
+          ><template #same
+            ><button type="button" class="font-bold text-tide underline" @click="sayOfAll(true)">
+              {{ t('the_same_people') }}
+            </button></template
+          ><template #other
+            ><button type="button" class="font-bold text-tide underline" @click="sayOfAll(false)">
+              {{ t('somebody_else') }}
+            </button></template
+          ></I18nT
+        >
       </p>
       <ul>
         <ListLine

@@ -49,6 +49,12 @@ const word = computed(() => {
   if (!isDoubtful.value || props.line.same === null) return WORDS[props.line.found.outcome]
   return props.line.same ? t('the_same_person') : t('is_new')
 })
+const isAsItWas = computed(() => !props.line.out && props.line.found.outcome === 'same')
+/** Whom the list has already. */
+const inList = computed(() => {
+  const member = [props.member?.name, props.member?.record_id].filter(Boolean).join(' · ')
+  return props.member?.left_at ? t('who_has_left', { member }) : member
+})
 const settled = (on: boolean): string => (on ? 'border-tide bg-tide-wash ring-2 ring-tide' : '')
 </script>
 
@@ -68,7 +74,7 @@ const settled = (on: boolean): string => (on ? 'border-tide bg-tide-wash ring-2 
         >{{ form.name }}
         <span v-if="form.record_id" class="text-[15px] text-slate"> · {{ form.record_id }}</span></span
       >
-      <span class="text-[15px] whitespace-nowrap" :class="word === 'as it is' ? 'text-slate' : 'font-bold'">{{
+      <span class="text-[15px] whitespace-nowrap" :class="isAsItWas ? 'text-slate' : 'font-bold'">{{
         word
       }}</span>
       <UiButton look="quiet" size="small" @click="emit('out', !line.out)">{{
@@ -96,10 +102,7 @@ const settled = (on: boolean): string => (on ? 'border-tide bg-tide-wash ring-2 
           @click="emit('decide', true)"
         >
           <b class="block">{{ t('the_same_person_2') }}</b>
-          <span class="block text-[15px] wrap-anywhere"
-            >{{ member.name }}<template v-if="member.record_id"> · {{ member.record_id }}</template
-            ><template v-if="member.left_at">{{ t('who_has_left') }}</template></span
-          >
+          <span class="block text-[15px] wrap-anywhere">{{ inList }}</span>
           <span
             v-for="change in changes"
             :key="change.label"

@@ -34,8 +34,9 @@ async function finish(): Promise<void> {
     <ul class="mt-2">
       <li v-for="one in school?.colleagues" :key="one.id">
         <label class="flex min-h-10 items-center gap-3"
-          ><input v-model="chosen" type="checkbox" :value="one.id" class="size-5 accent-tide" />{{ one.name
-          }}{{ one.is_me ? t('you') : '' }}</label
+          ><input v-model="chosen" type="checkbox" :value="one.id" class="size-5 accent-tide" />{{
+            one.is_me ? t('name_of_yours', { name: one.name }) : one.name
+          }}</label
         >
       </li>
     </ul>

@@ -2,6 +2,7 @@
 /** Questions from anywhere: shown line by line, mended where they were not understood, and only then added. */
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
+import { I18nT } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
 import ColumnUses from '@/ui/ColumnUses.vue'
@@ -165,9 +166,13 @@ async function add(): Promise<void> {
         </label>
         <div class="text-end">
           <p v-if="unsettled.length" class="mb-1 text-[15px] text-slate">
-            {{ t('mend_places_first_or', { n: unsettled.length }) }}
-            <button type="button" class="font-bold text-tide hover:underline" @click="leaveOut">
-              {{ t('leave_out_unsettled', { n: unsettled.length }) }}</button>.
+            <I18nT :keypath="t.path('mend_places_first_or')" :plural="unsettled.length" scope="global"
+              ><template #leave_out
+                ><button type="button" class="font-bold text-tide hover:underline" @click="leaveOut">
+                  {{ t('leave_out_unsettled', { n: unsettled.length }) }}
+                </button></template
+              ></I18nT
+            >
           </p>
           <UiButton look="main" :disabled="busy || !usable.length || unsettled.length > 0" @click="add">{{
             usable.length ? t('add', { counted: counted(usable.length) }) : t('nothing_to_add')

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Where questions come from: pasted, dropped, or chosen. */
 import { ref } from 'vue'
+import { I18nT } from 'vue-i18n'
 import FileDrop from '@/ui/FileDrop.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { field } from '@/ui/recipes'
@@ -68,13 +69,16 @@ const EXAMPLE = t('sample')
         <dd>{{ t('json_zip_with_media') }}</dd>
       </dl>
       <p class="mt-4 text-[15px]">
-        {{ t('do_your_students_write_the_questions') }}
-        <a class="text-tide underline" href="/api/exchange/template.xlsx">{{
-          t('a_spreadsheet_to_fill_in')
-        }}</a>
-        (<a class="text-tide underline" href="/api/exchange/template.ods">ods</a>,
-        <a class="text-tide underline" href="/api/exchange/template.csv">csv</a
-        >{{ t('their_names_are_kept') }}
+        <I18nT :keypath="t.path('do_your_students_write_the_questions')" scope="global"
+          ><template #spreadsheet
+            ><a class="text-tide underline" href="/api/exchange/template.xlsx">{{
+              t('a_spreadsheet_to_fill_in')
+            }}</a></template
+          ><template #ods><a class="text-tide underline" href="/api/exchange/template.ods">ods</a></template
+          ><template #csv
+            ><a class="text-tide underline" href="/api/exchange/template.csv">csv</a></template
+          ></I18nT
+        >
       </p>
     </div>
   </div>

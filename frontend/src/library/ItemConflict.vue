@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import type { Conflict } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import { t } from './words'
@@ -15,10 +16,11 @@ const emit = defineEmits<{ settle: [keep: 'mine' | 'theirs'] }>()
   >
     <p class="grow">
       <template v-if="conflict.theirs">
-        {{ t('this_was_changed_in_another_window') }}
-        <b>{{ common('quoted', { text: conflict.theirs.prompt ?? '' }) }}</b>{{
-          t('nothing_has_been_overwritten')
-        }}
+        <I18nT :keypath="t.path('this_was_changed_in_another_window')" scope="global"
+          ><template #text
+            ><b>{{ common('quoted', { text: conflict.theirs.prompt ?? '' }) }}</b></template
+          ></I18nT
+        >
       </template>
       <template v-else>{{ t('this_was_removed_in_another_window') }}</template>
     </p>

@@ -2,6 +2,7 @@
 /** From what to teach again to a new set, in one step: for all, or another for each group. */
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
+import { I18nT } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/told'
@@ -101,7 +102,11 @@ async function make(): Promise<void> {
           :value="form.set"
           class="shrink-0 accent-tide"
         /><span class="min-w-0 wrap-anywhere"
-          >{{ t('as_they_stand_in') }} <b>{{ form.title || common('untitled_set') }}</b>
+          ><I18nT :keypath="t.path('as_they_stand_in')" scope="global"
+            ><template #title
+              ><b>{{ form.title || common('untitled_set') }}</b></template
+            ></I18nT
+          >
           <span v-if="!eachGroup" class="text-slate">{{
             t('of_these_in_another_form', { in_other_form: inOtherForm(form.items) || t('none') })
           }}</span></span

@@ -2,6 +2,7 @@
 /** All that was run, the newest first. */
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { I18nT } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api } from '@/api/http'
 import { createOrders } from '@/api/live'
@@ -74,9 +75,13 @@ async function openAgain(session: number): Promise<void> {
       {{ wanted.archived ? t('nothing_is_archived') : t('no_session_is_like_that_try') }}
     </EmptyNote>
     <EmptyNote v-else-if="!sessions.length" :title="t('no_session_yet')">
-      {{ t('run_one_of') }}
-      <RouterLink to="/sets" class="font-bold text-tide underline">{{ t('your_sets') }}</RouterLink>
-      {{ t('with_a_class_and_its_results') }}
+      <I18nT :keypath="t.path('run_one_of')" scope="global"
+        ><template #sets
+          ><RouterLink to="/sets" class="font-bold text-tide underline">{{
+            t('your_sets')
+          }}</RouterLink></template
+        ></I18nT
+      >
     </EmptyNote>
     <template v-else>
       <section v-if="kept?.length && isAll" aria-labelledby="kept" class="mb-6 border-s-4 border-lamp ps-4">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** For which classes, or for whoever has the link; for which of their students; and how these are known. */
 import { computed } from 'vue'
+import { I18nT } from 'vue-i18n'
 import { knownBy, type Known } from '@/composables/known'
 import { field } from '@/ui/recipes'
 import SomeOfClass from './SomeOfClass.vue'
@@ -27,10 +28,13 @@ const all = computed({
     <fieldset>
       <legend class="mb-1 font-bold">{{ t('for') }}</legend>
       <p v-if="!listed.length" class="text-[15px] text-slate">
-        {{ t('you_teach_no_class_yet') }}
-        <RouterLink to="/classes" class="font-bold text-tide underline">{{ t('make_one') }}</RouterLink>{{
-          t('or_give_it_to_whoever')
-        }}
+        <I18nT :keypath="t.path('you_teach_no_class_yet')" scope="global"
+          ><template #make_one
+            ><RouterLink to="/classes" class="font-bold text-tide underline">{{
+              t('make_one')
+            }}</RouterLink></template
+          ></I18nT
+        >
       </p>
       <div class="grid gap-x-6 sm:grid-cols-2">
         <label v-for="row in listed" :key="row.id" class="flex min-h-9 items-center gap-2">

@@ -2,6 +2,7 @@
 /** All set work: what is open first, then what comes, then what is over. */
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
+import { I18nT } from 'vue-i18n'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/told'
 import type { WorkRow } from '@/api/types'
@@ -45,10 +46,13 @@ const whom = (row: WorkRow): string =>
     <p v-if="error" role="alert" class="text-lg">{{ sentenceOf(error) }}</p>
     <p v-else-if="!rows" class="text-slate">{{ t('fetching_set_work') }}</p>
     <EmptyNote v-else-if="!rows.length" :title="t('nothing_is_set_yet')">
-      {{ t('open') }}
-      <RouterLink to="/sets" class="font-bold text-tide underline">{{ t('your_sets') }}</RouterLink>{{
-        t('and_choose_set_it_as_work')
-      }}
+      <I18nT :keypath="t.path('given_from_sets')" scope="global"
+        ><template #sets
+          ><RouterLink to="/sets" class="font-bold text-tide underline">{{
+            t('your_sets')
+          }}</RouterLink></template
+        ></I18nT
+      >
     </EmptyNote>
     <section v-for="group in groups" :key="group.words" class="mb-8">
       <h2 class="mb-2 text-xl">{{ group.words }}</h2>

@@ -3,6 +3,7 @@
 import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
 import { useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { I18nT } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { sentenceOf, told } from '@/told'
 import { zonedMoment } from '@/composables/zoned'
@@ -50,10 +51,15 @@ async function removeIt(): Promise<void> {
           <h1 class="text-3xl wrap-anywhere">{{ work.title || common('untitled_set') }}</h1>
           <p class="text-slate">{{ about }}</p>
           <p v-if="work.made_up_for">
-            {{ t('for_who_was_absent_from') }}
-            <RouterLink :to="`/sessions/${work.made_up_for}`" class="font-bold text-tide hover:underline">{{
-              work.made_up_title
-            }}</RouterLink>
+            <I18nT :keypath="t.path('for_who_was_absent_from')" scope="global"
+              ><template #session
+                ><RouterLink
+                  :to="`/sessions/${work.made_up_for}`"
+                  class="font-bold text-tide hover:underline"
+                  >{{ work.made_up_title }}</RouterLink
+                ></template
+              ></I18nT
+            >
           </p>
         </div>
         <UiButton :disabled="busy" @click="movesDue = true">{{ t('change_when_it_is_due') }}</UiButton>

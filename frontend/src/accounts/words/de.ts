@@ -66,10 +66,9 @@ export default {
     'Ein Gerät spricht seine eigene Sprache, wenn sie dabei ist. Auf dem Gerät kann eine andere gewählt werden.',
   where_it_is_not_it_speaks: 'Sonst spricht es',
   keeper_of_the_school: 'verwaltet die Schule',
-  fetching_your_school: 'Ihre Schule wird geholt…',
+  fetching_your_school: 'Ihre Schule wird geladen…',
   what_a_teacher_makes_stays_hers:
-    'Was eine Lehrkraft erstellt, bleibt ihres; niemand sonst sieht ihre Sets, Runden und Klassen.',
-  you: ', Sie',
+    'Was eine Lehrkraft erstellt, gehört ihr; niemand sonst sieht ihre Sets, Runden und Klassen.',
   role_of: 'Rolle von {name}',
   leaves: 'Geht…',
   sign_in: 'Anmelden',
@@ -79,18 +78,14 @@ export default {
   make_an_account: 'Konto anlegen',
   new_here_whoever_runs_this_server:
     'Neu hier? Wer diesen Server betreibt, kann Ihnen einen Link für ein Konto geben.',
-  students_need_none_they_go_to: 'Lernende brauchen keines: Sie gehen auf',
   the_join_page: 'die Seite zum Mitmachen',
   your_name_as_your_class_knows: 'Ihr Name, wie ihn Ihre Klasse kennt',
   at_least_eight_characters_and_none: 'Mindestens acht Zeichen, und keines der häufigen.',
   make_the_account: 'Konto anlegen',
   you_have_one: 'Sie haben eines?',
-  names_are_erased_in: 'Namen werden gelöscht in',
-  for_good_with_all_that_was: 'Endgültig, mit allem, was darin war, verschwinden',
   something_goes_at_once: 'Etwas verschwindet sofort',
   it_is_older_than_what_you:
     'Es ist älter, als Sie jetzt festgelegt haben. Innerhalb von zehn Minuten ist es weg, endgültig.',
-  of_students: { one: ', von {n} Lernenden:', other: ', von {n} Lernenden:' },
   and_more: 'und {n} weitere',
   the_school_has_decided_so: 'Das ist für die Schule so festgelegt.',
   handed_over_sets_classes_sessions: 'Übergeben: {sets} Sets, {classes} Klassen, {sessions} Runden.',
@@ -101,4 +96,14 @@ export default {
   language: 'Sprache',
   language_hint:
     'Was diese Seiten sprechen und worin geschrieben ist, was für Sie erstellt wird. Geräte der Lernenden und der große Bildschirm sprechen ihre eigene.',
+  students_need_none_they_go_to: 'Lernende brauchen keines: Sie gehen auf {page}.',
+  names_are_erased_in: {
+    one: 'Namen werden gelöscht in {sessions}, von {n} Person:',
+    other: 'Namen werden gelöscht in {sessions}, von {n} Personen:',
+  },
+  for_good_with_all_that_was: {
+    one: 'Endgültig, mit allem, was darin war, verschwinden {sessions}, von {n} Person:',
+    other: 'Endgültig, mit allem, was darin war, verschwinden {sessions}, von {n} Personen:',
+  },
+  name_of_yours: '{name}, Sie',
 } satisfies Words<typeof en>

@@ -65,7 +65,6 @@ export default {
   fetching_your_school: 'Fetching your school…',
   what_a_teacher_makes_stays_hers:
     'What a teacher makes stays hers; nobody else sees her sets, sessions and classes.',
-  you: ', you',
   role_of: 'Role of {name}',
   leaves: 'Leaves…',
   sign_in: 'Sign in',
@@ -75,18 +74,14 @@ export default {
   make_an_account: 'Make an account',
   new_here_whoever_runs_this_server:
     'New here? Whoever runs this server can give you a link to make an account.',
-  students_need_none_they_go_to: 'Students need none: they go to',
   the_join_page: 'the join page',
   your_name_as_your_class_knows: 'Your name, as your class knows it',
   at_least_eight_characters_and_none: 'At least eight characters, and none of the common ones.',
   make_the_account: 'Make the account',
   you_have_one: 'You have one?',
-  names_are_erased_in: 'Names are erased in',
-  for_good_with_all_that_was: 'For good, with all that was in them, go',
   something_goes_at_once: 'Something goes at once',
   it_is_older_than_what_you:
     'It is older than what you have decided now. It goes within ten minutes, for good.',
-  of_students: { one: ', of {n} student:', other: ', of {n} students:' },
   and_more: 'and {n} more',
   the_school_has_decided_so: 'The school has decided so.',
   handed_over_sets_classes_sessions: 'Handed over: sets {sets}, classes {classes}, sessions {sessions}.',
@@ -97,4 +92,14 @@ export default {
   language: 'Language',
   language_hint:
     'What these pages speak, and what is made for you is written in. Students’ devices and the big screen speak their own.',
+  students_need_none_they_go_to: 'Students need none: they go to {page}.',
+  names_are_erased_in: {
+    one: 'Names are erased in {sessions}, of {n} student:',
+    other: 'Names are erased in {sessions}, of {n} students:',
+  },
+  for_good_with_all_that_was: {
+    one: 'For good, with all that was in them, go {sessions}, of {n} student:',
+    other: 'For good, with all that was in them, go {sessions}, of {n} students:',
+  },
+  name_of_yours: '{name}, you',
 } as const

@@ -92,7 +92,7 @@ export default {
   left: 'gegangen {date}',
   comes_back: 'Kommt zurück',
   class: 'Klasse',
-  fetching_the_class: 'Die Klasse wird geholt…',
+  fetching_the_class: 'Die Klasse wird geladen…',
   in_another_year: '{name} in einem anderen Jahr',
   name_subject_year_2: 'Name, Fach, Jahr',
   make_the_class: 'Klasse anlegen',
@@ -112,9 +112,7 @@ export default {
   keep_them: 'Behalten',
   what_ran: 'Was lief',
   over_time: 'Im Lauf der Zeit',
-  nothing_yet_run_one_of: 'Noch nichts. Führen Sie eines',
   your_sets: 'Ihrer Sets',
-  for_this_class: 'mit dieser Klasse durch.',
   running_code: '· läuft, Code {code}',
   took_part: '· {took_part} nahmen teil',
   right: ', {share} richtig',
@@ -122,7 +120,7 @@ export default {
   take_out: 'Herausgeben',
   bring_in: 'Hereinholen…',
   new_class: 'Neue Klasse',
-  fetching_your_classes: 'Ihre Klassen werden geholt…',
+  fetching_your_classes: 'Ihre Klassen werden geladen…',
   make_your_first_class: 'Legen Sie Ihre erste Klasse an',
   with_a_class_students_pick_their:
     'Mit einer Klasse wählen Lernende ihren Namen aus einer Liste, ein Code führt das ganze Jahr zu dem, was Sie durchführen, und Ergebnisse kommen zusammen. Ohne geht auch alles.',
@@ -152,10 +150,6 @@ export default {
   name_of_the_class: 'Name der Klasse',
   only_what_is_doubtful: 'Nur was zweifelhaft ist',
   every_line: 'Jede Zeile',
-  lines_to_settle_all_doubtful_ones: {
-    one: '{n} Zeile zu klären. Alle zweifelhaften sind',
-    other: '{n} Zeilen zu klären. Alle zweifelhaften sind',
-  },
   the_same_people: 'dieselben Personen',
   somebody_else: 'jemand anderes',
   members_are_not_in_this_list: {
@@ -173,7 +167,6 @@ export default {
   take_it_in: 'Übernehmen',
   leave_it_out: 'Weglassen',
   the_same_person_2: 'Dieselbe Person',
-  who_has_left: ', die gegangen ist',
   becomes: '{label} wird {after}',
   written_from_now_on: 'Von jetzt an {name} geschrieben',
   somebody_else_2: 'Jemand anderes',
@@ -228,7 +221,6 @@ export default {
   who_teaches: 'Wer {name} unterrichtet',
   they_see_its_members_with_needs:
     'Sie sehen die Mitglieder mit Bedarf und Notizen und ändern sie wie Sie. Sets und Runden bleiben bei jeder Lehrkraft selbst.',
-  you: ', Sie',
   nobody_else_is_in_your_school: 'An Ihrer Schule ist noch niemand sonst.',
   invite_a_colleague: 'Jemanden einladen',
   letter: 'Letter',
@@ -249,4 +241,11 @@ export default {
   largest: 'am größten',
   three_names: 'Alva Renner\nTanaka-Lind, Bo\nCyrus Adeyemi',
   alphabet: 'Namen werden sortiert wie in',
+  nothing_yet_run_one_of: 'Noch nichts. Führen Sie eines {sets} mit dieser Klasse durch.',
+  lines_to_settle_all_doubtful_ones: {
+    one: '{n} Zeile zu klären. Alle zweifelhaften sind {same} · {other}',
+    other: '{n} Zeilen zu klären. Alle zweifelhaften sind {same} · {other}',
+  },
+  who_has_left: '{member}, nicht mehr dabei',
+  name_of_yours: '{name}, Sie',
 } satisfies Words<typeof en>

@@ -108,9 +108,7 @@ export default {
   keep_them: 'Keep them',
   what_ran: 'What ran',
   over_time: 'Over time',
-  nothing_yet_run_one_of: 'Nothing yet. Run one of',
   your_sets: 'your sets',
-  for_this_class: 'for this class.',
   running_code: '· running, code {code}',
   took_part: '· {took_part} took part',
   right: ', {share} right',
@@ -148,10 +146,6 @@ export default {
   name_of_the_class: 'Name of the class',
   only_what_is_doubtful: 'Only what is doubtful',
   every_line: 'Every line',
-  lines_to_settle_all_doubtful_ones: {
-    one: '{n} line to settle. All doubtful ones are',
-    other: '{n} lines to settle. All doubtful ones are',
-  },
   the_same_people: 'the same people',
   somebody_else: 'somebody else',
   members_are_not_in_this_list: {
@@ -169,7 +163,6 @@ export default {
   take_it_in: 'Take it in',
   leave_it_out: 'Leave it out',
   the_same_person_2: 'The same person',
-  who_has_left: ', who has left',
   becomes: '{label} becomes {after}',
   written_from_now_on: 'Written {name} from now on',
   somebody_else_2: 'Somebody else',
@@ -224,7 +217,6 @@ export default {
   who_teaches: 'Who teaches {name}',
   they_see_its_members_with_needs:
     'They see its members, with needs and notes, and change them as you do. Sets and sessions stay each one’s own.',
-  you: ', you',
   nobody_else_is_in_your_school: 'Nobody else is in your school yet.',
   invite_a_colleague: 'Invite a colleague',
   letter: 'Letter',
@@ -245,4 +237,11 @@ export default {
   largest: 'largest',
   three_names: 'Alva Renner\nTanaka-Lind, Bo\nCyrus Adeyemi',
   alphabet: 'Names are sorted as in',
+  nothing_yet_run_one_of: 'Nothing yet. Run one of {sets} for this class.',
+  lines_to_settle_all_doubtful_ones: {
+    one: '{n} line to settle. All doubtful ones are {same} · {other}',
+    other: '{n} lines to settle. All doubtful ones are {same} · {other}',
+  },
+  who_has_left: '{member}, who has left',
+  name_of_yours: '{name}, you',
 } as const

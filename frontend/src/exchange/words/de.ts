@@ -7,7 +7,7 @@ export default {
   this_format_leaves_behind: 'In diesem Format fehlt dann:',
   save_the_file: 'Datei speichern',
   crossword: 'Kreuzworträtsel',
-  word_search: 'Wörter suchen',
+  word_search: 'Suchrätsel',
   to_the_right_and_down: 'nach rechts und nach unten',
   slopes_too: 'auch schräg',
   in_every_direction: 'in alle Richtungen',
@@ -59,10 +59,6 @@ export default {
   a_new_set: 'einem neuen Set',
   title_of_the_new_set: 'Titel des neuen Sets',
   brought_in: 'Hereingeholt',
-  mend_places_first_or: {
-    one: 'Erst {n} Stelle in Ordnung bringen, oder',
-    other: 'Erst {n} Stellen in Ordnung bringen, oder',
-  },
   add: '{counted} dazulegen',
   nothing_to_add: 'Nichts dazuzulegen',
   sample:
@@ -80,9 +76,7 @@ export default {
   text: 'Text',
   from_here: 'Von hier',
   json_zip_with_media: 'json, zip mit Medien',
-  do_your_students_write_the_questions: 'Schreiben Ihre Lernenden die Fragen? Geben Sie ihnen',
   a_spreadsheet_to_fill_in: 'eine Tabelle zum Ausfüllen',
-  their_names_are_kept: '); ihre Namen bleiben dabei.',
   there_is_nothing_left_of_it: 'Davon ist nichts übrig. Lassen Sie es weg.',
   question: 'Frage',
   explanation: 'Erklärung',
@@ -92,4 +86,10 @@ export default {
   picture: 'Bild',
   sound: 'Ton',
   video: 'Video',
+  do_your_students_write_the_questions:
+    'Schreiben Ihre Lernenden die Fragen? Geben Sie ihnen {spreadsheet} ({ods}, {csv}); ihre Namen bleiben dabei.',
+  mend_places_first_or: {
+    one: 'Erst {n} Stelle in Ordnung bringen, oder {leave_out}.',
+    other: 'Erst {n} Stellen in Ordnung bringen, oder {leave_out}.',
+  },
 } satisfies Words<typeof en>

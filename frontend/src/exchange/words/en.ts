@@ -53,7 +53,6 @@ export default {
   a_new_set: 'a new set',
   title_of_the_new_set: 'Title of the new set',
   brought_in: 'Brought in',
-  mend_places_first_or: { one: 'Mend {n} place first, or', other: 'Mend {n} places first, or' },
   add: 'Add {counted}',
   nothing_to_add: 'Nothing to add',
   sample:
@@ -71,9 +70,7 @@ export default {
   text: 'Text',
   from_here: 'From here',
   json_zip_with_media: 'json, zip with media',
-  do_your_students_write_the_questions: 'Do your students write the questions? Give them',
   a_spreadsheet_to_fill_in: 'a spreadsheet to fill in',
-  their_names_are_kept: '); their names are kept.',
   there_is_nothing_left_of_it: 'There is nothing left of it. Leave it out.',
   question: 'question',
   explanation: 'explanation',
@@ -83,4 +80,10 @@ export default {
   picture: 'picture',
   sound: 'sound',
   video: 'video',
+  do_your_students_write_the_questions:
+    'Do your students write the questions? Give them {spreadsheet} ({ods}, {csv}); their names are kept.',
+  mend_places_first_or: {
+    one: 'Mend {n} place first, or {leave_out}.',
+    other: 'Mend {n} places first, or {leave_out}.',
+  },
 } as const

@@ -57,7 +57,7 @@ export default {
   ctrl_e: 'Strg+E',
   as_text: 'Als Text',
   make_other_questions_of_these: 'Andere Fragen daraus machen',
-  crossword_word_search: 'Kreuzworträtsel, Wörter suchen',
+  crossword_word_search: 'Kreuzworträtsel, Suchrätsel',
   in_this_set: 'In diesem Set',
   no_items_yet: 'Noch nichts.',
   to_settle_before_running: 'Vorher zu klären',
@@ -113,8 +113,6 @@ export default {
   move_down: 'Nach unten',
   turn_into: 'Umwandeln in…',
   topics_of_this_question: 'Themen dieser Frage',
-  this_was_changed_in_another_window: 'Das wurde inzwischen in einem anderen Fenster geändert:',
-  nothing_has_been_overwritten: '. Nichts wurde überschrieben.',
   this_was_removed_in_another_window:
     'Das wurde inzwischen in einem anderen Fenster entfernt. Ihre Fassung ist noch hier.',
   keep_mine: 'Meine behalten',
@@ -190,7 +188,7 @@ export default {
   last_change: 'letzter Änderung',
   title_2: 'Titel',
   last_run_2: 'zuletzt durchgeführt',
-  fetching_your_sets: 'Ihre Sets werden geholt…',
+  fetching_your_sets: 'Ihre Sets werden geladen…',
   no_title_and_no_question_contains:
     'In keinem Titel und keiner Frage kommt „{search}“ vor. Versuchen Sie weniger Buchstaben.',
   write_your_first_set: 'Schreiben Sie Ihr erstes Set',
@@ -217,7 +215,7 @@ export default {
   of: '{number} von {count}',
   next_right: 'Weiter →',
   you: 'Sie',
-  phone: 'Telefon',
+  phone: 'Handy',
   tablet: 'Tablet',
   these_are_the_students_own_pages:
     'Das sind die Seiten der Lernenden selbst, mit Bewertungen und Rückmeldung. Nichts, was Sie hier tun, wird aufgehoben.',
@@ -235,4 +233,6 @@ export default {
     'keine Verbindung: Ihre Änderungen sind auf diesem Gerät aufgehoben und werden gesendet, sobald sie wieder da ist',
   scored: 'bewertet',
   opinion: 'Meinung',
+  this_was_changed_in_another_window:
+    'Das wurde inzwischen in einem anderen Fenster geändert: {text}. Nichts wurde überschrieben.',
 } satisfies Words<typeof en>

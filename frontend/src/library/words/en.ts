@@ -110,8 +110,6 @@ export default {
   move_down: 'Move down',
   turn_into: 'Turn into…',
   topics_of_this_question: 'Topics of this question',
-  this_was_changed_in_another_window: 'This was changed in another window meanwhile:',
-  nothing_has_been_overwritten: '. Nothing has been overwritten.',
   this_was_removed_in_another_window:
     'This was removed in another window meanwhile. Your version is still here.',
   keep_mine: 'Keep mine',
@@ -221,4 +219,6 @@ export default {
   no_connection: 'no connection: your changes are kept on this device and sent when it is back',
   scored: 'scored',
   opinion: 'opinion',
+  this_was_changed_in_another_window:
+    'This was changed in another window meanwhile: {text}. Nothing has been overwritten.',
 } as const

@@ -42,7 +42,7 @@ export default {
   glass_9: 'bauchiges Glas',
   panes_0: 'glatte Scheiben',
   panes_1: 'senkrechte Streben',
-  panes_2: 'waagrechte Streben',
+  panes_2: 'waagerechte Streben',
   panes_3: 'gekreuzte Streben',
   panes_4: 'schräge Streben',
   panes_5: 'ein Gitter',

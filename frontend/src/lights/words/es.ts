@@ -57,7 +57,7 @@ export default {
   flame_6: 'vela',
   flame_7: 'luz radiante',
   flame_8: 'tres luces',
-  flame_9: 'luz creciente',
+  flame_9: 'luz en media luna',
   pattern_0: 'franja lisa',
   pattern_1: 'franja rayada',
   pattern_2: 'franja con línea',

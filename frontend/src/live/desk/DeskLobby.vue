@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Before the first question: how to join, and what to do next. */
+import { I18nT } from 'vue-i18n'
 import type { DeskView, SessionInfo } from '@/api/types'
 import { spacedCode } from '@/composables/codes'
 import CopyButton from '@/ui/CopyButton.vue'
@@ -17,20 +18,39 @@ defineProps<{ view: DeskView; info: SessionInfo | null }>()
   <ol class="list-decimal space-y-2 ps-5 text-lg">
     <li>{{ t('open_the_big_screen_and_move') }}</li>
     <li>
-      {{ t('students_go_to') }}
-      <b class="wrap-anywhere">{{ info?.join_url.replace(/\/[^/]+$/, '') ?? '/join' }}</b> {{ t('and_type') }}
-      <b>{{ spacedCode(view.code) }}</b>{{
-        info?.class_name ? t('or_the_standing_code_of', { class_name: info.class_name }) : ''
-      }}.
+      <I18nT
+        :keypath="info?.class_name ? t.path('students_go_to_or_code') : t.path('students_go_to')"
+        scope="global"
+      >
+        <template #address
+          ><b class="wrap-anywhere">{{ info?.join_url.replace(/\/[^/]+$/, '') ?? '/join' }}</b></template
+        >
+        <template #code
+          ><b>{{ spacedCode(view.code) }}</b></template
+        >
+        <template #class_name>{{ info?.class_name }}</template>
+      </I18nT>
     </li>
     <li v-if="view.next === 'ask_now'">
-      {{ t('nothing_is_prepared_press') }} <b>{{ t('ask_now') }}</b> {{ t('below_or_space_and_choose') }}
+      <I18nT :keypath="t.path('nothing_is_prepared_press')" scope="global"
+        ><template #button
+          ><b>{{ t('ask_now') }}</b></template
+        ></I18nT
+      >
     </li>
     <li v-else-if="view.settings.manner === 'led'">
-      {{ t('when_your_class_is_here_press') }} <b>{{ t('start') }}</b> {{ t('below_or_space') }}
+      <I18nT :keypath="t.path('when_your_class_is_here_press')" scope="global"
+        ><template #button
+          ><b>{{ t('start') }}</b></template
+        ></I18nT
+      >
     </li>
     <li v-else>
-      {{ t('press') }} <b>{{ t('start') }}</b> {{ t('below_or_space_from_then') }}
+      <I18nT :keypath="t.path('press_and_each_begins')" scope="global"
+        ><template #button
+          ><b>{{ t('start') }}</b></template
+        ></I18nT
+      >
     </li>
   </ol>
   <p v-if="info" class="mt-5 text-[15px] text-slate">

@@ -50,7 +50,7 @@ export default {
   media_shelf: 'Medienregal',
   clear_unused_files: { one: '{n} unbenutzte Datei wegräumen', other: '{n} unbenutzte Dateien wegräumen' },
   nothing_to_clear: 'Nichts wegzuräumen',
-  fetching_the_shelf: 'Das Regal wird geholt…',
+  fetching_the_shelf: 'Das Regal wird geladen…',
   nothing_is_stored_yet: 'Noch ist nichts gespeichert',
   pictures_sounds_and_videos: 'Hier liegen Bilder, Töne und Videos, die Sie an Fragen anfügen.',
   picture: 'Bild',

@@ -53,5 +53,5 @@ export default {
   right: 'richtig',
   wrong: 'falsch',
   quoted: '„{text}“',
-  asked_aloud: 'Laut gefragt',
+  asked_aloud: 'Mündlich gefragt',
 } satisfies Words<typeof en>

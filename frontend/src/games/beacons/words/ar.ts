@@ -9,7 +9,7 @@ export default {
   wins_first: 'الأول هو الفريق الذي تضيء سلسلته حتى نهايتها أولًا.',
   wins_furthest: 'الأول هو الفريق الذي تصل إضاءة سلسلته أبعد في النهاية.',
   lit: 'أُضيء {lit} من {length}',
-  light_of: 'فريق {name}: أُضيء {lit} من {length} منارة.',
+  light_of: 'فريق {name}: أُضيء {lit} من {length}.',
   at_the_end: 'وصلتم إلى نهاية السلسلة!',
   your_light: 'إجاباتك أضاءت {light} منها.',
 } satisfies Words<typeof en>

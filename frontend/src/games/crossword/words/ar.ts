@@ -26,6 +26,6 @@ export default {
   is_missed: '{clue}: {pattern}، خاطئة',
   is_together: '{clue}: {pattern}، حلّها أحدهم',
   blank: 'فارغ',
-  right_of: '{right} من {words} كلمة صحيحة',
+  right_of: 'الكلمات الصحيحة: {right} من {words}',
   have_it: '{clue}: لدى {right} من {players}',
 } satisfies Words<typeof en>

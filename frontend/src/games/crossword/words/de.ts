@@ -17,7 +17,7 @@ export default {
   letters_n: { one: '{n} Buchstabe', other: '{n} Buchstaben' },
   is_open: '{clue}: {pattern}',
   is_right: '{clue}: {pattern}, richtig',
-  is_missed: '{clue}: {pattern}, verfehlt',
+  is_missed: '{clue}: {pattern}, nicht gewusst',
   is_together: '{clue}: {pattern}, von jemandem gelöst',
   blank: 'leer',
   right_of: '{right} von {words} Wörtern richtig',

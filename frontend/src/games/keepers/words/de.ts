@@ -26,5 +26,5 @@ export default {
   gust_came: 'Eine Böe hat deine Flamme gelöscht. Dein Öl ist noch da.',
   earned: 'Du hast {n} Öl verdient.',
   all_answers: { one: '{n} Antwort bisher', other: '{n} Antworten bisher' },
-  lights: 'Ein Licht für jeden von {n}; je länger es auf dem Wasser scheint, desto mehr Öl ist verdient.',
+  lights: 'Für alle {n} ein Licht; je länger es auf dem Wasser scheint, desto mehr Öl ist verdient.',
 } satisfies Words<typeof en>

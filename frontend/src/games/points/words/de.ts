@@ -3,7 +3,7 @@ import type en from './en'
 
 export default {
   name: 'Schnelle Lichter',
-  look_up: 'Jede Frage steht auf der Leinwand und hier. Antworte hier.',
+  look_up: 'Jede Frage steht auf dem großen Bildschirm und hier. Antworte hier.',
   points: 'Eine richtige Antwort bringt 100 Punkte, eine halb richtige einen Teil davon.',
   no_hurry: 'Lass dir Zeit: Schnell sein bringt nichts.',
   more_early: 'Frühe richtige Antworten bringen etwas mehr, höchstens 20 Punkte.',

@@ -5,7 +5,7 @@ export default {
   name: 'El cofre de mar',
   draw_one: 'El equipo al que le toca saca una carta del cofre.',
   talk: 'Habladlo primero. Luego alguien dice en voz alta lo que pensáis.',
-  worth: 'Tu profesor dice lo que valió: 2 perlas, 1 o ninguna.',
+  worth: 'Tu docente dice lo que valió: 2 perlas, 1 o ninguna.',
   wins: 'Va delante el equipo con más perlas cuando el cofre queda vacío.',
   pearls: { one: '{n} perla', many: '{n} perlas', other: '{n} perlas' },
   left: { one: '{n} carta en el cofre', many: '{n} cartas en el cofre', other: '{n} cartas en el cofre' },

@@ -5,8 +5,8 @@ export default {
   name: 'Le coffre de bord',
   draw_one: 'L’équipe dont c’est le tour tire une carte du coffre.',
   talk: 'Parlez-en d’abord. Puis l’un de vous dit à voix haute ce que vous avez trouvé.',
-  worth: 'Ton enseignant dit ce que cela valait : 2 perles, 1 ou aucune.',
-  wins: 'En tête : l’équipe qui a le plus de perles quand le coffre est vide.',
+  worth: 'Ton enseignant dit ce que cela valait\u00a0: 2 perles, 1 ou aucune.',
+  wins: 'En tête\u00a0: l’équipe qui a le plus de perles quand le coffre est vide.',
   pearls: { one: '{n} perle', many: '{n} perles', other: '{n} perles' },
   left: {
     one: '{n} carte dans le coffre',
@@ -19,5 +19,5 @@ export default {
   you_draw: 'À ton équipe de tirer',
   draw: 'Tirer une carte',
   talk_now: 'Parlez-en dans l’équipe.',
-  team_has: 'Équipe {name} : {n}',
+  team_has: 'Équipe {name}\u00a0: {n}',
 } satisfies Words<typeof en>

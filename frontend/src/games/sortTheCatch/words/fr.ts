@@ -6,7 +6,7 @@ export default {
   hook: 'L’un après l’autre pend au crochet. Mets-le dans la caisse où il va.',
   comes_back: 'Ce qui va dans une mauvaise caisse revient au crochet.',
   first: 'Pour chacun, c’est le premier essai qui compte. Prends ton temps.',
-  wins: 'En tête : qui en a trié le plus du premier coup.',
+  wins: 'En tête\u00a0: qui en a trié le plus du premier coup.',
   crates: 'Caisses',
   on_hook: 'Au crochet',
   later: 'D’abord un autre',

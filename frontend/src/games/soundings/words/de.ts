@@ -3,7 +3,7 @@ import type en from './en'
 
 export default {
   name: 'Lotungen',
-  far_out: 'Die Fragen liegen an Fahrwassern, die aufs Meer führen: je weiter draußen, desto mehr Faden.',
+  far_out: 'Die Fragen liegen an Fahrrinnen, die aufs Meer führen: je weiter draußen, desto mehr Faden.',
   chooses: 'Das Team, das dran ist, wählt, wie weit es sich hinauswagt. Alle antworten.',
   first_signals: 'Wer zuerst ein Signal gibt, kommt mit dem ganzen Team zuerst dran. Alle antworten.',
   half: 'Sind mindestens die Hälfte der Antworten in deinem Team richtig, gehört euch die Lotung; sonst bekommt sie das beste andere Team.',

@@ -2,7 +2,7 @@ import type { Words } from '@/words'
 import type en from './en'
 
 export default {
-  name: 'Sondeos',
+  name: 'Sondeos en el mar',
   far_out:
     'Las preguntas están a lo largo de canales que llevan a mar abierto: cuanto más lejos, más brazas.',
   chooses: 'El equipo al que le toca elige hasta dónde se atreve a ir. Responden todos.',

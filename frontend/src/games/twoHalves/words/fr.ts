@@ -6,7 +6,7 @@ export default {
   join: 'Tout est là en deux moitiés. Touche une moitié, puis celle qui va avec.',
   lights: 'Ce qui va ensemble se rejoint, et sa lumière s’allume.',
   first: 'Pour chacun, c’est le premier essai qui compte. Prends ton temps.',
-  wins: 'En tête : qui en a réuni le plus du premier coup.',
+  wins: 'En tête\u00a0: qui en a réuni le plus du premier coup.',
   halves: 'Moitiés',
   others: 'Leurs autres moitiés',
   joined: 'Réunis',

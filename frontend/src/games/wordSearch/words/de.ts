@@ -2,7 +2,7 @@ import type { Words } from '@/words'
 import type en from './en'
 
 export default {
-  name: 'Wörter suchen',
+  name: 'Suchrätsel',
   hidden: 'Wörter liegen zwischen Buchstaben versteckt. Darunter steht zu jedem ein Hinweis.',
   touch: 'Tippe auf den ersten Buchstaben eines Wortes, dann auf den letzten.',
   costs_nothing: 'Etwas anderes zu markieren kostet nichts. Nimm dir Zeit.',

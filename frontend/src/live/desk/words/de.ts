@@ -24,7 +24,7 @@ export default {
   look: 'Aussehen',
   sound: 'Ton',
   a_quiet_piece_in_the_lobby:
-    'Ein leises Stück in der Lobby, ein Ticken für die letzten fünf Sekunden, ein Akkord zum Ergebnis. Nie auf Telefonen.',
+    'Ein leises Stück in der Lobby, ein Ticken für die letzten fünf Sekunden, ein Akkord zum Ergebnis. Nie auf Handys.',
   volume: 'Lautstärke',
   on_the_big_screen_itself_t: 'Am großen Bildschirm selbst: T nächstes Aussehen, S Ton, F Vollbild.',
   open_the_big_screen: 'Großen Bildschirm öffnen',
@@ -100,17 +100,6 @@ export default {
   the_doors_are_open: 'Die Türen sind offen',
   open_the_big_screen_and_move:
     'Öffnen Sie den großen Bildschirm und schieben Sie das Fenster auf den Projektor. Es zeigt den Code und ein QR-Bild.',
-  students_go_to: 'Lernende gehen auf',
-  and_type: 'und tippen',
-  or_the_standing_code_of: ', oder den Dauercode von {class_name}',
-  nothing_is_prepared_press: 'Vorbereitet ist nichts: Drücken Sie',
-  below_or_space_and_choose:
-    'unten, oder die Leertaste, und wählen Sie, was Sie fragen. Jede Frage wird aufgehoben.',
-  when_your_class_is_here_press: 'Wenn Ihre Klasse da ist, drücken Sie',
-  below_or_space: 'unten, oder die Leertaste.',
-  press: 'Drücken Sie',
-  below_or_space_from_then:
-    'unten, oder die Leertaste: Von da an können alle auf dem eigenen Gerät anfangen, auch wer später kommt.',
   for_a_message_or_a_chat: 'Für eine Nachricht oder einen Chat:',
   everybody_has_minutes_more: { one: 'Alle haben {n} Minute mehr.', other: 'Alle haben {n} Minuten mehr.' },
   papers_that_were_not_handed: 'Arbeiten, die nicht selbst abgegeben wurden, sind wieder offen.',
@@ -125,7 +114,7 @@ export default {
   hide_from_the_class_how_much: 'Der Klasse nicht zeigen, wie viel richtig war',
   unlock_the_doors: 'Türen aufschließen',
   lock_the_doors_nobody_new_comes: 'Türen abschließen: Niemand kommt neu dazu',
-  your_phone_as_a_remote: 'Ihr Telefon als Fernbedienung…',
+  your_phone_as_a_remote: 'Ihr Handy als Fernbedienung…',
   look_and_sound_of_the_big: 'Aussehen und Ton des großen Bildschirms…',
   write_to_everybody: 'Allen schreiben…',
   take_back_what_you_wrote: 'Zurücknehmen, was Sie geschrieben haben',
@@ -207,7 +196,7 @@ export default {
   the_class_is_not_told_how: 'Die Klasse erfährt nicht, wie viel davon richtig war.',
   why: 'Warum',
   run_order: 'Ablauf',
-  asked_aloud: 'Laut gefragt',
+  asked_aloud: 'Mündlich gefragt',
   fills_as_they_come: 'Füllt sich, wie sie kommen',
   the_big_screen_shows_it_while: 'Der große Bildschirm zeigt es, solange die Frage offen ist.',
   read_before_shown: 'Vor dem Zeigen gelesen',
@@ -286,17 +275,17 @@ export default {
   pictures_without_fog: 'Bilder ohne Nebel',
   free_the_name: 'Namen freigeben',
   erase_the_name: 'Namen löschen…',
-  your_phone_as_a_remote_2: 'Ihr Telefon als Fernbedienung',
+  your_phone_as_a_remote_2: 'Ihr Handy als Fernbedienung',
   scan_this_with_your_phone:
-    'Scannen Sie das mit Ihrem Telefon: Von da an führt es diese Runde neben dem Pult. Ein Telefon kann es benutzen, innerhalb von {minutes} Minuten. Zeigen Sie es nicht auf dem Projektor.',
-  your_phone_is_connected: 'Ihr Telefon ist verbunden.',
-  qr_picture_for_your_phone: 'QR-Bild für Ihr Telefon',
+    'Scannen Sie das mit Ihrem Handy: Von da an führt es diese Runde neben dem Pult. Ein Handy kann es benutzen, innerhalb von {minutes} Minuten. Zeigen Sie es nicht auf dem Projektor.',
+  your_phone_is_connected: 'Ihr Handy ist verbunden.',
+  qr_picture_for_your_phone: 'QR-Bild für Ihr Handy',
   one_moment: 'Einen Moment…',
   phones_lead_this_session_it_ends: {
-    one: '{n} Telefon führt diese Runde. Auch mit Ihrem Abmelden endet das.',
-    other: '{n} Telefone führen diese Runde. Auch mit Ihrem Abmelden endet das.',
+    one: '{n} Handy führt diese Runde. Auch mit Ihrem Abmelden endet das.',
+    other: '{n} Handys führen diese Runde. Auch mit Ihrem Abmelden endet das.',
   },
-  another_phone: 'Noch ein Telefon',
+  another_phone: 'Noch ein Handy',
   cut_them_off: { one: 'Trennen', other: 'Trennen' },
   taken_out: 'Herausgenommen:',
   let_in_again: 'wieder einlassen',
@@ -337,4 +326,12 @@ export default {
   stands: 'steht',
   screen_language: 'Sprache',
   that_of_this_machine: 'die dieses Geräts',
+  students_go_to: 'Lernende gehen auf {address} und tippen {code}.',
+  students_go_to_or_code:
+    'Lernende gehen auf {address} und tippen {code} oder den Dauercode von {class_name}.',
+  nothing_is_prepared_press:
+    'Vorbereitet ist nichts: Drücken Sie unten {button} oder die Leertaste, und wählen Sie, was Sie fragen. Jede Frage wird aufgehoben.',
+  when_your_class_is_here_press: 'Wenn Ihre Klasse da ist, drücken Sie unten {button} oder die Leertaste.',
+  press_and_each_begins:
+    'Drücken Sie unten {button} oder die Leertaste: Von da an können alle auf dem eigenen Gerät anfangen, auch wer später kommt.',
 } satisfies Words<typeof en>

@@ -95,16 +95,6 @@ export default {
   the_doors_are_open: 'The doors are open',
   open_the_big_screen_and_move:
     'Open the big screen and move that window to the projector. It shows the code and a QR picture.',
-  students_go_to: 'Students go to',
-  and_type: 'and type',
-  or_the_standing_code_of: ', or the standing code of {class_name}',
-  nothing_is_prepared_press: 'Nothing is prepared: press',
-  below_or_space_and_choose: 'below, or Space, and choose what you ask. Each question is kept.',
-  when_your_class_is_here_press: 'When your class is here, press',
-  below_or_space: 'below, or Space.',
-  press: 'Press',
-  below_or_space_from_then:
-    'below, or Space: from then on each can begin on the own device, also who comes later.',
   for_a_message_or_a_chat: 'For a message or a chat:',
   everybody_has_minutes_more: {
     one: 'Everybody has {n} minute more.',
@@ -331,4 +321,11 @@ export default {
   stands: 'stands',
   screen_language: 'Language',
   that_of_this_machine: 'that of this machine',
+  students_go_to: 'Students go to {address} and type {code}.',
+  students_go_to_or_code: 'Students go to {address} and type {code}, or the standing code of {class_name}.',
+  nothing_is_prepared_press:
+    'Nothing is prepared: press {button} below, or Space, and choose what you ask. Each question is kept.',
+  when_your_class_is_here_press: 'When your class is here, press {button} below, or Space.',
+  press_and_each_begins:
+    'Press {button} below, or Space: from then on each can begin on the own device, also who comes later.',
 } as const

@@ -2,7 +2,7 @@ import type { Words } from '@/words'
 import type en from './en'
 
 export default {
-  open_remote_at_the_desk: 'Öffnen Sie am Pult „Fernbedienung“ und scannen Sie das Bild mit diesem Telefon.',
+  open_remote_at_the_desk: 'Öffnen Sie am Pult „Fernbedienung“ und scannen Sie das Bild mit diesem Handy.',
   remote: 'Fernbedienung',
   connecting: 'Wird verbunden…',
   next: 'Weiter',
@@ -26,7 +26,7 @@ export default {
   there_is_no_connection: 'Keine Verbindung zum Server. Neuer Versuch…',
   no_connection: 'Keine Verbindung',
   here: '{here} da',
-  asked_aloud: 'Laut gefragt',
+  asked_aloud: 'Mündlich gefragt',
   answered: 'geantwortet',
   right: 'richtig',
   students_in_the_lobby: { one: '{n} Person in der Lobby.', other: '{n} in der Lobby.' },

@@ -76,7 +76,7 @@ export default {
   just_questions: 'Nur Fragen',
   no_points_no_places: 'Keine Punkte, keine Plätze.',
   no_question_of_this_set_fits: 'Keine Frage dieses Sets passt.',
-  all_questions: { one: 'Die {n} Frage.', other: 'Alle {n} Fragen.' },
+  all_questions: { one: 'Die eine Frage.', other: 'Alle {n} Fragen.' },
   of_questions: { one: '{count} von {n} Frage.', other: '{count} von {n} Fragen.' },
   played_as: 'Gespielt als',
   see_each_with_this_set: 'Jedes mit diesem Set ansehen…',

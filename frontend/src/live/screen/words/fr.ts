@@ -11,7 +11,7 @@ export default {
   stop_reading: 'Arrêter la lecture',
   read_aloud: 'Lire à voix haute',
   not_read_aloud: 'La lecture n’a pas marché cette fois.',
-  thanks: 'C’est fini. Merci !',
+  thanks: 'C’est fini. Merci\u00a0!',
   share_place: {
     one: '{n} d’entre vous est à la place {place}.',
     many: '{n} d’entre vous se partagent la place {place}.',

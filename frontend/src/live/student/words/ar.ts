@@ -54,7 +54,7 @@ export default {
   in_this_session: 'في هذه الجلسة أنت',
   another_name: 'اسم آخر',
   names_at_device: 'أسماء كل من يجلس أمام هذا الجهاز',
-  names_hint: 'تفصل بينها فواصل. يراها الصف، وتظهر في تقرير معلمك.',
+  names_hint: 'تفصل بينها فواصل. يراها الصف، وتظهر في تقرير معلّمك.',
   name_class_sees: 'الاسم الذي سيراه الصف',
   your_phrase: 'عبارتك السرية',
   three_words: 'ثلاث كلمات',

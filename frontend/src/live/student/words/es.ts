@@ -54,7 +54,7 @@ export default {
   in_this_session: 'En esta sesión eres',
   another_name: 'Otro nombre',
   names_at_device: 'Los nombres de todos los que están en este dispositivo',
-  names_hint: 'Separados por comas. Los ve la clase, y están en el informe de tu profesor o profesora.',
+  names_hint: 'Separados por comas. Los ve la clase, y están en el informe de tu docente.',
   name_class_sees: 'Nombre que verá la clase',
   your_phrase: 'Tu frase secreta',
   three_words: 'tres palabras',

@@ -2,7 +2,7 @@ import type { Words } from '@/words'
 import type en from './en'
 
 export default {
-  type_the_code: 'Tape le code affiché sur l’écran',
+  type_the_code: 'Tape le code affiché à l’écran',
   code_of_class: 'Code de la classe',
   code_on_screen: 'Code à l’écran',
   code_wanted:
@@ -57,7 +57,7 @@ export default {
   in_this_session: 'Dans cette session, tu es',
   another_name: 'Un autre nom',
   names_at_device: 'Les noms de tous ceux qui sont à cet appareil',
-  names_hint: 'Séparés par des virgules. La classe les voit, le bilan de ton enseignant aussi.',
+  names_hint: 'Séparés par des virgules. La classe les voit, le rapport de ton enseignant aussi.',
   name_class_sees: 'Nom que la classe verra',
   your_phrase: 'Ta phrase secrète',
   three_words: 'trois mots',

@@ -14,7 +14,7 @@ export default {
   count_more: 'і ще {count}',
   middle_answer: 'Середня за порядком відповідь — {value}.',
   range: 'від {low} до {high}',
-  underlined: 'Підкреслено те, що вибрав(-ла) ти.',
+  underlined: 'Підкреслено твій вибір.',
   underlined_and_lit: 'Підкреслено твій вибір, а правильне — у світлі.',
   numbers_between: {
     one: '{n} число від {low} до {high}',
@@ -23,7 +23,7 @@ export default {
     other: '{n} числа від {low} до {high}',
   },
   picture_clear: 'Картинка вже чітка. Її опишуть, коли покажуть правильну відповідь.',
-  picture_in_fog: 'Картинка в тумані. Вона прояснюється, поки питання відкрите.',
+  picture_in_fog: 'Картинка в тумані. Вона прояснюється, поки запитання відкрите.',
   asked_aloud: 'Запитання вголос',
   right_head: 'правильно:',
   your_answer_head: 'Твоя відповідь:',

@@ -2,10 +2,10 @@ import type { Words } from '@/words'
 import type en from './en'
 
 export default {
-  any_members_right_answer_turns: 'Jede richtige Antwort eines Mitglieds dreht ein Rad für das Team.',
+  any_members_right_answer_turns: 'Jede richtige Antwort eines Mitglieds stellt eine Scheibe für das Team.',
   locks: 'Schlösser',
   one_for_every_three_questions: 'eines für je drei Fragen',
-  dials_of_each_lock: 'Räder an jedem Schloss:',
+  dials_of_each_lock: 'Scheiben an jedem Schloss:',
   it_ends_for_all_after: 'Es endet für alle nach',
   minutes: 'Minuten',
   write_a_story: 'Eine Geschichte schreiben…',

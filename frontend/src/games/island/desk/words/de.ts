@@ -5,7 +5,7 @@ export default {
   round_the_island: 'Um die Insel',
   has_rolled: '{team} hat {rolled} gewürfelt.',
   space_rolls_for_them_and_asks: 'Die Leertaste würfelt für sie und fragt.',
-  on_a_phone: 'Auf einem Telefon, oder Sie mit der Leertaste.',
+  on_a_phone: 'Auf einem Handy, oder Sie mit der Leertaste.',
   it_is_over: 'Es ist vorbei.',
   it_is_bays_round_the_island: 'Um die Insel sind es {bays} Buchten.',
   knew_it_on: '{team} wusste es: {rolled} weiter',

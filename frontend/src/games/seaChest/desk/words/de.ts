@@ -7,7 +7,7 @@ export default {
   draws: '{team} zieht.',
   sea_chest: 'Seekiste',
   space_draws_for_them: 'Die Leertaste zieht für sie.',
-  on_a_phone: 'Auf einem Telefon, oder Sie mit der Leertaste.',
+  on_a_phone: 'Auf einem Handy, oder Sie mit der Leertaste.',
   of_cards_in_the_chest: '{left} von {cards} Karten in der Kiste',
   pearls: 'Perlen',
   team: 'Team',

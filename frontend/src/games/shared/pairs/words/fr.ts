@@ -6,7 +6,7 @@ export default {
   belong: '{left} et {right} vont ensemble.',
   apart: '{left} et {right} ne vont pas ensemble.',
   first_try: '{right} justes du premier coup',
-  board: 'Tableau {number} : {found} sur {all} trouvés, {finished} ont tout',
+  board: 'Tableau {number}\u00a0: {found} sur {all} trouvés, {finished} ont tout',
   finished: '{finished} sur {players} ont tout',
   picture: 'Image {number}',
   sound: 'Son {number}',

@@ -10,7 +10,7 @@ export default {
   members: { one: '{n} dabei', other: '{n} dabei' },
   team_1: 'Seeschwalbe',
   team_2: 'Papageitaucher',
-  team_3: 'Basstölpel',
+  team_3: 'Silbermöwe',
   team_4: 'Reiher',
   team_5: 'Regenpfeifer',
   team_6: 'Brachvogel',

@@ -10,7 +10,7 @@ export default {
   members: { one: '{n} dentro', many: '{n} dentro', other: '{n} dentro' },
   team_1: 'Charrán',
   team_2: 'Frailecillo',
-  team_3: 'Alcatraz',
+  team_3: 'Gaviota',
   team_4: 'Garza',
   team_5: 'Chorlito',
   team_6: 'Zarapito',

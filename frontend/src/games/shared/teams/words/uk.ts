@@ -2,14 +2,14 @@ import type { Words } from '@/words'
 import type en from './en'
 
 export default {
-  team: 'Команда {name}',
-  your_team: 'Ти в команді {name}.',
+  team: 'Команда «{name}»',
+  your_team: 'Ти в команді «{name}».',
   choose: 'Обери свою команду',
   no_team: 'Твоя команда визначиться на початку.',
   place: 'Місце {place} із {teams}',
   members: { one: '{n} учасник', few: '{n} учасники', many: '{n} учасників', other: '{n} учасника' },
   team_1: 'Крячок',
-  team_2: 'Тупик',
+  team_2: 'Іпатка',
   team_3: 'Сула',
   team_4: 'Чапля',
   team_5: 'Сивка',
@@ -25,7 +25,7 @@ export default {
   team_15: 'Крем’яшник',
   team_16: 'Піщанка',
   team_17: 'Кроншнеп',
-  team_18: 'Глупиш',
+  team_18: 'Мартин',
   team_19: 'Кайра',
   team_20: 'Коловодник',
 } satisfies Words<typeof en>

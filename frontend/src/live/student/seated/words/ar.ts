@@ -80,7 +80,7 @@ export default {
   today: 'تتابع في يوم آخر من هنا تمامًا. يمكنك إغلاق هذه الصفحة.',
   from_teacher: 'من معلّمك',
   read_it: 'قرأتها',
-  score_percent: '{percent}٪ صحيح',
+  score_percent: '{percent} % صحيح',
   gained_run: '\u200e+ {points}\u200f، و{bonus} لإجابات صحيحة متتالية',
   gained_both: '\u200e+ {points}\u200f، {early} للإجابة المبكرة، {run} لإجابات صحيحة متتالية',
   see_right: 'انظر ما كان صحيحًا',

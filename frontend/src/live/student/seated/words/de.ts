@@ -12,7 +12,7 @@ export default {
   right: 'Richtig',
   part_right: 'Teilweise richtig: {mark}',
   not_this_time: 'Diesmal nicht',
-  gained_early: '+ {points} und {bonus} für frühes Antworten',
+  gained_early: '+ {points}, dazu {bonus} für frühes Antworten',
   points_and_place: {
     one: 'Du hast {n} Punkt. Platz {place} von {people}.',
     other: 'Du hast {n} Punkte. Platz {place} von {people}.',
@@ -64,7 +64,7 @@ export default {
   read_it: 'Gelesen',
   score_percent: '{percent} % richtig',
   gained_run: '+ {points}, dazu {bonus} für richtige in Folge',
-  gained_both: '+ {points}, dazu {early} für schnelles Antworten, {run} für richtige in Folge',
+  gained_both: '+ {points}, dazu {early} für frühes Antworten, {run} für richtige in Folge',
   see_right: 'Sehen, was richtig war',
   sent: 'Gesendet.',
   sending: 'Wird gesendet…',

@@ -61,7 +61,7 @@ export default {
   guest: 'Invitado {number}',
   change_it: 'Cambiar mi respuesta',
   may_change: 'Puedes cambiarla hasta que se cierre la pregunta.',
-  paused_title: 'Pausa',
+  paused_title: 'En pausa',
   paused: 'Tu docente sigue enseguida. Deja esta página abierta.',
   today_title: 'Cerrado por hoy',
   today: 'Otro día sigue exactamente aquí. Puedes cerrar esta página.',

@@ -69,7 +69,7 @@ export default {
   read_it: 'C’est lu',
   score_percent: '{percent}\u00a0% de réponses justes',
   gained_run: '+ {points}, et {bonus} pour des réponses justes d’affilée',
-  gained_both: '+ {points}, {early} pour la rapidité, {run} pour des réponses justes d’affilée',
+  gained_both: '+ {points}, {early} pour avoir répondu tôt, {run} pour des réponses justes d’affilée',
   see_right: 'Voir ce qui était juste',
   sent: 'Envoyé.',
   sending: 'Envoi…',

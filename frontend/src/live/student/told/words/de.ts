@@ -12,7 +12,7 @@ export default {
   faulty_session:
     'Diese Runde hat einen Fehler und kann hier nicht weitergehen. Er wurde notiert; alle Antworten bis jetzt sind aufgehoben.',
   gone_on:
-    'Du hast auf einem anderen Gerät weitergemacht. Tritt hier wieder bei, um zu diesem zurückzukehren.',
+    'Du hast auf einem anderen Gerät weitergemacht. Komm hier noch einmal herein, um hier weiterzumachen.',
   handed_in: 'Diese Arbeit ist abgegeben; daran lässt sich nichts mehr ändern.',
   name_taken:
     'Diesen Namen hat schon jemand. Wenn es deiner ist, bitte deine Lehrkraft, ihn freizugeben, und komm dann noch einmal herein.',
@@ -68,7 +68,7 @@ export default {
   choose_one_option: 'Wähle nur eine Antwort.',
   type_your_answer: 'Schreib deine Antwort, dann sende sie.',
   rate_a_statement: 'Bewerte mindestens eine Aussage, dann sende.',
-  one_partner_each: 'Gib jeder Zeile einen eigenen Partner.',
+  one_partner_each: 'Gib jeder Zeile ein eigenes Gegenstück.',
   write_something: 'Schreib etwas, dann sende es.',
   answer_too_long: 'Das ist länger als {longest} Zeichen. Kürze es und sende es noch einmal.',
   place_every_line: 'Bring jede Zeile an ihren Platz, dann sende.',

@@ -5,9 +5,9 @@ export default {
   sort: 'جِد الأزواج',
   choose: 'جِد الأزواج',
   put: '{left} مع {right}',
-  partners: 'اختر شريكًا لكل سطر',
+  partners: 'اختر لكل سطر ما يناسبه',
   chosen: 'مختار',
   choose_one: 'اختر…',
   caption: 'كم ربط كل سطر من اليمين بكل سطر من اليسار',
-  partner_of: 'شريك الرقم {number}',
+  partner_of: 'ما يناسب الرقم {number}',
 } satisfies Words<typeof en>

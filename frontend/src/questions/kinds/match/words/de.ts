@@ -9,5 +9,5 @@ export default {
   chosen: 'gewählt',
   choose_one: 'wählen…',
   caption: 'Wie viele jede Zeile links mit jeder rechts verbunden haben',
-  partner_of: 'Partner von Nummer {number}',
+  partner_of: 'Was zu Nummer {number} passt',
 } satisfies Words<typeof en>

@@ -5,9 +5,9 @@ export default {
   sort: 'trouve les paires',
   choose: 'Trouve les paires',
   put: '{left} avec {right}',
-  partners: 'Choisis un partenaire pour chaque ligne',
+  partners: 'Choisis ce qui va avec chaque ligne',
   chosen: 'choisi',
   choose_one: 'choisir…',
   caption: 'Combien ont associé chaque ligne de gauche à chaque ligne de droite',
-  partner_of: 'Partenaire du numéro {number}',
+  partner_of: 'Ce qui va avec le numéro {number}',
 } satisfies Words<typeof en>

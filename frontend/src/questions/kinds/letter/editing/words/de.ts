@@ -8,5 +8,5 @@ export default {
     'Sie fragen laut, oder es steht an der Tafel; Lernende senden einen Buchstaben.',
   is_right: '{letter} ist richtig',
   label: 'Buchstabe',
-  hint: 'laut gefragt, mit einem Buchstaben beantwortet',
+  hint: 'mündlich gefragt, mit einem Buchstaben beantwortet',
 } satisfies Words<typeof en>
