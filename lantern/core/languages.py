@@ -11,6 +11,7 @@ LOCALES: dict[Language, str] = {"en": "en_GB"}
 
 TeacherLanguage = Literal["en", "de"]
 """What teachers' pages speak, too."""
+TEACHER_LANGUAGES: tuple[TeacherLanguage, ...] = get_args(TeacherLanguage)
 
 
 def written_to(needed: str, offered: Sequence[Language], otherwise: str) -> Language:

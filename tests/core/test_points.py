@@ -3,6 +3,7 @@ import pytest
 from lantern.core.games.points import PointsSettings
 from lantern.core.questions.kinds.letter import LetterAnswer, LetterItem
 from lantern.core.session import commands as c
+from lantern.core.session.changed import changed
 from lantern.core.session.commands import AddTime, Close, GoTo, Reopen, SetKey
 from lantern.core.session.standings import standings
 from lantern.core.session.views import Places, mine, screen_view
@@ -52,6 +53,13 @@ def test_equal_points_share_a_place():
         ("Ada", 3),
         ("Fen", 3),
     ]
+
+
+def test_names_with_equal_points_stand_in_the_order_of_the_class():
+    room = a_session(a_set(choice()), "Zoe", "Ödön", "Nela", "Ñandu")
+    for alphabet, names in (("de", ["Ñandu", "Nela", "Ödön", "Zoe"]), ("es", ["Nela", "Ñandu", "Ödön", "Zoe"])):
+        room.state = changed(room.state, alphabet=alphabet)
+        assert [row.name for row in standings(room.state)] == names
 
 
 def test_points_do_not_give_the_answer_away_before_it_is_shown():

@@ -52,7 +52,7 @@ def right(item):
         ("Your name", "by"),
         ("Author", "by"),
         ("Question type", "kind"),
-        ("Frage", ""),
+        ("Kysymys", ""),
         ("", ""),
     ],
 )
@@ -121,13 +121,13 @@ def test_a_row_that_is_not_understood_keeps_its_words_to_be_mended():
 
 def test_a_column_is_used_for_what_was_chosen_by_hand_and_each_use_but_options_once():
     chosen = {"0": "question", "1": "right", "2": "question"}
-    incoming = rows("Frage|Name|x", "Which?|port|y", **chosen)
+    incoming = rows("Kysymys|Name|x", "Which?|port|y", **chosen)
     assert [column.use for column in incoming.columns] == ["question", "right", ""]
     assert incoming.columns[0].example == "Which?"
 
 
 def test_where_no_column_asks_nothing_is_guessed():
-    incoming = rows("Frage|Name", "Which?|Fen")
+    incoming = rows("Kysymys|Name", "Which?|Fen")
     assert (incoming.entries, [str(note) for note in incoming.notes]) == (
         [],
         ["No column holds the questions. Choose it among the columns."],

@@ -3,6 +3,7 @@
 import re
 
 import pytest
+from selenium.webdriver import ActionChains, Keys
 
 from tests.journeys.pages import pick, use_session_of
 from tests.journeys.test_access import check
@@ -27,8 +28,8 @@ ITEMS = [
 ]
 # The same everywhere: the product's name, keys, files, units, addresses, codes, and what the test signs up with.
 SAME = (
-    r"Tall Lantern|\bAa\b|Ctrl|Alt|xlsx|ods|csv|docx|pptx|pdf|txt|md|json|zip|QTI|OneRoster|CSV|PDF|QR|Enter|UTC|"
-    r"EMAIL_URL|"
+    r"Tall Lantern|\bAa\b|Ctrl|Alt|xlsx|ods|csv|JSON|docx|pptx|pdf|txt|md|json|zip|QTI|OneRoster|CSV|PDF|QR|Enter|UTC|"
+    r"EMAIL_URL|\.\w+|"
     r"https?://\S+|\S+@\S+|\S*/\S*|\b[A-Z]{2,8}\s?\d{3,4}\b|\b[A-F]\b|English|Deutsch|Français|Español|Sunniva Toll|"
     r"kB|MB|min|\band\b|Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sept?|Oct|Nov|Dec|Mon|Tue|Wed|Thu|Fri|Sat|Sun|\w+/\w+"
 )
@@ -75,6 +76,44 @@ def looked_after(driver, name, size=DESKTOP):
     assert wide <= 0, f"{name} is {wide} px wider than the window"
 
 
+OPENERS = """
+const inMenu = arguments[0]
+return [...document.querySelectorAll(inMenu ? '[role=menu] button' : 'main button, aside button')].filter((one) =>
+  one.checkVisibility() && !one.disabled && !one.closest('[role=dialog]') && (inMenu || !one.closest('[role=menu]')) &&
+  !one.parentElement.querySelector('input[type=file]') &&
+  (one.getAttribute('aria-haspopup') || one.textContent.trim().endsWith('…')))
+"""
+OPENED = "[role=dialog], [role=menu], [role=listbox], main [aria-expanded=true]"
+
+
+def looked_into(driver, path):
+    """What its buttons open, and what the menus open in turn."""
+    for at in range(len(driver.execute_script(OPENERS, False))):
+        for inside in range(opened(driver, path, at)):
+            opened(driver, path, at, inside)
+
+
+def opened(driver, path, at, inside=None):
+    """Opens what the button `at` opens, and what `inside` its menu does; looks, and closes. How many its menu has."""
+    here, name = driver.current_url, f"{path}: what opens at {at}, {inside}"
+    opener = driver.execute_script(OPENERS, False)[at]
+    opener.click()
+    until(driver, lambda: find_all(driver, OPENED) or driver.current_url != here, name)
+    many = len(driver.execute_script(OPENERS, True))
+    if inside is not None:
+        driver.execute_script(OPENERS, True)[inside].click()
+        until(driver, lambda: find_all(driver, "[role=dialog]") or driver.current_url != here, name)
+    if driver.current_url != here:
+        driver.back()
+        until(driver, lambda: driver.current_url == here and find_all(driver, "main h1, main input"))
+        return 0
+    looked_after(driver, name)
+    if not find_all(driver, "[role=dialog], [role=menu], [role=listbox]"):
+        opener.click()
+    until(driver, lambda: not find_all(driver, OPENED) or ActionChains(driver).send_keys(Keys.ESCAPE).perform())
+    return many
+
+
 def disguise(driver, url, way):
     driver.get(f"{url}/static/teacher/lantern.svg")
     driver.execute_script("localStorage.setItem('lantern.pseudo', arguments[0])", way)
@@ -118,6 +157,8 @@ def test_no_page_of_a_teacher_says_a_word_that_no_catalogue_has(server, teacher,
         driver.get(server.url + path)
         until(driver, lambda text=text: text in driver.page_source and find_all(driver, "main h1, main input"), path)
         looked_after(driver, path)
+        if way == "ltr":
+            looked_into(driver, path)
 
 
 def test_no_desk_and_no_screen_says_a_word_that_no_catalogue_has(server, teacher, browsers):
@@ -144,6 +185,7 @@ def test_no_desk_and_no_screen_says_a_word_that_no_catalogue_has(server, teacher
     looked_after(phone, "the lobby on a phone", PHONE)
     for driver, name in ((desk, "the desk's lobby"), (screen, "the big screen's lobby")):
         looked_after(driver, name)
+    looked_into(desk, "the desk's lobby")
     for step in ("advance", "close", "reveal"):
         if step == "advance":
             teacher.command(session["id"], "go_to", item="q1")

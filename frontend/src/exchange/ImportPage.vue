@@ -162,7 +162,7 @@ async function add(): Promise<void> {
         </label>
         <label v-if="into === null" class="min-w-52 flex-1"
           >{{ t('title_of_the_new_set') }}
-          <input v-model="title" :class="field" maxlength="200" :placeholder="t('brought_in')" />
+          <input v-model="title" :class="field" maxlength="200" :placeholder="common('untitled_set')" />
         </label>
         <div class="text-end">
           <p v-if="unsettled.length" class="mb-1 text-[15px] text-slate">

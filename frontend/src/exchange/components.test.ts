@@ -7,6 +7,7 @@ import ColumnUses from '@/ui/ColumnUses.vue'
 import ExportDialog from './ExportDialog.vue'
 import ImportEntry from './ImportEntry.vue'
 import ImportSource from './ImportSource.vue'
+import { i18n } from '@/words/teacher'
 
 const said = (sentence: string): Message => ({ code: 'tried', params: {}, sentence })
 const USES = { uses: { '': 'not used', question: 'question' }, needed: ['question'] }
@@ -116,7 +117,8 @@ describe('the columns', () => {
 })
 
 describe('where questions come from', () => {
-  const show = () => mount(ImportSource, { props: { busy: false }, attachTo: document.body })
+  const show = () =>
+    mount(ImportSource, { props: { busy: false }, attachTo: document.body, global: { plugins: [i18n] } })
 
   it('reads a text, and keeps what is bold of a page', async () => {
     const view = show()

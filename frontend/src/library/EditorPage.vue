@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useMediaQuery, useTitle } from '@vueuse/core'
+import { useMediaQuery, useMousePressed, useTitle } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { sentenceOf } from '@/told'
@@ -28,6 +28,20 @@ const setId = Number(route.params.id)
 const editor = useSetEditor(setId)
 const { draft, problems, conflicts, state, ready, loadError } = editor
 const active = ref('')
+const entered = ref('')
+const { pressed } = useMousePressed()
+
+/** An item unfolds when the pointer is let go: till then, what was pressed stays under it. */
+function enter(id: string): void {
+  if (pressed.value) entered.value = id
+  else active.value = id
+}
+
+watch(pressed, (isHeld) => {
+  if (isHeld || !entered.value) return
+  active.value = entered.value
+  entered.value = ''
+})
 const prefersStill = useMediaQuery('(prefers-reduced-motion: reduce)')
 const running = ref(false)
 const showsRevisions = ref(false)
@@ -204,7 +218,7 @@ useEditorKeys({
           :conflict="conflicts.get(item.id)"
           :first="index === 0"
           :last="index === draft.items.length - 1"
-          @focusin="active = item.id"
+          @focusin="enter(item.id)"
           @update="editor.update"
           @duplicate="duplicate(item.id)"
           :selected="selected.has(item.id)"

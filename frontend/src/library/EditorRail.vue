@@ -84,16 +84,34 @@ const row = 'flex w-full gap-3 rounded px-2 py-1 text-start text-[15px] leading-
           class="hover:underline"
           >{{ t('bring_questions_in') }}</RouterLink
         >
-        <button type="button" class="hover:underline" @click="emit('revisions')">
+        <button type="button" aria-haspopup="dialog" class="hover:underline" @click="emit('revisions')">
           {{ t('earlier_versions') }}
         </button>
-        <button type="button" class="hover:underline" :title="t('ctrl_e')" @click="emit('text')">
+        <button
+          type="button"
+          aria-haspopup="dialog"
+          class="hover:underline"
+          :title="t('ctrl_e')"
+          @click="emit('text')"
+        >
           {{ t('as_text') }}
         </button>
-        <button v-if="items.length" type="button" class="hover:underline" @click="emit('recast')">
+        <button
+          v-if="items.length"
+          type="button"
+          aria-haspopup="dialog"
+          class="hover:underline"
+          @click="emit('recast')"
+        >
           {{ t('make_other_questions_of_these') }}
         </button>
-        <button v-if="items.length" type="button" class="hover:underline" @click="emit('grid')">
+        <button
+          v-if="items.length"
+          type="button"
+          aria-haspopup="dialog"
+          class="hover:underline"
+          @click="emit('grid')"
+        >
           {{ t('crossword_word_search') }}
         </button>
       </div>

@@ -77,6 +77,7 @@ function explain(): void {
   <section
     ref="block"
     :data-item="item.id"
+    :data-active="active || undefined"
     :aria-label="number ? t('question_2', { number }) : t('page')"
     class="group/block relative mb-3.5 rounded border bg-sheet py-3 pe-4 ps-3"
     :class="

@@ -29,7 +29,12 @@ const { show } = useToasts()
 const { begin } = useJobs()
 const { detail, error, refused, change, remove } = useGradeBook(id)
 const asking = ref(false)
-useTitle(computed(() => common('page_title', { title: detail.value?.name ?? t('grade_book') })))
+const untitled = computed(() => t('grades_of', { name: detail.value?.class_name ?? '' }))
+useTitle(
+  computed(() =>
+    common('page_title', { title: detail.value ? detail.value.name || untitled.value : t('grade_book') }),
+  ),
+)
 const book = computed(() => detail.value?.book)
 const graded = computed(() => !!detail.value?.scheme.scale.length)
 const waiting = computed(() => book.value?.columns.reduce((sum, one) => sum + one.waiting, 0) ?? 0)
@@ -62,10 +67,11 @@ async function removeIt(): Promise<void> {
     <template v-else>
       <div class="mb-4 flex flex-wrap items-start gap-3">
         <div class="min-w-0 grow basis-80">
-          <h1 class="sr-only">{{ detail.name }}</h1>
+          <h1 class="sr-only">{{ detail.name || untitled }}</h1>
           <input
             :value="detail.name"
             :aria-label="t('name_of_the_grade_book')"
+            :placeholder="untitled"
             maxlength="120"
             class="figure w-full max-w-xl rounded border border-transparent bg-transparent text-3xl hover:border-edge focus:border-edge focus:bg-sheet"
             @change="change({ name: ($event.target as HTMLInputElement).value })"

@@ -35,7 +35,7 @@ async function make(): Promise<void> {
     <MenuButton :class="button('plain')">{{ t('grade_books') }} <span aria-hidden="true">▾</span></MenuButton>
     <MenuItems :class="menuPanel" class="end-0 w-max max-w-80">
       <UiMenuAction v-for="book in ofClass" :key="book.id" @act="router.push(`/grade-books/${book.id}`)">{{
-        book.name
+        book.name || t('grades_of', { name: book.class_name })
       }}</UiMenuAction>
       <UiMenuAction @act="make">{{ t('a_new_grade_book') }}</UiMenuAction>
     </MenuItems>

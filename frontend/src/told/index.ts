@@ -6,7 +6,8 @@ import { filled, inPseudo, language, languagesOf, type Value } from '@/words'
 type Said = Pick<Message, 'code' | 'params' | 'sentence'>
 
 /** The catalogues of the core: what is printed and mailed is said out of the same. */
-const known = languagesOf<Record<string, string>>(import.meta.glob('../../../lantern/core/words/*.json'))
+const FILES = import.meta.glob<{ default: Record<string, string> }>('../../../lantern/core/words/*.json')
+const known = languagesOf<Record<string, string>>(FILES)
 const PAGE_FAILED = new Refusal({
   code: 'page_failed',
   // eslint-disable-next-line words/no-bare-words -- English goes along with the code, as from the server
@@ -23,6 +24,12 @@ export function told(message: Said | null): string {
     typeof value === 'object' ? told(value) : value,
   ])
   return filled(found, Object.fromEntries(given))
+}
+
+/** What becomes part of a set, in its own language, which the page need not speak; in English where there are no words. */
+export async function saidIn(tag: string, code: string, english: string): Promise<string> {
+  const load = FILES[`../../../lantern/core/words/${tag.slice(0, 2)}.json`]
+  return (await load?.())?.default[code] ?? english
 }
 
 /** Any failure as a sentence. */

@@ -69,7 +69,7 @@ def _incoming(told: Told, source: Source, new_id: NewId) -> Incoming:
     incoming.title = incoming.title or _title(source)
     incoming.entries = [_or_page(entry, new_id) for entry in incoming.entries]
     for line, file in told.pictures:
-        _place(incoming, line, file, new_id)
+        _place(incoming, line, file, source.language, new_id)
     if told.left_out:
         left = "{count} drawings are in a format that browsers cannot show; they are left out."
         incoming.note(said("drawings_left_out", left, count=told.left_out))
@@ -90,7 +90,7 @@ def _page(text: str, new_id: NewId) -> Item:
     return read_item.validate_python(fields)
 
 
-def _place(incoming: Incoming, line: int, file: File, new_id: NewId) -> None:
+def _place(incoming: Incoming, line: int, file: File, language: str, new_id: NewId) -> None:
     """Gives a picture to the item it stands in, or a page of its own behind it."""
     before = [at for at, entry in enumerate(incoming.entries) if _line_of(entry) <= line]
     at = before[-1] if before else -1
@@ -100,7 +100,7 @@ def _place(incoming: Incoming, line: int, file: File, new_id: NewId) -> None:
         item = entry.item.model_copy(update={"picture": picture})
         incoming.entries[at] = entry.model_copy(update={"item": item})
         return
-    page = _page(in_language(PICTURE, incoming.about.language), new_id).model_copy(update={"picture": picture})
+    page = _page(in_language(PICTURE, language), new_id).model_copy(update={"picture": picture})
     incoming.entries.insert(at + 1, Entry(place=line_place(line), text=write_item(page), item=page))
 
 

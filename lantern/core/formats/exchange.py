@@ -55,11 +55,12 @@ class Column(Value):
 class Incoming:
     """What a file holds. Items name their media by the keys of `media`; `notes` concern the file as a whole.
 
-    `ways` are the ways it could be read, where there are several (choice "as"), and `way` is the one taken.
+    `about` is None where nothing is said of it. `ways` are the ways it could be read, where there are several (choice
+    "as"), and `way` is the one taken.
     """
 
     title: str = ""
-    about: About = field(default_factory=About)
+    about: About | None = None
     entries: list[Entry] = field(default_factory=list)
     notes: list[Message] = field(default_factory=list)
     media: dict[str, File] = field(default_factory=dict)
@@ -80,7 +81,7 @@ class Incoming:
     def content(self) -> SetContent:
         """All that was understood, as a set."""
         items = [entry.item for entry in self.entries if entry.item is not None]
-        return SetContent(title=self.title[:200], about=self.about, items=tuple(items[:MAX_ITEMS]))
+        return SetContent(title=self.title[:200], about=self.about or About(), items=tuple(items[:MAX_ITEMS]))
 
 
 MediaOf = Callable[[str], File | None]

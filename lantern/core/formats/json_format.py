@@ -132,7 +132,7 @@ class ArchiveFormat(SetFormat):
             name[len(MEDIA_FOLDER) :].split(".")[0]: name for name in archive.names if name.startswith(MEDIA_FOLDER)
         }
         items = [entry.item.model_dump(mode="json") for entry in incoming.entries if entry.item]
-        for media in dict.fromkeys(media_ids([*items, incoming.about.model_dump(mode="json")])):
+        for media in dict.fromkeys(media_ids([*items, (incoming.about or About()).model_dump(mode="json")])):
             data = archive.read(files[media]) if media in files else None
             if data is not None:
                 incoming.media[media] = File(files[media].rsplit("/", 1)[-1], data)

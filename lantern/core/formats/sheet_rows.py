@@ -14,12 +14,14 @@ from lantern.core.formats.exchange import MOST_ENTRIES, Column, Entry, Incoming
 from lantern.core.formats.markdown import USUAL_KIND, ItemText, first_of, item_of, text_of, write_item
 from lantern.core.formats.pasted.reader import OptionLine, Parts, fields_of
 from lantern.core.formats.table import Table
+from lantern.core.languages import TEACHER_LANGUAGES
 from lantern.core.messages import Message, said
 from lantern.core.questions import KINDS, kind_of, read_item
 from lantern.core.questions.companions import NewId, Told
 from lantern.core.questions.content import MAX_ITEMS, SetContent
 from lantern.core.questions.items import Item, Question
 from lantern.core.questions.kinds.choice import LETTERS, MAX_OPTIONS
+from lantern.core.words import in_language
 
 USES = ("question", "option", "right", "kind", "explanation", "time", "weight", "topics", "by", "lines", "settings")
 """What a column can be used for. Several columns can be options; of the others there is one each."""
@@ -42,6 +44,39 @@ HEADINGS = (
     "Question", "Kind", *(f"Option {letter}" for letter in LETTERS), "Right", "Explanation", "Time", "Weight",
     "Topics", "Written by", "Lines", "Settings",
 )  # fmt: skip
+_TO_FILL_IN = {
+    "question": said("heading_question", "Question"),
+    **{f"option {letter}": said("heading_option_letter", "Option {letter}", letter=letter) for letter in LETTERS[:6]},
+    "right": said("heading_right", "Right"),
+    "explanation": said("heading_explanation", "Explanation"),
+    "time": said("heading_time", "Time"),
+    "weight": said("heading_weight", "Weight"),
+    "topics": said("heading_topics", "Topics"),
+    "by": said("heading_written_by", "Written by"),
+}
+"""The headings of the sheet that is filled in by people, in the order of its columns."""
+_IN_OTHER_WORDS = {
+    in_language(heading, language).casefold(): use.split()[0]
+    for use, heading in _TO_FILL_IN.items()
+    for language in TEACHER_LANGUAGES
+}
+_EXAMPLES: tuple[dict[str, Message | str], ...] = (
+    {
+        "question": said("example_knot", "Which knot makes a loop?"),
+        "option A": said("example_reef_knot", "Reef knot"),
+        "option B": said("example_bowline", "Bowline"),
+        "right": "B",
+        "explanation": said("example_knot_why", "It holds under load and opens again."),
+        "time": "30",
+        "topics": said("example_knots", "knots"),
+    },
+    {
+        "question": said("example_side", "What is the left side of a ship called?"),
+        "right": said("example_port", "port"),
+        "time": "30",
+        "topics": said("example_ships", "ships"),
+    },
+)
 _WRONG = re.compile(r"wrong|incorrect|distractor|false", re.I)
 _NO_TIME = "none"
 _ABOUT_KINDS = {kind.name.replace("_", " "): kind.name for kind in KINDS}
@@ -68,7 +103,8 @@ def columns_of(rows: Rows, choices: Mapping[str, str]) -> tuple[list[Column], in
 
 def use_of(heading: str) -> str:
     """What a column with this heading is for; "" where nobody can tell."""
-    return next((use for use in ("right", *USES) if _HEADING[use].match(heading)), "")
+    known = _IN_OTHER_WORDS.get(heading.strip().casefold())
+    return known or next((use for use in ("right", *USES) if _HEADING[use].match(heading)), "")
 
 
 def _usual(rows: Rows, width: int) -> list[str]:
@@ -266,15 +302,14 @@ def _with_options(row: list[str], item: Item, choices: Sequence[Told], new_id: N
     return laid_out if back is not None and write_item(back) == write_item(item) else row
 
 
-def template() -> Table:
+def template(language: str) -> Table:
     """What to fill in: headings, and two questions as examples."""
-    examples = [
-        {"Question": "Which knot makes a loop?", "Option A": "Reef knot", "Option B": "Bowline", "Right": "B",
-         "Explanation": "It holds under load and opens again.", "Time": "30", "Topics": "knots", "Written by": ""},
-        {"Question": "What is the left side of a ship called?", "Right": "port", "Time": "30", "Topics": "ships"},
-    ]  # fmt: skip
-    headings = [h for h in HEADINGS if h not in {"Kind", "Lines", "Settings", *(f"Option {c}" for c in LETTERS[6:])}]
-    return Table("Questions", headings, [[row.get(heading, "") for heading in headings] for row in examples])
+
+    def words(cell: Message | str) -> str:
+        return in_language(cell, language) if isinstance(cell, Message) else cell
+
+    rows = [[words(example.get(use, "")) for use in _TO_FILL_IN] for example in _EXAMPLES]
+    return Table(words(said("sheet_questions", "Questions")), [words(h) for h in _TO_FILL_IN.values()], rows)
 
 
 def _cell(row: Sequence[str], number: int) -> str:

@@ -87,7 +87,7 @@ def _session(activity: str, title: str) -> dict[str, object]:
     return {
         "objectType": "Activity",
         "id": activity,
-        "definition": {"name": {"und": title or "Untitled set"}, "type": ACTIVITIES["session"]},
+        "definition": {**({"name": {"und": title}} if title else {}), "type": ACTIVITIES["session"]},
     }
 
 

@@ -17,6 +17,7 @@ from lantern.core.values import ReadableText, ShortId, Value, Written
 MAX_ITEMS = 300
 FAR_ABOVE = 3
 """School years by which a text may be harder than the set's level before it is called unwise."""
+UNTITLED = said("untitled_set", "Untitled set")
 Title = Annotated[ReadableText, Field(max_length=200)]
 
 

@@ -206,7 +206,8 @@ class State:
 
     `forms` are the forms of results that the desk chose, by item; `share_hidden`: the class is not told how it did.
     `wall` is how walls are shown, `walls` what was done with each, by item, `backed` what each seat backs on each.
-    `asked_now` are the questions that were put in and opened on the spot (`impromptu`).
+    `alphabet` is the language in whose order names stand. `asked_now` are the questions that were put in and opened on
+    the spot (`impromptu`).
 
     `board` and `hands` are the game's, where it has a board: what all share, and what each player has. `played` are the
     questions that it was told of, `moved` is the last number of each seat (`boards`).
@@ -227,6 +228,7 @@ class State:
     seats: Mapping[int, Seat] = field(default_factory=dict)
     seat_of_key: Mapping[str, int] = field(default_factory=dict)
     roster: Roster = field(default_factory=dict)
+    alphabet: str = "en"
     asks: Mapping[str, Ask] = field(default_factory=dict)
     standing: Mapping[str, str] = field(default_factory=dict)
     laid: tuple[Laid, ...] = ()

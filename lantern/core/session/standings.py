@@ -3,6 +3,7 @@
 from collections.abc import Iterable, Mapping
 from typing import NamedTuple
 
+from lantern.core.classes.ordering import order_of
 from lantern.core.games import places_of
 from lantern.core.session.asking import told_asks
 from lantern.core.session.boards import scores_of
@@ -34,8 +35,8 @@ def total_points(state: State, asks: Iterable[Ask]) -> Mapping[int, int]:
 
 
 def standings(state: State, asks: Iterable[Ask] | None = None) -> list[Standing]:
-    """Everyone, most points first; equal points in the order of names. Without `asks`, over those that are told, or by
-    what the game's board says."""
+    """Everyone, most points first; equal points in the class's alphabet. Without `asks`, over those that are told, or
+    by what the game's board says."""
     scores = scores_of(state) if asks is None else None
     if scores is not None:
         totals: Mapping[int, int] = {seat.number: scores.get(seat.number, 0) for seat in state.people()}
@@ -45,4 +46,5 @@ def standings(state: State, asks: Iterable[Ask] | None = None) -> list[Standing]
     rows = [
         Standing(seat.number, state.name(seat), totals[seat.number], places[seat.number]) for seat in state.people()
     ]
-    return sorted(rows, key=lambda row: (row.place, row.name.casefold()))
+    order = order_of(state.alphabet)
+    return sorted(rows, key=lambda row: (row.place, order(row.name)))

@@ -8,7 +8,7 @@ LONGEST_NAME = 80
 
 def file_name(title: str, suffix: str) -> str:
     """A name that every file system takes; `suffix` is as ".csv"."""
-    name = "".join(c if c.isalnum() or c in " -_" else "-" for c in title).strip()[:LONGEST_NAME] or "untitled"
+    name = "".join(c if c.isalnum() or c in " -_" else "-" for c in title).strip()[:LONGEST_NAME] or "tall-lantern"
     return name + suffix
 
 

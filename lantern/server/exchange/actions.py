@@ -37,7 +37,9 @@ _SUFFIXES = {"audio/mpeg": ".mp3", "audio/wav": ".wav", "audio/ogg": ".ogg", "au
 
 
 def read(teacher: Teacher, source: Source | None, text: str, language: str = "") -> Incoming:
-    """What a file, or a pasted text, holds; `language` is that of the set it goes into. Raises Unreadable, BadForm."""
+    """What a file, or a pasted text, holds; `language` is that of the set it goes into, the teacher's own for a new
+    one. Raises Unreadable, BadForm."""
+    language = language or teacher.spoken
     if source is None:
         if not text.strip():
             raise BadForm(said("nothing_to_bring_in", "Paste some questions, or choose a file."), field="text")
@@ -83,9 +85,9 @@ def add(teacher: Teacher, wanted: ToAdd, media: Mapping[str, File]) -> QuestionS
         items = tuple(read_item.validate_python(keeper.kept(item.model_dump(mode="json"))) for item in wanted.items)
         if wanted.into is not None:
             return add_items(teacher, own_set(teacher, wanted.into), items)
-        about = About.model_validate(keeper.kept((wanted.about or About()).model_dump(mode="json")))
+        about = wanted.about and About.model_validate(keeper.kept(wanted.about.model_dump(mode="json")))
         fresh = tuple(item.model_copy(update={"id": new_item_id()}) for item in items)
-        return make_set(teacher, wanted.title or "Brought in", fresh, about=about, folder=wanted.folder)
+        return make_set(teacher, wanted.title, fresh, about=about, folder=wanted.folder)
     except BaseException:
         keeper.take_back()
         raise

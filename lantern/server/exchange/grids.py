@@ -20,6 +20,7 @@ from lantern.core.grids import (
 )
 from lantern.core.messages import said
 from lantern.core.questions.clued import pairs_in
+from lantern.core.questions.content import UNTITLED
 from lantern.core.words import in_language
 from lantern.server.api.errors import BadForm
 from lantern.server.exchange.schemas import GridFound, GridLeft
@@ -70,7 +71,8 @@ def grid_of(question_set: QuestionSet, kind: GridKind, seed: str, directions: Di
     else:
         made = make_word_search(words, seed, directions, words_to_avoid())
         left += [Left(word.text, NO_ROOM) for word in made.left]
-    return Grid(question_set.title or "Untitled set", content.about.language or "en", made, words, tuple(left))
+    language = content.about.language or "en"
+    return Grid(question_set.title or in_language(UNTITLED, language), language, made, words, tuple(left))
 
 
 def found(grid: Grid) -> GridFound:

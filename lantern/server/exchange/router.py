@@ -14,6 +14,8 @@ from lantern.core.formats.sheet_format import SheetFormat
 from lantern.core.formats.typeset import Paper
 from lantern.core.grids import Directions
 from lantern.core.messages import said
+from lantern.core.questions.content import UNTITLED, About
+from lantern.core.words import in_language
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
 from lantern.server.api.downloads import download
@@ -45,7 +47,7 @@ def read_incoming(
     found = actions.read(request.auth, _source(file, choices), text, language)
     return FoundInFile(
         title=found.title,
-        about=found.about,
+        about=found.about or About(language=language or request.auth.spoken),
         entries=tuple(found.entries),
         notes=tuple(found.notes),
         columns=tuple(found.columns),
@@ -58,7 +60,7 @@ def read_incoming(
 @router.post("/mend", response=Mended)
 def mend_entry(request: TeacherRequest, given: ToMend) -> Mended:
     """An entry that was mended by hand, read again."""
-    return Mended(entries=tuple(read_typed(given.text, new_item_id, given.language).entries))
+    return Mended(entries=tuple(read_typed(given.text, new_item_id, given.language or request.auth.spoken).entries))
 
 
 @router.post("/add", response=SetDocument)
@@ -84,7 +86,8 @@ def read_template(request: TeacherRequest, suffix: str) -> HttpResponse:
     form = next((one for one in WRITERS if isinstance(one, SheetFormat) and one.suffix == f".{suffix}"), None)
     if form is None:
         raise Http404
-    return _take_out(form.pack(sheet_rows.template()), form, "Questions to fill in")
+    title = in_language(said("sheet_to_fill_in", "Questions to fill in"), request.auth.spoken)
+    return _take_out(form.pack(sheet_rows.template(request.auth.spoken)), form, title)
 
 
 @router.get("/set.schema.json", auth=None)
@@ -105,7 +108,8 @@ def take_out(request: TeacherRequest, set_id: int, format: str) -> HttpResponse:
     if form is None:
         raise Http404
     question_set = own_set(request.auth, set_id)
-    return _take_out(actions.write(question_set, form), form, question_set.title or "Untitled set")
+    title = question_set.title or in_language(UNTITLED, request.auth.spoken)
+    return _take_out(actions.write(question_set, form), form, title)
 
 
 @router.get("/sets/{set_id}/grids/{kind}", response=GridFound)

@@ -35,7 +35,8 @@ def make_set(
     folder: int | None = None,
     made_from: QuestionSet | None = None,
 ) -> QuestionSet:
-    content = SetContent(title=title.strip(), about=about or About(), items=items)
+    """In the teacher's own language, where `about` says no other."""
+    content = SetContent(title=title.strip(), about=about or About(language=teacher.spoken), items=items)
     question_set = QuestionSet.objects.create(
         owner=teacher,
         title=content.title,
@@ -78,8 +79,11 @@ def pick_set(teacher: Teacher, pick: Pick) -> QuestionSet:
     wanted = {one.set for one in pick.picked}
     sets = {row.pk: content_of(row) for row in sets_of(teacher).filter(pk__in=wanted)}
     items = {(pk, item.id): item for pk, content in sets.items() for item in content.items}
-    chosen = [items[one.set, one.item] for one in pick.picked if (one.set, one.item) in items]
-    return make_set(teacher, pick.title, tuple(_fresh(item) for item in chosen))
+    chosen = [(one.set, one.item) for one in pick.picked if (one.set, one.item) in items]
+    languages = [sets[pk].about.language for pk, _ in chosen]
+    spoken = languages[0] if chosen else teacher.spoken
+    fresh = (_fresh(items[key], "" if own == spoken else own) for key, own in zip(chosen, languages, strict=True))
+    return make_set(teacher, pick.title, tuple(fresh), about=About(language=spoken))
 
 
 @transaction.atomic
@@ -255,8 +259,9 @@ def _own_folder(teacher: Teacher, folder: int | None) -> Folder | None:
     return None if folder is None else owned(Folder.objects.all(), teacher, folder)
 
 
-def _fresh(item: Item) -> Item:
-    return item.model_copy(update={"id": new_item_id()})
+def _fresh(item: Item, language: str = "") -> Item:
+    """A copy; `language` is written on it, where it comes into a set in another and has none of its own."""
+    return item.model_copy(update={"id": new_item_id(), "language": item.language or language})
 
 
 def _put(question_set: QuestionSet, rows: dict[str, SetItem], put: PutItem) -> Conflict | None:

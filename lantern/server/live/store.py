@@ -23,7 +23,7 @@ from lantern.core.classes.needs import NONE, needs_from
 from lantern.core.classes.record_ids import record_key
 from lantern.core.messages import said
 from lantern.core.questions import kind_of
-from lantern.core.questions.content import SetContent
+from lantern.core.questions.content import About, SetContent
 from lantern.core.questions.stored import content_of
 from lantern.core.session import Actor, Course, Recorded, Role, Sent, State, new_session
 from lantern.core.session import events as e
@@ -111,13 +111,13 @@ def load(session_id: int) -> Loaded:
 def prepared_content(row: LiveSession) -> SetContent:
     """What the session began with."""
     if row.revision is None:
-        return SetContent(title=row.title)
+        return SetContent(title=row.title, about=About(language=row.owner.spoken))
     return content_of(row.revision.shape, row.revision.content)
 
 
 def before_its_first_event(session_id: int) -> Loaded:
     """Raises LiveSession.DoesNotExist, FaultySession."""
-    row = LiveSession.objects.select_related("revision").get(pk=session_id)
+    row = LiveSession.objects.select_related("revision", "owner", "of_class").get(pk=session_id)
     roster = roster_of(session_id)
     try:
         content = prepared_content(row)
@@ -129,6 +129,7 @@ def before_its_first_event(session_id: int) -> Loaded:
             state = new_session(content, chosen, row.seed, row.rules, roster)
         for item in state.items.values():
             kind_of(item).prepare(item)
+        state = changed(state, alphabet=row.alphabet)
     except Exception as error:
         log.exception("session %d could not be loaded", session_id)
         raise FaultySession from error

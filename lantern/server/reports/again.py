@@ -11,6 +11,7 @@ from lantern.core.analysis.report import report_of
 from lantern.core.analysis.results import Results
 from lantern.core.analysis.teaching import hardest_first
 from lantern.core.messages import said
+from lantern.core.questions.content import About
 from lantern.core.questions.items import Item
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.errors import BadForm
@@ -98,4 +99,5 @@ def _again_set(
         raise BadForm(
             said("no_question_of_session", "None of these questions was asked in this session."), field="items"
         )
-    return make_set(teacher, title.strip() or session.title, items, made_from=_set_of(session))
+    about = About(language=prepared_content(session).about.language)
+    return make_set(teacher, title.strip() or session.title, items, about=about, made_from=_set_of(session))

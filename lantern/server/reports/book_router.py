@@ -62,19 +62,20 @@ def delete_book(request: TeacherRequest, book_id: int) -> Status[None]:
 def make_file(request: TeacherRequest, book_id: int, form: FilesForm) -> JobRow:
     """The book as a table, made aside."""
     book = grade_books.own_book(request.auth, book_id)
-    given = BookFile(**form.model_dump(), book=book.pk, title=book.name)
-    return row_of(begin(request.auth, make_book_file, book.name, given))
+    title = grade_books.called(book)
+    given = BookFile(**form.model_dump(), book=book.pk, title=title)
+    return row_of(begin(request.auth, make_book_file, title, given))
 
 
 @router.get("/{book_id}/grades.csv")
 def grades_csv(request: TeacherRequest, book_id: int) -> HttpResponse:
     book = grade_books.own_book(request.auth, book_id)
     grades: Table = grade_books.tables(book)[0].spoken(request.auth.spoken)
-    return download(write_csv(grades), "text/csv; charset=utf-8", book.name, ".csv")
+    return download(write_csv(grades), "text/csv; charset=utf-8", grade_books.called(book), ".csv")
 
 
 @router.get("/{book_id}/oneroster.zip")
 def grades_oneroster(request: TeacherRequest, book_id: int) -> HttpResponse:
     """OneRoster 1.2: line items and results."""
     book = grade_books.own_book(request.auth, book_id)
-    return download(grade_books.oneroster(book), "application/zip", f"{book.name} OneRoster", ".zip")
+    return download(grade_books.oneroster(book), "application/zip", f"{grade_books.called(book)} OneRoster", ".zip")

@@ -19,6 +19,8 @@ from lantern.core.analysis.gradebook import (
 )
 from lantern.core.formats.grade_results import TOTAL, GradeLine, write_grades
 from lantern.core.formats.table import ToldTable
+from lantern.core.messages import said
+from lantern.core.words import in_language
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import owned
 from lantern.server.classes.queries import own_class
@@ -46,15 +48,13 @@ def make_book(teacher: Teacher, class_id: int, name: str) -> GradeBook:
     of_class = own_class(teacher, class_id)
     sessions = read_over(teacher, of_class).values_list("pk", flat=True)
     scheme = Scheme(columns=tuple(GradeColumn(session=pk) for pk in sessions))
-    return teacher.grade_books.create(
-        of_class=of_class, name=name.strip() or f"Grades of {of_class.name}"[:120], scheme=_plain(scheme)
-    )
+    return teacher.grade_books.create(of_class=of_class, name=name.strip(), scheme=_plain(scheme))
 
 
 def change_book(book: GradeBook, form: BookForm) -> None:
     """Raises NotReady."""
     check_scheme(form.scheme)
-    book.name, book.scheme = form.name.strip() or book.name, _plain(form.scheme)
+    book.name, book.scheme = form.name.strip(), _plain(form.scheme)
     book.save(update_fields=["name", "scheme"])
 
 
@@ -83,9 +83,14 @@ def made(book: GradeBook, sessions: list[LiveSession] | None = None) -> Book:
     return book_of(scheme_of(book), [_session(one, keys.get(one.pk, {})) for one in found], students)
 
 
+def called(book: GradeBook) -> str:
+    """By its name, else by its class, in its teacher's language."""
+    return book.name or in_language(said("grades_of", "Grades of {name}", name=book.of_class.name), book.owner.spoken)
+
+
 def tables(book: GradeBook) -> list[ToldTable]:
     found = made(book)
-    return [book_table(found, scheme_of(book), book.name), made_of_table(found)]
+    return [book_table(found, scheme_of(book), called(book)), made_of_table(found)]
 
 
 def oneroster(book: GradeBook) -> bytes:
@@ -107,7 +112,7 @@ def oneroster(book: GradeBook) -> bytes:
     ]
     total = GradeLine(
         id=TOTAL,
-        title=book.name,
+        title=called(book),
         day=timezone.now(),
         weight=0,
         most=100,
@@ -115,7 +120,7 @@ def oneroster(book: GradeBook) -> bytes:
         scores={line.student: line.total for line in found.lines},
         grades={line.student: line.grade for line in found.lines},
     )
-    return write_grades(f"book-{book.pk}", book.name, book.of_class.source, [*lines, total])
+    return write_grades(f"book-{book.pk}", called(book), book.of_class.source, [*lines, total])
 
 
 def _percent(share: float | None) -> float | None:

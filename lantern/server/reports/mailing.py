@@ -106,7 +106,7 @@ def _send(teacher: Teacher, wanted: Mailing, sheet: StudentSheet, address: str, 
         said("mail_page_subject", "{title}: your results", title=sheet.title),
         said(
             "mail_page_text",
-            "Hello {name},\n\n{words}your results of “{title}” are in the file.\n\n{teacher}\n",
+            "Hello {name},\n\n{words}“{title}”: your results are in the file.\n\n{teacher}\n",
             name=sheet.name,
             title=sheet.title,
             words=f"{own}\n\n" if own else "",

@@ -11,7 +11,8 @@ class GradeBook(models.Model):
 
     owner = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="grade_books")
     of_class = models.ForeignKey(SchoolClass, on_delete=models.CASCADE, related_name="grade_books")
-    name = models.CharField(max_length=120)
+    name = models.CharField(max_length=120, blank=True)
+    """Empty until somebody writes one."""
     scheme = models.JSONField()
     made_at = models.DateTimeField(auto_now_add=True)
 

@@ -10,6 +10,7 @@ from lantern.core.formats.qti_results import write_qti_results
 from lantern.core.formats.result_pages import question_pdf, student_pdf
 from lantern.core.formats.typeset import Paper
 from lantern.core.formats.xapi import write_statements
+from lantern.core.messages import said
 from lantern.core.values import ShortId
 from lantern.core.words import in_language
 from lantern.server.accounts.requests import TeacherRequest
@@ -35,7 +36,12 @@ OnPaper = Annotated[Paper, Query()]
 def make_pages(request: TeacherRequest, session_id: int, form: PagesForm) -> JobRow:
     """Pages for students or for questions, made aside."""
     session = own_session(request.auth, session_id)
-    title = f"{dated_title(session)} {form.of}"
+    dated = dated_title(session, request.auth.spoken)
+    called = {
+        "students": said("title_students", "{title} students", title=dated),
+        "questions": said("title_questions", "{title} questions", title=dated),
+    }
+    title = in_language(called[form.of], request.auth.spoken)
     given = Pages(**form.model_dump(), session=session.pk, title=title)
     return row_of(begin(request.auth, print_pages, title, given))
 
@@ -44,7 +50,7 @@ def make_pages(request: TeacherRequest, session_id: int, form: PagesForm) -> Job
 def make_session_file(request: TeacherRequest, session_id: int, form: FilesForm) -> JobRow:
     """The workbook, or the same tables in another format, made aside."""
     session = own_session(request.auth, session_id)
-    title = dated_title(session)
+    title = dated_title(session, request.auth.spoken)
     given = SessionFile(**form.model_dump(), session=session.pk, title=title)
     return row_of(begin(request.auth, make_file, title, given))
 
@@ -53,7 +59,8 @@ def make_session_file(request: TeacherRequest, session_id: int, form: FilesForm)
 def qti_results(request: TeacherRequest, session_id: int) -> HttpResponse:
     """QTI Results Reporting 3.0: an XML file for each student."""
     session = own_session(request.auth, session_id)
-    return download(write_qti_results(read_records(session)), "application/zip", dated_title(session), ".zip")
+    title = dated_title(session, request.auth.spoken)
+    return download(write_qti_results(read_records(session)), "application/zip", title, ".zip")
 
 
 @router.get("/{session_id}/statements.jsonl")
@@ -61,7 +68,7 @@ def xapi_statements(request: TeacherRequest, session_id: int, *, with_names: boo
     """xAPI 1.0.3 statements, one a line."""
     session = own_session(request.auth, session_id)
     content = write_statements(read_records(session), public_url(request), with_names=with_names)
-    return download(content, "application/jsonl", dated_title(session), ".jsonl")
+    return download(content, "application/jsonl", dated_title(session, request.auth.spoken), ".jsonl")
 
 
 @router.get("/{session_id}/students/{seat}/page.pdf")
@@ -70,7 +77,7 @@ def student_page(
 ) -> HttpResponse:
     printer = Printer(own_session(request.auth, session_id))
     sheet = printer.student(seat, with_place=with_place)
-    title = f"{dated_title(printer.session)} {sheet.name}"
+    title = f"{dated_title(printer.session, request.auth.spoken)} {sheet.name}"
     return download(student_pdf([sheet], paper, printer.pictures([sheet])), PDF, title, ".pdf")
 
 
@@ -86,7 +93,7 @@ def question_page(
 ) -> HttpResponse:
     printer = Printer(own_session(request.auth, session_id), counting)
     sheet = printer.question(item, request.auth.spoken, with_names=with_names)
-    title = f"{dated_title(printer.session)} {in_language(sheet.called, request.auth.spoken)}"
+    title = f"{dated_title(printer.session, request.auth.spoken)} {in_language(sheet.called, request.auth.spoken)}"
     return download(question_pdf([sheet], paper, printer.pictures([sheet])), PDF, title, ".pdf")
 
 
@@ -101,7 +108,8 @@ def send_mailing(request: TeacherRequest, session_id: int, form: MailingForm) ->
     """A page to each of those who are named, and nobody else."""
     session = own_session(request.auth, session_id)
     given = Mailing(**form.model_dump(), session=session.pk)
-    return row_of(begin(request.auth, mail_students, f"Mails of {dated_title(session)}", given))
+    title = said("title_mails", "Mails of {title}", title=dated_title(session, request.auth.spoken))
+    return row_of(begin(request.auth, mail_students, in_language(title, request.auth.spoken), given))
 
 
 @router.get("/{session_id}/shared", response=list[SharedLink])

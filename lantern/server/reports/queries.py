@@ -20,9 +20,11 @@ from lantern.core.analysis.results import Absent, Results
 from lantern.core.analysis.teaching import teach_again
 from lantern.core.classes.ordering import order_of
 from lantern.core.formats.records import SessionRecords
+from lantern.core.questions.content import UNTITLED
 from lantern.core.questions.would_count import Verdict, verdict_on
 from lantern.core.session import Role, Settings, State
 from lantern.core.session.stored import read_settings
+from lantern.core.words import in_language
 from lantern.server.accounts.models import Teacher
 from lantern.server.classes.models import SchoolClass
 from lantern.server.classes.queries import own_class
@@ -266,6 +268,6 @@ def teachers_of(session: LiveSession) -> dict[int, str]:
     return dict(Teacher.objects.filter(pk__in=asked).values_list("pk", "name"))
 
 
-def dated_title(session: LiveSession) -> str:
-    """What a file of this session is called."""
-    return f"{session.title[:60] or 'session'} {session.created_at:%Y-%m-%d}"
+def dated_title(session: LiveSession, language: str) -> str:
+    """What a file of this session is called, for who speaks `language`."""
+    return f"{session.title[:60] or in_language(UNTITLED, language)} {session.created_at:%Y-%m-%d}"

@@ -12,8 +12,10 @@ from lantern.core.analysis.tables import raw_table, workbook_tables
 from lantern.core.formats.csv import write_csv
 from lantern.core.formats.tables_file import write_csv_zip, write_json
 from lantern.core.formats.xlsx import write_workbook
+from lantern.core.messages import said
 from lantern.core.questions.would_count import Verdict
 from lantern.core.values import ShortId
+from lantern.core.words import in_language
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
 from lantern.server.api.downloads import download
@@ -153,7 +155,7 @@ def workbook(request: TeacherRequest, session_id: int, counting: Counting = "sin
     session = own_session(request.auth, session_id)
     _, results = queries.read_results(session)
     content = write_workbook([one.spoken(request.auth.spoken) for one in workbook_tables(results, counting)])
-    return download(content, XLSX, queries.dated_title(session), ".xlsx")
+    return download(content, XLSX, queries.dated_title(session, request.auth.spoken), ".xlsx")
 
 
 @router.get("/{session_id}/tables.zip")
@@ -165,7 +167,7 @@ def tables_zip(
     _, results = queries.read_results(session)
     tables = [one.spoken(request.auth.spoken) for one in workbook_tables(results, counting)]
     content = write_csv_zip(tables, marked=marked)
-    return download(content, "application/zip", queries.dated_title(session), ".zip")
+    return download(content, "application/zip", queries.dated_title(session, request.auth.spoken), ".zip")
 
 
 @router.get("/{session_id}/tables.json")
@@ -173,16 +175,15 @@ def tables_json(request: TeacherRequest, session_id: int, counting: Counting = "
     session = own_session(request.auth, session_id)
     _, results = queries.read_results(session)
     content = write_json([one.spoken("en") for one in workbook_tables(results, counting)])
-    return download(content, "application/json", queries.dated_title(session), ".json")
+    return download(content, "application/json", queries.dated_title(session, request.auth.spoken), ".json")
 
 
 @router.get("/{session_id}/answers.csv")
 def answers_csv(request: TeacherRequest, session_id: int) -> HttpResponse:
     session = own_session(request.auth, session_id)
     _, results = queries.read_results(session)
-    return download(
-        write_csv(raw_table(results).spoken(request.auth.spoken)), CSV, queries.dated_title(session), ".csv"
-    )
+    content = write_csv(raw_table(results).spoken(request.auth.spoken))
+    return download(content, CSV, queries.dated_title(session, request.auth.spoken), ".csv")
 
 
 @router.get("/{session_id}/happened", response=list[Happening])
@@ -194,4 +195,6 @@ def what_happened(request: TeacherRequest, session_id: int) -> list[Happening]:
 def what_happened_csv(request: TeacherRequest, session_id: int) -> HttpResponse:
     session = own_session(request.auth, session_id)
     content = write_csv(happenings_table(queries.session_happenings(session)).spoken(request.auth.spoken))
-    return download(content, CSV, f"{queries.dated_title(session)} what happened", ".csv")
+    dated = queries.dated_title(session, request.auth.spoken)
+    title = in_language(said("title_happened", "{title} what happened", title=dated), request.auth.spoken)
+    return download(content, CSV, title, ".csv")

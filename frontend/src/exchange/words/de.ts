@@ -58,7 +58,6 @@ export default {
   add_them_to: 'Dazulegen zu',
   a_new_set: 'einem neuen Set',
   title_of_the_new_set: 'Titel des neuen Sets',
-  brought_in: 'Hereingeholt',
   add: '{counted} dazulegen',
   nothing_to_add: 'Nichts dazuzulegen',
   sample:

@@ -52,7 +52,6 @@ export default {
   add_them_to: 'Add them to',
   a_new_set: 'a new set',
   title_of_the_new_set: 'Title of the new set',
-  brought_in: 'Brought in',
   add: 'Add {counted}',
   nothing_to_add: 'Nothing to add',
   sample:

@@ -98,10 +98,7 @@ function onBackspace(event: KeyboardEvent, index: number): void {
       v-if="!fixed && lines.length < most"
       type="button"
       class="mt-1 ms-2 text-[15px] font-bold text-tide"
-      :class="
-        lines.length >= fewest &&
-        'hidden group-focus-within/block:inline-block group-hover/block:inline-block'
-      "
+      :class="lines.length >= fewest && 'hidden group-data-active/block:inline-block'"
       @click="add"
     >
       + {{ label }}

@@ -501,4 +501,5 @@ export default {
   run_one_of: 'Führen Sie eines {sets} mit einer Klasse durch, und hier stehen die Ergebnisse.',
   as_they_stand_in: 'so, wie sie jetzt stehen in {title}',
   later_as: '{n} später, als {make_up}',
+  grades_of: 'Noten {name}',
 } satisfies Words<typeof en>

@@ -489,4 +489,5 @@ export default {
   run_one_of: 'Run one of {sets} with a class, and its results stand here.',
   as_they_stand_in: 'as they stand in {title}',
   later_as: '{n} later, as {make_up}',
+  grades_of: 'Grades of {name}',
 } as const

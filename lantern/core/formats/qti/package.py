@@ -211,11 +211,9 @@ def write_package(content: SetContent, media: MediaOf, version: Version) -> byte
 
 
 def _test(content: SetContent, written: list[tuple[str, Item]], build: Builder) -> Element:
-    test = build.make("assessment-test", identifier="test", title=content.title or "Untitled set")
+    test = build.make("assessment-test", identifier="test", title=content.title)
     part = build.make("test-part", test, identifier="part", navigation_mode="linear", submission_mode="individual")
-    section = build.make(
-        "assessment-section", part, identifier="section", title=content.title or "Untitled set", visible=True
-    )
+    section = build.make("assessment-section", part, identifier="section", title=content.title, visible=True)
     for name, item in written:
         reference = build.make("assessment-item-ref", section, identifier=name, href=f"items/{name}.xml")
         if isinstance(item, Question):

@@ -55,14 +55,14 @@ export default {
   in_this_session: 'In dieser Runde heißt du',
   another_name: 'Ein anderer Name',
   names_at_device: 'Namen von allen an diesem Gerät',
-  names_hint: 'Mit Kommas dazwischen. Die Klasse sieht sie, und sie stehen im Bericht deiner Lehrkraft.',
+  names_hint: 'Mit Kommas dazwischen. Die Klasse sieht sie, und sie stehen in der Auswertung deiner Lehrkraft.',
   name_class_sees: 'Name, den die Klasse sieht',
   your_phrase: 'Deine Kennwörter',
   three_words: 'drei Wörter',
   phrase_hint: 'Die drei Wörter auf deinem Zettel. Sie sagen, wer du bist.',
   your_record_id: 'Deine Kennung',
   record_id_hint:
-    'Deine Nummer oder E-Mail-Adresse in der Schule. Nur die Berichte deiner Lehrkraft zeigen sie.',
+    'Deine Nummer oder E-Mail-Adresse in der Schule. Nur die Auswertungen deiner Lehrkraft zeigen sie.',
   nobody_asks: 'Hier fragt niemand nach deinem Namen. Du bekommst eine Nummer.',
   not_open_yet: '{title} ist noch nicht offen. Lass diese Seite offen: Es geht von selbst weiter.',
 } satisfies Words<typeof en>

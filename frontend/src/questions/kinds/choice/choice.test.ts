@@ -1,4 +1,4 @@
-import { mount } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import type { ItemOf, PublicItemOf } from '@/api/types'
 import { blankItem } from '../../blank'
@@ -133,7 +133,9 @@ describe('a teacher who writes', () => {
     const view = mount(Chips, { props: { item: draft({ form: 'several' }) } })
     const listbox = view.findComponent({ name: 'Listbox' })
     listbox.vm.$emit('update:modelValue', 'true_false')
+    await flushPromises()
     listbox.vm.$emit('update:modelValue', 'one')
+    await flushPromises()
     const [[first], [second]] = view.emitted('update') as [[ItemOf<'choice'>], [ItemOf<'choice'>]]
     expect(first.options!.map((option) => [option.text, option.right])).toEqual([
       ['True', false],

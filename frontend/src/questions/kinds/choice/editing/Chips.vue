@@ -3,7 +3,10 @@
 import { computed } from 'vue'
 import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
+import { saidIn } from '@/told'
 import ChipMenu from '@/ui/ChipMenu.vue'
+import { useLanguage } from '@/ui/number/typedNumber'
+import { language } from '@/words'
 import { t } from './words'
 
 type Choice = ItemOf<'choice'>
@@ -20,19 +23,30 @@ const MARKINGS = [
   { value: 'right_minus_wrong', label: t('right_minus_wrong') },
 ] as const
 
+const ofSet = useLanguage()
+
 const form = computed(() => props.item.form ?? 'one')
 const formLabel = computed(() => {
   if (props.item.scored) return FORMS.find((one) => one.value === form.value)!.label
   return { one: t('choose_one'), several: t('choose_any'), true_false: t('true_or_false') }[form.value]
 })
 
+/** In the language of the set, as the questions are. */
+function trueAndFalse(): Promise<string[]> {
+  const tag = ofSet() || language.value
+  /* eslint-disable words/no-bare-words -- English goes along with the codes */
+  return Promise.all([saidIn(tag, 'is_true', 'True'), saidIn(tag, 'is_false', 'False')])
+  /* eslint-enable words/no-bare-words */
+}
+
 /** Turning into true/false keeps which of the first two was right, and what cannot be kept is undoable. */
-function setForm(next: NonNullable<Choice['form']>): void {
+async function setForm(next: NonNullable<Choice['form']>): Promise<void> {
+  const words = next === 'true_false' ? await trueAndFalse() : []
   let options = props.item.options ?? []
   if (next === 'true_false') {
     const firstRight = options[1]?.right ? 1 : 0
     const anyRight = options.some((option) => option.right)
-    options = [t('true'), t('false')].map((text, index) => ({
+    options = words.map((text, index) => ({
       id: options[index]?.id ?? newId(8),
       text,
       right: anyRight && index === firstRight,

@@ -100,12 +100,12 @@ async function remove(index: number): Promise<void> {
     <button
       v-if="pairs().length < MOST"
       type="button"
-      class="mt-1 ms-2 hidden text-[15px] font-bold text-tide group-focus-within/block:inline-block group-hover/block:inline-block"
+      class="mt-1 ms-2 hidden text-[15px] font-bold text-tide group-data-active/block:inline-block"
       @click="add"
     >
       {{ t('pair') }}
     </button>
-    <div :class="!item.extra?.length && 'hidden group-focus-within/block:block group-hover/block:block'">
+    <div :class="!item.extra?.length && 'hidden group-data-active/block:block'">
       <p v-if="item.extra?.length" class="mt-2 ps-1.5 text-[15px] text-slate">
         {{ t('on_the_right_with_no_partner') }}
       </p>

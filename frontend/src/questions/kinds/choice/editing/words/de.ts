@@ -9,8 +9,6 @@ export default {
   right_minus_wrong: 'Richtige minus falsche',
   choose_one: 'Eine wählen',
   choose_any: 'Beliebig viele wählen',
-  true: 'Wahr',
-  false: 'Falsch',
   form: 'Form',
   marking: 'Bewertung',
   option: 'Antwortmöglichkeit',

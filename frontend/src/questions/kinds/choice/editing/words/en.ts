@@ -6,8 +6,6 @@ export default {
   right_minus_wrong: 'Right minus wrong',
   choose_one: 'Choose one',
   choose_any: 'Choose any',
-  true: 'True',
-  false: 'False',
   form: 'Form',
   marking: 'Marking',
   option: 'Option',
