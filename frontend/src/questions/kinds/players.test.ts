@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import type { Component } from 'vue'
 import type { Kind, PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { registry } from '../registry'
+import { misspoken } from './whoseWords'
 
 const line = (id: string, html = id) => ({ id, html })
 const common = { id: 'q', prompt_html: '?' }
@@ -15,7 +16,9 @@ async function play<K extends Kind>(
 ): Promise<VueWrapper> {
   const view = (await registry[kind].player()) as Component
   const props = { item: { ...common, kind, ...item }, answer: null, disabled: false, ...more }
-  return mount(view, { props, attachTo: document.body })
+  const shown = mount(view, { props, attachTo: document.body })
+  expect(await misspoken(shown)).toEqual([])
+  return shown
 }
 
 const last = (view: VueWrapper): unknown => view.emitted('update')?.at(-1)?.[0]

@@ -6,6 +6,7 @@ import type { Kind, KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/
 import { blankItem } from '../blank'
 import { editings } from '../editing'
 import { KINDS, registry } from '../registry'
+import { misspoken } from './whoseWords'
 
 const line = (id: string, html = id) => ({ id, html })
 
@@ -21,7 +22,9 @@ async function show<K extends Kind>(
     answerKey: told.key ? { kind, ...told.key } : null,
     mine: told.mine ?? null,
   }
-  return mount(view, { props })
+  const shown = mount(view, { props })
+  expect(await misspoken(shown)).toEqual([])
+  return shown
 }
 
 const stripsOf = (view: VueWrapper): string[] =>

@@ -47,7 +47,7 @@ const cells = computed(() =>
       </li>
     </ul>
     <table class="w-full border-separate border-spacing-[0.15em] text-[max(var(--least,0px),0.9em)]">
-      <caption class="sr-only">
+      <caption class="sr-only" :lang="language" dir="auto">
         {{
           caption
         }}
@@ -92,8 +92,8 @@ const cells = computed(() =>
             <span class="figure relative" :class="cell.mine && 'underline decoration-2 underline-offset-4'"
               ><template v-if="cell.count || (cell.right && cell.count !== null)">{{ cell.count }}</template
               ><template v-else-if="cell.mine && cell.count === null">•</template
-              ><span v-if="cell.right" class="sr-only"> {{ ` ${t('right')}` }}</span
-              ><span v-if="cell.mine" class="sr-only"> {{ ` ${t('own')}` }}</span></span
+              ><span v-if="cell.right" class="sr-only" :lang="language"> {{ ` ${t('right')}` }}</span
+              ><span v-if="cell.mine" class="sr-only" :lang="language"> {{ ` ${t('own')}` }}</span></span
             >
           </td>
         </tr>

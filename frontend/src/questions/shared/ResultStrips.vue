@@ -99,7 +99,9 @@ const pictureHeight = computed(() => {
             ><span aria-hidden="true">✓</span> {{ t('right') }}</span
           >
           <AnswerDots v-if="dots(row)" :count="dots(row)" :lit="row.right || row.lit" :small="crowded" />
-          <span v-if="row.note" class="text-[max(var(--least,0px),0.8em)]">{{ row.note }}</span>
+          <span v-if="row.note" class="text-[max(var(--least,0px),0.8em)]" :lang="language" dir="auto">{{
+            row.note
+          }}</span>
           <span
             v-if="row.mine"
             class="text-[max(var(--least,0px),0.8em)] whitespace-nowrap underline decoration-2 underline-offset-4"

@@ -2,6 +2,7 @@
 /** Numbers as dots on a line; what counts as right lies in the light, a box marks the middle half. */
 import { computed } from 'vue'
 import { placeDots, plainNumber, roundNumber } from './numbers'
+import { language } from '@/words'
 import { t } from './words'
 
 const props = defineProps<{
@@ -36,6 +37,7 @@ const middle = computed(() => {
     :viewBox="`0 0 ${WIDTH} 195`"
     class="max-h-[36vh] w-full rounded border border-line bg-strip"
     role="img"
+    :lang="language"
     :aria-label="t('numbers_between', { n, low: plainNumber(line.low), high: plainNumber(line.high) })"
   >
     <rect v-if="band" v-bind="band" y="0" :height="BASE" class="fill-lamp" />

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { Mine, ShownWall, StudentAnswer } from '@/api/types'
 import type { PaperLink } from './useSeat'
+import { language } from '@/words'
 import { t } from './words'
 
 const props = defineProps<{
@@ -36,13 +37,19 @@ const written = computed(() => (props.answer as { text?: string } | null)?.text?
       >
         {{ text }}
       </p>
-      <p v-if="entry.text === written" class="text-[15px] underline decoration-2 underline-offset-4">
+      <p
+        v-if="entry.text === written"
+        class="text-[15px] underline decoration-2 underline-offset-4"
+        :lang="language"
+        dir="auto"
+      >
         {{ t('your_own') }}
       </p>
       <button
         v-else-if="wall.backing && own"
         type="button"
         class="mt-1 min-h-11 rounded border px-3 font-bold"
+        :lang="language"
         :class="backed.has(entry.id) ? 'border-ink bg-ink text-sheet' : 'border-edge text-tide'"
         :aria-pressed="backed.has(entry.id)"
         :disabled="own.going.value > 0"
@@ -52,6 +59,10 @@ const written = computed(() => (props.answer as { text?: string } | null)?.text?
       </button>
     </li>
   </ul>
-  <p v-if="own?.notice.value" role="alert" class="mt-2 text-wrong">{{ own.notice.value }}</p>
-  <p v-if="wall.more" class="mt-2 text-slate">{{ t('wall_more', { n: wall.more }) }}</p>
+  <p v-if="own?.notice.value" role="alert" class="mt-2 text-wrong" :lang="language" dir="auto">
+    {{ own.notice.value }}
+  </p>
+  <p v-if="wall.more" class="mt-2 text-slate" :lang="language" dir="auto">
+    {{ t('wall_more', { n: wall.more }) }}
+  </p>
 </template>

@@ -55,7 +55,8 @@ export default {
   in_this_session: 'In dieser Runde heißt du',
   another_name: 'Ein anderer Name',
   names_at_device: 'Namen von allen an diesem Gerät',
-  names_hint: 'Mit Kommas dazwischen. Die Klasse sieht sie, und sie stehen in der Auswertung deiner Lehrkraft.',
+  names_hint:
+    'Mit Kommas dazwischen. Die Klasse sieht sie, und sie stehen in der Auswertung deiner Lehrkraft.',
   name_class_sees: 'Name, den die Klasse sieht',
   your_phrase: 'Deine Kennwörter',
   three_words: 'drei Wörter',

@@ -2,6 +2,7 @@
 /** The text with a field, or a list of words, in each gap. */
 import { computed, ref } from 'vue'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
+import { language } from '@/words'
 import { t } from './words'
 
 const props = defineProps<{
@@ -44,7 +45,13 @@ function write(gap: number, text: string): void {
 
 <template>
   <div>
-    <ul v-if="item.bank.length" class="mb-4 flex flex-wrap gap-2" :aria-label="t('words')" data-read="bank">
+    <p v-if="item.bank.length" :id="`bank-${item.id}`" class="sr-only" :lang="language">{{ t('words') }}</p>
+    <ul
+      v-if="item.bank.length"
+      class="mb-4 flex flex-wrap gap-2"
+      :aria-labelledby="`bank-${item.id}`"
+      data-read="bank"
+    >
       <li
         v-for="({ word, taken }, index) in bank"
         :key="index"

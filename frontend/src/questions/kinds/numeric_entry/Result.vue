@@ -35,7 +35,7 @@ const right = computed(() => {
   const { low, high, value } = props.answerKey ?? { low: '0', high: '0', value: null }
   const unit = props.item.unit ? ` ${props.item.unit}` : ''
   if (low === high) return plainNumber(low) + unit
-  const range = common('range', { low: plainNumber(low), high: plainNumber(high) }) + unit
+  const range = common('range', { low: plainNumber(low), high: plainNumber(high) + unit })
   if (value === null || value === undefined) return range
   return t('range_counts', { value: plainNumber(value) + unit, range })
 })
@@ -46,12 +46,12 @@ const middle = computed(() => props.tally?.quartiles?.[1])
   <div>
     <CountList v-if="form === 'list' && values.length" :words="listed" />
     <SpreadLine v-else-if="isDrawn" :values="values" :span="span" :quartiles="tally?.quartiles ?? null" />
-    <p v-else class="rounded border border-line bg-strip px-[0.6em] py-[0.5em]">
+    <p v-else class="rounded border border-line bg-strip px-[0.6em] py-[0.5em]" :lang="language" dir="auto">
       {{ item.unit ? t('type_one_in', { unit: item.unit }) : t('type_one') }}
     </p>
     <p v-if="answerKey" class="mt-[0.5em]">
-      <span aria-hidden="true">✓</span> <b :lang="language" dir="auto">{{ common('right_head') }}</b>
-      {{ right }}
+      <span aria-hidden="true">✓</span> <b :lang="language" dir="auto">{{ common('right_head') }}</b>{{ ' '
+      }}<bdi :lang="language">{{ right }}</bdi>
     </p>
     <p v-if="middle !== undefined" class="mt-[0.3em] text-soft" :lang="language" dir="auto">
       {{ common('middle_answer', { value: roundNumber(middle) + (item.unit ? ` ${item.unit}` : '') }) }}

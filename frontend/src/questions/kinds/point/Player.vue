@@ -70,6 +70,7 @@ function onKey(event: KeyboardEvent): void {
       class="mt-2 flex flex-wrap items-center gap-2"
       role="group"
       dir="ltr"
+      :lang="language"
       :aria-label="t('move_mark')"
       @keydown="onKey"
     >
@@ -78,6 +79,7 @@ function onKey(event: KeyboardEvent): void {
         :key="key"
         type="button"
         :class="stepButton"
+        :lang="language"
         :aria-label="t(move[3])"
         :disabled="disabled"
         @click="nudge(String(key), false)"

@@ -32,7 +32,7 @@ const chosenName = computed(() => props.item.names.find((place) => place.id === 
         <span :class="area.right && 'rounded bg-lamp px-[0.25em] font-bold text-ink'"
           ><span v-if="area.right" aria-hidden="true">✓ </span
           >{{ area.name || t('area_of', { number: index + 1 })
-          }}<span v-if="area.right" class="sr-only"> ({{ common('right') }})</span></span
+          }}<span v-if="area.right" class="sr-only" :lang="language"> ({{ common('right') }})</span></span
         >
         <span class="figure ms-[0.35em]">{{ area.count }}</span>
       </span>

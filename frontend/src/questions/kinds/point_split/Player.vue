@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { stepButton } from '@/questions/shared/recipes'
 import { textOf } from '@/questions/shared/lines'
+import { language } from '@/words'
 import { t } from './words'
 
 const props = defineProps<{
@@ -37,7 +38,7 @@ function set(id: string, value: number): void {
 
 <template>
   <fieldset :disabled="disabled" class="space-y-2.5">
-    <legend class="mb-2 text-lg">
+    <legend class="mb-2 text-lg" :lang="language" dir="auto">
       <b class="figure text-2xl">{{ left }}</b> {{ t('left_to_share', { total: item.total }) }}
     </legend>
     <div
@@ -55,6 +56,7 @@ function set(id: string, value: number): void {
       <button
         type="button"
         :class="stepButton"
+        :lang="language"
         :aria-label="t('fewer', { line: textOf(option.html) })"
         :disabled="disabled || !points[option.id]"
         @click="set(option.id, points[option.id]! - step)"
@@ -72,6 +74,7 @@ function set(id: string, value: number): void {
       <button
         type="button"
         :class="stepButton"
+        :lang="language"
         :aria-label="t('more', { line: textOf(option.html) })"
         :disabled="disabled || left === 0"
         @click="set(option.id, points[option.id]! + step)"

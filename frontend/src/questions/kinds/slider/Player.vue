@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { plainNumber } from '@/questions/shared/numbers'
 import { stepButton } from '@/questions/shared/recipes'
+import { language } from '@/words'
 import { t } from './words'
 
 const props = defineProps<{
@@ -40,6 +41,7 @@ function move(to: number): void {
       <button
         type="button"
         :class="stepButton"
+        :lang="language"
         :aria-label="t('less')"
         :disabled="disabled"
         @click="move(value - item.step)"
@@ -54,6 +56,7 @@ function move(to: number): void {
         :max="item.high"
         :step="item.step"
         :value="value"
+        :lang="language"
         :aria-label="t('your_number', { low: item.low, high: item.high })"
         :aria-valuetext="shown"
         :disabled="disabled"
@@ -63,6 +66,7 @@ function move(to: number): void {
       <button
         type="button"
         :class="stepButton"
+        :lang="language"
         :aria-label="t('more')"
         :disabled="disabled"
         @click="move(value + item.step)"

@@ -27,8 +27,8 @@ const listed = computed(() =>
 const unit = computed(() => (props.item.unit ? ` ${props.item.unit}` : ''))
 const right = computed(() => {
   const { low, high } = props.answerKey ?? { low: 0, high: 0 }
-  const range = { low: plainNumber(low), high: plainNumber(high) }
-  return (low === high ? range.low : common('range', range)) + unit.value
+  const range = { low: plainNumber(low), high: plainNumber(high) + unit.value }
+  return low === high ? range.high : common('range', range)
 })
 const spread = computed(() => {
   const [low, middle, high] = (props.tally?.quartiles ?? []).map(plainNumber)
@@ -56,10 +56,10 @@ const spread = computed(() => {
       <span>{{ item.low_label }}</span><span>{{ item.high_label }}</span>
     </p>
     <p v-if="answerKey" class="mt-[0.5em]">
-      <span aria-hidden="true">✓</span> <b :lang="language" dir="auto">{{ common('right_head') }}</b>
-      {{ right }}
+      <span aria-hidden="true">✓</span> <b :lang="language" dir="auto">{{ common('right_head') }}</b>{{ ' '
+      }}<bdi :lang="language">{{ right }}</bdi>
     </p>
-    <p v-if="spread" class="mt-[0.3em] text-soft">
+    <p v-if="spread" class="mt-[0.3em] text-soft" :lang="language" dir="auto">
       {{ spread }}
     </p>
     <p v-if="mine" class="mt-[0.3em]" :lang="language" dir="auto">

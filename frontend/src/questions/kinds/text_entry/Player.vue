@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { bigField } from '@/questions/shared/recipes'
 import { t as common } from '@/questions/shared/words'
+import { language } from '@/words'
 import { t } from './words'
 
 const props = defineProps<{
@@ -19,7 +20,7 @@ function write(): void {
 </script>
 
 <template>
-  <label class="block font-bold" :for="`text-${item.id}`">{{
+  <label class="block font-bold" :for="`text-${item.id}`" :lang="language" dir="auto">{{
     item.dictation ? t('hear') : common('your_answer')
   }}</label>
   <input

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { bigField } from '@/questions/shared/recipes'
+import { language } from '@/words'
 import { t } from './words'
 
 const props = defineProps<{
@@ -20,7 +21,7 @@ function write(): void {
 
 <template>
   <fieldset :disabled="disabled" class="space-y-2.5">
-    <legend class="mb-1 font-bold">
+    <legend class="mb-1 font-bold" :lang="language" dir="auto">
       {{ item.most === 1 ? t('your_word') : t('up_to', { most: item.most }) }}
     </legend>
     <input

@@ -48,7 +48,7 @@ const merged = computed(() =>
     <ResultStrips v-if="words.length && form === 'bars'" :rows="rows" />
     <CountList v-else-if="words.length && form === 'list'" :words="words" />
     <WordsCloud v-else-if="words.length" :words="words" />
-    <p v-else-if="!mine" :class="note">
+    <p v-else-if="!mine" :class="note" :lang="language" dir="auto">
       {{ item.most === 1 ? t('invite_one') : t('invite_up_to', { most: item.most }) }}
     </p>
     <p

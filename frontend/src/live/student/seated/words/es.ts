@@ -49,7 +49,7 @@ export default {
   sent_as_you_play: 'Se envía mientras juegas.',
   waiting_for_others: 'Tu respuesta está guardada. Esperando a los demás.',
   time_up: 'Se acabó el tiempo.',
-  no_answer_sent: 'Esta vez no enviaste respuesta. Ya vendrá la siguiente.',
+  no_answer_sent: 'Esta vez no enviaste nada. Ahora viene la siguiente pregunta.',
   close_page: 'Puedes cerrar esta página.',
   waiting_for_teacher: 'Esperando a tu docente',
   join_another: 'Entrar en otra',

@@ -49,7 +49,7 @@ export default {
   sent_as_you_play: 'Tout est envoyé pendant que tu joues.',
   waiting_for_others: 'Ta réponse est gardée. On attend les autres.',
   time_up: 'Le temps est écoulé.',
-  no_answer_sent: 'Tu n’as rien envoyé cette fois. La prochaine arrive.',
+  no_answer_sent: 'Tu n’as rien envoyé cette fois. La prochaine question arrive.',
   close_page: 'Tu peux fermer cette page.',
   waiting_for_teacher: 'On attend ton enseignant',
   join_another: 'Participer à autre chose',

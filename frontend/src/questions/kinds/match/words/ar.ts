@@ -8,6 +8,6 @@ export default {
   partners: 'اختر لكل سطر ما يناسبه',
   chosen: 'مختار',
   choose_one: 'اختر…',
-  caption: 'كم ربط كل سطر من اليمين بكل سطر من اليسار',
+  caption: 'كم ربط كل سطر من العمود الأول بكل سطر من العمود الثاني',
   partner_of: 'ما يناسب الرقم {number}',
 } satisfies Words<typeof en>

@@ -8,6 +8,6 @@ export default {
   partners: 'Wähle zu jeder Zeile die passende',
   chosen: 'gewählt',
   choose_one: 'wählen…',
-  caption: 'Wie viele jede Zeile links mit jeder rechts verbunden haben',
+  caption: 'Wie viele jede Zeile der ersten Spalte mit jeder der zweiten verbunden haben',
   partner_of: 'Was zu Nummer {number} passt',
 } satisfies Words<typeof en>

@@ -8,5 +8,5 @@ export default {
   read_as: 'قُرئ هكذا: {number}',
   type_one: 'اكتب عددًا.',
   type_one_in: 'اكتب عددًا بوحدة {unit}.',
-  range_counts: '{value} ({range} يُحتسب)',
+  range_counts: 'العدد {value} (يُقبل {range})',
 } satisfies Words<typeof en>

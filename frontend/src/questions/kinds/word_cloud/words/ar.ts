@@ -3,7 +3,7 @@ import type en from './en'
 
 export default {
   sort_one: 'أرسل كلمة',
-  sort_up_to: 'أرسل {most} كلمات على الأكثر',
+  sort_up_to: 'أرسل كلمات ({most} على الأكثر)',
   choose: 'اكتب كلمة',
   send: {
     zero: 'أرسل',
@@ -14,10 +14,10 @@ export default {
     other: 'أرسل {n} كلمة',
   },
   your_word: 'كلمتك',
-  up_to: '{most} كلمات على الأكثر',
+  up_to: 'كلمات ({most} على الأكثر)',
   word: 'الكلمة {number}',
   invite_one: 'أرسل كلمة.',
-  invite_up_to: 'أرسل {most} كلمات على الأكثر.',
+  invite_up_to: 'أرسل كلمات ({most} على الأكثر).',
   counted_as_one: 'حُسبت كلمة واحدة: {words}',
   your_words: 'كلماتك: {words}',
 } satisfies Words<typeof en>
