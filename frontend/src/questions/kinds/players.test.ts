@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import type { Component } from 'vue'
 import type { Kind, PublicItemOf, StudentAnswerOf } from '@/api/types'
 import { registry } from '../registry'
-import { misspoken } from './whoseWords'
+import { misspoken } from '@/words/misspoken'
 
 const line = (id: string, html = id) => ({ id, html })
 const common = { id: 'q', prompt_html: '?' }

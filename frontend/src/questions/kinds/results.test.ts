@@ -6,7 +6,7 @@ import type { Kind, KeyOf, PublicItemOf, StudentAnswerOf, TallyOf } from '@/api/
 import { blankItem } from '../blank'
 import { editings } from '../editing'
 import { KINDS, registry } from '../registry'
-import { misspoken } from './whoseWords'
+import { misspoken } from '@/words/misspoken'
 
 const line = (id: string, html = id) => ({ id, html })
 

@@ -88,7 +88,7 @@ function said(word: (typeof words.value)[number]): string {
       class="mt-3 flex flex-wrap items-baseline gap-x-3"
       :dir="board.to_the_left ? 'rtl' : 'ltr'"
     >
-      <b>{{ clueSaid(here) }}</b>
+      <b dir="auto">{{ clueSaid(here) }}</b>
       <span class="figure text-xl tracking-[0.25em]" aria-hidden="true">{{
         pattern.map((letter) => letter || '_').join('')
       }}</span>

@@ -10,6 +10,7 @@ import WhoPlays from '../../shared/pairs/WhoPlays.vue'
 import PartFace from '../../shared/pairs/PartFace.vue'
 import { foundOf, wentSaid } from '../../shared/pairs/said'
 import type { BoardMoment } from '../../gameViews'
+import { language } from '@/words'
 import { t } from '../words'
 
 defineOptions({ inheritAttrs: false })
@@ -106,7 +107,7 @@ const LOOKS = {
 
 <template>
   <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
-  <div v-else-if="at === 'during' && own">
+  <div v-else-if="at === 'during' && own" :lang="language">
     <WhoPlays
       v-if="own.turns?.length && (names?.length ?? 0) > 1"
       :names="names!"
@@ -143,7 +144,11 @@ const LOOKS = {
             >
           </template>
           <template v-else>
-            <PartFace :face="faces.get(place.part)" class="items-center" />
+            <PartFace
+              :face="faces.get(place.part)"
+              :lang="item?.language || undefined"
+              class="items-center"
+            />
             <span
               v-if="place.state === 'found'"
               class="absolute end-1 top-1 size-3 rounded-full border border-lamp-ink bg-lamp"

@@ -7,6 +7,7 @@ import FirstTry from '../../shared/pairs/FirstTry.vue'
 import WhoPlays from '../../shared/pairs/WhoPlays.vue'
 import { useTold } from '../../shared/pairs/tries'
 import type { BoardMoment } from '../../gameViews'
+import { language } from '@/words'
 import { t } from '../words'
 
 defineOptions({ inheritAttrs: false })
@@ -54,7 +55,7 @@ function put(group: string): void {
 
 <template>
   <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
-  <div v-else-if="at === 'during' && own">
+  <div v-else-if="at === 'during' && own" :lang="language">
     <WhoPlays
       v-if="own.turns?.length && (names?.length ?? 0) > 1"
       :names="names!"
@@ -76,6 +77,7 @@ function put(group: string): void {
       <p
         class="prose w-full max-w-sm rounded border-2 bg-sheet px-4 py-4 text-center text-xl font-bold wrap-anywhere"
         :class="notIn ? 'border-wrong' : 'border-edge'"
+        :lang="item?.language || undefined"
         dir="auto"
         v-html="hook.html"
       />
@@ -88,7 +90,9 @@ function put(group: string): void {
         {{ t('later') }}
       </button>
     </div>
-    <p class="min-h-7 text-[15px]" :class="notIn ? 'text-wrong' : 'text-slate'" role="status">{{ told }}</p>
+    <p class="min-h-7 text-[15px]" :class="notIn ? 'text-wrong' : 'text-slate'" dir="auto" role="status">
+      {{ told }}
+    </p>
     <ul class="grid grid-cols-2 gap-2.5" :aria-label="t('crates')">
       <li v-for="group in item?.groups" :key="group.id">
         <button
@@ -98,7 +102,12 @@ function put(group: string): void {
           :disabled="disabled || !hook"
           @click="put(group.id)"
         >
-          <span class="prose font-bold wrap-anywhere" dir="auto" v-html="group.html" />
+          <span
+            class="prose font-bold wrap-anywhere"
+            :lang="item?.language || undefined"
+            dir="auto"
+            v-html="group.html"
+          />
           <span class="mt-auto pt-1 text-[15px]">{{ t('inside', { n: inside(group.id).length }) }}</span>
         </button>
       </li>

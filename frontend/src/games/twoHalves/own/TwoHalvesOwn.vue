@@ -10,6 +10,7 @@ import PartFace from '../../shared/pairs/PartFace.vue'
 import { useTold } from '../../shared/pairs/tries'
 import { foundOf, hearHow, wentSaid } from '../../shared/pairs/said'
 import type { BoardMoment } from '../../gameViews'
+import { language } from '@/words'
 import { t } from '../words'
 
 defineOptions({ inheritAttrs: false })
@@ -88,7 +89,7 @@ const SIDES = [
 
 <template>
   <FirstTry v-if="at === 'after' || at === 'between'" :right="board.right" />
-  <div v-else-if="at === 'during' && own">
+  <div v-else-if="at === 'during' && own" :lang="language">
     <WhoPlays
       v-if="own.turns?.length && (names?.length ?? 0) > 1"
       :names="names!"
@@ -124,7 +125,7 @@ const SIDES = [
             :disabled="disabled"
             @click="touch(side, line.id)"
           >
-            <PartFace :face="faces.get(line.id)" />
+            <PartFace :face="faces.get(line.id)" :lang="item?.language || undefined" />
             <span
               class="absolute top-1/2 size-8 -translate-y-1/2 rounded-full border-2"
               :class="[
@@ -143,9 +144,9 @@ const SIDES = [
         :key="pair.left"
         class="flex items-center gap-2 rounded border border-lamp bg-lamp-wash px-2.5 py-1.5 leading-tight"
       >
-        <PartFace :face="faces.get(pair.left)" class="flex-1" />
+        <PartFace :face="faces.get(pair.left)" :lang="item?.language || undefined" class="flex-1" />
         <span class="size-4 shrink-0 rounded-full border border-lamp-ink bg-lamp" aria-hidden="true" />
-        <PartFace :face="faces.get(pair.right)" class="flex-1" />
+        <PartFace :face="faces.get(pair.right)" :lang="item?.language || undefined" class="flex-1" />
       </li>
     </ul>
   </div>

@@ -5,6 +5,7 @@ import type { GameMove, OwnBoardOf, PublicItem, PublicItemOf } from '@/api/types
 import { textOf } from '@/composables/text'
 import { foundOf } from '../../shared/pairs/said'
 import type { BoardMoment } from '../../gameViews'
+import { language } from '@/words'
 import { t } from '../words'
 
 defineOptions({ inheritAttrs: false })
@@ -103,7 +104,7 @@ function step(event: KeyboardEvent): void {
   <p v-if="at === 'after' || at === 'between'" class="pt-6 text-3xl font-bold" role="status">
     {{ t('n_found', { n: board.right }) }}
   </p>
-  <div v-else-if="at === 'during' && own">
+  <div v-else-if="at === 'during' && own" :lang="language">
     <p class="text-[15px] text-slate" dir="auto">{{ foundOf(own.found.length, own.pairs) }}</p>
     <p class="mb-1 min-h-7 text-[15px] wrap-anywhere" dir="auto" role="status">{{ told }}</p>
     <div class="relative mx-auto w-full max-w-[34rem]" :dir="own.to_the_left ? 'rtl' : 'ltr'">
@@ -153,7 +154,12 @@ function step(event: KeyboardEvent): void {
       <p class="mt-3 font-bold" dir="auto">{{ t('clues') }}</p>
       <ul class="mt-1 space-y-1.5">
         <li v-for="clue in own.clues" :key="clue.part" class="flex gap-2 leading-snug">
-          <span class="prose min-w-0 wrap-anywhere" dir="auto" v-html="html.get(clue.part)" />
+          <span
+            class="prose min-w-0 wrap-anywhere"
+            :lang="item?.language || undefined"
+            dir="auto"
+            v-html="html.get(clue.part)"
+          />
           <span class="shrink-0 text-slate">({{ clue.letters }})</span>
         </li>
       </ul>
@@ -165,6 +171,7 @@ function step(event: KeyboardEvent): void {
           v-for="{ pair } in [...own.found].reverse()"
           :key="pair.left"
           class="rounded border border-lamp bg-lamp-wash px-2.5 py-1 leading-snug wrap-anywhere"
+          :lang="item?.language || undefined"
           dir="auto"
         >
           {{ textOf(html.get(pair.left) ?? '') }} · {{ textOf(html.get(pair.right) ?? '') }}

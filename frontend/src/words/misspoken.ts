@@ -1,7 +1,7 @@
 /** For tests: whether words of the page, among those of a question, say by `lang` that they are the page's. */
 import type { VueWrapper } from '@vue/test-utils'
 import { nextTick } from 'vue'
-import { speak } from '@/words'
+import { speak } from '.'
 
 const SAID = ['aria-label', 'title', 'alt', 'placeholder']
 const isArabic = (text: string | null): boolean => /\p{Script=Arabic}/u.test(text ?? '')
