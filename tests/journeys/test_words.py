@@ -108,6 +108,7 @@ def opened(driver, path, at, inside=None):
         until(driver, lambda: driver.current_url == here and find_all(driver, "main h1, main input"))
         return 0
     looked_after(driver, name)
+    check(driver, name, (DESKTOP,))
     if not find_all(driver, "[role=dialog], [role=menu], [role=listbox]"):
         opener.click()
     until(driver, lambda: not find_all(driver, OPENED) or ActionChains(driver).send_keys(Keys.ESCAPE).perform())

@@ -7,7 +7,8 @@ import { spacedCode } from '@/composables/codes'
 import CopyButton from '@/ui/CopyButton.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
-import { menuItem, menuPanel } from '@/ui/recipes'
+import UiMenuLink from '@/ui/UiMenuLink.vue'
+import { menuPanel } from '@/ui/recipes'
 import { papers } from './papers'
 import type { OneClass } from './useClass'
 import { t } from './words'
@@ -33,14 +34,11 @@ async function renew(): Promise<void> {
       <Menu as="div" class="relative">
         <MenuButton class="font-bold text-tide underline">{{ t('door_sign') }}</MenuButton>
         <MenuItems :class="menuPanel" class="end-0">
-          <a
+          <UiMenuLink
             v-for="(label, paper) in papers()"
             :key="paper"
-            :class="menuItem"
-            class="hover:bg-tide-wash"
             :href="`/api/classes/${detail.id}/door.pdf?paper=${paper}`"
-            download
-            >{{ t('pdf', { label }) }}</a
+            >{{ t('pdf', { label }) }}</UiMenuLink
           >
         </MenuItems>
       </Menu>

@@ -4,7 +4,8 @@ import { useRouter } from 'vue-router'
 import type { ClassDetail } from '@/api/types'
 import UiButton from '@/ui/UiButton.vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
-import { menuItem, menuPanel } from '@/ui/recipes'
+import UiMenuLink from '@/ui/UiMenuLink.vue'
+import { menuPanel } from '@/ui/recipes'
 import { t } from './words'
 
 defineProps<{ detail: ClassDetail }>()
@@ -32,14 +33,11 @@ const SHEETS = ['xlsx', 'ods', 'csv']
         <UiMenuAction @act="emit('copy')">{{ t('copy_into_another_year') }}</UiMenuAction>
         <UiMenuAction v-if="!detail.archived_at" @act="emit('archive')">{{ t('archive') }}</UiMenuAction>
         <p class="px-3 pt-1.5 text-sm text-slate">{{ t('take_the_list_out') }}</p>
-        <a
+        <UiMenuLink
           v-for="suffix in SHEETS"
           :key="suffix"
-          :class="menuItem"
-          class="hover:bg-tide-wash"
           :href="`/api/classes/${detail.id}/members.${suffix}`"
-          download
-          >{{ suffix }}</a
+          >{{ suffix }}</UiMenuLink
         >
       </MenuItems>
     </Menu>

@@ -8,7 +8,8 @@ import type { ClassForm } from '@/api/types'
 import { spacedCode } from '@/composables/codes'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiButton from '@/ui/UiButton.vue'
-import { menuItem, menuPanel } from '@/ui/recipes'
+import UiMenuLink from '@/ui/UiMenuLink.vue'
+import { menuPanel } from '@/ui/recipes'
 import ClassFormDialog from './ClassFormDialog.vue'
 import { useClasses } from './useClasses'
 import { t } from './words'
@@ -46,14 +47,11 @@ async function start(form: ClassForm): Promise<void> {
           ><UiButton>{{ t('take_out') }} <span aria-hidden="true">▾</span></UiButton></MenuButton
         >
         <MenuItems :class="menuPanel" class="end-0">
-          <a
+          <UiMenuLink
             v-for="one in OUT"
             :key="one.version"
-            :class="menuItem"
-            class="whitespace-nowrap hover:bg-tide-wash"
             :href="`/api/classes/oneroster.zip?version=${one.version}`"
-            download
-            >{{ one.label }}</a
+            >{{ one.label }}</UiMenuLink
           >
         </MenuItems>
       </Menu>

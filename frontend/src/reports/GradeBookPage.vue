@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A grade book: sessions of a class with their weights, totals, grades. */
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
 import { useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -12,9 +12,10 @@ import { fixed, percent, score, shortDay } from '@/composables/format'
 import { useToasts } from '@/composables/useToasts'
 import EmptyNote from '@/ui/EmptyNote.vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
+import UiMenuLink from '@/ui/UiMenuLink.vue'
 import UiButton from '@/ui/UiButton.vue'
 import UiDialog from '@/ui/UiDialog.vue'
-import { button, menuItem, menuPanel } from '@/ui/recipes'
+import { button, menuPanel } from '@/ui/recipes'
 import GradeScale from './GradeScale.vue'
 import GradeSettings from './GradeSettings.vue'
 import { useGradeBook } from './useGradeBook'
@@ -89,22 +90,10 @@ async function removeIt(): Promise<void> {
           <MenuItems :class="menuPanel" class="end-0 w-max max-w-80">
             <UiMenuAction @act="take('xlsx')">{{ t('workbook_xlsx') }}</UiMenuAction>
             <UiMenuAction @act="take('ods')">{{ t('opendocument_spreadsheet_ods') }}</UiMenuAction>
-            <MenuItem v-slot="{ active }">
-              <a
-                :href="`/api/grade-books/${id}/grades.csv`"
-                :class="[menuItem, active && 'bg-tide-wash']"
-                download
-                >{{ t('table_csv') }}</a
-              >
-            </MenuItem>
-            <MenuItem v-slot="{ active }">
-              <a
-                :href="`/api/grade-books/${id}/oneroster.zip`"
-                :class="[menuItem, active && 'bg-tide-wash']"
-                download
-                >{{ t('oneroster_1_2_results') }}</a
-              >
-            </MenuItem>
+            <UiMenuLink :href="`/api/grade-books/${id}/grades.csv`">{{ t('table_csv') }}</UiMenuLink>
+            <UiMenuLink :href="`/api/grade-books/${id}/oneroster.zip`">{{
+              t('oneroster_1_2_results')
+            }}</UiMenuLink>
           </MenuItems>
         </Menu>
         <UiButton look="quiet" @click="asking = true">{{ common('delete_it') }}</UiButton>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** What goes out of a session: files, pages on paper, mails, a link. */
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { Menu, MenuButton, MenuItems } from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import UiMenuAction from '@/ui/UiMenuAction.vue'
-import { button, menuItem, menuPanel } from '@/ui/recipes'
+import UiMenuLink from '@/ui/UiMenuLink.vue'
+import { button, menuPanel } from '@/ui/recipes'
 import MailDialog from './MailDialog.vue'
 import PagesDialog from './PagesDialog.vue'
 import ShareDialog from './ShareDialog.vue'
@@ -25,11 +26,7 @@ const answers = computed(() => `/api/sessions/${props.session}/answers.csv?count
       <UiMenuAction v-if="ended" @act="open = 'mail'">{{ t('mail_to_each_student_2') }}</UiMenuAction>
       <UiMenuAction @act="open = 'link'">{{ t('a_link_to_read_by_2') }}</UiMenuAction>
       <UiMenuAction @act="open = 'tables'">{{ t('every_table_for_other_programs') }}</UiMenuAction>
-      <MenuItem v-slot="{ active }">
-        <a :href="answers" :class="[menuItem, active && 'bg-tide-wash']" download>{{
-          t('all_answers_csv')
-        }}</a>
-      </MenuItem>
+      <UiMenuLink :href="answers">{{ t('all_answers_csv') }}</UiMenuLink>
     </MenuItems>
   </Menu>
   <PagesDialog

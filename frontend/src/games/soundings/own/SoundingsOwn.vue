@@ -31,11 +31,10 @@ const first = computed(() => {
     @move="emit('move', $event)"
   />
   <div v-else-if="at === 'during' && board.fathoms" class="mb-4 text-[15px]">
-    <p class="flex items-center gap-2" role="status">
+    <p class="flex flex-wrap items-center gap-x-2" role="status">
       <TeamFlag v-if="boat" :number="boat.number" class="size-4" />
-      <b v-if="boat" class="truncate">{{ name }}</b>
-      <span class="grow" />
-      <span
+      <b v-if="boat">{{ name }}</b>
+      <span class="ms-auto"
         >{{ t('fathoms', { n: board.fathoms }) }}<template v-if="first"> · {{ first }}</template></span
       >
     </p>
