@@ -47,6 +47,8 @@ for (const one of document.querySelectorAll('[aria-label], [placeholder], [title
     texts.push(...['aria-label', 'placeholder', 'title', 'alt'].map((name) => one.getAttribute(name) ?? ''))
 return [document.title, ...texts]
 """
+RIGHT = {"en": "Right", "fr": "Juste", "es": "Correcto", "ar": "صحيح", "uk": "Правильно", "de": "Richtig"}
+IN = "return [document.documentElement.lang, document.documentElement.dir]"
 SCRIPTS = """
 return [...document.fonts].filter((face) => face.family.includes('Other Scripts') && face.status === 'loaded')
   .map((face) => face.unicodeRange)
@@ -235,8 +237,8 @@ def test_a_german_student_sits_beside_an_arabic_one_in_an_english_teachers_sessi
     wait_for(german, "Du bist drin, Jorun")
     until(arabic, lambda: says(arabic, "Samir"))
     wait_for(desk, "2 here")
-    assert [d.execute_script("return [document.documentElement.lang, document.documentElement.dir]") for d in
-            (german, arabic, screen, desk)] == [["de", "ltr"], ["ar", "rtl"], ["fr", "ltr"], ["en", "ltr"]]  # fmt: skip
+    spoken = [driver.execute_script(IN) for driver in (german, arabic, screen, desk)]
+    assert spoken == [["de", "ltr"], ["ar", "rtl"], ["fr", "ltr"], ["en", "ltr"]]
     # A script's letters are fetched where there are any.
     until(arabic, lambda: len(arabic.execute_script(SCRIPTS)) == 1)
     assert german.execute_script(SCRIPTS) == screen.execute_script(SCRIPTS) == []
@@ -257,6 +259,16 @@ def test_a_german_student_sits_beside_an_arabic_one_in_an_english_teachers_sessi
     wait_for(german, "Richtig")
     wait_for(screen, "50 % de réponses justes")
     check(screen, "the French big screen", (DESKTOP,))
+
+    # A student may choose another, at any time.
+    press(german, "Aa")
+    for language, right in RIGHT.items():
+        click(german, f"//select[@id='page-language']/option[@value='{language}']")
+        wait_for(german, right)
+        way = "rtl" if language == "ar" else "ltr"
+        assert german.execute_script(IN) == [language, way]
+        assert german.execute_script(CUT) == []
+        check(german, f"what was right, in {language}", (PHONE,))
 
     # The big screen's language is chosen at the desk, for its machine.
     press(desk, "More…")

@@ -93,6 +93,7 @@ def test_files_and_jobs_without_a_title_are_called_in_her_language(as_odile, ger
     assert named(as_odile, f"/exchange/sets/{empty}/json") == "Set ohne Titel.json"
     session = as_odile("POST", "/live/sessions", {"set": knots.pk})["id"]
     assert named(as_odile, f"/sessions/{session}/happened.csv").endswith("Was geschah.csv")
+    assert named(as_odile, f"/classes/{class_8c.pk}/door.pdf") == "8C Tür.pdf"
     as_odile("POST", f"/sessions/{session}/pages", {"of": "questions"})
     assert Job.objects.get().title.endswith("Fragen")
 

@@ -13,6 +13,8 @@ from lantern.core.formats.class_list import SHEETS, class_table
 from lantern.core.formats.oneroster import Version
 from lantern.core.formats.slips import OnAPage
 from lantern.core.formats.typeset import Paper
+from lantern.core.messages import said
+from lantern.core.words import in_language
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api import limits
 from lantern.server.api.auth import teacher
@@ -190,13 +192,15 @@ def slips(
 ) -> HttpResponse:
     """A slip for each member, or for one: name, phrase, QR picture."""
     of_class = own_class(request.auth, class_id)
-    return download(papers.slips(request, of_class, paper, on_a_page, member), PDF, f"{of_class.name} slips", ".pdf")
+    title = in_language(said("title_slips", "{name} slips", name=of_class.name), request.auth.spoken)
+    return download(papers.slips(request, of_class, paper, on_a_page, member), PDF, title, ".pdf")
 
 
 @router.get("/{class_id}/door.pdf")
 def door_sign(request: TeacherRequest, class_id: int, paper: Paper = "a4") -> HttpResponse:
     of_class = own_class(request.auth, class_id)
-    return download(papers.door_sign(request, of_class, paper), PDF, f"{of_class.name} door", ".pdf")
+    title = in_language(said("title_door", "{name} door", name=of_class.name), request.auth.spoken)
+    return download(papers.door_sign(request, of_class, paper), PDF, title, ".pdf")
 
 
 @router.get("/{class_id}/link.svg")
