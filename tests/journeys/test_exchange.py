@@ -75,7 +75,7 @@ def test_thirty_questions_are_pasted_two_are_mended_and_the_set_is_run(server, t
 
 def test_questions_that_students_wrote_keep_their_names(server, teacher, browsers, bringing_in, tmp_path):
     book = Workbook()
-    book.active.append(["Frage", "Right", "Wrong 1", "Wrong 2", "Name"])
+    book.active.append(["Kysymys", "Right", "Wrong 1", "Wrong 2", "Name"])
     book.active.append(["Which knot makes a loop?", "Bowline", "Reef knot", "Hitch", "Tove Hallin"])
     book.active.append(["How many hours does the tide rise?", 6, 5, 12, "Ines Varga"])
     file = tmp_path / "class 8c.xlsx"
@@ -83,7 +83,7 @@ def test_questions_that_students_wrote_keep_their_names(server, teacher, browser
     desk = bringing_in
     find(desk, "input[type='file']").send_keys(str(file))
     wait_for(desk, "No column holds the questions. Choose it among the columns.")
-    click(desk, "//li[contains(., 'Frage')]//option[normalize-space(.)='question']")
+    click(desk, "//li[contains(., 'Kysymys')]//option[normalize-space(.)='question']")
     wait_for(desk, "2 questions found, all of them understood")
     wait_for(desk, "written by Tove Hallin")
     press(desk, "Add 2 questions")

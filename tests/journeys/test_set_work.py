@@ -94,6 +94,7 @@ def test_set_work_from_giving_it_to_what_came_of_it(own_server, browsers):
     server.start()
     wait_for(fen, "Attempt 1")
     wait_for(fen, "What was right is told")
+    check(fen, "an attempt that was handed in", (PHONE,))
 
     # Bo hands in too early; it is opened again, with more time, and handed in anew.
     bo.get(of_8c)

@@ -42,7 +42,7 @@ function said(word: (typeof words.value)[number]): string {
 </script>
 
 <template>
-  <p v-if="at === 'after'" class="pt-6 text-3xl font-bold">
+  <p v-if="at === 'after'" class="pt-6 pb-4 text-3xl font-bold">
     {{ t('right_of', { right, words: words.length }) }}
   </p>
   <div v-if="at !== 'before'" class="mb-4">

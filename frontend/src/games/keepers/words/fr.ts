@@ -7,7 +7,7 @@ export default {
   spend: 'L’huile achète une lentille plus grande, une mèche de secours ou une carte.',
   comes_back: 'Ce que tu as manqué revient après quelques autres.',
   wins: 'Le classement compte toute l’huile jamais gagnée. Ce que tu dépenses n’est pas perdu.',
-  oil: { one: 'huile\u00a0: {n}', many: 'huile\u00a0: {n}', other: 'huile\u00a0: {n}' },
+  oil: { one: 'Huile\u00a0: {n}', many: 'Huile\u00a0: {n}', other: 'Huile\u00a0: {n}' },
   next_gives: 'Prochaine juste\u00a0: +{n}',
   flame: 'Flamme {flame} sur 5',
   wicks: { one: '{n} mèche de secours', many: '{n} mèches de secours', other: '{n} mèches de secours' },

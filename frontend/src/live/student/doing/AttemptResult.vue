@@ -36,19 +36,18 @@ const hasScore = computed(() => props.attempt.score !== null && !!props.attempt.
 </script>
 
 <template>
-  <li
-    class="rounded border bg-sheet p-4"
-    :class="isFresh ? 'border-s-6 border-lamp' : 'border-rule'"
-    :role="isFresh ? 'status' : undefined"
-  >
-    <h2 class="text-xl">{{ t(HEADS[attempt.why]) }}</h2>
-    <p class="text-[15px] text-slate">
-      {{ t('attempt_number', { number: attempt.number }) }} · {{ shortMoment(attempt.ended_at!, work.zone) }}
-      <template v-if="attempt.late"> · {{ t('late') }}</template>
-      <template v-if="attempt.answered < attempt.of">
-        · {{ t('answered_of', { count: attempt.answered, of: attempt.of }) }}</template
-      >
-    </p>
+  <li class="rounded border bg-sheet p-4" :class="isFresh ? 'border-s-6 border-lamp' : 'border-rule'">
+    <div :role="isFresh ? 'status' : undefined">
+      <h2 class="text-xl">{{ t(HEADS[attempt.why]) }}</h2>
+      <p class="text-[15px] text-slate">
+        {{ t('attempt_number', { number: attempt.number }) }} ·
+        {{ shortMoment(attempt.ended_at!, work.zone) }}
+        <template v-if="attempt.late"> · {{ t('late') }}</template>
+        <template v-if="attempt.answered < attempt.of">
+          · {{ t('answered_of', { count: attempt.answered, of: attempt.of }) }}</template
+        >
+      </p>
+    </div>
     <button
       v-if="hides"
       type="button"

@@ -45,7 +45,7 @@ export default {
   over_desk: 'Ton enseignant l’a ramassé',
   attempt_number: 'Essai {number}',
   late: 'en retard',
-  answered_of: '{count} réponses sur {of}',
+  answered_of: 'réponses\u00a0: {count} sur {of}',
   show_score: 'Montre-moi mon résultat',
   right_of: '{count} sur {of}',
   waiting: {
