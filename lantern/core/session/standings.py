@@ -34,17 +34,19 @@ def total_points(state: State, asks: Iterable[Ask]) -> Mapping[int, int]:
     return totals
 
 
-def standings(state: State, asks: Iterable[Ask] | None = None) -> list[Standing]:
-    """Everyone, most points first; equal points in the class's alphabet. Without `asks`, over those that are told, or
-    by what the game's board says."""
+def places_taken(state: State, asks: Iterable[Ask] | None = None) -> list[Standing]:
+    """Everyone's points and place, in no order. Without `asks`, over those that are told, or by what the game's board
+    says."""
     scores = scores_of(state) if asks is None else None
     if scores is not None:
         totals: Mapping[int, int] = {seat.number: scores.get(seat.number, 0) for seat in state.people()}
     else:
         totals = total_points(state, told_asks(state) if asks is None else asks)
-    places = places_of(totals)
-    rows = [
-        Standing(seat.number, state.name(seat), totals[seat.number], places[seat.number]) for seat in state.people()
-    ]
+    found = places_of(totals)
+    return [Standing(seat.number, state.name(seat), totals[seat.number], found[seat.number]) for seat in state.people()]
+
+
+def standings(state: State, asks: Iterable[Ask] | None = None) -> list[Standing]:
+    """The places of everyone, the first one first; who has the same in the order of the class's alphabet."""
     order = order_of(state.alphabet)
-    return sorted(rows, key=lambda row: (row.place, order(row.name)))
+    return sorted(places_taken(state, asks), key=lambda row: (row.place, order(row.name)))

@@ -23,7 +23,7 @@ from lantern.core.session.drawing import drawn_for, in_order
 from lantern.core.session.model import Ask, Phase, Response, Seat, State, ask_id
 from lantern.core.session.paper import HandedInBy, Paper
 from lantern.core.session.settings import Feedback, FinalScore
-from lantern.core.session.standings import Standing, standings
+from lantern.core.session.standings import Standing, places_taken, standings
 from lantern.core.session.votes import Votes, vote_before, votes_of
 from lantern.core.session.wall import ShownWall, backed_by, fills_now, shown_answers, shown_wall
 from lantern.core.values import Milliseconds, Value
@@ -480,7 +480,7 @@ class Places:
 
     def __init__(self, state: State) -> None:
         self._state = state
-        self.by_seat = {row.seat: row for row in standings(state)}
+        self.by_seat = {row.seat: row for row in places_taken(state)}
         self.people = len(self.by_seat)
         over = state.standing_asks() if state.phase is Phase.ENDED else told_asks(state)
         self._over = [ask for ask in over if state.counts(state.item(ask.item_id))]
@@ -568,7 +568,7 @@ def places_shown(state: State) -> tuple[tuple[Place, ...], int]:
     if state.phase is Phase.WORKING and not any(row.points for row in rows):
         return (), 0
     earlier = [ask for ask in told_asks(state) if ask is not last] if state.phase is Phase.STANDINGS else []
-    before = {row.seat: row for row in standings(state, earlier)} if earlier else {}
+    before = {row.seat: row for row in places_taken(state, earlier)} if earlier else {}
     first = _first_places(rows)
     shown = first[:TOP_PLACES]
     return tuple(_place(state, row, before.get(row.seat)) for row in shown), len(first) - len(shown)
