@@ -52,6 +52,11 @@ def test_a_file_that_says_its_language_keeps_it(as_odile, german):
     assert read(as_odile, file=SimpleUploadedFile("x.json", said.encode()))["about"]["language"] == "en"
 
 
+def test_a_language_that_is_none_is_refused(as_odile):
+    reply = as_odile.client.post("/api/exchange/read", {"text": "Which?", "language": "a language"})
+    assert (reply.status_code, reply.json()["field"]) == (422, "form.language")
+
+
 def test_what_is_asked_on_the_spot_is_in_its_teachers_language(as_odile, german):
     session = as_odile("POST", "/live/sessions", {"set": None, "title": "Spontan", "settings": {"known": "nobody"}})
     assert prepared_content(LiveSession.objects.get(pk=session["id"])).about.language == "de"

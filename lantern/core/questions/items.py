@@ -16,7 +16,8 @@ PromptText = Annotated[str, Field(max_length=4000)]
 LineText = Annotated[str, Field(max_length=1000)]
 
 
-LanguageTag = Annotated[str, Field(pattern=r"^([A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*)?$")]
+A_LANGUAGE = r"^([A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*)?$"
+LanguageTag = Annotated[str, Field(pattern=A_LANGUAGE)]
 Tag = Annotated[str, Field(min_length=1, max_length=60)]
 
 

@@ -9,12 +9,17 @@ from collections.abc import Mapping
 from functools import cache
 from pathlib import Path
 
+from lantern.core.languages import LANGUAGES
 from lantern.core.messages import Message
 
 
-@cache
 def catalogue(language: str) -> Mapping[str, str]:
-    """Empty for a language that has none."""
+    """Empty for a language that has none: a set can be in any."""
+    return _read(language) if language in LANGUAGES else {}
+
+
+@cache
+def _read(language: str) -> Mapping[str, str]:
     place = Path(__file__).with_name(f"{language}.json")
     found: dict[str, str] = json.loads(place.read_text("utf-8")) if place.exists() else {}
     return found

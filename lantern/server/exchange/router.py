@@ -15,6 +15,7 @@ from lantern.core.formats.typeset import Paper
 from lantern.core.grids import Directions
 from lantern.core.messages import said
 from lantern.core.questions.content import UNTITLED, About
+from lantern.core.questions.items import A_LANGUAGE
 from lantern.core.words import in_language
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
@@ -30,6 +31,7 @@ from lantern.server.library.schemas import SetDocument
 
 router = Router(auth=teacher)
 LARGEST_FILE_MB = 150
+OfTheSet = Annotated[str, Form(pattern=A_LANGUAGE)]
 Seed = Annotated[str, Query(max_length=20)]
 """Another gives another grid."""
 
@@ -40,7 +42,7 @@ def read_incoming(
     file: File[UploadedFile | None] = None,  # type: ignore[type-arg]
     text: Form[str] = "",
     choices: Form[str] = "{}",
-    language: Form[str] = "",
+    language: OfTheSet = "",
 ) -> FoundInFile:
     """What a file or a pasted text holds, entry by entry; nothing is kept. `choices`, as JSON: what columns are
     used for, by their number; "as": the way to read it. `language` is that of the set it goes into."""
