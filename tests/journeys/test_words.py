@@ -98,12 +98,12 @@ def looked_into(driver, path):
 def opened(driver, path, at, inside=None):
     """Opens what the button `at` opens, and what `inside` its menu does; looks, and closes. How many its menu has."""
     here, name = driver.current_url, f"{path}: what opens at {at}, {inside}"
-    opener = driver.execute_script(OPENERS, False)[at]
-    opener.click()
+    opener = until(driver, lambda: driver.execute_script(OPENERS, False)[at], name)
+    until(driver, lambda: opener.click() or True, name)
     until(driver, lambda: find_all(driver, OPENED) or driver.current_url != here, name)
     many = len(driver.execute_script(OPENERS, True))
     if inside is not None:
-        driver.execute_script(OPENERS, True)[inside].click()
+        until(driver, lambda: driver.execute_script(OPENERS, True)[inside].click() or True, name)
         until(driver, lambda: find_all(driver, "[role=dialog]") or driver.current_url != here, name)
     if driver.current_url != here:
         driver.back()
