@@ -26,10 +26,12 @@ export function told(message: Said | null): string {
   return filled(found, Object.fromEntries(given))
 }
 
-/** What becomes part of a set, in its own language, which the page need not speak; in English where there are no words. */
+/** What becomes part of a set, in its own language, which the page need not speak; in English where there are no words,
+ * or where they cannot be fetched. */
 export async function saidIn(tag: string, code: string, english: string): Promise<string> {
   const load = FILES[`../../../lantern/core/words/${tag.slice(0, 2)}.json`]
-  return (await load?.())?.default[code] ?? english
+  const words = await load?.().catch(() => null)
+  return words?.default[code] ?? english
 }
 
 /** Any failure as a sentence. */

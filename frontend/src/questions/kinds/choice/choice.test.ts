@@ -1,6 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import type { ItemOf, PublicItemOf } from '@/api/types'
+import { LANGUAGE } from '@/ui/number/typedNumber'
 import { blankItem } from '../../blank'
 import Chips from './editing/Chips.vue'
 import Editor from './editing/Editor.vue'
@@ -127,6 +128,19 @@ describe('a teacher who writes', () => {
     expect(
       mount(Editor, { props: { item: draft({ scored: false }) } }).findAll('input[name^="right"]'),
     ).toHaveLength(0)
+  })
+
+  it.each([
+    ['de', ['Wahr', 'Falsch']],
+    ['uk', ['Правда', 'Неправда']],
+    ['sv', ['True', 'False']],
+  ])('says true and false in the language of the set: %s', async (tag, words) => {
+    const global = { provide: { [LANGUAGE as symbol]: () => tag } }
+    const view = mount(Chips, { props: { item: draft({ form: 'one' }) }, global })
+    view.findComponent({ name: 'Listbox' }).vm.$emit('update:modelValue', 'true_false')
+    await vi.waitUntil(() => view.emitted('update'))
+    const [[sent]] = view.emitted('update') as [[ItemOf<'choice'>]]
+    expect(sent.options!.map((option) => option.text)).toEqual(words)
   })
 
   it('keeps what can be kept when the form changes', async () => {
