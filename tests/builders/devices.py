@@ -2,8 +2,10 @@
 
 import asyncio
 import json
+from collections.abc import Awaitable, Callable
 from typing import Any
 
+import httpx
 import websockets
 
 from tools.client import answering, join
@@ -24,7 +26,7 @@ class Device:
         await self.until(lambda message: "view" in message)
         return self
 
-    async def until(self, wanted: Any, seconds: float = 5) -> dict[str, Any]:
+    async def until(self, wanted: Any, seconds: float = 30) -> dict[str, Any]:
         """The next message that is wanted."""
 
         async def read() -> dict[str, Any]:
@@ -49,3 +51,13 @@ class Device:
     async def raw(self, text: str | bytes) -> dict[str, Any]:
         await self.socket.send(text)
         return await self.until(lambda message: "ack" in message)
+
+
+async def again(call: Callable[..., Awaitable[Any]], *args: Any, **kwargs: Any) -> Any:
+    """As the page does: what got no answer is asked once more."""
+    for wait in (0.2, 0.6):
+        try:
+            return await call(*args, **kwargs)
+        except (httpx.TransportError, OSError, websockets.WebSocketException):
+            await asyncio.sleep(wait)
+    return await call(*args, **kwargs)

@@ -8,6 +8,7 @@ import pytest
 
 from lantern.server.api import limits
 from lantern.server.api.errors import TooManyTries
+from tests.builders.devices import again
 from tests.server.test_doors import a_lesson, in_thread
 from tools import web
 
@@ -69,21 +70,21 @@ async def test_three_hundred_come_in_ten_seconds_while_one_of_them_guesses(own_s
     _, session = await in_thread(a_lesson, own_server)
     done = asyncio.Event()
     refused = []
-    # A line that was idle for longer may be closed by the server while it is used again.
-    lines = httpx.Limits(max_connections=60, keepalive_expiry=1)
+    lines = httpx.Limits(max_connections=60)
     async with web.async_client(base_url=own_server.url, timeout=60, limits=lines) as http:
 
         async def guess():
             while not done.is_set():
-                await http.get("/api/live/codes/KELP222", headers={"X-Device": "pupil"})
+                await again(http.get, "/api/live/codes/KELP222", headers={"X-Device": "pupil"})
 
         async def come(number):
             await asyncio.sleep(number / 30)
-            key = f"device-{number}"
+            key, code = f"device-{number}", session["code"]
+            # A line that waits for its next request may be closed by the server just when that comes.
             replies = [
-                await http.get(f"/join/{session['code']}"),
-                await http.get(f"/api/live/codes/{session['code']}", headers={"X-Device": key}),
-                await http.post("/api/live/join", json={"code": session["code"], "name": f"S{number}", "key": key}),
+                await again(http.get, f"/join/{code}"),
+                await again(http.get, f"/api/live/codes/{code}", headers={"X-Device": key}),
+                await again(http.post, "/api/live/join", json={"code": code, "name": f"S{number}", "key": key}),
             ]
             refused.extend(reply.status_code for reply in replies if reply.status_code != 200)
 

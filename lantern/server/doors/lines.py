@@ -1,8 +1,8 @@
 """Who may hold a line (a connection) to this process: one device must never shut out a class.
 
-1. A line *waits* until it has sent a whole request, or has said who it is, and again between two requests; it *sends*
-   while the body of a request comes in. It *works* while a request is answered. It is *known* once a seat or a teacher
-   has been recognised on it.
+1. A line *waits* until it has sent a whole request, and again between two requests; a socket waits anew, from its
+   handshake, until it has said who it is. A line *sends* while the body of a request comes in. It *works* while a
+   request is answered. It is *known* once a seat or a teacher has been recognised on it.
 2. A line that waits is closed after PATIENCE, one that sends when nothing has come for SEND_PATIENCE, one that works
    for a stranger after WORK_PATIENCE.
 3. Where lines that wait are too many, from one address or in all, the one that has waited longest makes room.

@@ -212,7 +212,10 @@ class SocketProtocol(WebSocketsSansIOProtocol):
         super().handle_connect(event)
         if self.response.status_code == 101:
             self.wire = Wire(self)
-            self.scope["lantern.line"] = doors.of_transport.get(self.transport)  # type: ignore[typeddict-unknown-key]
+            line = doors.of_transport.get(self.transport)
+            if line:
+                doors.lines.waits(line, self.loop.time())
+            self.scope["lantern.line"] = line  # type: ignore[typeddict-unknown-key]
             self.scope["lantern.wire"] = self.wire  # type: ignore[typeddict-unknown-key]
 
     def resume_writing(self) -> None:

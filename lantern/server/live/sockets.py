@@ -4,7 +4,7 @@ A student's first message is its token. From then on the server sends whole view
 command with an acknowledgement, or with the reason why not.
 
 1. Nothing is loaded for a stranger: a teacher's right to a session is looked up before the session is.
-2. Who does not say who he is within HELLO_WITHIN is closed.
+2. Who does not say who he is within HELLO_WITHIN is told so and closed.
 3. A device that says more than it may is not listened to for a while, and closed if it goes on regardless.
 """
 
@@ -71,7 +71,8 @@ Receive = Callable[[], Awaitable[dict[str, Any]]]
 Send = Callable[[dict[str, Any]], Awaitable[None]]
 Handle = Callable[[str], str | None]
 
-HELLO_WITHIN = 5.0
+HELLO_WITHIN = 4.0
+"""Seconds; less than PATIENCE of the doors, which close a silent line without a word."""
 LONGEST_MESSAGE = 64 * 1024
 CHEAP = 4 * 1024
 """Characters that cost as much as one message; a longer one costs more."""
