@@ -107,15 +107,17 @@ MOVED = (
 IS_SEEN = r"""return document.body.innerText.replace(/\u00a0/g, " ").includes(arguments[0])"""
 LOOKS_EVERY = 0.1
 """Seconds between two looks at a page that is waited for."""
+WAITS = 60.0
+"""Seconds after which something that is waited for will not come, on however busy a machine."""
 
 
-def until(driver: webdriver.Chrome, wanted: Callable[[], T], message: str = "", seconds: float = 20) -> T:
+def until(driver: webdriver.Chrome, wanted: Callable[[], T], message: str = "", seconds: float = WAITS) -> T:
     """What `wanted` gives, as soon as it is something; a page that moves meanwhile is asked again."""
     waiting = WebDriverWait(driver, seconds, LOOKS_EVERY, ignored_exceptions=MOVED)
     return waiting.until(lambda _: wanted(), message)
 
 
-def wait_for(driver: webdriver.Chrome, text: str, seconds: float = 20) -> None:
+def wait_for(driver: webdriver.Chrome, text: str, seconds: float = WAITS) -> None:
     """Until the page says `text`."""
     until(driver, lambda: says(driver, text), f"the page never said {text!r}", seconds)
 

@@ -12,7 +12,7 @@ import psutil
 from tools.server import free_port
 
 DEBIAN_KEEPS_IT_IN = "/usr/lib/postgresql"
-STARTS_WITHIN = 30
+STARTS_WITHIN = 60
 
 
 def missing() -> str:

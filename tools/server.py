@@ -87,7 +87,7 @@ class RealServer:
         """As Ctrl-C does. Returns the exit code."""
         assert self.process
         self.process.send_signal(signal.SIGINT)
-        return self.process.wait(timeout=15)
+        return self.process.wait(timeout=60)
 
 
 @cache

@@ -9,8 +9,8 @@ from functools import partial
 import httpx
 
 _NO_CERTIFICATES = ssl.SSLContext(ssl.PROTOCOL_TLS_CLIENT)
-get = partial(httpx.get, verify=_NO_CERTIFICATES, timeout=30)
-post = partial(httpx.post, verify=_NO_CERTIFICATES, timeout=30)
-request = partial(httpx.request, verify=_NO_CERTIFICATES, timeout=30)
-client = partial(httpx.Client, verify=_NO_CERTIFICATES, timeout=30)
-async_client = partial(httpx.AsyncClient, verify=_NO_CERTIFICATES, timeout=30)
+get = partial(httpx.get, verify=_NO_CERTIFICATES, timeout=60)
+post = partial(httpx.post, verify=_NO_CERTIFICATES, timeout=60)
+request = partial(httpx.request, verify=_NO_CERTIFICATES, timeout=60)
+client = partial(httpx.Client, verify=_NO_CERTIFICATES, timeout=60)
+async_client = partial(httpx.AsyncClient, verify=_NO_CERTIFICATES, timeout=60)

@@ -53,11 +53,11 @@ class Device(FakeWire):
         self.closed.set()
 
     async def next(self) -> dict[str, Any]:
-        return await asyncio.wait_for(self.inbox.get(), 5)
+        return await asyncio.wait_for(self.inbox.get(), 30)
 
     async def until(self, matches: Callable[[dict[str, Any]], bool]) -> dict[str, Any]:
         """The next view of which this is true."""
-        async with asyncio.timeout(5):
+        async with asyncio.timeout(30):
             while not matches(view := (await self.inbox.get())["view"]):
                 pass
         return view

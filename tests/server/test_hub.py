@@ -35,10 +35,10 @@ async def test_a_question_waits_for_a_student_on_the_other_process(hubs, session
     for key in ("k1", "k2"):
         await do(here, session, joins(key, key))
     phone, _, room = await enter(here, session, Audience.STUDENT, 1)
+    desk, _, _ = await enter(here, session, Audience.DESK)
     await enter(there, session, Audience.STUDENT, 2)
     await there._processes.tell_who_is_here(session.pk, [2])
-    await asyncio.sleep(0.05)
-    assert room.present() == {1, 2}
+    await desk.until(lambda view: view["here"] == 2)
     await do(here, session, c.Advance(0))
     answer = ChoiceAnswer(chosen=("B",))
     await do(here, session, c.GiveAnswer(1, "q1.1", answer))
@@ -60,7 +60,7 @@ async def test_many_answers_become_few_messages(hubs, session):
     for number in range(1, 41):
         await do(hub, session, c.GiveAnswer(number, "q1.1", answer))
     messages, last = 0, {"answered": 0}
-    async with asyncio.timeout(10):
+    async with asyncio.timeout(30):
         while last["answered"] < 40:
             messages, last = messages + 1, (await desk.next())["view"]
     # However long it took: no more than five a second, and one more at each end.
@@ -87,7 +87,7 @@ async def test_whoever_asks_after_a_command_sees_it_however_many_devices_of_othe
     *_, seen = await asyncio.gather(*renamed, join_the_other())
     assert seen == ["Fen"]
     for number, phone in enumerate(phones, start=1):
-        async with asyncio.timeout(5):
+        async with asyncio.timeout(30):
             while (await phone.inbox.get()).get("mine", {}).get("name") != f"Student {number}":
                 pass
 
@@ -134,7 +134,7 @@ async def test_a_fault_of_the_channel_layer_is_outlived_and_what_was_missed_is_m
     phone, _, _ = await enter(there, session, Audience.STUDENT, 1)
     there._processes.layer = broken = BrokenLayer(there._processes.layer)
     await here._processes.tell_of_change(session.pk, 1, quiet=True)  # for the one that it already waits for
-    await asyncio.wait_for(broken.failed.wait(), 5)
+    await asyncio.wait_for(broken.failed.wait(), 30)
     if meanwhile == "news while it sleeps":
         await asyncio.sleep(2 * GATHER)  # whatever is still to be told would wake it
         there.let_sleep(there.loop.time())
@@ -234,5 +234,5 @@ async def test_a_removed_student_is_told_on_every_process(hubs, session):
     phone, _, _ = await enter(there, session, Audience.STUDENT, 1)
     await enter(here, session, Audience.DESK)
     await do(here, session, c.Remove(1))
-    await asyncio.wait_for(phone.closed.wait(), 5)
+    await asyncio.wait_for(phone.closed.wait(), 30)
     assert "taken_out" in phone.farewell

@@ -107,7 +107,7 @@ async def test_an_open_line_ends_as_the_desk_cuts_it_off_and_as_it_signs_out(tea
         return socket
 
     async def farewell(socket):
-        async with asyncio.timeout(10):
+        async with asyncio.timeout(30):
             while "gone" not in (message := json.loads(await socket.recv())):
                 pass
         return message["gone"]["code"]

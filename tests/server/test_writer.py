@@ -40,7 +40,7 @@ class Office:
             self.writer.put(job)
         if not self.writer._thread.is_alive():
             self.writer.start()
-        return self.settled.get(timeout=10)
+        return self.settled.get(timeout=30)
 
 
 @pytest.fixture
@@ -243,7 +243,7 @@ def test_an_outcome_that_cannot_be_told_does_not_end_the_writer(session, caplog)
     try:
         for number in range(3):
             faulty.put(job(session, joins(f"Fen {number}", f"k{number}")))
-            assert told.get(timeout=10)[0].error is None
+            assert told.get(timeout=30)[0].error is None
     finally:
         faulty.stop()
     assert "could not be told" in caplog.text
