@@ -57,6 +57,11 @@ def test_a_language_that_is_none_is_refused(as_odile):
     assert (reply.status_code, reply.json()["field"]) == (422, "form.language")
 
 
+def test_copies_are_called_so_in_their_teachers_language(as_odile, german, knots):
+    made = [as_odile("POST", f"/sets/{knots.pk}/{of}")["title"] for of in ("copy", "variant")]
+    assert made == ["Knots that hold (Kopie)", "Knots that hold (Abwandlung)"]
+
+
 def test_what_is_asked_on_the_spot_is_in_its_teachers_language(as_odile, german):
     session = as_odile("POST", "/live/sessions", {"set": None, "title": "Spontan", "settings": {"known": "nobody"}})
     assert prepared_content(LiveSession.objects.get(pk=session["id"])).about.language == "de"
@@ -69,6 +74,9 @@ def test_questions_that_go_into_another_set_keep_their_language(as_odile, odile,
     picked = [{"set": other, "item": "s1"}, {"set": knots.pk, "item": "q1"}]
     made = as_odile("POST", "/sets/pick", {"title": "Mixed", "picked": picked})
     assert (made["about"]["language"], [one["item"]["language"] for one in made["items"]]) == ("sv", ["", "en"])
+    as_odile("POST", f"/sets/{knots.pk}/items", {"items": [put[0]["item"]], "language": "sv"})
+    filled = as_odile("POST", f"/sets/{knots.pk}/items", {"items": [put[0]["item"]], "language": "en"})
+    assert [one["item"]["language"] for one in filled["items"]][-2:] == ["sv", ""]
     session = as_odile("POST", "/live/sessions", {"set": other})
     [again] = as_odile("POST", f"/sessions/{session['id']}/again", {"title": "", "items": ["s1"]})
     assert language_of(as_odile, again["id"]) == "sv"

@@ -6008,10 +6008,18 @@ export interface components {
             /** Id */
             id: string;
         };
-        /** Items */
+        /**
+         * Items
+         * @description `language` is that of the set they come from.
+         */
         Items: {
             /** Items */
             items: (components["schemas"]["ChoiceItem"] | components["schemas"]["TextEntryItem"] | components["schemas"]["NumericEntryItem"] | components["schemas"]["SliderItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ClassifyItem"] | components["schemas"]["PointItem"] | components["schemas"]["GapFillItem"] | components["schemas"]["OpenResponseItem"] | components["schemas"]["WordCloudItem"] | components["schemas"]["RatingScaleItem"] | components["schemas"]["PointSplitItem"] | components["schemas"]["LetterItem"] | components["schemas"]["PageItem"])[];
+            /**
+             * Language
+             * @default
+             */
+            language?: string;
         };
         /**
          * SetPlace

@@ -52,9 +52,8 @@ function remove(): void {
 async function copyTo(id: string): Promise<void> {
   try {
     const path = { set_id: Number(id) }
-    const made = await data(
-      api.POST('/api/sets/{set_id}/items', { params: { path }, body: { items: chosen() } }),
-    )
+    const body = { items: chosen(), language: props.editor.draft.value.about.language }
+    const made = await data(api.POST('/api/sets/{set_id}/items', { params: { path }, body }))
     show(t('items_copied_to', { n: props.selected.size, title: made.title || common('untitled_set') }))
   } catch (error) {
     show(sentenceOf(error))

@@ -13,6 +13,7 @@ from lantern.core.messages import said
 from lantern.core.questions import stored
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent, can_run, problems_of, search_text
 from lantern.core.questions.items import Item
+from lantern.core.words import in_language
 from lantern.server.accounts.models import Teacher
 from lantern.server.accounts.requests import owned
 from lantern.server.api.errors import BadForm
@@ -60,9 +61,11 @@ def copy_set(teacher: Teacher, question_set: QuestionSet, *, variant: bool = Fal
     _require(rules.may_see(teacher, question_set))
     question_set = _as_it_stands(question_set.pk)
     content = content_of(question_set)
+    title = content.title[:180]
+    called = said("title_variant", "{title} (variant)", title=title) if variant else None
     copy = make_set(
         teacher,
-        f"{content.title[:185]} ({'variant' if variant else 'copy'})",
+        in_language(called or said("title_copy", "{title} (copy)", title=title), teacher.spoken),
         content.items,
         about=content.about,
         folder=question_set.folder_id,
@@ -87,10 +90,11 @@ def pick_set(teacher: Teacher, pick: Pick) -> QuestionSet:
 
 
 @transaction.atomic
-def add_items(teacher: Teacher, question_set: QuestionSet, items: tuple[Item, ...]) -> QuestionSet:
-    """Copies of the items at the end of the set."""
+def add_items(teacher: Teacher, question_set: QuestionSet, items: tuple[Item, ...], language: str = "") -> QuestionSet:
+    """Copies of the items at the end of the set. `language` is that of the set they come from."""
     _require(rules.may_edit(teacher, question_set))
-    put = tuple(PutItem(base=0, item=_fresh(item)) for item in items)
+    own = "" if language == content_of(question_set).about.language else language
+    put = tuple(PutItem(base=0, item=_fresh(item, own)) for item in items)
     change_set(teacher, question_set.pk, Changes(put=put))
     return question_set
 

@@ -166,7 +166,7 @@ def make_variant(request: TeacherRequest, set_id: int) -> SetDocument:
 
 @router.post("/{set_id}/items", response=SetDocument)
 def add_items(request: TeacherRequest, set_id: int, added: Items) -> SetDocument:
-    return document_of(actions.add_items(request.auth, own_set(request.auth, set_id), added.items))
+    return document_of(actions.add_items(request.auth, own_set(request.auth, set_id), added.items, added.language))
 
 
 @router.put("/{set_id}/place", response={204: None})

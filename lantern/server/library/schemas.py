@@ -148,7 +148,10 @@ class Pick(Value):
 
 
 class Items(Value):
+    """`language` is that of the set they come from."""
+
     items: Annotated[tuple[AnyItem, ...], Field(max_length=MAX_ITEMS)]
+    language: LanguageTag = ""
 
 
 class Turn(Value):
