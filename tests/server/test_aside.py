@@ -1,11 +1,14 @@
 """What is made aside, by the real worker of a real server: it survives a reload, a restart and a kill."""
 
 import os
+import sqlite3
 import time
+from contextlib import closing
 
 import psutil
 import pytest
 
+from lantern.server.config.backups import DATABASE
 from tests.builders import choice
 from tools.client import TeacherClient, join
 
@@ -30,6 +33,22 @@ def worker_of(server):
     return found
 
 
+def stopped(server):
+    """Its worker, stopped where it is not about to write: the server could not write either."""
+    worker = worker_of(server)
+    while True:
+        worker.suspend()
+        while worker.status() != psutil.STATUS_STOPPED:
+            time.sleep(0.01)
+        try:
+            with closing(sqlite3.connect(server.folder / DATABASE, timeout=0)) as database:
+                database.execute("BEGIN IMMEDIATE")
+            return worker
+        except sqlite3.OperationalError:
+            worker.resume()
+            time.sleep(0.01)
+
+
 @pytest.fixture
 def finished(own_server):
     teacher = TeacherClient(own_server.url)
@@ -52,14 +71,13 @@ def test_it_is_made_while_the_server_goes_on_and_survives_what_dies(own_server, 
     assert os.getsid(worker.pid) == os.getsid(own_server.process.pid)
 
     # The worker is killed while there is something to do, and another one takes it up.
-    worker.suspend()
+    worker = stopped(own_server)
     job = teacher.call("POST", f"/sessions/{session}/pages", {"of": "questions"})["id"]
     worker.kill()
     assert ended(teacher, job)["state"] == "done"
 
     # The server is killed, too: the next one finds what is left to do.
-    worker = worker_of(own_server)
-    worker.suspend()
+    worker = stopped(own_server)
     job = teacher.call("POST", f"/sessions/{session}/pages", {"of": "questions"})["id"]
     own_server.kill()
     worker.kill()
@@ -70,8 +88,7 @@ def test_it_is_made_while_the_server_goes_on_and_survives_what_dies(own_server, 
 def test_what_is_given_up_is_not_made(own_server, finished):
     teacher, session = finished
     ended(teacher, teacher.call("POST", f"/sessions/{session}/pages", {"of": "questions"})["id"])
-    worker = worker_of(own_server)
-    worker.suspend()
+    worker = stopped(own_server)
     job = teacher.call("POST", f"/sessions/{session}/pages", {"of": "questions"})["id"]
     teacher.call("DELETE", f"/jobs/{job}", None, 204)
     worker.resume()
@@ -85,4 +102,4 @@ def test_the_worker_ends_with_its_server(own_server, finished):
     ended(teacher, teacher.call("POST", f"/sessions/{session}/pages", {"of": "questions"})["id"])
     worker = worker_of(own_server)
     own_server.stop()
-    worker.wait(timeout=20)
+    worker.wait(timeout=60)
