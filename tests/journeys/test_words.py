@@ -49,6 +49,12 @@ return [document.title, ...texts]
 """
 RIGHT = {"en": "Right", "fr": "Juste", "es": "Correcto", "ar": "صحيح", "uk": "Правильно", "de": "Richtig"}
 IN = "return [document.documentElement.lang, document.documentElement.dir]"
+IN_WHOSE_VOICE = """
+const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT), found = new Set()
+for (let node = walk.nextNode(); node; node = walk.nextNode())
+  if (/^(Which knot|Knot [A-C])/.test(node.data.trim())) found.add(node.parentElement.closest('[lang]').lang)
+return [...found]
+"""
 SCRIPTS = """
 return [...document.fonts].filter((face) => face.family.includes('Other Scripts') && face.status === 'loaded')
   .map((face) => face.unicodeRange)
@@ -259,6 +265,9 @@ def test_a_german_student_sits_beside_an_arabic_one_in_an_english_teachers_sessi
     wait_for(german, "Richtig")
     wait_for(screen, "50 % de réponses justes")
     check(screen, "the French big screen", (DESKTOP,))
+    # The set's own words are spoken in the set's language, whoever's page they stand on.
+    for driver in (screen, arabic):
+        assert driver.execute_script(IN_WHOSE_VOICE) == ["en"]
 
     # A student may choose another, at any time.
     press(german, "Aa")
@@ -300,6 +309,11 @@ def test_a_teacher_chooses_german_and_everything_is_german(server, teacher, brow
     resize(driver, DESKTOP)
     text = teacher.call("GET", f"/sessions/{ran['session']}/answers.csv").decode("utf-8-sig")
     assert text.splitlines()[0].startswith("Frage,Text der Frage,Art,Platznummer,Name,Antwort")
+    teacher.call("PATCH", f"/sets/{ran['set']}", {"about": {"language": "el"}})
+    driver.get(f"{server.url}/sets/{ran['set']}")
+    wait_for(driver, "In diesem Set")
+    fields = find_all(driver, "main textarea, h1 input")
+    assert {one.get_attribute("lang") for one in fields if one.get_attribute("value")} == {"el"}
     driver.get(f"{server.url}/account")
     wait_for(driver, "Ihr Konto")
     click(driver, "//select/option[@value='en']")

@@ -177,6 +177,7 @@ useEditorKeys({
             <input
               :value="draft.title"
               :dir="draft.title ? 'auto' : undefined"
+              :lang="(draft.title && draft.about.language) || undefined"
               :aria-label="t('title_of_the_set')"
               maxlength="200"
               :placeholder="common('untitled_set')"

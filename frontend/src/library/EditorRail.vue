@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import LineText from '@/questions/shared/LineText.vue'
 import { plainText } from '@/questions/shared/richtext'
+import { useLanguage } from '@/ui/number/typedNumber'
 import UiButton from '@/ui/UiButton.vue'
 import type { SetEditor } from './useSetEditor'
 import { t } from './words'
@@ -25,14 +26,17 @@ const emit = defineEmits<{
   grid: []
 }>()
 
+const language = useLanguage()
 const items = computed(() =>
-  props.editor.draft.value.items.map((item, index) => ({
-    id: item.id,
-    number: props.numbers[index] ?? '–',
-    title:
-      plainText((item.prompt ?? '').split('\n')[0]!) ||
-      (props.numbers[index] ? t('empty_question') : t('empty_page')),
-  })),
+  props.editor.draft.value.items.map((item, index) => {
+    const words = plainText((item.prompt ?? '').split('\n')[0]!)
+    return {
+      id: item.id,
+      number: props.numbers[index] ?? '–',
+      title: words || (props.numbers[index] ? t('empty_question') : t('empty_page')),
+      language: (words && (item.language || language())) || undefined,
+    }
+  }),
 )
 const toSettle = computed(() =>
   props.editor.problems.value
@@ -126,7 +130,7 @@ const row = 'flex w-full gap-3 rounded px-2 py-1 text-start text-[15px] leading-
             @click="emit('go', item.id)"
           >
             <span class="w-5 shrink-0 text-end font-bold text-slate">{{ item.number }}</span>
-            <LineText class="truncate" :text="item.title" />
+            <LineText class="truncate" :text="item.title" :lang="item.language" />
           </button>
         </li>
       </ol>

@@ -103,7 +103,10 @@ const small =
       <p class="text-[15px] text-slate first-letter:uppercase" role="status">{{ head }}</p>
       <template v-if="shown && view.phase !== 'ended'">
         <h1 class="line-clamp-3 text-xl">
-          <LineText :text="plainText(shown.item.prompt_html) || t('asked_aloud')" />
+          <LineText
+            :text="plainText(shown.item.prompt_html) || t('asked_aloud')"
+            :lang="(shown.item.prompt_html && shown.item.language) || undefined"
+          />
         </h1>
         <p v-if="isAsked" class="figure text-xl">
           {{ view.answered }} / {{ view.people }}

@@ -128,7 +128,12 @@ const words = computed(() =>
     >
       <b>{{ t('why') }}</b>
       <div>
-        <div class="prose" dir="auto" v-html="shown.explanation_html" />
+        <div
+          class="prose"
+          dir="auto"
+          :lang="shown.item.language || undefined"
+          v-html="shown.explanation_html"
+        />
         <MediaView v-if="shown.explanation_media" :media="shown.explanation_media" />
       </div>
     </div>

@@ -4,6 +4,7 @@
  * formatting while nobody is typing in it.
  */
 import { computed, ref } from 'vue'
+import { useLanguage } from '@/ui/number/typedNumber'
 import { blockHtml, inlineHtml, wrapSelection } from '@/questions/shared/richtext'
 
 const props = defineProps<{
@@ -17,6 +18,9 @@ const emit = defineEmits<{ enter: [] }>()
 
 const field = ref<HTMLTextAreaElement>()
 const typing = ref(false)
+/** What is typed is in the set's language; what stands there before is the page's. */
+const language = useLanguage()
+const own = computed(() => (text.value && language()) || undefined)
 const html = computed(() => (props.block ? blockHtml(text.value) : inlineHtml(text.value)))
 const isPlain = computed(() => !/[*`$\\]|^\s*([-+]|\d+[.)])\s/m.test(text.value))
 const showsSource = computed(() => typing.value || isPlain.value)
@@ -42,6 +46,7 @@ function onKey(event: KeyboardEvent): void {
       v-model="text"
       rows="1"
       :dir="text ? 'auto' : undefined"
+      :lang="own"
       class="col-start-1 row-start-1 resize-none overflow-hidden bg-transparent outline-none"
       :class="!showsSource && 'opacity-0'"
       :aria-label="label"
@@ -53,6 +58,7 @@ function onKey(event: KeyboardEvent): void {
     <div
       aria-hidden="true"
       :dir="text ? 'auto' : undefined"
+      :lang="own"
       class="pointer-events-none col-start-1 row-start-1 wrap-anywhere"
       :class="showsSource && 'invisible whitespace-pre-wrap'"
     >

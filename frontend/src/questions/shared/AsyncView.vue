@@ -1,10 +1,10 @@
 <script setup lang="ts">
-/** A kind's view, loaded when it is first needed. Attributes and events pass through to it. */
-import type { Kind } from '@/api/types'
+/** A kind's view, loaded when it is first needed, in its question's language. Attributes and events pass through to it. */
+import type { Kind, PublicItem } from '@/api/types'
 import { registry } from '../registry'
 import { useLateView } from './useLateView'
 
-const props = defineProps<{ kind: Kind; part: 'player' | 'result' }>()
+const props = defineProps<{ kind: Kind; part: 'player' | 'result'; item: PublicItem }>()
 const emit = defineEmits<{ failed: [] }>()
 const view = useLateView(
   () => [`${props.kind}.${props.part}`, registry[props.kind][props.part]],
@@ -13,5 +13,5 @@ const view = useLateView(
 </script>
 
 <template>
-  <component :is="view" v-if="view" />
+  <component :is="view" v-if="view" :item="item" :lang="item.language || undefined" />
 </template>

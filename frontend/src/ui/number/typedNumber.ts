@@ -14,7 +14,7 @@ export interface Read {
 
 export const LANGUAGE: InjectionKey<() => string> = Symbol('the language of the set')
 
-/** Says in which language numbers below are written. */
+/** Says in which language words and numbers below are written. */
 export const provideLanguage = (language: () => string): void => provide(LANGUAGE, language)
 export const useLanguage = (): (() => string) => inject(LANGUAGE, () => '')
 
