@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import LineText from '@/questions/shared/LineText.vue'
 import { plainText } from '@/questions/shared/richtext'
-import { useLanguage } from '@/ui/number/typedNumber'
+import { useLanguage } from '@/ui/setLanguage'
 import UiButton from '@/ui/UiButton.vue'
 import type { SetEditor } from './useSetEditor'
 import { t } from './words'

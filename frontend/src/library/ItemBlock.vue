@@ -6,7 +6,7 @@ import { ItemMedia, mediaFileIn, MediaSlot, useUpload } from '@/media'
 import { editingOf } from '@/questions/editing'
 import EditingView from '@/questions/editing/EditingView.vue'
 import RichField from '@/questions/editing/RichField.vue'
-import { provideLanguage, useLanguage } from '@/ui/number/typedNumber'
+import { provideLanguage, useLanguage } from '@/ui/setLanguage'
 import ItemChips from './ItemChips.vue'
 import ItemConflict from './ItemConflict.vue'
 import WouldCount from './WouldCount.vue'
@@ -36,6 +36,7 @@ const emit = defineEmits<{
 
 const ofSet = useLanguage()
 provideLanguage(() => props.item.language || ofSet())
+
 const block = ref<HTMLElement>()
 const explaining = ref(false)
 const explanation = computed(() => ('explanation' in props.item ? (props.item.explanation ?? '') : null))

@@ -62,10 +62,11 @@ def copy_set(teacher: Teacher, question_set: QuestionSet, *, variant: bool = Fal
     question_set = _as_it_stands(question_set.pk)
     content = content_of(question_set)
     title = content.title[:180]
-    called = said("title_variant", "{title} (variant)", title=title) if variant else None
+    copied = said("title_copy", "{title} (copy)", title=title)
+    varied = said("title_variant", "{title} (variant)", title=title)
     copy = make_set(
         teacher,
-        in_language(called or said("title_copy", "{title} (copy)", title=title), teacher.spoken),
+        in_language(varied if variant else copied, teacher.spoken),
         content.items,
         about=content.about,
         folder=question_set.folder_id,
@@ -85,7 +86,7 @@ def pick_set(teacher: Teacher, pick: Pick) -> QuestionSet:
     chosen = [(one.set, one.item) for one in pick.picked if (one.set, one.item) in items]
     languages = [sets[pk].about.language for pk, _ in chosen]
     spoken = languages[0] if chosen else teacher.spoken
-    fresh = (_fresh(items[key], "" if own == spoken else own) for key, own in zip(chosen, languages, strict=True))
+    fresh = (_fresh(items[key], own, spoken) for key, own in zip(chosen, languages, strict=True))
     return make_set(teacher, pick.title, tuple(fresh), about=About(language=spoken))
 
 
@@ -93,8 +94,8 @@ def pick_set(teacher: Teacher, pick: Pick) -> QuestionSet:
 def add_items(teacher: Teacher, question_set: QuestionSet, items: tuple[Item, ...], language: str = "") -> QuestionSet:
     """Copies of the items at the end of the set. `language` is that of the set they come from."""
     _require(rules.may_edit(teacher, question_set))
-    own = "" if language == content_of(question_set).about.language else language
-    put = tuple(PutItem(base=0, item=_fresh(item, own)) for item in items)
+    spoken = content_of(question_set).about.language
+    put = tuple(PutItem(base=0, item=_fresh(item, language, spoken)) for item in items)
     change_set(teacher, question_set.pk, Changes(put=put))
     return question_set
 
@@ -263,9 +264,10 @@ def _own_folder(teacher: Teacher, folder: int | None) -> Folder | None:
     return None if folder is None else owned(Folder.objects.all(), teacher, folder)
 
 
-def _fresh(item: Item, language: str = "") -> Item:
-    """A copy; `language` is written on it, where it comes into a set in another and has none of its own."""
-    return item.model_copy(update={"id": new_item_id(), "language": item.language or language})
+def _fresh(item: Item, language: str, spoken: str) -> Item:
+    """A copy out of a set in `language` for one that is `spoken`; where that is another, it takes its own along."""
+    own = item.language or ("" if language == spoken else language)
+    return item.model_copy(update={"id": new_item_id(), "language": own})
 
 
 def _put(question_set: QuestionSet, rows: dict[str, SetItem], put: PutItem) -> Conflict | None:

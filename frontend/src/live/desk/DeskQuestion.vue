@@ -133,15 +133,16 @@ const curtain = computed(() => {
     <summary class="cursor-pointer font-bold">
       {{ view.right_share === null ? t('say_what_is_right') : t('something_else_is_right') }}
     </summary>
-    <AsyncView
-      :kind="shown.item.kind"
-      part="player"
-      :item="shown.item"
-      :answer="right"
-      :disabled="false"
-      class="mt-2"
-      @update="right = $event"
-    />
+    <div class="mt-2" :lang="shown.item.language || undefined" :dir="runOf(shown.item.prompt_html)">
+      <AsyncView
+        :kind="shown.item.kind"
+        part="player"
+        :item="shown.item"
+        :answer="right"
+        :disabled="false"
+        @update="right = $event"
+      />
+    </div>
     <UiButton class="mt-2" :disabled="!right" @click="emit('key', right!)">{{ t('this_is_right') }}</UiButton>
   </details>
   <template v-if="shown.number">

@@ -4,7 +4,7 @@
  * formatting while nobody is typing in it.
  */
 import { computed, ref } from 'vue'
-import { useLanguage } from '@/ui/number/typedNumber'
+import { useLanguage } from '@/ui/setLanguage'
 import { blockHtml, inlineHtml, wrapSelection } from '@/questions/shared/richtext'
 
 const props = defineProps<{

@@ -1,10 +1,13 @@
 <script setup lang="ts">
-/** A kind's view, loaded when it is first needed, in its question's language. Attributes and events pass through to it. */
+/** A kind's view, loaded when it is first needed. Attributes and events pass through to it. A result says in which
+ * language its question's words are; a player stands among them. */
+import { computed } from 'vue'
 import type { Kind, PublicItem } from '@/api/types'
 import { registry } from '../registry'
 import { useLateView } from './useLateView'
 
 const props = defineProps<{ kind: Kind; part: 'player' | 'result'; item: PublicItem }>()
+const lang = computed(() => (props.part === 'result' && props.item.language) || undefined)
 const emit = defineEmits<{ failed: [] }>()
 const view = useLateView(
   () => [`${props.kind}.${props.part}`, registry[props.kind][props.part]],
@@ -13,5 +16,5 @@ const view = useLateView(
 </script>
 
 <template>
-  <component :is="view" v-if="view" :item="item" :lang="item.language || undefined" />
+  <component :is="view" v-if="view" :item="item" :lang="lang" />
 </template>

@@ -4,7 +4,8 @@
  * read stands beside it as soon as that is not plain. `exact` keeps it as text, with every figure.
  */
 import { onUnmounted, ref, useId, watch } from 'vue'
-import { readNumber, unread, useLanguage } from '@/ui/number/typedNumber'
+import { readNumber, unread } from '@/ui/number/typedNumber'
+import { useLanguage } from '@/ui/setLanguage'
 import { t } from '@/ui/words'
 
 defineOptions({ inheritAttrs: false })

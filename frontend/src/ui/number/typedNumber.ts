@@ -1,6 +1,6 @@
 /** A number as a teacher types it, read by the server: one reader reads what teachers and students type. */
 import { until } from '@vueuse/core'
-import { inject, provide, ref, type InjectionKey } from 'vue'
+import { ref } from 'vue'
 import { api, data } from '@/api/http'
 import { sentenceOf } from '@/told'
 import { t } from '@/ui/words'
@@ -11,12 +11,6 @@ export interface Read {
   /** Why it is no number; empty where nothing is wrong. */
   sentence: string
 }
-
-export const LANGUAGE: InjectionKey<() => string> = Symbol('the language of the set')
-
-/** Says in which language words and numbers below are written. */
-export const provideLanguage = (language: () => string): void => provide(LANGUAGE, language)
-export const useLanguage = (): (() => string) => inject(LANGUAGE, () => '')
 
 /** How many numbers are typed but not read yet: until it is nought, not everything that was written is known. */
 export const unread = ref(0)

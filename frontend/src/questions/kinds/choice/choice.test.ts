@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
 import type { ItemOf, PublicItemOf } from '@/api/types'
-import { LANGUAGE } from '@/ui/number/typedNumber'
+import { LANGUAGE } from '@/ui/setLanguage'
 import { blankItem } from '../../blank'
 import Chips from './editing/Chips.vue'
 import Editor from './editing/Editor.vue'

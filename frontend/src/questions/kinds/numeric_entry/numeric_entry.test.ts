@@ -8,7 +8,7 @@ import Player from './Player.vue'
 import Result from './Result.vue'
 import { placeDots, plainNumber } from '@/questions/shared/numbers'
 import { READING } from '@/questions/shared/reading'
-import { LANGUAGE } from '@/ui/number/typedNumber'
+import { LANGUAGE } from '@/ui/setLanguage'
 import { blankItem } from '../../blank'
 import { numeric_entry } from '.'
 

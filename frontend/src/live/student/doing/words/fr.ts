@@ -37,7 +37,7 @@ export default {
   counts_best: 'Ton meilleur essai compte.',
   counts_last: 'Ton dernier essai compte.',
   counts_mean: 'Tous tes essais comptent, par leur moyenne.',
-  pass_at: 'C’est réussi à partir de {percent} %.',
+  pass_at: 'C’est réussi à partir de {percent}\u00a0%.',
   over_hand: 'Rendu',
   over_time: 'Ton temps était écoulé',
   over_due: 'C’était l’heure, le travail a été ramassé',

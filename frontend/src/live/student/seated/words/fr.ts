@@ -67,7 +67,7 @@ export default {
   today: 'On reprendra un autre jour, exactement ici. Tu peux fermer cette page.',
   from_teacher: 'De ton enseignant',
   read_it: 'C’est lu',
-  score_percent: 'juste à {percent} %',
+  score_percent: 'juste à {percent}\u00a0%',
   gained_run: '+ {points}, et {bonus} pour des réponses justes d’affilée',
   gained_both: '+ {points}, {early} pour avoir répondu tôt, {run} pour des réponses justes d’affilée',
   see_right: 'Voir ce qui était juste',

@@ -5,7 +5,7 @@ import { newId } from '@/api/ids'
 import type { ItemOf } from '@/api/types'
 import { saidIn } from '@/told'
 import ChipMenu from '@/ui/ChipMenu.vue'
-import { useLanguage } from '@/ui/number/typedNumber'
+import { useLanguage } from '@/ui/setLanguage'
 import { language } from '@/words'
 import { t } from './words'
 

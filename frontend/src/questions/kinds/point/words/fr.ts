@@ -17,7 +17,7 @@ export default {
   down: 'Déplacer la marque vers le bas',
   right: 'Déplacer la marque à droite',
   move_mark: 'Déplacer la marque',
-  mark_at: 'La marque est à {across} % de la gauche et {down} % du haut.',
+  mark_at: 'La marque est à {across}\u00a0% de la gauche et {down}\u00a0% du haut.',
   press: 'Appuie sur l’image.',
   by_name: 'Ou choisis par le nom',
 } satisfies Words<typeof en>
