@@ -7,8 +7,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lantern.core.formats.pasted import read_pasted
-from lantern.core.formats.pasted.reader import NO_RIGHT
+from lantern.core.formats.pasted.reader import read_pasted
+from lantern.core.formats.pasted.words import NO_RIGHT
 from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.questions.marking.numbers import written
 from tests.core.pasted_samples import SAMPLES
@@ -41,6 +41,7 @@ def test_the_usual_layouts_are_understood(record_property):
         found = [
             said(entry.item) if entry.item else f"? {tuple(map(str, entry.sentences))}"
             for entry in read_pasted(sample.text, ids()).entries
+            if not entry.out
         ]
         questions += len(sample.expected)
         understood += sum(one in found for one in sample.expected)
@@ -64,13 +65,24 @@ def test_a_title_reasons_topics_and_times_are_taken_along():
 def test_what_is_passed_over_is_told():
     text = "Name: _____\n1. Which?\na) Reef *\nb) Bend\nTrue or False\n2. Fog is warm. T F\nAnswer: F"
     incoming = read_pasted(text, ids())
-    assert [str(note) for note in incoming.notes] == ["Passed over: “Name: _____”, “True or False”."]
-    assert [str(entry.place) for entry in incoming.entries] == ["Line 2", "Line 6"]
+    assert [entry.text for entry in incoming.entries if entry.out] == ["Name: _____", "True or False"]
+    assert [str(entry.place) for entry in incoming.entries if not entry.out] == ["Line 2", "Line 6"]
 
 
-def test_points_in_brackets_say_how_much_a_question_counts():
-    text = "1. (2 points) Which?\na) Reef *\nb) Bend\n2. Which else? [10 marks]\nAnswer: knots"
-    assert [entry.item.weight for entry in read_pasted(text, ids()).entries] == [2, 1]
+@pytest.mark.parametrize(
+    ("points", "weights", "note"),
+    [
+        ((2, 1), [2, 1], "Points: 2, 1. They became weights."),
+        ((5, 10), [1, 2], "Points: 5, 10. They became weights."),
+        ((3, 3), [1, 1], "Points: 3 for each. All questions count alike."),
+        ((2, 7), [1, 1], "Points: 2, 7. They are left out, for a question counts 0, 1 or 2 times."),
+    ],
+)
+def test_points_say_how_much_a_question_counts_or_are_told(points, weights, note):
+    text = "1. ({} points) Which?\na) Reef *\nb) Bend\n2. Which else? [{} marks]\nAnswer: knots".format(*points)
+    incoming = read_pasted(text, ids())
+    assert [entry.item.weight for entry in incoming.entries] == weights
+    assert [str(sentence) for sentence in incoming.notes] == [note]
 
 
 @pytest.mark.parametrize(
@@ -83,12 +95,12 @@ def test_points_in_brackets_say_how_much_a_question_counts():
         ),
         ("1. The ____ rises for ____ hours.\nAnswer: tide", "The gaps are 2, and the words for them 1."),
         ("1. The ____ rises.", "What belongs into the gap is missing"),
-        ("1. Something about ropes.", "This has neither options nor an answer."),
+        ("1. Something about ropes.\n2. Which?\nAnswer: bow", "This has neither options nor an answer."),
         ("1. Which?\n*a) Reef\n*b) Bend", "All options are marked as right."),
     ],
 )
 def test_what_is_not_understood_is_told_with_its_text(text, sentence):
-    (entry,) = read_pasted(text, ids()).entries
+    entry = read_pasted(text, ids()).entries[0]
     assert entry.item is None
     assert str(entry.sentences[0]).startswith(sentence)
     assert entry.text.split("\n")[0] == text.split("\n")[0].removeprefix("1. ")

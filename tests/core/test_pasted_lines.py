@@ -4,6 +4,7 @@ import pytest
 
 from lantern.core.formats.pasted import lines
 from lantern.core.formats.pasted.pairs import pairs_of
+from lantern.core.formats.pasted.source import line_of
 
 
 @pytest.mark.parametrize(
@@ -31,13 +32,13 @@ from lantern.core.formats.pasted.pairs import pairs_of
     ],
 )
 def test_options(line, label, text, right):
-    found = lines.option(line)
+    found = lines.option(line_of(line))
     assert (found.label, found.text, found.right) == (label, text, right)
 
 
 @pytest.mark.parametrize("line", ["A reef knot holds.", "Which knot?", "", "Bowline", "Answer: B", "*Bowline"])
 def test_what_is_no_option(line):
-    assert lines.option(line) is None
+    assert lines.option(line_of(line)) is None
 
 
 @pytest.mark.parametrize(
@@ -52,12 +53,12 @@ def test_what_is_no_option(line):
     ],
 )
 def test_answers(line, said):
-    assert lines.answer(line) == said
+    assert lines.answer(line_of(line).text) == said
 
 
 @pytest.mark.parametrize("line", ["Answers differ.", "The key opens it", "Answering: no", "Keys: are they"])
 def test_what_is_no_answer(line):
-    assert lines.answer(line) is None or line == "Keys: are they"
+    assert lines.answer(line_of(line).text) is None or line == "Keys: are they"
 
 
 @pytest.mark.parametrize(
@@ -89,9 +90,9 @@ def test_facts_about_a_question():
 
 
 def test_options_in_one_line_follow_the_alphabet():
-    found = lines.options_in_one_line("Which? a) Reef knot, b) Bowline (correct), c) Bend")
+    found = lines.options_in_one_line(line_of("Which? a) Reef knot, b) Bowline (correct), c) Bend"))
     assert [(one.text, one.right) for one in found] == [("Reef knot", False), ("Bowline", True), ("Bend", False)]
-    assert lines.options_in_one_line("See section a) and section c)") == []
+    assert lines.options_in_one_line(line_of("See section a) and section c)")) == []
 
 
 @pytest.mark.parametrize(

@@ -31,16 +31,31 @@ class File:
     data: bytes
 
 
+class Alternative(Value):
+    """One of the ways in which something can be read; `says` is what it takes it for."""
+
+    says: Message
+    item: AnyItem
+
+
 class Entry(Value):
     """One thing that was found. `place` says where, as "Line 12" or "Row 4"; `text` is what stood there.
 
-    Without an `item` it was not understood, and `sentences` say why; with one they say what to look at.
+    Without an `item` it was not understood, and `sentences` say why; with one they say what to look at. `sure` is
+    whether
+    nothing had to be guessed. Where it can be read in several ways, `readings` are they: the item is the first of
+    them, or,
+    where none is nearer than the other, there is no item until one is chosen. `out`: it is no question, and not taken
+    unless it is wanted.
     """
 
     place: Message
     text: str
     item: AnyItem | None = None
     sentences: tuple[Message, ...] = ()
+    sure: bool = True
+    readings: tuple[Alternative, ...] = ()
+    out: bool = False
 
 
 class Column(Value):
@@ -51,12 +66,29 @@ class Column(Value):
     example: str
 
 
+class Way(Value):
+    """An answer to what is asked of a file."""
+
+    value: str
+    says: Message
+
+
+class Ask(Value):
+    """What only its owner knows of a file as a whole. The answer is the choice `name` of the `Source`, and `given`
+    the one
+    by which it was read, "" for none yet."""
+
+    name: str
+    question: Message
+    ways: tuple[Way, ...]
+    given: str = ""
+
+
 @dataclass
 class Incoming:
     """What a file holds. Items name their media by the keys of `media`; `notes` concern the file as a whole.
 
-    `about` is None where nothing is said of it. `ways` are the ways it could be read, where there are several (choice
-    "as"), and `way` is the one taken.
+    `about` is None where nothing is said of it.
     """
 
     title: str = ""
@@ -65,8 +97,7 @@ class Incoming:
     notes: list[Message] = field(default_factory=list)
     media: dict[str, File] = field(default_factory=dict)
     columns: list[Column] = field(default_factory=list)
-    ways: list[str] = field(default_factory=list)
-    way: str = ""
+    asks: list[Ask] = field(default_factory=list)
 
     def keep(self, file: File) -> str:
         """Puts a file among the media; returns the key by which an item names it. The same file is kept once."""
@@ -80,7 +111,7 @@ class Incoming:
 
     def content(self) -> SetContent:
         """All that was understood, as a set."""
-        items = [entry.item for entry in self.entries if entry.item is not None]
+        items = [entry.item for entry in self.entries if entry.item is not None and not entry.out]
         return SetContent(title=self.title[:200], about=self.about or About(), items=tuple(items[:MAX_ITEMS]))
 
 
@@ -170,6 +201,8 @@ def only_first(most: int) -> Message:
 
 __all__ = [
     "MOST_ENTRIES",
+    "Alternative",
+    "Ask",
     "Column",
     "Entry",
     "File",
@@ -178,6 +211,7 @@ __all__ = [
     "SetFormat",
     "Source",
     "Unreadable",
+    "Way",
     "about_left_out",
     "line_place",
     "media_ids",

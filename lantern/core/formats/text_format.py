@@ -1,5 +1,8 @@
 """The set's own text form, and pasted text, as formats."""
 
+import re
+from collections.abc import Mapping
+from types import MappingProxyType
 from typing import ClassVar
 
 import charset_normalizer
@@ -16,16 +19,20 @@ from lantern.core.formats.exchange import (
     media_left_out,
     only_first,
 )
+from lantern.core.formats.foreign_json import rows_in_json
 from lantern.core.formats.markdown import Misread, read_blocks, write_set
-from lantern.core.formats.pasted import read_pasted
-from lantern.core.formats.pasted.tables import rows_in
+from lantern.core.formats.pasted.reader import read_pasted
 from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.messages import Message, said
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import SetContent
 
 MOST_BYTES = 4 * 1024 * 1024
+NO_CHOICES: Mapping[str, str] = MappingProxyType({})
 
+
+_HEAD = re.compile(r"---[ ]*\n(?:[a-z_]+:[^\n]*\n|\s*\n)+---[ ]*(?:\n|$)")
+"""Lines of a name and a value between two rules: not any text that has a rule above it."""
 
 # Languages whose usual encoding in one byte is not the western one.
 _OF_LATIN = ("Latin", "Punctuation", "Control", "Currency", "Symbols")
@@ -57,15 +64,19 @@ def _decoded(data: bytes) -> str:
 
 def is_text_form(text: str) -> bool:
     """Whether a text is written in the set's own form: it begins with its head, or settings stand in it."""
-    return text.lstrip("\ufeff\n ").startswith("---\n") or "\n:: kind:" in text
+    return _HEAD.match(text.replace("\r\n", "\n").lstrip("\ufeff\n ")) is not None or "\n:: kind:" in text
 
 
-def read_text(text: str, new_id: NewId, language: str = "") -> Incoming:
-    """A text in the set's own form, or as people paste it, with numbers as they are written in `language`."""
+def read_text(text: str, new_id: NewId, language: str = "", choices: Mapping[str, str] = NO_CHOICES) -> Incoming:
+    """A text in the set's own form, or as people paste it, with numbers as they are written in `language`. `choices`
+    are for
+    tables in it, as for a sheet."""
     if is_text_form(f"\n{text}"):
         return read_text_form(text, new_id)
-    table = rows_in(text)
-    return read_pasted(text, new_id, language) if table is None else read_rows(table, {}, new_id, language)
+    rows = rows_in_json(text)
+    if rows is not None:
+        return read_rows(rows, choices, new_id, language)
+    return read_pasted(text, new_id, language, choices)
 
 
 def _at(wrong: Misread) -> Message:
@@ -94,7 +105,7 @@ class MarkdownFormat(SetFormat):
     content_type: ClassVar[str] = "text/markdown; charset=utf-8"
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        return read_text(text_in(source.data), new_id, source.language)
+        return read_text(text_in(source.data), new_id, source.language, source.choices)
 
     def write(self, content: SetContent, media: MediaOf) -> bytes:
         return write_set(content).encode()
@@ -111,4 +122,4 @@ class PastedFormat(SetFormat):
     writes: ClassVar[bool] = False
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        return read_text(text_in(source.data), new_id, source.language)
+        return read_text(text_in(source.data), new_id, source.language, source.choices)

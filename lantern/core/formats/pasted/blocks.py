@@ -1,197 +1,332 @@
-"""Cuts a pasted text into blocks, one for each question; finds the key at its end."""
+"""Cuts a pasted text into blocks, one for each question, exercise or piece of prose."""
 
 import re
 from dataclasses import dataclass, field
 
 from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.pasted.exercises import Exercise, exercises_in
+from lantern.core.formats.pasted.keys import Key, section_of, without_key
+from lantern.core.formats.pasted.source import Line
+from lantern.core.formats.sayings import words
 
-_KEY_HEAD = re.compile(r"^\s*(?:answer\s*key|answers?|key|solutions?|correct\s+answers?)\s*[:.]?\s*(.*)$", re.I)
-_KEY_PAIR = re.compile(
-    r"(?:^|[\s,;|])(?:q\.?)?(\d{1,3})\s*[.):=\-–]?\s*"
-    r"((?:[A-La-l](?:\s*[,&+/]\s*[A-La-l])*|true|false|t|f)(?![\w’']))",
+_DO = r"(?:choose|circle|select|tick|mark|write|answer|fill)"
+_HEADING = re.compile(
+    rf"^(?:{words('section')}\s+(?:[A-Z]|\d{{1,2}}|[IVX]{{1,4}})\b[^?]*"
+    rf"|(?:[一二三四五六七八九十]+、\s*)?(?:{words('true')}\s*(?:/|&|,|{words('either')}|{words('both')})\s*{words('false')}|{words('closed_kind')}|{words('open_kind')})"
+    rf"(?:\s+{words('question')})?(?:\s+items?)?\s*[.:]?(?:\s*\(.*\))?(?:[?？]?\s+{_DO}\b[^?]*)?"
+    rf"|{_DO}\b[^?]*\b(?:answers?|letters?|options?|questions?|blanks?|gaps?)\b[^?]*[.:])$",
     re.I,
 )
-_KEY_PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})\s*[.):]\s+")
-_KEY_LINE = re.compile(r"^\s*(?:q\.?)?(\d{1,3})\s*[.):=\-–]\s*(\S.*)$")
+_TO_FILL_IN = re.compile(rf"^(?:\W*{words('about_you')}\s*[.:：]?\s*[_.…]{{3,}}\W*)+$", re.I)
+LONGEST_HEADING = 100
 
 
 @dataclass
 class Block:
-    """The lines of one question. `at` counts lines from 1; `number` is its own number in the text, if it has one."""
+    """The lines of one question, or of prose. `number` is its own number in the text, if it has one, `section` the
+    part of
+    the text in which numbers are counted. An exercise is read as a whole."""
 
-    at: int
+    lines: list[Line] = field(default_factory=list)
     number: int | None = None
-    lines: list[str] = field(default_factory=list)
+    section: str = ""
+    exercise: Exercise | None = None
+
+    @property
+    def at(self) -> int:
+        return next((line.at for line in self.lines if not line.is_blank), self.lines[0].at if self.lines else 1)
 
     @property
     def text(self) -> str:
-        return "\n".join(self.lines).strip("\n")
+        return "\n".join(line.text for line in self.lines).strip("\n")
+
+    @property
+    def source(self) -> str:
+        return "\n".join(line.source for line in self.lines).strip("\n")
+
+    @property
+    def filled(self) -> list[Line]:
+        return [line for line in self.lines if not line.is_blank]
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass
 class Cut:
-    title: str
+    """`passed` are lines that head parts of the text, or are to be filled in by hand: no block holds them."""
+
+    title: Line | None
     blocks: list[Block]
-    key: dict[int, str]
+    key: Key
+    passed: list[Line]
 
 
-def cut(text: str) -> Cut:
-    all_lines = text.split("\n")
-    body, key = _without_key(all_lines)
+def cut(lines: list[Line]) -> Cut:
+    exercises = exercises_in(lines)
+    body, key = without_key(lines)
+    if exercises and exercises[-1].end > len(body):
+        body, key = lines, Key()  # the key was that of the exercise
     title, first = _title(body)
-    numbering = _numbering(body[first:])
-    blocks: list[Block] = []
-    after_blank = True
-    for at, line in enumerate(body[first:], start=first):
-        if not line.strip():
-            after_blank = True
-            if blocks:
-                blocks[-1].lines.append("")
-            continue
-        start = _starts(body, at, numbering, blocks, after_blank)
-        if start is not None:
-            blocks.append(Block(at + 1, start[0], [start[1]] if start[1] else []))
+    return _Cutter(body, first, exercises).cut(title, key)
+
+
+class _Cutter:
+    """Goes through the lines once; what has been found of a block so far decides where the next one begins."""
+
+    def __init__(self, body: list[Line], first: int, exercises: list[Exercise]) -> None:
+        self._body, self._first = body, first
+        self._listed = _listed(body)
+        self._numbering = _numbering(body[first:], frozenset(at - first for at in self._listed))
+        self._exercises = {exercise.first: exercise for exercise in exercises}
+        self._blocks: list[Block] = []
+        self._passed: list[Line] = []
+        self._section, self._parts = "", 0
+        self._apart = True
+        """Whether a blank line, or more, stands between the last line and this one."""
+        self._ended = False
+        """Whether a rule or a heading ended the block above."""
+
+    def cut(self, title: Line | None, key: Key) -> Cut:
+        at = self._first
+        while at < len(self._body):
+            at = self._take(at)
+        return Cut(title, [block for block in self._blocks if block.filled or block.exercise], key, self._passed)
+
+    def _take(self, at: int) -> int:
+        """Puts the line where it belongs; returns the index of the next."""
+        line = self._body[at]
+        exercise = self._exercises.get(at)
+        if exercise:
+            self._begin(Block(self._body[at : exercise.end], exercise.number, self._section, exercise))
+            self._ended = True
+            return exercise.end
+        if line.is_blank:
+            self._apart = True
+            self._ended |= line.rule
+            if self._blocks and not self._ended:
+                self._blocks[-1].lines.append(line)
+            return at + 1
+        if self._is_heading(at):
+            self._passed.append(line)
+            self._ended = self._apart = True
+            self._parts += 1
+            self._section = section_of(line.text.strip("#*_ ")) or self._section
+            return at + 1
+        started = self._starts(at)
+        if started is not None:
+            number, text = started
+            self._begin(Block([line.saying(text)] if text else [line.saying("")], number, self._section))
         else:
-            blocks[-1].lines.append(line.rstrip())
-        after_blank = False
-    return Cut(title, [block for block in blocks if block.text], key)
+            self._blocks[-1].lines.append(line)
+        self._apart = False
+        return at + 1
+
+    def _begin(self, block: Block) -> None:
+        self._blocks.append(block)
+        self._ended = False
+
+    def _is_heading(self, at: int) -> bool:
+        line = self._body[at]
+        if line.code:
+            return False
+        bare = line.text.strip().strip("*_# ")
+        if _TO_FILL_IN.match(line.text):
+            return True
+        if not bare or len(bare) > LONGEST_HEADING or line_of.question_number(bare) or line_of.answer(line.text):
+            return False
+        if section_of(bare) is not None and not bare.endswith("?"):
+            return True
+        marked = line_of.heading(line.text)
+        if marked is not None:
+            return not marked.endswith(("?", "？", "؟", ";")) and not self._is_asked_below(at)
+        lettered = re.match(r"^\(?[A-H][.):]\s+(?=\S)", bare)
+        if lettered and _HEADING.match(bare[lettered.end() :]) and self._is_numbered_below(at):
+            return True
+        if line_of.option(line):
+            return False
+        return self._numbering is not None and _HEADING.match(bare) is not None and self._is_numbered_below(at)
+
+    def _is_asked_below(self, at: int) -> bool:
+        """Whether what stands below a heading belongs to it as to a question."""
+        following = next((line for line in self._body[at + 1 :] if not line.is_blank), None)
+        return following is not None and belongs(following) and not line_of.heading(following.text)
+
+    def _is_numbered_below(self, at: int) -> bool:
+        following = [line for line in self._body[at + 1 :] if not line.is_blank][:2]
+        return any(line_of.question_number(line.text) for line in following)
+
+    def _starts(self, at: int) -> tuple[int | None, str] | None:
+        """(number, its first line) where a question begins at this line."""
+        line = self._body[at]
+        current = self._blocks[-1] if self._blocks else None
+        if line.code:
+            return (None, line.text) if current is None else None
+        bare = re.sub(r"^\s*#{1,6}\s+", "", line.text)
+        numbered = line_of.question_number(bare)
+        if numbered and self._is_question_number(at, numbered):
+            return numbered[0], numbered[2]
+        told = line_of.asked(line.text)
+        if told is not None and not (current and _is_answer(line)):
+            if current and not current.filled and current.number is not None:
+                return None  # "Question 3", and below it its text behind the marks of a heading
+            return None, told
+        if current is None or self._ended:
+            return None, line.text.rstrip()
+        if self._numbering is None and not self._apart and _asks_anew(line, current):
+            return None, line.text.rstrip()
+        if not self._apart or not current.filled or (belongs(line) and not _is_prose(current)):
+            return None
+        if self._numbering is not None and current.number is not None and not _is_done(current):
+            return None
+        if not _is_done(current) and self._continues(at):
+            return None
+        if _is_done(current) and line_of.is_aside(line.text):
+            return None
+        return None, line.text.rstrip()
+
+    def _is_question_number(self, at: int, numbered: tuple[int, str, str]) -> bool:
+        if _is_answer(self._body[at]):
+            return False
+        if numbered[1] == "Q":
+            return True
+        if numbered[1] != self._numbering:
+            return False
+        return at not in self._listed
+
+    def _continues(self, at: int) -> bool:
+        """Options that stand apart from their question by a blank line: unmarked, one of them starred."""
+        paragraph = []
+        for line in self._body[at:]:
+            if line.is_blank:
+                break
+            paragraph.append(line)
+        starred = sum(line_of.marked_plain(line) is not None for line in paragraph)
+        return len(paragraph) >= 2 and 0 < starred < len(paragraph) and not paragraph[0].text.strip().endswith("?")
 
 
-def _starts(
-    body: list[str], at: int, numbering: str | None, blocks: list[Block], after_blank: bool
-) -> tuple[int | None, str] | None:
-    """(number, its first line) where a question begins at this line."""
-    line = body[at]
-    numbered = line_of.question_number(line)
-    if numbered and numbered[1] == numbering and not _is_answer_like(line):
-        return numbered[0], numbered[2]
-    told = line_of.asked(line)
-    if told is not None and not (blocks and _is_answer_like(line)):
-        return None, told
-    if not blocks:
-        return None, line.strip()
-    if numbering is None and not after_blank and _asks_anew(line, blocks[-1]):
-        return None, line.strip()
-    if not after_blank or belongs(line):
-        return None
-    current = blocks[-1]
-    if numbering is not None and current.number is not None and not _is_done(current):
-        return None
-    if not _is_done(current) and _continues(body, at):
-        return None
-    return None, line.strip()
-
-
-def _asks_anew(line: str, above: Block) -> bool:
-    """A question directly below the options of the one before, further left than they are."""
-    asks = line.rstrip().endswith("?") and line[:1].isupper() and not belongs(line)
-    return asks and _is_done(above) and above.lines[-1][:1].isspace()
-
-
-def _is_answer_like(line: str) -> bool:
-    return line_of.answer(line) is not None
-
-
-def belongs(line: str) -> bool:
+def belongs(line: Line) -> bool:
     """Whether the line can only belong to the question above it."""
-    parts = (line_of.option(line), line_of.answer(line), line_of.short_answer(line), line_of.reason(line))
-    facts = (line_of.topics(line), line_of.seconds(line), line_of.writer(line))
-    return any(part is not None for part in (*parts, *facts)) or bool(line_of.options_in_one_line(line))
+    text = line.text
+    parts = (line_of.option(line), line_of.answer(text), line_of.short_answer(text), line_of.reason(text))
+    facts = (line_of.topics(text), line_of.seconds(text), line_of.writer(text), line_of.points(text))
+    return (
+        any(part is not None for part in (*parts, *facts))
+        or line_of.is_label_of_options(text)
+        or line_of.says_in_order(text)
+        or bool(line_of.options_in_one_line(line))
+    )
+
+
+def _is_answer(line: Line) -> bool:
+    return line_of.answer(line.text) is not None
+
+
+def _asks_anew(line: Line, above: Block) -> bool:
+    """A question directly below the options of the one before, further left than they are."""
+    one = line_of.option(line)
+    if not line.text.rstrip().endswith(("?", "？", "؟")) or not _is_done(above) or (one and one.sure):
+        return False
+    if line.bold and one is None and not above.filled[-1].bold:
+        return True
+    indent, last = (len(text) - len(text.lstrip()) for text in (line.text, above.filled[-1].text))
+    return indent < last and (one is not None or (line.text[:1].isupper() and not belongs(line)))
+
+
+def _is_prose(block: Block) -> bool:
+    """Several sentences that ask nothing: what is listed below them is no answer to them."""
+    text = " ".join(line.text for line in block.filled)
+    return (
+        block.number is None and not _is_done(block) and "?" not in text and len(re.findall(r"[.!]\s", f"{text} ")) > 1
+    )
 
 
 def _is_done(block: Block) -> bool:
     """Whether the block has its options or its answer, so that what follows a blank line is a new one."""
-    return any(belongs(line) for line in block.lines[1:]) or bool(
-        block.lines and line_of.options_in_one_line(block.lines[0])
+    filled = block.filled
+    return (
+        block.exercise is not None
+        or any(belongs(line) for line in filled[1:])
+        or bool(filled and line_of.options_in_one_line(filled[0]))
     )
 
 
-def _continues(body: list[str], at: int) -> bool:
-    """Options that stand apart from their question by a blank line: unmarked, one of them starred."""
-    paragraph = []
-    for line in body[at:]:
-        if not line.strip():
-            break
-        paragraph.append(line)
-    starred = sum(line_of.marked_plain(line) is not None for line in paragraph)
-    return len(paragraph) >= 2 and 0 < starred < len(paragraph) and not paragraph[0].strip().endswith("?")
+def _numbered(line: Line) -> tuple[int, str, str] | None:
+    return None if line.code else line_of.question_number(re.sub(r"^\s*#{1,6}\s+", "", line.text))
 
 
-def _numbering(body: list[str]) -> str | None:
+def _numbering(body: list[Line], listed: frozenset[int]) -> str | None:
     """How questions are numbered, if they are: the mark behind the first number that is no option's."""
-    filled = [line for line in body if line.strip()]
-    for at, line in enumerate(filled):
-        found = line_of.question_number(line)
-        if found and not _is_list_below(filled, at):
+    for at, line in enumerate(body):
+        found = _numbered(line)
+        if found and (found[1] == "Q" or at not in listed):
             return found[1]
     return None
 
 
-def _is_list_below(filled: list[str], at: int) -> bool:
-    """Numbers below a question are its options: "Which knot …?", then 1), 2), 3)."""
-    above = filled[at - 1].strip() if at else ""
-    if at and line_of.question_number(filled[at - 1]):
-        return _is_list_below(filled, at - 1)
-    return above.endswith(("?", ":", "…", "_")) and line_of.option(above) is None
+def _listed(body: list[Line]) -> frozenset[int]:
+    """Indices of the numbers below a question that are its options, or lines to be put into order: "Which knot …?",
+    then
+    1), 2), 3)."""
+    listed: set[int] = set()
+    at = 0
+    while at < len(body):
+        found = line_of.question_number(body[at].text)
+        run = [found] if found and found[0] == 1 else []
+        while run and at + len(run) < len(body):
+            following = line_of.question_number(body[at + len(run)].text)
+            if not following or following[0] != run[-1][0] + 1 or following[1] != run[-1][1]:
+                break
+            run.append(following)
+        if run and _is_list_below(body, at, run):
+            listed |= set(range(at, at + len(run)))
+        at += max(1, len(run))
+    return frozenset(listed)
 
 
-def _title(body: list[str]) -> tuple[str, int]:
+def _is_list_below(body: list[Line], first: int, run: list[tuple[int, str, str]]) -> bool:
+    """Whether a run of numbers from 1 stands below a line that it belongs to."""
+    above = next((line for line in reversed(body[max(0, first - 2) : first]) if not line.is_blank), None)
+    if above is None or first - body.index(above, max(0, first - 2)) > 2 or above.code:
+        return False
+    text = re.sub(r"[*_\s]+$", "", above.text)
+    asks = text.endswith(("?", ":", "…", "_", "？", "：", "؟")) and line_of.option(above) is None
+    heads = _HEADING.match(text.strip("*_# ")) is not None or section_of(text.strip("*_# ")) is not None
+    asking = sum(said.endswith(("?", "？", "؟")) or "__" in said for _, _, said in run)
+    numbered_above = line_of.question_number(above.text)
+    is_inside = numbered_above is not None and numbered_above[1] == run[0][1]
+    return asks and not heads and asking * 2 < len(run) and (len(run) > 1 or not is_inside) and not _says_true(run)
+
+
+def _says_true(run: list[tuple[int, str, str]]) -> bool:
+    """Statements that are said to be true or false are questions, not options."""
+    tail = rf"[(\[\s–-](?:{words('true')}|{words('false')}|[TF])[)\]]?\W*$"
+    return len(run) > 1 and all(re.search(tail, text, re.I) for _, _, text in run)
+
+
+def _title(body: list[Line]) -> tuple[Line | None, int]:
     """(title, index behind it): one short line above all questions that asks nothing."""
-    filled = [at for at, line in enumerate(body) if line.strip()]
-    if len(filled) < 3:
-        return "", 0
-    first, second = body[filled[0]].strip(), body[filled[1]]
-    told = line_of.asked(first) if first.startswith("#") and not first.startswith("##") else None
+    filled = [at for at, line in enumerate(body) if not line.is_blank]
+    if len(filled) < 3 or body[filled[0]].code:
+        return None, 0
+    line, below = body[filled[0]], body[filled[1]]
+    first = line.text.strip()
+    if _TO_FILL_IN.match(first) or section_of(first.strip("#* ")) is not None:
+        return None, 0
+    told = line_of.heading(first)
+    if (told and line_of.question_number(told)) or _HEADING.match(told or first):
+        return None, 0
     apart = (
-        filled[1] > filled[0] + 1 or line_of.question_number(second) is not None or line_of.asked(second) is not None
+        filled[1] > filled[0] + 1
+        or line_of.question_number(below.text) is not None
+        or line_of.asked(below.text) is not None
+        or (told is not None and below.bold)
     )
-    plain = not first.endswith(("?", ":", ".", "…")) and "_" not in first and not belongs(first)
-    numbered = any(line_of.question_number(line) for line in body)
+    plain = (
+        not first.endswith(("?", ":", ".", "…", "？", "：", "。", ",", "!")) and "_" not in first and not belongs(line)
+    )
+    numbered = any(line_of.question_number(one.text) for one in body)
     paired = re.search(r"\t| [=|] " if numbered else r"\t| [-–—=|] ", first) is not None
-    short = len(first) <= 80 and line_of.question_number(first) is None and not paired
-    if (told or (plain and short and line_of.asked(first) is None)) and apart and not belongs(second):
-        return told or first, filled[0] + 1
-    return "", 0
-
-
-def _without_key(lines: list[str]) -> tuple[list[str], dict[int, str]]:
-    """The lines before a key at the end of the text, and the key: number to answer."""
-    for at in range(len(lines) - 1, -1, -1):
-        head = _KEY_HEAD.match(lines[at])
-        if not head:
-            continue
-        rest = [head[1], *lines[at + 1 :]]
-        found = _key_of(rest)
-        filled = [line for line in rest if line.strip()]
-        if len(found) >= 2 and len(filled) <= len(found) + 1:
-            return lines[:at], found
-    return lines, {}
-
-
-def _key_parts(line: str) -> dict[int, str]:
-    """ "1. bow 2. stern 3. left": numbers that follow each other, each with a text behind it."""
-    marks = list(_KEY_PART.finditer(line))
-    numbers = [int(mark[1]) for mark in marks]
-    if len(numbers) < 2 or numbers != list(range(numbers[0], numbers[0] + len(numbers))):
-        return {}
-    ends = [*(mark.start() for mark in marks[1:]), len(line)]
-    said = [line[mark.end() : end].strip(" ,;") for mark, end in zip(marks, ends, strict=True)]
-    return dict(zip(numbers, said, strict=True)) if all(said) else {}
-
-
-def _key_of(lines: list[str]) -> dict[int, str]:
-    """Pairs in any layout; a line that is one number and one text counts, too."""
-    found: dict[int, str] = {}
-    for line in lines:
-        pairs = _KEY_PAIR.findall(line)
-        whole = _KEY_LINE.match(line)
-        parts = _key_parts(line)
-        if len(parts) > max(1, len(pairs)):
-            found |= parts
-        elif len(pairs) > 1 or (pairs and len(line.strip()) <= 8):
-            found |= {int(number): said.strip() for number, said in pairs}
-        elif whole:
-            found[int(whole[1])] = whole[2].strip()
-        elif pairs:
-            found |= {int(number): said.strip() for number, said in pairs}
-    return found
+    labelled = line_of.is_labelled(first) or line_of.is_aside(first)
+    short = len(first) <= 80 and line_of.question_number(first) is None and not paired and not labelled
+    facts = line_of.seconds(below.text) is not None or line_of.points(below.text) is not None
+    if (told or (plain and short and line_of.asked(first) is None)) and apart | facts and (facts or not belongs(below)):
+        return line.saying(told or first), filled[0] + 1
+    return None, 0

@@ -3,41 +3,83 @@
 import re
 from dataclasses import dataclass
 
-_NUMBER = re.compile(r"^\s*(?:(?:q|question|no|nr|item)\.?\s*)?#?(\d{1,3})\s*([.):\]]|\s[-–—])\s+(?=\S)", re.I)
-_NUMBERED_Q = re.compile(r"^\s*(?:q|question|no|nr|item)\.?\s*#?(\d{1,3})\s*[.):\-–—]?\s*(?=\S|$)", re.I)
-_ASKED = re.compile(r"^\s*(?:q|question|prompt)\s*[:.]\s*(?=\S)", re.I)
-_HEADING = re.compile(r"^\s*#{1,6}\s+(?=\S)")
-_ANSWER = re.compile(
-    r"^\s*[(\[*_]*(?:the\s+)?(?:correct|right|model)?\s*(?:answers?|ans|key|solutions?|correct|right)(?:\s+(?:is|are|key))?"
-    r"[*_]*\s*[:=][*_]*\s*(?P<text>\S.*?)[)\]]?\s*$",
-    re.I,
-)
-_MARKUP = r"[\s>#•◦▪‣·●+✅✔✓☑→*_\-–(\[]*"
-_SAYS_ANSWER = re.compile(
-    rf"^{_MARKUP}(?:the\s+)?(?:correct|right|model)?\s*(?:answers?|ans|key|solutions?)(?:\s+(?:is|are|key))?[*_\s]*"
-    r"(?:[:=]|\s[-–—]\s)[*_\s]*(?P<text>\S.*?)[)\]]?\s*$",
-    re.I,
-)
-"""A line that begins with a word for answer, marked up in any way: it is never an option."""
-_ANS = re.compile(r"^\s*ans\.\s+(?P<text>\S.*?)\s*$", re.I)
-_SHORT_ANSWER = re.compile(r"^\s*A\s*:\s*(?P<text>\S.*)$")
-_WHY = re.compile(
-    r"^\s*(?:explanation|why|because|reason|feedback|rationale|note|hint)\s*[:–-]\s*(?P<text>\S.*)$", re.I
-)
-_TOPIC = re.compile(r"^\s*(?:topics?|tags?|subject)\s*:\s*(?P<text>\S.*)$", re.I)
-_BY = re.compile(r"^\s*(?:written\s+by|author|by)\s*:\s*(?P<text>\S.*)$", re.I)
-_TIME = re.compile(r"^\s*time(?:\s+limit)?\s*:\s*(\d{1,4})\s*(s|sec|seconds|min|minutes)?\s*$", re.I)
+from lantern.core.formats.pasted.labels import LETTER, SERIES, index_of, number_of
+from lantern.core.formats.pasted.source import BULLET, Line
+from lantern.core.formats.sayings import words
 
-_LABEL = re.compile(r"^\s*(?:\(([A-La-l]|\d{1,2})\)|\[([A-La-l])\]|([A-La-l])\s*[.):\]]|([A-La-l])\s[-–]\s)\s*(?=\S)")
-_BULLET = re.compile(r"^\s*([-–—•◦▪‣·○●]|\*(?=\s|\*\*)|\+|o(?=\s))\s*(?=\S)")
-_BOX = re.compile(r"^\s*(?:[-*+•]\s*)?(?:\[\s*([xX✓✔*]?)\s*\]|\(\s*([xX✓✔*]?)\s*\)|([☐☑☒]))\s*(?=\S)")
-_STAR_FIRST = re.compile(r"^\s*(?:\*+|✓|✔|✅|√|→|=>|->|>|=)\s*(?=\S)")
-_SAID = r"correct(?:\s+answer)?|right(?:\s+answer)?|answer|true\s+answer|✓|✔|✅|√"
-_SAID_AFTER = re.compile(
-    rf"\s*(?:[(\[<]\s*(?:{_SAID}|x|\*)\s*[)\]>]|(?:<?[-–]+|<=|←|<)\s*(?:{_SAID})|[✓✔✅√]|\*+)\s*[.]?$", re.I
+_POINTS = rf"[(\[]\s*(\d{{1,3}})\s*(?:{words('points')})\.?\s*[)\]]"
+_Q = words("question")
+_NUMBER = re.compile(
+    rf"^\s*(?:(?:{_Q}|no|nr|n°)\s*\.?\s*)?#?(\d{{1,3}})\s*(?:{_POINTS}\s*)?"
+    r"(?:(?P<mark>[.、．])(?:\s+|(?=[^\d\s.]))|(?P<mark2>[)\]])\s*|(?P<mark3>[:：])(?:\s+|(?=\D))|(?P<mark4>\s[-–—])\s+)(?=\S)",
+    re.I,
 )
-_BOLD = re.compile(r"^(\*\*|__)(?P<text>.+?)\1\s*[.;,]?$")
-_INLINE = re.compile(r"(?:(?<=\s)|^)(\*?)\s?\(?([A-La-l])[.)]\s*(?=\S)")
+_NUMBERED_Q = re.compile(
+    rf"^\s*(?:#{{1,6}}\s+)?(?:第\s*)?(?:{_Q}|no|nr)\s*\.?\s*#?(\d{{1,3}})(?:\s*[题題])?\s*(?:{_POINTS})?\s*[.):：\-–—]?\s*(?=\S|$)"
+    r"|^\s*第\s*(\d{1,3})\s*[题題問问]\s*[.):：]?\s*(?=\S|$)",
+    re.I,
+)
+_ASKED = re.compile(rf"^\s*(?:{_Q}\s*[:：]|q\s*\.)\s*(?=\S)", re.I)
+_HEADING = re.compile(r"^\s*#{1,6}\s+(?=\S)")
+
+_LEAD = r"[\s>#•◦▪‣·●+✅✔✓☑→➤❖*_\-–(\[]*"
+_ANSWER = re.compile(
+    rf"^{_LEAD}(?P<word>{words('answer')})[*_\s]*(?:[:：=]|(?P<dash>\s[-–—]\s))[*_\s]*(?P<text>\S.*?)\s*$", re.I
+)
+_ANSWER_ALONE = re.compile(rf"^{_LEAD}(?:{words('answer')})[*_\s]*[:：]?[*_\s]*$", re.I)
+_ANSWER_BARE = re.compile(
+    rf"^{_LEAD}(?:{words('answer')})\s*[(]?(?P<text>{LETTER})[)]?[.]?\s*$|^{_LEAD}(?:ans|lsg|odp|rép|sol)\.\s+(?P<more>\S.*?)\s*$",
+    re.I,
+)
+_SAYS_WHICH = re.compile(rf"^(?:(?:{words('option')})\s+)?(?:{LETTER}|\d{{1,2}})\s*(?:[).:,;–-].*)?[.]?$", re.I)
+"""A letter or a number, with what may stand behind it."""
+_REMARKS = re.compile(r"(?:\s{2,}|\t)(?=[^\W\d]{2,14}\s*:)")
+_ANSWER_IS = re.compile(
+    rf"^{_LEAD}(?=(?:{words('answer')})\s)[^:：]*?\b(?:is|are|ist|sind|lautet|est|sont|es|son|è|é|är)\s+(?P<text>\S.{{0,120}})$",
+    re.I,
+)
+_MERELY_RIGHT = re.compile(rf"^(?:{words('right')})$", re.I)
+_SHORT_ANSWER = re.compile(r"^\s*A\s*[:：]\s*(?P<text>\S.*)$")
+_WHY = re.compile(rf"^{_LEAD}(?:{words('why')})[*_\s]*(?:[:：]|\s[–-]\s)[*_\s]*(?P<text>\S.*)$", re.I)
+_WHY_ALONE = re.compile(rf"^{_LEAD}(?:{words('why')})[*_\s]*[:：][*_\s]*$", re.I)
+_BECAUSE = re.compile(rf"^\s*(?:{words('because')})(?!\w)", re.I)
+_TOPIC = re.compile(rf"^{_LEAD}(?:{words('topic')})[*_\s]*[:：][*_\s]*(?P<text>\S.*)$", re.I)
+_BY = re.compile(rf"^{_LEAD}(?:{words('by')})[*_\s]*[:：][*_\s]*(?P<text>\S.*)$", re.I)
+_TIME = re.compile(rf"^{_LEAD}(?:{words('time')})[*_\s]*[:：]\s*(?P<amount>\d{{1,4}})\s*(?P<unit>\w*)\W*$", re.I)
+_UNIT_OF_TIME = re.compile(
+    r"^(?:(s|secs?|seconds?|sek\w*|seg\w*|sec\w*|сек\w*|秒)|(m|mins?|minut\w*|мин\w*|хв\w*|分))?$", re.I
+)
+_POINTS_LINE = re.compile(rf"^{_LEAD}(?:{words('points')})[*_\s]*[:：]\s*(\d{{1,3}})\W*$|^\s*{_POINTS}\s*$", re.I)
+_ASIDE = re.compile(rf"^{_LEAD}(?:{words('aside')})[*_\s]*[:：]\s*\S", re.I)
+_PAGE = re.compile(
+    rf"^\W*{words('page')}\s*\d{{1,4}}(?:\s*(?:/|\w{{1,3}})\s*\d{{1,4}})?\s*[页頁]?\W*$|^\s*[-–—]\s*\d{{1,4}}\s*[-–—]\s*$",
+    re.I,
+)
+_REFERENCE = re.compile(rf"^\s*[(\[]\s*{words('see')}(?!\w)\.?[^()]*[)\]]\s*\.?$", re.I)
+_OPTIONS_BELOW = re.compile(rf"^\s*(?:{words('option')})\s*[:：]\s*$", re.I)
+_SOME_LABEL = re.compile(r"^\s*[^\W\d_][\w'’-]{1,20}(?:\s[\w'’-]{1,20}){0,2}\s*[:：]\s+\S")
+_IN_ORDER = re.compile(
+    r"^\W*(?:[\w\s]*\b)?(?:(?:in|listed|already)\b[\w\s]*\b(?:correct|right|proper)\s+order|(?:correct|right) order)"
+    r"\W*$",
+    re.I,
+)
+
+_LABEL = re.compile(
+    rf"^\s*(?:\(({LETTER}|\d{{1,2}})\)|\[({LETTER})\]|({LETTER})(?:\s*[):\]：）]|\s?[.．、](?!\w[.]))|({LETTER})\s[-–]\s)\s*(?=\S)"
+)
+_NAMED = re.compile(
+    rf"^\s*(?:{BULLET}\s+)?(?:{words('option')})\s*({LETTER}|\d{{1,2}})\s*(?:[:.)：]|[–-]\s)\s*(?=\S)", re.I
+)
+_BULLET = re.compile(rf"^\s*({BULLET}|\*(?=\s|\*\*))\s*(?![-–—])(?=\S)")
+_BOX = re.compile(r"^\s*(?:[-*+•]\s*)?(?:\[\s*([xX✓✔*]?)\s*\]|\(\s*([xX✓✔*]?)\s*\)|([☐☑☒□❏❑⬜]))\s*(?=\S)")
+_STAR_FIRST = re.compile(r"^\s*(?:\*+|✓|✔|✅|√|→|=>|->|>|=)\s*(?=\S)")
+_RIGHT = rf"(?:{words('right')}|✓|✔|✅|√)"
+_SAID_AFTER = re.compile(
+    rf"\s*(?:[(\[<{{（]\s*(?:{_RIGHT}|x|\*)\s*!?\s*[)\]>}}）]|(?:<?[-–]+|<=|←|<)\s*{_RIGHT}|←|<[-=]+|[✓✔✅√☑]|\*+)\s*[.]?$",
+    re.I,
+)
+_EARNS = re.compile(r"\s*[(\[]\s*\+?\d{1,2}\s*\w{0,6}\s*[)\]]\s*$")
+_INLINE = re.compile(rf"(?:(?<=\s)|^)(\*?)\s?\(?({LETTER})[.)）．、]\s*(?=\S)")
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,9 +97,25 @@ def question_number(line: str) -> tuple[int, str, str] | None:
     """(number, how it is written, the rest), where the line begins with a number."""
     found = _NUMBER.match(line)
     if found:
-        return int(found[1]), found[2].strip(), line[found.end() :].strip()
+        mark = found["mark"] or found["mark2"] or found["mark3"] or found["mark4"].strip()
+        return int(found[1]), mark, _with_points(found, line)
     found = _NUMBERED_Q.match(line)
-    return (int(found[1]), "Q", line[found.end() :].strip()) if found else None
+    return (int(found[1] or found[3]), "Q", _with_points(found, line)) if found else None
+
+
+def _with_points(found: "re.Match[str]", line: str) -> str:
+    """The rest of a line, with the points that stood behind its number."""
+    points = re.search(_POINTS, found[0], re.I)
+    rest = line[found.end() :].strip()
+    return f"{points[0]} {rest}" if points else rest
+
+
+def points_in(text: str) -> tuple[str, int | None]:
+    """(the text without its points in brackets at either end, the points)."""
+    found = re.match(rf"\s*{_POINTS}\s*", text, re.I) or re.search(rf"\s*{_POINTS}\s*$", text, re.I)
+    if not found:
+        return text, None
+    return text[: found.start()] + text[found.end() :], int(found[1])
 
 
 def asked(line: str) -> str | None:
@@ -66,12 +124,42 @@ def asked(line: str) -> str | None:
     return line[found.end() :].strip() if found else None
 
 
+def heading(line: str) -> str | None:
+    found = _HEADING.match(line)
+    return line[found.end() :].strip() if found else None
+
+
 def answer(line: str) -> str | None:
-    found = _ANSWER.match(line) or _SAYS_ANSWER.match(line) or _ANS.match(line)
-    if not found:
-        return None
-    text = unmarked(found["text"])
-    return text if text.startswith(("*", "_")) else text.rstrip("*_").strip()  # the whole line was bold
+    """What a line says that the answer is."""
+    found = _ANSWER.match(line)
+    if found and not (found["dash"] and " " not in found["word"] and _MERELY_RIGHT.match(found["word"])):
+        text = found["text"]
+        if (
+            line.lstrip()[:1] in "(["
+            and text.endswith((")", "]"))
+            and text.count("(") < text.count(")") + text.count("]")
+        ):
+            text = text[:-1].strip()
+        return unmarked(text)
+    found = _ANSWER_BARE.match(line)
+    if found:
+        return found["text"] or found["more"]
+    found = _ANSWER_IS.match(line) if not line.rstrip().endswith(("?", "？", "؟")) else None
+    return unmarked(found["text"]) if found and _SAYS_WHICH.match(found["text"]) else None
+
+
+def without_remarks(answer: str) -> tuple[str, str]:
+    """(an answer, what stands far behind it in the same line: "B        PTS: 1")."""
+    found = _REMARKS.search(answer)
+    return (answer[: found.start()].strip(), answer[found.start() :].strip()) if found else (answer, "")
+
+
+def label_alone(line: str) -> str | None:
+    """ "Answer:" or "Explanation:" alone in its line, whose text stands below it, as the word that such a line
+    begins with."""
+    if _ANSWER_ALONE.match(line):
+        return "Answer: "
+    return "Explanation: " if _WHY_ALONE.match(line) else None
 
 
 def short_answer(line: str) -> str | None:
@@ -82,12 +170,14 @@ def short_answer(line: str) -> str | None:
 
 def reason(line: str) -> str | None:
     found = _WHY.match(line)
-    return found["text"].strip() if found else None
+    if found:
+        return unmarked(found["text"])
+    return line.strip() if _BECAUSE.match(line) and not line.rstrip().endswith("?") else None
 
 
 def topics(line: str) -> list[str] | None:
     found = _TOPIC.match(line)
-    return [part.strip()[:60] for part in re.split(r"[,;]", found["text"]) if part.strip()] if found else None
+    return [part.strip()[:60] for part in re.split(r"[,;、，]", found["text"]) if part.strip()] if found else None
 
 
 def writer(line: str) -> str | None:
@@ -97,59 +187,86 @@ def writer(line: str) -> str | None:
 
 def seconds(line: str) -> int | None:
     found = _TIME.match(line)
-    if not found:
+    unit = _UNIT_OF_TIME.match(found["unit"]) if found else None
+    if not found or not unit:
         return None
-    return int(found[1]) * (60 if (found[2] or "s").lower().startswith("m") else 1)
+    return int(found["amount"]) * (60 if unit[2] else 1)
 
 
-def option(line: str) -> OptionLine | None:
+def points(line: str) -> int | None:
+    found = _POINTS_LINE.match(line)
+    return int(found[1] or found[2]) if found else None
+
+
+def is_aside(line: str) -> bool:
+    """A hint, a source, a page number: what stands beside a question and is no part of it."""
+    return any(one.match(line) for one in (_ASIDE, _PAGE, _REFERENCE))
+
+
+def is_label_of_options(line: str) -> bool:
+    return _OPTIONS_BELOW.match(line) is not None
+
+
+def is_labelled(line: str) -> bool:
+    """Some word of somebody's own with a colon behind it."""
+    return _SOME_LABEL.match(line) is not None
+
+
+def says_in_order(line: str) -> bool:
+    """ "(The steps are listed in the correct order.)" """
+    return _IN_ORDER.match(line) is not None
+
+
+def option(line: Line) -> OptionLine | None:
     """The line as an option, if it looks like one. One that begins with a word for answer is none."""
-    if _SAYS_ANSWER.match(line):
+    text = line.text
+    if _ANSWER.match(text) and not _LABEL.match(text):
         return None
-    box = _BOX.match(line)
+    box = _BOX.match(text)
     if box:
         ticked = bool(box[1] or box[2] or (box[3] and box[3] in "☑☒"))
-        text, said = _said_after(line[box.end() :].strip())
-        label = _LABEL.match(text)
-        return OptionLine(_label(label), text[label.end() :] if label else text, ticked or said, True)
-    marked = _STAR_FIRST.match(line)
-    found = _LABEL.match(line[marked.end() :] if marked else line)
+        said_text, said = said_after(text[box.end() :].strip())
+        label = _LABEL.match(said_text)
+        return OptionLine(_label(label), said_text[label.end() :] if label else said_text, ticked or said, True)
+    marked = _STAR_FIRST.match(text)
+    rest = text[marked.end() :] if marked else text
+    found = _LABEL.match(rest) or _NAMED.match(rest)
     if found:
-        rest = (line[marked.end() :] if marked else line)[found.end() :].strip()
-        text, said = _said_after(rest)
-        inner = _STAR_FIRST.match(text)
-        text = text[inner.end() :] if inner and not _BOLD.match(text) else text
-        bold = _BOLD.match(text)
-        star = bool(marked or (inner and not bold))
-        return OptionLine(_label(found), bold["text"] if bold else text, star or said or bool(bold), True)
-    bullet = _BULLET.match(line)
+        inner_text, said = said_after(rest[found.end() :].strip())
+        inner = _STAR_FIRST.match(inner_text) if not _is_sign(inner_text) else None
+        inner_text = inner_text[inner.end() :] if inner else inner_text
+        return OptionLine(_label(found), inner_text, bool(marked or inner) or said or line.bold, True)
+    bullet = _BULLET.match(text)
     if bullet:
-        # "**bold**" alone is no bullet.
-        whole = _BOLD.match(line.strip())
-        if whole and bullet[1] == "*":
-            return OptionLine("", whole["text"], True, False)
-        text, said = _said_after(line[bullet.end() :].strip())
-        inner = _STAR_FIRST.match(text)
-        bold = _BOLD.match(text)
-        if inner and not bold:
-            text, said = text[inner.end() :], True
-        return OptionLine("", bold["text"] if bold else text, said or bool(bold), False, star=bullet[1] == "*")
+        inner_text, said = said_after(text[bullet.end() :].strip())
+        label = _LABEL.match(inner_text)
+        if label:
+            return OptionLine(_label(label), inner_text[label.end() :], said or line.bold, True)
+        inner = _STAR_FIRST.match(inner_text) if not _is_sign(inner_text) else None
+        inner_text = inner_text[inner.end() :] if inner else inner_text
+        return OptionLine("", inner_text, said or bool(inner) or line.bold, False, star=bullet[1] == "*")
     return None
 
 
-def options_in_one_line(line: str) -> list[OptionLine]:
-    """Options that follow each other in one line: "a) Reef knot b) Bowline c) Sheet bend"."""
-    found = list(_INLINE.finditer(line))
-    letters = [one[2].upper() for one in found]
-    if len(found) < 2 or letters != [chr(ord("A") + at) for at in range(len(found))]:
+def _is_sign(text: str) -> bool:
+    """An option that is a sign itself: "> 5", "= 3", "*"."""
+    return re.match(r"^(?:[>=<*→-]+\s*[\d.,-]*\s*|[>=]\s*\S{1,3})$", text) is not None
+
+
+def options_in_one_line(line: Line, after: int = 0) -> list[OptionLine]:
+    """Options that follow each other in one line: "a) Reef knot b) Bowline c) Sheet bend". `after` of them went
+    before."""
+    text = line.text
+    found = list(_INLINE.finditer(text))
+    if len(found) < 2 or [index_of(one[2]) for one in found] != list(range(after, after + len(found))):
         return []
-    ends = [*(one.start() for one in found[1:]), len(line)]
+    ends = [*(one.start() for one in found[1:]), len(text)]
     options = []
     for one, end in zip(found, ends, strict=True):
-        text, said = _said_after(line[one.end() : end].strip().rstrip(",;"))
-        bold = _BOLD.match(text)
+        said_text, said = said_after(text[one.end() : end].strip().rstrip(",;"))
+        bold = re.fullmatch(r"\*\*(.+)\*\*", said_text)
         options.append(
-            OptionLine(one[2].upper(), bold["text"] if bold else text, bool(one[1]) or said or bool(bold), True)
+            OptionLine(one[2].upper(), bold[1] if bold else said_text, bool(one[1]) or said or bool(bold), True)
         )
     return options
 
@@ -160,36 +277,45 @@ def before_inline_options(line: str) -> str:
     return line[: found.start()].strip() if found else line
 
 
-def marked_plain(line: str) -> OptionLine | None:
+def marked_plain(line: Line) -> OptionLine | None:
     """A line without letter or bullet that is marked as right: "*Bowline", "Bowline (correct)", "**Bowline**"."""
-    bold = _BOLD.match(line.strip())
-    if bold:
-        return OptionLine("", bold["text"].strip(), True, False)
-    first = _STAR_FIRST.match(line)
-    text, said = _said_after(line[first.end() :].strip() if first else line.strip())
+    if line.bold:
+        return OptionLine("", said_after(line.text.strip())[0], True, False)
+    first = _STAR_FIRST.match(line.text)
+    text, said = said_after(line.text[first.end() :].strip() if first else line.text.strip())
     return OptionLine("", text, True, False) if (first or said) and text else None
 
 
 def unmarked(text: str) -> str:
     """Without the marks that make it bold, and without quotation marks around it."""
     text = text.strip()
-    bold = _BOLD.match(text)
-    text = bold["text"].strip() if bold else text
-    return text[1:-1].strip() if len(text) > 2 and text[0] in "“\"'«" and text[-1] in "”\"'»" else text
+    bold = re.fullmatch(r"(\*\*|__|\*|_)(?P<text>[^*_].*?)\1", text)
+    text = bold["text"].strip() if bold else text.rstrip("*").rstrip() if text.count("*") in (1, 2, 3) else text
+    return text[1:-1].strip() if len(text) > 2 and text[0] in "“\"'«„" and text[-1] in "”\"'»“" else text
 
 
-def unemphasised(line: str) -> str:
-    """A line that is bold as a whole, as plain text: a question is bold anyway."""
-    bold = _BOLD.match(line.strip())
-    return bold["text"].strip() if bold and bold[1] not in bold["text"] else line
-
-
-def _said_after(text: str) -> tuple[str, bool]:
+def said_after(text: str) -> tuple[str, bool]:
+    """(the text without what says that it is right, whether something did)."""
     found = _SAID_AFTER.search(text)
-    if not found or not found.start() or (_BOLD.match(text) and found[0].strip().startswith("*")):
+    worth = _EARNS.search(text) if not found else None
+    if worth and (said := _SAID_AFTER.search(text[: worth.start()])) and said.start():
+        return text[: said.start()].strip(), True
+    if not found or not found.start():
         return text, False
     return text[: found.start()].strip(), True
 
 
-def _label(found: re.Match[str] | None) -> str:
+def place_of(label: str) -> int | None:
+    """The place, from 0, that an option's letter or number names."""
+    if not label:
+        return None
+    number = number_of(label) if label.isdigit() else None
+    return number - 1 if number else index_of(label)
+
+
+def letters(count: int) -> str:
+    return SERIES[0][:count]
+
+
+def _label(found: "re.Match[str] | None") -> str:
     return next((group.upper() for group in found.groups() if group), "") if found else ""

@@ -3,48 +3,72 @@
 import re
 from dataclasses import dataclass
 
+from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.sayings import words
+
 FEWEST = 3
 LONGEST_TERM = 80
 # In the order in which they are tried: the surest first.
 _BETWEEN = (
     re.compile(r"\t+"),
     re.compile(r"\s*\|\s*"),
-    re.compile(r"\s+[-–—]+>?\s+"),
+    re.compile(r"\s+[-–—]+>?\s+|\s*→\s*"),
+    re.compile(r"\s*::\s*"),
     re.compile(r"\s*=\s*"),
-    re.compile(r"\s*:\s+"),
+    re.compile(r"\s*[:：]\s+"),
     re.compile(r"\s*;\s+"),
 )
-_COLUMNS = _BETWEEN[:2]
+_COLUMNS, _COLON = _BETWEEN[:2], _BETWEEN[5]
 _RULE = re.compile(r"^[\s|:+-]+$")
-_TABLE_RULE = re.compile(r"^\s*\|?\s*:?-{2,}:?\s*\|[\s|:-]*$")
 _MARK = re.compile(r"^\s*(?:[-*•]|\d{1,3}[.)])\s+(?=\S)")
-_HEADS = {"term", "word", "definition", "meaning", "translation", "vocabulary", "left", "right", "question", "answer"}
-_ANSWERING = {"answer", "explanation", "correct", "key", "time", "topic", "q", "a", "why", "hint"}
+_HEADS = re.compile(
+    r"^(?:terms?|words?|definitions?|meanings?|translations?|vocabulary|left|right|questions?|answers?|begriffe?|wort|wörter|bedeutung"
+    r"|übersetzung|definition|mots?|sens|traduction|palabras?|significado|traducción|english|french|german|spanish|italian|latin|dutch"
+    r"|polish|turkish|greek|russian|ukrainian|arabic|deutsch|englisch|französisch|spanisch|italienisch|latein|français|anglais|allemand"
+    r"|espagnol|español|inglés|francés|alemán|українська|англійська)$",
+    re.I,
+)
+_ANSWERING = {"q", "a"}
+_ABOUT_A_LETTER = re.compile(rf"^{words('letter_head')}\.?$", re.I)
+_OUTSIDE = re.compile(r"[\w.+-]+@[\w-]+\.\w|https?://|\bwww\.|^\+?[\d ()/-]{6,}$|^\d{1,2}[:.]\d{2}\b")
 
 
 @dataclass(frozen=True, slots=True)
 class PairList:
+    """`guessed` is a row that was taken as a heading although nothing says so but its look; "" for none. `title`
+    stands above it and asks nothing."""
+
     prompt: str
     pairs: tuple[tuple[str, str], ...]
+    guessed: str = ""
+    title: str = ""
 
 
 def pairs_of(text: str) -> PairList | None:
     """The list of pairs that this text is, with the line above it; None if it is none."""
     filled = [line for line in text.split("\n") if line.strip()]
-    headed = len(filled) > 1 and _TABLE_RULE.match(filled[1]) is not None
-    lines = [line for line in filled[headed:] if not _RULE.match(line)]
+    ruled = next((at for at, line in enumerate(filled) if _RULE.match(line)), None)
+    head = filled[ruled - 1] if ruled else None
+    lines = [line for line in filled if not _RULE.match(line) and line is not head]
     if len(lines) < FEWEST:
         return None
     for skipped in (0, 1):
-        found = _pairs_in(lines[skipped:])
+        found = _pairs_in(lines[skipped:], headed=head is not None)
         if found is not None:
-            prompt = lines[0].strip().rstrip(":") if skipped else ""
-            return PairList(prompt, tuple(found))
+            prompt = lines[0].rstrip() if skipped else ""
+            if prompt and not prompt.endswith((*".:?!。：？", "…")) and line_of.question_number(prompt) is None:
+                return PairList("", tuple(found[0]), found[1], title=re.sub(r"^\s*#+\s*", "", prompt).strip())
+            numbered = line_of.question_number(prompt)
+            prompt = (numbered[2] if numbered else re.sub(r"^\s*#+\s*", "", prompt)).strip().rstrip(":：")
+            return PairList(prompt, tuple(found[0]), found[1])
     return None
 
 
-def _pairs_in(lines: list[str]) -> list[tuple[str, str]] | None:
-    if len(lines) < FEWEST:
+def _pairs_in(lines: list[str], *, headed: bool) -> tuple[list[tuple[str, str]], str] | None:
+    """(the pairs, the row above them that was taken as their heading)."""
+    if len(lines) < FEWEST or any(
+        line_of.answer(line) is not None or line_of.reason(line) is not None for line in lines
+    ):
         return None
     bare = [_MARK.sub("", line).strip().strip("|").strip() for line in lines]
     for between in _BETWEEN:
@@ -54,15 +78,46 @@ def _pairs_in(lines: list[str]) -> list[tuple[str, str]] | None:
         if between in _COLUMNS and any(between.search(half[1]) for half in halves):
             continue  # a table with more columns than two is no list of pairs
         pairs = [(half[0], half[1]) for half in halves]
-        if {part.casefold() for part in pairs[0]} <= _HEADS:
+        guessed = ""
+        if not headed and all(_HEADS.match(part) for part in pairs[0]):
             pairs = pairs[1:]
-        if len(pairs) >= FEWEST - 1 and all(_is_pair(*pair) for pair in pairs):
-            return pairs
+        elif not headed and between in _COLUMNS and len(pairs) > FEWEST and _looks_like_a_heading(pairs):
+            guessed, pairs = " – ".join(pairs[0]), pairs[1:]
+        if [left for left, _ in pairs] == [str(number) for number in range(1, len(pairs) + 1)]:
+            continue
+        if between is _COLON and any(left.casefold() in _ANSWERING for left, _ in pairs):
+            continue
+        if len({left.casefold() for left, _ in pairs}) * 2 <= len(pairs):
+            continue
+        enough = len(pairs) >= FEWEST - 1 and all(_is_pair(*pair) for pair in pairs)
+        if enough and not _is_a_letter(pairs, by_colon=between is _COLON):
+            return pairs, guessed
     return None
+
+
+def _looks_like_a_heading(pairs: list[tuple[str, str]]) -> bool:
+    """Two single words with capitals above rows of which none begins with one."""
+    first, *rest = pairs
+    return all(part.istitle() and " " not in part for part in first) and not any(
+        part[:1].isupper() for pair in rest for part in pair
+    )
 
 
 def _is_pair(left: str, right: str) -> bool:
     """A term is short, asks nothing, and is no label like "Answer"."""
     said = left.casefold().strip("*_ ")
-    is_term = len(left) <= LONGEST_TERM and not left.endswith("?") and said not in _ANSWERING and len(said) > 0
-    return is_term and right.casefold().rstrip(".") not in {"true", "false", "t", "f"}
+    is_term = len(left) <= LONGEST_TERM and not left.endswith(("?", "？")) and len(said) > 0
+    beside = (
+        line_of.is_aside(f"{said}: x")
+        or line_of.topics(f"{said}: x") is not None
+        or line_of.seconds(f"{said}: 5") is not None
+    )
+    return is_term and not beside and right.casefold().rstrip(".") not in {"true", "false", "t", "f"}
+
+
+def _is_a_letter(pairs: list[tuple[str, str]], *, by_colon: bool) -> bool:
+    """The head of a letter, an address, a timetable: lines with two halves that are no pairs."""
+    return any(
+        (by_colon and _ABOUT_A_LETTER.match(left)) or _OUTSIDE.search(left) or _OUTSIDE.search(right)
+        for left, right in pairs
+    )

@@ -2,387 +2,444 @@
 
 1. What is marked in any of the usual ways is right: a star, a tick, bold letters, "(correct)", an answer line,
    a key at the end.
-2. What cannot be told is said, with its line; nothing is guessed about what is right.
+2. What cannot be told is said, with its line; nothing is guessed about what is right. Where a line can be read in two
+   ways, both are shown.
+3. Every line that says something is in an item, in the title, in a sentence that tells that it was left out, or in an
+   entry that is out: offered as a page, and not taken unless it is wanted.
 """
 
 import re
-from collections.abc import Sequence
-from dataclasses import dataclass, field, replace
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass, replace
+from itertools import pairwise
 from typing import Any
 
 from pydantic import ValidationError
 
-from lantern.core.formats.exchange import MOST_ENTRIES, Entry, Incoming, line_place
+from lantern.core.formats.exchange import MOST_ENTRIES, Alternative, Entry, Incoming, line_place
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.blocks import Block, cut
-from lantern.core.formats.pasted.lines import OptionLine
-from lantern.core.formats.pasted.pairs import pairs_of
+from lantern.core.formats.pasted.blocks import Block, Cut, cut
+from lantern.core.formats.pasted.columns import one_column
+from lantern.core.formats.pasted.fields import ASKS, TO_WRITE, Made, fields_of, match_fields, states
+from lantern.core.formats.pasted.literal import literal
+from lantern.core.formats.pasted.pairs import PairList, pairs_of
+from lantern.core.formats.pasted.parts import Parts, taken_apart
+from lantern.core.formats.pasted.source import Line, lines_of
+from lantern.core.formats.pasted.tables import Table, tables_in
 from lantern.core.formats.pasted.tidy import tidy
+from lantern.core.formats.pasted.words import APART, NO_QUESTION, glued, left_out
+from lantern.core.formats.sayings import words
+from lantern.core.formats.sheet_rows import read_rows
+from lantern.core.formats.weights import weigh
 from lantern.core.messages import Message, said
 from lantern.core.questions import read_item
 from lantern.core.questions.companions import NewId
-from lantern.core.questions.kinds.choice import MAX_OPTIONS, MIN_OPTIONS
-from lantern.core.questions.kinds.gap_fill import FILL_GAPS
-from lantern.core.questions.kinds.match import FIND_PARTNERS, PAIRS_IN_ONE
-from lantern.core.questions.marking.numbers import number_and_unit
+from lantern.core.questions.items import Item, Question
+from lantern.core.questions.kinds.match import PAIRS_IN_ONE
 from lantern.core.sentences import message_of
-from lantern.core.words import in_language
 
 LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
-HIGHEST_WEIGHT = 2
-_GAP = re.compile(r"_{2,}|\.{5,}|…{2,}")
-_BRACKETED = re.compile(r"[\[{]([^\[\]{}]{1,80})[\]}]")
-_TRUE_FALSE = re.compile(
-    r"[(\[]?\s*\b(?:true\s*(?:/|or|\|)\s*false|t\s*/\s*f)\b\s*[)\]]?\s*[:?.]?\s*|\s+[(\[]?T[)\]]?\s+[(\[]?F[)\]]?\s*$",
-    re.I,
-)
-_WORTH = re.compile(
-    r"^\s*[(\[]\s*(\d{1,2})\s*(?:points?|pts?\.?|marks?)\s*[)\]]\s*|\s*[(\[]\s*(\d{1,2})\s*(?:points?|pts?\.?|marks?)\s*[)\]]\s*$",
-    re.I,
-)
-_SAID_TRUE = re.compile(r"\s*(?:[(\[]\s*(true|false|t|f)\s*[)\]]|(?:\s[-–—]\s*|\t+)(true|false|t|f))\s*[.]?$", re.I)
-_INLINE_ANSWER = re.compile(r"\s*[(\[]?(?:answer|ans)\s*[:=]\s*([^()\[\]]+?)\s*[)\]]?\s*$", re.I)
-_SEVERAL = re.compile(r"\s*(?:,|;|&|\+|/|\band\b)\s*", re.I)
-_ANSWER_BEHIND = re.compile(
-    r"^(?P<asks>.+\?)\s*[(\[](?!\s*(?:choose|select|pick|mark|tick|true|false|t\b|\d+ (?:answers?|options?)))"
-    r"(?P<answer>[^()\[\]]{1,60})[)\]]\s*$", re.I | re.S,
-)  # fmt: skip
-_TO_WRITE = re.compile(
-    r"^(?:explain|describe|discuss|compare|define|outline|summari[sz]e|justify|evaluate|sketch|give|list|state|name|tell|write"
-    r"|why|how|what|in your own words)\b", re.I,
-)  # fmt: skip
-FILL_GAP = said("ask_fill_gap", "Fill in the gap.")
-TRUE, FALSE = said("is_true", "True"), said("is_false", "False")
-TRUE_OR_FALSE = said("ask_true_false", "True or false?")
-"""What a question asks where the text does not say it, in the language of the set."""
-NO_RIGHT = said("none_marked_right", "No option is marked as right. Mark one, or make it an opinion.")
+FEWEST_IN_BANK, LONGEST_IN_BANK = 3, 40
+LONGEST_PAGE, FEWEST_SENTENCES, SHORTEST_PASSAGE = 4000, 2, 90
 
 
-@dataclass
-class Parts:
-    """A block taken apart."""
-
-    prompt: list[str] = field(default_factory=list)
-    options: list[OptionLine] = field(default_factory=list)
-    answer: str | None = None
-    why: list[str] = field(default_factory=list)
-    tags: list[str] = field(default_factory=list)
-    seconds: int | None = None
-    by: str = ""
-    weight: int | None = None
-    numbered: bool = False
-    glued: list[str] = field(default_factory=list)
-    """Lines that were taken as going on with the option above them: a guess, which is told."""
-
-
-def read_pasted(text: str, new_id: NewId, language: str = "") -> Incoming:
-    """Every block of the text as an entry, understood or not. `language` is what numbers are written in."""
+def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[str, str] | None = None) -> Incoming:
+    """Every block of the text as an entry, understood or not. `language` is what numbers are written in, `choices`
+    are for the
+    tables in it."""
     incoming = Incoming()
-    whole = _cleaned(text[: LONGEST_TEXT + 1]).split("\n")
-    if len(text) > LONGEST_TEXT or len(whole) > MOST_LINES:
-        long = "This text is too long to be read at once; only its beginning was. Paste the rest afterwards."
-        incoming.note(said("text_too_long", long))
-    lines, passed = tidy(whole[:MOST_LINES])
-    text = "\n".join(lines)
-    if passed:
-        lines_passed = ", ".join(f"“{line[:60]}”" for line in passed[:20])
-        incoming.note(said("passed_over", "Passed over: {lines}.", lines=lines_passed))
-    if pairs_of(text) is not None:  # numbered words are no numbered questions
-        incoming.entries += _entries_of(Block(1, None, text.split("\n")), {}, new_id, language)
-        return incoming
-    found = cut(text)
-    incoming.title = found.title[:200]
-    for block in found.blocks[:MOST_ENTRIES]:
-        incoming.entries += _entries_of(block, found.key, new_id, language)
-    if len(found.blocks) > MOST_ENTRIES:
+    lines = lines_of(text[: LONGEST_TEXT + 1])
+    if len(text) > LONGEST_TEXT or len(lines) > MOST_LINES:
+        long = "This text is too long to be read at once. It was read up to line {line}: paste the rest afterwards."
+        lines = lines[:MOST_LINES]
+        incoming.note(said("text_too_long", long, line=lines[-1].at))
+    lines = tidy(_with_labels(one_column(lines)))
+    reader = _Reader(new_id, language, choices or {})
+    found = [*reader.entries_of(lines, incoming)]
+    found.sort(key=lambda entry: entry.at)
+    incoming.entries = [one.entry for one in found[:MOST_ENTRIES]]
+    if len(found) > MOST_ENTRIES:
         incoming.note(said("only_first_questions", "Only the first {most} questions were read.", most=MOST_ENTRIES))
+    weigh(incoming, [one.points for one in found[:MOST_ENTRIES]])
     return incoming
 
 
-def _cleaned(text: str) -> str:
-    text = text.replace("\r\n", "\n").replace("\r", "\n").replace("\u00a0", " ").replace("\u200b", "").lstrip("\ufeff")
-    return "".join(c for c in text if c in "\n\t" or ord(c) >= 32)
+def _with_labels(lines: list[Line]) -> list[Line]:
+    """A label alone in its line is put before the line that follows it."""
+    made = list(lines)
+    for at, line in enumerate(made):
+        label = None if line.code or line.is_blank else line_of.label_alone(line.text)
+        below = next((i for i in range(at + 1, min(at + 4, len(made))) if not made[i].is_blank), None)
+        if label is None or below is None or made[below].code:
+            continue
+        text = made[below].text.strip()
+        is_counted = re.match(r"^\(?\d{1,3}\s*[.):]|^\||^#", text) or line_of.question_number(text)
+        if (
+            is_counted
+            or line_of.answer(text) is not None
+            or line_of.reason(text) is not None
+            or line_of.label_alone(text)
+        ):
+            continue
+        indent = line.text[: len(line.text) - len(line.text.lstrip())]
+        made[below] = made[below].saying(f"{indent}{label}{text}")
+        made[at] = line.saying("")
+    return made
 
 
-def _entries_of(block: Block, key: dict[int, str], new_id: NewId, language: str) -> list[Entry]:
-    pairs = pairs_of(block.text)
-    if pairs is not None:
-        made = [
-            _match_fields(pairs.prompt, list(pairs.pairs[at : at + PAIRS_IN_ONE]), new_id, language)
-            for at in range(0, len(pairs.pairs), PAIRS_IN_ONE)
-        ]
-        return [_entry(block, fields, ()) for fields in made]
-    statements = [line for line in block.lines if line.strip()]
-    if len(statements) > 1 and all(_SAID_TRUE.search(line) for line in statements):
-        apart = [Block(block.at + at, None, [line]) for at, line in enumerate(block.lines) if line.strip()]
-        return [entry for one in apart for entry in _entries_of(one, {}, new_id, language)]
-    parts = _taken_apart(block)
-    parts.numbered = block.number is not None
-    if parts.answer is None and block.number is not None:
-        parts.answer = key.get(block.number)
-    fields, sentences = fields_of(parts, new_id, language)
-    if fields is None:
-        return [Entry(place=_place(block), text=_as_found(block, key), sentences=tuple(sentences))]
-    limit = parts.seconds
-    fields |= {"explanation": "\n".join(parts.why), "tags": tuple(parts.tags[:20]), "by": parts.by}
-    fields |= {"time_limit": max(FEWEST_SECONDS, min(MOST_SECONDS, limit))} if limit is not None else {}
-    fields |= {"weight": parts.weight} if parts.weight is not None else {}
-    guess = "“{line}” was taken as the rest of the option above it."
-    glued = [said("line_glued", guess, line=line[:80]) for line in parts.glued]
-    return [_entry(block, fields | {"id": new_id()}, [*sentences, *glued])]
+@dataclass(frozen=True, slots=True)
+class Found:
+    """An entry with the line it begins at, and the points that the text gives for it."""
+
+    at: int
+    entry: Entry
+    points: int | None = None
 
 
-def _as_found(block: Block, key: dict[int, str]) -> str:
-    """The block as it stood, with what a key at the end said of it, so that it can be mended in its place."""
-    said = key.get(block.number) if block.number is not None else None
-    return f"{block.text}\nAnswer: {said}" if said else block.text
+class _Reader:
+    def __init__(self, new_id: NewId, language: str, choices: Mapping[str, str]) -> None:
+        self._new_id, self._language, self._choices = new_id, language, choices
+
+    def entries_of(self, lines: list[Line], incoming: Incoming) -> Iterator[Found]:
+        rest, tables = _without_tables(lines)
+        for table in tables:
+            yield from self._rows(table, incoming)
+        lines = rest
+        whole = _joined(lines)
+        if whole.filled and (pairs := pairs_of(whole.text)) is not None:  # numbered words are no numbered questions
+            if pairs.title:
+                incoming.title = pairs.title[:200]
+            yield from self._pairs(whole, pairs)
+            return
+        cuts = cut(lines)
+        if cuts.title:
+            incoming.title = cuts.title.text.strip("*_ ")[:200]
+        given = _gives_numbered_gaps(cuts)
+        banks = _banks(cuts.blocks)
+        blocks = [(block, *self._read(block, cuts, bank)) for block, bank in zip(cuts.blocks, banks, strict=True)]
+        asks = bool(tables) or any(_asks(block, parts) for block, parts, _ in blocks)
+        if not asks and blocks:
+            incoming.title = ""
+            yield self._prose(_joined(lines), wanted=False)
+            return
+        for block, parts, found in _with_doubts(_counted_twice(blocks)):
+            if parts is not None and not _asks(block, parts) and not _waits(block, found):
+                yield self._prose(block, wanted=_is_passage(block))
+            else:
+                yield from found
+        unused = [] if given else cuts.key.unused((block.section, block.number) for block in cuts.blocks)
+        for line in (*cuts.passed, *cuts.key.left, *unused):
+            yield self._prose(Block([line]), wanted=False)
+
+    def _rows(self, table: Table, incoming: Incoming) -> Iterator[Found]:
+        """A table among the lines, read as a sheet."""
+        found = read_rows(table.rows, self._choices, self._new_id, self._language)
+        incoming.columns = incoming.columns or found.columns
+        incoming.asks += [ask for ask in found.asks if ask not in incoming.asks]
+        for note in found.notes:
+            incoming.note(note)
+        for entry in found.entries:
+            at = table.places[_row_of(entry)]
+            yield Found(at, entry.model_copy(update={"place": line_place(at)}))
+
+    def _read(self, block: Block, cuts: Cut, bank: tuple[str, ...] = ()) -> tuple[Parts | None, list[Found]]:
+        """(the parts of the block, where it has some; what it is)."""
+        if block.exercise is not None:
+            return None, [self._exercise(block)]
+        pairs = pairs_of(block.text)
+        if pairs is not None:
+            return None, list(self._pairs(block, pairs))
+        statements = block.filled
+        if len(statements) > 1 and block.number is None and all(states(line.text) for line in statements):
+            apart = [Block([line], None, block.section) for line in statements]
+            return None, [found for one in apart for found in self._read(one, cuts)[1]]
+        asked = [line for line in statements[1:] if line_of.option(line) and line.text.rstrip().endswith(ASKS[:3])]
+        if block.number is None and len(asked) > 1 and len(asked) == len(statements) - 1:
+            apart = [Block([line.saying(line_of.option(line).text)], None, block.section) for line in asked]  # type: ignore[union-attr]
+            rest = self._prose(Block([statements[0]]), wanted=False)
+            return None, [rest, *(found for one in apart for found in self._read(one, cuts)[1])]
+        key = cuts.key.of(block.section, block.number)
+        return self._question(block, key, bank)
+
+    def _question(self, block: Block, key: str | None, bank: tuple[str, ...]) -> tuple[Parts, list[Found]]:
+        parts, made = self._taken(block, key, bank, glues=True)
+        text = f"{block.text}\nAnswer: {key}" if key else block.text
+        place = line_place(block.at)
+        if made.fields is None and not made.readings:
+            sentences = (*made.sentences, *map(left_out, parts.left))
+            return parts, [
+                Found(block.at, Entry(place=place, text=text, sentences=sentences, sure=False), parts.points)
+            ]
+        sentences = (*made.sentences, *map(glued, parts.glued), *map(left_out, parts.left))
+        readings = list(made.readings.values())
+        if parts.glued and made.fields is not None:
+            parts_apart, apart = self._taken(block, key, bank, glues=False)
+            if apart.fields is not None and not apart.readings:
+                also = said(
+                    "line_not_glued", "“{line}” belongs to no option: it is left out.", line=parts.glued[0][:80]
+                )
+                readings = [(glued(parts.glued[0]), made.fields), (also, self._with_facts(apart, parts_apart))]
+        entry = self._entry(block, text, made, parts, sentences, readings)
+        return parts, [Found(block.at, entry, parts.points)]
+
+    def _taken(self, block: Block, key: str | None, bank: tuple[str, ...], *, glues: bool) -> tuple[Parts, Made]:
+        parts = taken_apart(block, glues=glues)
+        parts.bank = parts.bank or bank
+        told = parts.answer
+        parts.answer = key if told is None else told
+        made = fields_of(parts, self._new_id, self._language)
+        if parts.bank_line and (made.fields or {}).get("way") != "bank":
+            parts.left.append(parts.bank_line)
+        if key and (told is not None or any(option.right for option in parts.options)) and made.fields is not None:
+            other = fields_of(replace(parts, answer=key), self._new_id, self._language)
+            if other.fields is None or _right_in(other.fields) != _right_in(made.fields):
+                made.sentences.append(
+                    said(
+                        "key_differs",
+                        "The key at the end says “{key}”, the question itself something else.",
+                        key=key[:80],
+                    )
+                )
+                made.sure = False
+        return parts, made
+
+    def _with_facts(self, made: Made, parts: Parts, fields: dict[str, Any] | None = None) -> dict[str, Any]:
+        fields = dict((made.fields if fields is None else fields) or {})
+        why = "\n".join([*filter(None, [made.why]), *parts.why])
+        fields |= {"explanation": why, "tags": tuple(parts.tags[:20]), "by": parts.by}
+        if parts.seconds is not None:
+            fields["time_limit"] = max(FEWEST_SECONDS, min(MOST_SECONDS, parts.seconds))
+        return fields
+
+    def _entry(
+        self, block: Block, text: str, made: Made, parts: Parts,
+        sentences: Sequence[Message], readings: list[tuple[Message, dict[str, Any]]],
+    ) -> Entry:  # fmt: skip
+        place = line_place(block.at)
+        sure = made.sure and not parts.glued
+        shown = []
+        for says, fields in readings:
+            item = self._item(self._with_facts(made, parts, fields))
+            if not isinstance(item, Message):
+                shown.append(Alternative(says=says, item=item))
+        if made.fields is None:
+            return Entry(place=place, text=text, sentences=tuple(sentences), sure=False, readings=tuple(shown))
+        item = self._item(self._with_facts(made, parts))
+        if isinstance(item, Message):
+            return Entry(place=place, text=text, sentences=(item,), sure=False)
+        return Entry(place=place, text=text, item=item, sentences=tuple(sentences), sure=sure, readings=tuple(shown))
+
+    def _item(self, fields: dict[str, Any]) -> Item | Message:
+        try:
+            return read_item.validate_python(fields | {"id": self._new_id()})
+        except ValidationError as error:
+            problem = error.errors()[0]
+            place = ".".join(str(part) for part in problem["loc"][1:])
+            return said("at_place", "{place}: {what}", place=place, what=message_of(problem))
+
+    def _exercise(self, block: Block) -> Found:
+        exercise = block.exercise
+        assert exercise is not None
+        place = line_place(block.at)
+        if exercise.pairs is None:
+            unsaid = (
+                "Nothing says what belongs together. Add a line “Answer: 1-b, 2-a”, or write each pair in one line."
+            )
+            return Found(
+                block.at, Entry(place=place, text=block.text, sentences=(said("pairs_unsaid", unsaid),), sure=False)
+            )
+        partners = {right for _, right in exercise.pairs}
+        pairs = [(literal(exercise.left[one]), literal(exercise.right[other])) for one, other in exercise.pairs]
+        fields = match_fields(literal(exercise.prompt), pairs, self._new_id, self._language)
+        extra = [text for at, text in enumerate(exercise.right) if at not in partners]
+        fields |= {"extra": [{"id": self._new_id(), "text": text} for text in extra]} if extra else {}
+        item = self._item(fields)
+        if isinstance(item, Message):
+            return Found(block.at, Entry(place=place, text=block.text, sentences=(item,), sure=False))
+        used = (exercise.prompt, *exercise.left, *exercise.right)
+        apart = [line for line in block.filled if not any(text and text in line.text for text in used)]
+        sentences = tuple(
+            left_out(line.source) for line in apart if line_of.answer(line.text) is None and len(line.text) > 12
+        )
+        named = tuple(
+            left_out(line.source)
+            for line in apart
+            if line_of.answer(line.text) is None and len(line.text) <= 12 and line.text.strip().isalpha()
+        )
+        return Found(block.at, Entry(place=place, text=block.text, item=item, sentences=(*sentences, *named)))
+
+    def _pairs(self, block: Block, pairs: PairList) -> Iterator[Found]:
+        for at in range(0, len(pairs.pairs), PAIRS_IN_ONE):
+            some = [(literal(left), literal(right)) for left, right in pairs.pairs[at : at + PAIRS_IN_ONE]]
+            fields = match_fields(literal(pairs.prompt), some, self._new_id, self._language)
+            item = self._item(fields)
+            place = line_place(block.at)
+            if isinstance(item, Message):
+                yield Found(block.at, Entry(place=place, text=block.text, sentences=(item,), sure=False))
+            else:
+                sentences = (_taken_as_heading(pairs.guessed),) if pairs.guessed else ()
+                yield Found(
+                    block.at, Entry(place=place, text=block.text, item=item, sentences=sentences, sure=not sentences)
+                )
+
+    def _prose(self, block: Block, *, wanted: bool) -> Found:
+        """What asks nothing, as a page: `wanted`, or only offered."""
+        heading, _, body = block.text.strip().partition("\n")
+        fields = {
+            "kind": "page",
+            "prompt": literal(heading.strip().strip("*# "))[:LONGEST_PAGE],
+            "body": literal(body.strip())[:LONGEST_PAGE],
+        }
+        item = self._item(fields)
+        page = None if isinstance(item, Message) else item
+        sentences = () if wanted else (NO_QUESTION,)
+        return Found(
+            block.at,
+            Entry(
+                place=line_place(block.at), text=block.source.strip(), item=page, sentences=sentences, out=not wanted
+            ),
+        )
 
 
-def _place(block: Block) -> Message:
-    return line_place(block.at)
+def _taken_as_heading(row: str) -> Message:
+    return said("row_as_heading", "“{row}” was taken as the heading of the pairs.", row=row[:80])
 
 
-def _entry(block: Block, fields: dict[str, Any], sentences: Sequence[Message]) -> Entry:
-    try:
-        item = read_item.validate_python(fields)
-    except ValidationError as error:
-        problem = error.errors()[0]
-        place = ".".join(str(part) for part in problem["loc"][1:])
-        why = said("at_place", "{place}: {what}", place=place, what=message_of(problem))
-        return Entry(place=_place(block), text=block.text, sentences=(why,))
-    return Entry(place=_place(block), text=block.text, item=item, sentences=tuple(sentences))
+def _right_in(fields: dict[str, Any]) -> object:
+    """What is right in the fields of an item, whatever the ids of its parts."""
+    if "options" in fields:
+        return [option["right"] for option in fields["options"]]
+    return {name: fields[name] for name in ("accepts", "value", "text") if name in fields}
 
 
-def _taken_apart(block: Block) -> Parts:
-    parts = Parts()
-    filled = [line for line in block.lines if line.strip()]
-    starred = {one.star for line in filled[1:] if (one := line_of.option(line)) and not one.sure}
-    lettered = any(re.match(r"\s*\(?[Bb]\s*[.):]", line) for line in filled)
-    for at, line in enumerate(filled):
-        _take(parts, line, first=at == 0, mixed=starred == {True, False}, lettered=lettered)
-    if not parts.options and len(parts.prompt) > 1:
-        _plain_options(parts)
-    parts.prompt = [line_of.unemphasised(line) for line in parts.prompt]
-    worth = _WORTH.search(parts.prompt[0]) if parts.prompt else None
-    if worth:
-        parts.prompt[0] = _WORTH.sub("", parts.prompt[0])
-        points = int(worth[1] or worth[2])
-        parts.weight = points if points <= HIGHEST_WEIGHT else None
-    return parts
+def _gives_numbered_gaps(cuts: Cut) -> bool:
+    """A key whose numbers are those of gaps within one text belongs to that text: whether it was given to one."""
+    numbers = sorted(number for _, number in cuts.key.answers)
+    if not numbers or any(block.number is not None for block in cuts.blocks):
+        return False
+    fitting = [block for block in cuts.blocks if len(re.findall(r"_{2,}|\.{5,}|…{2,}", block.text)) == len(numbers) > 1]
+    if len(fitting) == 1 and numbers == list(range(1, len(numbers) + 1)):
+        said = "; ".join(cuts.key.answers[place] for place in sorted(cuts.key.answers, key=lambda one: one[1]))
+        last = fitting[0].filled[-1]
+        fitting[0].lines.append(last.saying(f"Answer: {said}"))
+        return True
+    return False
 
 
-def _take(parts: Parts, line: str, *, first: bool, mixed: bool, lettered: bool) -> None:
-    """`mixed`: bullets of which some are stars; then the stars mark what is right. `lettered`: "A:" is an option."""
-    together = line_of.options_in_one_line(line)
-    facts = ((parts.why, line_of.reason(line)), (parts.tags, line_of.topics(line)))
-    if together:
-        before = line_of.before_inline_options(line)
-        parts.prompt += [before] if before else []
-        parts.options += together
-    elif first:
-        parts.prompt.append(line.strip())
-    elif (answer := line_of.answer(line)) is not None or (
-        not parts.options and (answer := line_of.short_answer(line)) is not None and not lettered
+def _banks(blocks: list[Block]) -> list[tuple[str, ...]]:
+    """For each block the words that stand above it to be put into gaps: those of the last list of words that was no
+    question."""
+    banks: list[tuple[str, ...]] = []
+    bank: tuple[str, ...] = ()
+    for block in blocks:
+        banks.append(bank if block.number is not None else ())
+        words = (
+            re.split(r"\s*[,;|/·•\t]\s*|\s{3,}", block.filled[-1].text.strip("()[] ."))
+            if block.number is None and block.filled
+            else []
+        )
+        if len(words) >= FEWEST_IN_BANK and all(0 < len(word) <= LONGEST_IN_BANK for word in words):
+            first, colon, rest = words[0].partition(":")
+            bank = (rest.strip() if colon else first, *words[1:])
+    return banks
+
+
+def _joined(lines: list[Line]) -> Block:
+    return Block(list(lines))
+
+
+def _asks(block: Block, parts: Parts | None) -> bool:
+    """Whether a block is a question, well or badly put."""
+    if parts is None:
+        return True
+    prompt = "\n".join(parts.prompt)
+    asks = any(line.rstrip("*_ ").endswith(ASKS) for line in parts.prompt)
+    asks |= block.number is not None and re.search(r"\([^()\d]{1,30}\)", prompt) is not None
+    asks |= block.number is not None and not parts.options and TO_WRITE.match(prompt) is not None
+    told = parts.answer is not None or any(one.right for one in parts.options)
+    shape = (
+        bool(re.search(r"_{2,}", prompt)) or states(prompt) or (parts.points is not None and block.number is not None)
+    )
+    if (
+        parts.options
+        and parts.options[0].sure
+        and (block.number is not None or prompt.rstrip().endswith((":", "…", "_", "：")))
     ):
-        parts.answer = answer
-    elif (limit := line_of.seconds(line)) is not None:
-        parts.seconds = limit
-    elif (by := line_of.writer(line)) is not None:
-        parts.by = by
-    elif facts[0][1] is not None:
-        parts.why.append(facts[0][1])
-    elif facts[1][1] is not None:
-        parts.tags += facts[1][1]
-    elif (one := line_of.option(line)) is not None:
-        right = one.right or (mixed and one.star)
-        parts.options.append(OptionLine(one.label, one.text.strip(), right, one.sure, one.star))
-    elif (numbered := line_of.question_number(line)) is not None:
-        marked = line_of.marked_plain(numbered[2])
-        text, right = (marked.text, True) if marked else (numbered[2], False)
-        parts.options.append(OptionLine(str(numbered[0]), text, right, True))
-    elif parts.why:
-        parts.why.append(line.strip())
-    elif parts.options:
-        _continue_options(parts, line)
-    else:
-        parts.prompt.append(line.strip())
+        return told or block.number is not None
+    return asks or told or shape or _brackets(block, prompt)
 
 
-def _continue_options(parts: Parts, line: str) -> None:
-    """A line below an option goes on with it, unless it is marked as right where options have no letters."""
-    last, marked = parts.options[-1], line_of.marked_plain(line)
-    if marked and not last.sure:
-        parts.options.append(marked)
-        return
-    parts.glued.append(line.strip())
-    text = f"{last.text} {marked.text if marked else line.strip()}"
-    parts.options[-1] = replace(last, text=text, right=last.right or marked is not None)
+def _brackets(block: Block, prompt: str) -> bool:
+    return bool(re.search(r"\[[^\[\]]{1,80}\]", prompt)) and not block.text.lstrip().startswith("[")
 
 
-def _plain_options(parts: Parts) -> None:
-    """Lines below the prompt of which one is marked are options without letters."""
-    below = parts.prompt[1:]
-    if len(below) == 1 and len(below[0].split(" / ")) > 1:
-        below = [part.strip() for part in below[0].split(" / ")]
-    marked = [line_of.marked_plain(line) for line in below]
-    says = {line.casefold() for line in below}
-    listed = parts.answer is not None and parts.answer.casefold() in says
-    if len(below) >= MIN_OPTIONS and (listed or 0 < sum(m is not None for m in marked) < len(below)):
-        pairs = zip(below, marked, strict=True)
-        parts.options = [m or OptionLine("", line, False, False) for line, m in pairs]
-        parts.prompt = parts.prompt[:1]
+_SPEAKS = re.compile(rf"(?<!\w){words('speaks')}(?!\w)", re.I)
+Read = tuple[Block, "Parts | None", "list[Found]"]
 
 
-def fields_of(parts: Parts, new_id: NewId, language: str) -> tuple[dict[str, Any] | None, list[Message]]:
-    """The fields of an item (without id) and what to say of it; no fields where it is not understood.
-
-    `language` is what numbers are written in.
-    """
-    prompt = "\n".join(parts.prompt).strip()
-    inline = _INLINE_ANSWER.search(prompt)
-    if inline and parts.answer is None:
-        parts.answer, prompt = line_of.unmarked(inline[1]), prompt[: inline.start()].strip()
-    if not prompt:
-        return None, [said("options_alone", "The options have no question above them.")]
-    if parts.options:
-        return _choice_fields(prompt, parts, new_id)
-    stated = _true_false_fields(prompt, parts, new_id, language)
-    if stated:
-        return stated, []
-    gaps = len(_GAP.findall(prompt))
-    if gaps:
-        return _gap_fields(prompt, parts.answer, gaps, language)
-    if parts.answer:
-        return _entry_fields(prompt, parts.answer, language), []
-    behind = _ANSWER_BEHIND.match(prompt)
-    if behind:
-        return _entry_fields(behind["asks"], behind["answer"].strip(), language), []
-    if _BRACKETED.search(prompt) and not prompt.endswith("?"):
-        text = _BRACKETED.sub(lambda found: f"[{found[1].replace('/', '|')}]", prompt)
-        return {"kind": "gap_fill", "prompt": in_language(FILL_GAPS, language), "text": text}, []
-    if prompt.rstrip("*_ ").endswith("?") or (parts.numbered and _TO_WRITE.match(prompt)):
-        return {"kind": "open_response", "prompt": prompt, "scored": False}, []
-    bare = "This has neither options nor an answer. Add them below it, or leave it out if it is no question."
-    return None, [said("no_question", bare)]
+def _counted_twice(blocks: list[Read]) -> list[Read]:
+    """Two questions with one number, one behind the other: one of them may be a slip."""
+    made = list(blocks)
+    for at, ((above, _, _), (block, parts, found)) in enumerate(pairwise(blocks), start=1):
+        if block.number is None or (above.number, above.section) != (block.number, block.section):
+            continue
+        twice = said("number_twice", "The number {number} stands before two questions.", number=block.number)
+        for place, (one, one_parts, one_found) in ((at - 1, made[at - 1]), (at, (block, parts, found))):
+            told = [replace(f, entry=_unsure(f.entry, twice)) for f in one_found]
+            made[place] = (one, one_parts, told)
+    return made
 
 
-def _choice_fields(prompt: str, parts: Parts, new_id: NewId) -> tuple[dict[str, Any] | None, list[Message]]:
-    options = parts.options
-    if len(options) < MIN_OPTIONS:
-        only = "There is only one option. Write the others below it, each on a line of its own."
-        return None, [said("only_one_option", only)]
-    if len(options) > MAX_OPTIONS:
-        many = "There are {count} options; a question holds {most} at most."
-        return None, [said("too_many_options", many, count=len(options), most=MAX_OPTIONS)]
-    right = [option.right for option in options]
-    if parts.answer is not None:
-        meant = _said_right(parts.answer, options)
-        if meant is None:
-            none = "The answer “{answer}” is none of the options."
-            return None, [said("answer_no_option", none, answer=parts.answer[:80])]
-        right = meant
-    texts = [option.text.strip() for option in options]
-    form = "several" if sum(right) > 1 else "one"
-    names = [text.casefold().rstrip(".") for text in texts]
-    if names in (["true", "false"], ["false", "true"]):
-        form = "true_false"
-        texts = [text.rstrip(".").capitalize() for text in texts]
-    elif all(right):
-        return None, [said("all_marked_right", "All options are marked as right. Mark only those that are.")]
-    made = [{"id": new_id(), "text": text, "right": is_right} for text, is_right in zip(texts, right, strict=True)]
-    fields: dict[str, Any] = {"kind": "choice", "prompt": _TRUE_FALSE.sub("", prompt).strip() or prompt}
-    fields |= {"form": form, "options": made}
-    return fields, [] if any(right) else [NO_RIGHT]
+def _unsure(entry: Entry, why: Message) -> Entry:
+    return entry.model_copy(update={"sentences": (*entry.sentences, why), "sure": False})
 
 
-def _said_right(answer: str, options: list[OptionLine]) -> list[bool] | None:
-    """Which options an answer line means: by letter, by number, or by their text."""
-    answer = answer.strip().rstrip(".")
-    texts = [option.text.casefold().rstrip(".") for option in options]
-    if answer.casefold() in texts:
-        return [text == answer.casefold() for text in texts]
-    places = _places(options)
-    bare = re.match(r"^\(?([A-La-l]|\d{1,2})[.):\]]?\s*(?:[-–]\s*)?(.*)$", answer)
-    if bare and bare[1].upper() in places and (not bare[2] or bare[2].casefold() in texts):
-        return _right_at({places[bare[1].upper()]}, options)
-    wanted = [part.strip("().:[] ").upper() for part in _SEVERAL.split(answer) if part.strip("().:[] ")]
-    if len(wanted) == 1 and re.fullmatch(r"[A-L]{2,6}", wanted[0]):
-        wanted = list(wanted[0])
-    if wanted and set(wanted) <= places.keys():
-        return _right_at({places[one] for one in wanted}, options)
-    said = {part.strip().casefold() for part in re.split(r"[,;]", answer)}
-    return [text in said for text in texts] if said and said <= set(texts) else None
+def _with_doubts(blocks: list[Read]) -> list[Read]:
+    """A question without number, options or answer among others that have them may be a word to the teacher."""
+    numbered = sum(block.number is not None for block, _, _ in blocks)
+    made: list[Read] = []
+    for block, parts, found in blocks:
+        bare = parts is not None and not parts.options and parts.answer is None and block.number is None
+        if bare and len(blocks) > 1 and _SPEAKS.search(block.text):
+            parts = Parts(prompt=["."])
+            found = []
+        elif (
+            bare
+            and numbered > 1
+            and len(found) == 1
+            and found[0].entry.item is not None
+            and not re.search(r"__|\[", block.text)
+        ):
+            found = [replace(found[0], entry=_unsure(found[0].entry, APART))]
+        made.append((block, parts, found))
+    return made
 
 
-def _places(options: list[OptionLine]) -> dict[str, int]:
-    """The letters and numbers by which an answer line can name options. Where all are labelled, the labels alone:
-    below b), c), d) there is no A."""
-    labels = [option.label for option in options]
-    if not all(labels):
-        places = {str(at + 1): at for at in range(len(options))}
-        places |= {chr(ord("A") + at): at for at in range(len(options))}
-        return places | {label: at for at, label in enumerate(labels) if label}
-    numbers = [int(label) if label.isdecimal() else ord(label) - ord("A") + 1 for label in labels]
-    places = {name: at for at, number in enumerate(numbers) for name in (str(number), chr(ord("A") + number - 1))}
-    return places | {label: at for at, label in enumerate(labels)}
+def _waits(block: Block, found: list[Found]) -> bool:
+    """A numbered line among questions that is none yet: it may be one that is to be mended."""
+    return block.number is not None or any(
+        one.entry.item is not None and isinstance(one.entry.item, Question) for one in found
+    )
 
 
-def _right_at(places: set[int], options: list[OptionLine]) -> list[bool]:
-    return [at in places for at in range(len(options))]
+def _is_passage(block: Block) -> bool:
+    """A text to be read, and not a word to the reader before the questions begin."""
+    text = " ".join(line.text.strip() for line in block.filled)
+    sentences = len(re.findall(r"[.!?…。](?:\s|$)", text))
+    speaks = re.search(r"\b(?:questions?|answers?|tick|choose|you(?:r|rs)?|let me|fragen?|kreuze)\b", text, re.I)
+    return sentences >= FEWEST_SENTENCES and len(text) >= SHORTEST_PASSAGE and not speaks
 
 
-def _true_false_fields(prompt: str, parts: Parts, new_id: NewId, language: str) -> dict[str, Any] | None:
-    """A statement that is said to be true or false, or that asks which it is."""
-    said = _SAID_TRUE.search(prompt)
-    asks = _TRUE_FALSE.search(prompt)
-    answer = (parts.answer or "").strip().rstrip(".").casefold()
-    if answer not in {"true", "false", "t", "f"}:
-        if not said:
-            return None
-        answer = (said[1] or said[2]).casefold()
-        prompt = prompt[: said.start()]
-    elif said:
-        prompt = prompt[: said.start()]
-    if asks:
-        prompt = _TRUE_FALSE.sub("", prompt)
-    is_true = answer.startswith("t")
-    options = [
-        {"id": new_id(), "text": in_language(TRUE, language), "right": is_true},
-        {"id": new_id(), "text": in_language(FALSE, language), "right": not is_true},
-    ]
-    asked = prompt.strip() or in_language(TRUE_OR_FALSE, language)
-    return {"kind": "choice", "form": "true_false", "prompt": asked, "options": options}
+def _row_of(entry: Entry) -> int:
+    return int(str(entry.place.params["number"])) - 1
 
 
-def _gap_fields(
-    prompt: str, answer: str | None, gaps: int, language: str
-) -> tuple[dict[str, Any] | None, list[Message]]:
-    words = [line_of.unmarked(part) for part in re.split(r"[;,]", answer or "") if part.strip()] if gaps > 1 else []
-    words = words or ([answer.strip()] if answer else [])
-    if len(words) != gaps:
-        how = said("how_gaps", "Add a line “Answer: …” with a word for each gap, commas between them.")
-        if not words:
-            return None, [said("gap_words_missing", "What belongs into the gap is missing. {how}", how=how)]
-        counted = "The gaps are {gaps}, and the words for them {words}. {how}"
-        return None, [said("gap_words_counted", counted, gaps=gaps, words=len(words), how=how)]
-    left = iter(words)
-    text = _GAP.sub(lambda _: f"[{next(left).replace('/', '|')}]", prompt)
-    asked = in_language(FILL_GAP if gaps == 1 else FILL_GAPS, language)
-    return {"kind": "gap_fill", "prompt": asked, "text": text}, []
-
-
-def _entry_fields(prompt: str, answer: str, language: str) -> dict[str, Any]:
-    """A number is asked for as a number, all else as a text; "or" and "/" part what is accepted."""
-    number = number_and_unit(answer, language)
-    if number is not None and re.fullmatch(r"\S{0,8}", number[1]):
-        return {"kind": "numeric_entry", "prompt": prompt, "value": number[0], "unit": number[1]}
-    accepts = [part.strip() for part in re.split(r"\s+/\s+|;|\s+\bor\b\s+|(?<=\w)/(?=\w)", answer) if part.strip()]
-    return {"kind": "text_entry", "prompt": prompt, "accepts": tuple(accepts[:40])}
-
-
-def _match_fields(prompt: str, pairs: list[tuple[str, str]], new_id: NewId, language: str) -> dict[str, Any]:
-    made = [
-        {"id": new_id(), "left": left[:1000], "partner_id": new_id(), "right": right[:1000]} for left, right in pairs
-    ]
-    return {"id": new_id(), "kind": "match", "prompt": prompt or in_language(FIND_PARTNERS, language), "pairs": made}
+def _without_tables(lines: list[Line]) -> tuple[list[Line], list[Table]]:
+    """(the lines without the tables of questions among them, the tables)."""
+    tables = tables_in(lines)
+    kept, at = [], 0
+    for table in tables:
+        kept += [*lines[at : table.first], lines[table.first].saying("")]
+        at = table.end
+    return [*kept, *lines[at:]], tables

@@ -1,26 +1,120 @@
-"""Tables among pasted text: copied from a sheet (tabs) or written with bars. Their rows are read as a sheet's are."""
+"""Tables among pasted text: copied from a sheet (tabs), written with bars, or as a file has them, with commas or
+semicolons.
+Their rows are read as a sheet's are."""
 
+import csv
 import re
-from collections.abc import Callable
+from collections.abc import Callable, Iterator, Sequence
+from dataclasses import dataclass
+
+from lantern.core.formats.pasted.source import Line
+from lantern.core.formats.sayings import saying
+from lantern.core.formats.sheet_columns import heading_row, use_of
 
 FEWEST_ROWS, FEWEST_COLUMNS = 2, 3
 _RULE = re.compile(r"^[\s|:+-]+$")
+_ASKS = re.compile(r"[?？؟]\s*$|__")
+Cells = Callable[[str], list[str] | None]
 
 
-def rows_in(text: str) -> list[list[str]] | None:
-    """The cells, where the whole text is one table of three columns or more; else None: two columns are pairs."""
-    lines = [line for line in text.split("\n") if line.strip() and not _RULE.match(line)]
-    if len(lines) < FEWEST_ROWS:
-        return None
-    return _rows(lines, _between_bars) or _rows(lines, lambda line: line.strip("\n").split("\t"))
+@dataclass(frozen=True, slots=True)
+class Table:
+    """Lines [first, end) of a text are a table of questions. `places` are the lines of its rows, counted from 1."""
+
+    first: int
+    end: int
+    rows: list[list[str]]
+    places: list[int]
 
 
-def _between_bars(line: str) -> list[str]:
+def tables_in(lines: Sequence[Line]) -> list[Table]:
+    """The tables of three columns or more, or of questions and their answers. Other tables of two columns are pairs."""
+    found: list[Table] = []
+    for cells_of, is_sure in _CUTS:
+        taken = {at for table in found for at in range(table.first, table.end)}
+        cells = [None if line.code or at in taken else cells_of(line.text) for at, line in enumerate(lines)]
+        at = 0
+        while at < len(lines):
+            end = at
+            while end < len(lines) and (cells[end] is not None or (end > at and _is_rule(lines[end]))):
+                end += 1
+            found += _table(lines, cells, at, end, is_sure)
+            at = max(at + 1, end)
+    return sorted(found, key=lambda table: table.first)
+
+
+def _table(
+    lines: Sequence[Line], cells: Sequence[list[str] | None], at: int, end: int, is_sure: bool
+) -> Iterator[Table]:
+    """The lines as a table, or those without the first, which may be a line above it."""
+    for first in (at, at + 1):
+        kept = [
+            (line.at, row)
+            for line, row in zip(lines[first:end], cells[first:end], strict=True)
+            if row and not _is_rule(line)
+        ]
+        rows = [row for _, row in kept]
+        if len(rows) >= FEWEST_ROWS and _is_of_questions(rows, is_sure):
+            yield Table(first, end, rows, [at for at, _ in kept])
+            return
+
+
+def _is_rule(line: Line) -> bool:
+    return not line.is_blank and _RULE.match(line.text) is not None
+
+
+def _between_bars(line: str) -> list[str] | None:
     bare = line.strip()
-    return (bare.removeprefix("|").removesuffix("|") if bare.startswith("|") else bare).split("|")
+    if bare.count("|") < (2 if bare.startswith("|") else 1):
+        return None
+    return [
+        cell.strip() for cell in (bare.removeprefix("|").removesuffix("|") if bare.startswith("|") else bare).split("|")
+    ]
 
 
-def _rows(lines: list[str], cut: Callable[[str], list[str]]) -> list[list[str]] | None:
-    rows = [[cell.strip() for cell in cut(line)] for line in lines]
-    widths = {len(row) for row in rows}
-    return rows if len(widths) == 1 and widths.pop() >= FEWEST_COLUMNS else None
+def _between_tabs(line: str) -> list[str] | None:
+    return [cell.strip() for cell in line.strip("\n").split("\t")] if "\t" in line.strip() else None
+
+
+def _between(mark: str) -> Cells:
+    def cells(line: str) -> list[str] | None:
+        if line.count(mark) < FEWEST_COLUMNS - 1:
+            return None
+        try:
+            return [
+                cell.strip() for cell in next(csv.reader([line], delimiter=mark, skipinitialspace=True, strict=True))
+            ]
+        except (csv.Error, StopIteration):
+            return None
+
+    return cells
+
+
+_CUTS: tuple[tuple[Cells, bool], ...] = (
+    (_between_bars, True),
+    (_between_tabs, True),
+    (_between(";"), False),
+    (_between(","), False),
+)
+"""How lines become cells, and whether that alone says that they are a table."""
+
+
+def _is_of_questions(rows: list[list[str]], is_sure: bool) -> bool:
+    width = len(rows[0])
+    if any(len(row) != width for row in rows) or _is_key(rows):
+        return False
+    headed = saying("question")(rows[0][0]) is not None
+    body = rows[1:] if headed else rows
+    asking = sum(_ASKS.search(row[0]) is not None for row in body)
+    if is_sure and width >= FEWEST_COLUMNS:
+        return True
+    if not is_sure:
+        return width >= FEWEST_COLUMNS and (
+            (heading_row(rows[:1]) == 0 and "question" in map(use_of, rows[0])) or asking == len(body)
+        )
+    return width == 2 and (headed or asking * 2 > len(body))
+
+
+def _is_key(rows: list[list[str]]) -> bool:
+    """Numbers above letters: a key, not questions."""
+    return len(rows) == 2 and all(re.fullmatch(r"\d{1,3}\.?", cell) for cell in rows[0])

@@ -1,7 +1,6 @@
 """What is done to a pasted text before it is cut: rarer ways of writing become the usual ones, line by line.
 
-1. No line is added or taken away, so that places can still be told.
-2. What is passed over (headings between questions, lines for a name) is told, never dropped in silence.
+No line is added or taken away, so that places can still be told.
 """
 
 import re
@@ -9,42 +8,74 @@ from collections.abc import Callable, Iterable
 from itertools import pairwise
 
 from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.pasted.labels import LETTER, SERIES, index_of, number_of
+from lantern.core.formats.pasted.source import BULLET, Line
+from lantern.core.formats.sayings import words
 
-_CIRCLED = re.compile(r"^(\s*)([Ⓐ-Ⓛⓐ-ⓛ①-⑳])\s*")
+_CIRCLED = re.compile(r"^(\s*)([Ⓐ-Ⓛⓐ-ⓛ①-⑳❶-❿])\s*")
 _WRONG = re.compile(r"^(\s*)[✗✘❌☓]\s*(?=\S)|(?<=\S)\s*[✗✘❌☓]\s*$")
 _ROMAN = re.compile(r"^(\s*)\(?([ivx]+|[IVX]+)[.)]\s+(?=\S)")
-_ROMAN_VALUES = {"i": 1, "v": 5, "x": 10}
 _BARE_NUMBER = re.compile(r"^(\s*)(\d{1,3})\s+(?=[A-ZÀ-Þ“\"¿])")
 _BARE_LETTER = re.compile(r"^(\s*)([a-lA-L])\s+(?=\S)")
-_TO_FILL_IN = re.compile(
-    r"^(?:\W*(?:name|date|class|score|student|teacher|period|group)\s*[:.]?\s*[_.…]{3,}\W*)+$", re.I
-)
-_HEADING = re.compile(
-    r"^(?:(?:section|part)\s+(?:[A-Z]|\d{1,2}|[IVX]{1,4})\b[^?]*"
-    r"|(?:multiple[- ]choice|true\s*(?:or|/)\s*false|fill[- ]in(?:[- ]the)?[- ](?:blanks?|gaps?)|short[- ]answers?|"
-    r"matching|open)(?:\s+questions?)?\s*[.:]?(?:\s+(?:choose|circle|select|tick|mark|write|answer|fill)\b[^?]*)?"
-    r"|(?:choose|circle|select|tick|mark|write|answer|fill)\b[^?]*\b(?:answers?|letters?|options?|questions?|blanks?|gaps?)"
-    r"\b[^?]*[.:])$",
-    re.I,
-)
+_BARE_OTHER = re.compile(rf"^(\s*)(?![A-Za-z])({LETTER})\s+(?=\S)")
+_FAR_LETTER = re.compile(r"^(\s*)([A-L])(?:\s{2,}|\t)(?=\S)")
+_EQUAL_LETTER = re.compile(r"^(\s*)([a-lA-L])\s*=\s*(?=\S)")
+_FAR_NUMBER = re.compile(r"^(\s*)(\d{1,3})(?:\s{2,}|\t)(?=[^\W\d_])")
 _SAID_WRONG = re.compile(r"^(\s*)(?:wrong|incorrect|false)(?: (?:answer|option))?\s*\d*\s*:\s*(?=\S)", re.I)
 _SAID_RIGHT = re.compile(r"^(\s*)(?:right|correct|true)(?: (?:answer|option))?\s*\d*\s*:\s*(?P<text>\S.*)$", re.I)
-_OPTIONS_BELOW = re.compile(r"^\s*(?:options|choices|possible answers)\s*:\s*$", re.I)
 _IN_BRACKETS = re.compile(r"^(\s*)\((\d{1,3})\)\s+(?=\S)")
-LONGEST_HEADING = 100
+_DECORATED = re.compile(
+    rf"^(\s*)(?:{BULLET})\s*(?=(?:\d{{1,3}}[.)]|\(?{LETTER}[.)]|{words('answer')}\s*[:：]|{words('why')}\s*[:：])\s*\S)",
+    re.I,
+)
+_NAME_BEHIND = re.compile(r"(?<=\S)\s{2,}(?:name|date|class|score|klasse|datum|nom|nombre)\s*:?\s*_{3,}.*$", re.I)
+_POINTS_BEHIND = re.compile(r"\s*\[(\d{1,2})\]\s*$")
+_STARRED = re.compile(rf"^\s*\*\s+\(?{LETTER}[.):]\s*\S")
+_LETTERED = re.compile(rf"^\s*\(?{LETTER}[.):]\s*\S")
+_FIRST_SAID = re.compile(
+    rf"^(\s*)[(\[_]*(?P<said>{words('true')}|{words('false')}|[TFRWV])[)\]_]*\s*[.:–-]?\s+(?=\d{{1,3}}[.)]\s)", re.I
+)
+_BLANK_BEFORE = re.compile(r"^(\s*)_{2,}\s+(?=\d{1,3}[.)]\s)")
+_BLANK_FOR_LETTER = re.compile(r"^(\s*\d{1,3}[.)]\s*)[_(]{1,}[\s_]*[_)]\s+(?=\S)")
 
 
-def tidy(lines: list[str]) -> tuple[list[str], list[str]]:
-    """(the lines in the usual ways of writing, the lines that were passed over)."""
-    lines = [_WRONG.sub(r"\1", _circled(line)) if line else line for line in lines]
-    lines = _with_marks(_without_brackets(_without_roman(_as_options(lines))))
-    passed: list[str] = []
-    is_numbered = sum(line_of.question_number(line) is not None for line in lines) > 1
-    for at, line in enumerate(lines):
-        if _TO_FILL_IN.match(line) or (is_numbered and _is_heading(line)):
-            passed.append(line.strip())
-            lines[at] = ""
-    return lines, passed
+def tidy(lines: list[Line]) -> list[Line]:
+    """The lines in the usual ways of writing."""
+    texts = _without_decoration(
+        [_WRONG.sub(r"\1", _circled(_NAME_BEHIND.sub("", line.text))) if line.text else "" for line in lines]
+    )
+    texts = _as_boxes(texts)
+    texts = _without_blanks_for_letters([_BLANK_BEFORE.sub(r"\1", text) for text in texts])
+    texts = _with_points(texts)
+    texts = _with_marks(_without_brackets(_without_roman(_said_behind(_as_options(texts)))))
+    return [line if line.code else line.saying(text) for line, text in zip(lines, texts, strict=True)]
+
+
+def _without_decoration(lines: list[str]) -> list[str]:
+    """Bullets before letters and numbers say nothing, unless they are stars before some of them alone."""
+    stars = any(_STARRED.match(line) for line in lines) and any(_LETTERED.match(line) for line in lines)
+    return [line if stars and _STARRED.match(line) else _DECORATED.sub(r"\1", line) for line in lines]
+
+
+def _as_boxes(lines: list[str]) -> list[str]:
+    """Full and empty signs next to each other, equally far to the right, are boxes with and without a tick."""
+    made = list(lines)
+    for full, empty in (("■", "□"), ("◉", "○"), ("⬛", "⬜"), ("●", "○"), ("◆", "◇")):
+        marked = [at for at, line in enumerate(lines) if line.strip()[:1] in (full, empty) and line.strip()[1:].strip()]
+        indents = {len(lines[at]) - len(lines[at].lstrip()) for at in marked}
+        if len({lines[at].strip()[0] for at in marked}) == 2 and len(indents) == 1:
+            for at in marked:
+                bare = lines[at].strip()
+                made[at] = f"[{'x' if bare[0] == full else ' '}] {bare[1:].strip()}"
+    return made
+
+
+def _with_points(lines: list[str]) -> list[str]:
+    """ "[2]" behind several questions says how many points they are worth."""
+    found = [at for at, line in enumerate(lines) if _POINTS_BEHIND.search(line) and line_of.question_number(line)]
+    if len(found) < 2:
+        return lines
+    return [_POINTS_BEHIND.sub(r" (\1 points)", line) if at in found else line for at, line in enumerate(lines)]
 
 
 def _circled(line: str) -> str:
@@ -52,17 +83,43 @@ def _circled(line: str) -> str:
     if not found:
         return line
     sign = found[2]
-    label = chr(ord("A") + (ord(sign) - ord("Ⓐ")) % 26) if sign >= "Ⓐ" else str(ord(sign) - ord("①") + 1)
+    if sign >= "❶":
+        label = str(ord(sign) - ord("❶") + 1)
+    else:
+        label = chr(ord("A") + (ord(sign) - ord("Ⓐ")) % 26) if sign >= "Ⓐ" else str(ord(sign) - ord("①") + 1)
     return f"{found[1]}({label}) {line[found.end() :]}"
+
+
+def circled_number(sign: str) -> str:
+    """ "③" as "3", other signs as they are."""
+    return re.sub(r"[①-⑳]", lambda found: str(ord(found[0]) - ord("①") + 1), sign)
+
+
+def _without_blanks_for_letters(lines: list[str]) -> list[str]:
+    """ "1. ____ The tide …", several times: a blank for T or F, or for a letter, and no gap in a text."""
+    found = [line for line in lines if _BLANK_FOR_LETTER.match(line)]
+    if len(found) < 2 or any("__" in _BLANK_FOR_LETTER.sub("", line) for line in found):
+        return lines
+    return [_BLANK_FOR_LETTER.sub(r"\1", line) for line in lines]
 
 
 def _as_options(lines: list[str]) -> list[str]:
     """ "Right: …" among "Wrong: …" are options; without a wrong one, "Right: …" is an answer line."""
-    lines = ["" if _OPTIONS_BELOW.match(line) else line for line in lines]
     if not any(_SAID_WRONG.match(line) for line in lines):
         return lines
     lines = [_SAID_WRONG.sub(r"\1- ", line) for line in lines]
     return [_SAID_RIGHT.sub(r"\1- \g<text> (correct)", line) for line in lines]
+
+
+def _said_behind(lines: list[str]) -> list[str]:
+    """ "T  1. The moon …" says it before the number; it is written behind the statement."""
+    found = [match for line in lines if (match := _FIRST_SAID.match(line))]
+    if len(found) < 2:
+        return lines
+    return [
+        f"{match[1]}{line[match.end() :].rstrip()} ({match['said']})" if (match := _FIRST_SAID.match(line)) else line
+        for line in lines
+    ]
 
 
 def _without_brackets(lines: list[str]) -> list[str]:
@@ -83,35 +140,41 @@ def _without_roman(lines: list[str]) -> list[str]:
         match = _ROMAN.match(line)
         if not match or not (large if match[2].isupper() else small):
             return line
-        value = _value(match[2].lower())
-        label = f"{value}." if match[2].isupper() else f"{chr(ord('a') + value - 1)})"
-        return f"{match[1]}{label} {line[match.end() :]}" if 0 < value <= 26 else line
+        value = number_of(match[2]) or 0
+        label = f"{value}." if match[2].isupper() else f"{SERIES[0][(value - 1) % 12].lower()})"
+        return f"{match[1]}{label} {line[match.end() :]}" if value > 0 else line
 
     return [replaced(line) for line in lines]
 
 
-def _value(roman: str) -> int:
-    values = [_ROMAN_VALUES[sign] for sign in roman]
-    return sum(-one if one < following else one for one, following in zip(values, [*values[1:], 0], strict=True))
-
-
 def _with_marks(lines: list[str]) -> list[str]:
     """ "1 What …" above "a …" and "b …": numbers and letters without a mark behind them get one."""
+    equal = any(line_of.answer(line) is not None for line in lines)
+    for pattern in (_BARE_OTHER, _FAR_LETTER, *([_EQUAL_LETTER] if equal else [])):
+        bare = _in_turn(lines, pattern, lambda label: (index_of(label) or 0) + 1)
+        lines = [pattern.sub(r"\1\2) ", line) if at in bare else line for at, line in enumerate(lines)]
     if any(line_of.question_number(line) for line in lines):
         return lines
-    numbers = _in_turn(lines, _BARE_NUMBER, lambda label: int(label))
+    far = _counted(lines, _FAR_NUMBER)
+    lines = [_FAR_NUMBER.sub(r"\1\2. ", line) if at in far else line for at, line in enumerate(lines)]
+    if far:
+        return lines
+    numbers = _in_turn(lines, _BARE_NUMBER, int)
     letters = _in_turn(lines, _BARE_LETTER, lambda label: ord(label.lower()) - ord("a") + 1)
     if not numbers or len(letters) < 2:
         return lines
-    made = list(lines)
-    for at in numbers:
-        made[at] = _BARE_NUMBER.sub(r"\1\2. ", lines[at])
-    for at in letters:
-        made[at] = _BARE_LETTER.sub(r"\1\2) ", lines[at])
-    return made
+    lines = [_BARE_NUMBER.sub(r"\1\2. ", line) if at in numbers else line for at, line in enumerate(lines)]
+    return [_BARE_LETTER.sub(r"\1\2) ", line) if at in letters else line for at, line in enumerate(lines)]
 
 
-def _in_turn(lines: Iterable[str], pattern: re.Pattern[str], value: Callable[[str], int]) -> list[int]:
+def _counted(lines: list[str], pattern: "re.Pattern[str]") -> set[int]:
+    """Indices of lines whose numbers go up one by one, from any, with other lines between them."""
+    found = [(at, int(match[2])) for at, line in enumerate(lines) if (match := pattern.match(line))]
+    steps = all(after - before == 1 and at - first > 1 for (first, before), (at, after) in pairwise(found))
+    return {at for at, _ in found} if len(found) > 1 and steps else set()
+
+
+def _in_turn(lines: Iterable[str], pattern: "re.Pattern[str]", value: Callable[[str], int]) -> set[int]:
     """Indices of lines whose labels follow each other: 1, 2, 3, or a, b, c, a, b …; "a" alone is an article."""
     found = [(at, value(match[2])) for at, line in enumerate(lines) if (match := pattern.match(line))]
     runs: list[list[tuple[int, int]]] = []
@@ -120,10 +183,4 @@ def _in_turn(lines: Iterable[str], pattern: re.Pattern[str], value: Callable[[st
             runs.append([(at, number)])
         elif runs and number == runs[-1][-1][1] + 1:
             runs[-1].append((at, number))
-    return [at for run in runs if len(run) > 1 for at, _ in run]
-
-
-def _is_heading(line: str) -> bool:
-    said = line.strip().strip("*_# ")
-    taken = line_of.question_number(line) or line_of.option(line) or line_of.answer(line)
-    return bool(said) and not taken and len(said) <= LONGEST_HEADING and _HEADING.match(said) is not None
+    return {at for run in runs if len(run) > 1 for at, _ in run}

@@ -1,0 +1,133 @@
+"""Matching exercises: two numbered columns, or two lists below each other, with a key that says what belongs
+together."""
+
+import re
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.pasted.labels import LETTER, index_of
+from lantern.core.formats.pasted.source import Line
+from lantern.core.formats.sayings import words
+
+_ROW = re.compile(
+    rf"^\s*(?:[_(]+[\s_]*[)]?\s*)?(\d{{1,2}})\s*[.):]\s*(?P<left>\S.*?)(?:\s{{2,}}|\s*\t+\s*|\s+\|\s+)_*\s*\(?({LETTER})\s*[.):]\s*(?P<right>\S.*?)\s*$"
+)
+_NUMBERED = re.compile(r"^\s*(?:_+\s*)?(\d{1,2})\s*[.):]\s*(?P<text>\S.*?)\s*(?:_{2,})?$")
+_LETTERED = re.compile(rf"^\s*\(?({LETTER})\s*[.):]\s*(?P<text>\S.*?)\s*$")
+_TOGETHER = re.compile(rf"(\d{{1,2}})\s*[-–—=:.)>→]*\s*\(?({LETTER})\)?(?![\w’'])")
+_TOGETHER_BACK = re.compile(rf"(?<!\w)\(?({LETTER})\)?\s*[-–—=:.)>→]*\s*(\d{{1,2}})(?!\w)")
+_KEY = re.compile(rf"^[\s#*_>•\-–(]*(?:{words('key')}|{words('answer')})[\s*_]*[:：.]?[\s*_]*(?P<rest>.*)$", re.I)
+FEWEST = 2
+MOST_BETWEEN = 3
+
+
+@dataclass(frozen=True, slots=True)
+class Exercise:
+    """Lines [first, end) of a text are one exercise. `pairs` is None where no key says what belongs together."""
+
+    first: int
+    end: int
+    prompt: str
+    left: tuple[str, ...]
+    right: tuple[str, ...]
+    pairs: tuple[tuple[int, int], ...] | None
+    number: int | None = None
+
+
+def exercises_in(body: Sequence[Line]) -> list[Exercise]:
+    found: list[Exercise] = []
+    at = 0
+    while at < len(body):
+        made = _columns(body, at) or _lists(body, at)
+        if made and (not found or made.first >= found[-1].end):
+            found.append(made)
+            at = made.end
+        else:
+            at += 1
+    return found
+
+
+def _columns(body: Sequence[Line], at: int) -> Exercise | None:
+    """ "1. bow    a. back of the ship" in each of several lines."""
+    rows: list[re.Match[str]] = []
+    while at + len(rows) < len(body) and (found := _ROW.match(body[at + len(rows)].text)):
+        if int(found[1]) != len(rows) + 1 or index_of(found[3]) != len(rows):
+            break
+        rows.append(found)
+    if len(rows) < FEWEST:
+        return None
+    left, right = [row["left"] for row in rows], [row["right"] for row in rows]
+    return _exercise(body, at, at + len(rows), left, right)
+
+
+def _lists(body: Sequence[Line], at: int) -> Exercise | None:
+    """Numbered lines, and below them lettered ones, or the other way round; only where a key says which belong
+    together."""
+    first, second = (_NUMBERED, _LETTERED) if _NUMBERED.match(body[at].text) else (_LETTERED, _NUMBERED)
+    left, behind = _run(body, at, first)
+    if len(left) < FEWEST:
+        return None
+    start = behind
+    while start < len(body) and start - behind < MOST_BETWEEN and not second.match(body[start].text):
+        start += 1
+    right, end = _run(body, start, second)
+    if len(right) < FEWEST or any(line_of.answer(line.text) is not None for line in body[behind:start]):
+        return None
+    made = _exercise(body, at, end, left, right)
+    return made if made.pairs else None
+
+
+def _run(body: Sequence[Line], at: int, pattern: "re.Pattern[str]") -> tuple[list[str], int]:
+    """(texts of the lines from here that are counted one by one, index behind them)."""
+    texts: list[str] = []
+    while at < len(body) and (found := pattern.match(body[at].text)):
+        place = int(found[1]) - 1 if found[1].isdigit() else index_of(found[1])
+        if place != len(texts):
+            break
+        texts.append(found["text"])
+        at += 1
+    return texts, at
+
+
+def _exercise(body: Sequence[Line], at: int, end: int, left: list[str], right: list[str]) -> Exercise:
+    first, prompt, number = _asked_above(body, at)
+    pairs, end = _key_below(body, end, len(left), len(right))
+    return Exercise(first, end, prompt, tuple(left), tuple(right), pairs, number)
+
+
+def _asked_above(body: Sequence[Line], at: int) -> tuple[int, str, int | None]:
+    """(index of the line that asks for it, its text, its number): the last that is a sentence, headings of lists
+    apart."""
+    for first in range(at - 1, max(-1, at - 2 - MOST_BETWEEN), -1):
+        text = re.sub(r"^\s*#{1,6}\s+", "", body[first].text).strip()
+        if line_of.answer(text) is not None or _LETTERED.match(text):
+            break
+        if (text.endswith((".", ":", "?", "!", "。", "：")) and len(text.split()) > 2) or (
+            len(text) > 12 and text.endswith(("。", "？"))
+        ):
+            numbered = line_of.question_number(text)
+            return first, numbered[2] if numbered else text, numbered[0] if numbered else None
+    return at, "", None
+
+
+def _key_below(body: Sequence[Line], end: int, left: int, right: int) -> tuple[tuple[tuple[int, int], ...] | None, int]:
+    """(pairs of places, index behind the key): the next line that says something, if it is the key."""
+    at = end
+    while at < len(body) and body[at].is_blank:
+        at += 1
+    head = _KEY.match(body[at].text) if at < len(body) else None
+    if head is None:
+        return None, end
+    rows = [head["rest"]]
+    at += 1
+    while at < len(body) and not body[at].is_blank and _TOGETHER.search(body[at].text) and len(body[at].text) <= 12:
+        rows.append(body[at].text)
+        at += 1
+    text = " ".join(rows)
+    found = [(int(number) - 1, index_of(letter)) for number, letter in _TOGETHER.findall(text)]
+    if len(found) != left and (back := _TOGETHER_BACK.findall(text)):
+        found = [(index_of(letter) or 0, int(number) - 1) for letter, number in back]
+    pairs = tuple((one, other) for one, other in found if other is not None and one < left and other < right)
+    is_whole = len(pairs) == len(found) == left and len({one for one, _ in pairs}) == left
+    return (pairs, at) if is_whole else (None, end)

@@ -1,0 +1,173 @@
+"""The key at the end of a text: which answer belongs to which number."""
+
+import re
+from collections.abc import Iterable, Iterator, Sequence
+from dataclasses import dataclass, field
+
+from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.pasted.labels import LETTER, number_of
+from lantern.core.formats.pasted.source import Line
+from lantern.core.formats.sayings import words
+
+_SAID = rf"(?:{LETTER}(?:\s*[,&+/]\s*{LETTER})*|{words('true')}|{words('false')}|[TFtf])"
+_NUMBER = r"(?:\d{1,3}|[ivx]{1,5}|[IVX]{1,5})"
+_Q = rf"(?:(?:{words('question')})\s*\.?\s*)?"
+_HEAD = re.compile(rf"^[\s#*_>•\-–(]*(?:{words('key')}|{words('answer')})[\s*_]*[.:：)]?[\s*_]*(?P<rest>.*)$", re.I)
+_SECTION = re.compile(
+    rf"^\s*(?:#{{1,6}}\s+)?(?:{words('section')})\s+(?P<name>[A-Z]|\d{{1,2}}|[IVX]{{1,4}})\b\s*[.:：)\-–]?\s*", re.I
+)
+_PAIR = re.compile(
+    rf"(?:^|[\s,;|])#?{_Q}(?:(\d{{1,3}})\s*[.):：=\-–→>]*|([ivx]{{1,5}}|[IVX]{{1,5}})\s*[.):：=\-–→>]+)\s*"
+    rf"\(?({_SAID})\)?(?![\w’'])",
+    re.I,
+)
+_PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})(?:\s*[.):=\-–]\s*|\s+)(?=[^\W\d]|[“\"'])")
+_LINE = re.compile(rf"^[\s>•*\-–]*#?{_Q}({_NUMBER})\s*(?:[.):：=\-–→]+|\s-\s|\s(?={_SAID}\b))\s*(\S.*)$", re.I)
+_BARS = re.compile(r"^\s*\||\|\s*$")
+_RULE = re.compile(r"^[\s|:+-]+$")
+MOST_LOOKED_AT = 20_000
+"""Lines that are read, in all, in search of a key."""
+MOST_LEFT = 2
+"""Lines that say no answer, a signature, by which a key may be longer than its answers."""
+
+
+@dataclass
+class Key:
+    """Answers by (section, number), and in the order in which they stand. `left` are lines among them that say no
+    answer."""
+
+    answers: dict[tuple[str, int], str] = field(default_factory=dict)
+    left: list[Line] = field(default_factory=list)
+    lines: dict[tuple[str, int], Line] = field(default_factory=dict)
+
+    def unused(self, numbers: Iterable[tuple[str, int | None]]) -> list[Line]:
+        """Lines of which no answer belongs to one of these questions."""
+        used = {place if place in self.answers else ("", place[1]) for place in numbers}
+        lines = {line.at: line for place, line in self.lines.items() if place not in used}
+        return [line for at, line in lines.items() if not any(self.lines[p].at == at for p in used if p in self.lines)]
+
+    def of(self, section: str, number: int | None) -> str | None:
+        if number is None:
+            return None
+        said = self.answers.get((section, number))
+        has_sections = any(name for name, _ in self.answers)
+        return said if said is not None or has_sections else self.answers.get(("", number))
+
+
+def section_of(text: str) -> str | None:
+    """The name of a part of a test that a line begins with: "Section B: …"."""
+    found = _SECTION.match(text)
+    return found["name"].upper() if found else None
+
+
+def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
+    """The lines before a key at the end of the text, and the key."""
+    looked_at = 0
+    for at in range(len(lines) - 1, -1, -1):
+        head = _HEAD.match(lines[at].text)
+        if not head or lines[at].code:
+            continue
+        if head["rest"].strip() and not list(_pairs(head["rest"].strip())) and not _SECTION.match(head["rest"]):
+            continue
+        looked_at += len(lines) - at
+        if looked_at > MOST_LOOKED_AT:
+            break
+        rest = [lines[at].saying(head["rest"]), *lines[at + 1 :]]
+        key = _read(rest)
+        alone = not head["rest"].strip()
+        asked = any(_numbered(line) or "__" in line.text for line in lines[:at])
+        if key and asked and len(key.answers) >= (1 if alone else 2):
+            return lines[:at], key
+    return _without_bare_key(lines)
+
+
+def _numbered(line: Line) -> bool:
+    return line_of.question_number(re.sub(r"^\s*[#>*_]+\s*", "", line.text)) is not None
+
+
+def _without_bare_key(lines: list[Line]) -> tuple[list[Line], Key]:
+    """A last paragraph of nothing but numbers and letters is a key without a word above it."""
+    last = max((at for at, line in enumerate(lines) if not line.is_blank), default=-1)
+    first = last
+    while first > 0 and not lines[first - 1].is_blank:
+        first -= 1
+    paragraph = lines[first : last + 1]
+    if first <= 0 or not any(_numbered(line) for line in lines[:first]):
+        return lines, Key()
+    table = _table(paragraph)
+    if table:
+        return lines[:first], Key(table)
+    answers: dict[tuple[str, int], str] = {}
+    for line in paragraph:
+        found = _PAIR.findall(line.text)
+        if not found or re.sub(r"[\s,;|]", "", _PAIR.sub("", line.text)):
+            return lines, Key()
+        answers |= {("", number_of(number or roman) or 0): said.strip() for number, roman, said in found}
+    return (lines[:first], Key(answers)) if len(answers) > 1 else (lines, Key())
+
+
+def _table(lines: Sequence[Line]) -> dict[tuple[str, int], str]:
+    """A row of numbers above a row of letters, parted by tabs, bars or spaces."""
+    rows = [_BARS.sub("", line.text).replace("|", "\t") for line in lines if not _RULE.match(line.text)]
+    cells = [[cell for cell in re.split(r"\t+|\s{2,}", row.strip()) if cell.strip()] for row in rows]
+    if len(cells) != 2 or len(cells[0]) < 2 or len(cells[0]) != len(cells[1]):
+        return {}
+    numbers = [number_of(cell.strip().rstrip(".")) for cell in cells[0]]
+    fits = all(numbers) and all(re.fullmatch(_SAID, cell.strip(), re.I) for cell in cells[1])
+    return {("", number or 0): cell.strip() for number, cell in zip(numbers, cells[1], strict=True)} if fits else {}
+
+
+def _read(lines: list[Line]) -> Key | None:
+    """The answers in these lines; None where more of them say something else."""
+    table = _table([line for line in lines if not line.is_blank])
+    if table:
+        return Key(table)
+    key, section, last = Key(), "", None
+    for line in lines:
+        text = _BARS.sub("", line.text).replace("|", " ").strip() if "|" in line.text else line.text.strip()
+        if not text or _RULE.match(text):
+            continue
+        begun = _SECTION.match(text)
+        if begun:
+            section, text = begun["name"].upper(), text[begun.end() :].strip()
+            if not text:
+                continue
+        found = list(_pairs(text))
+        if any(said.endswith(("?", "？", "؟")) or "__" in said for _, said in found):
+            return None
+        if found:
+            key.answers |= {(section, number): said for number, said in found}
+            key.lines |= {(section, number): line for number, _ in found}
+            last = (section, found[-1][0])
+        elif last and line.text[:1].isspace():
+            key.answers[last] += f" – {text}"
+        else:
+            key.left.append(line)
+            if len(key.left) > len(key.answers) + MOST_LEFT:
+                return None
+    return key
+
+
+def _pairs(line: str) -> Iterator[tuple[int, str]]:
+    pairs = [(number_of(number or roman), said.strip()) for number, roman, said in _PAIR.findall(line)]
+    parts = _parts(line)
+    whole = _LINE.match(line)
+    if len(parts) > max(1, len(pairs)):
+        yield from parts
+    elif len(pairs) > 1 and not (whole and len(re.sub(r"\W", "", _PAIR.sub("", line))) > 3):
+        yield from ((number, said) for number, said in pairs if number)
+    elif whole and number_of(whole[1]):
+        yield number_of(whole[1]) or 0, whole[2].strip()
+    elif pairs and pairs[0][0] and len(line) <= 8:
+        yield from ((number, said) for number, said in pairs if number)
+
+
+def _parts(line: str) -> list[tuple[int, str]]:
+    """ "1. bow 2. stern 3. left": numbers that follow each other, each with a text behind it."""
+    marks = list(_PART.finditer(line))
+    numbers = [int(mark[1]) for mark in marks]
+    if len(numbers) < 2 or numbers != list(range(numbers[0], numbers[0] + len(numbers))):
+        return []
+    ends = [*(mark.start() for mark in marks[1:]), len(line)]
+    said = [line[mark.end() : end].strip(" ,;") for mark, end in zip(marks, ends, strict=True)]
+    return list(zip(numbers, said, strict=True)) if all(said) else []

@@ -1,0 +1,345 @@
+"""A block taken apart: which of its lines ask, which are options, which say what is right, and which are none of it."""
+
+import re
+from dataclasses import dataclass, field, replace
+
+from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.pasted.blocks import Block
+from lantern.core.formats.pasted.lines import OptionLine
+from lantern.core.formats.pasted.literal import code, literal
+from lantern.core.formats.pasted.source import BULLET, Line
+from lantern.core.formats.sayings import words
+from lantern.core.questions.kinds.choice import MIN_OPTIONS
+
+_COLUMN = re.compile(r"(?:^|\s{2,}|\t)\s*(\*?\(?[A-La-l][.)]\s*\S.*?)(?=\s{2,}\(?[A-La-l][.)]|\t|$)")
+_DECORATION = re.compile(rf"^\s*(?:{BULLET})\s+(?=\S)")
+_KIND_BEFORE = re.compile(
+    rf"^(?:\*\*)?(?:{words('closed_kind')}|{words('open_kind')})(?:\s+question)?\s*[:：](?:\*\*)?\s*(?=\S)", re.I
+)
+"""A word for the kind of question before it says nothing that its lines do not."""
+_ASKED = re.compile(r"[?？؟]\s*\**\s*$")
+_BEHIND = re.compile(r"(?<=[?？:])\s+\S")
+LONGEST_IN_ONE_LINE = 1000
+_ENDS = (".", "!", "?", ":", ";", "。", "？", "！", "؟", "…")
+_ANSWER_IN_LINE = re.compile(rf"[\s.;(\[](?:{words('answer')})\s?[:：=]\s*(?P<answer>\S[^:：]*?)[)\]]?\s*$", re.I)
+_BANK = re.compile(rf"^\s*(?:[(\[]\s*)?(?:{words('bank')})\s*[:：]\s*(?P<words>\S.*?)[)\]]?\s*$", re.I)
+_CODE = re.compile(
+    r"^\s*(?:(?:for|while|if|def|class|elif|return|import|from|int|float|var|let|const|function|public|void|#include)\b.*[:;{})]\s*$"
+    r"|(?:print|printf|console\.log|echo)\s*\(.*|[\w.\[\]]+\s*[-+*/]?=\s*\S.*|else:|try:|[{}];?)\s*$"
+)
+
+
+@dataclass
+class Parts:
+    """`answer` is what an answer line or a key says. `left` are lines that are in no part of the question. `glued`
+    are those
+    that were taken as going on with the option above them, which is a guess; `guessed_options`: options without any
+    mark.
+    `is_open`: it is said of it that anything may be written."""
+
+    prompt: list[str] = field(default_factory=list)
+    options: list[OptionLine] = field(default_factory=list)
+    answer: str | None = None
+    why: list[str] = field(default_factory=list)
+    tags: list[str] = field(default_factory=list)
+    seconds: int | None = None
+    by: str = ""
+    points: int | None = None
+    numbered: bool = False
+    in_order: bool = False
+    guessed_options: bool = False
+    is_open: bool = False
+    bank: tuple[str, ...] = ()
+    bank_line: str = ""
+    glued: list[str] = field(default_factory=list)
+    left: list[str] = field(default_factory=list)
+
+
+def taken_apart(block: Block, *, glues: bool = True) -> Parts:
+    """`glues`: whether a line below an option that may go on with it does."""
+    taker = _Taker(block, glues)
+    for at, line in enumerate(block.filled):
+        taker.take(line, first=at == 0)
+    return taker.finished()
+
+
+class _Taker:
+    def __init__(self, block: Block, glues: bool) -> None:
+        self.parts = Parts(numbered=block.number is not None)
+        self._glues = glues
+        self._lines = block.filled
+        texts = [line.text for line in self._lines]
+        starred = {one.star for line in self._lines[1:] if (one := line_of.option(line)) and not one.sure}
+        self._mixed = starred == {True, False}
+        """Bullets of which some are stars: the stars mark what is right."""
+        self._lettered = any(re.match(r"\s*\(?[Bb]\s*[.):]", text) for text in texts)
+        """Whether "A:" names an option."""
+        self._prompt: list[Line] = []
+        self._options: list[tuple[OptionLine, Line]] = []
+        self._last = ""
+        """What the line above was."""
+        self._above: Line | None = None
+
+    def take(self, line: Line, *, first: bool) -> None:
+        far = self._above is not None and line.at - self._above.at > 1
+        self._last = self._role(line, first, far)
+        self._above = line
+
+    def _role(self, line: Line, first: bool, far: bool) -> str:
+        parts, text = self.parts, line.text
+        if line.code:
+            self._prompt.append(line)
+            return "prompt"
+        columns = self._columns(line)
+        if columns:
+            return columns
+        if first:
+            self._prompt.append(line.saying(_DECORATION.sub("", text)))
+            return "prompt"
+        answer = line_of.answer(text)
+        if answer is None and not self._options and not self._lettered:
+            answer = line_of.short_answer(text)
+        if answer is not None:
+            if parts.answer is not None:
+                parts.left.append(line.source)
+            else:
+                parts.answer, remarks = line_of.without_remarks(answer)
+                parts.left += [remarks] if remarks else []
+            return "answer"
+        fact = self._fact(text)
+        if fact:
+            return fact
+        if line_of.is_aside(text):
+            parts.left.append(line.source)
+            return "left"
+        one = line_of.option(line)
+        if one is None and (numbered := line_of.question_number(text)) is not None and numbered[1] != "Q":
+            marked = line_of.marked_plain(replace(line, text=numbered[2]))
+            one = OptionLine(str(numbered[0]), marked.text if marked else numbered[2], marked is not None, True)
+        if one is not None and self._last == "answer" and self._names_again(one):
+            parts.answer = f"{parts.answer}\n{one.label}) {one.text}"
+            return "answer"
+        if one is not None and self._is_about_an_option(one):
+            parts.left.append(line.source)
+            return "left"
+        if one is not None and (self._last != "why" or one.sure):
+            right = one.right or (self._mixed and one.star)
+            self._options.append((replace(one, text=one.text.strip(), right=right), line))
+            return "option"
+        return self._plain(line, far)
+
+    def _names_again(self, one: OptionLine) -> bool:
+        """An option that stands once more below the answer line, in a list of all that are right."""
+        return any(other.label == one.label and other.text == one.text.strip() for other, _ in self._options)
+
+    def _is_about_an_option(self, one: OptionLine) -> bool:
+        """What stands below the answer behind a letter that an option has already: why it is right, or wrong."""
+        told = self.parts.answer is not None or bool(self.parts.why)
+        return told and bool(one.label) and any(other.label == one.label for other, _ in self._options)
+
+    def _columns(self, line: Line) -> str:
+        """Several options in one line, one behind the other or in columns, and what may be said of them behind them."""
+        if len(line.text) > LONGEST_IN_ONE_LINE:
+            return ""
+        behind = _ANSWER_IN_LINE.search(line.text)
+        if behind and line_of.before_inline_options(line.text) != line.text and self.parts.answer is None:
+            role = self._columns(line.saying(line.text[: behind.start()]))
+            self.parts.answer = behind["answer"].rstrip(" .") if role else None
+            return role
+        together = line_of.options_in_one_line(line, len(self._options))
+        if not together and len(cells := _COLUMN.findall(line.text)) > 1:
+            found = [line_of.option(line.saying(cell)) for cell in cells]
+            together = [one for one in found if one is not None]
+        if not together:
+            return ""
+        before = line_of.before_inline_options(line.text)
+        if before:
+            self._prompt.append(line.saying(before))
+        self._options += [(one, line) for one in together]
+        return "option"
+
+    def _fact(self, text: str) -> str:
+        parts = self.parts
+        if line_of.is_label_of_options(text):
+            return "label"
+        if line_of.says_in_order(text):
+            parts.in_order = True
+            return "order"
+        bank = _BANK.match(text)
+        if bank:
+            parts.left += [parts.bank_line] if parts.bank_line else []
+            parts.bank = tuple(word.strip() for word in re.split(r"[,;|/·•]", bank["words"]) if word.strip())
+            parts.bank_line = text
+            return "bank"
+        if (limit := line_of.seconds(text)) is not None:
+            parts.seconds = limit
+            return "fact"
+        if (worth := line_of.points(text)) is not None:
+            parts.points = worth
+            return "fact"
+        if (reason := line_of.reason(text)) is not None and (
+            parts.options or self._options or parts.answer or self._last != "prompt"
+        ):
+            parts.why.append(reason)
+            return "why"
+        if (by := line_of.writer(text)) is not None and len(by) <= 60:
+            parts.by = by
+            return "fact"
+        if (tags := line_of.topics(text)) is not None:
+            parts.tags += tags
+            return "fact"
+        return ""
+
+    def _plain(self, line: Line, far: bool) -> str:
+        """A line that says nothing of itself: it goes on with what stands above it, or belongs nowhere."""
+        parts, text = self.parts, line.text.strip()
+        above = self._above.text.rstrip() if self._above else ""
+        goes_on = not far and not above.endswith(_ENDS) and text[:1].islower()
+        if self._last == "why" and not far:
+            parts.why[-1] += f"{' ' if goes_on else chr(10)}{text}"
+            return "why"
+        if self._last == "answer" and goes_on and parts.answer is not None and not self._options:
+            parts.answer += f" {text}"
+            return "answer"
+        if self._options and self._last in {"option", "glued"} and (not far or not self._is_sure()):
+            return self._below_an_option(line, far)
+        if not self._options and self._last in {"prompt", "bank", "label"} and parts.answer is None:
+            self._prompt.append(line)
+            return "prompt"
+        parts.left.append(line.source)
+        return "left"
+
+    def _is_sure(self) -> bool:
+        return bool(self._options) and self._options[-1][0].sure
+
+    def _below_an_option(self, line: Line, far: bool) -> str:
+        """It goes on with the option, unless it is marked as right where options have no letters."""
+        last, at = self._options[-1]
+        marked = line_of.marked_plain(line)
+        if marked and not last.sure and not line.bold:
+            self._options.append((marked, line))
+            return "option"
+        text = line.text.strip()
+        indent = len(line.text) - len(line.text.lstrip())
+        is_inside = indent > len(at.text) - len(at.text.lstrip()) and not last.text.endswith(_ENDS)
+        is_sure = not far and (text[:1].islower() or is_inside) and not last.text.endswith(_ENDS)
+        if not is_sure:
+            if not self._glues or far:
+                self.parts.left.append(line.source)
+                return "left"
+            self.parts.glued.append(text)
+        text = f"{last.text} {marked.text if marked else text}"
+        self._options[-1] = (replace(last, text=text, right=last.right or marked is not None), at)
+        return "glued"
+
+    def finished(self) -> Parts:
+        parts = self.parts
+        parts.options = _crossed(self._in_turn([one for one, _ in self._options]))
+        if parts.options and all(one.right for one in parts.options) and all(line.bold for _, line in self._options):
+            parts.options = [replace(one, right=False) for one in parts.options]  # all bold says nothing
+        if not parts.options and self._prompt:
+            self._split_options()
+        if not parts.options and len(self._prompt) > 1:
+            self._plain_options()
+        parts.options = [replace(one, text=literal(one.text)) for one in parts.options]
+        parts.prompt = _prompt_of(self._prompt)
+        if parts.prompt:
+            parts.prompt[0] = _KIND_BEFORE.sub("", parts.prompt[0])
+        if parts.prompt:
+            parts.prompt[0], worth = line_of.points_in(parts.prompt[0])
+            if worth is None:
+                parts.prompt[-1], worth = line_of.points_in(parts.prompt[-1])
+            parts.points = parts.points if worth is None else worth
+            parts.prompt = [line for line in parts.prompt if line.strip()]
+        return parts
+
+    def _in_turn(self, options: list[OptionLine]) -> list[OptionLine]:
+        """Options that stood in columns, in the order of their letters."""
+        places = [line_of.place_of(one.label) for one in options]
+        if None in places or sorted(places) != list(range(len(places))):  # type: ignore[type-var]
+            return options
+        return [options[places.index(at)] for at in range(len(options))]
+
+    def _split_options(self) -> None:
+        """ "Which is a wind? – breeze – berth": options behind the question, of which one is the answer."""
+        last = self._prompt[-1]
+        asks, sign, behind = (
+            re.split(r"(?<=[?？:])(\s+[–—-]\s+|\s+)", last.text.strip(), maxsplit=1)
+            if _BEHIND.search(last.text)
+            else ("", "", "")
+        )
+        cells = [cell.strip(" .;") for cell in re.split(r"\s+[–—/|-]\s+|\s*;\s*", behind) if cell.strip()]
+        answer = (self.parts.answer or "").casefold().rstrip(".")
+        if sign and len(cells) > 1 and answer in {cell.casefold() for cell in cells}:
+            self._prompt[-1] = last.saying(asks)
+            self.parts.options = [OptionLine("", cell, False, False) for cell in cells]
+
+    def _plain_options(self) -> None:
+        """Lines below the prompt of which one is marked, or is the answer, are options without letters."""
+        below = self._prompt[1:]
+        if any(line.code for line in below):
+            return
+        if (
+            len(below) == 1
+            and self.parts.answer is None
+            and (only := line_of.marked_plain(below[0]))
+            and not below[0].bold
+        ):
+            self.parts.answer, self._prompt = only.text, self._prompt[:1]
+            return
+        if len(below) == 1 and len(cells := re.split(r"\s+[/|]\s+", below[0].text.strip())) > 1:
+            below = [below[0].saying(cell.strip()) for cell in cells]
+        marked = [line_of.marked_plain(line) for line in below]
+        texts = [line.text.strip() for line in below]
+        answer = (self.parts.answer or "").casefold().rstrip(".")
+        listed = bool(answer) and answer in {text.casefold().rstrip(".") for text in texts}
+        unmarked = not any(marked) and _ASKED.search(self._prompt[0].text) is not None and all(map(_is_short, texts))
+        self.parts.guessed_options = unmarked and not listed and len(below) >= MIN_OPTIONS
+        if len(below) >= MIN_OPTIONS and (listed or unmarked or 0 < sum(m is not None for m in marked) < len(below)):
+            self.parts.options = [
+                m or OptionLine("", text, False, False) for text, m in zip(texts, marked, strict=True)
+            ]
+            self._prompt = self._prompt[:1]
+
+
+def _crossed(options: list[OptionLine]) -> list[OptionLine]:
+    """A small x behind some of the options says that they are right, where nothing else says it of any."""
+    crossed = [re.fullmatch(r"(.*\S)\s+[xX]", one.text) for one in options]
+    if any(one.right for one in options) or not any(crossed) or all(crossed):
+        return options
+    return [
+        replace(one, text=cross[1], right=True) if cross else one for one, cross in zip(options, crossed, strict=True)
+    ]
+
+
+def _is_short(text: str) -> bool:
+    return len(text) <= 60 and not text.endswith((*_ENDS, ",")) and "__" not in text
+
+
+def _prompt_of(lines: list[Line]) -> list[str]:
+    """The lines that ask, wrapped ones put together again, programs as code."""
+    made: list[str] = []
+    for line in _with_code(lines):
+        text = line.text.strip()
+        wrapped = made and not line.code and text[:1].islower() and not made[-1].rstrip().endswith((*_ENDS, "`"))
+        if line.code:
+            made += code([line.text.rstrip()]) if text else []
+        elif wrapped:
+            made[-1] += f" {literal(text)}"
+        else:
+            made.append(literal(re.sub(r"(?<=[?？؟])\s*(?:\*|_{3,})$", "", text)))  # a star, or a line to write on
+    return made
+
+
+def _with_code(lines: list[Line]) -> list[Line]:
+    """Lines below the first that read like a program are one."""
+    below = lines[1:]
+    if any(line.code for line in lines) or not below:
+        return lines
+    like = [_CODE.match(line.text) is not None for line in below]
+    indented = any(line.text[:1].isspace() for line in below[1:])
+    first = next((at for at, is_code in enumerate(like) if is_code), len(below))
+    last = max((at for at, is_code in enumerate(like) if is_code), default=-1)
+    if last < first or (sum(like) < 2 and not indented):
+        return lines
+    return [lines[0], *(replace(line, code=first <= at <= last) for at, line in enumerate(below))]

@@ -1,0 +1,26 @@
+"""What is said of pasted questions, and what they ask where the text does not say it, in the language of the set."""
+
+from lantern.core.messages import Message, said
+
+FILL_GAP = said("ask_fill_gap", "Fill in the gap.")
+TRUE, FALSE = said("is_true", "True"), said("is_false", "False")
+TRUE_OR_FALSE = said("ask_true_false", "True or false?")
+NO_RIGHT = said("none_marked_right", "No option is marked as right. Mark one, or make it an opinion.")
+NO_QUESTION = said("no_question_here", "This asks nothing. It can come in as a page.")
+
+LINES_AS_OPTIONS = said(
+    "lines_as_options", "The lines below the question were taken as its options; nothing says that they are."
+)
+MANY_ANSWERS = said(
+    "many_answers", "The answer below it names several questions by their numbers. Give this one its own."
+)
+BRACKETS_AS_GAPS = said("brackets_as_gaps", "What stands in brackets was taken as gaps.")
+APART = said("stands_apart", "It stands apart from the other questions: look whether your students are asked this.")
+
+
+def left_out(line: str) -> Message:
+    return said("line_left_out", "Left out: “{line}”.", line=line.strip()[:120])
+
+
+def glued(line: str) -> Message:
+    return said("line_glued", "“{line}” was taken as the rest of the option above it.", line=line[:80])
