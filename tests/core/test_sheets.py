@@ -1,12 +1,15 @@
 """Spreadsheets as people lay them out: headings, columns, marks of what is right, delimiters, encodings."""
 
 from itertools import count
+from pathlib import Path
 
 import pytest
 
 from lantern.core.formats.exchange import Source, Unreadable
-from lantern.core.formats.registry import read_file
-from lantern.core.formats.sheet_rows import HEADINGS, read_rows, use_of
+from lantern.core.formats.registry import read_file, read_typed
+from lantern.core.formats.sheet_columns import use_of
+from lantern.core.formats.sheet_rows import read_rows
+from lantern.core.formats.sheet_write import HEADINGS
 
 
 def ids():
@@ -47,7 +50,8 @@ def right(item):
         ("Feedback", "explanation"),
         ("Seconds", "time"),
         ("Time limit", "time"),
-        ("Points", "weight"),
+        ("Points", "points"),
+        ("Weight", "weight"),
         ("Category", "topics"),
         ("Your name", "by"),
         ("Author", "by"),
@@ -187,3 +191,70 @@ def test_a_cell_that_is_too_long_is_told_and_nothing_of_it_is_cut_away(row):
     assert entry.item is None
     assert "at most" in str(entry.sentences[0])
     assert "x" * 5000 in entry.text
+
+
+def test_an_old_spreadsheet_is_read_and_what_else_is_in_it_told():
+    data = (Path(__file__).parents[1] / "samples" / "class-8c.xls").read_bytes()
+    incoming = read_file(Source("class_8c.xls", data), ids())
+    assert [right(entry.item) for entry in incoming.entries] == [["Bowline"], ["100"]]
+    assert [str(entry.place) for entry in incoming.entries] == ["Questions, row 2", "Questions, row 3"]
+    assert [str(note) for note in incoming.notes] == [
+        "The sheet “Notes” is left out: it holds no questions. It begins “Bring the chart”."
+    ]
+    with pytest.raises(Unreadable, match="damaged"):
+        read_file(Source("class_8c.xls", data[:300]), ids())
+
+
+def both_fit(**choices):
+    return rows("Question|Option 1|Option 2|Option 3|Correct", "How many?|3|2|1|2", "How many?|2|3|1|3", **choices)
+
+
+def test_a_key_that_fits_twice_is_asked_once_for_the_whole_sheet():
+    incoming = both_fit()
+    (ask,) = incoming.asks
+    assert (ask.name, ask.given, [way.value for way in ask.ways]) == ("key", "", ["place", "text"])
+    open_one = incoming.entries[1]
+    assert (open_one.item, [right(one.item) for one in open_one.readings]) == (None, [["1"], ["3"]])
+    assert [right(both_fit(key=way).entries[1].item) for way in ("place", "text")] == [["1"], ["3"]]
+    assert both_fit(key="text").asks[0].given == "text"
+
+
+def test_rows_that_fit_one_way_only_say_how_the_others_are_meant():
+    incoming = rows("Question|A|B|C|Answer", "Fathoms?|1|10|100|100", "Masts?|3|2|1|3")
+    assert ([right(entry.item) for entry in incoming.entries], incoming.asks) == ([["100"], ["3"]], [])
+
+
+def test_more_rows_than_are_read_at_once_come_in_parts():
+    lines = ["Question|Answer", *(f"Which rope is {number}?|rope {number}" for number in range(1, 2502))]
+    first, last = rows(*lines), rows(*lines, part="2")
+    assert [str(way.says) for way in first.asks[0].ways] == ["1 to 1000", "1001 to 2000", "2001 to 2501"]
+    assert [len(one.entries) for one in (first, last)] == [1000, 501]
+    assert last.entries[0].item.accepts == ("rope 2001",)
+
+
+def test_what_is_in_no_question_is_told():
+    incoming = rows("Knots of 8C|||", "by S. Toll|||", "Question|Answer|Feedback A|Room", "Left side?|port|Yes!|12")
+    assert incoming.title == "Knots of 8C"
+    assert [str(note) for note in incoming.notes] == [
+        "Left out: “by S. Toll”.",
+        "Feedback A: left out, for a question has one explanation, and none for each option.",
+        "Columns that are used for nothing: Room.",
+    ]
+
+
+@pytest.mark.parametrize(
+    ("text", "said"),
+    [
+        ('[{"question": "Which?", "options": ["Reef", "Bowline"], "answer": "Bowline"}]', ["Bowline"]),
+        ('{"quiz": {"items": [{"question": "Which?", "choices": ["Reef", "Bowline"], "correctAnswer": 0}]}}', ["Reef"]),
+        ('[{"question": "Which?", "options": ["Reef", "Bowline"], "answer": 2}]', ["Bowline"]),
+        ('[{"question": "Which?", "options": ["Reef", "Bowline", "Hitch"], "answer": 1}]', []),
+        (
+            '[{"question": "Which?", "options": [{"text": "Reef"}, {"text": "Bowline", "isCorrect": true}]}]',
+            ["Bowline"],
+        ),
+    ],
+)
+def test_json_of_other_programs_is_read_and_a_number_that_can_mean_two_options_is_no_key(text, said):
+    (entry,) = read_typed(text, ids()).entries
+    assert (right(entry.item), entry.sure) == (said, said != [])

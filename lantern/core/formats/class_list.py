@@ -58,14 +58,15 @@ def read_class_list(source: Source) -> ClassList:
     sheet = next((one for one in SHEETS if one.fits(source)), None)
     if sheet is None:
         return read_names(text_in(source.data), source.choices)
-    rows, more = sheet.rows(source.data)
-    return _of_rows(rows, source.choices, more=more)
+    sheets, more = sheet.sheets(source.data)
+    return _of_rows(sheets[0].rows if sheets else [], source.choices, more=more)
 
 
 def read_names(text: str, choices: Mapping[str, str] | None = None) -> ClassList:
     """Names that were pasted, one a line; with tabs between them they were copied out of a spreadsheet."""
     if "\t" in text:
-        rows, more = CsvFormat().rows(text.encode())
+        sheets, more = CsvFormat().sheets(text.encode())
+        rows = sheets[0].rows
         if max((len(row) for row in rows), default=0) > 1:
             return _of_rows(rows, choices or {}, more=more)
     found = ClassList()

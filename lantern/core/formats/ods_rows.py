@@ -13,32 +13,41 @@ from lantern.core.messages import said
 
 _TABLE = "{urn:oasis:names:tc:opendocument:xmlns:table:1.0}"
 _TEXT = "{urn:oasis:names:tc:opendocument:xmlns:text:1.0}"
+MOST_TABLES = 20
 DAMAGED = said("sheet_damaged", "This spreadsheet is damaged, or protected by a password.")
 
 
-def rows_of(data: bytes, most_rows: int, most_columns: int) -> list[list[str]]:
-    """The first table with anything in it. Raises Unreadable."""
+Rows = list[list[str]]
+
+
+def tables_of(data: bytes, most_rows: int, most_columns: int) -> list[tuple[str, Rows]]:
+    """(name, rows) of each table; cells are texts as they are shown. Raises Unreadable."""
     content = check_zip(data).read("content.xml")
     if content is None or b"<!DOCTYPE" in content or b"<!ENTITY" in content:
         raise Unreadable(DAMAGED)
-    rows: list[list[str]] = []
+    tables: list[tuple[str, Rows]] = []
+    rows: Rows = []
     try:
         for _, element in etree.iterparse(
             BytesIO(content), events=("end",), tag=(f"{_TABLE}table", f"{_TABLE}table-row"),
             resolve_entities=False, no_network=True, huge_tree=False,
         ):  # fmt: skip
             if element.tag == f"{_TABLE}table":
-                if any(any(row) for row in rows):
-                    break
+                tables.append((element.get(f"{_TABLE}name", ""), _without_empty_end(rows)))
                 rows = []
+                element.clear()
+                if len(tables) >= MOST_TABLES:
+                    break
                 continue
             cells = _cells(element, most_columns)
-            rows += [cells] * min(_times(element, "rows"), most_rows - len(rows))
+            rows += [cells] * max(0, min(_times(element, "rows"), most_rows - len(rows)))
             element.clear()
-            if len(rows) >= most_rows:
-                break
     except etree.XMLSyntaxError as error:
         raise Unreadable(DAMAGED) from error
+    return tables
+
+
+def _without_empty_end(rows: Rows) -> Rows:
     while rows and not any(rows[-1]):
         rows.pop()
     return rows
