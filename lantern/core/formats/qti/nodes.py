@@ -8,6 +8,7 @@ from math import isfinite
 import lxml.etree as etree
 from lxml import html
 
+from lantern.core.formats.mathml import formula_of, raised
 from lantern.core.formats.qti.versions import plain_name
 from lantern.core.questions.richtext import FORMULA, inline_html
 
@@ -15,6 +16,7 @@ MOST_BYTES = 4 * 1024 * 1024
 DEEPEST = 60
 _MARKS = {"strong": "**", "b": "**", "em": "*", "i": "*", "code": "`"}
 _BREAKS = {"p", "div", "h1", "h2", "h3", "h4", "li", "blockquote", "pre", "tr", "ul", "ol", "table", "feedback-block"}
+_BASE = "{http://www.w3.org/XML/1998/namespace}base"
 _SPECIAL = re.compile(r"([\\*_`$])")
 
 
@@ -51,6 +53,18 @@ class Node:
 
     def number(self, name: str) -> float | None:
         return finite(self[name])
+
+    def based(self, reference: str) -> str:
+        """A reference behind the bases (xml:base) that hold here."""
+        bases = [
+            plain_base
+            for element in [self.element, *self.element.iterancestors()]
+            if (plain_base := element.get(_BASE))
+        ]
+        for base in bases:
+            folder = base if base.endswith("/") else base.rpartition("/")[0]
+            reference = f"{folder.rstrip('/')}/{reference}" if folder and not reference.startswith("/") else reference
+        return reference
 
 
 def finite(text: str) -> float | None:
@@ -101,6 +115,12 @@ def _pieces(element: "etree._Element", without: frozenset[str]) -> Iterator[str]
 def _piece(child: "etree._Element", name: str, without: frozenset[str]) -> Iterator[str]:
     if name == "br":
         yield "\n"
+        return
+    if name == "math":
+        yield formula_of(child)
+        return
+    if name in {"sub", "sup"}:
+        yield raised("".join(child.itertext()), name)
         return
     inside = "".join(_pieces(child, without))
     mark = _MARKS.get(name)

@@ -9,6 +9,7 @@ from urllib.parse import unquote
 from zipfile import ZIP_DEFLATED, ZipFile
 
 import lxml.etree as etree
+from PIL import Image
 from pydantic import ValidationError
 
 from lantern.core.formats.exchange import (
@@ -27,10 +28,13 @@ from lantern.core.formats.exchange import (
 from lantern.core.formats.markdown import first_of, text_of, write_item
 from lantern.core.formats.qti import read_items, write_items
 from lantern.core.formats.qti.build import Builder, Element, as_bytes
+from lantern.core.formats.qti.declarations import declarations_of, points_of
 from lantern.core.formats.qti.nodes import Node, parse
-from lantern.core.formats.qti.reading import KeepFile, NotSaid
+from lantern.core.formats.qti.nodes import text_of as words_of
+from lantern.core.formats.qti.reading import KeepFile, NotSaid, Reading
 from lantern.core.formats.qti.versions import QTI2, QTI3, Version
 from lantern.core.formats.safezip import SafeZip, is_zip
+from lantern.core.formats.weights import weigh
 from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of, read_item
 from lantern.core.questions.companions import NewId
@@ -38,6 +42,8 @@ from lantern.core.questions.content import SetContent
 from lantern.core.questions.items import Item, Question, title_of
 
 MANIFEST, TEST = "imsmanifest.xml", "test.xml"
+LONGEST_ABOVE = 1000
+"""A passage with more signs than this is a page of its own."""
 Fields = dict[str, Any]
 
 
@@ -61,6 +67,14 @@ class Package:
 
         return keep
 
+    def size_of(self, key: str) -> tuple[int, int] | None:
+        """The size of a picture that was taken along; None for what is none."""
+        try:
+            with Image.open(BytesIO(self.incoming.media[key].data)) as picture:
+                return picture.size
+        except (KeyError, OSError, ValueError, Image.DecompressionBombError):
+            return None
+
     def xml(self, name: str) -> Node | None:
         found = self._by_name.get(name.lower())
         data = self.archive.read(found) if found else None
@@ -73,8 +87,9 @@ def _resolved(place: str, reference: str) -> str:
     return normpath(str(folder / unquote(reference.split("#")[0].split("?")[0]))).lstrip("/")
 
 
-def read_package(data: bytes, new_id: NewId) -> Incoming:
-    """Every item of the package as an entry, in the order of its tests. Raises Unreadable."""
+def read_package(data: bytes, new_id: NewId, language: str = "") -> Incoming:
+    """Every item of the package as an entry, in the order of its tests; `language` is that of the set. Raises
+    Unreadable."""
     incoming = Incoming()
     package = Package(SafeZip(data), incoming)
     manifest = package.xml(MANIFEST)
@@ -83,7 +98,9 @@ def read_package(data: bytes, new_id: NewId) -> Incoming:
             said("package_without_manifest", "This archive has no readable manifest, so it is no package of questions.")
         )
     resources = {
-        _resolved(MANIFEST, node["href"]): node for node in manifest.all("resource") if node["href"].endswith(".xml")
+        _resolved(MANIFEST, node.based(node["href"])): node
+        for node in manifest.all("resource")
+        if node["href"].lower().endswith(".xml")
     }
     tests = [name for name, node in resources.items() if "test" in node["type"]]
     placed: dict[str, Fields] = {}
@@ -94,11 +111,18 @@ def read_package(data: bytes, new_id: NewId) -> Incoming:
             continue
         incoming.title = incoming.title or test["title"][:200]
         placed |= dict(_items_of(test, name))
+        for block in test.all("rubric-block"):
+            incoming.note(said("line_left_out", "Left out: “{line}”.", line=" ".join(block.text.split())[:120]))
     items = [*placed, *(name for name in resources if name not in placed and name not in tests)]
     incoming.title = incoming.title or _manifest_title(manifest)
+    points: list[int | None] = []
     for name in items[:MOST_ENTRIES]:
         tags = _tags_of(resources[name]) if name in resources else ()
-        incoming.entries += _entries_of(package, name, placed.get(name, {}) | {"tags": tags}, new_id)
+        facts = placed.get(name, {}) | {"tags": tags}
+        found, worth = _entries_of(package, name, facts, new_id, language)
+        incoming.entries += found
+        points += [worth if "weight" not in facts else None] * len(found)
+    weigh(incoming, points)
     if len(items) > MOST_ENTRIES:
         incoming.note(only_first(MOST_ENTRIES))
     if not incoming.entries:
@@ -117,7 +141,7 @@ def _items_of(test: Node, name: str) -> Iterator[tuple[str, Fields]]:
         weight = reference.first("weight")
         if weight and weight["value"] in {"0", "1", "2", "0.0", "1.0", "2.0"}:
             facts["weight"] = int(float(weight["value"]))
-        yield _resolved(name, reference["href"]), facts
+        yield _resolved(name, reference.based(reference["href"])), facts
 
 
 def _tags_of(resource: Node) -> tuple[str, ...]:
@@ -142,20 +166,52 @@ def _called(name: str) -> Message:
     return said("place_named", "{name}", name=name[:100])
 
 
-def _entries_of(package: Package, name: str, facts: Fields, new_id: NewId) -> list[Entry]:
+def _entries_of(
+    package: Package, name: str, facts: Fields, new_id: NewId, language: str
+) -> tuple[list[Entry], int | None]:
+    """(what the item at this place is, the points that it says it is worth)."""
     root = package.xml(name)
     if root is None:
-        return [Entry(place=_called(name), text="", sentences=(MISSING,))]
+        return [Entry(place=_called(name), text="", sentences=(MISSING,), sure=False)], None
     place = _called(root["title"] or name)
     if root.name == "questestinterop":
         package.incoming.note(OLD_VERSION)
     if root.name != "assessment-item":
-        return []
+        return [], None
+    reading = Reading(root, declarations_of(root), new_id, package.keep_for(name), package.size_of, language)
     try:
-        found, sentences = read_items.read_item(root, new_id, package.keep_for(name))
+        found = read_items.read_item(reading)
     except NotSaid as error:
-        return [Entry(place=place, text=_words(root), sentences=(error.message,))]
-    return [_entry(place, fields | facts, sentences, root, new_id) for fields in found]
+        return [Entry(place=place, text=_words(root), sentences=(error.message,), sure=False)], None
+    worth = points_of(root)
+    passage = _passages(package, name, root)
+    entries = [_entry(place, _below(passage, fields) | facts, reading.sentences, root, new_id) for fields in found]
+    if len(passage) > LONGEST_ABOVE:
+        page = {"kind": "page", "prompt": root["title"] or passage.split("\n")[0][:200], "body": passage}
+        entries.insert(0, _entry(place, page, [], root, new_id))
+    return entries, int(worth) if worth is not None and worth == int(worth) and 0 <= worth < 1000 else None
+
+
+def _passages(package: Package, name: str, root: Node) -> str:
+    """The texts that are shared by several items (stimulus), as far as this one names them."""
+    texts = []
+    for reference in root.all("assessment-stimulus-ref", "stimulus-ref"):
+        found = package.xml(_resolved(name, reference.based(reference["href"])))
+        body = found.first("stimulus-body") if found else None
+        if body is None:
+            package.incoming.note(
+                said("stimulus_missing", "The passage {name} is not in the package.", name=reference["href"][:80])
+            )
+        else:
+            texts.append(words_of(body))
+    return "\n".join(texts)
+
+
+def _below(passage: str, fields: Fields) -> Fields:
+    """A short passage stands above what is asked; a long one is a page before it."""
+    if not passage or len(passage) > LONGEST_ABOVE:
+        return fields
+    return fields | {"prompt": f"{passage}\n{fields.get('prompt', '')}".strip()}
 
 
 def _words(root: Node) -> str:
@@ -178,7 +234,7 @@ def _entry(place: Message, fields: Fields, sentences: list[Message], root: Node,
         try:
             item = read_item.validate_python(bare | {"id": new_id()})
         except ValidationError as error:
-            return Entry(place=place, text=_words(root), sentences=(*sentences, first_of(error)))
+            return Entry(place=place, text=_words(root), sentences=(*sentences, first_of(error)), sure=False)
     return Entry(
         place=place,
         text=write_item(item),
@@ -279,7 +335,7 @@ class QtiFormat(SetFormat):
         return is_zip(source.data) and any(name.lower() == MANIFEST for name in SafeZip(source.data).names)
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        return read_package(source.data, new_id)
+        return read_package(source.data, new_id, source.language)
 
     def write(self, content: SetContent, media: MediaOf) -> bytes:
         return write_package(content, media, self.version)

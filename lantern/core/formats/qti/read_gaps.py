@@ -2,9 +2,12 @@
 
 from collections.abc import Callable
 
+from lantern.core.formats.pasted.words import FILL_GAP
 from lantern.core.formats.qti.declarations import wants_all
 from lantern.core.formats.qti.nodes import Node, text_of
 from lantern.core.formats.qti.reading import PASSED_OVER, Fields, Reading
+from lantern.core.questions.kinds.gap_fill import FILL_GAPS
+from lantern.core.words import in_language
 
 IN_LINE = {"text-entry-interaction", "inline-choice-interaction"}
 
@@ -34,6 +37,7 @@ def gaps(reading: Reading, body: Node) -> Fields:
         nonlocal scored, capitals
         declared = reading.declared(node)
         right = [_bare(one) for one in declared.right()]
+        reading.tell_of_points(declared, {})
         scored, capitals = scored or bool(right), capitals or declared.case_sensitive
         return f"[{'|'.join(right)}]"
 
@@ -46,13 +50,16 @@ def gaps(reading: Reading, body: Node) -> Fields:
         ranked = sorted(choices, key=lambda one: one["identifier"] not in right)
         return f"[{'|'.join(_bare(text_of(one)) for one in ranked)}]"
 
-    names = {node.name for node in body.walk() if node.name in IN_LINE}
+    found = list(body.walk())
+    names = {node.name for node in found if node.name in IN_LINE}
     way = "chosen" if names == {"inline-choice-interaction"} else "typed"
     text = _with_gaps(body, {"text-entry-interaction": typed, "inline-choice-interaction": chosen}, PASSED_OVER)
     first, _, rest = text.partition("\n\n")
     if rest and "[" not in first:
         prompt, text = [first], rest
-    fields: Fields = {"kind": "gap_fill", "prompt": (prompt or ["Fill the gaps."])[0], "way": way, "text": text}
+    count = sum(node.name in IN_LINE for node in found)
+    asks = prompt[0] if prompt else in_language(FILL_GAPS if count > 1 else FILL_GAP, reading.language)
+    fields: Fields = {"kind": "gap_fill", "prompt": asks, "way": way, "text": text}
     fields |= {"strictness": {"capitals": True, "typos": False}} if capitals else {}
     return fields | {"scored": scored, "all_or_nothing": wants_all(reading.root)}
 

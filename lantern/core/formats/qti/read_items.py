@@ -9,13 +9,12 @@ from collections.abc import Callable, Sequence
 from copy import deepcopy
 from typing import Any
 
-from lantern.core.formats.qti.declarations import Declaration, bounds, declarations_of
+from lantern.core.formats.qti.declarations import Declaration, bounds
 from lantern.core.formats.qti.nodes import Node, finite, text_of
 from lantern.core.formats.qti.read_gaps import IN_LINE, gap_match, gaps
-from lantern.core.formats.qti.reading import PASSED_OVER, Fields, KeepFile, NotSaid, Reading
+from lantern.core.formats.qti.reading import PASSED_OVER, Fields, NotSaid, Reading
 from lantern.core.formats.qti.versions import plain_name
-from lantern.core.messages import Message, said
-from lantern.core.questions.companions import NewId
+from lantern.core.messages import said
 
 INTERACTIONS = frozenset(
     "choice-interaction text-entry-interaction extended-text-interaction slider-interaction order-interaction "
@@ -30,22 +29,33 @@ LONGEST_UNIT = 20
 _HERE = "\ue000"
 
 
-def read_item(root: Node, new_id: NewId, keep: KeepFile) -> tuple[list[Fields], list[Message]]:
-    """The fields of each question in it (without id), and sentences. Raises NotSaid where there is none."""
-    reading = Reading(root, declarations_of(root), new_id, keep)
+def read_item(reading: Reading) -> list[Fields]:
+    """The fields of each question in it (without id). Raises NotSaid where there is none."""
+    root = reading.root
     body = root.first("item-body")
     if body is None:
         raise NotSaid(said("item_without_body", "It has no body."))
     found = [node for node in body.walk() if node.name in INTERACTIONS]
     common = _common(reading)
     if not found:
-        return [_page(reading, body) | {"language": common["language"]}], reading.sentences
+        return [_page(reading, body) | {"language": common["language"]}]
     if all(node.name in IN_LINE for node in found) and (len(found) > 1 or _is_a_gap(reading, found[0])):
         made = [gaps(reading, body)]
     else:
         made = [_one(reading, node, around) for node, around in zip(found, _around(body, found), strict=True)]
     shared = reading.media([n for n in _outside(body) if n.name in {"img", "audio", "video", "object"}])
-    return [{**shared, **common, **fields} for fields in made], reading.sentences
+    if len(made) > 1:
+        several = "It was one item of {count} parts that belong together; each came in by itself."
+        reading.sentences.append(said("item_of_parts", several, count=len(made)))
+    _tell_of_instructions(reading, body)
+    return [{**shared, **common, **fields} for fields in made]
+
+
+def _tell_of_instructions(reading: Reading, body: Node) -> None:
+    for block in body.all("rubric-block"):
+        words = " ".join(block.text.split())
+        if words:
+            reading.sentences.append(said("line_left_out", "Left out: “{line}”.", line=words[:120]))
 
 
 def _is_a_gap(reading: Reading, node: Node) -> bool:
@@ -127,9 +137,28 @@ def _choice(reading: Reading, node: Node) -> Fields:
     form = "several" if several else "one"
     if not several and [one["text"].casefold() for one in options] in (["true", "false"], ["false", "true"]):
         form = "true_false"
-    negative = any(points < 0 for points in declared.points.values())
+    negative = bool(declared.lost())
     marking = "right_minus_wrong" if several and declared.has_mapping and negative else "all_or_nothing"
+    _tell_of_choices(
+        reading,
+        node,
+        declared,
+        {one["identifier"]: option["text"] for one, option in zip(node.all("simple-choice"), options, strict=True)},
+    )
     return {"kind": "choice", "form": form, "options": options, "scored": bool(right), "marking": marking}
+
+
+def _tell_of_choices(reading: Reading, node: Node, declared: Declaration, texts: dict[str, str]) -> None:
+    """What a choice of ours cannot say."""
+    reading.tell_of_points(declared, texts)
+    fixed = [texts[one["identifier"]] for one in node.all("simple-choice") if one["fixed"] in {"true", "1"}]
+    if fixed and node["shuffle"] in {"true", "1"}:
+        kept = "“{options}” kept its place there. Here options are shown as the session says."
+        reading.sentences.append(said("fixed_place", kept, options=", ".join(fixed)[:120]))
+    own = [text for one in node.all("feedback-inline") if (text := " ".join(one.text.split()))]
+    if own:
+        left = "The feedback for single options is left out: “{texts}”."
+        reading.sentences.append(said("option_feedback_left_out", left, texts="”, “".join(own)[:200]))
 
 
 def _text_entry(reading: Reading, node: Node) -> Fields:
@@ -137,6 +166,7 @@ def _text_entry(reading: Reading, node: Node) -> Fields:
     if declared.base_type in {"float", "integer"}:
         return _number(reading, node, declared)
     right = declared.right()
+    reading.tell_of_points(declared, {})
     fields: Fields = {"kind": "text_entry", "accepts": tuple(right), "scored": bool(right)}
     return fields | ({"strictness": {"capitals": True}} if declared.case_sensitive else {})
 
@@ -280,6 +310,18 @@ def _place(shape: str, coords: str, width: int, height: int) -> Fields | None:
     return None
 
 
+def _watch(reading: Reading, node: Node) -> Fields:
+    """Something to watch or to listen to is a page; how often it may be played cannot be said."""
+    if node["max-plays"] not in {"", "0"}:
+        plays = "It may be played {count} times there; here as often as one likes."
+        reading.sentences.append(said("plays_limited", plays, count=node["max-plays"][:4]))
+    return {"kind": "page", **reading.media(_outermost(node))}
+
+
+def _outermost(node: Node) -> list[Node]:
+    return [one for one in node.all("img", "object", "audio", "video") if one.element.getparent() is not None]
+
+
 def _open_response(reading: Reading, node: Node) -> Fields:
     return {"kind": "open_response", "scored": False}
 
@@ -305,4 +347,5 @@ READERS: dict[str, Callable[[Reading, Node], Fields]] = {
     "gap-match-interaction": gap_match,
     "select-point-interaction": _point,
     "hotspot-interaction": _point,
+    "media-interaction": _watch,
 }
