@@ -6,6 +6,9 @@ from itertools import count
 import docx
 import pptx
 import pytest
+from odf import opendocument
+from odf.style import Style, TextProperties
+from odf.text import P, Span
 from PIL import Image, ImageDraw
 
 from lantern.core.formats.exchange import Source, Unreadable
@@ -103,7 +106,9 @@ def a_pdf(text):
 def test_a_scanned_pdf_comes_in_as_pictures_of_its_pages():
     incoming = read("scan.pdf", a_pdf("Knots"))
     assert [entry.item.prompt for entry in incoming.entries] == ["Page 1", "Page 2"]
-    assert (incoming.way, incoming.ways) == ("pictures", ["text", "pictures"])
+    assert [(ask.name, ask.given, [way.value for way in ask.ways]) for ask in incoming.asks] == [
+        ("as", "pictures", ["text", "pictures"])
+    ]
     sizes = {Image.open(io.BytesIO(file.data)).size[0] for file in incoming.media.values()}
     assert max(sizes) <= 1600
 
@@ -132,3 +137,26 @@ def test_a_damaged_document_is_a_sentence(name):
     for data in (b"PK\x03\x04nothing", b"%PDF-1.4 nothing", a_document()[:2000]):
         with pytest.raises(Unreadable):
             read(name, data)
+
+
+def test_an_open_document_keeps_its_letters_and_what_is_bold():
+    document = opendocument.OpenDocumentText()
+    bold = Style(name="Bold", family="text")
+    bold.addElement(TextProperties(fontweight="bold"))
+    document.automaticstyles.addElement(bold)
+    for words, marked in (
+        ("1. Which knot makes a loop?", ""),
+        ("a) Reef knot", ""),
+        ("b) ", "Bowline"),
+        ("c) Hitch", ""),
+    ):
+        paragraph = P(text=words)
+        if marked:
+            paragraph.addElement(Span(stylename=bold, text=marked))
+        document.text.addElement(paragraph)
+    buffer = io.BytesIO()
+    document.write(buffer)
+    (entry,) = read_file(Source("quiz.odt", buffer.getvalue()), ids()).entries
+    assert [option.text for option in entry.item.options if option.right] == ["Bowline"]
+    with pytest.raises(Unreadable):
+        read_file(Source("quiz.odt", b"PK\x03\x04 no document"), ids())

@@ -16,9 +16,13 @@ import pypdfium2
 from docx.oxml.ns import qn
 
 from lantern.core.formats.docx_lists import Lists
-from lantern.core.formats.exchange import Entry, File, Incoming, SetFormat, Source, Unreadable, line_place
+from lantern.core.formats.exchange import Ask, Entry, File, Incoming, SetFormat, Source, Unreadable, Way, line_place
+from lantern.core.formats.html_lines import COLOURFUL
 from lantern.core.formats.markdown import write_item
-from lantern.core.formats.pasted import belongs, read_pasted
+from lantern.core.formats.odt_lines import odt_lines
+from lantern.core.formats.pasted.blocks import belongs
+from lantern.core.formats.pasted.reader import read_pasted
+from lantern.core.formats.pasted.source import line_of
 from lantern.core.formats.safezip import check_zip
 from lantern.core.messages import Message, said
 from lantern.core.questions import read_item
@@ -32,7 +36,11 @@ WIDEST = 1600
 FEW_LETTERS = 20
 """A PDF with fewer letters a page than this is a scan: it comes in as pictures."""
 PICTURES = {"image/png": ".png", "image/jpeg": ".jpg", "image/gif": ".gif", "image/webp": ".webp", "image/bmp": ".bmp"}
-WAYS = ("text", "pictures")
+AS_PAGES = said("pages_come_in_as", "How do its pages come in?")
+WAYS = (
+    Way(value="text", says=said("pages_as_text", "As text, to find questions in")),
+    Way(value="pictures", says=said("pages_as_pictures", "Each as a picture")),
+)
 
 
 @contextmanager
@@ -45,6 +53,7 @@ def _readable() -> Iterator[None]:
         raise Unreadable(said("document_damaged", "This document is damaged, or protected by a password.")) from error
 
 
+AS_A_PAGE = said("taken_as_page", "It was taken as a page: nothing was found that it asks.")
 PICTURE = said("picture", "Picture")
 
 
@@ -81,7 +90,7 @@ def _or_page(entry: Entry, new_id: NewId) -> Entry:
     tries = any(mark in entry.text for mark in ("____", "\nAnswer:", "\na)", "\nA)", "\nA."))
     if entry.item is not None or tries:
         return entry
-    return entry.model_copy(update={"item": _page(entry.text, new_id), "sentences": ()})
+    return entry.model_copy(update={"item": _page(entry.text, new_id), "sentences": (AS_A_PAGE,)})
 
 
 def _page(text: str, new_id: NewId) -> Item:
@@ -98,7 +107,9 @@ def _place(incoming: Incoming, line: int, file: File, language: str, new_id: New
     picture = Picture(media=incoming.keep(file), width=1, height=1)
     if entry and entry.item and entry.item.picture is None:
         item = entry.item.model_copy(update={"picture": picture})
-        incoming.entries[at] = entry.model_copy(update={"item": item})
+        incoming.entries[at] = entry.model_copy(
+            update={"item": item, "out": False, "sentences": ()} if entry.out else {"item": item}
+        )
         return
     page = _page(in_language(PICTURE, language), new_id).model_copy(update={"picture": picture})
     incoming.entries.insert(at + 1, Entry(place=line_place(line), text=write_item(page), item=page))
@@ -133,6 +144,17 @@ class WordFormat(SetFormat):
         return _incoming(told, source, new_id)
 
 
+class OdtFormat(SetFormat):
+    name: ClassVar[str] = "odt"
+    label: ClassVar[Message] = said("format_odt", "Document (odt)")
+    suffix: ClassVar[str] = ".odt"
+    content_type: ClassVar[str] = "application/vnd.oasis.opendocument.text"
+    writes: ClassVar[bool] = False
+
+    def read(self, source: Source, new_id: NewId) -> Incoming:
+        return _incoming(Told(odt_lines(source.data)), source, new_id)
+
+
 def _table_lines(table: Any) -> list[str]:
     return ["\t".join(cell.text.strip().replace("\n", " ") for cell in row.cells) for row in islice(table.rows, 500)]
 
@@ -147,7 +169,9 @@ def _take_paragraph(told: Told, paragraph: Any, document: Any, lists: Lists) -> 
         told.lines.append(f"{mark}{text.strip()}")
     else:
         # A paragraph of its own below an option does not go on with it.
-        ends_above = bool(told.lines) and belongs(told.lines[-1]) and bool(text.strip()) and not belongs(text)
+        ends_above = (
+            bool(told.lines) and belongs(line_of(told.lines[-1])) and bool(text.strip()) and not belongs(line_of(text))
+        )
         told.lines += ["", text] if ends_above else [text]
     for blip in paragraph._p.iter(qn("a:blip")):
         part = document.part.related_parts.get(blip.get(qn("r:embed"), ""))
@@ -157,10 +181,18 @@ def _take_paragraph(told: Told, paragraph: Any, document: Any, lists: Lists) -> 
 
 def _run_text(run: Any) -> str:
     words = run.text
-    if not run.bold or not words.strip():
+    if not words.strip() or not (run.bold or _is_painted(run)):
         return str(words)
     lead, tail = words[: len(words) - len(words.lstrip())], words[len(words.rstrip()) :]
     return f"{lead}**{words.strip()}**{tail}"
+
+
+def _is_painted(run: Any) -> bool:
+    """Underlined, highlighted or in a colour: the other ways in which people mark what is right."""
+    if run.underline or run.font.highlight_color:
+        return True
+    colour = run.font.color.rgb if run.font.color is not None and run.font.color.type is not None else None
+    return colour is not None and max(colour) - min(colour) >= COLOURFUL
 
 
 class DeckFormat(SetFormat):
@@ -247,8 +279,7 @@ class PdfFormat(SetFormat):
             incoming = self._as_pictures(pictures, texts, _title(source), source.language, new_id)
         else:
             incoming = _incoming(Told("\n\n".join(texts).replace("\r", "").split("\n")), source, new_id)
-        incoming.ways = list(WAYS)
-        incoming.way = way
+        incoming.asks.append(Ask(name="as", question=AS_PAGES, ways=WAYS, given=way))
         if count > MOST_PAGES:
             only = "Only the first {most} of {all} pages were read."
             incoming.note(said("only_first_pages", only, most=MOST_PAGES, all=count))
