@@ -120,11 +120,24 @@ PASTED = """Knots and tides
 a) Reef knot
 b) Bowline *
 c) Sheet bend
+Source: Harbour book, page 12
 
 2. The tide rises for ____ hours.
 
 3. True or false: The tide turns twice a day.
 Answer: True
+
+4. What should be done first when someone falls overboard?
+a) Shout “Man overboard!”
+Keep pointing at the person
+b) Jump in after them
+Answer: a
+
+5. How many masts has a ketch?
+1) 3
+2) 2
+3) 1
+Answer: 1
 
 bow – the front of a ship
 stern – the back of a ship
@@ -138,7 +151,7 @@ def take_import(url: str, desk: webdriver.Chrome) -> None:
     put = "const a = document.querySelector('textarea'); a.value = arguments[0]; a.dispatchEvent(new Event('input'))"
     desk.execute_script(put, PASTED)
     press(desk, "Read it")
-    wait_for(desk, "3 understood, 1 not")
+    wait_for(desk, "1 to look at and 2 not understood")
     shoot(desk, "bring-in")
 
 

@@ -191,3 +191,26 @@ def test_a_text_that_is_too_long_is_told_and_not_cut_in_silence(as_odile):
     text = "What is it?\n* one\n- two\n\n" * 20_000
     reply = as_odile.client.post("/api/exchange/read", {"text": text})
     assert any("too long" in note["sentence"] for note in reply.json()["notes"])
+
+
+def test_a_copied_page_is_written_out_as_text(as_odile, nobody):
+    page = "<ol type=a><li>Reef</li><li><b>Bowline</b></li></ol>"
+    assert as_odile("POST", "/exchange/text", {"html": page}) == {"text": "a) Reef\nb) **Bowline**"}
+    as_odile("POST", "/exchange/text", {"html": "x" * 2_000_001}, status=422)
+    nobody("POST", "/exchange/text", {"html": page}, status=401)
+
+
+def test_what_is_asked_of_a_pasted_table_is_answered_like_that_of_a_file(as_odile):
+    table = "Question\tOption 1\tOption 2\tOption 3\tCorrect\nHow many?\t2\t3\t1\t3"
+    asked = send(as_odile, "read", text=table)
+    assert [(one["name"], one["given"]) for one in asked["asks"]] == [("key", "")]
+    assert (asked["entries"][0]["item"], len(asked["entries"][0]["readings"])) == (None, 2)
+    found = send(as_odile, "read", text=table, choices='{"key": "place"}')
+    options = found["entries"][0]["item"]["options"]
+    assert [option["text"] for option in options if option["right"]] == ["1"]
+    send(as_odile, "read", status=422, text=table, choices="[]")
+
+
+def test_what_asks_nothing_is_offered_as_a_page_and_is_out(as_odile):
+    found = send(as_odile, "read", text="Dear parents,\n\n1. Which knot?\na) Reef *\nb) Bend")
+    assert [(entry["out"], entry["item"]["kind"]) for entry in found["entries"]] == [(True, "page"), (False, "choice")]

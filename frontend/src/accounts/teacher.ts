@@ -1,4 +1,5 @@
 /** Who is signed in on this page, and what it speaks. */
+import { clear, get, set } from 'idb-keyval'
 import { shallowRef } from 'vue'
 import { api, data } from '@/api/http'
 import type { Me, SignUpRule } from '@/api/types'
@@ -10,8 +11,20 @@ export const teacher = shallowRef<Me | null>(null)
 /** What this account has chosen; before anybody has signed in, and where nothing was chosen, that of the device. */
 export const ownLanguage = (): TeacherLanguage => teacher.value?.language || deviceLanguage(OF_TEACHERS)
 
+/** What another account kept on this device, to go on with later, is not for this one. */
+async function ownDevice(email: string): Promise<void> {
+  try {
+    if ((await get('owner')) === email) return
+    await clear()
+    await set('owner', email)
+  } catch {
+    // A device that keeps nothing has nothing to give away.
+  }
+}
+
 /** The first device that an account signs in on says what it speaks from then on. */
 async function know(found: Me): Promise<void> {
+  await ownDevice(found.email)
   teacher.value = found
   if (!found.language) await chooseLanguage(ownLanguage()).catch(() => {})
   await speak(ownLanguage()).catch(() => {})
@@ -52,9 +65,11 @@ export async function signUp(
 export const inviteColleague = async (email = ''): Promise<string> =>
   (await data(api.POST('/api/accounts/invitations', { body: { email } }))).link
 
+/** What was kept on the device goes with whoever signs out: others may sit down at it. */
 export async function signOut(): Promise<void> {
   await api.POST('/api/accounts/sign-out')
   teacher.value = null
+  await clear().catch(() => {})
 }
 
 export async function changePassword(old: string, next: string): Promise<void> {

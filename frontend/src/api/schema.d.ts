@@ -1148,6 +1148,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exchange/text": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Text Of Page
+         * @description What was copied from a page or a document, as text in which what is bold is marked, and lists and tables are
+         *     seen.
+         */
+        post: operations["lantern_server_exchange_router_text_of_page"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exchange/mend": {
         parameters: {
             query?: never;
@@ -6365,10 +6386,42 @@ export interface components {
             removed: number;
         };
         /**
+         * Alternative
+         * @description One of the ways in which something can be read; `says` is what it takes it for.
+         */
+        Alternative: {
+            says: components["schemas"]["Message"];
+            /** Item */
+            item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextEntryItem"] | components["schemas"]["NumericEntryItem"] | components["schemas"]["SliderItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ClassifyItem"] | components["schemas"]["PointItem"] | components["schemas"]["GapFillItem"] | components["schemas"]["OpenResponseItem"] | components["schemas"]["WordCloudItem"] | components["schemas"]["RatingScaleItem"] | components["schemas"]["PointSplitItem"] | components["schemas"]["LetterItem"] | components["schemas"]["PageItem"];
+        };
+        /**
+         * Ask
+         * @description What only its owner knows of a file as a whole. The answer is the choice `name` of the `Source`, and `given`
+         *     the one
+         *     by which it was read, "" for none yet.
+         */
+        Ask: {
+            /** Name */
+            name: string;
+            question: components["schemas"]["Message"];
+            /** Ways */
+            ways: components["schemas"]["Way"][];
+            /**
+             * Given
+             * @default
+             */
+            given?: string;
+        };
+        /**
          * Entry
          * @description One thing that was found. `place` says where, as "Line 12" or "Row 4"; `text` is what stood there.
          *
-         *     Without an `item` it was not understood, and `sentences` say why; with one they say what to look at.
+         *     Without an `item` it was not understood, and `sentences` say why; with one they say what to look at. `sure` is
+         *     whether
+         *     nothing had to be guessed. Where it can be read in several ways, `readings` are they: the item is the first of
+         *     them, or,
+         *     where none is nearer than the other, there is no item until one is chosen. `out`: it is no question, and not taken
+         *     unless it is wanted.
          */
         Entry: {
             place: components["schemas"]["Message"];
@@ -6381,12 +6434,28 @@ export interface components {
              * @default []
              */
             sentences?: components["schemas"]["Message"][];
+            /**
+             * Sure
+             * @default true
+             */
+            sure?: boolean;
+            /**
+             * Readings
+             * @default []
+             */
+            readings?: components["schemas"]["Alternative"][];
+            /**
+             * Out
+             * @default false
+             */
+            out?: boolean;
         };
         /**
          * FoundInFile
          * @description What a file or a text holds; nothing of it is kept yet. `previews` are small pictures, as data URLs, by id.
          *
-         *     `ways` are the ways the file could be read, where there are several, and `way` the one that was taken.
+         *     `asks` are what only its owner knows of it as a whole: each answer is a choice by which it is read again.
+         *     `most_in_set` is how many items one set holds.
          */
         FoundInFile: {
             /** Title */
@@ -6402,10 +6471,32 @@ export interface components {
             previews: {
                 [key: string]: string;
             };
-            /** Ways */
-            ways: string[];
-            /** Way */
-            way: string;
+            /** Asks */
+            asks: components["schemas"]["Ask"][];
+            /** Most In Set */
+            most_in_set: number;
+        };
+        /**
+         * Way
+         * @description An answer to what is asked of a file.
+         */
+        Way: {
+            /** Value */
+            value: string;
+            says: components["schemas"]["Message"];
+        };
+        /** PageAsText */
+        PageAsText: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * CopiedPage
+         * @description What was copied, as HTML.
+         */
+        CopiedPage: {
+            /** Html */
+            html: string;
         };
         /** Mended */
         Mended: {
@@ -16263,6 +16354,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FoundInFile"];
+                };
+            };
+        };
+    };
+    lantern_server_exchange_router_text_of_page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CopiedPage"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageAsText"];
                 };
             };
         };

@@ -1,29 +1,35 @@
 <script setup lang="ts">
 /** Questions from anywhere: shown line by line, mended where they were not understood, and only then added. */
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { watchDebounced } from '@vueuse/core'
+import { computed, onMounted, ref, watch } from 'vue'
 import { I18nT } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
 import ColumnUses from '@/ui/ColumnUses.vue'
 import UiButton from '@/ui/UiButton.vue'
-import { field, smallField } from '@/ui/recipes'
+import { field } from '@/ui/recipes'
 import { registry } from '@/questions/registry'
 import ImportEntry from './ImportEntry.vue'
 import ImportSource from './ImportSource.vue'
-import { isUnsettled, useImport, type Row } from './useImport'
+import { forget, keep, kept } from './keptOnDevice'
+import { isDoubtful, useImport, type Kept, type Row } from './useImport'
 import { t } from './words'
 import { t as common } from '@/ui/words'
 import { told } from '@/told'
+import { listed } from '@/words'
 
 const USES = {
   '': t('not_used'),
   question: t('question'),
   option: t('an_option'),
+  choices: t('all_options_in_one'),
+  tick: t('tick_beside_an_option'),
   right: t('right_answer'),
   explanation: t('explanation'),
   time: t('time_seconds'),
   weight: t('weight'),
+  points: t('points'),
   topics: t('topics'),
   by: t('who_wrote_it'),
   kind: t('kind_of_question'),
@@ -34,29 +40,68 @@ const router = useRouter()
 const route = useRoute()
 const client = useQueryClient()
 const incoming = useImport(() => sets.data.value?.find((row) => row.id === into.value)?.about.language ?? '')
-const { found, rows, usable, unsettled, busy, error } = incoming
+const { found, rows, usable, unsettled, doubtful, busy, error } = incoming
 const title = ref('')
 const into = ref<number | null>(Number(route.query.into) || null)
 const only = ref(false)
+/** Until what was kept on the device has been looked for. */
+const looking = ref(true)
+/** Once it is added nothing of it is kept, whatever had been changed just before. */
+let added = false
+/** Whether all of it, as it stands, is kept on the device. */
+const safe = ref(false)
 
 const sets = useQuery({
   queryKey: ['sets', ''],
   queryFn: () => data(api.GET('/api/sets', { params: { query: { q: '' } } })),
 })
-const shown = computed(() => (only.value ? rows.value.filter(isUnsettled) : rows.value))
+const shown = computed(() => (only.value ? rows.value.filter(isDoubtful) : rows.value))
+/** Rows that ask something, or were taken along although they do not. */
+const asking = computed(() => rows.value.filter((row) => !(row.out && row.entry.out)))
 /** What they are called together: pages are no questions. */
 const counted = computed(() =>
-  rows.value.some(({ entry }) => entry.item && !registry[entry.item.kind].isAsked)
+  asking.value.some(({ entry }) => entry.item && !registry[entry.item.kind].isAsked)
     ? (n: number) => common('n_items', { n })
     : (n: number) => common('n_questions', { n }),
 )
 const summary = computed(() => {
-  if (!rows.value.length) return t('no_questions_found_yet')
-  const understood = rows.value.filter((row) => row.entry.item).length
-  const rest = rows.value.length - understood
-  const all = t('found', { counted: counted.value(rows.value.length) })
-  return rest ? t('understood_not', { all, understood, rest }) : t('all_of_them_understood', { all })
+  if (!asking.value.length) return t('no_questions_found_yet')
+  const all = t('found', { counted: counted.value(asking.value.length) })
+  const rest = asking.value.filter((row) => !row.entry.item).length
+  const unsure = asking.value.filter((row) => row.entry.item && isDoubtful(row)).length
+  if (!rest && !unsure) return t('all_of_them_understood', { all })
+  const parts = [unsure && t('to_look_at', { n: unsure }), rest && t('not_understood', { n: rest })]
+  return t('found_and', { all, parts: listed(parts.filter((part) => part !== 0)) })
 })
+const aside = computed(() => rows.value.length - asking.value.length)
+const setsNeeded = computed(() =>
+  into.value === null && found.value ? Math.ceil(usable.value.length / found.value.most_in_set) : 1,
+)
+
+interface OnDevice extends Kept {
+  title: string
+  into: number | null
+}
+
+onMounted(async () => {
+  const before = await kept<OnDevice>()
+  if (before?.found && !found.value) {
+    incoming.goOn(before)
+    title.value = before.title
+    into.value = into.value ?? before.into
+  }
+  looking.value = false
+})
+const state = [found, rows, title, into]
+watch(state, () => (safe.value = false), { deep: true })
+watchDebounced(
+  state,
+  async () => {
+    const now = added ? null : incoming.kept()
+    safe.value = now !== null && (await keep({ ...now, title: title.value, into: into.value }))
+  },
+  { debounce: 300, deep: true },
+)
 
 async function readText(text: string): Promise<void> {
   await incoming.readText(text)
@@ -75,7 +120,12 @@ function settle(): void {
 
 async function mend(row: Row, text: string): Promise<void> {
   await incoming.mend(row, text)
-  if (!unsettled.value.length) only.value = false
+  if (!doubtful.value.length) only.value = false
+}
+
+function startAnew(): void {
+  incoming.startAnew()
+  void forget()
 }
 
 function leaveOut(): void {
@@ -86,6 +136,8 @@ function leaveOut(): void {
 async function add(): Promise<void> {
   const made = await incoming.add(title.value.trim(), into.value)
   if (!made) return
+  added = true
+  await forget()
   await client.invalidateQueries({ queryKey: ['sets'] })
   await router.push(`/sets/${made.id}`)
 }
@@ -95,13 +147,14 @@ async function add(): Promise<void> {
   <div class="mx-auto max-w-5xl px-6 py-7">
     <div class="mb-5 flex flex-wrap items-baseline gap-4">
       <h1 class="text-3xl">{{ t('bring_questions_in') }}</h1>
-      <UiButton v-if="found" look="quiet" size="small" @click="incoming.startAnew">{{
+      <UiButton v-if="found" look="quiet" size="small" @click="startAnew">{{
         t('start_with_something_else')
       }}</UiButton>
+      <p v-if="found && safe" class="ms-auto text-[15px] text-slate">{{ t('kept_on_this_device') }}</p>
     </div>
     <p v-if="error" role="alert" class="mb-4 text-wrong">{{ error }}</p>
-    <ImportSource v-if="!found" :busy="busy" @text="readText" @file="readFile" />
-    <template v-else>
+    <ImportSource v-if="!found && !looking" :busy="busy" @text="readText" @file="readFile" />
+    <template v-else-if="found">
       <p
         v-for="note in found.notes"
         :key="note.sentence"
@@ -118,23 +171,36 @@ async function add(): Promise<void> {
         :hint="t('it_is_remembered_for_files_with')"
         @use="incoming.useColumn"
       />
-      <label v-if="found.ways.length" class="mb-3 block"
-        >{{ t('bring_its_pages_in_as') }}
-        <select
-          :value="found.way"
-          :class="smallField"
-          @change="incoming.readAs(($event.target as HTMLSelectElement).value)"
-        >
-          <option v-for="way in found.ways" :key="way" :value="way">{{ way }}</option>
-        </select>
-      </label>
+      <fieldset
+        v-for="ask in found.asks"
+        :key="ask.name"
+        class="mb-4 border-s-4 bg-sheet px-3 py-2"
+        :class="ask.given ? 'border-slate' : 'border-wrong'"
+      >
+        <legend class="float-start w-full font-bold">{{ told(ask.question) }}</legend>
+        <div class="clear-both flex flex-wrap gap-x-6">
+          <label v-for="way in ask.ways" :key="way.value" class="flex items-center gap-2 py-0.5"
+            ><input
+              type="radio"
+              :name="`ask-${ask.name}`"
+              :checked="ask.given === way.value"
+              :disabled="busy"
+              class="size-4.5 shrink-0 accent-tide"
+              @change="incoming.answer(ask.name, way.value)"
+            />{{ told(way.says) }}</label
+          >
+        </div>
+      </fieldset>
       <div class="mb-2 flex flex-wrap items-baseline gap-x-6 gap-y-1">
         <h2 class="text-xl" aria-live="polite">{{ summary }}</h2>
-        <label v-if="unsettled.length" class="flex items-center gap-2"
+        <label v-if="doubtful.length" class="flex items-center gap-2"
           ><input v-model="only" type="checkbox" class="size-5 accent-tide" />{{
-            t('show_only_what_was_not_understood')
+            t('show_only_what_to_look_at')
           }}</label
         >
+        <p v-if="aside && !only" class="text-[15px] text-slate">
+          {{ t('lines_that_ask_nothing', { n: aside }) }}
+        </p>
       </div>
       <ul>
         <ImportEntry
@@ -145,6 +211,8 @@ async function add(): Promise<void> {
           :busy="busy"
           @mend="mend(row, $event)"
           @leave="row.out = $event"
+          @choose="incoming.choose(row, $event)"
+          @accept="incoming.accept(row)"
         />
       </ul>
       <form
@@ -173,6 +241,9 @@ async function add(): Promise<void> {
                 </button></template
               ></I18nT
             >
+          </p>
+          <p v-if="setsNeeded > 1 && found" class="mb-1 text-[15px] text-slate">
+            {{ t('become_several_sets', { most: found.most_in_set, sets: setsNeeded }) }}
           </p>
           <UiButton look="main" :disabled="busy || !usable.length || unsettled.length > 0" @click="add">{{
             usable.length ? t('add', { counted: counted(usable.length) }) : t('nothing_to_add')

@@ -2,24 +2,28 @@
 /** Where questions come from: pasted, dropped, or chosen. */
 import { ref } from 'vue'
 import { I18nT } from 'vue-i18n'
+import { api, data } from '@/api/http'
 import FileDrop from '@/ui/FileDrop.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { field } from '@/ui/recipes'
-import { textOfHtml } from './pastedHtml'
 import { t } from './words'
 
 defineProps<{ busy: boolean }>()
 const emit = defineEmits<{ text: [text: string]; file: [file: File] }>()
 const text = ref('')
 
-/** Bold letters often say what is right: they are kept when a page or a document is pasted. */
-function paste(event: ClipboardEvent): void {
-  const html = event.clipboardData?.getData('text/html')
-  const marked = html ? textOfHtml(html) : null
+/** What plain text would lose: bold letters and ticks that say what is right, lists, tables, formulas. */
+const SAYS_MORE = /<(b|strong|mark|li|table|math|input)\b|font-weight|background|color\s*:/i
+
+/** A copied page or document is written out as text by the server; if that cannot be reached, as the browser has it. */
+async function paste(event: ClipboardEvent): Promise<void> {
+  const html = event.clipboardData?.getData('text/html') ?? ''
+  const plain = event.clipboardData?.getData('text/plain') ?? ''
   const area = event.target as HTMLTextAreaElement
-  if (marked === null) return
+  if (!SAYS_MORE.test(html)) return
   event.preventDefault()
-  area.setRangeText(marked, area.selectionStart, area.selectionEnd, 'end')
+  const copied = await data(api.POST('/api/exchange/text', { body: { html } })).catch(() => null)
+  area.setRangeText(copied?.text || plain, area.selectionStart, area.selectionEnd, 'end')
   text.value = area.value
 }
 
@@ -51,11 +55,7 @@ const EXAMPLE = t('sample')
     </form>
     <div>
       <p class="font-bold">{{ t('or_bring_a_file') }}</p>
-      <FileDrop
-        :busy="busy"
-        reading="Reading it. A long document takes a while…"
-        @file="emit('file', $event)"
-      />
+      <FileDrop :busy="busy" :reading="t('reading_a_file')" @file="emit('file', $event)" />
       <dl class="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[15px]">
         <dt class="font-bold">{{ t('spreadsheet') }}</dt>
         <dd>xlsx, ods, csv</dd>

@@ -20,9 +20,10 @@ const WAYS = [
     left_out: [said('“Sea”: no such question.')],
   },
 ]
+const copying = vi.hoisted(() => ({ reply: (() => ({})) as (...sent: unknown[]) => unknown }))
 vi.mock('@/api/http', async (original) => ({
   ...(await original<object>()),
-  api: { GET: async () => ({ data: WAYS }) },
+  api: { GET: async () => ({ data: WAYS }), POST: async (...sent: unknown[]) => copying.reply(...sent) },
 }))
 
 const item = {
@@ -84,6 +85,35 @@ describe('an entry', () => {
     expect(view.find('textarea').exists()).toBe(false)
   })
 
+  it('that had to be guessed says so, and is accepted', async () => {
+    const view = show(row({ item, sure: false, sentences: [said('The order was guessed.')] }))
+    expect(view.text()).toContain('The order was guessed.')
+    await button(view, 'That is right').trigger('click')
+    expect(view.emitted('accept')).toHaveLength(1)
+    expect(button(show(row({ item, sure: true })), 'That is right')).toBeUndefined()
+  })
+
+  it('that can be read in two ways shows both, and is one of them once it is chosen', async () => {
+    const readings = [
+      { says: said('Right: “Reef”'), item: item! },
+      { says: said('Right: “Bowline”'), item: item! },
+    ]
+    const view = show(row({ readings, sure: false, sentences: [said('The key fits twice.')] }))
+    expect(view.find('textarea').exists()).toBe(false)
+    expect(view.findAll('input[type=radio]').map((one) => (one.element as HTMLInputElement).checked)).toEqual(
+      [false, false],
+    )
+    await view.findAll('input[type=radio]')[1]!.trigger('change')
+    expect(view.emitted('choose')).toEqual([[1]])
+  })
+
+  it('that asks nothing is out, and is brought in as a page', async () => {
+    const view = show(row({ item, out: true, text: 'Dear parents,' }, true))
+    expect(view.text()).toContain('Dear parents,')
+    await button(view, 'Bring it in as a page').trigger('click')
+    expect(view.emitted('leave')).toEqual([[false]])
+  })
+
   it('is left out and taken along again', async () => {
     const view = show(row({ sentences: [said('Why.')] }))
     await button(view, 'Leave it out').trigger('click')
@@ -120,15 +150,28 @@ describe('where questions come from', () => {
   const show = () =>
     mount(ImportSource, { props: { busy: false }, attachTo: document.body, global: { plugins: [i18n] } })
 
-  it('reads a text, and keeps what is bold of a page', async () => {
+  const clipboardData = {
+    getData: (type: string) => (type === 'text/html' ? '<p>A <b>bowline</b></p>' : 'A bowline'),
+  }
+
+  it('reads a text, and has the server write out what is copied from a page', async () => {
+    const sent: unknown[] = []
+    copying.reply = (...given) => (sent.push(given), { data: { text: 'A **bowline**' } })
     const view = show()
-    const clipboardData = {
-      getData: (type: string) => (type === 'text/html' ? '<p>A <b>bowline</b></p>' : ''),
-    }
     await view.find('textarea').trigger('paste', { clipboardData })
+    await flushPromises()
+    expect(sent).toEqual([['/api/exchange/text', { body: { html: '<p>A <b>bowline</b></p>' } }]])
     expect(view.find('textarea').element.value).toBe('A **bowline**')
     await view.find('form').trigger('submit')
     expect(view.emitted('text')).toEqual([['A **bowline**']])
+  })
+
+  it('takes the plain text of a page where the server cannot be reached', async () => {
+    copying.reply = () => Promise.reject(new Error('no network'))
+    const view = show()
+    await view.find('textarea').trigger('paste', { clipboardData })
+    await flushPromises()
+    expect(view.find('textarea').element.value).toBe('A bowline')
   })
 
   it('takes a file that is dropped', async () => {

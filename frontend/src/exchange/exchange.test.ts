@@ -1,29 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { FoundEntry, Message } from '@/api/types'
-import { textOfHtml } from './pastedHtml'
 import { useImport } from './useImport'
-
-describe('what is copied from a page', () => {
-  it('keeps what is bold, the letters of lists, and the columns of tables', () => {
-    const html =
-      '<p>Which knot?</p><ol type="a"><li>Reef</li><li><b>Bowline</b></li></ol>' +
-      '<table><tr><td>bow</td><td>front</td></tr><tr><td>stern</td><td>back</td></tr></table>'
-    expect(textOfHtml(html)).toBe('Which knot?\n\na) Reef\n\nb) **Bowline**\n\nbow\tfront\n\nstern\tback')
-  })
-
-  it('numbers ordered lists from where they start, and marks others with dashes', () => {
-    expect(textOfHtml('<ol start="3"><li>Tides</li></ol><ul><li>Ebb</li></ul>')).toBe('3. Tides\n\n- Ebb')
-  })
-
-  it('knows bold by its style, and does not take a wrapper of normal weight for it', () => {
-    const html = '<b style="font-weight:normal"><span style="font-weight:700">Bowline</span> holds</b>'
-    expect(textOfHtml(html)).toBe('**Bowline** holds')
-  })
-
-  it('leaves plain text to the browser', () => {
-    expect(textOfHtml('<p>Which knot?</p><script>alert(1)</script>')).toBeNull()
-  })
-})
 
 const said = (sentence: string): Message => ({ code: 'tried', params: {}, sentence })
 const mending = vi.hoisted(() => ({ replies: [] as unknown[] }))
@@ -40,7 +17,7 @@ const not: FoundEntry = {
   item: null,
   sentences: [said('What is missing?')],
 }
-const empty = { title: '', about: {}, notes: [], columns: [], previews: {}, ways: [], way: '' }
+const empty = { title: '', about: {}, notes: [], columns: [], previews: {}, asks: [], most_in_set: 300 }
 
 describe('bringing in', () => {
   const sent: FormData[] = []
@@ -97,5 +74,82 @@ describe('bringing in', () => {
     await incoming.readFile(file)
     await incoming.useColumn(0, 'question')
     expect(sent[1]!.get('choices')).toBe('{"0":"question","1":""}')
+  })
+
+  it('leaves out from the start what asks nothing', async () => {
+    replies = [{ ...empty, entries: [understood, { ...understood, out: true }] }]
+    const incoming = useImport()
+    await incoming.readText('…')
+    expect(incoming.usable.value).toHaveLength(1)
+    expect(incoming.doubtful.value).toHaveLength(0)
+  })
+
+  it('takes the reading that is chosen, and is sure of it then', async () => {
+    const says = said('Right: “Reef”')
+    const other = { id: 'b', kind: 'page', prompt: 'Ebb' } as FoundEntry['item']
+    replies = [
+      {
+        ...empty,
+        entries: [
+          {
+            ...not,
+            sure: false,
+            readings: [
+              { says, item },
+              { says, item: other },
+            ],
+          },
+        ],
+      },
+    ]
+    const incoming = useImport()
+    await incoming.readText('…')
+    expect(incoming.unsettled.value).toHaveLength(1)
+    incoming.choose(incoming.rows.value[0]!, 1)
+    expect(incoming.rows.value[0]!.entry.item?.prompt).toBe('Ebb')
+    expect(incoming.doubtful.value).toHaveLength(0)
+  })
+
+  it('reads the same text once more with the answer to what was asked of it', async () => {
+    replies = [
+      { ...empty, entries: [] },
+      { ...empty, entries: [] },
+    ]
+    const incoming = useImport()
+    await incoming.readText('a table')
+    await incoming.answer('key', 'place')
+    expect(sent.map((one) => [one.get('text'), one.get('choices')])).toEqual([
+      ['a table', '{}'],
+      ['a table', '{"key":"place"}'],
+    ])
+  })
+
+  it('becomes several sets where one cannot hold it', async () => {
+    replies = [
+      { ...empty, most_in_set: 2, entries: [understood, understood, understood] },
+      { id: 7 },
+      { id: 8 },
+    ]
+    const incoming = useImport()
+    await incoming.readText('…')
+    expect(await incoming.add('Tides', null)).toEqual({ id: 7 })
+    const wanted = sent.slice(1).map((one) => JSON.parse(String(one.get('wanted'))))
+    expect(wanted.map(({ title, items }) => [title, items.length])).toEqual([
+      ['Tides (1 of 2)', 2],
+      ['Tides (2 of 2)', 1],
+    ])
+  })
+
+  it('goes on where it was after the page was loaded again', async () => {
+    replies = [{ ...empty, entries: [not, understood] }]
+    const before = useImport()
+    await before.readText('…')
+    before.rows.value[0]!.out = true
+    const kept = before.kept()!
+    const after = useImport()
+    after.goOn(structuredClone(kept))
+    expect(after.rows.value.map((row) => row.out)).toEqual([true, false])
+    before.startAnew()
+    expect(before.kept()).toBeNull()
   })
 })

@@ -1,4 +1,4 @@
-/** What came out of a file or a pasted text: looked through, mended, and only then added. */
+/** What came out of a file or a pasted text: looked through, mended, and only then added. Kept on the device until then. */
 import { computed, ref, shallowRef } from 'vue'
 import { api, data, sendForm } from '@/api/http'
 import type { FoundEntry, FoundInFile, Item, Message, SetDocument } from '@/api/types'
@@ -8,12 +8,26 @@ import { t } from './words'
 export interface Row {
   key: number
   entry: FoundEntry
-  /** Left out by hand. */
+  /** Left out: by hand, or because it asks nothing. */
   out: boolean
+  /** Which of its readings was chosen by hand. */
+  chosen?: number
 }
 
 /** A row that is neither understood nor left out: it holds up the adding. */
 export const isUnsettled = (row: Row): boolean => !row.entry.item && !row.out
+
+/** A row that somebody should look at before it is added. */
+export const isDoubtful = (row: Row): boolean => !row.out && (!row.entry.item || row.entry.sure === false)
+
+/** What is kept on the device while it is looked through. */
+export interface Kept {
+  found: FoundInFile
+  rows: Row[]
+  file: File | null
+  text: string
+  choices: Record<string, string>
+}
 
 const send = <T>(path: string, fields: Record<string, string | Blob | null>): Promise<T> =>
   sendForm<T>(`/api/exchange/${path}`, fields)
@@ -23,65 +37,79 @@ export function useImport(language: () => string = () => '') {
   const found = shallowRef<FoundInFile | null>(null)
   const rows = ref<Row[]>([])
   const file = shallowRef<File | null>(null)
+  const text = ref('')
   const { busy, error, attempt } = useAttempt()
   let next = 0
-  let chosen = '{}'
+  let choices: Record<string, string> = {}
 
   const usable = computed(() => rows.value.filter((row) => row.entry.item && !row.out))
   const unsettled = computed(() => rows.value.filter(isUnsettled))
+  const doubtful = computed(() => rows.value.filter(isDoubtful))
 
-  const asRow = (entry: FoundEntry): Row => ({ key: next++, entry, out: false })
+  const asRow = (entry: FoundEntry): Row => ({ key: next++, entry, out: entry.out ?? false })
 
   function show(result: FoundInFile): void {
     found.value = result
     rows.value = result.entries.map(asRow)
   }
 
-  async function readText(text: string): Promise<void> {
-    file.value = null
-    const result = await attempt(() => send<FoundInFile>('read', { text, language: language() }))
-    if (result) show(result)
-  }
-
-  async function readFile(given: File, uses: Record<string, string> = {}): Promise<void> {
-    const result = await attempt(() =>
-      send<FoundInFile>('read', { file: given, choices: JSON.stringify(uses), language: language() }),
-    )
+  /** Reads a text, or a file, with what was chosen for it. */
+  async function read(given: File | null, pasted: string, chosen: Record<string, string>): Promise<void> {
+    const fields = { file: given, text: pasted, choices: JSON.stringify(chosen), language: language() }
+    const result = await attempt(() => send<FoundInFile>('read', fields))
     if (!result) return
     file.value = given
-    chosen = JSON.stringify(uses)
+    text.value = pasted
+    choices = chosen
     show(result)
   }
 
-  /** Uses a column for something else and reads the file again; the server remembers it for these headings. */
+  const readText = (pasted: string): Promise<void> => read(null, pasted, {})
+  const readFile = (given: File): Promise<void> => read(given, '', {})
+
+  /** Uses a column for something else and reads it again; the server remembers it for these headings. */
   async function useColumn(number: number, use: string): Promise<void> {
-    if (!file.value || !found.value) return
+    if (!found.value) return
+    const isMany = use === 'option' || use === 'tick'
     const uses = Object.fromEntries(
       found.value.columns.map((column, at) => {
-        const given = at !== number && use !== 'option' && column.use === use ? '' : column.use
+        const given = at !== number && !isMany && column.use === use ? '' : column.use
         return [String(at), at === number ? use : given]
       }),
     )
-    await readFile(file.value, uses)
+    await read(file.value, text.value, { ...choices, ...uses })
   }
 
-  /** Reads the same file another way, as its pages as pictures. */
-  async function readAs(way: string): Promise<void> {
-    if (file.value) await readFile(file.value, { as: way })
+  /** Reads the same once more, with the answer to something that was asked of it. */
+  async function answer(name: string, way: string): Promise<void> {
+    await read(file.value, text.value, { ...choices, [name]: way })
   }
 
   const nothingLeft = (): Message => ({ code: '', params: {}, sentence: t('there_is_nothing_left_of_it') })
 
   /** Reads one entry again as it was mended; it may have become several. False where it was not understood. */
-  async function mend(row: Row, text: string): Promise<boolean> {
-    const body = { text, language: language() }
+  async function mend(row: Row, changed: string): Promise<boolean> {
+    const body = { text: changed, language: language() }
     const mended = await attempt(() => data(api.POST('/api/exchange/mend', { body })))
     if (!mended) return false
     const made = mended.entries.length
       ? mended.entries.map((entry) => asRow({ ...entry, place: row.entry.place }))
-      : [asRow({ ...row.entry, text, item: null, sentences: [nothingLeft()] })]
+      : [asRow({ ...row.entry, text: changed, item: null, sentences: [nothingLeft()] })]
     rows.value = rows.value.flatMap((one) => (one.key === row.key ? made : [one]))
     return made.every((one) => one.entry.item)
+  }
+
+  /** Takes one of the ways in which an entry can be read. */
+  function choose(row: Row, at: number): void {
+    const reading = row.entry.readings?.[at]
+    if (!reading) return
+    row.chosen = at
+    row.entry = { ...row.entry, item: reading.item, sure: true }
+  }
+
+  /** Somebody has looked at it, and it is right. */
+  function accept(row: Row): void {
+    row.entry = { ...row.entry, sure: true }
   }
 
   /** Leaves out everything that has not been understood. */
@@ -89,16 +117,53 @@ export function useImport(language: () => string = () => '') {
     for (const row of unsettled.value) row.out = true
   }
 
+  /** Adds them to a set, or to a new one; what one set cannot hold becomes several, of which the first is returned. */
   async function add(title: string, into: number | null): Promise<SetDocument | undefined> {
     const items = usable.value.map((row) => row.entry.item as Item)
-    const wanted = JSON.stringify({ title, into, about: into === null ? found.value?.about : null, items })
-    return attempt(() => send<SetDocument>('add', { wanted, file: file.value, choices: chosen }))
+    const most = into === null ? (found.value?.most_in_set ?? items.length) : items.length
+    const parts = Array.from({ length: Math.ceil(items.length / most) }, (_, at) =>
+      items.slice(at * most, (at + 1) * most),
+    )
+    return attempt(async () => {
+      let first: SetDocument | undefined
+      for (const [at, part] of parts.entries()) {
+        const about = into === null ? found.value?.about : null
+        const called = parts.length > 1 ? t('part_of_title', { title, n: at + 1, all: parts.length }) : title
+        const wanted = JSON.stringify({ title: called, into, about, items: part })
+        const made = await send<SetDocument>('add', {
+          wanted,
+          file: file.value,
+          choices: JSON.stringify(choices),
+        })
+        first ??= made
+      }
+      return first
+    })
+  }
+
+  /** All of it as it stands, to be kept on the device; null where there is nothing. */
+  function kept(): Kept | null {
+    const result = found.value
+    if (!result) return null
+    const plain = JSON.parse(JSON.stringify(rows.value)) as Row[]
+    return { found: result, rows: plain, file: file.value, text: text.value, choices }
+  }
+
+  /** Goes on with what was kept. */
+  function goOn(before: Kept): void {
+    found.value = before.found
+    rows.value = before.rows
+    file.value = before.file
+    text.value = before.text
+    choices = before.choices
+    next = Math.max(0, ...before.rows.map((row) => row.key + 1))
   }
 
   function startAnew(): void {
     found.value = null
     rows.value = []
     file.value = null
+    text.value = ''
     error.value = ''
   }
 
@@ -107,16 +172,21 @@ export function useImport(language: () => string = () => '') {
     rows,
     usable,
     unsettled,
+    doubtful,
     busy,
     error,
     file,
     readText,
     readFile,
     useColumn,
-    readAs,
+    answer,
     mend,
+    choose,
+    accept,
     leaveOutTheRest,
     add,
+    kept,
+    goOn,
     startAnew,
   }
 }

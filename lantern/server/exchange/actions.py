@@ -36,14 +36,16 @@ _alone = Lock()
 _SUFFIXES = {"audio/mpeg": ".mp3", "audio/wav": ".wav", "audio/ogg": ".ogg", "audio/mp4": ".m4a", "audio/flac": ".flac"}
 
 
-def read(teacher: Teacher, source: Source | None, text: str, language: str = "") -> Incoming:
+def read(
+    teacher: Teacher, source: Source | None, text: str, language: str = "", choices: Mapping[str, str] | None = None
+) -> Incoming:
     """What a file, or a pasted text, holds; `language` is that of the set it goes into, the teacher's own for a new
-    one. Raises Unreadable, BadForm."""
+    one, and `choices` are what was chosen for a text. Raises Unreadable, BadForm."""
     language = language or teacher.spoken
     if source is None:
         if not text.strip():
             raise BadForm(said("nothing_to_bring_in", "Paste some questions, or choose a file."), field="text")
-        return read_typed(text, new_item_id, language)
+        return read_typed(text, new_item_id, language, choices or {})
     source = replace(source, language=language)
     incoming = _as_remembered(teacher, source, read_file(source, new_item_id, _alone))
     wanted = set(media_ids([entry.item.model_dump(mode="json") for entry in incoming.entries if entry.item]))

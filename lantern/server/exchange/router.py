@@ -6,25 +6,35 @@ from ninja import File, Form, Query, Router
 from ninja.files import UploadedFile
 from pydantic import ValidationError
 
-from lantern.core.formats import sheet_rows
 from lantern.core.formats.exchange import SetFormat, Source
+from lantern.core.formats.html_lines import text_of_html
 from lantern.core.formats.json_format import schema
 from lantern.core.formats.registry import WRITERS, read_typed
 from lantern.core.formats.sheet_format import SheetFormat
+from lantern.core.formats.sheet_write import template
 from lantern.core.formats.typeset import Paper
 from lantern.core.grids import Directions
 from lantern.core.messages import said
-from lantern.core.questions.content import UNTITLED, About
+from lantern.core.questions.content import MAX_ITEMS, UNTITLED, About
 from lantern.core.questions.items import A_LANGUAGE
 from lantern.core.words import in_language
 from lantern.server.accounts.requests import TeacherRequest
 from lantern.server.api.auth import teacher
 from lantern.server.api.downloads import download
 from lantern.server.api.errors import BadForm
-from lantern.server.api.uploads import source_of
+from lantern.server.api.uploads import chosen, source_of
 from lantern.server.exchange import actions, grids
 from lantern.server.exchange.grids import GridKind
-from lantern.server.exchange.schemas import FoundInFile, GridFound, Mended, ToAdd, ToMend, WayOut
+from lantern.server.exchange.schemas import (
+    CopiedPage,
+    FoundInFile,
+    GridFound,
+    Mended,
+    PageAsText,
+    ToAdd,
+    ToMend,
+    WayOut,
+)
 from lantern.server.library.actions import new_item_id
 from lantern.server.library.queries import content_of, document_of, own_set
 from lantern.server.library.schemas import SetDocument
@@ -46,7 +56,7 @@ def read_incoming(
 ) -> FoundInFile:
     """What a file or a pasted text holds, entry by entry; nothing is kept. `choices`, as JSON: what columns are
     used for, by their number; "as": the way to read it. `language` is that of the set it goes into."""
-    found = actions.read(request.auth, _source(file, choices), text, language)
+    found = actions.read(request.auth, _source(file, choices), text, language, chosen(choices))
     return FoundInFile(
         title=found.title,
         about=found.about or About(language=language or request.auth.spoken),
@@ -54,9 +64,16 @@ def read_incoming(
         notes=tuple(found.notes),
         columns=tuple(found.columns),
         previews=actions.previews(found),
-        ways=tuple(found.ways),
-        way=found.way,
+        asks=tuple(found.asks),
+        most_in_set=MAX_ITEMS,
     )
+
+
+@router.post("/text", response=PageAsText)
+def text_of_page(request: TeacherRequest, copied: CopiedPage) -> PageAsText:
+    """What was copied from a page or a document, as text in which what is bold is marked, and lists and tables are
+    seen."""
+    return PageAsText(text=text_of_html(copied.html))
 
 
 @router.post("/mend", response=Mended)
@@ -89,7 +106,7 @@ def read_template(request: TeacherRequest, suffix: str) -> HttpResponse:
     if form is None:
         raise Http404
     title = in_language(said("sheet_to_fill_in", "Questions to fill in"), request.auth.spoken)
-    return _take_out(form.pack(sheet_rows.template(request.auth.spoken)), form, title)
+    return _take_out(form.pack(template(request.auth.spoken)), form, title)
 
 
 @router.get("/set.schema.json", auth=None)

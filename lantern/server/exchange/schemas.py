@@ -4,7 +4,7 @@ from typing import Annotated
 
 from pydantic import Field
 
-from lantern.core.formats.exchange import MOST_ENTRIES, Column, Entry
+from lantern.core.formats.exchange import MOST_ENTRIES, Ask, Column, Entry
 from lantern.core.messages import Message
 from lantern.core.questions import AnyItem
 from lantern.core.questions.content import About, Title
@@ -15,7 +15,8 @@ from lantern.core.values import Value
 class FoundInFile(Value):
     """What a file or a text holds; nothing of it is kept yet. `previews` are small pictures, as data URLs, by id.
 
-    `ways` are the ways the file could be read, where there are several, and `way` the one that was taken.
+    `asks` are what only its owner knows of it as a whole: each answer is a choice by which it is read again.
+    `most_in_set` is how many items one set holds.
     """
 
     title: str
@@ -24,8 +25,18 @@ class FoundInFile(Value):
     notes: tuple[Message, ...]
     columns: tuple[Column, ...]
     previews: dict[str, str]
-    ways: tuple[str, ...]
-    way: str
+    asks: tuple[Ask, ...]
+    most_in_set: int
+
+
+class CopiedPage(Value):
+    """What was copied, as HTML."""
+
+    html: Annotated[str, Field(max_length=2_000_000)]
+
+
+class PageAsText(Value):
+    text: str
 
 
 class ToMend(Value):

@@ -1,0 +1,20 @@
+/** What is being brought in, kept on this device until it is added or thrown away. The device keeps it for whoever is signed in
+ * (accounts/teacher.ts). */
+import { del, get, set } from 'idb-keyval'
+
+const PLACE = 'bring-in'
+
+/** A device that keeps nothing is no reason to stop. */
+async function quietly<T>(action: () => Promise<T>): Promise<T | undefined> {
+  try {
+    return await action()
+  } catch {
+    return undefined
+  }
+}
+
+/** Whether it was kept. */
+export const keep = async (value: unknown): Promise<boolean> =>
+  (await quietly(() => set(PLACE, value).then(() => true))) ?? false
+export const kept = <T>(): Promise<T | undefined> => quietly(() => get<T>(PLACE))
+export const forget = (): Promise<void | undefined> => quietly(() => del(PLACE))
