@@ -150,3 +150,47 @@ def test_numbers_are_read_in_the_language_of_the_set_n1(language, value):
 def test_no_figure_of_a_pasted_number_is_lost_n13():
     (entry,) = read_pasted("How fast is light?\nAnswer: 299792458 m/s", ids()).entries
     assert (written(entry.item.value), entry.item.unit) == ("299792458", "m/s")
+
+
+@pytest.mark.parametrize(
+    ("language", "accepts"),
+    [("en", ("a piece of rope", "a line")), ("nl", ("a piece", "rope", "a line")), ("", ("a piece of rope", "a line"))],
+)
+def test_small_words_between_two_answers_are_those_of_the_language(language, accepts):
+    """ "of" is Dutch for "or"."""
+    (entry,) = read_pasted("What is a halyard?\nAnswer: a piece of rope or a line", ids(), language).entries
+    assert entry.item.accepts == accepts
+
+
+@pytest.mark.parametrize(
+    ("text", "stands"),
+    [
+        ("1. Which knot?\na) Reef d) Hitch\nb) Bend *", "d) Hitch"),
+        ("What is a quay, and the answer: a wall, here?\nAnswer: yes", "the answer: a"),
+        ("1. What is a jetty?\nAnswer: What is a mole?", "What is a mole?"),
+    ],
+)
+def test_what_should_not_be_in_a_question_makes_it_doubtful(text, stands):
+    entry = read_pasted(text, ids()).entries[0]
+    assert not entry.sure
+    assert f"“{stands}” stands in it" in " ".join(map(str, entry.sentences))
+
+
+def test_both_readings_of_a_line_below_an_option_are_shown():
+    text = "1. Who keeps the log?\na) The mate\nShe writes it each hour\nb) The cook\nAnswer: a"
+    (entry,) = read_pasted(text, ids()).entries
+    first, other = [[option.text for option in one.item.options] for one in entry.readings]
+    assert (first[0], other[0]) == ("The mate She writes it each hour", "The mate")
+    assert [option.text for option in entry.item.options] == first
+    assert not entry.sure
+
+
+def test_a_key_that_names_one_option_by_its_number_and_another_by_its_text_is_not_decided():
+    (entry,) = read_pasted("How many masts has a ketch?\n1) 3\n2) 2\n3) 1\nAnswer: 1", ids()).entries
+    assert (entry.item, [str(one.says) for one in entry.readings]) == (None, ["Right: “3”", "Right: “1”"])
+
+
+def test_a_key_at_the_end_that_says_something_else_than_the_question_is_told():
+    text = "1. Which?\na) Reef *\nb) Bend\n2. Which else?\na) Bow\nb) Stern\n\nKey: 1 b 2 a"
+    first, second = read_pasted(text, ids()).entries
+    assert (second.sure, first.sure) == (True, False)

@@ -79,9 +79,11 @@ def test_the_teachers_pages(server, teacher, browsers, lesson):
     driver.get(f"{server.url}/bring-in")
     wait_for(driver, "Paste your questions")
     check(driver, "bringing in")
-    fill_area(driver, "//textarea", "1. Which?\na) Reef *\nb) Bend\n\n2. The ____ rises.")
+    plain, bare = "1. Which?\na) Reef *\nb) Bend", "2. The ____ rises."
+    twice, guessed = "3. How many?\n1) 3\n2) 2\n3) 1\nAnswer: 1", "4. Which light?\nred\ngreen"
+    fill_area(driver, "//textarea", "\n\n".join(["Hello everyone,", plain, bare, twice, guessed]))
     press(driver, "Read it")
-    wait_for(driver, "1 understood, 1 not")
+    wait_for(driver, "4 questions found: 1 to look at and 2 not understood")
     check(driver, "what was found", (DESKTOP, PHONE))
     driver.get(f"{server.url}/sets")
     click(driver, "[aria-label^='More for']")

@@ -68,6 +68,8 @@ class _Writer:
     lines: list[str] = field(default_factory=list)
     _pieces: list[tuple[str, bool]] = field(default_factory=list)
     _lead: str = ""
+    _places: "dict[etree._Element, dict[etree._Element, int]]" = field(default_factory=dict)
+    """The entries of each list with their numbers."""
 
     def take(self, element: "etree._Element", look: _Look) -> None:
         name = element.tag if isinstance(element.tag, str) else ""
@@ -99,7 +101,7 @@ class _Writer:
                 self.lines.append("")
         elif name == "li":
             self.end_line()
-            self._lead = "   " * max(0, look.depth) + _mark_of(element)
+            self._lead = "   " * max(0, look.depth) + self._mark_of(element)
             self._children(element, look)
             self.end_line()
         elif name in _BLOCKS:
@@ -166,6 +168,20 @@ class _Writer:
         inner.end_line()
         return "; ".join(line.strip().replace("|", "/") for line in inner.lines if line.strip())
 
+    def _mark_of(self, item: "etree._Element") -> str:
+        """ "3. ", "b) " or "- ": what the list writes before this entry by itself."""
+        parent = item.getparent()
+        if parent is None or parent.tag != "ol":
+            return "- "
+        if parent not in self._places:
+            entries = [one for one in parent if one.tag == "li"]
+            start = parent.get("start", "1")
+            first = int(start) if re.fullmatch(r"\d{1,4}", start) else 1
+            self._places[parent] = {entry: number for number, entry in enumerate(entries, start=first)}
+        value = item.get("value", "")
+        number = int(value) if re.fullmatch(r"\d{1,4}", value) else self._places[parent][item]
+        return _mark_of(item, parent, number)
+
     def end_line(self) -> None:
         """Writes what has been said as a line; what is marked in it has two stars around it."""
         made = ""
@@ -229,16 +245,7 @@ def is_colourful(colour: str) -> bool:
     return max(parts) - min(parts) >= COLOURFUL
 
 
-def _mark_of(item: "etree._Element") -> str:
-    """ "3. ", "b) " or "- ": what the list writes before this entry by itself."""
-    parent = item.getparent()
-    if parent is None or parent.tag != "ol":
-        return "- "
-    entries = [one for one in parent if one.tag == "li"]
-    start = parent.get("start", "1")
-    number = entries.index(item) + (int(start) if re.fullmatch(r"\d{1,4}", start) else 1)
-    value = item.get("value", "")
-    number = int(value) if re.fullmatch(r"\d{1,4}", value) else number
+def _mark_of(item: "etree._Element", parent: "etree._Element", number: int) -> str:
     look = _styles(item).get("list-style-type") or parent.get("type") or _styles(parent).get("list-style-type", "")
     if look in _BULLETS:
         return "- "

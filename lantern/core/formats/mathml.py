@@ -23,12 +23,12 @@ def formula_of(math: "etree._Element") -> str:
             and note.text
         ):
             return f"${' '.join(note.text.split())}$"
-    plain = _UNSEEN.sub("", etree.tostring(_bare(math), encoding="unicode", with_tail=False))
     words = " ".join("".join(math.itertext()).split())
-    if len(plain) > LONGEST:
+    if len(words) > LONGEST:
         return words
     try:
-        said = str(MathMLToLaTeX().convert(plain))
+        plain = _UNSEEN.sub("", etree.tostring(_bare(math), encoding="unicode", with_tail=False))
+        said = str(MathMLToLaTeX().convert(plain)) if len(plain) <= LONGEST else ""
     except Exception:  # the library raises all sorts for what is not well put
         return words
     latex = _closed(" ".join(said.split()))
@@ -43,7 +43,8 @@ def _closed(latex: str) -> str:
 
 def _bare(element: "etree._Element") -> "etree._Element":
     """The element without prefixes and name spaces, and without annotations, which say the same once more."""
-    made = etree.Element(_name(element.tag), dict(element.attrib))
+    plain = {name: value for name, value in element.attrib.items() if name.isalnum()}
+    made = etree.Element(_name(element.tag), plain)
     made.text = element.text
     for child in element:
         if isinstance(child.tag, str) and not _name(child.tag).startswith("annotation"):

@@ -80,9 +80,9 @@ BY_LANGUAGE: dict[str, Sayings] = {
         bank="word ?(?:bank|box)|words?(?: to use)?|choose from|use these words",
         own="(?:in )?(?:your|the student['’]?s?['’]?) own words?|own words?|answers? (?:may|will|can)? ?vary|(?:open|free) answer",
         either="or", both="and", number="no|nr|number|#|id", kind="kind|type|question type|kind of question|format",
-        because="because|since",
+        because="because",
         page="page|p",
-        see="see|cf|compare|adapted|taken|from|p|pp|ch",
+        see="see|cf|adapted|taken from|pp|ch",
         about_you="name|date|class|score|student|teacher|period|group|marks?",
         write="explain|describe|discuss|compare|define|outline|summari[sz]e|justify|evaluate|sketch|give|list|state|name|tell|write|why|how|what|in your own words",
         ordering="order|sequence|sequencing|arrange|chronological(?:ly)?|first to last",
@@ -104,9 +104,9 @@ BY_LANGUAGE: dict[str, Sayings] = {
         key="lösungen|lösung|antworten|lösungsschlüssel|schlüssel", section="teil|abschnitt", bank="wortkasten|wörter|wortspeicher",
         own="eigene worte|in eigenen worten|individuelle (?:antwort|lösung)|freie antwort", either="oder", both="und",
         number="nummer", kind="art|fragetyp|typ",
-        because="weil|denn|da",
+        because="weil|denn",
         page="seite|s",
-        see="siehe|s|vgl|aus|nach",
+        see="siehe|vgl",
         about_you="name|datum|klasse|punkte|note",
         write="erkläre|erklären|beschreibe|beschreiben|nenne|nennen|begründe|begründen|vergleiche|vergleichen|erläutere|skizziere|warum|wie|was",
         ordering="reihenfolge|ordne|ordnen|sortiere",
@@ -124,7 +124,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         time="temps|durée|secondes", by="écrite? par|auteur|autrice|par", aside="indice|source|niveau|difficulté|remarque|page|objectif|aide",
         key="réponses|corrigé|solutions", section="partie|section", bank="banque de mots|mots", own="réponse (?:libre|personnelle)|avec vos mots",
         either="ou", both="et", number="numéro|n°", kind="genre|type",
-        because="parce que|car",
+        because="parce que",
         page="page|p",
         see="voir|cf|d'après",
         about_you="nom|prénom|date|classe|note",
@@ -146,7 +146,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         own="respuesta (?:libre|abierta|personal)|con tus palabras", either="o", both="y", number="número|n°", kind="tipo",
         because="porque",
         page="página|pág",
-        see="véase|ver|cf",
+        see="véase|cf",
         about_you="nombre|fecha|clase|curso|nota",
         write="explica|explique|describe|describa|compara|nombra|escribe|por qué|cómo",
         ordering="orden|ordena|ordenar|ordene",
@@ -183,9 +183,9 @@ BY_LANGUAGE: dict[str, Sayings] = {
         time="tempo|segundos", by="escrit[ao] por|autora?", aside="dica|fonte|nível|dificuldade|nota|página|objetivo",
         key="respostas|gabarito|soluções", section="seção|secção|parte", bank="banco de palavras|palavras",
         own="resposta (?:livre|aberta|pessoal)", either="ou", both="e", number="número|n°", kind="tipo",
-        because="porque|pois",
+        because="porque",
         page="página|pág",
-        see="ver|veja|cf",
+        see="veja|cf",
         about_you="nome|data|turma|nota",
         write="explique|descreva|compare|cite|escreva|por que|como",
         ordering="ordem|ordene|ordena",
@@ -204,7 +204,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         section="deel|onderdeel", bank="woorden(?:lijst)?", own="eigen woorden|vrij antwoord", either="of", both="en", number="nummer", kind="soort|type",
         because="omdat|want",
         page="pagina|blz",
-        see="zie|uit",
+        see="zie",
         about_you="naam|datum|klas|cijfer",
         write="leg uit|beschrijf|vergelijk|noem|schrijf|waarom|hoe",
         ordering="volgorde|rangschik",
@@ -222,7 +222,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         own="egna ord|fritt svar", either="eller", both="och", number="nummer", kind="typ|slag",
         because="därför att|eftersom",
         page="sida",
-        see="se|ur",
+        see="se sidan",
         about_you="namn|datum|klass",
         write="förklara|beskriv|jämför|nämn|skriv|varför|hur",
         ordering="ordning|ordna",
@@ -239,7 +239,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         wrong_option="(?:błędna|zła|niepoprawna)(?: odpowiedź)?|dystraktor", points="punkt(?:y|ów)?|pkt", topic="temat(?:y)?|przedmiot|dział",
         time="czas|sekundy?", by="autor(?:ka)?|napisał[a]?", aside="wskazówka|źródło|poziom|trudność|uwaga|strona", key="odpowiedzi|klucz(?: odpowiedzi)?|rozwiązania",
         section="część|sekcja", bank="słowa|bank słów", own="własnymi słowami|odpowiedź własna", either="lub|albo|czy", both="i|oraz", number="numer|lp", kind="typ|rodzaj",
-        because="ponieważ|bo",
+        because="ponieważ",
         page="strona|str",
         see="zob|zobacz|por|patrz",
         about_you="imię|nazwisko|data|klasa|ocena",
@@ -311,7 +311,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         wrong_option="неправильна(?: відповідь)?|хибна(?: відповідь)?", points="бал(?:и|ів)?", topic="тем[аи]|предмет|розділ", time="час|секунди", by="автор(?:ка)?|склав|склала",
         aside="підказка|джерело|рівень|складність|примітка|сторінка", key="відповіді|ключ(?:і)?|розв['’ʼ]язки", section="частина|розділ", bank="слова", own="своїми словами",
         either="або|чи", both="і|та|й", number="номер|№", kind="тип|вид",
-        because="тому що|бо",
+        because="тому що",
         page="сторінка|стор",
         see="див",
         about_you="ім['’ʼ]я|прізвище|дата|клас|оцінка",
@@ -374,9 +374,11 @@ BY_LANGUAGE: dict[str, Sayings] = {
 
 
 @cache
-def words(role: str) -> str:
-    """The words of all languages for one role, the longest first, as a group of a regular expression."""
-    found = {word for sayings in BY_LANGUAGE.values() for word in _split(getattr(sayings, role)) if word}
+def words(role: str, language: str = "") -> str:
+    """The words for one role, the longest first, as a group of a regular expression: of all languages, or of one and of
+    English. Small words that stand in any text ("of" is Dutch for "or") are to be looked for in one language alone."""
+    spoken = [BY_LANGUAGE["en"], *filter(None, [BY_LANGUAGE.get(language[:2])])] if language else BY_LANGUAGE.values()
+    found = {word for sayings in spoken for word in _split(getattr(sayings, role)) if word}
     return "(?:" + "|".join(word.replace(" ", r"\s+") for word in sorted(found, key=lambda w: (-len(w), w))) + ")"
 
 

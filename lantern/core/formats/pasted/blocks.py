@@ -222,6 +222,8 @@ def _is_answer(line: Line) -> bool:
 def _asks_anew(line: Line, above: Block) -> bool:
     """A question directly below the options of the one before, further left than they are."""
     one = line_of.option(line)
+    if one and not one.sure and _is_done(above) and line_of.options_in_one_line(line):
+        return True
     if not line.text.rstrip().endswith(("?", "？", "؟")) or not _is_done(above) or (one and one.sure):
         return False
     if line.bold and one is None and not above.filled[-1].bold:

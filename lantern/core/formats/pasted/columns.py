@@ -7,6 +7,7 @@ from dataclasses import replace
 from lantern.core.formats.pasted.source import Line
 
 _TWO = re.compile(r"^\s*(\d{1,3})[.)]\s+\S.*?(?:\s{3,}|\t+)(?P<second>(\d{1,3})[.)]\s+\S.*)$")
+_ASKED_AND_ANSWERED = re.compile(r"(?:^|(?<=\s))(?=(?:Q|A|F|R|Question|Answer|Frage|Antwort)\s?:\s)")
 FEWEST_LINES = 2
 
 
@@ -26,6 +27,16 @@ def one_column(lines: Sequence[Line]) -> list[Line]:
         else:
             made.append(lines[at])
             at += 1
+    return made
+
+
+def one_to_a_line(lines: Sequence[Line]) -> list[Line]:
+    """ "Q: … A: … Q: … A: …" in one line is a line for each."""
+    made: list[Line] = []
+    for line in lines:
+        parts = _ASKED_AND_ANSWERED.split(line.text) if not line.code else []
+        parts = [part for part in parts if part.strip()]
+        made += [line.saying(part.strip()) for part in parts] if len(parts) > FEWEST_LINES else [line]
     return made
 
 

@@ -24,10 +24,12 @@ MOST_BETWEEN = 3
 
 @dataclass(frozen=True, slots=True)
 class Exercise:
-    """Lines [first, end) of a text are one exercise. `pairs` is None where no key says what belongs together."""
+    """Lines [first, end) of a text are one exercise, those before `rows_end` are not its key. `pairs` is None where no
+    key says what belongs together."""
 
     first: int
     end: int
+    rows_end: int
     prompt: str
     left: tuple[str, ...]
     right: tuple[str, ...]
@@ -92,8 +94,8 @@ def _run(body: Sequence[Line], at: int, pattern: "re.Pattern[str]") -> tuple[lis
 
 def _exercise(body: Sequence[Line], at: int, end: int, left: list[str], right: list[str]) -> Exercise:
     first, prompt, number = _asked_above(body, at)
-    pairs, end = _key_below(body, end, len(left), len(right))
-    return Exercise(first, end, prompt, tuple(left), tuple(right), pairs, number)
+    pairs, behind = _key_below(body, end, len(left), len(right))
+    return Exercise(first, behind, end, prompt, tuple(left), tuple(right), pairs, number)
 
 
 def _asked_above(body: Sequence[Line], at: int) -> tuple[int, str, int | None]:

@@ -5,15 +5,16 @@
 """
 
 import re
-from collections.abc import Sequence
-from dataclasses import dataclass, field
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, field, replace
+from functools import cache
 from typing import Any
 
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.labels import LETTER, SERIES, index_of, number_of, same_script
+from lantern.core.formats.pasted.labels import LETTER
 from lantern.core.formats.pasted.lines import OptionLine
+from lantern.core.formats.pasted.meant import Meant, meant_by, place_in, truth_of
 from lantern.core.formats.pasted.parts import Parts
-from lantern.core.formats.pasted.tidy import circled_number
 from lantern.core.formats.pasted.words import (
     BRACKETS_AS_GAPS,
     FALSE,
@@ -24,7 +25,7 @@ from lantern.core.formats.pasted.words import (
     TRUE,
     TRUE_OR_FALSE,
 )
-from lantern.core.formats.sayings import saying, words
+from lantern.core.formats.sayings import words
 from lantern.core.messages import Message, said
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.kinds.choice import MAX_OPTIONS, MIN_OPTIONS
@@ -33,9 +34,10 @@ from lantern.core.questions.kinds.match import FIND_PARTNERS
 from lantern.core.questions.marking.numbers import number_and_unit
 from lantern.core.words import in_language
 
-_GAP = re.compile(r"_{2,}|\.{5,}|…{2,}")
+GAP = re.compile(r"_{2,}|\.{5,}|…{2,}")
 _BRACKETED = re.compile(r"[\[{]([^\[\]{}]{1,80})[\]}]")
 _ROUND = re.compile(r"\(([^()\d]{1,30})\)(?=\s*[.!]?\s*$|\s+\w)")
+_SUM = re.compile(r"^(?P<asks>\d[\d\s+\-*x×·÷:/().,^²³√−–]*\s*=)\s*(?P<result>[-−]?\d[\d.,/]*)\s*$")
 _T, _F = words("true"), words("false")
 _EITHER = rf"(?:/|\||,|{words('either')})"
 _TRUE_FALSE = re.compile(
@@ -49,8 +51,6 @@ _SAID_TRUE = re.compile(
     re.I | re.S,
 )
 _INLINE_ANSWER = re.compile(rf"\s*[(\[]?(?<!\w)(?:{words('answer')})\s*[:=：]\s*([^()\[\]]+?)\s*[)\]]?\s*$", re.I)
-_SEVERAL = re.compile(rf"\s*(?:,|;|&|\+|/|、|(?<!\w){words('both')}(?!\w))\s*", re.I)
-_OR = re.compile(rf"\s+[/|]\s+|\s*[;|]\s*|\s+{words('either')}\s+|(?<=[^\W\d])/(?=[^\W\d])", re.I)
 _OF_SEVERAL = re.compile(
     rf"^\W*(?:1\s*[.):=\-–]?\s*[^\W\d].*(?<![\w.])2\s*[.):=\-–]?\s*[^\W\d]|{LETTER}\s*[-–=:]\s*\d+\s*[,;\s]\s*{LETTER}\s*[-–=:]\s*\d"
     rf"|\d+\s*[-–=:]?\s*{LETTER}\s*[,;\s]\s*\d+\s*[-–=:]?\s*{LETTER}\b)"
@@ -65,9 +65,7 @@ _ANSWER_BEHIND = re.compile(
 )  # fmt: skip
 TO_WRITE = re.compile(rf"^{words('write')}(?!\w)", re.I)
 _ORDERING = re.compile(rf"(?<![^\W\d_]){words('ordering')}", re.I)
-_OPTION_LETTER = re.compile(rf"^\(?\[?({LETTER}|\d{{1,2}}|[ivxIVX]{{1,4}})[.):\]）]?\s*(?:[-–]\s*)?(.*)$", re.S)
-_OPTION_WORD = re.compile(rf"^(?:{words('option')})\s+(?=(?:{LETTER}|\d{{1,2}})(?!\w))", re.I)
-_REASON = re.compile(rf"\s+[-–—]\s+|\s*[(:：,.;]\s+|\s*[(]|\s+(?={words('because')}(?!\w))", re.I)
+_PUT = re.compile(r"^\W*(?:put|bring|sort|write|place|number)\b", re.I)
 ASKS = ("?", "？", "؟", "か。", ";")
 Fields = dict[str, Any]
 
@@ -96,40 +94,76 @@ def fields_of(parts: Parts, new_id: NewId, language: str) -> Made:
             parts.answer, prompt = inline[1].strip(), prompt[: inline.start()].strip()
     if not prompt:
         return Made(None, [said("nothing_asked", "What is asked is missing. Put it in the first line.")])
-    if parts.answer and not parts.options and _OF_SEVERAL.match(parts.answer) and len(_GAP.findall(prompt)) < 2:
-        return Made(None, [MANY_ANSWERS])
-    if parts.options and _ORDERING.search(prompt):
-        ordered = _order_fields(prompt, parts, new_id)
-        if ordered:
-            return ordered
-    if parts.options:
-        return _choice_fields(prompt, parts, new_id, language)
-    stated = _true_false_fields(prompt, parts, new_id, language)
-    if stated:
-        return stated
-    gaps = len(_GAP.findall(prompt))
-    if gaps:
-        return _gap_fields(prompt, parts, gaps, language)
-    if parts.answer:
-        return _chosen(prompt, parts.answer, language) or _entry_made(prompt, parts, language)
-    behind = _ANSWER_BEHIND.match(prompt) or (_ANSWER_AFTER.match(prompt) if "\n" not in prompt else None)
-    if behind:
-        return Made(_entry_fields(behind["asks"], behind["answer"].strip(), language))
-    if _BRACKETED.search(prompt) and not prompt.endswith(ASKS) and not parts.numbered | bool(parts.points):
-        return _bracketed(prompt, language)
-    if prompt.rstrip("*_ ").endswith(ASKS) or (parts.numbered and (parts.points or TO_WRITE.match(prompt))):
-        return Made({"kind": "open_response", "prompt": prompt, "scored": False})
-    if _BRACKETED.search(prompt) and parts.numbered:
-        return _bracketed(prompt, language)
-    inside = _ROUND.findall(prompt) if parts.numbered else []
-    if len(inside) == 1 and "\n" not in prompt:
-        text = _ROUND.sub(lambda found: f"[{found[1]}]", prompt)
-        fields: Fields = {"kind": "gap_fill", "prompt": in_language(FILL_GAP, language), "text": text}
-        return Made(fields, [BRACKETS_AS_GAPS], sure=False)
-    if parts.is_open:
-        return Made({"kind": "open_response", "prompt": prompt, "scored": False})
+    for reading in _READINGS:
+        made = reading(prompt, parts, new_id, language)
+        if made is not None:
+            return made
     bare = "This has neither options nor an answer. Add them below it, or leave it out if it is no question."
     return Made(None, [said("no_question", bare)])
+
+
+# --- ways to read a block, in the order in which they are tried ------------------------------------------
+
+
+def _several_answers(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    """A key to several questions that stands below one."""
+    several = parts.answer and not parts.options and _OF_SEVERAL.match(parts.answer)
+    return Made(None, [MANY_ANSWERS]) if several and len(GAP.findall(prompt)) < 2 else None
+
+
+def _ordered(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    return _order_fields(prompt, parts, new_id) if parts.options and _ORDERING.search(prompt) else None
+
+
+def _with_options(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    gapped = _numbered_gaps(prompt, parts)
+    if gapped:
+        words_in_turn = replace(parts, answer="; ".join(gapped), options=[])
+        return _gap_fields(prompt, words_in_turn, len(gapped), language)
+    return _choice_fields(prompt, parts, new_id, language) if parts.options else None
+
+
+def _sum(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    found = _SUM.match(prompt) if parts.answer is None else None
+    if not found:
+        return None
+    behind = said("sum_as_asked", "What stands behind the equals sign was taken as the answer.")
+    return Made(_entry_fields(found["asks"].strip(), found["result"], language), [behind], sure=False)
+
+
+def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    gaps = len(GAP.findall(prompt))
+    return _gap_fields(prompt, parts, gaps, language) if gaps else None
+
+
+def _answered(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    if not parts.answer:
+        return None
+    return _chosen(prompt, parts.answer, language) or _entry_made(prompt, parts, language)
+
+
+def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    found = _ANSWER_BEHIND.match(prompt) or (_ANSWER_AFTER.match(prompt) if "\n" not in prompt else None)
+    return Made(_entry_fields(found["asks"], found["answer"].strip(), language)) if found else None
+
+
+def _gaps_in_brackets(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    asks = prompt.endswith(ASKS) or (parts.numbered and (parts.points or TO_WRITE.match(prompt)))
+    return _bracketed(prompt, language) if _BRACKETED.search(prompt) and not asks else None
+
+
+def _open(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    asks = prompt.rstrip("*_ ").endswith(ASKS) or (parts.numbered and (parts.points or TO_WRITE.match(prompt)))
+    return Made({"kind": "open_response", "prompt": prompt, "scored": False}) if asks or parts.is_open else None
+
+
+def _gap_in_round_brackets(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    """ "The right side of a ship is (starboard)." among numbered ones: a guess."""
+    if not parts.numbered or "\n" in prompt or len(_ROUND.findall(prompt)) != 1:
+        return None
+    text = _ROUND.sub(lambda found: f"[{found[1]}]", prompt)
+    fields: Fields = {"kind": "gap_fill", "prompt": in_language(FILL_GAP, language), "text": text}
+    return Made(fields, [BRACKETS_AS_GAPS], sure=False)
 
 
 # --- options -------------------------------------------------------------------------------------------
@@ -193,128 +227,11 @@ def _choice(prompt: str, options: Sequence[OptionLine], right: list[bool], new_i
     texts = [option.text.strip() for option in options]
     form = "several" if sum(right) > 1 else "one"
     names = [text.casefold().rstrip(".") for text in texts]
-    if len(names) == 2 and sorted(map(_truth, names), key=str) == [False, True]:
+    if len(names) == 2 and sorted(map(truth_of, names), key=str) == [False, True]:
         form = "true_false"
         texts = [text.rstrip(".").capitalize() for text in texts]
     made = [{"id": new_id(), "text": text, "right": one} for text, one in zip(texts, right, strict=True)]
     return {"kind": "choice", "prompt": _TRUE_FALSE.sub("", prompt).strip() or prompt, "form": form, "options": made}
-
-
-def _truth(word: str) -> bool | None:
-    """What a word says of a statement; None where it says nothing."""
-    if saying("true")(word):
-        return True
-    return False if saying("false")(word) else None
-
-
-@dataclass
-class Meant:
-    """Which options are right in each way in which a key can be read: by "place" (a letter, a number), by "text", by
-    "both" alike,
-    by their "marks"; and the reason that stood behind it."""
-
-    ways: dict[str, list[bool]]
-    why: str = ""
-
-
-def meant_by(answer: str, options: Sequence[OptionLine]) -> Meant:
-    """What an answer line can mean; no way where it names none of the options."""
-    answer = _OPTION_WORD.sub("", circled_number(answer.strip()))
-    ways = _ways(answer, options)
-    if ways:
-        return Meant(ways)
-    for cut in _REASON.finditer(answer):
-        ways = _ways(answer[: cut.start()], options)
-        if ways:
-            why = re.sub(r"^[\s–—:：,.;-]+", "", answer[cut.start() :]).strip()
-            return Meant(ways, why.removeprefix("(").removesuffix(")") if why.startswith("(") else why)
-    return Meant({})
-
-
-def _ways(answer: str, options: Sequence[OptionLine]) -> dict[str, list[bool]]:
-    answer = answer.strip().rstrip(".。")
-    texts = [_bare(option.text) for option in options]
-    by_text = [text == _bare(answer) for text in texts]
-    by_place = _by_label(answer, options, texts)
-    if any(by_text):
-        if by_place == by_text:
-            return {"both": by_text}
-        both = by_place is not None and _label_counts(answer, options)
-        return {"place": by_place, "text": by_text} if both and by_place else {"text": by_text}
-    if by_place is not None:
-        return {"place": by_place}
-    parts = {_bare(part) for part in re.split(r"[,;|]|\n", answer) if part.strip()}
-    if len(parts) > 1 and parts <= set(texts):
-        return {"text": [text in parts for text in texts]}
-    true = _truth(answer.casefold())
-    named = [_truth(text) for text in texts]
-    if true is not None and named.count(true) == 1 and len(options) == 2:
-        return {"text": [one is true for one in named]}
-    return {}
-
-
-def _bare(text: str) -> str:
-    return re.sub(r"\\([*_$])", r"\1", text).strip().strip("“”\"'«»*").casefold().rstrip(".。").strip()
-
-
-def _label_counts(answer: str, options: Sequence[OptionLine]) -> bool:
-    """Whether the letter or number that an answer is would really be taken for the place of an option: letters where
-    options
-    have letters, numbers where they have numbers or nothing."""
-    labels = [option.label for option in options if option.label]
-    is_number = answer.strip().isdigit()
-    return all(label.isdigit() for label in labels) if is_number else not labels or not all(map(str.isdigit, labels))
-
-
-def _by_label(answer: str, options: Sequence[OptionLine], texts: list[str]) -> list[bool] | None:
-    named = _OPTION_LETTER.match(answer)
-    if named and (place := _place(named[1], options)) is not None and (not named[2] or _bare(named[2]) == texts[place]):
-        return _right_at({place}, options)
-    wanted = [part.strip("().:[]） ") for part in _SEVERAL.split(answer) if part.strip("().:[]） ")]
-    if len(wanted) == 1 and re.fullmatch(r"[A-La-l]{2,6}", wanted[0]) and not wanted[0].islower():
-        wanted = list(wanted[0])
-    elif len(wanted) == 1 and re.fullmatch(r"[A-L](?:\s+[A-L])+", wanted[0]):
-        wanted = wanted[0].split()
-    places = [_place(one, options) for one in wanted]
-    if not places or None in places:
-        with_texts = [
-            _OPTION_LETTER.match(part.strip()) for part in re.split(r"[,;\n]|(?<!\w)and(?!\w)", answer) if part.strip()
-        ]
-        places = [_place(one[1], options) if one and one[2] else None for one in with_texts]
-        if len(places) < 2 or None in places:
-            return None
-        if any(
-            _bare(one[2]) != texts[at] for one, at in zip(with_texts, places, strict=True) if one and at is not None
-        ):
-            return None
-    return _right_at({place for place in places if place is not None}, options)
-
-
-def _place(name: str, options: Sequence[OptionLine]) -> int | None:
-    """The option that a letter or a number names, from 0: the one that has it as its label, else by its place."""
-    labels = [option.label for option in options]
-    if name.upper() in labels:
-        return labels.index(name.upper())
-    places = [line_of.place_of(label) for label in labels]
-    number = number_of(name) if not name.isalpha() or len(name) > 1 or index_of(name) is None else None
-    at = number - 1 if number else index_of(name)
-    if at is None or at not in range(len(SERIES[0])):
-        return _roman_place(name, options)
-    if all(place is not None for place in places) and labels:
-        letters = [label for label in labels if not label.isdigit()]
-        if letters and not name.isdigit() and number is None and not same_script(name, letters[0]):
-            return None
-        return places.index(at) if at in places else _roman_place(name, options)
-    return at if at < len(options) else _roman_place(name, options)
-
-
-def _roman_place(name: str, options: Sequence[OptionLine]) -> int | None:
-    number = number_of(name) if name.casefold() in {"i", "v", "x"} else None
-    return number - 1 if number and number <= len(options) else None
-
-
-def _right_at(places: set[int], options: Sequence[OptionLine]) -> list[bool]:
-    return [at in places for at in range(len(options))]
 
 
 def _order_fields(prompt: str, parts: Parts, new_id: NewId) -> Made | None:
@@ -325,13 +242,17 @@ def _order_fields(prompt: str, parts: Parts, new_id: NewId) -> Made | None:
     order = list(range(len(options))) if parts.in_order else None
     if order is None and parts.answer is not None:
         names = re.findall(rf"\d{{1,2}}|{LETTER}(?!\w)", parts.answer)
-        places = [_place(name, options) for name in names]
+        places = [place_in(name, options) for name in names]
         order = (
             [at for at in places if at is not None]
             if sorted(places, key=str) == sorted(range(len(options)), key=str)
             else None
         )
     if order is None and parts.answer is not None:
+        return None
+    if order is None and not (
+        _ORDERING.match(prompt.lstrip("*_ ")) or _PUT.match(prompt) or prompt.endswith((":", "："))
+    ):
         return None
     guess = "The text does not say in which order the lines are right; they are taken as they stand."
     sentences = [] if order is not None else [said("order_as_it_stands", guess)]
@@ -343,6 +264,11 @@ def _order_fields(prompt: str, parts: Parts, new_id: NewId) -> Made | None:
 # --- statements, gaps, answers ---------------------------------------------------------------------------
 
 
+def sums(line: str) -> bool:
+    """Whether a line is a sum with its result."""
+    return _SUM.match(line) is not None
+
+
 def states(line: str) -> bool:
     """Whether a line is a statement that is said to be true or false."""
     return _SAID_TRUE.match(line) is not None
@@ -352,7 +278,7 @@ def _true_false_fields(prompt: str, parts: Parts, new_id: NewId, language: str) 
     """A statement that is said to be true or false, or that asks which it is."""
     asks = _TRUE_FALSE.search(prompt)
     above, _, last = prompt.rpartition("\n")
-    if asks and parts.answer is None and above and _truth(last.strip()) is not None:
+    if asks and parts.answer is None and above and truth_of(last.strip()) is not None:
         parts.answer, prompt = last.strip(), above
     statement = _SAID_TRUE.match(prompt)
     is_true, why = _truth_of(parts.answer or "")
@@ -388,7 +314,7 @@ def _truth_of(answer: str) -> tuple[bool | None, str]:
     behind = answer[found.end("word") :].strip()
     if behind and found["why"] and not re.match(r"^[.,;:!–—(-]|^(?:because|weil|denn)", behind, re.I):
         return None, ""  # "True north" is an answer by itself
-    truth = _truth(found["word"])
+    truth = truth_of(found["word"])
     if truth is None:
         truth = found["word"].casefold() in "trwv"
     return truth, found["why"].strip("() ")
@@ -403,7 +329,7 @@ def _gap_fields(prompt: str, parts: Parts, gaps: int, language: str) -> Made:
     if (
         gaps > 1
         and len(cells) != gaps
-        and len(both := re.split(rf"\s*[;,]\s*|\s+{words('both')}\s+", answer, flags=re.I)) == gaps
+        and len(both := re.split(rf"\s*[;,]\s*|\s+{words('both', language or 'en')}\s+", answer, flags=re.I)) == gaps
     ):
         cells = both
     given = [line_of.unmarked(cell.strip(" ,;")) for cell in cells] or ([answer.strip()] if answer else [])
@@ -414,7 +340,7 @@ def _gap_fields(prompt: str, parts: Parts, gaps: int, language: str) -> Made:
         counted = "The gaps are {gaps}, and the words for them {words}. {how}"
         return Made(None, [said("gap_words_counted", counted, gaps=gaps, words=len(given), how=how)])
     left = iter(given)
-    text = _GAP.sub(lambda _: f"[{'|'.join(_spellings(next(left)))}]", prompt)
+    text = GAP.sub(lambda _: f"[{'|'.join(_spellings(next(left)))}]", prompt)
     fields: Fields = {
         "kind": "gap_fill",
         "prompt": in_language(FILL_GAP if gaps == 1 else FILL_GAPS, language),
@@ -457,6 +383,15 @@ def _chosen(prompt: str, answer: str, language: str) -> Made | None:
     return None
 
 
+def _numbered_gaps(prompt: str, parts: Parts) -> list[str]:
+    """ "The (1) ____ steers, the (2) ____ cooks", and below it "(1) helmsman", "(2) cook": a word for each gap."""
+    labels = [option.label for option in parts.options]
+    counted = labels == [str(number) for number in range(1, len(labels) + 1)] and len(labels) > 1
+    fits = counted and len(GAP.findall(prompt)) == len(labels) and all(f"({label})" in prompt for label in labels)
+    said_otherwise = parts.answer is not None or any(option.right for option in parts.options)
+    return [option.text for option in parts.options] if fits and not said_otherwise else []
+
+
 def _spellings(answer: str) -> list[str]:
     return [part.strip() for part in re.split(r"[/|]", answer) if part.strip()] or [answer]
 
@@ -469,6 +404,12 @@ def _entry_made(prompt: str, parts: Parts, language: str) -> Made:
     return Made(_entry_fields(prompt, answer, language))
 
 
+@cache
+def _between_spellings(language: str) -> "re.Pattern[str]":
+    either = words("either", language or "en")
+    return re.compile(rf"\s+[/|]\s+|\s*[;|]\s*|\s+{either}\s+|(?<=[^\W\d])/(?=[^\W\d])", re.I)
+
+
 def _entry_fields(prompt: str, answer: str, language: str) -> Fields:
     """A number is asked for as a number, all else as a text; "or" and "/" part what is accepted."""
     number = number_and_unit(answer, language)
@@ -477,10 +418,25 @@ def _entry_fields(prompt: str, answer: str, language: str) -> Fields:
         number = (number[0], money[1])
     if number is not None and re.fullmatch(r"(?:(?:[^\W\d_]|[%‰°€$£¥′″])\S{0,7})?", number[1]):
         return {"kind": "numeric_entry", "prompt": prompt, "value": number[0], "unit": number[1]}
-    accepts = [part.strip() for part in _OR.split(answer) if part and part.strip()]
+    accepts = [part.strip() for part in _between_spellings(language).split(answer) if part and part.strip()]
     return {"kind": "text_entry", "prompt": prompt, "accepts": tuple(accepts[:40])}
 
 
 def match_fields(prompt: str, pairs: Sequence[tuple[str, str]], new_id: NewId, language: str) -> Fields:
     made = [{"id": new_id(), "left": left, "partner_id": new_id(), "right": right} for left, right in pairs]
     return {"kind": "match", "prompt": prompt or in_language(FIND_PARTNERS, language), "pairs": made}
+
+
+_READINGS: tuple[Callable[[str, Parts, NewId, str], Made | None], ...] = (
+    _several_answers,
+    _ordered,
+    _with_options,
+    _sum,
+    _true_false_fields,
+    _with_gaps,
+    _answered,
+    _answered_in_line,
+    _gaps_in_brackets,
+    _open,
+    _gap_in_round_brackets,
+)

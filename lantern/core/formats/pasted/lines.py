@@ -16,10 +16,12 @@ _NUMBER = re.compile(
 )
 _NUMBERED_Q = re.compile(
     rf"^\s*(?:#{{1,6}}\s+)?(?:第\s*)?(?:{_Q}|no|nr)\s*\.?\s*#?(\d{{1,3}})(?:\s*[题題])?\s*(?:{_POINTS})?\s*[.):：\-–—]?\s*(?=\S|$)"
-    r"|^\s*第\s*(\d{1,3})\s*[题題問问]\s*[.):：]?\s*(?=\S|$)",
+    r"|^\s*#(\d{1,3})\s+(?=\S)|^\s*第\s*(\d{1,3})\s*[题題問问]\s*[.):：]?\s*(?=\S|$)",
     re.I,
 )
-_ASKED = re.compile(rf"^\s*(?:{_Q}\s*[:：]|q\s*\.)\s*(?=\S)", re.I)
+_ASKED = re.compile(
+    rf"^\s*(?:{_Q}\s*[:：]|{_Q}\s+(?!{words('kind')}|{words('why')})[^\W\d_]{{2,12}}\s*[:：]|q\s*\.)\s*(?=\S)", re.I
+)
 _HEADING = re.compile(r"^\s*#{1,6}\s+(?=\S)")
 
 _LEAD = r"[\s>#•◦▪‣·●+✅✔✓☑→➤❖*_\-–(\[]*"
@@ -100,7 +102,7 @@ def question_number(line: str) -> tuple[int, str, str] | None:
         mark = found["mark"] or found["mark2"] or found["mark3"] or found["mark4"].strip()
         return int(found[1]), mark, _with_points(found, line)
     found = _NUMBERED_Q.match(line)
-    return (int(found[1] or found[3]), "Q", _with_points(found, line)) if found else None
+    return (int(found[1] or found[3] or found[4]), "Q", _with_points(found, line)) if found else None
 
 
 def _with_points(found: "re.Match[str]", line: str) -> str:
@@ -244,7 +246,7 @@ def option(line: Line) -> OptionLine | None:
             return OptionLine(_label(label), inner_text[label.end() :], said or line.bold, True)
         inner = _STAR_FIRST.match(inner_text) if not _is_sign(inner_text) else None
         inner_text = inner_text[inner.end() :] if inner else inner_text
-        return OptionLine("", inner_text, said or bool(inner) or line.bold, False, star=bullet[1] == "*")
+        return OptionLine("", inner_text, said or bool(inner) or line.bold, False, star=bullet[1] in "*+")
     return None
 
 

@@ -117,7 +117,5 @@ def _is_pair(left: str, right: str) -> bool:
 
 def _is_a_letter(pairs: list[tuple[str, str]], *, by_colon: bool) -> bool:
     """The head of a letter, an address, a timetable: lines with two halves that are no pairs."""
-    return any(
-        (by_colon and _ABOUT_A_LETTER.match(left)) or _OUTSIDE.search(left) or _OUTSIDE.search(right)
-        for left, right in pairs
-    )
+    heads = sum(_ABOUT_A_LETTER.match(left) is not None for left, _ in pairs)
+    return (by_colon and heads > 1) or any(_OUTSIDE.search(half) for pair in pairs for half in pair)

@@ -154,7 +154,7 @@ class _Taker:
             return ""
         before = line_of.before_inline_options(line.text)
         if before:
-            self._prompt.append(line.saying(before))
+            self._prompt.append(line.saying(before if self._prompt else _DECORATION.sub("", before)))
         self._options += [(one, line) for one in together]
         return "option"
 

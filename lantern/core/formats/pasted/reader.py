@@ -10,51 +10,50 @@
 
 import re
 from collections.abc import Iterator, Mapping, Sequence
-from dataclasses import dataclass, replace
-from itertools import pairwise
+from dataclasses import replace
 from typing import Any
 
 from pydantic import ValidationError
 
 from lantern.core.formats.exchange import MOST_ENTRIES, Alternative, Entry, Incoming, line_place
 from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.pasted.asking import Found, asks, counted_twice, is_passage, waits, with_doubts
 from lantern.core.formats.pasted.blocks import Block, Cut, cut
-from lantern.core.formats.pasted.columns import one_column
-from lantern.core.formats.pasted.fields import ASKS, TO_WRITE, Made, fields_of, match_fields, states
+from lantern.core.formats.pasted.columns import one_column, one_to_a_line
+from lantern.core.formats.pasted.fields import ASKS, Made, fields_of, match_fields, states
+from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps
 from lantern.core.formats.pasted.literal import literal
+from lantern.core.formats.pasted.oddities import odd
 from lantern.core.formats.pasted.pairs import PairList, pairs_of
 from lantern.core.formats.pasted.parts import Parts, taken_apart
 from lantern.core.formats.pasted.source import Line, lines_of
 from lantern.core.formats.pasted.tables import Table, tables_in
 from lantern.core.formats.pasted.tidy import tidy
-from lantern.core.formats.pasted.words import APART, NO_QUESTION, glued, left_out
-from lantern.core.formats.sayings import words
+from lantern.core.formats.pasted.words import NO_QUESTION, glued, left_out
 from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.formats.weights import weigh
 from lantern.core.messages import Message, said
 from lantern.core.questions import read_item
 from lantern.core.questions.companions import NewId
-from lantern.core.questions.items import Item, Question
+from lantern.core.questions.items import Item
 from lantern.core.questions.kinds.match import PAIRS_IN_ONE
 from lantern.core.sentences import message_of
 
 LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
-FEWEST_IN_BANK, LONGEST_IN_BANK = 3, 40
-LONGEST_PAGE, FEWEST_SENTENCES, SHORTEST_PASSAGE = 4000, 2, 90
+LONGEST_PAGE = 4000
 
 
 def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[str, str] | None = None) -> Incoming:
     """Every block of the text as an entry, understood or not. `language` is what numbers are written in, `choices`
-    are for the
-    tables in it."""
+    are for the tables in it."""
     incoming = Incoming()
     lines = lines_of(text[: LONGEST_TEXT + 1])
     if len(text) > LONGEST_TEXT or len(lines) > MOST_LINES:
         long = "This text is too long to be read at once. It was read up to line {line}: paste the rest afterwards."
         lines = lines[:MOST_LINES]
         incoming.note(said("text_too_long", long, line=lines[-1].at))
-    lines = tidy(_with_labels(one_column(lines)))
+    lines = tidy(_with_labels(one_to_a_line(one_column(lines))))
     reader = _Reader(new_id, language, choices or {})
     found = [*reader.entries_of(lines, incoming)]
     found.sort(key=lambda entry: entry.at)
@@ -88,15 +87,6 @@ def _with_labels(lines: list[Line]) -> list[Line]:
     return made
 
 
-@dataclass(frozen=True, slots=True)
-class Found:
-    """An entry with the line it begins at, and the points that the text gives for it."""
-
-    at: int
-    entry: Entry
-    points: int | None = None
-
-
 class _Reader:
     def __init__(self, new_id: NewId, language: str, choices: Mapping[str, str]) -> None:
         self._new_id, self._language, self._choices = new_id, language, choices
@@ -115,17 +105,16 @@ class _Reader:
         cuts = cut(lines)
         if cuts.title:
             incoming.title = cuts.title.text.strip("*_ ")[:200]
-        given = _gives_numbered_gaps(cuts)
-        banks = _banks(cuts.blocks)
+        given = gives_numbered_gaps(cuts)
+        banks = banks_of(cuts.blocks)
         blocks = [(block, *self._read(block, cuts, bank)) for block, bank in zip(cuts.blocks, banks, strict=True)]
-        asks = bool(tables) or any(_asks(block, parts) for block, parts, _ in blocks)
-        if not asks and blocks:
+        if blocks and not tables and not any(asks(block, parts) for block, parts, _ in blocks):
             incoming.title = ""
             yield self._prose(_joined(lines), wanted=False)
             return
-        for block, parts, found in _with_doubts(_counted_twice(blocks)):
-            if parts is not None and not _asks(block, parts) and not _waits(block, found):
-                yield self._prose(block, wanted=_is_passage(block))
+        for block, parts, found in with_doubts(counted_twice(blocks)):
+            if parts is not None and not asks(block, parts) and not waits(block, found):
+                yield self._prose(block, wanted=is_passage(block))
             else:
                 yield from found
         unused = [] if given else cuts.key.unused((block.section, block.number) for block in cuts.blocks)
@@ -228,6 +217,9 @@ class _Reader:
         item = self._item(self._with_facts(made, parts))
         if isinstance(item, Message):
             return Entry(place=place, text=text, sentences=(item,), sure=False)
+        strange = odd(made.fields)
+        if strange is not None:
+            sure, sentences = False, [*sentences, strange]
         return Entry(place=place, text=text, item=item, sentences=tuple(sentences), sure=sure, readings=tuple(shown))
 
     def _item(self, fields: dict[str, Any]) -> Item | Message:
@@ -258,16 +250,10 @@ class _Reader:
         if isinstance(item, Message):
             return Found(block.at, Entry(place=place, text=block.text, sentences=(item,), sure=False))
         used = (exercise.prompt, *exercise.left, *exercise.right)
-        apart = [line for line in block.filled if not any(text and text in line.text for text in used)]
-        sentences = tuple(
-            left_out(line.source) for line in apart if line_of.answer(line.text) is None and len(line.text) > 12
-        )
-        named = tuple(
-            left_out(line.source)
-            for line in apart
-            if line_of.answer(line.text) is None and len(line.text) <= 12 and line.text.strip().isalpha()
-        )
-        return Found(block.at, Entry(place=place, text=block.text, item=item, sentences=(*sentences, *named)))
+        rows = block.lines[: exercise.rows_end - exercise.first]
+        apart = [line for line in rows if not line.is_blank and not any(text and text in line.text for text in used)]
+        sentences = tuple(left_out(line.source) for line in apart)
+        return Found(block.at, Entry(place=place, text=block.text, item=item, sentences=sentences))
 
     def _pairs(self, block: Block, pairs: PairList) -> Iterator[Found]:
         for at in range(0, len(pairs.pairs), PAIRS_IN_ONE):
@@ -294,6 +280,9 @@ class _Reader:
         item = self._item(fields)
         page = None if isinstance(item, Message) else item
         sentences = () if wanted else (NO_QUESTION,)
+        if len(body.strip()) > LONGEST_PAGE or len(heading) > LONGEST_PAGE:
+            only = "A page holds {most} characters: what goes beyond them is left out."
+            sentences = (*sentences, said("page_too_long", only, most=LONGEST_PAGE))
         return Found(
             block.at,
             Entry(
@@ -313,122 +302,8 @@ def _right_in(fields: dict[str, Any]) -> object:
     return {name: fields[name] for name in ("accepts", "value", "text") if name in fields}
 
 
-def _gives_numbered_gaps(cuts: Cut) -> bool:
-    """A key whose numbers are those of gaps within one text belongs to that text: whether it was given to one."""
-    numbers = sorted(number for _, number in cuts.key.answers)
-    if not numbers or any(block.number is not None for block in cuts.blocks):
-        return False
-    fitting = [block for block in cuts.blocks if len(re.findall(r"_{2,}|\.{5,}|…{2,}", block.text)) == len(numbers) > 1]
-    if len(fitting) == 1 and numbers == list(range(1, len(numbers) + 1)):
-        said = "; ".join(cuts.key.answers[place] for place in sorted(cuts.key.answers, key=lambda one: one[1]))
-        last = fitting[0].filled[-1]
-        fitting[0].lines.append(last.saying(f"Answer: {said}"))
-        return True
-    return False
-
-
-def _banks(blocks: list[Block]) -> list[tuple[str, ...]]:
-    """For each block the words that stand above it to be put into gaps: those of the last list of words that was no
-    question."""
-    banks: list[tuple[str, ...]] = []
-    bank: tuple[str, ...] = ()
-    for block in blocks:
-        banks.append(bank if block.number is not None else ())
-        words = (
-            re.split(r"\s*[,;|/·•\t]\s*|\s{3,}", block.filled[-1].text.strip("()[] ."))
-            if block.number is None and block.filled
-            else []
-        )
-        if len(words) >= FEWEST_IN_BANK and all(0 < len(word) <= LONGEST_IN_BANK for word in words):
-            first, colon, rest = words[0].partition(":")
-            bank = (rest.strip() if colon else first, *words[1:])
-    return banks
-
-
 def _joined(lines: list[Line]) -> Block:
     return Block(list(lines))
-
-
-def _asks(block: Block, parts: Parts | None) -> bool:
-    """Whether a block is a question, well or badly put."""
-    if parts is None:
-        return True
-    prompt = "\n".join(parts.prompt)
-    asks = any(line.rstrip("*_ ").endswith(ASKS) for line in parts.prompt)
-    asks |= block.number is not None and re.search(r"\([^()\d]{1,30}\)", prompt) is not None
-    asks |= block.number is not None and not parts.options and TO_WRITE.match(prompt) is not None
-    told = parts.answer is not None or any(one.right for one in parts.options)
-    shape = (
-        bool(re.search(r"_{2,}", prompt)) or states(prompt) or (parts.points is not None and block.number is not None)
-    )
-    if (
-        parts.options
-        and parts.options[0].sure
-        and (block.number is not None or prompt.rstrip().endswith((":", "…", "_", "：")))
-    ):
-        return told or block.number is not None
-    return asks or told or shape or _brackets(block, prompt)
-
-
-def _brackets(block: Block, prompt: str) -> bool:
-    return bool(re.search(r"\[[^\[\]]{1,80}\]", prompt)) and not block.text.lstrip().startswith("[")
-
-
-_SPEAKS = re.compile(rf"(?<!\w){words('speaks')}(?!\w)", re.I)
-Read = tuple[Block, "Parts | None", "list[Found]"]
-
-
-def _counted_twice(blocks: list[Read]) -> list[Read]:
-    """Two questions with one number, one behind the other: one of them may be a slip."""
-    made = list(blocks)
-    for at, ((above, _, _), (block, parts, found)) in enumerate(pairwise(blocks), start=1):
-        if block.number is None or (above.number, above.section) != (block.number, block.section):
-            continue
-        twice = said("number_twice", "The number {number} stands before two questions.", number=block.number)
-        for place, (one, one_parts, one_found) in ((at - 1, made[at - 1]), (at, (block, parts, found))):
-            told = [replace(f, entry=_unsure(f.entry, twice)) for f in one_found]
-            made[place] = (one, one_parts, told)
-    return made
-
-
-def _unsure(entry: Entry, why: Message) -> Entry:
-    return entry.model_copy(update={"sentences": (*entry.sentences, why), "sure": False})
-
-
-def _with_doubts(blocks: list[Read]) -> list[Read]:
-    """A question without number, options or answer among others that have them may be a word to the teacher."""
-    numbered = sum(block.number is not None for block, _, _ in blocks)
-    made: list[Read] = []
-    for block, parts, found in blocks:
-        bare = parts is not None and not parts.options and parts.answer is None and block.number is None
-        if bare and len(blocks) > 1 and _SPEAKS.search(block.text):
-            parts = Parts(prompt=["."])
-            found = []
-        elif (
-            bare
-            and numbered > 1
-            and len(found) == 1
-            and found[0].entry.item is not None
-            and not re.search(r"__|\[", block.text)
-        ):
-            found = [replace(found[0], entry=_unsure(found[0].entry, APART))]
-        made.append((block, parts, found))
-    return made
-
-
-def _waits(block: Block, found: list[Found]) -> bool:
-    """A numbered line among questions that is none yet: it may be one that is to be mended."""
-    return block.number is not None or any(
-        one.entry.item is not None and isinstance(one.entry.item, Question) for one in found
-    )
-
-
-def _is_passage(block: Block) -> bool:
-    """A text to be read, and not a word to the reader before the questions begin."""
-    text = " ".join(line.text.strip() for line in block.filled)
-    sentences = len(re.findall(r"[.!?…。](?:\s|$)", text))
-    speaks = re.search(r"\b(?:questions?|answers?|tick|choose|you(?:r|rs)?|let me|fragen?|kreuze)\b", text, re.I)
-    return sentences >= FEWEST_SENTENCES and len(text) >= SHORTEST_PASSAGE and not speaks
 
 
 def _row_of(entry: Entry) -> int:

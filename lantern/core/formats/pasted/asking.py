@@ -1,0 +1,108 @@
+"""Which blocks of a text ask something, and of which that is doubtful."""
+
+import re
+from dataclasses import dataclass, replace
+from itertools import pairwise
+
+from lantern.core.formats.exchange import Entry
+from lantern.core.formats.pasted.blocks import Block
+from lantern.core.formats.pasted.fields import ASKS, TO_WRITE, states, sums
+from lantern.core.formats.pasted.parts import Parts
+from lantern.core.formats.pasted.words import APART
+from lantern.core.formats.sayings import words
+from lantern.core.messages import Message, said
+from lantern.core.questions.items import Question
+
+_SPEAKS = re.compile(rf"(?<!\w){words('speaks')}(?!\w)", re.I)
+_TO_THE_READER = re.compile(r"\b(?:questions?|answers?|tick|choose|you(?:r|rs)?|let me|fragen?|kreuze)\b", re.I)
+FEWEST_SENTENCES, SHORTEST_PASSAGE = 2, 90
+
+
+@dataclass(frozen=True, slots=True)
+class Found:
+    """An entry with the line it begins at, and the points that the text gives for it."""
+
+    at: int
+    entry: Entry
+    points: int | None = None
+
+
+Read = tuple[Block, "Parts | None", list[Found]]
+"""A block, its parts where it was taken apart, and what it is."""
+
+
+def asks(block: Block, parts: Parts | None) -> bool:
+    """Whether a block is a question, well or badly put."""
+    if parts is None:
+        return True
+    prompt = "\n".join(parts.prompt)
+    asks = any(line.rstrip("*_ ").endswith(ASKS) for line in parts.prompt)
+    asks |= block.number is not None and re.search(r"\([^()\d]{1,30}\)", prompt) is not None
+    asks |= block.number is not None and not parts.options and TO_WRITE.match(prompt) is not None
+    told = parts.answer is not None or any(one.right for one in parts.options)
+    shape = (
+        bool(re.search(r"_{2,}", prompt)) or states(prompt) or (parts.points is not None and block.number is not None)
+    )
+    if (
+        parts.options
+        and parts.options[0].sure
+        and (block.number is not None or prompt.rstrip().endswith((":", "…", "_", "：")))
+    ):
+        return told or block.number is not None
+    return asks or told or shape or _brackets(block, prompt) or (block.number is not None and sums(prompt))
+
+
+def _brackets(block: Block, prompt: str) -> bool:
+    return bool(re.search(r"\[[^\[\]]{1,80}\]", prompt)) and not block.text.lstrip().startswith("[")
+
+
+def counted_twice(blocks: list[Read]) -> list[Read]:
+    """Two questions with one number, one behind the other: one of them may be a slip."""
+    made = list(blocks)
+    for at, ((above, _, _), (block, parts, found)) in enumerate(pairwise(blocks), start=1):
+        if block.number is None or (above.number, above.section) != (block.number, block.section):
+            continue
+        twice = said("number_twice", "The number {number} stands before two questions.", number=block.number)
+        for place, (one, one_parts, one_found) in ((at - 1, made[at - 1]), (at, (block, parts, found))):
+            told = [replace(f, entry=_unsure(f.entry, twice)) for f in one_found]
+            made[place] = (one, one_parts, told)
+    return made
+
+
+def _unsure(entry: Entry, why: Message) -> Entry:
+    return entry.model_copy(update={"sentences": (*entry.sentences, why), "sure": False})
+
+
+def with_doubts(blocks: list[Read]) -> list[Read]:
+    """A question without number, options or answer among others that have them may be a word to the teacher."""
+    numbered = sum(block.number is not None for block, _, _ in blocks)
+    made: list[Read] = []
+    for block, parts, found in blocks:
+        bare = parts is not None and not parts.options and parts.answer is None and block.number is None
+        if bare and len(blocks) > 1 and _SPEAKS.search(block.text):
+            parts = Parts(prompt=["."])
+            found = []
+        elif (
+            bare
+            and numbered > 1
+            and len(found) == 1
+            and found[0].entry.item is not None
+            and not re.search(r"__|\[", block.text)
+        ):
+            found = [replace(found[0], entry=_unsure(found[0].entry, APART))]
+        made.append((block, parts, found))
+    return made
+
+
+def waits(block: Block, found: list[Found]) -> bool:
+    """A numbered line among questions that is none yet: it may be one that is to be mended."""
+    return block.number is not None or any(
+        one.entry.item is not None and isinstance(one.entry.item, Question) for one in found
+    )
+
+
+def is_passage(block: Block) -> bool:
+    """A text to be read, and not a word to the reader before the questions begin."""
+    text = " ".join(line.text.strip() for line in block.filled)
+    sentences = len(re.findall(r"[.!?…。](?:\s|$)", text))
+    return sentences >= FEWEST_SENTENCES and len(text) >= SHORTEST_PASSAGE and not _TO_THE_READER.search(text)

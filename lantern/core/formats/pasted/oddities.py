@@ -1,0 +1,45 @@
+"""What should not be in a question that was read well: a label, a letter or a second question left within its words."""
+
+import re
+from typing import Any
+
+from lantern.core.formats.pasted.labels import LETTER
+from lantern.core.formats.sayings import words
+from lantern.core.messages import Message, said
+
+_LABEL = re.compile(rf"(?<!\w)(?:{words('answer', 'en')}|{words('question', 'en')}\s*\d+)\s*[:=]\s*\S+", re.I)
+_OPTION_WITHIN = re.compile(rf"(?:^|\s)\(?(?:[b-hB-H]|{LETTER}(?<![A-Za-z]))[).]\s+\S+")
+_OPTION_LINE = re.compile(rf"^\s*(?:\(?{LETTER}[).:]|[-•*☐☑✓✗])\s+\S")
+MOST_USUAL = 8
+"""Options that a question has, but for rare ones."""
+
+
+def odd(fields: dict[str, Any]) -> Message | None:
+    """Why somebody should look at an item with these fields; None where nothing is odd."""
+    prompt = str(fields.get("prompt", ""))
+    options = [str(option["text"]) for option in fields.get("options", ())]
+    answers = [str(answer) for answer in fields.get("accepts", ()) if isinstance(answer, str)]
+    for text in (prompt, *options, *answers):
+        found = _LABEL.search(text)
+        if found:
+            return _strange(found[0])
+    within = next((found for option in options if (found := _OPTION_WITHIN.search(option))), None)
+    if within:
+        return _strange(within[0])
+    line = next((line for line in prompt.split("\n")[1:] if _OPTION_LINE.match(line)), None)
+    if line:
+        return _strange(line)
+    asking = next((answer for answer in answers if answer.rstrip().endswith(("?", "？", "؟"))), None)
+    if asking:
+        return _strange(asking)
+    if len(options) > MOST_USUAL:
+        return said(
+            "many_options", "It has {count} options: look whether they belong to one question.", count=len(options)
+        )
+    return None
+
+
+def _strange(text: str) -> Message:
+    return said(
+        "stands_in_it", "“{text}” stands in it: look whether it was read as it is meant.", text=text.strip()[:60]
+    )
