@@ -187,7 +187,7 @@ def test_both_readings_of_a_line_below_an_option_are_shown():
 
 def test_a_key_that_names_one_option_by_its_number_and_another_by_its_text_is_not_decided():
     (entry,) = read_pasted("How many masts has a ketch?\n1) 3\n2) 2\n3) 1\nAnswer: 1", ids()).entries
-    assert (entry.item, [str(one.says) for one in entry.readings]) == (None, ["Right: “3”", "Right: “1”"])
+    assert (entry.item, [str(one.says) for one in entry.readings]) == (None, ["Right: 3", "Right: 1"])
 
 
 def test_a_key_at_the_end_that_says_something_else_than_the_question_is_told():

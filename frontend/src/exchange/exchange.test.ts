@@ -93,6 +93,7 @@ describe('bringing in', () => {
         entries: [
           {
             ...not,
+            sentences: [{ ...said('Choose one.'), code: 'key_fits_both' }, said('Left out: a hint.')],
             sure: false,
             readings: [
               { says, item },
@@ -107,6 +108,7 @@ describe('bringing in', () => {
     expect(incoming.unsettled.value).toHaveLength(1)
     incoming.choose(incoming.rows.value[0]!, 1)
     expect(incoming.rows.value[0]!.entry.item?.prompt).toBe('Ebb')
+    expect(incoming.rows.value[0]!.entry.sentences?.map((one) => one.sentence)).toEqual(['Left out: a hint.'])
     expect(incoming.doubtful.value).toHaveLength(0)
   })
 

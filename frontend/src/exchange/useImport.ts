@@ -104,7 +104,8 @@ export function useImport(language: () => string = () => '') {
     const reading = row.entry.readings?.[at]
     if (!reading) return
     row.chosen = at
-    row.entry = { ...row.entry, item: reading.item, sure: true }
+    const sentences = row.entry.sentences?.filter((one) => one.code !== 'key_fits_both')
+    row.entry = { ...row.entry, item: reading.item, sure: true, sentences }
   }
 
   /** Somebody has looked at it, and it is right. */

@@ -7,7 +7,7 @@
 
 import re
 from collections.abc import Callable
-from dataclasses import dataclass, fields
+from dataclasses import dataclass
 from functools import cache
 
 
@@ -392,9 +392,6 @@ def _split(said: str) -> list[str]:
         else:
             parts[-1] += sign
     return parts
-
-
-ROLES = tuple(one.name for one in fields(Sayings))
 
 
 @cache

@@ -219,7 +219,7 @@ def _both_fit(answer: str) -> Message:
 
 
 def _named(options: Sequence[OptionLine], right: list[bool]) -> Message:
-    texts = ", ".join(f"“{option.text}”" for option, is_right in zip(options, right, strict=True) if is_right)
+    texts = " + ".join(option.text for option, is_right in zip(options, right, strict=True) if is_right)
     return said("right_is", "Right: {options}", options=texts[:200])
 
 

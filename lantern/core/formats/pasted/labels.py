@@ -19,7 +19,6 @@ MOST = 12
 
 _ONE = "A-La-lΑ-Μα-μА-Ма-мҐґЄєІіא-ל" + _ARABIC + "اإ" + "甲乙丙丁戊己庚辛壬癸"
 LETTER = rf"(?:[{_ONE}]|هـ|[アイウエオカキクケコサシ])"
-KANA = "[アイウエオカキクケコサシ]"
 
 
 def index_of(label: str) -> int | None:
