@@ -12,7 +12,8 @@ import pytest
 from pydantic import BaseModel
 
 from lantern.core.errors import BadAnswer
-from lantern.core.formats.markdown import read_set, write_item
+from lantern.core.formats.item_text import write_item
+from lantern.core.formats.markdown import read_set
 from lantern.core.questions import KINDS, kind_of, read_item, with_new_ids
 from lantern.core.questions.items import Picture, Question, Severity, is_scored
 from lantern.core.questions.read_out import parts_read, words_of

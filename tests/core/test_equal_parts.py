@@ -7,7 +7,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lantern.core.formats.markdown import read_set, write_item
+from lantern.core.formats.item_text import write_item
+from lantern.core.formats.markdown import read_set
 from lantern.core.questions import kind_of
 from lantern.core.questions.kinds import classify, match, order
 from lantern.core.questions.marking import FIRST, Rules

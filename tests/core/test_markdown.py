@@ -8,7 +8,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lantern.core.formats.markdown import read_again, read_set, write_item, write_set
+from lantern.core.formats.item_text import write_item
+from lantern.core.formats.markdown import read_again, read_set, write_set
 from lantern.core.questions import KINDS, read_item
 from lantern.core.questions.content import About, SetContent
 from lantern.core.questions.items import Picture
@@ -115,11 +116,16 @@ def test_a_person_may_write_it_shortly():
 @pytest.mark.parametrize(
     ("text", "line", "part"),
     [
-        ("## One\n:: kind: riddle\n", 1, "no kind of question called “riddle”"),
-        ("## One\n- [x] a\n\n## Two\n:: time_limit: 2\n", 4, "time_limit"),
+        ("## One\n:: kind: riddle\n", 2, "no kind of question called “riddle”"),
+        ("## One\n- [x] a\n\n## Two\n:: time_limit: 2\n", 5, "time_limit"),
         ("## One\n:: nonsense\n", 2, "a name, a colon and a value"),
         ("---\ntitle: x\n", 1, "has no end"),
-        ("---\nlanguage: no language at all\n---\n", 1, "language"),
+        ("---\ntitle: x\nlanguage: no language at all\n---\n", 3, "language"),
+        ("---\ntitle: x\nlevels: 8\n---\n", 3, "Nothing of this name"),
+        ("---\ntitle: x\n---\nWhat is this?\n## One\n- [x] a\n", 4, "“What is this?”"),
+        ("## One\n- [x] a\n* b\n- [ ] c\n", 3, "“* b”"),
+        ("## One\n:: kind: match\n- a\n= b\n- [x] c\n= d\n= e\n", 7, "“= e”"),
+        ("## One\n- [x] a\n- [ ] b ![x](media:m1?size=0x3)\n", 3, "width"),
     ],
 )
 def test_what_is_not_understood_is_told_by_its_line(text, line, part):
@@ -149,8 +155,9 @@ def test_a_text_longer_than_a_set_ends_with_a_sentence():
 def test_items_that_say_the_same_keep_their_ids():
     content = a_set(choice("A", id="q1"), choice("B", id="q2"), choice("B", id="q3"), title="Knots")
     text = write_set(content)
-    again, _ = read_again(text, content.items, ids())
+    again, _, lines = read_again(text, content.items, ids())
     assert again == content
-    changed, _ = read_again(text.replace("Knot A", "Bowline", 1), content.items, ids())
+    assert [text.split("\n")[line - 1] for line in lines] == ["## Which knot?"] * 3
+    changed, *_ = read_again(text.replace("Knot A", "Bowline", 1), content.items, ids())
     assert [item.id for item in changed.items][1:] == ["q2", "q3"]
     assert changed.items[0].id not in {"q1", "q2", "q3"}

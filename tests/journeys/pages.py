@@ -27,6 +27,13 @@ def chord(driver: webdriver.Chrome, modifier: str, key: str) -> None:
     ActionChains(driver).key_down(modifier).send_keys(key).key_up(modifier).perform()
 
 
+def lines_of_text(driver: webdriver.Chrome) -> WebElement:
+    """The field in which a set is written as text: it stands in a tree of its own."""
+    found = "return document.querySelector('[data-lines]')?.shadowRoot?.querySelector('.cm-content') ?? null"
+    field: WebElement = until(driver, lambda: driver.execute_script(found))
+    return field
+
+
 def tab_to(driver: webdriver.Chrome, wanted: str, most: int = 60) -> None:
     """Presses Tab until the focus is on something that is called `wanted`."""
     for _ in range(most):

@@ -3,9 +3,10 @@
 import time
 
 import pytest
+from selenium.webdriver.common.keys import Keys
 
 from lantern.core.questions import KINDS
-from tests.journeys.pages import answer, choose, fill_area, join_as, sign_in, use_session_of
+from tests.journeys.pages import answer, choose, chord, fill_area, join_as, lines_of_text, sign_in, use_session_of
 from tools.browser import DESKTOP, PHONE, click, press, resize, wait_for
 from tools.server import ROOT
 
@@ -97,6 +98,12 @@ def test_the_teachers_pages(server, teacher, browsers, lesson):
     press(driver, "30 s") if "30 s" in driver.page_source else press(driver, "10 min")
     wait_for(driver, "no time limit")
     check(driver, "editor with an open chip", (DESKTOP,))
+    driver.get(f"{server.url}/sets/{lesson}/text")
+    wait_for(driver, "This is how the set is now.")
+    chord(driver, Keys.CONTROL, Keys.END)
+    lines_of_text(driver).send_keys("\n:: nonsense")
+    wait_for(driver, "1 place not understood")
+    check(driver, "the set as text")
     driver.get(f"{server.url}/sets/{lesson}")
     press(driver, "Run it…")
     wait_for(driver, "Open the doors")

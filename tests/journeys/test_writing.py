@@ -9,7 +9,7 @@ from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.support.ui import Select
 
 from tests.builders import choice
-from tests.journeys.pages import chord, join_as, pick, sign_in, use_session_of, wait_gone
+from tests.journeys.pages import chord, join_as, lines_of_text, pick, sign_in, type_keys, use_session_of, wait_gone
 from tools.browser import PHONE, body_text, click, find, find_all, press, until, value_of, wait_for
 
 
@@ -120,22 +120,28 @@ def test_a_set_is_written_as_text_and_nothing_is_taken_over_before_all_is_unders
     driver, set_id = editor(body("Which knot is a loop?", id="q1"))
     click(driver, "[data-item] textarea")
     chord(driver, Keys.CONTROL, "e")
-    area = find(driver, "//div[@role='dialog']//textarea")
-    until(driver, lambda: "## Which knot is a loop?" in area.get_attribute("value"))
-    area.send_keys("\n## Tides\n:: kind: order\n:: time_limit: 2\n1. Ebb\n1. Slack water\n1. Flood\n")
-    press(driver, "Take it over")
+    wait_for(driver, "This is how the set is now.")
+    lines = lines_of_text(driver)
+    until(driver, lambda: "## Which knot is a loop?" in lines.text)
+    lines.click()
+    chord(driver, Keys.CONTROL, Keys.END)
+    lines.send_keys("\n## Tides\n:: kind: order\n:: time_limit: 2\n1. Ebb\n1. Slack water\n1. Flood\n")
+    wait_for(driver, "time_limit: This is too small: 5 at least.")
+    chord(driver, Keys.CONTROL, "s")
     wait_for(driver, "1 place not understood. Nothing has been changed yet.")
     assert len(stored(teacher, set_id)) == 1
-    driver.execute_script(
-        "arguments[0].value = arguments[0].value.replace('time_limit: 2', 'time_limit: 20');"
-        "arguments[0].dispatchEvent(new Event('input'))",
-        area,
-    )
+    driver.refresh()
+    wait_for(driver, "what you were writing last time. It is not taken over yet.")
+    click(driver, "//button[contains(., 'time_limit')]")
+    type_keys(driver, "0")
+    wait_for(driver, "All of it is understood.")
     press(driver, "Take it over")
+    wait_for(driver, "Taken over, and kept.")
     until(driver, lambda: kinds(teacher, set_id) == ["choice", "order"])
     first, second = stored(teacher, set_id)
     assert (first["id"], second["time_limit"]) == ("q1", 20)
     assert [line["text"] for line in second["lines"]] == ["Ebb", "Slack water", "Flood"]
+    press(driver, "Back to writing")
     click(driver, "[data-item] textarea")
     chord(driver, Keys.CONTROL, "z")
     until(driver, lambda: kinds(teacher, set_id) == ["choice"])

@@ -5938,10 +5938,12 @@ export interface components {
         };
         /**
          * ReadText
-         * @description What was understood of a text, and what was not.
+         * @description What was understood of a text, and what was not. `lines` are those at which the items begin, from 1.
          */
         ReadText: {
             content: components["schemas"]["SetContent"];
+            /** Lines */
+            lines: number[];
             /** Misread */
             misread: components["schemas"]["Misread"][];
         };

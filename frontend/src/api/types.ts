@@ -22,7 +22,7 @@ export type Picture = Schemas['Picture']
 
 /** What is said to people, so that it can be said in any language. */
 export type Message = Schemas['Message']
-export type Misread = Schemas['Misread']
+export type ReadText = Schemas['ReadText']
 
 export type SetRow = Schemas['SetRow']
 export type SetDocument = Schemas['SetDocument']

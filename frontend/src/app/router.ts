@@ -1,6 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { SignInPage, SignUpPage, AccountPage, OutboxPage, SchoolPage, whoAmI } from '@/accounts'
-import { BinPage, EditorPage, PickPage, SetsPage, TryFrame, TryPage } from '@/library'
+import { BinPage, EditorPage, PickPage, SetsPage, SetTextPage, TryFrame, TryPage } from '@/library'
 import { BringListPage, ClassesPage, ClassPage } from '@/classes'
 import { ImportPage } from '@/exchange'
 import { DeskPage } from '@/live/desk'
@@ -48,6 +48,7 @@ export const router = createRouter({
     { path: '/outbox', component: OutboxPage, meta: { title: () => t('outbox') } },
     { path: '/sets', component: SetsPage, meta: { title: () => t('sets') } },
     { path: '/sets/:id(\\d+)', component: EditorPage, meta: { title: () => t('set') } },
+    { path: '/sets/:id(\\d+)/text', component: SetTextPage, meta: { title: () => t('set') } },
     { path: '/shelf', component: ShelfPage, meta: { title: () => t('media_shelf') } },
     { path: '/sets/:id(\\d+)/try', component: TryPage, meta: { title: () => t('try_it_as_a_student') } },
     {

@@ -34,6 +34,7 @@ const USES = {
   by: t('who_wrote_it'),
   kind: t('kind_of_question'),
   lines: t('lines_text_form'),
+  checksum: t('checksum'),
   settings: t('settings_text_form'),
 }
 const router = useRouter()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useMediaQuery, useMousePressed, useTitle } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { sentenceOf } from '@/told'
 import type { Item, Kind } from '@/api/types'
 import { GridDialog } from '@/exchange'
@@ -17,14 +17,13 @@ import KindMenu from './KindMenu.vue'
 import RecastDialog from './RecastDialog.vue'
 import RevisionsDialog from './RevisionsDialog.vue'
 import SelectionBar from './SelectionBar.vue'
-import TextView from './TextView.vue'
-import type { Draft } from './changes'
 import { useEditorKeys } from './useEditorKeys'
 import { useSetEditor } from './useSetEditor'
 import { t } from './words'
 import { t as common } from '@/ui/words'
 
 const route = useRoute()
+const router = useRouter()
 const setId = Number(route.params.id)
 const editor = useSetEditor(setId)
 const { draft, problems, conflicts, state, ready, loadError } = editor
@@ -46,7 +45,6 @@ watch(pressed, (isHeld) => {
 const prefersStill = useMediaQuery('(prefers-reduced-motion: reduce)')
 const running = ref(false)
 const showsRevisions = ref(false)
-const showsText = ref(false)
 const selected = ref<ReadonlySet<string>>(new Set())
 const recasting = shallowRef<Item[] | null>(null)
 const showsGrid = ref(false)
@@ -136,9 +134,10 @@ function select(id: string, on: boolean): void {
   selected.value = next
 }
 
-function takeText(next: Draft): void {
-  showsText.value = false
-  editor.replace(next)
+async function asText(): Promise<void> {
+  await allRead()
+  await editor.sendNow()
+  await router.push(`/sets/${setId}/text`)
 }
 
 function addMade(items: Item[]): void {
@@ -158,7 +157,7 @@ useEditorKeys({
   active,
   add: () => add(usualKind(), active.value || undefined),
   duplicate,
-  asText: () => (showsText.value = true),
+  asText,
   move,
 })
 </script>
@@ -246,7 +245,7 @@ useEditorKeys({
       @go="goTo"
       @run="run"
       @revisions="showsRevisions = true"
-      @text="showsText = true"
+      @text="asText"
       @recast="recasting = draft.items"
       @grid="showsGrid = true"
     />
@@ -266,7 +265,6 @@ useEditorKeys({
       @add="addMade"
       @close="recasting = null"
     />
-    <TextView v-if="showsText" :draft="draft" @take="takeText" @close="showsText = false" />
     <RevisionsDialog
       v-if="showsRevisions"
       :set="setId"

@@ -1,8 +1,7 @@
-/** Dialogs of the editor on their own: the set as text, and a set tried out. */
-import { flushPromises, mount } from '@vue/test-utils'
+/** A set tried out, on its own. */
+import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope } from 'vue'
-import TextView from './TextView.vue'
 import { useTrial } from './useTrial'
 
 const calls = vi.hoisted(() => ({ replies: {} as Record<string, unknown>, sent: [] as unknown[] }))
@@ -17,59 +16,6 @@ vi.mock('@/api/http', async (original) => {
 beforeEach(() => {
   calls.replies = {}
   calls.sent = []
-})
-
-describe('the set as text', () => {
-  const stubs = { UiDialog: { template: '<div><slot /></div>' } }
-  const open = async () => {
-    calls.replies['/api/sets/write-text'] = { text: '## One\n- [x] a\n' }
-    const view = mount(TextView, {
-      props: { draft: { title: 'Knots', about: {}, items: [] } },
-      global: { stubs },
-      attachTo: document.body,
-    })
-    await flushPromises()
-    return view
-  }
-  const press = async (view: Awaited<ReturnType<typeof open>>, label: string) => {
-    await view
-      .findAll('button')
-      .find((button) => button.text() === label)!
-      .trigger('click')
-    await flushPromises()
-  }
-
-  it('takes over what is understood as a whole', async () => {
-    const view = await open()
-    expect(view.find('textarea').element.value).toBe('## One\n- [x] a\n')
-    const content = {
-      title: 'Knots',
-      about: { language: 'en' },
-      items: [{ id: 'a', kind: 'page', prompt: 'One' }],
-    }
-    calls.replies['/api/sets/read-text'] = { content, misread: [] }
-    await press(view, 'Take it over')
-    expect(view.emitted('take')).toEqual([[content]])
-  })
-
-  it('takes nothing over while a line is not understood, and leads to that line', async () => {
-    const view = await open()
-    await view.find('textarea').setValue('## One\n:: kind: riddle\n- [x] a')
-    calls.replies['/api/sets/read-text'] = {
-      content: { title: '', items: [] },
-      misread: [
-        {
-          line: 2,
-          why: { code: 'tried', params: {}, sentence: 'There is no kind of question called “riddle”.' },
-        },
-      ],
-    }
-    await press(view, 'Take it over')
-    expect(view.emitted('take')).toBeUndefined()
-    expect(view.find('[role="alert"]').text()).toContain('Line 2: There is no kind')
-    const { selectionStart, selectionEnd, value } = view.find('textarea').element
-    expect(value.slice(selectionStart, selectionEnd)).toBe(':: kind: riddle')
-  })
 })
 
 describe('a trial', () => {

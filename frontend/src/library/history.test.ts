@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { effectScope } from 'vue'
 import { typingTag, useHistory } from './history'
 
 describe('undo and redo', () => {
@@ -17,6 +18,13 @@ describe('undo and redo', () => {
     for (const before of ['', 'b', 'bo', 'bow']) history.keep(before, 'item.1')
     expect(history.undo('bowl')).toBe('')
     expect(history.canUndo.value).toBe(false)
+  })
+
+  it('go on upon the next page, however soon it is opened', () => {
+    const page = effectScope()
+    page.run(() => useHistory<string>('lantern.undo.1'))!.keep('a', '')
+    page.stop()
+    expect(useHistory<string>('lantern.undo.1').undo('b')).toBe('a')
   })
 
   it('forget what was undone once something new is written', () => {

@@ -1,8 +1,9 @@
 /** Undo and redo over whole values: items are shared between steps, so a step costs little. */
-import { computed, shallowRef } from 'vue'
+import { computed, getCurrentScope, onScopeDispose, shallowRef } from 'vue'
 
 const MOST = 200
 const ONE_TYPING = 1200
+const STORE_AFTER = 300
 
 /** How many steps outlive a reload of the page. */
 const MOST_STORED = 40
@@ -30,15 +31,21 @@ export function useHistory<T>(shelf?: string) {
   function store(): void {
     if (!shelf) return
     clearTimeout(writing)
-    writing = setTimeout(() => {
-      const steps = { past: past.value.slice(-MOST_STORED), future: future.value.slice(-MOST_STORED) }
-      try {
-        sessionStorage.setItem(shelf, JSON.stringify(steps))
-      } catch {
-        sessionStorage.removeItem(shelf) // no room: undo then ends at the reload
-      }
-    }, 300)
+    writing = setTimeout(() => storeNow(shelf), STORE_AFTER)
   }
+
+  function storeNow(place: string): void {
+    clearTimeout(writing)
+    writing = undefined
+    const steps = { past: past.value.slice(-MOST_STORED), future: future.value.slice(-MOST_STORED) }
+    try {
+      sessionStorage.setItem(place, JSON.stringify(steps))
+    } catch {
+      sessionStorage.removeItem(place) // no room: undo then ends at the reload
+    }
+  }
+  // The next page goes on with the steps at once.
+  if (shelf && getCurrentScope()) onScopeDispose(() => writing !== undefined && storeNow(shelf))
 
   function step(from: typeof past, to: typeof past, present: T): T | undefined {
     const target = from.value.at(-1)

@@ -18,7 +18,7 @@ from docx.oxml.ns import qn
 from lantern.core.formats.docx_lists import Lists
 from lantern.core.formats.exchange import Ask, Entry, File, Incoming, SetFormat, Source, Unreadable, Way, line_place
 from lantern.core.formats.html_lines import COLOURFUL
-from lantern.core.formats.markdown import write_item
+from lantern.core.formats.item_text import write_item
 from lantern.core.formats.odt_lines import odt_lines
 from lantern.core.formats.pasted.blocks import belongs
 from lantern.core.formats.pasted.reader import read_pasted

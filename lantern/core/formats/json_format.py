@@ -2,11 +2,12 @@
 
 import json
 from io import BytesIO
-from typing import Any, ClassVar, Literal
+from typing import Annotated, Any, ClassVar, Literal
 from zipfile import ZIP_DEFLATED, ZipFile
 
 from pydantic import Field, ValidationError
 
+from lantern.core.formats.checksum import change, sum_of
 from lantern.core.formats.exchange import (
     MOST_ENTRIES,
     Entry,
@@ -19,7 +20,7 @@ from lantern.core.formats.exchange import (
     media_ids,
     media_left_out,
 )
-from lantern.core.formats.markdown import first_of, write_item
+from lantern.core.formats.item_text import first_of, write_item
 from lantern.core.formats.safezip import SafeZip, is_zip
 from lantern.core.messages import Message, said
 from lantern.core.questions import AnyItem, read_item
@@ -33,12 +34,13 @@ MOST_BYTES = 20 * 1024 * 1024
 
 
 class SetFile(Value):
-    """A whole set in one JSON object."""
+    """A whole set in one JSON object. `checksum` tells a reader whether it was changed after it had been written."""
 
     format: Literal["lantern-set"] = "lantern-set"
     version: Literal[1] = 1
     title: Title
     about: About = About()
+    checksum: Annotated[str, Field(max_length=60)] = ""
     items: tuple[AnyItem, ...] = Field(default=(), max_length=MAX_ITEMS)
 
 
@@ -49,7 +51,7 @@ def schema() -> dict[str, Any]:
 
 
 def write_json(content: SetContent) -> bytes:
-    whole = SetFile(title=content.title, about=content.about, items=content.items)
+    whole = SetFile(title=content.title, about=content.about, checksum=sum_of(content), items=content.items)
     return json.dumps(whole.model_dump(mode="json"), ensure_ascii=False, indent=2).encode()
 
 
@@ -81,6 +83,9 @@ def read_json(data: bytes) -> Incoming:
         incoming.note(said("about_of_set", "What the set is about: {what}", what=first_of(error)))
     for number, one in enumerate(body.get("items", [])[:MOST_ENTRIES], start=1):
         incoming.entries.append(_entry(number, one))
+    changed = change(str(body.get("checksum", "")), incoming.content())
+    if changed:
+        incoming.note(changed)
     return incoming
 
 

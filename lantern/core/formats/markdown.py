@@ -15,26 +15,46 @@
     > It holds under load.
 
 The codec knows no kind: what stands between the settings and the explanation is the kind's own (`to_lines`,
-`from_lines`); every other field that differs from its default is a setting, its value in JSON.
+`from_lines`); every other field that differs from its default is a setting.
 """
 
-import json
+from collections import Counter
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Any
 
 from pydantic import ValidationError
 
+from lantern.core.formats.checksum import sum_of
+from lantern.core.formats.item_text import (
+    HEAD,
+    SETTING,
+    USUAL_KIND,
+    WHY,
+    ItemText,
+    checked,
+    kind_called,
+    place_in,
+    problem_in,
+    read_settings,
+    read_values,
+    values_of,
+    write_item,
+)
 from lantern.core.messages import Message, said
-from lantern.core.questions import KINDS, kind_of, read_item
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
-from lantern.core.questions.items import Item, Question
-from lantern.core.sentences import message_of
+from lantern.core.questions.contract import Kind
+from lantern.core.questions.items import Item
+from lantern.core.questions.textform import INDENT
 from lantern.core.values import Value
 
-_HEAD, _SETTING, _WHY = "##", "::", ">"
-_WRITTEN = {"id", "kind", "prompt", "explanation"}
-USUAL_KIND = "choice"
+_RULE = "---"
+_TITLE, _CHECKSUM = "title", "checksum"
+MOST_TOLD = 20
+"""Problems of one block; more of them say no more."""
+MOST_DOUBTED = 80
+"""Lines of one block that are looked at for whether they say anything."""
 
 
 class Misread(Value):
@@ -44,58 +64,13 @@ class Misread(Value):
     why: Message
 
 
-def write_set(content: SetContent) -> str:
-    """The whole set; `read_set` is its inverse, but for ids."""
-    about = content.about.model_dump(mode="json", exclude_defaults=True)
-    fields = [f"{name}: {_json(value)}" for name, value in {"title": content.title, **about}.items()]
-    return "\n\n".join(["\n".join(["---", *fields, "---"]), *(write_item(item) for item in content.items)]) + "\n"
-
-
-@dataclass(frozen=True, slots=True)
-class ItemText:
-    """An item taken apart into texts: what every text form of it is put together from.
-
-    `settings` are JSON texts by field; `lines` are the kind's own.
-    """
-
-    prompt: str
-    kind: str
-    settings: dict[str, str]
-    lines: tuple[str, ...]
-    explanation: str
-
-
-def text_of(item: Item) -> ItemText:
-    kind = kind_of(item)
-    whole = item.model_dump(mode="json")
-    unusual = item.model_dump(exclude_defaults=True).keys() - _WRITTEN - set(kind.text_fields)
-    settings = {name: _json(value) for name, value in whole.items() if name in unusual}
-    why = item.explanation if isinstance(item, Question) else ""
-    return ItemText(item.prompt, item.kind, settings, tuple(kind.to_lines(item)), why)
-
-
-def item_of(text: ItemText, new_id: NewId) -> Item | Message:
-    """The item, or why it is none: the inverse of `text_of`, but for ids."""
-    kind = next((kind for kind in KINDS if kind.name == text.kind), None)
-    if kind is None:
-        return said("kind_unknown", "There is no kind of question called “{kind}”.", kind=text.kind[:40])
-    fields: dict[str, Any] = {name: _value(value) for name, value in text.settings.items()}
-    own = "\n".join(text.lines).split("\n")
-    fields |= {"id": new_id(), "kind": kind.name, "prompt": text.prompt, **kind.from_lines(own, new_id)}
-    fields |= {"explanation": text.explanation} if text.explanation else {}
-    try:
-        return read_item.validate_python(fields)
-    except ValidationError as error:
-        return said("of_this_kind", "This {kind}: {what}", kind=kind.called, what=first_of(error))
-
-
-def write_item(item: Item) -> str:
-    text = text_of(item)
-    lines = [f"{_HEAD} {line}".rstrip() for line in text.prompt.split("\n")]
-    lines.append(f"{_SETTING} kind: {text.kind}")
-    lines += [f"{_SETTING} {name}: {value}" for name, value in text.settings.items()]
-    reasons = [f"{_WHY} {line}".rstrip() for line in text.explanation.split("\n")] if text.explanation else []
-    return "\n\n".join("\n".join(part) for part in (lines, text.lines, reasons) if part)
+def write_set(content: SetContent, *, with_checksum: bool = False) -> str:
+    """The whole set; `read_set` is its inverse, but for ids. With its sum, a reader can tell what was changed."""
+    about = content.about.model_dump(exclude_defaults=True)
+    fields = {**values_of(content, {_TITLE}), **values_of(content.about, about)}
+    fields |= {_CHECKSUM: sum_of(content)} if with_checksum else {}
+    head = "\n".join([_RULE, *(f"{name}: {value}".rstrip() for name, value in fields.items()), _RULE])
+    return "\n\n".join([head, *(write_item(item) for item in content.items)]) + "\n"
 
 
 @dataclass(frozen=True, slots=True)
@@ -110,44 +85,55 @@ class Found:
 
 @dataclass(frozen=True, slots=True)
 class FoundSet:
+    """`misread` concerns the head, and what stands before the first block. `checksum` is what the head gives as one."""
+
     title: str
     about: About
     blocks: tuple[Found, ...]
     misread: tuple[Misread, ...]
+    checksum: str = ""
+
+    @property
+    def content(self) -> SetContent:
+        items = [block.item for block in self.blocks if block.item]
+        return SetContent(title=self.title, about=self.about, items=tuple(items[:MAX_ITEMS]))
 
 
 def read_blocks(text: str, new_id: NewId) -> FoundSet:
-    """Every block of the text, understood or not; `misread` concerns the head."""
+    """Every block of the text, understood or not."""
     lines = text.replace("\r\n", "\n").lstrip("\ufeff").split("\n")
-    head, start, misread = _front_matter(lines)
-    blocks = [
-        Found(at + 1, "\n".join(block).rstrip(), *_item_of(block, at, new_id)) for at, block in _blocks(lines, start)
-    ]
-    title = str(head.pop("title", ""))[:200]
-    try:
-        about = About.model_validate(head)
-    except ValidationError as error:
-        about = About()
-        misread.append(Misread(line=1, why=said("head_of_set", "The head of the set: {what}", what=first_of(error))))
-    return FoundSet(title, about, tuple(blocks), tuple(misread))
+    head, places, start, misread = _front_matter(lines)
+    first, parted = _blocks(lines, start)
+    misread += [_strange(at, lines[at]) for at in range(start, first) if lines[at].strip()][:MOST_TOLD]
+    blocks = [Found(at + 1, "\n".join(block).rstrip(), *_item_of(block, at, new_id)) for at, block in parted]
+    title = str(read_values({_TITLE: head.pop(_TITLE, "")}, SetContent)[_TITLE])[:200]
+    checksum = head.pop(_CHECKSUM, "")
+    about, wrong = _about(head, places)
+    return FoundSet(title, about, tuple(blocks), (*misread, *wrong), checksum)
 
 
 def read_set(text: str, new_id: NewId) -> tuple[SetContent, list[Misread]]:
     """The set, and every place that was not understood; what was understood is never lost with it."""
-    found = read_blocks(text, new_id)
-    items = [block.item for block in found.blocks if block.item]
+    return _understood(read_blocks(text, new_id))
+
+
+def _understood(found: FoundSet) -> tuple[SetContent, list[Misread]]:
     misread = [*found.misread, *(wrong for block in found.blocks for wrong in block.misread)]
-    if len(items) > MAX_ITEMS:
-        beyond = [block for block in found.blocks if block.item][MAX_ITEMS]
-        misread.append(
-            Misread(line=beyond.line, why=said("set_holds", "A set holds at most {most} items.", most=MAX_ITEMS))
-        )
-    return SetContent(title=found.title, about=found.about, items=tuple(items[:MAX_ITEMS])), misread
+    understood = [block for block in found.blocks if block.item]
+    if len(understood) > MAX_ITEMS:
+        many = said("set_holds", "A set holds at most {most} items.", most=MAX_ITEMS)
+        misread.append(Misread(line=understood[MAX_ITEMS].line, why=many))
+    return found.content, misread
 
 
-def read_again(text: str, present: tuple[Item, ...], new_id: NewId) -> tuple[SetContent, list[Misread]]:
-    """As `read_set`; an item that says what one of `present` says is that one, with its ids."""
-    content, misread = read_set(text, new_id)
+def read_again(
+    text: str, present: tuple[Item, ...], new_id: NewId
+) -> tuple[SetContent, list[Misread], tuple[int, ...]]:
+    """As `read_set`, with the line at which each item begins; an item that says what one of `present` says is that
+    one, with its ids."""
+    found = read_blocks(text, new_id)
+    content, misread = _understood(found)
+    lines = tuple(block.line for block in found.blocks if block.item)[:MAX_ITEMS]
     unused: dict[str, list[Item]] = {}
     for item in present:
         unused.setdefault(write_item(item), []).append(item)
@@ -155,83 +141,145 @@ def read_again(text: str, present: tuple[Item, ...], new_id: NewId) -> tuple[Set
     for item in content.items:
         same = unused.get(write_item(item))
         items.append(same.pop(0) if same else item)
-    return content.model_copy(update={"items": tuple(items)}), misread
+    return content.model_copy(update={"items": tuple(items)}), misread, lines
 
 
-def _front_matter(lines: list[str]) -> tuple[dict[str, Any], int, list[Misread]]:
-    """(fields, index of the first line behind them, what was not understood)."""
-    if not lines or lines[0].strip() != "---":
-        return {}, 0, []
-    end = next((at for at in range(1, len(lines)) if lines[at].strip() == "---"), None)
+def _front_matter(lines: Sequence[str]) -> tuple[dict[str, str], dict[str, int], int, list[Misread]]:
+    """(values by name, index of each one's line, index of the first line behind them, what was not understood)."""
+    if not lines or lines[0].rstrip() != _RULE:
+        return {}, {}, 0, []
+    end = next((at for at in range(1, len(lines)) if lines[at].rstrip() == _RULE), None)
+    misread = []
     if end is None:
         endless = said("head_without_end", "The head of the set has no end. Close it with a line of three dashes.")
-        return {}, 1, [Misread(line=1, why=endless)]
-    fields: dict[str, Any] = {}
+        misread.append(Misread(line=1, why=endless))
+    begins = next((at for at in range(1, len(lines)) if _is_head(lines[at])), len(lines)) if end is None else end
+    fields, places, strange = read_settings(lines[1:begins])
+    wanted = said("head_line_wanted", "This line needs a name, a colon and a value.")
+    misread += [Misread(line=at + 2, why=wanted) for at in strange]
+    return fields, {name: at + 1 for name, at in places.items()}, begins + (end is not None), misread
+
+
+def _about(head: dict[str, str], places: dict[str, int]) -> tuple[About, list[Misread]]:
+    """What the head says of the set; what it says wrongly is told, and the rest kept."""
+    fields = read_values(head, About)
+    try:
+        return About.model_validate(fields), []
+    except ValidationError as error:
+        problems = error.errors()
     misread = []
-    for at in range(1, end):
-        name, colon, value = lines[at].partition(":")
-        if colon:
-            fields[name.strip()] = _value(value.strip())
-        elif lines[at].strip():
-            wanted = said("head_line_wanted", "This line needs a name, a colon and a value.")
-            misread.append(Misread(line=at + 1, why=wanted))
-    return fields, end + 1, misread
+    for problem in problems:
+        name = str(problem["loc"][0]) if problem["loc"] else ""
+        why = said("head_of_set", "The head of the set: {what}", what=problem_in(problem))
+        if fields.pop(name, None) is not None:
+            misread.append(Misread(line=places.get(name, 0) + 1, why=why))
+    return About.model_validate(fields), misread
 
 
-def _blocks(lines: list[str], start: int) -> list[tuple[int, list[str]]]:
-    """Each item's lines with the index of its first. Head lines that follow each other belong to one prompt."""
+def _blocks(lines: Sequence[str], start: int) -> tuple[int, list[tuple[int, list[str]]]]:
+    """(index of the first block's first line, each item's lines with the index of its first).
+
+    Head lines that follow each other belong to one prompt.
+    """
     blocks: list[tuple[int, list[str]]] = []
     for at in range(start, len(lines)):
-        is_head = lines[at] == _HEAD or lines[at].startswith(f"{_HEAD} ")
-        follows = at > start and blocks and blocks[-1][1] and _is_head(blocks[-1][1][-1])
-        if is_head and not follows:
+        follows = at > start and blocks and _is_head(lines[at - 1])
+        if _is_head(lines[at]) and not follows:
             blocks.append((at, []))
         if blocks:
             blocks[-1][1].append(lines[at])
-    return blocks
+    return blocks[0][0] if blocks else len(lines), blocks
 
 
 def _is_head(line: str) -> bool:
-    return line == _HEAD or line.startswith(f"{_HEAD} ")
+    return line == HEAD or line.startswith(f"{HEAD} ")
 
 
-def _item_of(block: list[str], at: int, new_id: NewId) -> tuple[Item | None, tuple[Misread, ...]]:
-    prompt = [line[len(_HEAD) :].strip() for line in block if _is_head(line)]
-    why = [line[len(_WHY) :].removeprefix(" ") for line in block if line.startswith(_WHY)]
-    settings: dict[str, str] = {}
-    misread = []
-    for offset, line in enumerate(block):
-        if line.startswith(_SETTING):
-            name, colon, value = line[len(_SETTING) :].partition(":")
-            if colon:
-                settings[name.strip()] = value.strip()
+def _strange(at: int, line: str) -> Misread:
+    why = said("line_not_understood", "This line was not understood: “{line}”.", line=line.strip()[:120])
+    return Misread(line=at + 1, why=why)
+
+
+class _Block:
+    """The lines of an item, taken apart. Places are indexes in the whole text."""
+
+    def __init__(self, lines: Sequence[str], start: int) -> None:
+        self.start = start
+        self.prompt: list[str] = []
+        self.why: list[str] = []
+        self.own: list[tuple[int, str]] = []
+        setting_lines: list[tuple[int, str]] = []
+        in_setting = False
+        for at, line in enumerate(lines, start=start):
+            goes_on = in_setting and line.startswith(INDENT)
+            in_setting = line.startswith(SETTING) or goes_on
+            if in_setting:
+                setting_lines.append((at, line.removeprefix(SETTING)))
+            elif _is_head(line):
+                self.prompt.append(line[len(HEAD) :].strip())
+            elif line.startswith(WHY):
+                self.why.append(line[len(WHY) :].removeprefix(" "))
             else:
-                wanted = said("setting_wanted", "A setting needs a name, a colon and a value.")
-                misread.append(Misread(line=at + offset + 1, why=wanted))
-    kind = settings.pop("kind", USUAL_KIND)
-    own = [line for line in block if not line.startswith((_SETTING, _WHY)) and not _is_head(line)]
-    item = item_of(ItemText("\n".join(prompt), kind, settings, tuple(own), "\n".join(why)), new_id)
-    if isinstance(item, Message):
-        return None, (*misread, Misread(line=at + 1, why=item))
-    return item, tuple(misread)
+                self.own.append((at, line))
+        self.settings, places, strange = read_settings(line for _, line in setting_lines)
+        self.places = {name: setting_lines[at][0] for name, at in places.items()}
+        wanted = said("setting_wanted", "A setting needs a name, a colon and a value.")
+        self.misread = [Misread(line=setting_lines[at][0] + 1, why=wanted) for at in strange]
+        self.kind = self.settings.pop("kind", USUAL_KIND)
+
+    @property
+    def text(self) -> ItemText:
+        own = tuple(line for _, line in self.own)
+        return ItemText("\n".join(self.prompt), self.kind, self.settings, own, "\n".join(self.why))
+
+    def line_of(self, problem: Any, kind: Kind[Any, Any, Any]) -> int:
+        """The index of the line that a problem of the item concerns, as near as can be told."""
+        name, *inside = [*place_in(problem), ""]
+        if name in self.places:
+            return self.places[name]
+        begun = [at for at, line in self.own if line.strip() and not line.startswith(INDENT)]
+        if name not in kind.text_fields or not begun:
+            return self.start
+        number = inside[0]
+        return begun[number] if isinstance(number, int) and number < len(begun) else begun[0]
 
 
-def _json(value: object) -> str:
-    """JSON, but for plain words, which need no quotes."""
-    written = json.dumps(value, ensure_ascii=False)
-    plain = isinstance(value, str) and value and value == value.strip() and _value(value) == value and "\n" not in value
-    return str(value) if plain else written
-
-
-def _value(text: str) -> Any:
+def _item_of(lines: Sequence[str], at: int, new_id: NewId) -> tuple[Item | None, tuple[Misread, ...]]:
+    block = _Block(lines, at)
+    kind = kind_called(block.kind)
+    if isinstance(kind, Message):
+        return None, (*block.misread, Misread(line=block.places.get("kind", at) + 1, why=kind))
     try:
-        return json.loads(text)
-    except ValueError:
-        return text
+        item = checked(block.text, kind, new_id)
+    except ValidationError as error:
+        told: dict[int, Misread] = {}
+        for problem in error.errors()[:MOST_TOLD]:
+            why = said("of_this_kind", "This {kind}: {what}", kind=kind.called, what=problem_in(problem))
+            place = block.line_of(problem, kind)
+            told.setdefault(place, Misread(line=place + 1, why=why))
+        for place, line in _not_understood(block.own, None, kind):
+            told.setdefault(place, _strange(place, line))
+        return None, (*block.misread, *(told[place] for place in sorted(told)))
+    strange = [_strange(place, line) for place, line in _not_understood(block.own, item, kind)]
+    return item, (*block.misread, *strange[:MOST_TOLD])
 
 
-def first_of(error: ValidationError) -> Message:
-    problem = error.errors()[0]
-    place = ".".join(str(part) for part in problem["loc"] if part not in {kind.name for kind in KINDS})
-    what = message_of(problem)
-    return said("at_place", "{place}: {what}", place=place, what=what) if place else what
+def _not_understood(
+    own: Sequence[tuple[int, str]], item: Item | None, kind: Kind[Any, Any, Any]
+) -> list[tuple[int, str]]:
+    """The lines that say nothing of the item: it is not written with them, and without one it would be the same."""
+    in_full = "\n".join(kind.to_lines(item)) if item is not None else ""
+    written = Counter(" ".join(line.split()) for line in in_full.split("\n"))
+    in_doubt = []
+    for index, (_, line) in enumerate(own):
+        plain = " ".join(line.split())
+        if plain and not written[plain]:
+            in_doubt.append(index)
+        written[plain] -= 1
+    lines = [line for _, line in own]
+
+    def said_by(some: Sequence[str]) -> dict[str, object]:
+        return kind.from_lines(some, lambda: "same")
+
+    whole = said_by(lines) if in_doubt else {}
+    return [own[at] for at in in_doubt[:MOST_DOUBTED] if said_by([*lines[:at], *lines[at + 1 :]]) == whole]

@@ -12,12 +12,12 @@ from lantern.core.questions.kinds.choice import LETTERS
 
 USES = (
     "question", "option", "choices", "tick", "right", "kind", "explanation", "time", "weight", "points", "topics", "by",
-    "lines", "settings",
+    "lines", "settings", "checksum",
 )  # fmt: skip
 """What a column can be used for. Several columns can be options, or ticks beside them; of the others there is one each.
 `choices` are all options in one cell, `tick` says of the option before it whether it is right. `weight` is how often
 a question
-counts, `points` what somebody gave for it."""
+counts, `points` what somebody gave for it, `checksum` what a sheet that was written here says of itself."""
 MANY = {"option", "tick"}
 Rows = Sequence[Sequence[str]]
 MOST_LOOKED_AT, ROWS_FOR_HEADINGS = 200, 10
@@ -53,6 +53,7 @@ def _heading(use: str) -> "re.Pattern[str]":
         "by": rf"{words('by')}|student|name|your name",
         "lines": "lines",
         "settings": "settings",
+        "checksum": "checksum",
         "number": words("number"),
     }
     return re.compile(rf"^\s*(?:{sayings[use]}){_HINT}\s*[:?？]?\s*$", re.I)

@@ -16,8 +16,9 @@ from dataclasses import dataclass, field
 
 from pydantic import ValidationError
 
+from lantern.core.formats.checksum import is_row_sum, row_changes
 from lantern.core.formats.exchange import MOST_ENTRIES, Alternative, Ask, Column, Entry, Incoming, Way
-from lantern.core.formats.markdown import USUAL_KIND, ItemText, first_of, item_of
+from lantern.core.formats.item_text import USUAL_KIND, ItemText, first_of, item_of, read_settings
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.fields import Fields, Made, fields_of
 from lantern.core.formats.pasted.lines import OptionLine, place_of
@@ -136,7 +137,23 @@ def read_sheets(sheets: Sequence[Sheet], choices: Mapping[str, str], new_id: New
     )
     for one in read:
         one.tell(incoming)
+    if len(rows) <= MOST_ENTRIES:
+        _tell_changes(incoming, rows, sheets)
     return incoming
+
+
+def _tell_changes(incoming: Incoming, rows: Sequence[tuple["_Sheet", Row]], sheets: Sequence[Sheet]) -> None:
+    """What was changed in a sheet since it was written here."""
+    given = [(row.at, row["checksum"], entry.item) for (_, row), entry in zip(rows, incoming.entries, strict=True)]
+    if any(column.use == "checksum" for sheet, _ in rows[:1] for column in sheet.columns):
+        for note in row_changes(given):
+            incoming.note(note)
+    there = sum(is_row_sum(cell) for sheet in sheets for row in sheet.rows for cell in row)
+    if there != sum(is_row_sum(cell) for _, cell, _ in given):
+        lost = (
+            "This sheet was written here, but its row of headings, or the end of a row, is lost. Look over every row."
+        )
+        incoming.note(said("headings_lost", lost))
 
 
 def _ask_for_part(incoming: Incoming, count: int, part: int) -> None:
@@ -444,8 +461,7 @@ def _points(cell: str) -> int | None:
 
 def _own_form(row: Row, new_id: NewId) -> Item | Message | None:
     """The row as our own form says it; None where a kind is only named, and cells say the rest."""
-    settings = dict(line.split(":", 1) for line in row["settings"].split("\n") if ":" in line)
-    settings = {name.strip(): value.strip() for name, value in settings.items()}
+    settings, _, _ = read_settings(row["settings"].split("\n"))
     lines = tuple(row["lines"].split("\n")) if row["lines"] else ()
     kind = _kind(row) or USUAL_KIND
     if not lines and not settings and (row["right"] or row.options):

@@ -2,7 +2,8 @@
 
 from collections.abc import Sequence
 
-from lantern.core.formats.markdown import text_of, write_item
+from lantern.core.formats.checksum import row_sums
+from lantern.core.formats.item_text import text_of, write_item
 from lantern.core.formats.sheet_rows import NO_TIME, read_rows
 from lantern.core.formats.table import Table
 from lantern.core.messages import Message, said
@@ -15,7 +16,7 @@ from lantern.core.words import in_language
 
 HEADINGS = (
     "Question", "Kind", *(f"Option {letter}" for letter in LETTERS), "Right", "Explanation", "Time", "Weight",
-    "Topics", "Written by", "Lines", "Settings",
+    "Topics", "Written by", "Lines", "Settings", "Checksum",
 )  # fmt: skip
 _TO_FILL_IN = {
     "question": said("heading_question", "Question"),
@@ -49,10 +50,12 @@ _EXAMPLES: tuple[dict[str, Message | str], ...] = (
 
 def write_table(content: SetContent, new_id: NewId) -> Table:
     """The set as one table, a row for each item."""
-    return Table("Questions", HEADINGS, [_row_of(item, new_id) for item in content.items[:MAX_ITEMS]])
+    sums = row_sums(content.items[:MAX_ITEMS])
+    rows = [_row_of(item, one, new_id) for item, one in zip(content.items, sums, strict=False)]
+    return Table("Questions", HEADINGS, rows)
 
 
-def _row_of(item: Item, new_id: NewId) -> list[str]:
+def _row_of(item: Item, checksum: str, new_id: NewId) -> list[str]:
     text = text_of(item)
     settings = {name: value for name, value in text.settings.items() if name not in {"time_limit", "weight", "by"}}
     topics = ", ".join(item.tags)
@@ -71,6 +74,7 @@ def _row_of(item: Item, new_id: NewId) -> list[str]:
         "Written by": item.by,
         "Settings": "\n".join(f"{name}: {value}" for name, value in settings.items()),
         "Lines": "\n".join(text.lines),
+        "Checksum": checksum,
     }
     row = [cells.get(heading, "") for heading in HEADINGS]
     choices = kind_of(item).substance(item).choices

@@ -7,6 +7,7 @@ from typing import ClassVar
 
 import charset_normalizer
 
+from lantern.core.formats import checksum
 from lantern.core.formats.exchange import (
     MOST_ENTRIES,
     Entry,
@@ -91,10 +92,19 @@ def read_text_form(text: str, new_id: NewId) -> Incoming:
     for block in found.blocks[:MOST_ENTRIES]:
         sentences = tuple(_at(wrong) for wrong in block.misread)
         incoming.entries.append(
-            Entry(place=line_place(block.line), text=block.text, item=block.item, sentences=sentences)
+            Entry(
+                place=line_place(block.line),
+                text=block.text,
+                item=block.item,
+                sentences=sentences,
+                sure=not sentences,
+            )
         )
     if len(found.blocks) > MOST_ENTRIES:
         incoming.note(only_first(MOST_ENTRIES))
+    changed = checksum.change(found.checksum, found.content)
+    if changed:
+        incoming.note(changed)
     return incoming
 
 
@@ -108,7 +118,7 @@ class MarkdownFormat(SetFormat):
         return read_text(text_in(source.data), new_id, source.language, source.choices)
 
     def write(self, content: SetContent, media: MediaOf) -> bytes:
-        return write_set(content).encode()
+        return write_set(content, with_checksum=True).encode()
 
     def left_out(self, content: SetContent) -> list[Message]:
         return media_left_out(content)

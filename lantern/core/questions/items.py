@@ -100,11 +100,14 @@ class Item(Written):
         return item
 
 
+MOST_POINTS = 10
+
+
 class RubricLine(Value):
     """What an answer that is marked by hand is looked at for, and the points it gives."""
 
     text: Annotated[str, Field(min_length=1, max_length=200)]
-    points: Annotated[int, Field(ge=1, le=10)] = 1
+    points: Annotated[int, Field(ge=1, le=MOST_POINTS)] = 1
 
 
 Rubric = Annotated[tuple[RubricLine, ...], Field(max_length=9)]

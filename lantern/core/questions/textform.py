@@ -4,15 +4,22 @@ import json
 from collections.abc import Iterable
 from typing import Any
 
+from lantern.core.questions import media_links
+from lantern.core.questions.items import Media
+
 INDENT = "    "
 _NOTE = " <!-- "
+_NOTHING_MORE = f"{_NOTE}{{}} -->"
+"""Behind a text that ends as if more were said behind it."""
 
 
-def entry(mark: str, text: str, **more: Any) -> str:
-    """One entry. What a line of text cannot say stands behind it as JSON in a comment."""
+def entry(mark: str, text: str, media: Media | None = None) -> str:
+    """One entry. A picture or sound that belongs to it stands behind it as a link."""
+    more = f" {media_links.written(media)}" if media else "" if _parted(text) == (text, {}) else _NOTHING_MORE
     first, *rest = text.split("\n")
-    note = f"{_NOTE}{_json(more)} -->" if more else ""
-    return "\n".join([f"{mark} {first}{'' if rest else note}".rstrip(), *(_continued(rest, note))])
+    if not rest:
+        return f"{mark} {first}{more}".rstrip() if first else f"{mark}{more}"
+    return "\n".join([f"{mark} {first}".rstrip(), *(_continued(rest, more))])
 
 
 def entries(lines: Iterable[str], marks: tuple[str, ...]) -> list[tuple[str, str, dict[str, Any]]]:
@@ -27,7 +34,7 @@ def entries(lines: Iterable[str], marks: tuple[str, ...]) -> list[tuple[str, str
             found[-1] = (found[-1][0], f"{found[-1][1]}\n{line.strip()}")
         # An indented line below an entry with another mark belongs to that one.
         goes_on = mark is not None or (goes_on and line.startswith(INDENT))
-    return [(mark, *_without_note(text)) for mark, text in found]
+    return [(mark, *_parted(text)) for mark, text in found]
 
 
 def texts(lines: Iterable[str], mark: str) -> list[str]:
@@ -43,20 +50,18 @@ def body_of(lines: Iterable[str]) -> str:
     return "\n".join(line[1:].removeprefix(" ") for line in lines if line.startswith("|"))
 
 
-def _json(more: dict[str, Any]) -> str:
-    """Its angle brackets escaped, so that no text in it begins or ends a comment."""
-    return json.dumps(more, ensure_ascii=False).replace("<", "\\u003c").replace(">", "\\u003e")
-
-
 def _continued(lines: list[str], note: str) -> list[str]:
     return [f"{INDENT}{line}{note if at == len(lines) - 1 else ''}" for at, line in enumerate(lines)]
 
 
-def _without_note(text: str) -> tuple[str, dict[str, Any]]:
-    head, found, tail = text.rpartition(_NOTE.lstrip())
-    if not found or not tail.endswith("-->"):
-        return text, {}
-    try:
-        return head.strip(), dict(json.loads(tail.removesuffix("-->")))
-    except ValueError:
-        return text, {}
+def _parted(text: str) -> tuple[str, dict[str, Any]]:
+    """(the text, what is said behind it): a link, or, as it once was written, JSON in a comment."""
+    if text.endswith("-->"):
+        head, found, tail = text.rpartition(_NOTE.lstrip())
+        try:
+            more = json.loads(tail.removesuffix("-->")) if found else None
+        except ValueError:
+            more = None
+        return (head.strip(), more) if isinstance(more, dict) else (text, {})
+    before, media = media_links.parted(text)
+    return (text, {}) if media is None else (before, {"media": media})

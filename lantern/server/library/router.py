@@ -119,8 +119,8 @@ def write_text(request: TeacherRequest, content: SetContent) -> SetText:
 @router.post("/read-text", response=ReadText)
 def read_text(request: TeacherRequest, given: SetText) -> ReadText:
     """What a text says; nothing is kept here, the editor puts it into the set."""
-    content, misread = read_again(given.text, given.present, actions.new_item_id)
-    return ReadText(content=content, misread=tuple(misread))
+    content, misread, lines = read_again(given.text, given.present, actions.new_item_id)
+    return ReadText(content=content, lines=lines, misread=tuple(misread))
 
 
 @router.get("/folders", response=list[FolderRow])

@@ -212,9 +212,10 @@ class SetText(Value):
 
 
 class ReadText(Value):
-    """What was understood of a text, and what was not."""
+    """What was understood of a text, and what was not. `lines` are those at which the items begin, from 1."""
 
     content: SetContent
+    lines: tuple[int, ...]
     misread: tuple[Misread, ...]
 
 

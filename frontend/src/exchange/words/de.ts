@@ -46,6 +46,7 @@ export default {
   kind_of_question: 'Art der Frage',
   lines_text_form: 'Zeilen (Textform)',
   settings_text_form: 'Einstellungen (Textform)',
+  checksum: 'Prüfsumme',
   no_questions_found_yet: 'Noch keine Fragen gefunden',
   found: '{counted} gefunden',
   all_of_them_understood: '{all}, alle verstanden',

@@ -40,6 +40,7 @@ export default {
   kind_of_question: 'kind of question',
   lines_text_form: 'lines (text form)',
   settings_text_form: 'settings (text form)',
+  checksum: 'checksum',
   no_questions_found_yet: 'No questions found yet',
   found: '{counted} found',
   all_of_them_understood: '{all}, all of them understood',

@@ -12,6 +12,7 @@ import lxml.etree as etree
 from PIL import Image
 from pydantic import ValidationError
 
+from lantern.core.formats.checksum import is_seal_broken, sealed
 from lantern.core.formats.exchange import (
     MOST_ENTRIES,
     Entry,
@@ -25,7 +26,7 @@ from lantern.core.formats.exchange import (
     media_ids,
     only_first,
 )
-from lantern.core.formats.markdown import first_of, text_of, write_item
+from lantern.core.formats.item_text import first_of, text_of, write_item
 from lantern.core.formats.qti import read_items, write_items
 from lantern.core.formats.qti.build import Builder, Element, as_bytes
 from lantern.core.formats.qti.declarations import declarations_of, points_of
@@ -56,6 +57,8 @@ class Package:
     def __init__(self, archive: SafeZip, incoming: Incoming) -> None:
         self.archive, self.incoming = archive, incoming
         self._by_name = {name.lower(): name for name in archive.names}
+        self.changed: set[str] = set()
+        """Documents that were changed after they had been written here."""
 
     def keep_for(self, place: str) -> KeepFile:
         """Takes files along that are named from `place`."""
@@ -78,6 +81,8 @@ class Package:
     def xml(self, name: str) -> Node | None:
         found = self._by_name.get(name.lower())
         data = self.archive.read(found) if found else None
+        if data and is_seal_broken(data):
+            self.changed.add(name)
         return parse(data) if data else None
 
 
@@ -123,6 +128,8 @@ def read_package(data: bytes, new_id: NewId, language: str = "") -> Incoming:
         incoming.entries += found
         points += [worth if "weight" not in facts else None] * len(found)
     weigh(incoming, points)
+    if package.changed & {MANIFEST, *tests}:
+        incoming.note(PARTS_CHANGED)
     if len(items) > MOST_ENTRIES:
         incoming.note(only_first(MOST_ENTRIES))
     if not incoming.entries:
@@ -162,6 +169,13 @@ MISSING = said("qti_file_missing", "This file is missing or could not be read.")
 OLD_VERSION = said("qti_old", "This package is written in QTI 1.2. Take it out once more as QTI 2.1 or 3.0.")
 
 
+ITEM_CHANGED = said("item_changed", "This item was changed after it had been written. Look it over.")
+PARTS_CHANGED = said(
+    "package_changed",
+    "The list of items in this package was changed after it had been written: some may be missing, doubled, or moved.",
+)
+
+
 def _called(name: str) -> Message:
     return said("place_named", "{name}", name=name[:100])
 
@@ -186,6 +200,10 @@ def _entries_of(
     worth = points_of(root)
     passage = _passages(package, name, root)
     entries = [_entry(place, _below(passage, fields) | facts, reading.sentences, root, new_id) for fields in found]
+    if name in package.changed:
+        entries = [
+            one.model_copy(update={"sentences": (*one.sentences, ITEM_CHANGED), "sure": False}) for one in entries
+        ]
     if len(passage) > LONGEST_ABOVE:
         page = {"kind": "page", "prompt": root["title"] or passage.split("\n")[0][:200], "body": passage}
         entries.insert(0, _entry(place, page, [], root, new_id))
@@ -257,10 +275,10 @@ def write_package(content: SetContent, media: MediaOf, version: Version) -> byte
         for number, item in enumerate(content.items, start=1):
             made = write_items.write_item(item, f"item-{number}", build)
             if made is not None:
-                archive.writestr(f"items/item-{number}.xml", as_bytes(made))
+                archive.writestr(f"items/item-{number}.xml", sealed(as_bytes(made)))
                 written.append((f"item-{number}", item))
-        archive.writestr(TEST, as_bytes(_test(content, written, build)))
-        archive.writestr(MANIFEST, as_bytes(_manifest(content, written, places, version)))
+        archive.writestr(TEST, sealed(as_bytes(_test(content, written, build))))
+        archive.writestr(MANIFEST, sealed(as_bytes(_manifest(content, written, places, version))))
         for one, file in stored.items():
             archive.writestr(places[one], file.data)
     return buffer.getvalue()

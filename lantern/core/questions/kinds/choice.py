@@ -227,10 +227,7 @@ class Choice(Kind[ChoiceItem, ChoiceAnswer, ChoiceTally]):
         ]
 
     def to_lines(self, item: ChoiceItem) -> list[str]:
-        return [
-            entry("- [x]" if o.right else "- [ ]", o.text, **({"media": o.media.model_dump()} if o.media else {}))
-            for o in item.options
-        ]
+        return [entry("- [x]" if o.right else "- [ ]", o.text, o.media) for o in item.options]
 
     def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
         found = entries(lines, ("- [x]", "- [ ]"))

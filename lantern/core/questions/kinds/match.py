@@ -277,7 +277,7 @@ class Match(Kind[MatchItem, MatchAnswer, MatchTally]):
         return [{"pairs": _pairs_of(part, new_id)} for part in in_parts(pairs, PAIRS_IN_ONE) if len(part) >= FEWEST]
 
     def to_lines(self, item: MatchItem) -> list[str]:
-        pairs = [line for p in item.pairs for line in (entry("-", p.left, **_noted(p)), entry("=", p.right))]
+        pairs = [line for p in item.pairs for line in (entry("-", p.left, p.left_media), entry("=", p.right))]
         return [*pairs, *(entry("+", line.text) for line in item.extra)]
 
     def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
@@ -350,10 +350,6 @@ def _pairs_of(pairs: Iterable[tuple[str, str] | PairOf], new_id: NewId) -> list[
         {"id": new_id(), "left": one.left, "left_media": one.media, "partner_id": new_id(), "right": one.right}
         for one in (PairOf(*pair) for pair in pairs)
     ]
-
-
-def _noted(pair: Pair) -> dict[str, object]:
-    return {"media": pair.left_media.model_dump()} if pair.left_media else {}
 
 
 def _media_problems(item: MatchItem) -> list[Problem]:

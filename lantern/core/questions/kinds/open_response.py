@@ -8,9 +8,10 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import said
-from lantern.core.questions.companions import Given, Sample
+from lantern.core.questions.companions import Given, NewId, Sample
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
+    MOST_POINTS,
     Answer,
     CountRow,
     Figure,
@@ -25,6 +26,7 @@ from lantern.core.questions.items import (
 )
 from lantern.core.questions.parts import cut
 from lantern.core.questions.qti import RESPONSE, QtiSheet
+from lantern.core.questions.textform import entries, entry
 
 LONGEST, MOST_KEPT, MOST_TOLD, LONGEST_TOLD = 2000, 2000, 40, 280
 Written = Annotated[str, Field(max_length=LONGEST)]
@@ -66,6 +68,7 @@ class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]
     answer = OpenResponseAnswer
     tally_model = OpenResponseTally
     wall = "texts"
+    text_fields = ("rubric",)
 
     def check(self, item: OpenResponseItem) -> list[Problem]:
         return common_problems(item)
@@ -137,6 +140,13 @@ class OpenResponse(Kind[OpenResponseItem, OpenResponseAnswer, OpenResponseTally]
     def figures(self, item: OpenResponseItem, tally: OpenResponseTally) -> list[Figure]:
         words = sum(len(text.split()) for text in tally.texts)
         return [Figure(said("mean_words", "mean words"), "", round(words / len(tally.texts), 2))] if tally.texts else []
+
+    def to_lines(self, item: OpenResponseItem) -> list[str]:
+        return [entry(f"- [{line.points}]", line.text) for line in item.rubric]
+
+    def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
+        found = entries(lines, tuple(f"- [{points}]" for points in range(1, MOST_POINTS + 1)))
+        return {"rubric": [{"text": text, "points": int(mark[3:-1])} for mark, text, _ in found]}
 
     def to_qti(self, item: OpenResponseItem, sheet: QtiSheet) -> bool:
         sheet.media(item)

@@ -10,7 +10,8 @@ from pydantic import Field
 
 from lantern.core.errors import BadAnswer
 from lantern.core.messages import Message, said
-from lantern.core.questions.companions import Sample
+from lantern.core.questions import place_lines
+from lantern.core.questions.companions import NewId, Sample
 from lantern.core.questions.contract import Kind
 from lantern.core.questions.items import (
     Answer,
@@ -29,6 +30,7 @@ from lantern.core.questions.items import (
 )
 from lantern.core.questions.places import Ellipse, Polygon, Rectangle, Shape, Spot, centre, is_inside
 from lantern.core.questions.qti import RESPONSE, QtiSheet
+from lantern.core.questions.textform import entries, entry
 from lantern.core.values import ShortId, Value
 
 MOST_AREAS, MOST_TOLD = 20, 250
@@ -111,6 +113,7 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
     answer = PointAnswer
     key_model = PointKey
     tally_model = PointTally
+    text_fields = ("areas",)
 
     def check(self, item: PointItem) -> list[Problem]:
         problems = common_problems(item)
@@ -222,6 +225,20 @@ class PointKind(Kind[PointItem, PointAnswer, PointTally]):
 
     def figures(self, item: PointItem, tally: PointTally) -> list[Figure]:
         return [Figure(said("strays", "strays"), "", tally.strays)] if tally.points else []
+
+    def to_lines(self, item: PointItem) -> list[str]:
+        return [
+            entry("- [x]" if area.right else "- [ ]", f"{area.name}\n{place_lines.written(area.place)}")
+            for area in item.areas
+        ]
+
+    def from_lines(self, lines: Sequence[str], new_id: NewId) -> dict[str, object]:
+        areas = []
+        for mark, text, _ in entries(lines, ("- [x]", "- [ ]")):
+            name, _, place = text.rpartition("\n")
+            area = {"id": new_id(), "name": name, "right": mark == "- [x]", "place": place_lines.read(place)}
+            areas.append({field: value for field, value in area.items() if value is not None})
+        return {"areas": areas}
 
     def to_qti(self, item: PointItem, sheet: QtiSheet) -> bool:
         build, picture = sheet.build, item.picture
