@@ -268,8 +268,8 @@ SCHOOL = [
 @pytest.mark.parametrize("version", VERSIONS)
 def test_a_roster_that_is_written_is_read_back(version):
     data = write_oneroster("Gullmark Bay Community School", SCHOOL, version)
-    assert is_oneroster(data)
-    found = read_oneroster(data)
+    assert is_oneroster(Source("", data))
+    found = read_oneroster(Source("", data))
     assert found.notes == []
     assert [(one.id, one.name, one.subject or "", one.year) for one in found.classes] == [
         ("c1", "8C", "Coastal Science", "2026"),
@@ -314,11 +314,11 @@ ENROLLED = (
 def test_a_roster_of_another_program_is_read():
     """Headings in another case, a folder in the archive, what was deleted, what names nobody."""
     found = read_oneroster(
-        packed(
+        Source("", packed(
             users=USERS, classes=CLASSES, enrollments=ENROLLED,
             courses="sourcedId,title,subjects\nk1,Coastal Science,\n",
             academicSessions="sourcedId,title,schoolYear\nt2,Spring,2027\n",
-        )
+        ))
     )  # fmt: skip
     (only,) = found.classes
     assert (only.name, only.subject, only.year) == ("8C", "Coastal Science", "2027")
@@ -327,7 +327,7 @@ def test_a_roster_of_another_program_is_read():
 
 
 def test_what_is_no_roster_is_told():
-    assert not is_oneroster(b"PK\x03\x04 broken")
-    assert not is_oneroster(packed(items="x"))
+    assert not is_oneroster(Source("", b"PK\x03\x04 broken"))
+    assert not is_oneroster(Source("", packed(items="x")))
     with pytest.raises(Unreadable):
-        read_oneroster(b"nothing")
+        read_oneroster(Source("", b"nothing"))

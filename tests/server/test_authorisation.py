@@ -7,11 +7,14 @@ import json
 import secrets
 import time
 from datetime import date, timedelta
+from io import BytesIO
 from pathlib import Path
 
 import pytest
 import websockets
+from PIL import Image
 
+from lantern.core.formats.documents import PdfFormat
 from lantern.server.api.snapshot import SNAPSHOT
 from tests.builders import choice
 from tools import web
@@ -132,6 +135,8 @@ MAY = {
     "POST /api/exchange/text": TEACHERS,
     "POST /api/exchange/mend": TEACHERS,
     "POST /api/exchange/add": TEACHERS,
+    "GET /api/exchange/readings/{reading_id}": OWNER,
+    "GET /api/exchange/added/{adding_id}": OWNER,
     "GET /api/exchange/template.{suffix}": TEACHERS,
     "GET /api/exchange/set.schema.json": EVERYBODY,
     "GET /api/exchange/sets/{set_id}": OWNER,
@@ -297,6 +302,7 @@ class School:
         self._made(job["id"])
         self.places = {
             "job_id": job["id"],
+            **self._brought_in(),
             "file_id": self._mailed_file(session["id"]),
             "link_id": shared["id"],
             "secret": shared["link"].rsplit("/", 1)[-1],
@@ -447,6 +453,19 @@ class School:
         while next(one for one in self.owner.call("GET", "/jobs") if one["id"] == job)["state"] != "done":
             assert time.monotonic() < until, self.owner.call("GET", "/jobs")
             time.sleep(0.1)
+
+    def _brought_in(self):
+        """A scan that was read aside, and its pages, that were kept aside."""
+        pages = [Image.new("RGB", (60, 80), (number, 90, 90)) for number in range(PdfFormat.few_pages + 1)]
+        scan = BytesIO()
+        pages[0].save(scan, "PDF", save_all=True, append_images=pages[1:])
+        reading = self.owner.send_file("/exchange/read", "scan.pdf", scan.getvalue())["job"]["id"]
+        self._made(reading)
+        items = [entry["item"] for entry in self.owner.call("GET", f"/exchange/readings/{reading}")["entries"]]
+        wanted = json.dumps({"title": "Ropes", "items": items})
+        adding = self.owner.send_file("/exchange/add", wanted=wanted, reading=str(reading))["job"]["id"]
+        self._made(adding)
+        return {"reading_id": reading, "adding_id": adding}
 
     def _colleague(self):
         """Another teacher of the owner's school."""

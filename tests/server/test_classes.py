@@ -11,6 +11,7 @@ from django.core.files.uploadedfile import SimpleUploadedFile
 from django.utils import timezone
 
 from lantern.core.classes.members import MemberForm, tidy
+from lantern.core.formats.files import Source
 from lantern.core.formats.oneroster import ClassToWrite, read_oneroster, write_oneroster
 from lantern.server.classes.models import Member, SchoolClass
 from lantern.server.demo.school import CLASS_8C
@@ -259,7 +260,10 @@ def test_a_roster_makes_its_classes_and_finds_them_again(as_odile):
     out = as_odile.client.get("/api/classes/oneroster.zip?version=1.2")
     once_more = read(as_odile, file=SimpleUploadedFile("own.zip", out.content))["classes"][0]
     assert (once_more["into"], {row["outcome"] for row in once_more["rows"]}) == (made["id"], {"same"})
-    assert [row.form.name for row in read_oneroster(out.content).classes[0].rows] == ["Alva Renner", "Bo Holt"]
+    assert [row.form.name for row in read_oneroster(Source("", out.content)).classes[0].rows] == [
+        "Alva Renner",
+        "Bo Holt",
+    ]
 
 
 def test_a_class_list_is_taken_out(as_odile, class_8c):

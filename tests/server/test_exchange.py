@@ -2,21 +2,27 @@
 
 import io
 import json
+import os
 import zipfile
 from base64 import b64decode
 
 import pytest
 from django.core.files.uploadedfile import SimpleUploadedFile
 from django.core.management import CommandError, call_command
+from django.http import Http404
 from PIL import Image
 
-from lantern.core.formats.registry import WRITERS
+from lantern.core.formats.exchange import File, Source
+from lantern.core.formats.registry import READERS, WRITERS
+from lantern.server.aside.work import Cancelled
+from lantern.server.exchange import actions, uploads
+from lantern.server.exchange.schemas import ToAdd
 from lantern.server.library.models import QuestionSet
 from lantern.server.library.queries import content_of
 from lantern.server.media import pictures
 from lantern.server.media.actions import folder_of, store_picture
 from lantern.server.media.models import StoredMedia
-from tests.builders import choice
+from tests.builders import a_set, choice
 
 TEXT = "1. Which knot makes a loop?\na) Reef knot\nb) Bowline *\n\n2. The ____ rises."
 
@@ -29,13 +35,15 @@ def picture(colour="#314a5c"):
 
 @pytest.fixture(autouse=True)
 def _media_root(settings, tmp_path):
-    settings.MEDIA_ROOT = tmp_path
+    settings.MEDIA_ROOT = tmp_path / "media"
+    settings.MADE_ROOT = tmp_path / "made"
 
 
 def send(caller, path, status=200, **fields):
     reply = caller.client.post(f"/api/exchange/{path}", fields)
     assert reply.status_code == status, reply.content[:300]
-    return reply.json()
+    body = reply.json()
+    return next((part for name in ("found", "set", "job") if (part := body.get(name))), body)
 
 
 def upload(name, data):
@@ -97,19 +105,20 @@ def test_an_archive_brings_its_pictures_along_to_another_teacher(as_odile, as_ra
 def test_only_so_many_pictures_are_made_small(monkeypatch):
     monkeypatch.setattr(pictures, "MAX_THUMBNAIL_PIXELS", 60 * 40)
     files = {"sound": b"RIFF", "a": picture(), "b": picture(), "c": picture()}
-    assert list(pictures.thumbnails(files)) == ["a", "b"]
+    assert list(pictures.thumbnails(files.items())) == ["a", "b"]
 
 
-def test_a_picture_that_is_none_leaves_nothing_behind(as_odile, odile, tmp_path):
-    good, bad = ({"type": "picture", "media": name, "width": 1, "height": 1} for name in ("good", "bad"))
-    items = [choice("B", picture=one).model_dump(mode="json") for one in (good, bad)]
+def test_a_sound_that_is_none_leaves_nothing_behind(as_odile, odile, tmp_path):
+    good = {"type": "picture", "media": "good", "width": 1, "height": 1}
+    bad = {"type": "sound", "media": "bad", "seconds": 1}
+    items = [one.model_dump(mode="json") for one in (choice("B", picture=good), choice("B", sound=bad))]
     archive = io.BytesIO()
     with zipfile.ZipFile(archive, "w") as made:
         made.writestr("set.json", json.dumps({"format": "lantern-set", "version": 1, "title": "x", "items": items}))
         made.writestr("media/good.png", picture())
-        made.writestr("media/bad.png", b"no picture")
+        made.writestr("media/bad.mp3", b"no sound")
     sent = {"wanted": json.dumps({"items": items}), "file": upload("x.lantern.zip", archive.getvalue())}
-    assert "bad.png" in send(as_odile, "add", status=422, **sent)["sentence"]
+    assert "bad.mp3" in send(as_odile, "add", status=422, **sent)["sentence"]
     assert QuestionSet.objects.count() == StoredMedia.objects.count() == 0
     assert list(tmp_path.rglob("*.webp")) == []
 
@@ -190,7 +199,7 @@ def test_the_commands_bring_in_and_take_out(odile, tmp_path, capsys):
 def test_a_text_that_is_too_long_is_told_and_not_cut_in_silence(as_odile):
     text = "What is it?\n* one\n- two\n\n" * 20_000
     reply = as_odile.client.post("/api/exchange/read", {"text": text})
-    assert any("too long" in note["sentence"] for note in reply.json()["notes"])
+    assert any("too long" in note["sentence"] for note in reply.json()["found"]["notes"])
 
 
 def test_a_copied_page_is_written_out_as_text(as_odile, nobody):
@@ -214,3 +223,91 @@ def test_what_is_asked_of_a_pasted_table_is_answered_like_that_of_a_file(as_odil
 def test_what_asks_nothing_is_offered_as_a_page_and_is_out(as_odile):
     found = send(as_odile, "read", text="Dear parents,\n\n1. Which knot?\na) Reef *\nb) Bend")
     assert [(entry["out"], entry["item"]["kind"]) for entry in found["entries"]] == [(True, "page"), (False, "choice")]
+
+
+def pages(count):
+    """A scan: pages that are pictures."""
+    made = [Image.new("RGB", (60, 80), (number * 3, 90, 90)) for number in range(count)]
+    out = io.BytesIO()
+    made[0].save(out, "PDF", save_all=True, append_images=made[1:])
+    return out.getvalue()
+
+
+def waiting(tmp_path):
+    return list((tmp_path / "made" / "incoming").glob("*"))
+
+
+def test_a_long_file_is_read_aside_and_its_pages_are_kept_aside_too(as_odile, as_ravi, tmp_path):
+    job = send(as_odile, "read", file=upload("Ropes.pdf", pages(20)))
+    assert (job["title"], job["state"], job["has_file"]) == ("Reading Ropes.pdf", "done", False)
+    found = as_odile("GET", f"/exchange/readings/{job['id']}")
+    assert ([entry["item"]["kind"] for entry in found["entries"]], len(found["previews"])) == (["page"] * 20, 20)
+    as_ravi("GET", f"/exchange/readings/{job['id']}", status=404)
+    wanted = json.dumps({"title": "Ropes", "items": [entry["item"] for entry in found["entries"]]})
+    send(as_ravi, "add", status=200, wanted=wanted, reading=job["id"])
+    assert StoredMedia.objects.count() == 0
+    adding = send(as_odile, "add", wanted=wanted, reading=job["id"])
+    assert adding["state"] == "done"
+    made = as_odile("GET", f"/exchange/added/{adding['id']}")
+    assert all(one["item"]["picture"]["width"] > 1 for one in made["items"])
+    assert StoredMedia.objects.count() == 20
+    as_ravi("GET", f"/exchange/added/{adding['id']}", status=404)
+    as_odile("GET", f"/exchange/added/{job['id']}", status=404)
+    assert waiting(tmp_path) == []
+
+
+def with_pictures(count):
+    """An archive of a set with so many pictures, each another."""
+    items = [choice("B", id=f"q{n}", picture={"media": f"p{n}", "width": 60, "height": 40}) for n in range(count)]
+    (form,) = (one for one in WRITERS if one.name == "archive")
+    return form.write(a_set(*items), lambda media: File(f"{media}.png", picture((int(media[1:]) * 9, 90, 90))))
+
+
+def test_many_pictures_are_kept_aside_and_taken_back_where_it_comes_to_nothing(as_odile, tmp_path):
+    data = with_pictures(9)
+    found = send(as_odile, "read", file=upload("knots.zip", data))
+    items = [entry["item"] for entry in found["entries"]]
+    job = send(as_odile, "add", wanted=json.dumps({"items": items}), file=upload("knots.zip", data))
+    made = as_odile("GET", f"/exchange/added/{job['id']}")
+    assert (job["state"], len(made["items"]), StoredMedia.objects.count()) == ("done", 9, 9)
+    failed = send(as_odile, "add", wanted=json.dumps({"items": items, "into": 99999}), file=upload("k.zip", data))
+    assert failed["state"] == "failed"
+    assert StoredMedia.objects.count() == 9
+    assert waiting(tmp_path) == []
+
+
+def test_nothing_is_left_of_what_is_given_up(odile, tmp_path):
+    archive = (form for form in READERS if form.name == "archive")
+    incoming = next(archive).read(Source("a.zip", with_pictures(4)), lambda: "n1")
+    wanted = ToAdd(items=tuple(entry.item for entry in incoming.entries))
+
+    def give_up(done, total):
+        if done == 3:
+            raise Cancelled
+
+    with pytest.raises(Cancelled):
+        actions.add(odile, wanted, incoming.media, tell=give_up)
+    assert (StoredMedia.objects.count(), QuestionSet.objects.count()) == (0, 0)
+    assert [one for one in (tmp_path / "media").rglob("*") if one.is_file()] == []
+
+
+def test_a_picture_that_cannot_be_kept_is_left_out_and_told(as_odile, settings, monkeypatch):
+    monkeypatch.setattr(pictures, "MAX_PIXELS", 2000)
+    found = send(as_odile, "read", file=upload("knots.zip", with_pictures(1)))
+    assert found["entries"][0]["item"]["picture"] is None
+    (note,) = found["notes"]
+    assert "This picture has 1 megapixels" in note["sentence"]
+    assert note["sentence"].startswith("p0.png is left out.")
+    settings.PICTURE_MAX_BYTES = 50
+    (note,) = send(as_odile, "read", file=upload("knots.zip", with_pictures(1)))["notes"]
+    assert "This picture has 1 MB" in note["sentence"]
+
+
+def test_files_that_nobody_has_read_go_after_a_day(settings, tmp_path):
+    word = uploads.keep(io.BytesIO(b"a"))
+    kept = tmp_path / "made" / "incoming" / word
+    os.utime(kept, (0, 0))
+    other = uploads.keep(io.BytesIO(b"b"))
+    assert [file.name for file in waiting(tmp_path)] == [other]
+    with pytest.raises(Http404):
+        uploads.opened(word)

@@ -30,7 +30,7 @@ def named(as_odile, path):
 
 
 def read(as_odile, **given):
-    return as_odile.client.post("/api/exchange/read", given).json()
+    return as_odile.client.post("/api/exchange/read", given).json()["found"]
 
 
 def language_of(as_odile, set_id):
@@ -43,7 +43,7 @@ def test_a_new_set_is_in_its_teachers_language(as_odile, german):
     assert found["about"]["language"] == "de"
     assert [one["text"] for one in found["entries"][0]["item"]["options"]] == ["Wahr", "Falsch"]
     wanted = {"about": found["about"], "items": [entry["item"] for entry in found["entries"]]}
-    made = as_odile.client.post("/api/exchange/add", {"wanted": json.dumps(wanted)}).json()
+    made = as_odile.client.post("/api/exchange/add", {"wanted": json.dumps(wanted)}).json()["set"]
     assert (made["title"], made["about"]["language"]) == ("", "de")
 
 

@@ -79,7 +79,7 @@ def test_pasted_numbers_are_read_in_the_language_of_the_set(as_odile):
     text = "How deep is it?\nAnswer: 12.500 m"
     for language, value in (("de", "12500"), ("en", "12.5")):
         reply = as_odile.client.post("/api/exchange/read", {"text": text, "language": language})
-        assert reply.json()["entries"][0]["item"]["value"] == value
+        assert reply.json()["found"]["entries"][0]["item"]["value"] == value
         body = {"text": text, "language": language}
         assert as_odile("post", "/exchange/mend", body)["entries"][0]["item"]["value"] == value
 

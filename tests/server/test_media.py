@@ -61,13 +61,13 @@ def test_what_is_no_picture_is_refused_with_a_sentence(as_odile, data):
 
 @pytest.mark.slow
 def test_a_picture_of_too_many_pixels_is_refused_before_it_is_decoded():
-    with pytest.raises(Exception, match="50 million"):
+    with pytest.raises(Exception, match="51 megapixels; 50 at most"):
         reencode(png((10_000, 5_001), compress_level=9))
 
 
 def test_a_file_that_is_too_large_is_refused(as_odile, settings):
     settings.PICTURE_MAX_BYTES = 100
-    assert "larger than" in upload(as_odile, png()).json()["sentence"]
+    assert "0 at most can be kept" in upload(as_odile, png()).json()["sentence"]
 
 
 def test_only_teachers_upload(nobody):

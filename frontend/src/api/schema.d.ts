@@ -1148,6 +1148,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exchange/readings/{reading_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Aside
+         * @description What was found in a file that was read aside.
+         */
+        get: operations["lantern_server_exchange_router_read_aside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exchange/text": {
         parameters: {
             query?: never;
@@ -1200,9 +1220,30 @@ export interface paths {
         put?: never;
         /**
          * Add Incoming
-         * @description Keeps what `wanted` (a ToAdd, as JSON) says, with its media out of the same file.
+         * @description Keeps what `wanted` (a ToAdd, as JSON) says, with its media out of the same file, or out of the job `reading`
+         *     that has read it aside.
          */
         post: operations["lantern_server_exchange_router_add_incoming"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange/added/{adding_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Added Aside
+         * @description The set that was made, or added to, aside.
+         */
+        get: operations["lantern_server_exchange_router_added_aside"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -6479,6 +6520,14 @@ export interface components {
             most_in_set: number;
         };
         /**
+         * FoundOrAside
+         * @description What a file holds; or, where reading it takes long, the job that reads it aside.
+         */
+        FoundOrAside: {
+            found?: components["schemas"]["FoundInFile"] | null;
+            job?: components["schemas"]["JobRow"] | null;
+        };
+        /**
          * Way
          * @description An answer to what is asked of a file.
          */
@@ -6517,6 +6566,14 @@ export interface components {
              * @default
              */
             language?: string;
+        };
+        /**
+         * AddedOrAside
+         * @description The set that was made, or added to; or, where many files are to be kept, the job that does it aside.
+         */
+        AddedOrAside: {
+            set?: components["schemas"]["SetDocument"] | null;
+            job?: components["schemas"]["JobRow"] | null;
         };
         /**
          * WayOut
@@ -16355,6 +16412,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    "application/json": components["schemas"]["FoundOrAside"];
+                };
+            };
+        };
+    };
+    lantern_server_exchange_router_read_aside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                reading_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
                     "application/json": components["schemas"]["FoundInFile"];
                 };
             };
@@ -16425,11 +16504,35 @@ export interface operations {
                      * @default {}
                      */
                     choices?: string;
+                    /** Reading */
+                    reading?: number | null;
                     /** File */
                     file?: string | null;
                 };
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddedOrAside"];
+                };
+            };
+        };
+    };
+    lantern_server_exchange_router_added_aside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                adding_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

@@ -14,7 +14,7 @@ from lantern.core.errors import BadName
 from lantern.core.formats.exchange import Column, Source
 from lantern.core.formats.sheet_format import MOST_COLUMNS, CsvFormat, OdsFormat, XlsxFormat
 from lantern.core.formats.table import ToldTable
-from lantern.core.formats.text_format import text_in
+from lantern.core.formats.text_format import text_of
 from lantern.core.messages import Message, said
 
 USES = ("name", "first", "last", "record_id", "group", "keypads", "notes")
@@ -57,15 +57,15 @@ def read_class_list(source: Source) -> ClassList:
     """A spreadsheet, or a text with a name a line. Raises Unreadable."""
     sheet = next((one for one in SHEETS if one.fits(source)), None)
     if sheet is None:
-        return read_names(text_in(source.data), source.choices)
-    sheets, more = sheet.sheets(source.data)
+        return read_names(text_of(source), source.choices)
+    sheets, more = sheet.sheets(source)
     return _of_rows(sheets[0].rows if sheets else [], source.choices, more=more)
 
 
 def read_names(text: str, choices: Mapping[str, str] | None = None) -> ClassList:
     """Names that were pasted, one a line; with tabs between them they were copied out of a spreadsheet."""
     if "\t" in text:
-        sheets, more = CsvFormat().sheets(text.encode())
+        sheets, more = CsvFormat().sheets(Source("", text.encode()))
         rows = sheets[0].rows
         if max((len(row) for row in rows), default=0) > 1:
             return _of_rows(rows, choices or {}, more=more)

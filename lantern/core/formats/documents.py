@@ -15,15 +15,26 @@ import pptx
 import pypdfium2
 from docx.oxml.ns import qn
 
-from lantern.core.formats.docx_lists import Lists
-from lantern.core.formats.exchange import Ask, Entry, File, Incoming, SetFormat, Source, Unreadable, Way, line_place
+from lantern.core.formats.docx_lists import Lists, Styles
+from lantern.core.formats.exchange import (
+    Ask,
+    Carried,
+    Entry,
+    Incoming,
+    SetFormat,
+    Source,
+    Unreadable,
+    Way,
+    line_place,
+)
+from lantern.core.formats.files import Packed, Shelf
 from lantern.core.formats.html_lines import COLOURFUL
 from lantern.core.formats.item_text import write_item
-from lantern.core.formats.odt_lines import odt_lines
+from lantern.core.formats.odt_lines import DAMAGED, odt_lines
 from lantern.core.formats.pasted.blocks import belongs
 from lantern.core.formats.pasted.reader import read_pasted
 from lantern.core.formats.pasted.source import line_of
-from lantern.core.formats.safezip import check_zip
+from lantern.core.formats.safezip import MB, PROTECTED, SafeZip, has_inside, is_open_document, slim
 from lantern.core.messages import Message, said
 from lantern.core.questions import read_item
 from lantern.core.questions.companions import NewId
@@ -31,6 +42,8 @@ from lantern.core.questions.items import Item, Picture
 from lantern.core.words import in_language
 
 MOST_PAGES, MOST_PICTURES = 100, 200
+MOST_XML = 8 * MB
+"""Of one document: as a tree it takes ten to twenty times as much."""
 WIDEST = 1600
 """Pixels of a PDF's page as a picture."""
 FEW_LETTERS = 20
@@ -50,7 +63,7 @@ def _readable() -> Iterator[None]:
     except Unreadable:
         raise
     except Exception as error:
-        raise Unreadable(said("document_damaged", "This document is damaged, or protected by a password.")) from error
+        raise Unreadable(DAMAGED) from error
 
 
 AS_A_PAGE = said("taken_as_page", "It was taken as a page: nothing was found that it asks.")
@@ -62,13 +75,15 @@ class Told:
     """A document as lines of text, and its pictures with the line they stand at (from 1)."""
 
     lines: list[str] = field(default_factory=list)
-    pictures: list[tuple[int, File]] = field(default_factory=list)
+    pictures: list[tuple[int, Carried]] = field(default_factory=list)
     left_out: int = 0
 
-    def picture(self, name: str, content_type: str, data: bytes) -> None:
-        """Drawings in formats that browsers do not show are left out, and counted."""
-        if content_type in PICTURES and len(self.pictures) < MOST_PICTURES:
-            self.pictures.append((max(1, len(self.lines)), File(f"{name}{PICTURES[content_type]}", data)))
+    def picture(self, part: Any, archive: SafeZip) -> None:
+        """A part of an office file that is a picture. Drawings in formats that browsers do not show are left out, and
+        counted."""
+        packed = archive.packed(str(part.partname).lstrip("/")) if part.content_type in PICTURES else None
+        if packed is not None and len(self.pictures) < MOST_PICTURES:
+            self.pictures.append((max(1, len(self.lines)), packed))
         else:
             self.left_out += 1
 
@@ -99,7 +114,7 @@ def _page(text: str, new_id: NewId) -> Item:
     return read_item.validate_python(fields)
 
 
-def _place(incoming: Incoming, line: int, file: File, language: str, new_id: NewId) -> None:
+def _place(incoming: Incoming, line: int, file: Carried, language: str, new_id: NewId) -> None:
     """Gives a picture to the item it stands in, or a page of its own behind it."""
     before = [at for at, entry in enumerate(incoming.entries) if _line_of(entry) <= line]
     at = before[-1] if before else -1
@@ -125,45 +140,57 @@ def _title(source: Source) -> str:
 
 class WordFormat(SetFormat):
     name: ClassVar[str] = "docx"
+    is_packed: ClassVar[bool] = True
     label: ClassVar[Message] = said("format_docx", "Document (docx)")
     suffix: ClassVar[str] = ".docx"
     content_type: ClassVar[str] = "application/vnd.openxmlformats-officedocument.wordprocessingml.document"
     writes: ClassVar[bool] = False
 
+    def is_one(self, source: Source) -> bool:
+        return has_inside(source, "word/document.xml")
+
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        check_zip(source.data)
+        archive = SafeZip(source.opened())
         told = Told()
         with _readable():
-            document = docx.Document(BytesIO(source.data))
-            lists = Lists(document)
+            document = docx.Document(slim(archive, MOST_XML))
+            styles = Styles(document)
+            lists = Lists(document, styles)
             for block in islice(document.iter_inner_content(), 5000):
                 if hasattr(block, "rows"):
                     told.lines += ["", *_table_lines(block), ""]
                 else:
-                    _take_paragraph(told, block, document, lists)
+                    style = styles.of(block)
+                    is_heading = style is not None and str(style.name).startswith(("Heading", "Title"))
+                    _take_paragraph(told, block, "" if is_heading else lists.mark(block), is_heading=is_heading)
+                    _take_pictures(told, block, document, archive)
         return _incoming(told, source, new_id)
 
 
 class OdtFormat(SetFormat):
     name: ClassVar[str] = "odt"
+    is_packed: ClassVar[bool] = True
     label: ClassVar[Message] = said("format_odt", "Document (odt)")
     suffix: ClassVar[str] = ".odt"
     content_type: ClassVar[str] = "application/vnd.oasis.opendocument.text"
     writes: ClassVar[bool] = False
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        return _incoming(Told(odt_lines(source.data)), source, new_id)
+        return _incoming(Told(odt_lines(SafeZip(source.opened()))), source, new_id)
+
+    def is_one(self, source: Source) -> bool:
+        return is_open_document(source, self.content_type)
 
 
 def _table_lines(table: Any) -> list[str]:
     return ["\t".join(cell.text.strip().replace("\n", " ") for cell in row.cells) for row in islice(table.rows, 500)]
 
 
-def _take_paragraph(told: Told, paragraph: Any, document: Any, lists: Lists) -> None:
+def _take_paragraph(told: Told, paragraph: Any, mark: str, *, is_heading: bool) -> None:
+    """`mark` is what its list puts before it."""
     text = "".join(_run_text(run) for run in paragraph.runs) if paragraph.runs else paragraph.text
     text = text.replace("****", "")
-    mark = lists.mark(paragraph)
-    if paragraph.style is not None and str(paragraph.style.name).startswith(("Heading", "Title")):
+    if is_heading:
         told.lines += ["", paragraph.text]
     elif text.strip() and mark:
         told.lines.append(f"{mark}{text.strip()}")
@@ -173,10 +200,13 @@ def _take_paragraph(told: Told, paragraph: Any, document: Any, lists: Lists) -> 
             bool(told.lines) and belongs(line_of(told.lines[-1])) and bool(text.strip()) and not belongs(line_of(text))
         )
         told.lines += ["", text] if ends_above else [text]
+
+
+def _take_pictures(told: Told, paragraph: Any, document: Any, archive: SafeZip) -> None:
     for blip in paragraph._p.iter(qn("a:blip")):
         part = document.part.related_parts.get(blip.get(qn("r:embed"), ""))
         if part is not None:
-            told.picture(f"picture-{len(told.pictures) + 1}", part.content_type, part.blob)
+            told.picture(part, archive)
 
 
 def _run_text(run: Any) -> str:
@@ -199,45 +229,53 @@ class DeckFormat(SetFormat):
     """Each slide is a page, or a question where it reads like one."""
 
     name: ClassVar[str] = "pptx"
+    is_packed: ClassVar[bool] = True
     label: ClassVar[Message] = said("format_pptx", "Slides (pptx)")
     suffix: ClassVar[str] = ".pptx"
     content_type: ClassVar[str] = "application/vnd.openxmlformats-officedocument.presentationml.presentation"
     writes: ClassVar[bool] = False
 
+    def is_one(self, source: Source) -> bool:
+        return has_inside(source, "ppt/presentation.xml")
+
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        check_zip(source.data)
+        archive = SafeZip(source.opened())
         incoming = Incoming(title=_title(source))
         with _readable():
-            slides = list(islice(pptx.Presentation(BytesIO(source.data)).slides, MOST_PAGES + 1))
+            slides = list(islice(pptx.Presentation(slim(archive, MOST_XML)).slides, MOST_PAGES + 1))
             for number, slide in enumerate(slides[:MOST_PAGES], start=1):
-                self._take_slide(incoming, slide, number, new_id, source.language)
+                entry = _slide_entry(incoming, slide, number, archive, new_id, source.language)
+                incoming.entries += [entry] if entry is not None else []
         if len(slides) > MOST_PAGES:
             incoming.note(said("only_first_slides", "Only the first {most} slides were read.", most=MOST_PAGES))
         return incoming
 
-    def _take_slide(self, incoming: Incoming, slide: Any, number: int, new_id: NewId, language: str) -> None:
-        told = Told()
-        title = slide.shapes.title.text_frame.text.strip() if slide.shapes.title is not None else ""
-        for shape in slide.shapes:
-            if shape.has_text_frame and shape != slide.shapes.title:
-                told.lines += ["".join(run.text for run in p.runs) or p.text for p in shape.text_frame.paragraphs]
-            elif getattr(shape, "image", None) is not None:
-                told.picture(f"slide-{number}", shape.image.content_type, shape.image.blob)
-            elif shape.has_table:
-                told.lines += _table_lines(shape.table)
-        body = [line.strip() for line in told.lines if line.strip()]
-        if not title and not body and not told.pictures:
-            return
-        item = _slide_question(title, body, new_id, language) or _slide_page(title, body, new_id)
-        if told.pictures:
-            item = item.model_copy(
-                update={"picture": Picture(media=incoming.keep(told.pictures[0][1]), width=1, height=1)}
-            )
-        more = len(told.pictures) - 1 + told.left_out
-        left = "{count} more pictures of this slide are left out."
-        sentences = (said("pictures_left_out", left, count=more),) if more > 0 else ()
-        place = said("place_slide", "Slide {number}", number=number)
-        incoming.entries.append(Entry(place=place, text=write_item(item), item=item, sentences=sentences))
+
+def _slide_entry(
+    incoming: Incoming, slide: Any, number: int, archive: SafeZip, new_id: NewId, language: str
+) -> Entry | None:
+    """None for a slide with nothing on it."""
+    told = Told()
+    title = slide.shapes.title.text_frame.text.strip() if slide.shapes.title is not None else ""
+    for shape in slide.shapes:
+        if shape.has_text_frame and shape != slide.shapes.title:
+            told.lines += ["".join(run.text for run in p.runs) or p.text for p in shape.text_frame.paragraphs]
+        elif getattr(shape._element, "blip_rId", None):
+            told.picture(slide.part.related_part(shape._element.blip_rId), archive)
+        elif shape.has_table:
+            told.lines += _table_lines(shape.table)
+    body = [line.strip() for line in told.lines if line.strip()]
+    if not title and not body and not told.pictures:
+        return None
+    item = _slide_question(title, body, new_id, language) or _slide_page(title, body, new_id)
+    if told.pictures:
+        picture = Picture(media=incoming.keep(told.pictures[0][1]), width=1, height=1)
+        item = item.model_copy(update={"picture": picture})
+    more = len(told.pictures) - 1 + told.left_out
+    left = "{count} more pictures of this slide are left out."
+    sentences = (said("pictures_left_out", left, count=more),) if more > 0 else ()
+    place = said("place_slide", "Slide {number}", number=number)
+    return Entry(place=place, text=write_item(item), item=item, sentences=sentences)
 
 
 def _slide_question(title: str, body: list[str], new_id: NewId, language: str) -> Item | None:
@@ -263,18 +301,26 @@ class PdfFormat(SetFormat):
     content_type: ClassVar[str] = "application/pdf"
     reads_alone: ClassVar[bool] = True
     writes: ClassVar[bool] = False
+    begins: ClassVar[tuple[bytes, ...]] = (b"%pdf",)
+    few_pages: ClassVar[int] = 12
+    """As many are made into pictures while somebody waits."""
+
+    def begins_so(self, source: Source) -> bool:
+        """Some have something else before it."""
+        return b"%PDF-" in source.head(1024)
+
+    def is_long(self, source: Source) -> bool:
+        with _pdf(source) as document:
+            return len(document) > self.few_pages and self._way(source, _texts(document)) == "pictures"
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        with _readable():
-            document = pypdfium2.PdfDocument(source.data)
-            try:
-                count = len(document)
-                texts = [document[number].get_textpage().get_text_bounded() for number in range(min(count, MOST_PAGES))]
-                scanned = sum(map(len, texts)) < FEW_LETTERS * len(texts)
-                way = source.choices.get("as", "pictures" if scanned else "text")
-                pictures = [_rendered(document[n]) for n in range(len(texts))] if way == "pictures" else []
-            finally:
-                document.close()
+        with _pdf(source) as document:
+            count, texts = len(document), _texts(document)
+            way = self._way(source, texts)
+            shelf, pictures = Shelf(), []
+            for number in range(len(texts) if way == "pictures" else 0):
+                source.tell(number, len(texts))
+                pictures.append(shelf.put(f"page-{number + 1}.jpg", _rendered(document, number)))
         if pictures:
             incoming = self._as_pictures(pictures, texts, _title(source), source.language, new_id)
         else:
@@ -285,13 +331,17 @@ class PdfFormat(SetFormat):
             incoming.note(said("only_first_pages", only, most=MOST_PAGES, all=count))
         return incoming
 
+    def _way(self, source: Source, texts: list[str]) -> str:
+        scanned = sum(map(len, texts)) < FEW_LETTERS * len(texts)
+        return source.choices.get("as", "pictures" if scanned else "text")
+
     def _as_pictures(
-        self, pictures: list[bytes], texts: list[str], title: str, language: str, new_id: NewId
+        self, pictures: list[Packed], texts: list[str], title: str, language: str, new_id: NewId
     ) -> Incoming:
         incoming = Incoming(title=title)
-        for number, (data, text) in enumerate(zip(pictures, texts, strict=True), start=1):
+        for number, (file, text) in enumerate(zip(pictures, texts, strict=True), start=1):
             picture = Picture(
-                media=incoming.keep(File(f"page-{number}.jpg", data)),
+                media=incoming.keep(file),
                 width=1, height=1, description=" ".join(text.split())[:500],
             )  # fmt: skip
             place = said("place_page", "Page {number}", number=number)
@@ -300,9 +350,41 @@ class PdfFormat(SetFormat):
         return incoming
 
 
-def _rendered(page: Any) -> bytes:
+@contextmanager
+def _pdf(source: Source) -> Iterator[Any]:
+    """Raises Unreadable."""
+    with _readable():
+        try:
+            document = pypdfium2.PdfDocument(source.opened())
+        except pypdfium2.PdfiumError as error:
+            if "password" in str(error).lower():
+                raise Unreadable(PROTECTED) from error
+            raise
+        try:
+            yield document
+        finally:
+            document.close()
+
+
+def _texts(document: Any) -> list[str]:
+    """The text of each page, as far as pages are read."""
+    texts = []
+    for number in range(min(len(document), MOST_PAGES)):
+        page = document[number]
+        words = page.get_textpage()
+        texts.append(words.get_text_bounded())
+        words.close()
+        page.close()  # or all that was unpacked of it stays
+    return texts
+
+
+def _rendered(document: Any, number: int) -> bytes:
+    page = document[number]
     width, height = page.get_size()
     scale = min(WIDEST / max(1, width), 2 * WIDEST / max(1, height), 4)
     buffer = BytesIO()
-    page.render(scale=scale).to_pil().convert("RGB").save(buffer, "JPEG", quality=85)
+    drawn = page.render(scale=scale)
+    drawn.to_pil().convert("RGB").save(buffer, "JPEG", quality=85)
+    drawn.close()
+    page.close()
     return buffer.getvalue()

@@ -2,23 +2,37 @@
 
 from typing import Any
 
+from docx.enum.style import WD_STYLE_TYPE
 from docx.oxml.ns import qn
 
 _LETTERS = {"lowerLetter", "upperLetter"}
 _NUMBERS = {"decimal", "decimalZero", "upperRoman"}
 
 
+class Styles:
+    """The styles of paragraphs, looked up once: the library goes through all of them for each paragraph."""
+
+    def __init__(self, document: Any) -> None:
+        self._by_id = {style.style_id: style for style in document.styles if style.type == WD_STYLE_TYPE.PARAGRAPH}
+        self._usual = document.styles.default(WD_STYLE_TYPE.PARAGRAPH)
+
+    def of(self, paragraph: Any) -> Any:
+        """None where neither the paragraph nor the document has one."""
+        return self._by_id.get(paragraph._p.style or "", self._usual)
+
+
 class Lists:
     """What stands before each paragraph of a document, asked for in their order."""
 
-    def __init__(self, document: Any) -> None:
+    def __init__(self, document: Any, styles: Styles) -> None:
+        self._styles = styles
         self._formats = _formats_of(document)
         self._numbers: dict[tuple[str, str], int] = {}
         self._letter = 0
 
     def mark(self, paragraph: Any) -> str:
         """ "3. ", "b) " or "- "; "" for a paragraph that is in no list."""
-        place = _place(paragraph)
+        place = _place(paragraph, self._styles.of(paragraph))
         form = self._formats.get(place, "bullet") if place else ""
         if form not in _LETTERS:
             self._letter = 0
@@ -33,10 +47,9 @@ class Lists:
         return "- "
 
 
-def _place(paragraph: Any) -> tuple[str, str] | None:
+def _place(paragraph: Any, style: Any) -> tuple[str, str] | None:
     """(list, level) of the paragraph, its own or its style's."""
-    style = paragraph.style.element if paragraph.style is not None else None
-    for element in (paragraph._p, style):
+    for element in (paragraph._p, style.element if style is not None else None):
         found = element.find(f"{qn('w:pPr')}/{qn('w:numPr')}") if element is not None else None
         if found is not None:
             number, level = found.find(qn("w:numId")), found.find(qn("w:ilvl"))

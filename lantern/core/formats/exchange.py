@@ -6,12 +6,12 @@
 3. Nothing is lost in silence: what a format cannot say is listed by `left_out`, before it is written.
 """
 
-from collections.abc import Callable, Iterator, Mapping, Sequence
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, field
-from hashlib import sha256
 from typing import ClassVar
 
 from lantern.core.errors import Unreadable
+from lantern.core.formats.files import Carried, File, Source
 from lantern.core.messages import Message, said
 from lantern.core.questions import AnyItem
 from lantern.core.questions.companions import NewId
@@ -21,14 +21,6 @@ from lantern.core.values import Value
 
 MOST_ENTRIES = 1000
 MOST_NOTES = 50
-
-
-@dataclass(frozen=True, slots=True)
-class File:
-    """A file that belongs to a set: a picture, a sound, a video, captions."""
-
-    name: str
-    data: bytes
 
 
 class Alternative(Value):
@@ -95,15 +87,14 @@ class Incoming:
     about: About | None = None
     entries: list[Entry] = field(default_factory=list)
     notes: list[Message] = field(default_factory=list)
-    media: dict[str, File] = field(default_factory=dict)
+    media: dict[str, Carried] = field(default_factory=dict)
     columns: list[Column] = field(default_factory=list)
     asks: list[Ask] = field(default_factory=list)
 
-    def keep(self, file: File) -> str:
+    def keep(self, file: Carried) -> str:
         """Puts a file among the media; returns the key by which an item names it. The same file is kept once."""
-        key = f"m{sha256(file.data).hexdigest()[:24]}"
-        self.media.setdefault(key, file)
-        return key
+        self.media.setdefault(file.key, file)
+        return file.key
 
     def note(self, sentence: Message) -> None:
         if sentence not in self.notes and len(self.notes) < MOST_NOTES:
@@ -119,19 +110,6 @@ MediaOf = Callable[[str], File | None]
 """The stored file with this id, if it is still there."""
 
 
-@dataclass(frozen=True, slots=True)
-class Source:
-    """A file to read, with what the teacher chose for it (a spreadsheet: column number to its use).
-
-    `language` is that of the set it goes into: what numbers in it are written in.
-    """
-
-    name: str
-    data: bytes
-    choices: Mapping[str, str] = field(default_factory=dict)
-    language: str = ""
-
-
 class SetFormat:
     """The contract of a format. One that only reads leaves `writes` False, and the other way round."""
 
@@ -144,9 +122,25 @@ class SetFormat:
     """Whether what reads it has one state for a whole process: one file at a time, then."""
     writes: ClassVar[bool] = True
 
+    begins: ClassVar[tuple[bytes, ...]] = ()
+    """The first bytes of such a file, in small letters; none for texts and archives."""
+    is_packed: ClassVar[bool] = False
+    """Whether such a file is a zip archive."""
+
     def fits(self, source: Source) -> bool:
-        """Whether this file is probably of this format."""
+        """Whether this file is probably of this format, by its name or by what is in it."""
         return source.name.lower().endswith(self.suffix)
+
+    def is_one(self, source: Source) -> bool:
+        """Whether what is in the file, whatever it is called, says that it is of this format."""
+        return self.begins_so(source)
+
+    def begins_so(self, source: Source) -> bool:
+        return bool(self.begins) and source.head().lstrip(b"\xef\xbb\xbf \r\n\t").lower().startswith(self.begins)
+
+    def is_long(self, source: Source) -> bool:
+        """Whether reading takes so long that nobody should wait for it with a page that says nothing."""
+        return False
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
         """Raises Unreadable if it is no such file at all."""
@@ -203,6 +197,7 @@ __all__ = [
     "MOST_ENTRIES",
     "Alternative",
     "Ask",
+    "Carried",
     "Column",
     "Entry",
     "File",

@@ -11,7 +11,6 @@ from lantern.core.formats.checksum import change, sum_of
 from lantern.core.formats.exchange import (
     MOST_ENTRIES,
     Entry,
-    File,
     Incoming,
     MediaOf,
     SetFormat,
@@ -21,7 +20,8 @@ from lantern.core.formats.exchange import (
     media_left_out,
 )
 from lantern.core.formats.item_text import first_of, write_item
-from lantern.core.formats.safezip import SafeZip, is_zip
+from lantern.core.formats.safezip import MB, SafeZip, has_inside
+from lantern.core.formats.text_format import too_large
 from lantern.core.messages import Message, said
 from lantern.core.questions import AnyItem, read_item
 from lantern.core.questions.companions import NewId
@@ -30,7 +30,7 @@ from lantern.core.values import Value
 
 INSIDE = "set.json"
 MEDIA_FOLDER = "media/"
-MOST_BYTES = 20 * 1024 * 1024
+MOST_BYTES = 8 * MB
 
 
 class SetFile(Value):
@@ -58,7 +58,7 @@ def write_json(content: SetContent) -> bytes:
 def read_json(data: bytes) -> Incoming:
     """Each item is read for itself: one that is wrong does not hold up the others. Raises Unreadable."""
     if len(data) > MOST_BYTES:
-        raise Unreadable(said("file_too_long_for_set", "This file is too long for a set of questions."))
+        raise Unreadable(too_large(len(data), MOST_BYTES))
     try:
         body = json.loads(data)
         json.dumps(body, ensure_ascii=False).encode()  # half of a surrogate pair is no character
@@ -109,6 +109,8 @@ class JsonFormat(SetFormat):
     content_type: ClassVar[str] = "application/json"
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
+        if source.size > MOST_BYTES:
+            raise Unreadable(too_large(source.size, MOST_BYTES))
         return read_json(source.data)
 
     def write(self, content: SetContent, media: MediaOf) -> bytes:
@@ -120,16 +122,17 @@ class JsonFormat(SetFormat):
 
 class ArchiveFormat(SetFormat):
     name: ClassVar[str] = "archive"
+    is_packed: ClassVar[bool] = True
     label: ClassVar[Message] = said("format_archive", "Everything in one file (JSON and media, zip)")
     suffix: ClassVar[str] = ".lantern.zip"
     content_type: ClassVar[str] = "application/zip"
 
-    def fits(self, source: Source) -> bool:
-        return is_zip(source.data) and INSIDE in SafeZip(source.data).names
+    def is_one(self, source: Source) -> bool:
+        return has_inside(source, INSIDE)
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        archive = SafeZip(source.data)
-        inside = archive.read(INSIDE)
+        archive = SafeZip(source.opened())
+        inside = archive.read(INSIDE, MOST_BYTES)
         if inside is None:
             raise Unreadable(said("archive_without_set", "There is no set in this archive."))
         incoming = read_json(inside)
@@ -138,9 +141,9 @@ class ArchiveFormat(SetFormat):
         }
         items = [entry.item.model_dump(mode="json") for entry in incoming.entries if entry.item]
         for media in dict.fromkeys(media_ids([*items, (incoming.about or About()).model_dump(mode="json")])):
-            data = archive.read(files[media]) if media in files else None
-            if data is not None:
-                incoming.media[media] = File(files[media].rsplit("/", 1)[-1], data)
+            packed = archive.packed(files[media]) if media in files else None
+            if packed is not None:
+                incoming.media[media] = packed
         return incoming
 
     def write(self, content: SetContent, media: MediaOf) -> bytes:

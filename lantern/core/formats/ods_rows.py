@@ -4,32 +4,33 @@ A cell or a row may say that it is repeated a million times: what is beyond the 
 """
 
 from io import BytesIO
+from typing import BinaryIO
 
 import lxml.etree as etree
 
 from lantern.core.formats.exchange import Unreadable
-from lantern.core.formats.safezip import check_zip
+from lantern.core.formats.safezip import MB, SafeZip
 from lantern.core.messages import said
 
 _TABLE = "{urn:oasis:names:tc:opendocument:xmlns:table:1.0}"
 _TEXT = "{urn:oasis:names:tc:opendocument:xmlns:text:1.0}"
-MOST_TABLES = 20
-DAMAGED = said("sheet_damaged", "This spreadsheet is damaged, or protected by a password.")
+MOST_TABLES, MOST_XML = 20, 24 * MB
+DAMAGED = said("sheet_damaged", "This spreadsheet is damaged: it could not be read to its end.")
 
 
 Rows = list[list[str]]
 
 
-def tables_of(data: bytes, most_rows: int, most_columns: int) -> list[tuple[str, Rows]]:
+def tables_of(content: BinaryIO, most_rows: int, most_columns: int) -> list[tuple[str, Rows]]:
     """(name, rows) of each table; cells are texts as they are shown. Raises Unreadable."""
-    content = check_zip(data).read("content.xml")
-    if content is None or b"<!DOCTYPE" in content or b"<!ENTITY" in content:
+    document = SafeZip(content).read("content.xml", MOST_XML)
+    if document is None or b"<!DOCTYPE" in document or b"<!ENTITY" in document:
         raise Unreadable(DAMAGED)
     tables: list[tuple[str, Rows]] = []
     rows: Rows = []
     try:
         for _, element in etree.iterparse(
-            BytesIO(content), events=("end",), tag=(f"{_TABLE}table", f"{_TABLE}table-row"),
+            BytesIO(document), events=("end",), tag=(f"{_TABLE}table", f"{_TABLE}table-row"),
             resolve_entities=False, no_network=True, huge_tree=False,
         ):  # fmt: skip
             if element.tag == f"{_TABLE}table":

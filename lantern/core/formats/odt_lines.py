@@ -10,7 +10,7 @@ from lantern.core.formats.exchange import Unreadable
 from lantern.core.formats.html_lines import is_colourful
 from lantern.core.formats.mathml import formula_of
 from lantern.core.formats.pasted.labels import SERIES
-from lantern.core.formats.safezip import check_zip
+from lantern.core.formats.safezip import SafeZip
 from lantern.core.messages import said
 
 _OFFICE = "{urn:oasis:names:tc:opendocument:xmlns:office:1.0}"
@@ -19,13 +19,12 @@ _TABLE = "{urn:oasis:names:tc:opendocument:xmlns:table:1.0}"
 _STYLE = "{urn:oasis:names:tc:opendocument:xmlns:style:1.0}"
 _FO = "{urn:oasis:names:tc:opendocument:xmlns:xsl-fo-compatible:1.0}"
 _MATH = "{http://www.w3.org/1998/Math/MathML}math"
-DAMAGED = said("document_damaged", "This document is damaged, or protected by a password.")
+DAMAGED = said("document_damaged", "This document is damaged: it could not be read to its end.")
 MOST_LINES, DEEPEST = 5000, 40
 
 
-def odt_lines(data: bytes) -> list[str]:
+def odt_lines(archive: SafeZip) -> list[str]:
     """Raises Unreadable."""
-    archive = check_zip(data)
     content = archive.read("content.xml")
     if content is None or b"<!DOCTYPE" in content or b"<!ENTITY" in content:
         raise Unreadable(DAMAGED)

@@ -21,7 +21,8 @@ from lantern.core.classes.comparing import Row
 from lantern.core.classes.members import MOST_MEMBERS, MemberForm, tidy
 from lantern.core.errors import BadName, Unreadable
 from lantern.core.formats.csv import as_text, without_marks
-from lantern.core.formats.safezip import SafeZip
+from lantern.core.formats.files import Source
+from lantern.core.formats.safezip import SafeZip, is_zip
 from lantern.core.formats.text_format import text_in
 from lantern.core.messages import Message, said
 
@@ -77,17 +78,19 @@ class Roster:
 Line = Mapping[str, str]
 
 
-def is_oneroster(data: bytes) -> bool:
+def is_oneroster(source: Source) -> bool:
+    if not is_zip(source):
+        return False
     try:
-        names = SafeZip(data).names
+        names = SafeZip(source.opened()).names
     except Unreadable:
         return False
     return {"users.csv", "enrollments.csv"} <= {name.rsplit("/", 1)[-1].lower() for name in names}
 
 
-def read_oneroster(data: bytes) -> Roster:
+def read_oneroster(source: Source) -> Roster:
     """Raises Unreadable."""
-    tables = _Tables(SafeZip(data))
+    tables = _Tables(SafeZip(source.opened()))
     users, courses = tables.by_id("users"), tables.by_id("courses")
     years = {
         id: line.get("schoolYear") or line.get("title", "") for id, line in tables.by_id("academicSessions").items()
@@ -124,7 +127,7 @@ class _Tables:
 
     def lines(self, table: str) -> Iterator[Line]:
         """Headings are matched in any case; what is marked as deleted is left out."""
-        data = self._archive.read(self._members.get(f"{table.lower()}.csv", ""))
+        data = self._archive.read(self._members.get(f"{table.lower()}.csv", ""), MOST_BYTES)
         if data is None:
             return
         reader = csv.reader(StringIO(text_in(data, MOST_BYTES).replace("\0", ""), newline=""))

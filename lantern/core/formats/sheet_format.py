@@ -21,12 +21,20 @@ from lantern.core.formats.exchange import (
     about_left_out,
     media_left_out,
 )
-from lantern.core.formats.ods_rows import tables_of
-from lantern.core.formats.safezip import check_zip
+from lantern.core.formats.ods_rows import DAMAGED, tables_of
+from lantern.core.formats.safezip import (
+    MB,
+    OLD_OFFICE,
+    PROTECTED,
+    SafeZip,
+    check_documents,
+    has_inside,
+    is_open_document,
+)
 from lantern.core.formats.sheet_rows import Sheet, read_sheets
 from lantern.core.formats.sheet_write import write_table
 from lantern.core.formats.table import Table
-from lantern.core.formats.text_format import text_in
+from lantern.core.formats.text_format import text_of, too_large
 from lantern.core.formats.xlsx import write_workbook
 from lantern.core.messages import Message, said
 from lantern.core.questions.companions import NewId
@@ -34,20 +42,26 @@ from lantern.core.questions.content import SetContent
 
 MOST_ROWS, MOST_COLUMNS, LONGEST_CELL, MOST_SHEETS = 5000, 60, 12_000, 20
 _DELIMITERS = ",;\t|"
+MOST_SIGNS = 6_000_000
+"""Of all cells together: more than any 5,000 questions have, and few enough to be gone through."""
+MOST_XML = 24 * MB
+"""Of one sheet, which is read as a stream."""
+MOST_OLD = 12 * MB
 
 
 class SheetFormat(SetFormat):
     """What the three have in common. A set's title and particulars do not fit into rows."""
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        sheets, more = self.sheets(source.data)
+        sheets, more = self.sheets(source)
         incoming = read_sheets(sheets, source.choices, new_id, source.language)
         incoming.title = incoming.title or _title(source.name)
         if more:
-            incoming.note(said("only_first_rows", "Only the first {most} rows were looked at.", most=MOST_ROWS))
+            read = max(len(sheet.rows) for sheet in sheets)
+            incoming.note(said("only_first_rows", "Only the first {most} rows were looked at.", most=read))
         return incoming
 
-    def sheets(self, data: bytes) -> tuple[list[Sheet], bool]:
+    def sheets(self, source: Source) -> tuple[list[Sheet], bool]:
         """(sheets of texts that are not empty, whether there are more rows than were read). Raises Unreadable."""
         raise NotImplementedError
 
@@ -60,6 +74,31 @@ class SheetFormat(SetFormat):
 
     def left_out(self, content: SetContent) -> list[Message]:
         return [*about_left_out(content), *media_left_out(content)]
+
+
+class Kept:
+    """Rows of sheets as they are read, up to as many signs as questions can have."""
+
+    def __init__(self) -> None:
+        self._sheets: list[Sheet] = []
+        self._signs, self._more = 0, False
+
+    def take(self, rows: Iterable[list[str]], name: str) -> None:
+        taken: list[list[str]] = []
+        for row in rows:
+            self._signs += sum(map(len, row))
+            if len(taken) >= MOST_ROWS or self._signs > MOST_SIGNS:
+                self._more = True
+                break
+            taken.append(row)
+        if any(any(row) for row in taken):
+            self._sheets.append(Sheet(taken, name))
+
+    def all(self) -> tuple[list[Sheet], bool]:
+        """(the sheets that are not empty, whether there is more than was taken). Raises Unreadable."""
+        if not self._sheets:
+            raise Unreadable(said("sheet_empty", "This spreadsheet is empty."))
+        return self._sheets, self._more
 
 
 def _title(name: str) -> str:
@@ -91,6 +130,7 @@ def _plain_number(value: int | float) -> str:
 
 class XlsxFormat(SheetFormat):
     name: ClassVar[str] = "xlsx"
+    is_packed: ClassVar[bool] = True
     label: ClassVar[Message] = said("format_xlsx", "Spreadsheet (xlsx)")
     suffix: ClassVar[str] = ".xlsx"
     content_type: ClassVar[str] = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
@@ -98,30 +138,26 @@ class XlsxFormat(SheetFormat):
     def fits(self, source: Source) -> bool:
         return source.name.lower().endswith((".xlsx", ".xlsm"))
 
-    def sheets(self, data: bytes) -> tuple[list[Sheet], bool]:
+    def is_one(self, source: Source) -> bool:
+        return has_inside(source, "xl/workbook.xml")
+
+    def sheets(self, source: Source) -> tuple[list[Sheet], bool]:
         """Read as a stream: a single cell far away costs nothing."""
         from openpyxl import load_workbook  # takes a second, which few processes need
 
-        check_zip(data)
-        found: list[Sheet] = []
-        more = False
+        check_documents(SafeZip(source.opened()), MOST_XML)
+        kept = Kept()
         try:
-            book = load_workbook(BytesIO(data), read_only=True, data_only=True, keep_links=False)
+            book = load_workbook(source.opened(), read_only=True, data_only=True, keep_links=False)
             for sheet in book.worksheets[:MOST_SHEETS]:
-                rows = [
+                rows = (
                     [_cell(cell.value, cell.number_format or "") if cell.value is not None else "" for cell in row]
                     for row in sheet.iter_rows(max_row=MOST_ROWS + 1, max_col=MOST_COLUMNS)
-                ]
-                more |= len(rows) > MOST_ROWS
-                if any(any(row) for row in rows):
-                    found.append(Sheet(rows[:MOST_ROWS], sheet.title or ""))
+                )
+                kept.take(rows, sheet.title or "")
         except Exception as error:  # the library raises all sorts for damaged files
-            raise Unreadable(
-                said("sheet_damaged", "This spreadsheet is damaged, or protected by a password.")
-            ) from error
-        if not found:
-            raise Unreadable(said("sheet_empty", "This spreadsheet is empty."))
-        return found, more
+            raise Unreadable(DAMAGED) from error
+        return kept.all()
 
     def pack(self, made: Table) -> bytes:
         return write_workbook([made])
@@ -135,31 +171,36 @@ class XlsFormat(SheetFormat):
     suffix: ClassVar[str] = ".xls"
     content_type: ClassVar[str] = "application/vnd.ms-excel"
     writes: ClassVar[bool] = False
+    begins: ClassVar[tuple[bytes, ...]] = (OLD_OFFICE,)
 
-    def sheets(self, data: bytes) -> tuple[list[Sheet], bool]:
+    def is_one(self, source: Source) -> bool:
+        """The name of the part that holds the sheets has changed once."""
+        if not self.begins_so(source) or source.size > MOST_OLD:
+            return False
+        return any(name.encode("utf-16-le") in source.data for name in ("Workbook", "Book"))
+
+    def sheets(self, source: Source) -> tuple[list[Sheet], bool]:
         import xlrd  # as above
 
-        found: list[Sheet] = []
-        more = False
+        if source.size > MOST_OLD:
+            raise Unreadable(too_large(source.size, MOST_OLD))
+        kept = Kept()
         try:
-            book = xlrd.open_workbook(file_contents=data, on_demand=True, formatting_info=True, logfile=StringIO())
+            book = xlrd.open_workbook(
+                file_contents=source.data, on_demand=True, formatting_info=True, logfile=StringIO()
+            )
             for name in book.sheet_names()[:MOST_SHEETS]:
                 sheet = book.sheet_by_name(name)
-                more |= sheet.nrows > MOST_ROWS
-                rows = [
+                rows = (
                     [_old_cell(book, sheet.cell(row, column)) for column in range(min(sheet.ncols, MOST_COLUMNS))]
-                    for row in range(min(sheet.nrows, MOST_ROWS))
-                ]
+                    for row in range(min(sheet.nrows, MOST_ROWS + 1))
+                )
+                kept.take(rows, name)
                 book.unload_sheet(name)
-                if any(any(row) for row in rows):
-                    found.append(Sheet(rows, name))
         except Exception as error:  # the library raises its own and what the file makes it
-            raise Unreadable(
-                said("sheet_damaged", "This spreadsheet is damaged, or protected by a password.")
-            ) from error
-        if not found:
-            raise Unreadable(said("sheet_empty", "This spreadsheet is empty."))
-        return found, more
+            coded = isinstance(error, xlrd.XLRDError) and "encrypted" in str(error)
+            raise Unreadable(PROTECTED if coded else DAMAGED) from error
+        return kept.all()
 
 
 def _old_cell(book: Any, cell: Any) -> str:
@@ -179,20 +220,19 @@ def _old_cell(book: Any, cell: Any) -> str:
 
 class OdsFormat(SheetFormat):
     name: ClassVar[str] = "ods"
+    is_packed: ClassVar[bool] = True
     label: ClassVar[Message] = said("format_ods", "Spreadsheet (ods)")
     suffix: ClassVar[str] = ".ods"
     content_type: ClassVar[str] = "application/vnd.oasis.opendocument.spreadsheet"
 
-    def sheets(self, data: bytes) -> tuple[list[Sheet], bool]:
-        tables = [
-            Sheet([[cell[:LONGEST_CELL] for cell in row] for row in rows], name)
-            for name, rows in tables_of(data, MOST_ROWS + 1, MOST_COLUMNS)[:MOST_SHEETS]
-            if any(any(row) for row in rows)
-        ]
-        if not tables:
-            raise Unreadable(said("sheet_empty", "This spreadsheet is empty."))
-        more = any(len(sheet.rows) > MOST_ROWS for sheet in tables)
-        return [Sheet(sheet.rows[:MOST_ROWS], sheet.name) for sheet in tables], more
+    def is_one(self, source: Source) -> bool:
+        return is_open_document(source, self.content_type)
+
+    def sheets(self, source: Source) -> tuple[list[Sheet], bool]:
+        kept = Kept()
+        for name, rows in tables_of(source.opened(), MOST_ROWS + 1, MOST_COLUMNS)[:MOST_SHEETS]:
+            kept.take(([cell[:LONGEST_CELL] for cell in row] for row in rows), name)
+        return kept.all()
 
     def pack(self, made: Table) -> bytes:
         book = opendocument.OpenDocumentSpreadsheet()
@@ -226,8 +266,8 @@ class CsvFormat(SheetFormat):
     def fits(self, source: Source) -> bool:
         return source.name.lower().endswith((".csv", ".tsv", ".tab"))
 
-    def sheets(self, data: bytes) -> tuple[list[Sheet], bool]:
-        content = text_in(data).replace("\0", "")
+    def sheets(self, source: Source) -> tuple[list[Sheet], bool]:
+        content = text_of(source).replace("\0", "")
         reader = csv.reader(StringIO(content, newline=""), delimiter=_delimiter(content))
         try:
             found = list(itertools.islice(reader, MOST_ROWS + 1))

@@ -28,7 +28,8 @@ from lantern.core.messages import Message, said
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.content import SetContent
 
-MOST_BYTES = 4 * 1024 * 1024
+MB = 1024 * 1024
+MOST_BYTES = 4 * MB
 NO_CHOICES: Mapping[str, str] = MappingProxyType({})
 
 
@@ -40,10 +41,17 @@ _OF_LATIN = ("Latin", "Punctuation", "Control", "Currency", "Symbols")
 _CENTRAL = {"Polish", "Czech", "Slovak", "Hungarian", "Croatian", "Slovene", "Romanian"}
 
 
+def text_of(source: Source) -> str:
+    """The text of a file. Raises Unreadable for what is no text, or too long for one of questions."""
+    if source.size > MOST_BYTES:
+        raise Unreadable(too_large(source.size, MOST_BYTES))
+    return text_in(source.data)
+
+
 def text_in(data: bytes, most: int = MOST_BYTES) -> str:
     """The text of a file in whatever encoding it is. Raises Unreadable for what is no text."""
     if len(data) > most:
-        raise Unreadable(said("file_too_long_for_text", "This file is too long for a text of questions."))
+        raise Unreadable(too_large(len(data), most))
     try:
         text = data.decode("utf-8-sig")
     except UnicodeDecodeError:
@@ -51,6 +59,11 @@ def text_in(data: bytes, most: int = MOST_BYTES) -> str:
     if "\0" in text:
         raise Unreadable(said("file_no_text", "This file is no text."))
     return text
+
+
+def too_large(size: int, most: int) -> Message:
+    large = "This file is {size} MB large; {most} MB at most can be read in this form."
+    return said("file_too_large_for_form", large, size=-(-size // MB), most=most // MB)
 
 
 def _decoded(data: bytes) -> str:
@@ -115,7 +128,7 @@ class MarkdownFormat(SetFormat):
     content_type: ClassVar[str] = "text/markdown; charset=utf-8"
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        return read_text(text_in(source.data), new_id, source.language, source.choices)
+        return read_text(text_of(source), new_id, source.language, source.choices)
 
     def write(self, content: SetContent, media: MediaOf) -> bytes:
         return write_set(content, with_checksum=True).encode()
@@ -132,4 +145,4 @@ class PastedFormat(SetFormat):
     writes: ClassVar[bool] = False
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        return read_text(text_in(source.data), new_id, source.language, source.choices)
+        return read_text(text_of(source), new_id, source.language, source.choices)

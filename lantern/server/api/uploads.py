@@ -12,7 +12,7 @@ def source_of(file: Any, choices: str, most_mb: int) -> Source:
     """An uploaded file with what was chosen for it, as JSON. Raises BadForm."""
     if file.size > most_mb * 1024 * 1024:
         raise BadForm(said("file_too_large", "This file is larger than {most} MB.", most=most_mb), field="file")
-    return Source(file.name or "", file.read(), chosen(choices))
+    return Source(file.name or "", file.file, chosen(choices))
 
 
 def chosen(choices: str) -> dict[str, str]:

@@ -23,7 +23,7 @@ def found_in_names(teacher: Teacher, text: str, into: int | None) -> FoundList:
 
 def found_in_file(teacher: Teacher, source: Source, into: int | None) -> FoundList:
     """Raises Unreadable."""
-    if is_oneroster(source.data):
+    if is_oneroster(source):
         return _of_roster(teacher, source)
     title = source.name.rsplit("/", 1)[-1].rsplit(".", 1)[0].replace("_", " ").strip()
     found = read_class_list(source)
@@ -46,7 +46,7 @@ def _of_list(teacher: Teacher, found: ClassList, title: str, into: int | None) -
 
 def _of_roster(teacher: Teacher, source: Source) -> FoundList:
     """A class goes into the one that came from it before."""
-    roster = read_oneroster(source.data)
+    roster = read_oneroster(source)
     own = {one.source: one for one in classes_of(teacher).filter(archived_at=None)}
     return FoundList(
         columns=(),

@@ -3,9 +3,9 @@
 Nothing is half imported: items and their files are kept together or not at all.
 """
 
-import shutil
 from base64 import b64encode
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
+from contextlib import nullcontext
 from dataclasses import replace
 from pathlib import Path
 from threading import Lock
@@ -13,9 +13,10 @@ from typing import Any
 
 from django.db import transaction
 
-from lantern.core.errors import BadMedia
-from lantern.core.formats.exchange import File, Incoming, SetFormat, Source, media_ids
-from lantern.core.formats.registry import WRITERS, read_file, read_typed
+from lantern.core.errors import BadMedia, BadPicture
+from lantern.core.formats.exchange import Carried, Entry, File, Incoming, SetFormat, Source, media_ids
+from lantern.core.formats.files import Tell, tell_nobody
+from lantern.core.formats.registry import WRITERS, form_of, read_file, read_typed
 from lantern.core.messages import Message, said
 from lantern.core.questions import read_item
 from lantern.core.questions.content import MAX_ITEMS, About, SetContent
@@ -23,15 +24,16 @@ from lantern.core.questions.items import Film, Media, Picture, Recording
 from lantern.server.accounts.columns import uses_for
 from lantern.server.accounts.models import Teacher
 from lantern.server.api.errors import BadForm
-from lantern.server.exchange.schemas import ToAdd
+from lantern.server.exchange.schemas import FoundInFile, ToAdd
 from lantern.server.library.actions import add_items, make_set, new_item_id
 from lantern.server.library.models import QuestionSet
 from lantern.server.library.queries import content_of, own_set
 from lantern.server.media import actions as media_actions
 from lantern.server.media.actions import folder_of
 from lantern.server.media.models import StoredMedia
-from lantern.server.media.pictures import WIDTHS, thumbnails
+from lantern.server.media.pictures import WIDTHS, check_picture, check_size, thumbnails
 
+SHOWN = (".png", ".jpg", ".jpeg", ".gif", ".webp", ".bmp")
 _alone = Lock()
 _SUFFIXES = {"audio/mpeg": ".mp3", "audio/wav": ".wav", "audio/ogg": ".ogg", "audio/mp4": ".m4a", "audio/flac": ".flac"}
 
@@ -53,6 +55,7 @@ def read(
     if missing:
         lacking = "Files that the set names, and that are not in it: {count}. The questions come in without."
         incoming.note(said("files_missing", lacking, count=len(missing)))
+    without_unfit(incoming)
     return incoming
 
 
@@ -64,16 +67,81 @@ def _as_remembered(teacher: Teacher, source: Source, incoming: Incoming) -> Inco
     return read_file(replace(source, choices=uses), new_item_id, _alone)
 
 
-def previews(incoming: Incoming) -> dict[str, str]:
+def is_long(source: Source) -> bool:
+    """Whether nobody should wait for it: it is read aside. Raises Unreadable."""
+    form, _ = form_of(source)
+    with _alone if form.reads_alone else nullcontext():
+        return form.is_long(source)
+
+
+def found_of(teacher: Teacher, incoming: Incoming, language: str = "") -> FoundInFile:
+    return FoundInFile(
+        title=incoming.title,
+        about=incoming.about or About(language=language or teacher.spoken),
+        entries=tuple(incoming.entries),
+        notes=tuple(incoming.notes),
+        columns=tuple(incoming.columns),
+        previews=_previews(incoming),
+        asks=tuple(incoming.asks),
+        most_in_set=MAX_ITEMS,
+    )
+
+
+def _previews(incoming: Incoming) -> dict[str, str]:
     """Small pictures of those that come along, by the ids that the entries name them by, as data URLs."""
-    small = thumbnails({name: file.data for name, file in incoming.media.items()})
+    small = thumbnails((name, file.data) for name, file in incoming.media.items() if file.name.lower().endswith(SHOWN))
     return {name: f"data:image/webp;base64,{b64encode(data).decode()}" for name, data in small.items()}
 
 
-@transaction.atomic
-def add(teacher: Teacher, wanted: ToAdd, media: Mapping[str, File]) -> QuestionSet:
+def without_unfit(incoming: Incoming) -> None:
+    """Takes away pictures that cannot be kept, and says of each why."""
+    for name, file in list(incoming.media.items()):
+        if not file.name.lower().endswith(SHOWN):
+            continue
+        try:
+            check_size(file.size)
+            check_picture(file.data)
+        except BadPicture as error:
+            del incoming.media[name]
+            incoming.note(said("file_left_out", "{file} is left out. {why}", file=file.name[-80:], why=error.message))
+            incoming.entries = [_without(name, entry) for entry in incoming.entries]
+
+
+def _without(name: str, entry: Entry) -> Entry:
+    """The entry without a file of this name."""
+
+    def bare(value: Any) -> Any:
+        if isinstance(value, dict):
+            if value.get("media") == name:
+                return None
+            return {field: bare(inner) for field, inner in value.items()}
+        return [bare(inner) for inner in value] if isinstance(value, list) else value
+
+    if entry.item is None or name not in set(media_ids(entry.item.model_dump(mode="json"))):
+        return entry
+    return entry.model_copy(update={"item": read_item.validate_python(bare(entry.item.model_dump(mode="json")))})
+
+
+def files_in(teacher: Teacher, wanted: ToAdd) -> int:
+    """How many files would have to be kept."""
+    named = set(media_ids([item.model_dump(mode="json") for item in wanted.items]))
+    return len(named - _own(teacher, named))
+
+
+def add(
+    teacher: Teacher,
+    wanted: ToAdd,
+    media: Mapping[str, Carried],
+    *,
+    tell: Tell = tell_nobody,
+    added: Callable[[QuestionSet], None] = lambda _: None,
+) -> QuestionSet:
     """Keeps the items, and those of the files that they name. Raises BadMedia for a file that cannot be kept, BadForm
-    for more items than a set holds."""
+    for more items than a set holds.
+
+    Files are kept one by one, so that nobody else's writing waits for them, and are taken back where it comes to
+    nothing; the set is made, or added to, at once. `added` is called in the same moment.
+    """
     if len(wanted.items) > MAX_ITEMS:
         raise BadForm(
             said(
@@ -82,14 +150,22 @@ def add(teacher: Teacher, wanted: ToAdd, media: Mapping[str, File]) -> QuestionS
                 most=MAX_ITEMS,
             )
         )
+    into = own_set(teacher, wanted.into) if wanted.into is not None else None
     keeper = _Keeper(teacher, media)
     try:
-        items = tuple(read_item.validate_python(keeper.kept(item.model_dump(mode="json"))) for item in wanted.items)
-        if wanted.into is not None:
-            return add_items(teacher, own_set(teacher, wanted.into), items)
+        items = []
+        for done, item in enumerate(wanted.items):
+            tell(done, len(wanted.items))
+            items.append(read_item.validate_python(keeper.kept(item.model_dump(mode="json"))))
         about = wanted.about and About.model_validate(keeper.kept(wanted.about.model_dump(mode="json")))
-        fresh = tuple(item.model_copy(update={"id": new_item_id()}) for item in items)
-        return make_set(teacher, wanted.title, fresh, about=about, folder=wanted.folder)
+        with transaction.atomic():
+            if into is not None:
+                made = add_items(teacher, into, tuple(items))
+            else:
+                fresh = tuple(item.model_copy(update={"id": new_item_id()}) for item in items)
+                made = make_set(teacher, wanted.title, fresh, about=about, folder=wanted.folder)
+            added(made)
+        return made
     except BaseException:
         keeper.take_back()
         raise
@@ -134,7 +210,7 @@ def _own(teacher: Teacher, wanted: set[str]) -> set[str]:
 class _Keeper:
     """Stores files as they are met, each once, and can take them back."""
 
-    def __init__(self, teacher: Teacher, media: Mapping[str, File]) -> None:
+    def __init__(self, teacher: Teacher, media: Mapping[str, Carried]) -> None:
         self._teacher, self._files = teacher, media
         self._stored: dict[str, Media | str] = {}
 
@@ -158,7 +234,7 @@ class _Keeper:
         new = made.model_dump(mode="json", include={"media", "width", "height", "seconds"})  # type: ignore[union-attr]
         return value | new
 
-    def _store(self, value: dict[str, Any], file: File) -> Media:
+    def _store(self, value: dict[str, Any], file: Carried) -> Media:
         store = {
             "picture": media_actions.store_picture,
             "sound": media_actions.store_sound,
@@ -185,7 +261,6 @@ class _Keeper:
         return made
 
     def take_back(self) -> None:
-        """Removes what was stored: the rows go with the transaction, the files do not."""
-        for made in self._stored.values():
-            media_id = made if isinstance(made, str) else made.media
-            shutil.rmtree(folder_of(media_id), ignore_errors=True)
+        """Removes what was stored."""
+        stored = {made if isinstance(made, str) else made.media for made in self._stored.values()}
+        media_actions.remove(self._teacher, stored)

@@ -15,7 +15,7 @@ from lantern.core.formats.sheet_write import template
 from lantern.core.formats.typeset import Paper
 from lantern.core.grids import Directions
 from lantern.core.messages import said
-from lantern.core.questions.content import MAX_ITEMS, UNTITLED, About
+from lantern.core.questions.content import UNTITLED
 from lantern.core.questions.items import A_LANGUAGE
 from lantern.core.words import in_language
 from lantern.server.accounts.requests import TeacherRequest
@@ -23,11 +23,15 @@ from lantern.server.api.auth import teacher
 from lantern.server.api.downloads import download
 from lantern.server.api.errors import BadForm
 from lantern.server.api.uploads import chosen, source_of
-from lantern.server.exchange import actions, grids
+from lantern.server.aside.actions import begin
+from lantern.server.aside.router import row_of
+from lantern.server.exchange import actions, aside, grids, uploads
 from lantern.server.exchange.grids import GridKind
 from lantern.server.exchange.schemas import (
+    AddedOrAside,
     CopiedPage,
     FoundInFile,
+    FoundOrAside,
     GridFound,
     Mended,
     PageAsText,
@@ -41,32 +45,38 @@ from lantern.server.library.schemas import SetDocument
 
 router = Router(auth=teacher)
 LARGEST_FILE_MB = 150
+FEW_FILES = 6
+"""As many pictures are kept while somebody waits."""
 OfTheSet = Annotated[str, Form(pattern=A_LANGUAGE)]
 Seed = Annotated[str, Query(max_length=20)]
 """Another gives another grid."""
 
 
-@router.post("/read", response=FoundInFile)
+@router.post("/read", response=FoundOrAside)
 def read_incoming(
     request: TeacherRequest,
     file: File[UploadedFile | None] = None,  # type: ignore[type-arg]
     text: Form[str] = "",
     choices: Form[str] = "{}",
     language: OfTheSet = "",
-) -> FoundInFile:
+) -> FoundOrAside:
     """What a file or a pasted text holds, entry by entry; nothing is kept. `choices`, as JSON: what columns are
     used for, by their number; "as": the way to read it. `language` is that of the set it goes into."""
-    found = actions.read(request.auth, _source(file, choices), text, language, chosen(choices))
-    return FoundInFile(
-        title=found.title,
-        about=found.about or About(language=language or request.auth.spoken),
-        entries=tuple(found.entries),
-        notes=tuple(found.notes),
-        columns=tuple(found.columns),
-        previews=actions.previews(found),
-        asks=tuple(found.asks),
-        most_in_set=MAX_ITEMS,
-    )
+    teacher, source = request.auth, _source(file, choices)
+    if source is not None and actions.is_long(source):
+        to_read = aside.ToRead(
+            upload=uploads.keep(source.opened()), name=source.name, choices=dict(source.choices), language=language
+        )
+        title = said("job_reading", "Reading {file}", file=source.name[-100:])
+        return FoundOrAside(job=row_of(begin(teacher, aside.read_aside, in_language(title, teacher.spoken), to_read)))
+    found = actions.read(teacher, source, text, language, chosen(choices))
+    return FoundOrAside(found=actions.found_of(teacher, found, language))
+
+
+@router.get("/readings/{reading_id}", response=FoundInFile)
+def read_aside(request: TeacherRequest, reading_id: int) -> FoundInFile:
+    """What was found in a file that was read aside."""
+    return aside.found_aside(request.auth, reading_id)
 
 
 @router.post("/text", response=PageAsText)
@@ -82,21 +92,39 @@ def mend_entry(request: TeacherRequest, given: ToMend) -> Mended:
     return Mended(entries=tuple(read_typed(given.text, new_item_id, given.language or request.auth.spoken).entries))
 
 
-@router.post("/add", response=SetDocument)
+@router.post("/add", response=AddedOrAside)
 def add_incoming(
     request: TeacherRequest,
     wanted: Form[str],
     file: File[UploadedFile | None] = None,  # type: ignore[type-arg]
     choices: Form[str] = "{}",
-) -> SetDocument:
-    """Keeps what `wanted` (a ToAdd, as JSON) says, with its media out of the same file."""
+    reading: Form[int | None] = None,
+) -> AddedOrAside:
+    """Keeps what `wanted` (a ToAdd, as JSON) says, with its media out of the same file, or out of the job `reading`
+    that has read it aside."""
     try:
         to_add = ToAdd.model_validate_json(wanted)
     except ValidationError as error:
         raise BadForm(said("nothing_chosen", "Nothing that could be added was chosen.")) from error
-    source = _source(file, choices)
-    media = actions.read(request.auth, source, "").media if source else {}
-    return document_of(actions.add(request.auth, to_add, media))
+    teacher, source = request.auth, _source(file, choices)
+    if actions.files_in(teacher, to_add) > FEW_FILES and (source is not None or reading is not None):
+        given = aside.ToAddAside(wanted=to_add, reading=reading)
+        if source is not None and reading is None:
+            kept = {"upload": uploads.keep(source.opened()), "name": source.name, "choices": dict(source.choices)}
+            given = given.model_copy(update=kept)
+        title = said("job_adding", "Adding questions with their pictures: {title}", title=to_add.title[:100] or "–")
+        return AddedOrAside(job=row_of(begin(teacher, aside.add_aside, in_language(title, teacher.spoken), given)))
+    if reading is not None:
+        with aside.media_of(teacher, reading) as media:
+            return AddedOrAside(set=document_of(actions.add(teacher, to_add, media)))
+    found = actions.read(teacher, source, "").media if source else {}
+    return AddedOrAside(set=document_of(actions.add(teacher, to_add, found)))
+
+
+@router.get("/added/{adding_id}", response=SetDocument)
+def added_aside(request: TeacherRequest, adding_id: int) -> SetDocument:
+    """The set that was made, or added to, aside."""
+    return document_of(own_set(request.auth, aside.set_added(request.auth, adding_id)))
 
 
 @router.get("/template.{suffix}")

@@ -10,6 +10,8 @@ from lantern.core.questions import AnyItem
 from lantern.core.questions.content import About, Title
 from lantern.core.questions.items import LanguageTag
 from lantern.core.values import Value
+from lantern.server.aside.schemas import JobRow
+from lantern.server.library.schemas import SetDocument
 
 
 class FoundInFile(Value):
@@ -27,6 +29,20 @@ class FoundInFile(Value):
     previews: dict[str, str]
     asks: tuple[Ask, ...]
     most_in_set: int
+
+
+class FoundOrAside(Value):
+    """What a file holds; or, where reading it takes long, the job that reads it aside."""
+
+    found: FoundInFile | None = None
+    job: JobRow | None = None
+
+
+class AddedOrAside(Value):
+    """The set that was made, or added to; or, where many files are to be kept, the job that does it aside."""
+
+    set: SetDocument | None = None
+    job: JobRow | None = None
 
 
 class CopiedPage(Value):

@@ -7,13 +7,13 @@ from pathlib import Path
 from django.conf import settings
 from django.http import Http404
 
-from lantern.core.errors import BadMedia, BadPicture
+from lantern.core.errors import BadMedia
 from lantern.core.messages import said
 from lantern.core.questions.items import Film, Picture, Recording
 from lantern.server.accounts.models import Teacher
 from lantern.server.media import collection
 from lantern.server.media.models import StoredMedia
-from lantern.server.media.pictures import reencode
+from lantern.server.media.pictures import check_size, reencode
 from lantern.server.media.schemas import ToSpeak
 from lantern.server.media.sounds import read_captions, read_sound, read_video
 from lantern.server.services.speech import speech
@@ -26,14 +26,7 @@ ON_PAPER = 960
 
 def store_picture(teacher: Teacher, data: bytes, name: str = "", credit: str = "") -> Picture:
     """Re-encode and keep. Raises BadPicture for anything that is no picture, or too large."""
-    if len(data) > settings.PICTURE_MAX_BYTES:
-        raise BadPicture(
-            said(
-                "picture_too_large",
-                "This file is larger than {most} MB. Save the picture smaller, then try again.",
-                most=15,
-            )
-        )
+    check_size(len(data))
     (width, height), variants = reencode(data)
     files = {f"{variant}.webp": content for variant, content in variants.items()}
     kept = _keep(teacher, Type.PICTURE, files, name=name, width=width, height=height, credit=credit)

@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from io import BytesIO
 from pathlib import PurePosixPath
 from posixpath import normpath
-from typing import Any, ClassVar
+from typing import Any, BinaryIO, ClassVar
 from urllib.parse import unquote
 from zipfile import ZIP_DEFLATED, ZipFile
 
@@ -16,7 +16,6 @@ from lantern.core.formats.checksum import is_seal_broken, sealed
 from lantern.core.formats.exchange import (
     MOST_ENTRIES,
     Entry,
-    File,
     Incoming,
     MediaOf,
     SetFormat,
@@ -26,6 +25,7 @@ from lantern.core.formats.exchange import (
     media_ids,
     only_first,
 )
+from lantern.core.formats.files import File
 from lantern.core.formats.item_text import first_of, text_of, write_item
 from lantern.core.formats.qti import read_items, write_items
 from lantern.core.formats.qti.build import Builder, Element, as_bytes
@@ -34,7 +34,7 @@ from lantern.core.formats.qti.nodes import Node, parse
 from lantern.core.formats.qti.nodes import text_of as words_of
 from lantern.core.formats.qti.reading import KeepFile, NotSaid, Reading
 from lantern.core.formats.qti.versions import QTI2, QTI3, Version
-from lantern.core.formats.safezip import SafeZip, is_zip
+from lantern.core.formats.safezip import MB, SafeZip, has_inside
 from lantern.core.formats.weights import weigh
 from lantern.core.messages import Message, said
 from lantern.core.questions import kind_of, read_item
@@ -43,6 +43,7 @@ from lantern.core.questions.content import SetContent
 from lantern.core.questions.items import Item, Question, title_of
 
 MANIFEST, TEST = "imsmanifest.xml", "test.xml"
+LARGEST_PICTURE = 16 * MB
 LONGEST_ABOVE = 1000
 """A passage with more signs than this is a page of its own."""
 Fields = dict[str, Any]
@@ -65,22 +66,29 @@ class Package:
 
         def keep(reference: str) -> str | None:
             name = self._by_name.get(_resolved(place, reference).lower())
-            data = self.archive.read(name) if name else None
-            return self.incoming.keep(File(PurePosixPath(name).name, data)) if name and data else None
+            packed = self.archive.packed(name) if name else None
+            return self.incoming.keep(packed) if packed is not None and packed.size else None
 
         return keep
 
     def size_of(self, key: str) -> tuple[int, int] | None:
         """The size of a picture that was taken along; None for what is none."""
+        file = self.incoming.media.get(key)
+        if file is None or file.size > LARGEST_PICTURE:
+            return None
         try:
-            with Image.open(BytesIO(self.incoming.media[key].data)) as picture:
+            with Image.open(BytesIO(file.data)) as picture:
                 return picture.size
-        except (KeyError, OSError, ValueError, Image.DecompressionBombError):
+        except (OSError, ValueError, Image.DecompressionBombError):
             return None
 
     def xml(self, name: str) -> Node | None:
         found = self._by_name.get(name.lower())
-        data = self.archive.read(found) if found else None
+        try:
+            data = self.archive.read(found) if found else None
+        except Unreadable as error:
+            self.incoming.note(error.message)
+            return None
         if data and is_seal_broken(data):
             self.changed.add(name)
         return parse(data) if data else None
@@ -92,12 +100,14 @@ def _resolved(place: str, reference: str) -> str:
     return normpath(str(folder / unquote(reference.split("#")[0].split("?")[0]))).lstrip("/")
 
 
-def read_package(data: bytes, new_id: NewId, language: str = "") -> Incoming:
+def read_package(content: bytes | BinaryIO, new_id: NewId, language: str = "") -> Incoming:
     """Every item of the package as an entry, in the order of its tests; `language` is that of the set. Raises
     Unreadable."""
     incoming = Incoming()
-    package = Package(SafeZip(data), incoming)
+    package = Package(SafeZip(content), incoming)
     manifest = package.xml(MANIFEST)
+    if manifest is None and incoming.notes:
+        raise Unreadable(incoming.notes[0])
     if manifest is None:
         raise Unreadable(
             said("package_without_manifest", "This archive has no readable manifest, so it is no package of questions.")
@@ -347,13 +357,14 @@ class QtiFormat(SetFormat):
     """`left_out` does not guess: it writes each item, reads it back, and tells what has changed."""
 
     version: ClassVar[Version]
+    is_packed: ClassVar[bool] = True
     content_type: ClassVar[str] = "application/zip"
 
-    def fits(self, source: Source) -> bool:
-        return is_zip(source.data) and any(name.lower() == MANIFEST for name in SafeZip(source.data).names)
+    def is_one(self, source: Source) -> bool:
+        return has_inside(source, MANIFEST)
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        return read_package(source.data, new_id, source.language)
+        return read_package(source.opened(), new_id, source.language)
 
     def write(self, content: SetContent, media: MediaOf) -> bytes:
         return write_package(content, media, self.version)
