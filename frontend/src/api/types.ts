@@ -152,6 +152,8 @@ export type FoundQuestion = Schemas['FoundQuestion']
 export type RevisionRow = Schemas['RevisionRow']
 export type VersionedItem = Schemas['VersionedItem']
 export type FoundInFile = Required<Schemas['FoundInFile']>
+export type FoundOrAside = Schemas['FoundOrAside']
+export type AddedOrAside = Schemas['AddedOrAside']
 export type FoundEntry = FoundInFile['entries'][number]
 export type Recasted = Schemas['Recasted']
 

@@ -4,6 +4,7 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { computed } from 'vue'
 import { dayAndTime } from '@/composables/format'
 import { fileOf, isLive, useJobs } from './useJobs'
+import { progressBar } from '@/ui/recipes'
 import { t } from './words'
 import { t as common } from '@/ui/words'
 import { told } from '@/told'
@@ -45,7 +46,8 @@ const STATES = {
           <p class="wrap-anywhere">{{ job.title }}</p>
           <progress
             v-if="isLive(job) && job.total"
-            class="my-1 block h-2 w-full accent-tide"
+            :class="progressBar"
+            class="my-1 block h-2 w-full"
             :value="job.done"
             :max="job.total"
             :aria-label="t('of', { title: job.title, done: job.done, total: job.total })"

@@ -8,7 +8,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
 import ColumnUses from '@/ui/ColumnUses.vue'
 import UiButton from '@/ui/UiButton.vue'
-import { field } from '@/ui/recipes'
+import { field, progressBar } from '@/ui/recipes'
 import { registry } from '@/questions/registry'
 import ImportEntry from './ImportEntry.vue'
 import ImportSource from './ImportSource.vue'
@@ -41,7 +41,7 @@ const router = useRouter()
 const route = useRoute()
 const client = useQueryClient()
 const incoming = useImport(() => sets.data.value?.find((row) => row.id === into.value)?.about.language ?? '')
-const { found, rows, usable, unsettled, doubtful, busy, error } = incoming
+const { found, rows, usable, unsettled, doubtful, busy, error, job } = incoming
 const title = ref('')
 const into = ref<number | null>(Number(route.query.into) || null)
 const only = ref(false)
@@ -86,14 +86,14 @@ interface OnDevice extends Kept {
 
 onMounted(async () => {
   const before = await kept<OnDevice>()
-  if (before?.found && !found.value) {
-    incoming.goOn(before)
-    title.value = before.title
-    into.value = into.value ?? before.into
-  }
   looking.value = false
+  if (!before || found.value) return
+  title.value = before.title
+  into.value = into.value ?? before.into
+  await incoming.goOn(before)
+  title.value ||= incoming.found.value?.title ?? ''
 })
-const state = [found, rows, title, into]
+const state = [found, rows, title, into, incoming.reading]
 watch(state, () => (safe.value = false), { deep: true })
 watchDebounced(
   state,
@@ -154,6 +154,26 @@ async function add(): Promise<void> {
       <p v-if="found && safe" class="ms-auto text-[15px] text-slate">{{ t('kept_on_this_device') }}</p>
     </div>
     <p v-if="error" role="alert" class="mb-4 text-wrong">{{ error }}</p>
+    <div
+      v-if="job"
+      class="sticky top-2 z-10 mb-4 flex flex-wrap items-center gap-x-5 gap-y-2 border-s-4 border-lamp bg-sheet px-4 py-3 shadow-sm"
+    >
+      <p role="status" class="wrap-anywhere">
+        <span class="block font-bold">{{ job.title }}</span>
+        {{ t('it_goes_on_whatever_page_you_are_on') }}
+      </p>
+      <progress
+        :class="progressBar"
+        class="h-3 min-w-40 flex-1"
+        :value="job.total ? job.done : undefined"
+        :max="job.total || undefined"
+        :aria-label="job.title"
+      />
+      <span v-if="job.total" class="figure text-slate">{{
+        t('steps_done', { done: job.done, total: job.total })
+      }}</span>
+      <UiButton size="small" @click="incoming.stop">{{ t('stop') }}</UiButton>
+    </div>
     <ImportSource v-if="!found && !looking" :busy="busy" @text="readText" @file="readFile" />
     <template v-else-if="found">
       <p

@@ -3,10 +3,14 @@ import type { FoundEntry, Message } from '@/api/types'
 import { useImport } from './useImport'
 
 const said = (sentence: string): Message => ({ code: 'tried', params: {}, sentence })
-const mending = vi.hoisted(() => ({ replies: [] as unknown[] }))
+const mending = vi.hoisted(() => ({ replies: [] as unknown[], given: [] as string[] }))
 vi.mock('@/api/http', async (original) => ({
   ...(await original<object>()),
-  api: { POST: async () => ({ data: mending.replies.shift() }) },
+  api: {
+    POST: async () => ({ data: mending.replies.shift() }),
+    GET: async () => ({ data: mending.replies.shift() }),
+    DELETE: async () => ({ data: mending.given.push('up') }),
+  },
 }))
 
 const item = { id: 'a', kind: 'page', prompt: 'Tides' } as FoundEntry['item']
@@ -28,7 +32,9 @@ describe('bringing in', () => {
     localStorage.clear()
     vi.stubGlobal('fetch', async (_: string, init: RequestInit) => {
       sent.push(init.body as FormData)
-      return new Response(JSON.stringify(replies.shift()), {
+      const reply = replies.shift() as object
+      const body = 'entries' in reply ? { found: reply } : 'state' in reply ? { job: reply } : { set: reply }
+      return new Response(JSON.stringify(body), {
         headers: { 'Content-Type': 'application/json' },
       })
     })
@@ -149,9 +155,83 @@ describe('bringing in', () => {
     before.rows.value[0]!.out = true
     const kept = before.kept()!
     const after = useImport()
-    after.goOn(structuredClone(kept))
+    await after.goOn(structuredClone(kept))
     expect(after.rows.value.map((row) => row.out)).toEqual([true, false])
     before.startAnew()
     expect(before.kept()).toBeNull()
+  })
+
+  describe('a long file', () => {
+    const job = { id: 5, title: 'Reading Ropes.pdf', state: 'running', done: 3, total: 20, refused: null }
+    const ropes = new File(['%PDF'], 'Ropes.pdf')
+    beforeEach(() => {
+      vi.useFakeTimers()
+      mending.given = []
+    })
+    afterEach(() => vi.useRealTimers())
+
+    it('is read aside; its questions are added without its being sent once more', async () => {
+      replies = [job, { ...job, id: 6 }]
+      mending.replies = [
+        [{ ...job, done: 9 }],
+        [{ ...job, state: 'done' }],
+        { ...empty, entries: [understood] },
+      ]
+      const incoming = useImport()
+      const reading = incoming.readFile(ropes)
+      await vi.advanceTimersByTimeAsync(600)
+      expect(incoming.job.value?.done).toBe(9)
+      await vi.advanceTimersByTimeAsync(600)
+      await reading
+      expect([incoming.rows.value.length, incoming.job.value]).toEqual([1, null])
+      mending.replies = [[{ ...job, id: 6, state: 'done' }], { id: 7 }]
+      const adding = incoming.add('Ropes', null)
+      await vi.advanceTimersByTimeAsync(600)
+      expect(await adding).toEqual({ id: 7 })
+      expect([sent[1]!.get('reading'), sent[1]!.get('file')]).toEqual(['5', null])
+    })
+
+    it('is given up, and nothing is found then', async () => {
+      replies = [job]
+      mending.replies = [[]]
+      const incoming = useImport()
+      const reading = incoming.readFile(ropes)
+      await vi.advanceTimersByTimeAsync(100)
+      await incoming.stop()
+      await vi.advanceTimersByTimeAsync(600)
+      await reading
+      expect([mending.given, incoming.found.value, incoming.error.value]).toEqual([['up'], null, ''])
+      expect(incoming.kept()).toBeNull()
+    })
+
+    it('says why it came to nothing', async () => {
+      replies = [job]
+      mending.replies = [[{ ...job, state: 'failed', refused: said('This document is damaged.') }]]
+      const incoming = useImport()
+      const reading = incoming.readFile(ropes)
+      await vi.advanceTimersByTimeAsync(600)
+      await reading
+      expect(incoming.error.value).toBe('This document is damaged.')
+    })
+
+    it('is waited for once more after the page was loaded again', async () => {
+      replies = [job]
+      mending.replies = []
+      const before = useImport()
+      void before.readFile(ropes)
+      await vi.advanceTimersByTimeAsync(100)
+      const kept = structuredClone(before.kept()!)
+      mending.replies = [
+        [{ ...job, state: 'done' }],
+        [{ ...job, state: 'done' }],
+        { ...empty, entries: [understood] },
+      ]
+      const after = useImport()
+      const goingOn = after.goOn({ ...kept, reading: { ...job, state: 'done' } as typeof kept.reading })
+      mending.replies = [{ ...empty, entries: [understood] }]
+      await vi.advanceTimersByTimeAsync(10)
+      await goingOn
+      expect(after.rows.value).toHaveLength(1)
+    })
   })
 })

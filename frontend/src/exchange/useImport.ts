@@ -1,7 +1,17 @@
 /** What came out of a file or a pasted text: looked through, mended, and only then added. Kept on the device until then. */
 import { computed, ref, shallowRef } from 'vue'
 import { api, data, sendForm } from '@/api/http'
-import type { FoundEntry, FoundInFile, Item, Message, SetDocument } from '@/api/types'
+import type {
+  AddedOrAside,
+  FoundEntry,
+  FoundInFile,
+  FoundOrAside,
+  Item,
+  JobRow,
+  Message,
+  SetDocument,
+} from '@/api/types'
+import { follow, giveUp } from '@/aside'
 import { useAttempt } from '@/composables/useAttempt'
 import { t } from './words'
 
@@ -20,10 +30,12 @@ export const isUnsettled = (row: Row): boolean => !row.entry.item && !row.out
 /** A row that somebody should look at before it is added. */
 export const isDoubtful = (row: Row): boolean => !row.out && (!row.entry.item || row.entry.sure === false)
 
-/** What is kept on the device while it is looked through. */
+/** What is kept on the device while it is read and looked through. */
 export interface Kept {
-  found: FoundInFile
+  found: FoundInFile | null
   rows: Row[]
+  /** That has read it aside, or is still at it. */
+  reading: JobRow | null
   file: File | null
   text: string
   choices: Record<string, string>
@@ -38,6 +50,10 @@ export function useImport(language: () => string = () => '') {
   const rows = ref<Row[]>([])
   const file = shallowRef<File | null>(null)
   const text = ref('')
+  /** The job that has read it aside. */
+  const reading = shallowRef<JobRow | null>(null)
+  /** What is being made aside just now. */
+  const job = shallowRef<JobRow | null>(null)
   const { busy, error, attempt } = useAttempt()
   let next = 0
   let choices: Record<string, string> = {}
@@ -56,12 +72,46 @@ export function useImport(language: () => string = () => '') {
   /** Reads a text, or a file, with what was chosen for it. */
   async function read(given: File | null, pasted: string, chosen: Record<string, string>): Promise<void> {
     const fields = { file: given, text: pasted, choices: JSON.stringify(chosen), language: language() }
-    const result = await attempt(() => send<FoundInFile>('read', fields))
-    if (!result) return
+    const before = reading.value
+    const result = await attempt(async () => {
+      const reply = await send<FoundOrAside>('read', fields)
+      reading.value = reply.job ?? null
+      if (reply.job) [file.value, text.value, choices] = [given, pasted, chosen]
+      return reply.job ? readAside(reply.job) : (reply.found as FoundInFile)
+    })
+    if (!result) {
+      reading.value = before
+      return
+    }
     file.value = given
     text.value = pasted
     choices = chosen
     show(result)
+  }
+
+  /** Waits for a job; undefined where it was given up. */
+  async function wait(begun: JobRow): Promise<JobRow | undefined> {
+    try {
+      return await follow(begun, (now) => (job.value = now))
+    } finally {
+      job.value = null
+    }
+  }
+
+  async function readAside(begun: JobRow): Promise<FoundInFile | undefined> {
+    if (!(await wait(begun))) return undefined
+    const params = { path: { reading_id: begun.id } }
+    return (await data(api.GET('/api/exchange/readings/{reading_id}', { params }))) as FoundInFile
+  }
+
+  async function addAside(begun: JobRow): Promise<SetDocument | undefined> {
+    if (!(await wait(begun))) return undefined
+    return data(api.GET('/api/exchange/added/{adding_id}', { params: { path: { adding_id: begun.id } } }))
+  }
+
+  /** Gives up what is being made aside; whoever waits for it hears that it is no more. */
+  async function stop(): Promise<void> {
+    if (job.value) await giveUp(job.value).catch(() => {})
   }
 
   const readText = (pasted: string): Promise<void> => read(null, pasted, {})
@@ -131,11 +181,13 @@ export function useImport(language: () => string = () => '') {
         const about = into === null ? found.value?.about : null
         const called = parts.length > 1 ? t('part_of_title', { title, n: at + 1, all: parts.length }) : title
         const wanted = JSON.stringify({ title: called, into, about, items: part })
-        const made = await send<SetDocument>('add', {
-          wanted,
-          file: file.value,
-          choices: JSON.stringify(choices),
-        })
+        // What was read aside has its files with it: nothing is sent, or read, once more.
+        const from: Record<string, string | Blob | null> = reading.value
+          ? { reading: String(reading.value.id) }
+          : { file: file.value, choices: JSON.stringify(choices) }
+        const reply = await send<AddedOrAside>('add', { wanted, ...from })
+        const made = reply.job ? await addAside(reply.job) : (reply.set ?? undefined)
+        if (!made) return first
         first ??= made
       }
       return first
@@ -144,26 +196,39 @@ export function useImport(language: () => string = () => '') {
 
   /** All of it as it stands, to be kept on the device; null where there is nothing. */
   function kept(): Kept | null {
-    const result = found.value
-    if (!result) return null
+    if (!found.value && !reading.value) return null
     const plain = JSON.parse(JSON.stringify(rows.value)) as Row[]
-    return { found: result, rows: plain, file: file.value, text: text.value, choices }
+    return {
+      found: found.value,
+      rows: plain,
+      reading: reading.value,
+      file: file.value,
+      text: text.value,
+      choices,
+    }
   }
 
-  /** Goes on with what was kept. */
-  function goOn(before: Kept): void {
+  /** Goes on with what was kept; waits for what is still being read. */
+  async function goOn(before: Kept): Promise<void> {
     found.value = before.found
     rows.value = before.rows
     file.value = before.file
     text.value = before.text
     choices = before.choices
+    reading.value = before.reading ?? null
     next = Math.max(0, ...before.rows.map((row) => row.key + 1))
+    const unread = before.found ? null : reading.value
+    if (!unread) return
+    const result = await attempt(() => readAside(unread))
+    if (result) show(result)
+    else reading.value = null
   }
 
   function startAnew(): void {
     found.value = null
     rows.value = []
     file.value = null
+    reading.value = null
     text.value = ''
     error.value = ''
   }
@@ -177,6 +242,9 @@ export function useImport(language: () => string = () => '') {
     busy,
     error,
     file,
+    reading,
+    job,
+    stop,
     readText,
     readFile,
     useColumn,

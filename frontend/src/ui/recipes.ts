@@ -21,6 +21,8 @@ export type ButtonSize = keyof typeof SIZE
 export const button = (look: ButtonLook, size: ButtonSize = 'normal'): string =>
   `${BUTTON} ${SIZE[size]} ${LOOK[look]}`
 
+export const progressBar =
+  'appearance-none overflow-hidden rounded bg-rule [&::-moz-progress-bar]:bg-tide [&::-webkit-progress-bar]:bg-rule [&::-webkit-progress-value]:bg-tide'
 export const field = 'w-full rounded border border-edge bg-sheet px-3 py-2 text-ink'
 export const chip =
   'inline-flex min-h-7 items-center gap-1 rounded border border-rule bg-sheet px-2 py-0.5 text-sm text-slate hover:border-slate'

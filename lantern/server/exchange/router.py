@@ -45,7 +45,7 @@ from lantern.server.library.schemas import SetDocument
 
 router = Router(auth=teacher)
 LARGEST_FILE_MB = 150
-FEW_FILES = 6
+FEW_FILES = 4
 """As many pictures are kept while somebody waits."""
 OfTheSet = Annotated[str, Form(pattern=A_LANGUAGE)]
 Seed = Annotated[str, Query(max_length=20)]

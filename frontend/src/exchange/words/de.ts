@@ -64,6 +64,10 @@ export default {
   mark_what_is_right_with_a:
     'Markieren Sie das Richtige mit einem Stern, einem Häkchen, fett oder mit „(richtig)“; oder schreiben Sie darunter „Antwort: B“, oder einen Lösungsschlüssel ans Ende.',
   reading: 'Wird gelesen…',
+  it_goes_on_whatever_page_you_are_on:
+    'Es dauert eine Weile und geht weiter, auf welcher Seite Sie auch sind.',
+  steps_done: '{done} von {total}',
+  stop: 'Anhalten',
   read_it: 'Lesen',
   or_bring_a_file: 'Oder eine Datei bringen',
   spreadsheet: 'Tabelle',

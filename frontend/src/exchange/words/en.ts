@@ -58,6 +58,9 @@ export default {
   mark_what_is_right_with_a:
     'Mark what is right with a star, a tick, bold letters or “(correct)”; or write “Answer: B” below, or a key at the end.',
   reading: 'Reading…',
+  it_goes_on_whatever_page_you_are_on: 'It takes a while, and goes on whatever page you are on.',
+  steps_done: '{done} of {total}',
+  stop: 'Stop',
   read_it: 'Read it',
   or_bring_a_file: 'Or bring a file',
   spreadsheet: 'Spreadsheet',
