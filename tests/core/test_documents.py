@@ -1,17 +1,24 @@
 """Documents, slides and PDFs: questions where they read like questions, pages for the rest, pictures with them."""
 
 import io
+import zipfile
 from itertools import count
 
 import docx
 import pptx
 import pytest
+from docx.oxml import parse_xml
+from hypothesis import given
+from hypothesis import strategies as st
 from odf import opendocument
+from odf.draw import Frame
+from odf.draw import Image as DrawImage
 from odf.style import Style, TextProperties
 from odf.text import P, Span
 from PIL import Image, ImageDraw
 
 from lantern.core.formats.exchange import Source, Unreadable
+from lantern.core.formats.omml import formula_in
 from lantern.core.formats.registry import read_file
 
 
@@ -160,3 +167,103 @@ def test_an_open_document_keeps_its_letters_and_what_is_bold():
     assert [option.text for option in entry.item.options if option.right] == ["Bowline"]
     with pytest.raises(Unreadable):
         read_file(Source("quiz.odt", b"PK\x03\x04 no document"), ids())
+
+
+MATH = "http://schemas.openxmlformats.org/officeDocument/2006/math"
+
+
+def formula(inside):
+    return parse_xml(f'<m:oMath xmlns:m="{MATH}">{inside}</m:oMath>')
+
+
+def words(text, part="e"):
+    return f"<m:{part}><m:r><m:t>{text}</m:t></m:r></m:{part}>"
+
+
+HALF = f"<m:f>{words('1', 'num')}{words('2', 'den')}</m:f>"
+TABLE = f"<m:m><m:mr>{words('1')}{words('0')}</m:mr><m:mr>{words('0')}{words('1')}</m:mr></m:m>"
+FORMULAS = [
+    (HALF, r"\frac{1}{2}"),
+    (f"<m:sSup>{words('x')}{words('2', 'sup')}</m:sSup>", "x^{2}"),
+    (f"<m:sSubSup>{words('a')}{words('1', 'sub')}{words('2', 'sup')}</m:sSubSup>", "a_{1}^{2}"),
+    (f'<m:rad><m:radPr><m:degHide m:val="1"/></m:radPr><m:deg/>{words("b+1")}</m:rad>', r"\sqrt{b+1}"),
+    (f"<m:rad>{words('3', 'deg')}{words('27')}</m:rad>", r"\sqrt[3]{27}"),
+    (f"<m:d>{words('x+1')}</m:d>", r"\left(x+1\right)"),
+    (f"<m:nary>{words('0', 'sub')}{words('1', 'sup')}{words('x')}</m:nary>", r"\int_{0}^{1} x"),
+    (f"<m:func>{words('sin', 'fName')}{words('x')}</m:func>", r"\sin x"),
+    (TABLE, r"\begin{matrix} 1 & 0 \\ 0 & 1 \end{matrix}"),
+    (f"<m:d><m:e>{TABLE}</m:e></m:d>", r"\begin{pmatrix} 1 & 0 \\ 0 & 1 \end{pmatrix}"),
+    (
+        '<m:d><m:dPr><m:begChr m:val="{"/><m:endChr m:val=""/></m:dPr>'
+        f"<m:e><m:eqArr>{words('x=1')}</m:eqArr></m:e></m:d>",
+        r"\left\{\begin{matrix} x=1 \end{matrix}\right.",
+    ),
+    ("<m:r><m:rPr><m:nor/></m:rPr><m:t>work in 5 min</m:t></m:r>", r"\text{work in 5 min}"),
+]
+
+
+@pytest.mark.parametrize(("inside", "latex"), FORMULAS)
+def test_formulas_of_word_processors_become_latex(inside, latex):
+    assert formula_in(formula(inside)) == f"${latex}$"
+
+
+@given(
+    st.recursive(st.just(words("x")), lambda part: st.lists(part, max_size=3).map("".join).map("<m:f>{}</m:f>".format))
+)
+def test_a_formula_in_any_disorder_is_no_fault(inside):
+    formula_in(formula(inside))
+
+
+def test_formulas_stand_where_they_were_in_documents_cells_and_slides():
+    document = docx.Document()
+    paragraph = document.add_paragraph("1. How much is ")
+    paragraph._p.append(formula(HALF))
+    paragraph.add_run(" of 8 knots?")
+    document.add_paragraph("Answer: 4")
+    cell = document.add_table(1, 1).rows[0].cells[0].paragraphs[0]
+    cell._p.append(formula(HALF))
+    buffer = io.BytesIO()
+    document.save(buffer)
+    found = read("quiz.docx", buffer.getvalue())
+    assert found.entries[0].item.prompt == r"How much is $\frac{1}{2}$ of 8 knots?"
+    assert any(r"$\frac{1}{2}$" in entry.text for entry in found.entries[1:])
+    deck = pptx.Presentation()
+    slide = deck.slides.add_slide(deck.slide_layouts[1])
+    slide.shapes.title.text = "The half"
+    slide.placeholders[1].text = "It is"
+    slide.placeholders[1].text_frame.paragraphs[0]._p.append(formula(HALF))
+    buffer = io.BytesIO()
+    deck.save(buffer)
+    (entry,) = read("half.pptx", buffer.getvalue()).entries
+    assert r"It is $\frac{1}{2}$" in entry.text
+
+
+def test_an_open_document_brings_its_pictures_and_its_formulas():
+    document = opendocument.OpenDocumentText()
+    href = document.addPictureFromString(png().read(), "image/png")
+    paragraph = P(text="1. Which knot is this?")
+    frame = Frame()
+    frame.addElement(DrawImage(href=href))
+    paragraph.addElement(frame)
+    document.text.addElement(paragraph)
+    for line in ("a) Reef knot *", "b) Bowline"):
+        document.text.addElement(P(text=line))
+    buffer = io.BytesIO()
+    document.write(buffer)
+    math = b'<math xmlns="http://www.w3.org/1998/Math/MathML"><msup><mi>x</mi><mn>2</mn></msup></math>'
+    body = zipfile.ZipFile(buffer).read("content.xml")
+    objects = "".join(
+        f'<text:p>2. What is this? <draw:frame><draw:object xlink:href="./{name}"/></draw:frame></text:p>'
+        for name in ("Object 1", "Chart 2")
+    )
+    body = body.replace(b"</office:text>", objects.encode() + b"</office:text>")
+    with zipfile.ZipFile(buffer) as old, zipfile.ZipFile(changed := io.BytesIO(), "w") as new:
+        for name in old.namelist():
+            new.writestr(name, body if name == "content.xml" else old.read(name))
+        new.writestr("Object 1/content.xml", math)
+    found = read("quiz.odt", changed.getvalue())
+    first = found.entries[0].item
+    assert found.media[first.picture.media].data == png().read()
+    assert "What is this? $x^{2}$" in found.entries[1].text
+    assert "drawings" in str(found.notes[0])
+    assert found.notes[0].params == {"count": 1}

@@ -14,6 +14,7 @@ import docx
 import pptx
 import pypdfium2
 from docx.oxml.ns import qn
+from docx.text.run import Run
 
 from lantern.core.formats.docx_lists import Lists, Styles
 from lantern.core.formats.exchange import (
@@ -31,6 +32,7 @@ from lantern.core.formats.files import Packed, Shelf
 from lantern.core.formats.html_lines import COLOURFUL
 from lantern.core.formats.item_text import write_item
 from lantern.core.formats.odt_lines import DAMAGED, odt_lines
+from lantern.core.formats.omml import FORMULA, formula_in
 from lantern.core.formats.pasted.blocks import belongs
 from lantern.core.formats.pasted.reader import read_pasted
 from lantern.core.formats.pasted.source import line_of
@@ -54,6 +56,9 @@ WAYS = (
     Way(value="text", says=said("pages_as_text", "As text, to find questions in")),
     Way(value="pictures", says=said("pages_as_pictures", "Each as a picture")),
 )
+
+
+_NO_WORDS = {qn("w:pPr"), qn("w:del"), qn("w:sdtPr")}
 
 
 @contextmanager
@@ -81,8 +86,11 @@ class Told:
     def picture(self, part: Any, archive: SafeZip) -> None:
         """A part of an office file that is a picture. Drawings in formats that browsers do not show are left out, and
         counted."""
-        packed = archive.packed(str(part.partname).lstrip("/")) if part.content_type in PICTURES else None
-        if packed is not None and len(self.pictures) < MOST_PICTURES:
+        self.take(archive.packed(str(part.partname).lstrip("/")), part.content_type in PICTURES)
+
+    def take(self, packed: Packed | None, is_shown: bool) -> None:
+        """`is_shown`: browsers show such pictures."""
+        if is_shown and packed is not None and len(self.pictures) < MOST_PICTURES:
             self.pictures.append((max(1, len(self.lines)), packed))
         else:
             self.left_out += 1
@@ -159,11 +167,12 @@ class WordFormat(SetFormat):
             for block in islice(document.iter_inner_content(), 5000):
                 if hasattr(block, "rows"):
                     told.lines += ["", *_table_lines(block), ""]
+                    _take_pictures(told, block._element, document, archive)
                 else:
                     style = styles.of(block)
                     is_heading = style is not None and str(style.name).startswith(("Heading", "Title"))
                     _take_paragraph(told, block, "" if is_heading else lists.mark(block), is_heading=is_heading)
-                    _take_pictures(told, block, document, archive)
+                    _take_pictures(told, block._element, document, archive)
         return _incoming(told, source, new_id)
 
 
@@ -176,22 +185,35 @@ class OdtFormat(SetFormat):
     writes: ClassVar[bool] = False
 
     def read(self, source: Source, new_id: NewId) -> Incoming:
-        return _incoming(Told(odt_lines(SafeZip(source.opened()))), source, new_id)
+        archive = SafeZip(source.opened())
+        told = Told()
+        for line in odt_lines(archive):
+            if isinstance(line, str):
+                told.lines.append(line)
+            else:
+                told.take(archive.packed(line.name), line.name.lower().endswith(tuple(PICTURES.values())))
+        return _incoming(told, source, new_id)
 
     def is_one(self, source: Source) -> bool:
         return is_open_document(source, self.content_type)
 
 
 def _table_lines(table: Any) -> list[str]:
-    return ["\t".join(cell.text.strip().replace("\n", " ") for cell in row.cells) for row in islice(table.rows, 500)]
+    return ["\t".join(_cell(cell) for cell in row.cells) for row in islice(table.rows, 500)]
+
+
+def _cell(cell: Any) -> str:
+    """The words of a cell, of a document or a slide."""
+    of_document = cell.paragraphs if hasattr(cell, "paragraphs") else ()
+    words = " ".join(map(_words, of_document)) if of_document else cell.text
+    return " ".join(words.split())
 
 
 def _take_paragraph(told: Told, paragraph: Any, mark: str, *, is_heading: bool) -> None:
     """`mark` is what its list puts before it."""
-    text = "".join(_run_text(run) for run in paragraph.runs) if paragraph.runs else paragraph.text
-    text = text.replace("****", "")
+    text = _words(paragraph)
     if is_heading:
-        told.lines += ["", paragraph.text]
+        told.lines += ["", text.replace("**", "")]
     elif text.strip() and mark:
         told.lines.append(f"{mark}{text.strip()}")
     else:
@@ -202,11 +224,28 @@ def _take_paragraph(told: Told, paragraph: Any, mark: str, *, is_heading: bool) 
         told.lines += ["", text] if ends_above else [text]
 
 
-def _take_pictures(told: Told, paragraph: Any, document: Any, archive: SafeZip) -> None:
-    for blip in paragraph._p.iter(qn("a:blip")):
+def _take_pictures(told: Told, element: Any, document: Any, archive: SafeZip) -> None:
+    for blip in element.iter(qn("a:blip")):
         part = document.part.related_parts.get(blip.get(qn("r:embed"), ""))
         if part is not None:
             told.picture(part, archive)
+
+
+def _words(paragraph: Any) -> str:
+    """Words that stand together and look alike are marked together; a formula has one space on either side."""
+    text = "".join(_pieces(paragraph._p, paragraph)).replace("****", "")
+    return text.replace("  $", " $").replace("$  ", "$ ")
+
+
+def _pieces(parent: Any, paragraph: Any) -> Iterator[str]:
+    """What stands in a paragraph, in its order: words as they look, links, what was put in by others, formulas."""
+    for child in parent:
+        if child.tag == qn("w:r"):
+            yield _run_text(Run(child, paragraph))
+        elif child.tag == FORMULA:
+            yield f" {formula_in(child)} "
+        elif isinstance(child.tag, str) and child.tag not in _NO_WORDS:
+            yield from _pieces(child, paragraph)
 
 
 def _run_text(run: Any) -> str:
@@ -259,7 +298,7 @@ def _slide_entry(
     title = slide.shapes.title.text_frame.text.strip() if slide.shapes.title is not None else ""
     for shape in slide.shapes:
         if shape.has_text_frame and shape != slide.shapes.title:
-            told.lines += ["".join(run.text for run in p.runs) or p.text for p in shape.text_frame.paragraphs]
+            told.lines += [_slide_line(paragraph) for paragraph in shape.text_frame.paragraphs]
         elif getattr(shape._element, "blip_rId", None):
             told.picture(slide.part.related_part(shape._element.blip_rId), archive)
         elif shape.has_table:
@@ -276,6 +315,12 @@ def _slide_entry(
     sentences = (said("pictures_left_out", left, count=more),) if more > 0 else ()
     place = said("place_slide", "Slide {number}", number=number)
     return Entry(place=place, text=write_item(item), item=item, sentences=sentences)
+
+
+def _slide_line(paragraph: Any) -> str:
+    """Formulas stand behind the words: where they were among them a slide does not always say."""
+    words = "".join(run.text for run in paragraph.runs) or paragraph.text
+    return " ".join([words, *map(formula_in, paragraph._p.iter(FORMULA))]).strip()
 
 
 def _slide_question(title: str, body: list[str], new_id: NewId, language: str) -> Item | None:

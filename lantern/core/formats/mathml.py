@@ -31,8 +31,23 @@ def formula_of(math: "etree._Element") -> str:
         said = str(MathMLToLaTeX().convert(plain)) if len(plain) <= LONGEST else ""
     except Exception:  # the library raises all sorts for what is not well put
         return words
-    latex = _closed(" ".join(said.split()))
+    latex = _tidy(_closed(" ".join(said.split())))
     return f"${latex}$" if latex else words
+
+
+FUNCTIONS = frozenset(
+    "sin cos tan cot sec csc arcsin arccos arctan sinh cosh tanh log ln lg exp lim max min sup inf det dim gcd".split()
+)
+_WORD = re.compile(r"\\text\{[^}]*\}|\\?[A-Za-z]+")
+
+
+def _tidy(latex: str) -> str:
+    """What the library leaves half done: names of functions, and brackets that are signs of LaTeX, or open on one
+    side."""
+    latex = _WORD.sub(lambda found: f"\\{found[0]}" if found[0] in FUNCTIONS else found[0], latex)
+    latex = latex.replace("\\left{", "\\left\\{").replace("\\right}", "\\right\\}")
+    latex = re.sub(r"\\left(?=\s|\\begin|$|\w)", r"\\left.", latex)
+    return re.sub(r"\\right(?=\s|$)", r"\\right.", latex)
 
 
 def _closed(latex: str) -> str:
