@@ -19,7 +19,7 @@ class Sayings:
     wrong ones. `right`: an option is marked with it ("(correct)"). `true`, `false` and their letters: what a statement is
     said to be. `aside`: labels of lines that are no part of a question (a hint, a source). `key`: heads the answers at the
     end. `section`: begins a part of a test. `bank`: heads words that belong into gaps. `own`: instead of an answer,
-    that it is the student's own. `either`: between two answers that both are right. `both`: between two that are right
+    that it is the student's own. `model`: before an answer as it may be. `either`: between two answers that both are right. `both`: between two that are right
     together. `number`: heads a column of numbers. `because` begins a reason. `page`, `see`: before the number of a page, a
     reference. `about_you`: before a line for a name. `write`, `ordering`: what is asked where something is to be written, to be put
     into order. `speaks`: a sentence to the teacher, not to students. `closed_kind`, `open_kind`: kinds of questions.
@@ -36,6 +36,7 @@ class Sayings:
     true_letter: str = ""
     false_letter: str = ""
     wrong_option: str = ""
+    model: str = ""
     points: str = ""
     topic: str = ""
     time: str = ""
@@ -78,6 +79,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         "|learning (?:outcomes?|goals?|objectives?)|objectives?|outcomes?|standards?|skills?|page|see also|remember|figure",
         key="answers?(?: key| sheet)?|key|solutions?(?: key)?|(?:correct|right) answers?|the answers|mark(?:ing)? scheme|answers and explanations|correct answer key", section="section|part",
         bank="word ?(?:bank|box)|words?(?: to use)?|choose from|use these words",
+        model="(?:sample|model|possible|suggested|example|exemplary) (?:answers?|responses?|solutions?)",
         own="(?:in )?(?:your|the student['’]?s?['’]?) own words?|own words?|answers? (?:may|will|can)? ?vary|(?:open|free) answer",
         either="or", both="and", number="no|nr|number|#|id", kind="kind|type|question type|kind of question|format",
         because="because",
@@ -102,6 +104,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         time="zeit(?:limit)?|sekunden", by="von|verfasst von|autorin|autor|geschrieben von",
         aside="hinweis|tipp|quelle|schwierigkeit(?:sgrad)?|niveau|anforderungsbereich|lernziel|anmerkung|bemerkung|seite|merke",
         key="lösungen|lösung|antworten|lösungsschlüssel|schlüssel", section="teil|abschnitt", bank="wortkasten|wörter|wortspeicher",
+        model="muster(?:antwort|lösung)|beispiel(?:antwort|lösung)|mögliche (?:antwort|lösung)",
         own="eigene worte|in eigenen worten|individuelle (?:antwort|lösung)|freie antwort", either="oder", both="und",
         number="nummer", kind="art|fragetyp|typ",
         because="weil|denn",
@@ -122,7 +125,8 @@ BY_LANGUAGE: dict[str, Sayings] = {
         true="vraie?|juste", false="fausse|faux", true_letter="v", false_letter="f",
         wrong_option="(?:mauvaise|fausse)s? réponses?|distracteurs?", points="points?|pts", topic="thème|sujet|matière|chapitre|mots-clés",
         time="temps|durée|secondes", by="écrite? par|auteur|autrice|par", aside="indice|source|niveau|difficulté|remarque|page|objectif|aide",
-        key="réponses|corrigé|solutions", section="partie|section", bank="banque de mots|mots", own="réponse (?:libre|personnelle)|avec vos mots",
+        key="réponses|corrigé|solutions", section="partie|section", bank="banque de mots|mots", model="réponse possible|exemple de réponse",
+        own="réponse (?:libre|personnelle)|avec vos mots",
         either="ou", both="et", number="numéro|n°", kind="genre|type",
         because="parce que",
         page="page|p",
@@ -143,6 +147,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         wrong_option="(?:respuesta )?(?:incorrect|errón)[ao]s?|distractor(?:es)?", points="puntos?|pts?", topic="temas?|asignatura|capítulo|etiquetas",
         time="tiempo|segundos", by="escrit[ao] por|autora?|por", aside="pista|fuente|nivel|dificultad|nota|página|objetivo",
         key="respuestas|soluciones|clave(?: de respuestas)?", section="sección|parte", bank="banco de palabras|palabras",
+        model="respuesta (?:posible|modelo)|ejemplo de respuesta",
         own="respuesta (?:libre|abierta|personal)|con tus palabras", either="o", both="y", number="número|n°", kind="tipo",
         because="porque",
         page="página|pág",
@@ -162,7 +167,8 @@ BY_LANGUAGE: dict[str, Sayings] = {
         true_letter="v", false_letter="f", wrong_option="(?:risposta )?(?:sbagliat|errat)[ae]|distrattor[ei]", points="punt[oi]|punteggio",
         topic="argoment[oi]|tem[ai]|materia", time="tempo|secondi", by="scritt[oa] da|autore|autrice",
         aside="suggerimento|fonte|livello|difficoltà|nota|pagina|obiettivo", key="risposte|soluzioni", section="sezione|parte",
-        bank="parole", own="risposta (?:libera|aperta)|con parole tue", either="o|oppure", both="e", number="numero|n°", kind="tipo",
+        bank="parole", model="risposta possibile|esempio di risposta",
+        own="risposta (?:libera|aperta)|con parole tue", either="o|oppure", both="e", number="numero|n°", kind="tipo",
         because="perché",
         page="pagina|pag",
         see="vedi|cfr",
@@ -182,6 +188,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         wrong_option="(?:resposta )?(?:errad|incorret)[ao]|distratore?s?", points="pontos?|pontuação", topic="temas?|tópicos?|disciplina",
         time="tempo|segundos", by="escrit[ao] por|autora?", aside="dica|fonte|nível|dificuldade|nota|página|objetivo",
         key="respostas|gabarito|soluções", section="seção|secção|parte", bank="banco de palavras|palavras",
+        model="resposta possível|exemplo de resposta",
         own="resposta (?:livre|aberta|pessoal)", either="ou", both="e", number="número|n°", kind="tipo",
         because="porque",
         page="página|pág",

@@ -42,7 +42,8 @@ def _heading(use: str) -> "re.Pattern[str]":
         "question": rf"(?:{words('question')})(?:\s*(?:text|stem|title|wording))?|stem|text|term|front",
         "option": rf"(?:(?:{words('option')}|{words('wrong_option')}|answers?|responses?){_LABEL}?|{_LABEL})",
         "tick": rf"(?:is\s*)?(?:{words('true')}|right|correct|korrekt|ok)\s*\??{_LABEL}",
-        "right": rf"(?:{words('answer')}|{words('right')})(?:\s*(?:letters?|numbers?|texts?|options?|no\.?|index))?"
+        "right": rf"(?:{words('true')})\s*[/|]\s*(?:{words('false')})|[tr]\s*/\s*f"
+        rf"|(?:{words('answer')}|{words('right')})(?:\s*(?:letters?|numbers?|texts?|options?|no\.?|index))?"
         "|definition|meaning|back",
         "kind": words("kind"),
         "explanation": rf"(?:general\s+)?(?:{words('why')})|comments?",

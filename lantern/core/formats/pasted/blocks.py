@@ -13,7 +13,7 @@ _DO = r"(?:choose|circle|select|tick|mark|write|answer|fill)"
 _HEADING = re.compile(
     rf"^(?:{words('section')}\s+(?:[A-Z]|\d{{1,2}}|[IVX]{{1,4}})\b[^?]*"
     rf"|(?:[一二三四五六七八九十]+、\s*)?(?:{words('true')}\s*(?:/|&|,|{words('either')}|{words('both')})\s*{words('false')}|{words('closed_kind')}|{words('open_kind')})"
-    rf"(?:\s+{words('question')})?(?:\s+items?)?\s*[.:]?(?:\s*\(.*\))?(?:[?？]?\s+{_DO}\b[^?]*)?"
+    rf"(?:\s+{words('question')})?(?:\s+items?)?\s*[.:?？]?(?:\s*\(.*\))?(?:[?？]?\s+{_DO}\b[^?]*)?"
     rf"|{_DO}\b[^?]*\b(?:answers?|letters?|options?|questions?|blanks?|gaps?)\b[^?]*[.:])$",
     re.I,
 )
@@ -43,6 +43,10 @@ class Block:
     @property
     def source(self) -> str:
         return "\n".join(line.source for line in self.lines).strip("\n")
+
+    @property
+    def texts(self) -> list[str]:
+        return [line.text for line in self.filled]
 
     @property
     def filled(self) -> list[Line]:
@@ -162,7 +166,7 @@ class _Cutter:
         bare = re.sub(r"^\s*#{1,6}\s+", "", line.text)
         numbered = line_of.question_number(bare)
         if numbered and self._is_question_number(at, numbered):
-            return numbered[0], numbered[2]
+            return numbered[0], line_of.without_asking_word(numbered[2])
         told = line_of.asked(line.text)
         if told is not None and not (current and _is_answer(line)):
             if current and not current.filled and current.number is not None:

@@ -47,7 +47,7 @@ _TRUE_FALSE = re.compile(
 )
 _SAID_TRUE = re.compile(
     rf"(?P<before>.*?)\s*(?:[(\[（]\s*(?P<a>{_T}|{_F}|[TFRWVtf])\s*[.!]?\s*[)\]）]|\s[-–—→]\s*(?P<b>{_T}|{_F}|[TF])|\t+(?P<c>{_T}|{_F}|[TF])"
-    rf"|[✅✔✓☑❌✗]\s*(?P<d>{_T}|{_F})|(?<=[.!?])\s+(?P<e>{_T}|{_F})|(?<=[.!])\s+(?P<f>[TF])(?=\s*$))(?P<behind>\s*$|[.!]?\s*$|\s*[-–—:,]\s*\S.*|[.!]\s+\S.*)$",
+    rf"|[✅✔✓☑❌✗]\s*(?P<d>{_T}|{_F})|(?<=[.!?])\s+(?P<e>{_T}|{_F})|(?<=[.!])\s+(?P<f>[TF])(?=\s*$))(?P<behind>\s*$|[.!]?\s*$|\s*\([^()]+\)\W*|\s*[-–—:,]\s*\S.*|[.!]\s+\S.*)$",
     re.I | re.S,
 )
 _INLINE_ANSWER = re.compile(rf"\s*[(\[]?(?<!\w)(?:{words('answer')})\s*[:=：]\s*([^()\[\]]+?)\s*[)\]]?\s*$", re.I)
@@ -63,6 +63,10 @@ _ANSWER_BEHIND = re.compile(
     r"|\d+ (?:answers?|options?)|wähle|mehrere|plusieurs))"
     r"(?P<answer>[^()\[\]]{1,60})[)\]]\s*$", re.I | re.S,
 )  # fmt: skip
+_ANSWER_NEXT = re.compile(r"^(?P<asks>[^\n]+[?？؟])\s+(?P<answer>[^?？؟\n(\[_]{1,60})$")
+_WORD_BEHIND = re.compile(r"^(?P<text>.*[.!])\s*[(\[](?P<word>[^()\[\]]{1,60})[)\]]\s*$", re.S)
+"""A sentence that has ended, and a word in brackets: it belongs into the gap. Before the end it may be a hint."""
+MOST_WORDS_BEHIND = 6
 TO_WRITE = re.compile(rf"^{words('write')}(?!\w)", re.I)
 _ORDERING = re.compile(rf"(?<![^\W\d_]){words('ordering')}", re.I)
 _PUT = re.compile(r"^\W*(?:put|bring|sort|write|place|number)\b", re.I)
@@ -133,6 +137,9 @@ def _sum(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None
 
 def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
     gaps = len(GAP.findall(prompt))
+    behind = _WORD_BEHIND.match(prompt) if gaps == 1 and parts.answer is None else None
+    if behind:
+        return _gap_fields(behind["text"], replace(parts, answer=behind["word"]), gaps, language)
     return _gap_fields(prompt, parts, gaps, language) if gaps else None
 
 
@@ -143,8 +150,23 @@ def _answered(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made |
 
 
 def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
-    found = _ANSWER_BEHIND.match(prompt) or (_ANSWER_AFTER.match(prompt) if "\n" not in prompt else None)
-    return Made(_entry_fields(found["asks"], found["answer"].strip(), language)) if found else None
+    found = _in_line(prompt)
+    if found:
+        return Made(_entry_fields(found["asks"], found["answer"].strip(), language))
+    found = _ANSWER_NEXT.match(prompt)
+    if not found or TO_WRITE.match(found["answer"]) or len(found["answer"].split()) > MOST_WORDS_BEHIND:
+        return None
+    behind = said("behind_as_answer", "What stands behind the question was taken as its answer.")
+    return Made(_entry_fields(found["asks"], found["answer"].strip(), language), [behind], sure=False)
+
+
+def _in_line(prompt: str) -> "re.Match[str] | None":
+    return _ANSWER_BEHIND.match(prompt) or (_ANSWER_AFTER.match(prompt) if "\n" not in prompt else None)
+
+
+def answers_itself(line: str) -> bool:
+    """Whether a line is a question with its answer behind it."""
+    return _in_line(line.strip()) is not None
 
 
 def _gaps_in_brackets(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
@@ -284,7 +306,7 @@ def _true_false_fields(prompt: str, parts: Parts, new_id: NewId, language: str) 
     is_true, why = _truth_of(parts.answer or "")
     if statement and not asks:
         word = next(statement[name] for name in "abcdef" if statement[name])
-        behind = re.sub(r"^[\s–—:,.!-]+", "", statement["behind"])
+        behind = re.sub(r"^[\s–—:,.!-]+", "", statement["behind"]).strip("()")
         if is_true is None and parts.answer is None:
             is_true, why = _truth_of(word)[0], behind
             prompt = statement["before"].strip()

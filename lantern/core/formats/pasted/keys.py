@@ -23,6 +23,7 @@ _PAIR = re.compile(
 )
 _PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})(?:\s*[.):=\-–]\s*|\s+)(?=[^\W\d]|[“\"'])")
 _LINE = re.compile(rf"^[\s>•*\-–]*#?{_Q}({_NUMBER})\s*(?:[.):：=\-–→]+|\s-\s|\s(?={_SAID}\b))\s*(\S.*)$", re.I)
+_BARE_LINE = re.compile(r"^(\d{1,3})\s+([^\W\d].*)$")
 _BARS = re.compile(r"^\s*\||\|\s*$")
 _RULE = re.compile(r"^[\s|:+-]+$")
 MOST_LOOKED_AT = 20_000
@@ -63,6 +64,7 @@ def section_of(text: str) -> str | None:
 def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
     """The lines before a key at the end of the text, and the key."""
     looked_at = 0
+    first_asked = next((at for at, line in enumerate(lines) if _numbered(line) or "__" in line.text), len(lines))
     for at in range(len(lines) - 1, -1, -1):
         head = _HEAD.match(lines[at].text)
         if not head or lines[at].code:
@@ -75,8 +77,7 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
         rest = [lines[at].saying(head["rest"]), *lines[at + 1 :]]
         key = _read(rest)
         alone = not head["rest"].strip()
-        asked = any(_numbered(line) or "__" in line.text for line in lines[:at])
-        if key and asked and len(key.answers) >= (1 if alone else 2):
+        if key and first_asked < at and len(key.answers) >= (1 if alone else 2):
             return lines[:at], key
     return _without_bare_key(lines)
 
@@ -133,6 +134,9 @@ def _read(lines: list[Line]) -> Key | None:
             if not text:
                 continue
         found = list(_pairs(text))
+        bare = _BARE_LINE.match(text) if not found and last else None
+        if bare and last and int(bare[1]) == last[1] + 1:
+            found = [(int(bare[1]), bare[2].strip())]
         if any(said.endswith(("?", "？", "؟")) or "__" in said for _, said in found):
             return None
         if found:

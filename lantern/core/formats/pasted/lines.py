@@ -1,7 +1,7 @@
 """What one line of a hand-made text is: an option, an answer, a reason, the number of a question."""
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from lantern.core.formats.pasted.labels import LETTER, SERIES, index_of, number_of
 from lantern.core.formats.pasted.source import BULLET, Line
@@ -22,15 +22,21 @@ _NUMBERED_Q = re.compile(
 _ASKED = re.compile(
     rf"^\s*(?:{_Q}\s*[:：]|{_Q}\s+(?!{words('kind')}|{words('why')})[^\W\d_]{{2,12}}\s*[:：]|q\s*\.)\s*(?=\S)", re.I
 )
+_ASKING_WORD = re.compile(rf"^\s*(\**){_Q}\s*[:：]\s*\1\s*(?=\S)", re.I)
 _HEADING = re.compile(r"^\s*#{1,6}\s+(?=\S)")
 
-_LEAD = r"[\s>#•◦▪‣·●+✅✔✓☑→➤❖*_\-–(\[]*"
+_LEAD = r"[\s>#•◦▪‣·●+*_\-–(\[\u2190-\u27bf\ufe0f\U0001f300-\U0001faff]*"
+"""Bullets, arrows, ticks, small pictures: what may stand before a word that says what its line is."""
 _ANSWER = re.compile(
     rf"^{_LEAD}(?P<word>{words('answer')})[*_\s]*(?:[:：=]|(?P<dash>\s[-–—]\s))[*_\s]*(?P<text>\S.*?)\s*$", re.I
 )
 _ANSWER_ALONE = re.compile(rf"^{_LEAD}(?:{words('answer')})[*_\s]*[:：]?[*_\s]*$", re.I)
 _ANSWER_BARE = re.compile(
     rf"^{_LEAD}(?:{words('answer')})\s*[(]?(?P<text>{LETTER})[)]?[.]?\s*$|^{_LEAD}(?:ans|lsg|odp|rép|sol)\.\s+(?P<more>\S.*?)\s*$",
+    re.I,
+)
+_THAT_IS_RIGHT = re.compile(
+    rf"^\W*(?P<text>{LETTER}|\d{{1,2}})\W*\s(?:is|ist|est|es|é|è|är)\s+(?:(?:the|die|la|el|o)\s+)?(?:{words('right')})\W*$",
     re.I,
 )
 _SAYS_WHICH = re.compile(rf"^(?:(?:{words('option')})\s+)?(?:{LETTER}|\d{{1,2}})\s*(?:[).:,;–-].*)?[.]?$", re.I)
@@ -40,6 +46,9 @@ _ANSWER_IS = re.compile(
     rf"^{_LEAD}(?=(?:{words('answer')})\s)[^:：]*?\b(?:is|are|ist|sind|lautet|est|sont|es|son|è|é|är)\s+(?P<text>\S.{{0,120}})$",
     re.I,
 )
+_MODEL = re.compile(rf"^{_LEAD}(?:{words('model')})[*_\s]*[:：]", re.I)
+_SHOUTED = re.compile(r"\s{2,}(?:RIGHT|CORRECT|TRUE|RICHTIG|KORREKT|JUSTE|CORRECTO)\s*$")
+_KIND = re.compile(rf"^{_LEAD}(?:{words('kind')})[*_\s]*[:：]\s*\S", re.I)
 _MERELY_RIGHT = re.compile(rf"^(?:{words('right')})$", re.I)
 _SHORT_ANSWER = re.compile(r"^\s*A\s*[:：]\s*(?P<text>\S.*)$")
 _WHY = re.compile(rf"^{_LEAD}(?:{words('why')})[*_\s]*(?:[:：]|\s[–-]\s)[*_\s]*(?P<text>\S.*)$", re.I)
@@ -80,6 +89,11 @@ _SAID_AFTER = re.compile(
     rf"\s*(?:[(\[<{{（]\s*(?:{_RIGHT}|x|\*)\s*!?\s*[)\]>}}）]|(?:<?[-–]+|<=|←|<)\s*{_RIGHT}|←|<[-=]+|[✓✔✅√☑]|\*+)\s*[.]?$",
     re.I,
 )
+_FEEDBACK = re.compile(
+    rf"^\W*(?:(?P<right>{words('right')})|{words('wrong_option')}|{words('false')})\s*[.!:,–—-]\s*\S", re.I
+)
+_BEFORE_FEEDBACK = re.compile(r"\s+[-–—:]+\s+|\s*[(\[]\s*")
+_ITALIC = re.compile(r"^(?:_([^_\s][^_]*)_|\*([^*\s][^*]*)\*)$")
 _EARNS = re.compile(r"\s*[(\[]\s*\+?\d{1,2}\s*\w{0,6}\s*[)\]]\s*$")
 _INLINE = re.compile(rf"(?:(?<=\s)|^)(\*?)\s?\(?({LETTER})[.)）．、]\s*(?=\S)")
 
@@ -126,6 +140,11 @@ def asked(line: str) -> str | None:
     return line[found.end() :].strip() if found else None
 
 
+def without_asking_word(text: str) -> str:
+    """Without a "Question:" between a question and its number."""
+    return _ASKING_WORD.sub("", text, count=1)
+
+
 def heading(line: str) -> str | None:
     found = _HEADING.match(line)
     return line[found.end() :].strip() if found else None
@@ -142,12 +161,27 @@ def answer(line: str) -> str | None:
             and text.count("(") < text.count(")") + text.count("]")
         ):
             text = text[:-1].strip()
+        if found["word"].casefold().endswith((" is", " are", " ist", " lautet", " est", " es")):
+            text = text.rstrip(".")  # that of the sentence
         return unmarked(text)
     found = _ANSWER_BARE.match(line)
     if found:
         return found["text"] or found["more"]
+    found = _THAT_IS_RIGHT.match(line)
+    if found:
+        return found["text"]
     found = _ANSWER_IS.match(line) if not line.rstrip().endswith(("?", "？", "؟")) else None
     return unmarked(found["text"]) if found and _SAYS_WHICH.match(found["text"]) else None
+
+
+def is_model(line: str) -> bool:
+    """Whether an answer line says how an answer may be, and not how it has to be."""
+    return _MODEL.match(line) is not None
+
+
+def is_kind(line: str) -> bool:
+    """ "Type: short answer" """
+    return _KIND.match(line) is not None
 
 
 def without_remarks(answer: str) -> tuple[str, str]:
@@ -219,6 +253,22 @@ def says_in_order(line: str) -> bool:
     return _IN_ORDER.match(line) is not None
 
 
+def says_of_an_option(text: str) -> bool | None:
+    """Whether a feedback says that its option is right: "Correct! It holds."; None for what is no feedback."""
+    found = _FEEDBACK.match(text)
+    return None if found is None else found["right"] is not None
+
+
+def without_feedback(option: OptionLine) -> tuple[OptionLine, str]:
+    """(an option without what is said of it behind a dash, that)."""
+    for between in _BEFORE_FEEDBACK.finditer(option.text):
+        behind = option.text[between.end() :]
+        right = says_of_an_option(behind)
+        if right is not None and between.start():
+            return replace(option, text=option.text[: between.start()], right=option.right or right), behind
+    return option, ""
+
+
 def option(line: Line) -> OptionLine | None:
     """The line as an option, if it looks like one. One that begins with a word for answer is none."""
     text = line.text
@@ -241,6 +291,8 @@ def option(line: Line) -> OptionLine | None:
     bullet = _BULLET.match(text)
     if bullet:
         inner_text, said = said_after(text[bullet.end() :].strip())
+        italic = _ITALIC.match(inner_text)
+        inner_text, said = (italic[1] or italic[2], True) if italic else (inner_text, said)
         label = _LABEL.match(inner_text)
         if label:
             return OptionLine(_label(label), inner_text[label.end() :], said or line.bold, True)
@@ -298,7 +350,7 @@ def unmarked(text: str) -> str:
 
 def said_after(text: str) -> tuple[str, bool]:
     """(the text without what says that it is right, whether something did)."""
-    found = _SAID_AFTER.search(text)
+    found = _SAID_AFTER.search(text) or _SHOUTED.search(text)
     worth = _EARNS.search(text) if not found else None
     if worth and (said := _SAID_AFTER.search(text[: worth.start()])) and said.start():
         return text[: said.start()].strip(), True

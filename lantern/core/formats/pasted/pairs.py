@@ -17,8 +17,9 @@ _BETWEEN = (
     re.compile(r"\s*=\s*"),
     re.compile(r"\s*[:：]\s+"),
     re.compile(r"\s*;\s+"),
+    re.compile(r"\s+/\s+"),
 )
-_COLUMNS, _COLON = _BETWEEN[:2], _BETWEEN[5]
+_COLUMNS, _COLON, _SLASH = _BETWEEN[:2], _BETWEEN[5], _BETWEEN[7]
 _RULE = re.compile(r"^[\s|:+-]+$")
 _MARK = re.compile(r"^\s*(?:[-*•]|\d{1,3}[.)])\s+(?=\S)")
 _HEADS = re.compile(
@@ -75,7 +76,7 @@ def _pairs_in(lines: list[str], *, headed: bool) -> tuple[list[tuple[str, str]],
         halves = [[half.strip() for half in between.split(line, maxsplit=1)] for line in bare]
         if not all(len(half) == 2 and all(half) for half in halves):
             continue
-        if between in _COLUMNS and any(between.search(half[1]) for half in halves):
+        if between in (*_COLUMNS, _SLASH) and any(between.search(half[1]) for half in halves):
             continue  # a table with more columns than two is no list of pairs
         pairs = [(half[0], half[1]) for half in halves]
         guessed = ""
@@ -112,6 +113,8 @@ def _is_pair(left: str, right: str) -> bool:
         or line_of.topics(f"{said}: x") is not None
         or line_of.seconds(f"{said}: 5") is not None
     )
+    if line_of.says_of_an_option(right) is not None:
+        return False
     return is_term and not beside and right.casefold().rstrip(".") not in {"true", "false", "t", "f"}
 
 

@@ -20,6 +20,8 @@ _KIND_BEFORE = re.compile(
 _ASKED = re.compile(r"[?？؟]\s*\**\s*$")
 _BEHIND = re.compile(r"(?<=[?？:])\s+\S")
 LONGEST_IN_ONE_LINE = 1000
+_SLASHED = re.compile(r"^(?P<asks>.+?[^?？\s])\s+(?P<cells>[^\s/]+(?:\s*/\s*[^\s/]+){2,})\s*[.]?$")
+"""A sentence that ends in several words of which one is right."""
 _ENDS = (".", "!", "?", ":", ";", "。", "？", "！", "؟", "…")
 _ANSWER_IN_LINE = re.compile(rf"[\s.;(\[](?:{words('answer')})\s?[:：=]\s*(?P<answer>\S[^:：]*?)[)\]]?\s*$", re.I)
 _BANK = re.compile(rf"^\s*(?:[(\[]\s*)?(?:{words('bank')})\s*[:：]\s*(?P<words>\S.*?)[)\]]?\s*$", re.I)
@@ -102,6 +104,10 @@ class _Taker:
         if answer is not None:
             if parts.answer is not None:
                 parts.left.append(line.source)
+            elif line_of.is_model(text) and not self._options:
+                parts.is_open = True
+                parts.why.append(answer)
+                return "why"
             else:
                 parts.answer, remarks = line_of.without_remarks(answer)
                 parts.left += [remarks] if remarks else []
@@ -109,7 +115,7 @@ class _Taker:
         fact = self._fact(text)
         if fact:
             return fact
-        if line_of.is_aside(text):
+        if line_of.is_aside(text) or line_of.is_kind(text):
             parts.left.append(line.source)
             return "left"
         one = line_of.option(line)
@@ -123,6 +129,8 @@ class _Taker:
             parts.left.append(line.source)
             return "left"
         if one is not None and (self._last != "why" or one.sure):
+            one, feedback = line_of.without_feedback(one)
+            parts.left += [feedback.strip(" )]")] if feedback else []
             right = one.right or (self._mixed and one.star)
             self._options.append((replace(one, text=one.text.strip(), right=right), line))
             return "option"
@@ -272,6 +280,12 @@ class _Taker:
         answer = (self.parts.answer or "").casefold().rstrip(".")
         if sign and len(cells) > 1 and answer in {cell.casefold() for cell in cells}:
             self._prompt[-1] = last.saying(asks)
+            self.parts.options = [OptionLine("", cell, False, False) for cell in cells]
+            return
+        slashed = _SLASHED.match(last.text.strip())
+        cells = [cell.strip() for cell in slashed["cells"].split("/")] if slashed else []
+        if slashed and answer and answer in {cell.casefold() for cell in cells}:
+            self._prompt[-1] = last.saying(f"{slashed['asks'].rstrip()} …")
             self.parts.options = [OptionLine("", cell, False, False) for cell in cells]
 
     def _plain_options(self) -> None:

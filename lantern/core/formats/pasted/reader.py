@@ -20,7 +20,7 @@ from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.asking import Found, asks, counted_twice, is_passage, waits, with_doubts
 from lantern.core.formats.pasted.blocks import Block, Cut, cut
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
-from lantern.core.formats.pasted.fields import ASKS, Made, fields_of, match_fields, states
+from lantern.core.formats.pasted.fields import ASKS, Made, answers_itself, fields_of, match_fields, states
 from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps
 from lantern.core.formats.pasted.literal import literal
 from lantern.core.formats.pasted.oddities import odd
@@ -42,6 +42,8 @@ from lantern.core.sentences import message_of
 LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
 LONGEST_PAGE = 4000
+_LETTER_ALONE = re.compile(r"^\s*\(?([A-La-l])[.)]?\s*$")
+MOST_LINES_BETWEEN = 3
 
 
 def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[str, str] | None = None) -> Incoming:
@@ -53,7 +55,7 @@ def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[s
         long = "This text is too long to be read at once. It was read up to line {line}: paste the rest afterwards."
         lines = lines[:MOST_LINES]
         incoming.note(said("text_too_long", long, line=lines[-1].at))
-    lines = tidy(_with_labels(one_to_a_line(one_column(lines))))
+    lines = tidy(_with_letters(_with_labels(one_to_a_line(one_column(lines)))))
     reader = _Reader(new_id, language, choices or {})
     found = [*reader.entries_of(lines, incoming)]
     found.sort(key=lambda entry: entry.at)
@@ -84,6 +86,24 @@ def _with_labels(lines: list[Line]) -> list[Line]:
         indent = line.text[: len(line.text) - len(line.text.lstrip())]
         made[below] = made[below].saying(f"{indent}{label}{text}")
         made[at] = line.saying("")
+    return made
+
+
+def _with_letters(lines: list[Line]) -> list[Line]:
+    """Letters that stand alone above what they name, A, B, C in turn, are put before it: "A", and below it "cod"."""
+    made = list(lines)
+    run: list[int] = []
+    for at, line in enumerate(lines[:-1]):
+        found = None if line.code or lines[at + 1].is_blank else _LETTER_ALONE.match(line.text)
+        letter = ord(found[1].upper()) - ord("A") if found else -1
+        if letter == len(run) > 0 and at - run[-1] <= MOST_LINES_BETWEEN:
+            run.append(at)
+            for place in run if len(run) == 2 else run[-1:]:
+                label = lines[place].text.strip().strip("().")
+                made[place], below = lines[place].saying(""), lines[place + 1]
+                made[place + 1] = below.saying(f"{label}) {below.text.strip()}")
+        elif letter >= 0:
+            run = [at] if letter == 0 else []
     return made
 
 
@@ -140,7 +160,8 @@ class _Reader:
         if pairs is not None:
             return None, list(self._pairs(block, pairs))
         statements = block.filled
-        if len(statements) > 1 and block.number is None and all(states(line.text) for line in statements):
+        told = (states, answers_itself)
+        if len(statements) > 1 and block.number is None and any(all(map(one, block.texts)) for one in told):
             apart = [Block([line], None, block.section) for line in statements]
             return None, [found for one in apart for found in self._read(one, cuts)[1]]
         asked = [line for line in statements[1:] if line_of.option(line) and line.text.rstrip().endswith(ASKS[:3])]
