@@ -13,7 +13,7 @@ from hypothesis import HealthCheck, example, given, settings
 from hypothesis import strategies as st
 
 from lantern.core.formats.exchange import Source, Unreadable
-from lantern.core.formats.registry import WRITERS, read_file
+from lantern.core.formats.registry import WRITERS, read_file, read_typed
 from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.formats.sheet_write import write_table
 from lantern.core.questions.content import About, SetContent
@@ -23,14 +23,18 @@ from tests.contracts.test_formats import ids, same, stored
 
 FORMS = {form.name: form for form in WRITERS}
 WAYS = ("deleted", "doubled", "moved")
-many = settings(max_examples=150, deadline=None, suppress_health_check=list(HealthCheck))
+many = settings(max_examples=80, deadline=None, suppress_health_check=list(HealthCheck))
 some_sets = st.lists(any_item(), min_size=1, max_size=3)
 places = st.tuples(st.sampled_from(WAYS), st.floats(0, 1), st.floats(0, 1))
 
 
+def place_in(lines, change):
+    return min(int(change[1] * len(lines)), len(lines) - 1)
+
+
 def changed(lines, change):
-    way, at, to = change
-    index = min(int(at * len(lines)), len(lines) - 1)
+    way, _, to = change
+    index = place_in(lines, change)
     rest = [*lines[:index], *lines[index + 1 :]]
     if way == "deleted":
         return rest
@@ -122,3 +126,39 @@ def test_a_package_with_a_line_changed_is_the_same_or_tells(name, items, change,
 
 def told(incoming):
     return {str(one) for one in (*incoming.notes, *(one for entry in incoming.entries for one in entry.sentences))}
+
+
+_simple = st.lists(
+    st.sampled_from("rope bow stern tide mole lamp fog anchor sail keel".split()), min_size=1, max_size=3
+)
+_texts = _simple.map(" ".join)
+
+
+@st.composite
+def pasted(draw):
+    """(a text as people type it, where it says of each line what it is)."""
+    lines = []
+    for number in range(1, draw(st.integers(2, 4)) + 1):
+        options = draw(st.lists(_texts, min_size=3, max_size=5, unique=True))
+        lines.append(("asks", f"{number}. Which of these is number {number}, a {draw(_texts)}?"))
+        lines += [("option", f"{letter}) {text}") for letter, text in zip("abcde", options, strict=False)]
+        lines[-1] = ("last", lines[-1][1])
+        lines.append(("answer", f"Answer: {'abcde'[draw(st.integers(0, len(options) - 2))]}"))
+        if draw(st.booleans()):
+            lines.append(("why", f"Explanation: It is a {draw(_texts)}."))
+        lines.append(("blank", ""))
+    return lines[:-1]
+
+
+@many
+@given(lines=pasted(), change=places)
+def test_a_pasted_text_with_a_line_changed_is_the_same_or_tells(lines, change):
+    """But for what nothing in the text can tell: a last option that is gone, a reason that is gone or below another
+    question, the last question, or what stands alone between two."""
+    after = changed(lines, change)
+    role, _ = lines[place_in(lines, change)]
+    before, now = (read_typed("\n".join(text for _, text in some), ids(), "en") for some in (lines, after))
+    assert [entry.sure for entry in before.entries] == [True] * sum(role == "asks" for role, _ in lines)
+    if says_so(now) or what_is_said(now) == what_is_said(before):
+        return
+    assert role in {"last", "why", "blank"}

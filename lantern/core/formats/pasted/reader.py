@@ -127,7 +127,8 @@ class _Reader:
             incoming.title = cuts.title.text.strip("*_ ")[:200]
         given = gives_numbered_gaps(cuts)
         banks = banks_of(cuts.blocks)
-        blocks = [(block, *self._read(block, cuts, bank)) for block, bank in zip(cuts.blocks, banks, strict=True)]
+        wanted = zip(cuts.blocks[: MOST_ENTRIES + 1], banks, strict=False)  # of more, nothing is shown
+        blocks = [(block, *self._read(block, cuts, bank)) for block, bank in wanted]
         if blocks and not tables and not any(asks(block, parts) for block, parts, _ in blocks):
             incoming.title = ""
             yield self._prose(_joined(lines), wanted=False)
