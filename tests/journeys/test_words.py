@@ -155,7 +155,8 @@ def test_no_page_of_a_teacher_says_a_word_that_no_catalogue_has(server, teacher,
     wait_for(driver, KNOTS)
     assert driver.execute_script("return document.documentElement.dir") == way
     pages = {
-        "/sets": KNOTS, f"/sets/{ran['set']}": KNOTS, "/shelf": "", "/bin": "", "/bring-in": "", "/pick": "Ποιος",
+        "/sets": KNOTS, f"/sets/{ran['set']}": KNOTS, f"/sets/{ran['set']}/text": KNOTS, "/shelf": "", "/bin": "",
+        "/bring-in": "", "/pick": "Ποιος",
         "/classes": "8Γ", f"/classes/{ran['class']}": "8Γ", f"/classes/{ran['class']}/results": "8Γ",
         "/sessions": KNOTS, f"/sessions/{ran['session']}": "Ποιος",
         f"/sessions/{ran['session']}/questions/q1": "Σταυρόκομπος",

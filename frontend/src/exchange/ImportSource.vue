@@ -7,7 +7,6 @@ import FileDrop from '@/ui/FileDrop.vue'
 import UiButton from '@/ui/UiButton.vue'
 import { field } from '@/ui/recipes'
 import { t } from './words'
-import { listed } from '@/words'
 
 defineProps<{ busy: boolean }>()
 const emit = defineEmits<{ text: [text: string]; file: [file: File] }>()
@@ -29,8 +28,6 @@ async function paste(event: ClipboardEvent): Promise<void> {
 }
 
 const EXAMPLE = t('sample')
-const TABLES = ['xlsx', 'ods', 'xls', 'csv']
-const DOCUMENTS = ['docx', 'odt', 'pptx', 'pdf', 'html']
 </script>
 
 <template>
@@ -61,11 +58,11 @@ const DOCUMENTS = ['docx', 'odt', 'pptx', 'pdf', 'html']
       <FileDrop :busy="busy" :reading="t('reading_a_file')" @file="emit('file', $event)" />
       <dl class="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[15px]">
         <dt class="font-bold">{{ t('spreadsheet') }}</dt>
-        <dd>{{ listed(TABLES) }}</dd>
+        <dd>{{ t('suffixes_of_tables') }}</dd>
         <dt class="font-bold">{{ t('test_package') }}</dt>
         <dd>{{ t('qti_3_0_and_2_1') }}</dd>
         <dt class="font-bold">{{ t('document') }}</dt>
-        <dd>{{ listed(DOCUMENTS) }}</dd>
+        <dd>{{ t('suffixes_of_documents') }}</dd>
         <dt class="font-bold">{{ t('text') }}</dt>
         <dd>txt, md</dd>
         <dt class="font-bold">{{ t('from_here') }}</dt>

@@ -66,6 +66,8 @@ export default {
   reading: 'Wird gelesen…',
   it_goes_on_whatever_page_you_are_on:
     'Es dauert eine Weile und geht weiter, auf welcher Seite Sie auch sind.',
+  suffixes_of_tables: 'xlsx, ods, xls, csv',
+  suffixes_of_documents: 'docx, odt, pptx, pdf, html',
   steps_done: '{done} von {total}',
   stop: 'Anhalten',
   read_it: 'Lesen',

@@ -59,6 +59,8 @@ export default {
     'Mark what is right with a star, a tick, bold letters or “(correct)”; or write “Answer: B” below, or a key at the end.',
   reading: 'Reading…',
   it_goes_on_whatever_page_you_are_on: 'It takes a while, and goes on whatever page you are on.',
+  suffixes_of_tables: 'xlsx, ods, xls, csv',
+  suffixes_of_documents: 'docx, odt, pptx, pdf, html',
   steps_done: '{done} of {total}',
   stop: 'Stop',
   read_it: 'Read it',

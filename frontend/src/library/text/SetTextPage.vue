@@ -88,7 +88,9 @@ function download(): void {
   <div v-else class="flex flex-col px-4 py-4 md:px-7 lg:h-[calc(100vh-3.25rem)]">
     <div class="mb-2 flex flex-wrap items-baseline gap-x-5 gap-y-1">
       <h1 class="text-2xl">{{ t('the_set_as_text_2') }}</h1>
-      <p class="grow text-slate" dir="auto">{{ draft.title || common('untitled_set') }}</p>
+      <p class="grow text-slate">
+        <bdi>{{ draft.title || common('untitled_set') }}</bdi>
+      </p>
       <RouterLink :to="`/sets/${setId}`" class="font-bold text-tide hover:underline">{{
         t('back_to_writing')
       }}</RouterLink>
@@ -156,7 +158,9 @@ function download(): void {
       </section>
     </div>
     <p class="mt-2 text-[15px] text-slate">{{ t('a_line_with_begins_a_question') }}</p>
-    <div class="mt-2 flex flex-wrap items-center gap-3">
+    <div
+      class="sticky bottom-0 mt-2 flex flex-wrap items-center gap-3 bg-fog max-lg:border-t max-lg:border-slate max-lg:py-2"
+    >
       <UiButton look="main" :hint="t('ctrl_s')" :disabled="!isOpen" @click="takeOver">{{
         t('take_it_over')
       }}</UiButton>

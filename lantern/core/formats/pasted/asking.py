@@ -6,7 +6,8 @@ from itertools import pairwise
 
 from lantern.core.formats.exchange import Entry
 from lantern.core.formats.pasted.blocks import Block
-from lantern.core.formats.pasted.fields import ASKS, TO_WRITE, states, sums
+from lantern.core.formats.pasted.fields import ASKS, TO_WRITE, answers_itself, states, sums
+from lantern.core.formats.pasted.keys import Key
 from lantern.core.formats.pasted.parts import Parts
 from lantern.core.formats.pasted.words import APART
 from lantern.core.formats.sayings import words
@@ -16,6 +17,7 @@ from lantern.core.questions.items import Question
 _SPEAKS = re.compile(rf"(?<!\w){words('speaks')}(?!\w)", re.I)
 _TO_THE_READER = re.compile(r"\b(?:questions?|answers?|tick|choose|you(?:r|rs)?|let me|fragen?|kreuze)\b", re.I)
 FEWEST_SENTENCES, SHORTEST_PASSAGE = 2, 90
+FEWEST_ANSWERS = 2
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,6 +41,7 @@ def asks(block: Block, parts: Parts | None) -> bool:
     asks = any(line.rstrip("*_ ").endswith(ASKS) for line in parts.prompt)
     asks |= block.number is not None and re.search(r"\([^()\d]{1,30}\)", prompt) is not None
     asks |= block.number is not None and not parts.options and TO_WRITE.match(prompt) is not None
+    asks |= any(answers_itself(line) for line in parts.prompt)
     told = parts.answer is not None or any(one.right for one in parts.options)
     shape = (
         bool(re.search(r"_{2,}", prompt)) or states(prompt) or (parts.points is not None and block.number is not None)
@@ -66,6 +69,20 @@ def counted_twice(blocks: list[Read]) -> list[Read]:
         for place, (one, one_parts, one_found) in ((at - 1, made[at - 1]), (at, (block, parts, found))):
             told = [replace(f, entry=_unsure(f.entry, twice)) for f in one_found]
             made[place] = (one, one_parts, told)
+    return made
+
+
+def beside_the_key(blocks: list[Read], key: Key) -> list[Read]:
+    """Numbered questions of which a key at the end says nothing, where it does of others."""
+    if len(key.answers) < FEWEST_ANSWERS:
+        return blocks
+    lacks = said("key_lacks", "The key at the end says nothing of this question.")
+    made = []
+    for block, parts, found in blocks:
+        answered = parts is None or parts.answer is not None or any(one.right for one in parts.options)
+        if block.number is not None and not answered:
+            found = [replace(one, entry=_unsure(one.entry, lacks)) for one in found]
+        made.append((block, parts, found))
     return made
 
 

@@ -153,8 +153,8 @@ def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -
     found = _in_line(prompt)
     if found:
         return Made(_entry_fields(found["asks"], found["answer"].strip(), language))
-    found = _ANSWER_NEXT.match(prompt)
-    if not found or TO_WRITE.match(found["answer"]) or len(found["answer"].split()) > MOST_WORDS_BEHIND:
+    found = _next_to(prompt)
+    if not found:
         return None
     behind = said("behind_as_answer", "What stands behind the question was taken as its answer.")
     return Made(_entry_fields(found["asks"], found["answer"].strip(), language), [behind], sure=False)
@@ -162,6 +162,17 @@ def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -
 
 def _in_line(prompt: str) -> "re.Match[str] | None":
     return _ANSWER_BEHIND.match(prompt) or (_ANSWER_AFTER.match(prompt) if "\n" not in prompt else None)
+
+
+def _next_to(prompt: str) -> "re.Match[str] | None":
+    found = _ANSWER_NEXT.match(prompt)
+    wrong = found and (TO_WRITE.match(found["answer"]) or len(found["answer"].split()) > MOST_WORDS_BEHIND)
+    return None if wrong else found
+
+
+def seems_answered(line: str) -> bool:
+    """Whether a line is a question with a few words behind it."""
+    return _next_to(line.strip()) is not None
 
 
 def answers_itself(line: str) -> bool:
@@ -302,6 +313,8 @@ def _true_false_fields(prompt: str, parts: Parts, new_id: NewId, language: str) 
     above, _, last = prompt.rpartition("\n")
     if asks and parts.answer is None and above and truth_of(last.strip()) is not None:
         parts.answer, prompt = last.strip(), above
+    if asks and asks.start() == 0 and parts.answer is None and _SAID_TRUE.match(rest := prompt[asks.end() :]):
+        asks, prompt = None, rest.strip()  # "T / F  The tide turns.   T"
     statement = _SAID_TRUE.match(prompt)
     is_true, why = _truth_of(parts.answer or "")
     if statement and not asks:

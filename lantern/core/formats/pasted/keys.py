@@ -13,6 +13,9 @@ _SAID = rf"(?:{LETTER}(?:\s*[,&+/]\s*{LETTER})*|{words('true')}|{words('false')}
 _NUMBER = r"(?:\d{1,3}|[ivx]{1,5}|[IVX]{1,5})"
 _Q = rf"(?:(?:{words('question')})\s*\.?\s*)?"
 _HEAD = re.compile(rf"^[\s#*_>•\-–(]*(?:{words('key')}|{words('answer')})[\s*_]*[.:：)]?[\s*_]*(?P<rest>.*)$", re.I)
+_BEHIND_A_SENTENCE = re.compile(
+    rf"^(?P<before>[^:：?]{{1,60}}[.!])\s+(?P<key>(?:{words('key')}|{words('answer')})\s*[:：](?P<said>.*))$", re.I
+)
 _SECTION = re.compile(
     rf"^\s*(?:#{{1,6}}\s+)?(?:{words('section')})\s+(?P<name>[A-Z]|\d{{1,2}}|[IVX]{{1,4}})\b\s*[.:：)\-–]?\s*", re.I
 )
@@ -63,6 +66,7 @@ def section_of(text: str) -> str | None:
 
 def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
     """The lines before a key at the end of the text, and the key."""
+    lines = _with_key_apart(lines)
     looked_at = 0
     first_asked = next((at for at, line in enumerate(lines) if _numbered(line) or "__" in line.text), len(lines))
     for at in range(len(lines) - 1, -1, -1):
@@ -77,9 +81,20 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
         rest = [lines[at].saying(head["rest"]), *lines[at + 1 :]]
         key = _read(rest)
         alone = not head["rest"].strip()
-        if key and first_asked < at and len(key.answers) >= (1 if alone else 2):
+        is_only = alone or sum(_numbered(line) for line in lines[first_asked:at]) == 1
+        if key and first_asked < at and len(key.answers) >= (1 if is_only else 2):
             return lines[:at], key
     return _without_bare_key(lines)
+
+
+def _with_key_apart(lines: list[Line]) -> list[Line]:
+    """A key that stands behind a sentence in the last line is a line of its own."""
+    last = max((at for at, line in enumerate(lines) if not line.is_blank), default=-1)
+    found = _BEHIND_A_SENTENCE.match(lines[last].text) if last >= 0 and not lines[last].code else None
+    if found is None or not list(_pairs(found["said"].strip())):
+        return lines
+    line = lines[last]
+    return [*lines[:last], line.saying(found["before"]), line.saying(found["key"]), *lines[last + 1 :]]
 
 
 def _numbered(line: Line) -> bool:

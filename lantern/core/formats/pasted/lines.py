@@ -14,6 +14,8 @@ _NUMBER = re.compile(
     r"(?:(?P<mark>[.、．])(?:\s+|(?=[^\d\s.]))|(?P<mark2>[)\]])\s*|(?P<mark3>[:：])(?:\s+|(?=\D))|(?P<mark4>\s[-–—])\s+)(?=\S)",
     re.I,
 )
+_DIVIDED = re.compile(r"^\s*\d{1,3}\s[:：]\s*\d")
+"""A sum that begins with a number and a colon."""
 _NUMBERED_Q = re.compile(
     rf"^\s*(?:#{{1,6}}\s+)?(?:第\s*)?(?:{_Q}|no|nr)\s*\.?\s*#?(\d{{1,3}})(?:\s*[题題])?\s*(?:{_POINTS})?\s*[.):：\-–—]?\s*(?=\S|$)"
     r"|^\s*#(\d{1,3})\s+(?=\S)|^\s*第\s*(\d{1,3})\s*[题題問问]\s*[.):：]?\s*(?=\S|$)",
@@ -95,7 +97,7 @@ _FEEDBACK = re.compile(
 _BEFORE_FEEDBACK = re.compile(r"\s+[-–—:]+\s+|\s*[(\[]\s*")
 _ITALIC = re.compile(r"^(?:_([^_\s][^_]*)_|\*([^*\s][^*]*)\*)$")
 _EARNS = re.compile(r"\s*[(\[]\s*\+?\d{1,2}\s*\w{0,6}\s*[)\]]\s*$")
-_INLINE = re.compile(rf"(?:(?<=\s)|^)(\*?)\s?\(?({LETTER})[.)）．、]\s*(?=\S)")
+_INLINE = re.compile(rf"(?:(?<=\s)|^)(\*?)\s?\(?({LETTER})[.):）．、]\s*(?=\S)")
 
 
 @dataclass(frozen=True, slots=True)
@@ -112,7 +114,7 @@ class OptionLine:
 def question_number(line: str) -> tuple[int, str, str] | None:
     """(number, how it is written, the rest), where the line begins with a number."""
     found = _NUMBER.match(line)
-    if found:
+    if found and not _DIVIDED.match(line):
         mark = found["mark"] or found["mark2"] or found["mark3"] or found["mark4"].strip()
         return int(found[1]), mark, _with_points(found, line)
     found = _NUMBERED_Q.match(line)

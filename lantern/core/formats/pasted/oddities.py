@@ -4,14 +4,21 @@ import re
 from typing import Any
 
 from lantern.core.formats.pasted.labels import LETTER
+from lantern.core.formats.pasted.lines import is_labelled
 from lantern.core.formats.sayings import words
 from lantern.core.messages import Message, said
 
 _LABEL = re.compile(rf"(?<!\w)(?:{words('answer', 'en')}|{words('question', 'en')}\s*\d+)\s*[:=]\s*\S+", re.I)
 _OPTION_WITHIN = re.compile(rf"(?:^|\s)\(?(?:[b-hB-H]|{LETTER}(?<![A-Za-z]))[).]\s+\S+")
 _OPTION_LINE = re.compile(rf"^\s*(?:\(?{LETTER}[).:]|[-•*☐☑✓✗])\s+\S")
+_ASKING_WORD = re.compile(rf"^\W*(?:{words('question', 'en')})\s*[:：]", re.I)
+_SLASHED = re.compile(r"[^\s/]+(?:\s*/\s*[^\s/]+)+")
+_LETTERED = re.compile(r"^\s*\(?[A-La-l][.)]\s")
+_SENTENCES = re.compile(r"[.!?]\s+\S")
 MOST_USUAL = 8
 """Options that a question has, but for rare ones."""
+MOST_WORDS_TYPED = 8
+"""Of an answer that is typed, and compared with this one."""
 
 
 def odd(fields: dict[str, Any]) -> Message | None:
@@ -32,6 +39,17 @@ def odd(fields: dict[str, Any]) -> Message | None:
     asking = next((answer for answer in answers if answer.rstrip().endswith(("?", "？", "؟"))), None)
     if asking:
         return _strange(asking)
+    label = _ASKING_WORD.match(prompt)
+    labelled = [label[0]] if label else [line for line in prompt.split("\n")[1:] if is_labelled(line)]
+    chosen = [one for one in _SLASHED.findall(prompt) if {part.strip(" .") for part in one.split("/")} & set(answers)]
+    lettered = [left for pair in fields.get("pairs", ()) if _LETTERED.match(left := str(pair["left"]))]
+    strange = next(iter((*labelled, *chosen, *lettered)), None)
+    if strange is not None:
+        return _strange(strange)
+    long = next((one for one in answers if len(one.split()) > MOST_WORDS_TYPED or _SENTENCES.search(one)), None)
+    if long is not None:
+        nobody = "“{answer}” is long for an answer that is typed: hardly anybody will write just that."
+        return said("long_answer", nobody, answer=long[:80])
     if len(options) > MOST_USUAL:
         return said(
             "many_options", "It has {count} options: look whether they belong to one question.", count=len(options)

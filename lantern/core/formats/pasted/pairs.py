@@ -4,6 +4,7 @@ import re
 from dataclasses import dataclass
 
 from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.pasted.labels import LETTER
 from lantern.core.formats.sayings import words
 
 FEWEST = 3
@@ -29,6 +30,10 @@ _HEADS = re.compile(
     r"|espagnol|español|inglés|francés|alemán|українська|англійська)$",
     re.I,
 )
+_NO_TERM = re.compile(
+    rf"^(?:\(?(?:{LETTER}|\d{{1,3}}|[ivx]{{1,4}})[.):]?|\d[\d\s.,]*[+\-*x×·÷:/^√−–][\d\s+\-*x×·÷:/().,^²³√−–]*)$", re.I
+)
+"""The letter of an option, the number of a question, the left side of a sum."""
 _ANSWERING = {"q", "a"}
 _ABOUT_A_LETTER = re.compile(rf"^{words('letter_head')}\.?$", re.I)
 _OUTSIDE = re.compile(r"[\w.+-]+@[\w-]+\.\w|https?://|\bwww\.|^\+?[\d ()/-]{6,}$|^\d{1,2}[:.]\d{2}\b")
@@ -79,6 +84,8 @@ def _pairs_in(lines: list[str], *, headed: bool) -> tuple[list[tuple[str, str]],
         if between in (*_COLUMNS, _SLASH) and any(between.search(half[1]) for half in halves):
             continue  # a table with more columns than two is no list of pairs
         pairs = [(half[0], half[1]) for half in halves]
+        if all(_NO_TERM.match(left) for left, _ in pairs):
+            continue
         guessed = ""
         if not headed and all(_HEADS.match(part) for part in pairs[0]):
             pairs = pairs[1:]

@@ -5,6 +5,7 @@ from dataclasses import dataclass, field, replace
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.blocks import Block
+from lantern.core.formats.pasted.labels import LETTER
 from lantern.core.formats.pasted.lines import OptionLine
 from lantern.core.formats.pasted.literal import code, literal
 from lantern.core.formats.pasted.source import BULLET, Line
@@ -20,6 +21,9 @@ _KIND_BEFORE = re.compile(
 _ASKED = re.compile(r"[?？؟]\s*\**\s*$")
 _BEHIND = re.compile(r"(?<=[?？:])\s+\S")
 LONGEST_IN_ONE_LINE = 1000
+_LINES_TO_WRITE_ON = re.compile(r"^[\s_.…]{12,}$")
+_KEY_ASIDE = re.compile(rf"\s{{2,}}[(\[]\s*(?P<answer>{LETTER})\s*[)\]]\s*$")
+"""The letter of the right one, far behind options that follow each other in one line."""
 _SLASHED = re.compile(r"^(?P<asks>.+?[^?？\s])\s+(?P<cells>[^\s/]+(?:\s*/\s*[^\s/]+){2,})\s*[.]?$")
 """A sentence that ends in several words of which one is right."""
 _ENDS = (".", "!", "?", ":", ";", "。", "？", "！", "؟", "…")
@@ -95,6 +99,9 @@ class _Taker:
         columns = self._columns(line)
         if columns:
             return columns
+        if not first and _LINES_TO_WRITE_ON.match(text):
+            parts.is_open = True
+            return "prompt"
         if first:
             self._prompt.append(line.saying(_DECORATION.sub("", text)))
             return "prompt"
@@ -122,6 +129,9 @@ class _Taker:
         if one is None and (numbered := line_of.question_number(text)) is not None and numbered[1] != "Q":
             marked = line_of.marked_plain(replace(line, text=numbered[2]))
             one = OptionLine(str(numbered[0]), marked.text if marked else numbered[2], marked is not None, True)
+        if one is not None and self._speaks_on(one):
+            self._prompt.append(line)
+            return "prompt"
         if one is not None and self._last == "answer" and self._names_again(one):
             parts.answer = f"{parts.answer}\n{one.label}) {one.text}"
             return "answer"
@@ -135,6 +145,10 @@ class _Taker:
             self._options.append((replace(one, text=one.text.strip(), right=right), line))
             return "option"
         return self._plain(line, far)
+
+    def _speaks_on(self, one: OptionLine) -> bool:
+        """Who speaks in a dialogue with gaps, "A: Where ____?" and "B: In ____.", is no letter of an option."""
+        return "__" in one.text and not self._options and any("__" in line.text for line in self._prompt)
 
     def _names_again(self, one: OptionLine) -> bool:
         """An option that stands once more below the answer line, in a list of all that are right."""
@@ -154,6 +168,10 @@ class _Taker:
             role = self._columns(line.saying(line.text[: behind.start()]))
             self.parts.answer = behind["answer"].rstrip(" .") if role else None
             return role
+        aside = _KEY_ASIDE.search(line.text) if self.parts.answer is None else None
+        if aside and len(line_of.options_in_one_line(line.saying(line.text[: aside.start()]))) > 1:
+            self.parts.answer = aside["answer"]
+            line = line.saying(line.text[: aside.start()])
         together = line_of.options_in_one_line(line, len(self._options))
         if not together and len(cells := _COLUMN.findall(line.text)) > 1:
             found = [line_of.option(line.saying(cell)) for cell in cells]

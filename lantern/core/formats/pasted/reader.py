@@ -17,10 +17,27 @@ from pydantic import ValidationError
 
 from lantern.core.formats.exchange import MOST_ENTRIES, Alternative, Entry, Incoming, line_place
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.asking import Found, asks, counted_twice, is_passage, waits, with_doubts
+from lantern.core.formats.pasted.asking import (
+    Found,
+    asks,
+    beside_the_key,
+    counted_twice,
+    is_passage,
+    waits,
+    with_doubts,
+)
 from lantern.core.formats.pasted.blocks import Block, Cut, cut
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
-from lantern.core.formats.pasted.fields import ASKS, Made, answers_itself, fields_of, match_fields, states
+from lantern.core.formats.pasted.fields import (
+    ASKS,
+    Made,
+    answers_itself,
+    fields_of,
+    match_fields,
+    seems_answered,
+    states,
+    sums,
+)
 from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps
 from lantern.core.formats.pasted.literal import literal
 from lantern.core.formats.pasted.oddities import odd
@@ -43,7 +60,7 @@ LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
 LONGEST_PAGE = 4000
 _LETTER_ALONE = re.compile(r"^\s*\(?([A-La-l])[.)]?\s*$")
-MOST_LINES_BETWEEN = 3
+MOST_LINES_BETWEEN, FEWEST_LETTERS = 3, 2
 
 
 def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[str, str] | None = None) -> Incoming:
@@ -90,21 +107,33 @@ def _with_labels(lines: list[Line]) -> list[Line]:
 
 
 def _with_letters(lines: list[Line]) -> list[Line]:
-    """Letters that stand alone above what they name, A, B, C in turn, are put before it: "A", and below it "cod"."""
+    """Letters that stand alone in their lines, A, B, C in turn: each is put before the line below it that it names, or,
+    where the next letter stands there, it is an option itself."""
     made = list(lines)
     run: list[int] = []
-    for at, line in enumerate(lines[:-1]):
-        found = None if line.code or lines[at + 1].is_blank else _LETTER_ALONE.match(line.text)
+    for at, line in enumerate(lines):
+        found = None if line.code else _LETTER_ALONE.match(line.text)
         letter = ord(found[1].upper()) - ord("A") if found else -1
         if letter == len(run) > 0 and at - run[-1] <= MOST_LINES_BETWEEN:
             run.append(at)
-            for place in run if len(run) == 2 else run[-1:]:
-                label = lines[place].text.strip().strip("().")
-                made[place], below = lines[place].saying(""), lines[place + 1]
-                made[place + 1] = below.saying(f"{label}) {below.text.strip()}")
         elif letter >= 0:
+            _name(made, run)
             run = [at] if letter == 0 else []
+    _name(made, run)
     return made
+
+
+def _name(lines: list[Line], run: list[int]) -> None:
+    if len(run) < FEWEST_LETTERS:
+        return
+    labels = [lines[at].text.strip().strip("().") for at in run]
+    below = [lines[at + 1] if at + 1 < len(lines) else None for at in run]
+    named = all(line and not line.is_blank and at + 1 not in run for at, line in zip(run, below, strict=True))
+    for at, label, line in zip(run, labels, below, strict=True):
+        if named and line is not None:
+            lines[at], lines[at + 1] = lines[at].saying(""), line.saying(f"{label}) {line.text.strip()}")
+        else:
+            lines[at] = lines[at].saying(f"{label}) {label}")
 
 
 class _Reader:
@@ -133,7 +162,7 @@ class _Reader:
             incoming.title = ""
             yield self._prose(_joined(lines), wanted=False)
             return
-        for block, parts, found in with_doubts(counted_twice(blocks)):
+        for block, parts, found in with_doubts(counted_twice(beside_the_key(blocks, cuts.key))):
             if parts is not None and not asks(block, parts) and not waits(block, found):
                 yield self._prose(block, wanted=is_passage(block))
             else:
@@ -161,12 +190,13 @@ class _Reader:
         if pairs is not None:
             return None, list(self._pairs(block, pairs))
         statements = block.filled
-        told = (states, answers_itself)
+        told = (states, answers_itself, seems_answered, sums)
         if len(statements) > 1 and block.number is None and any(all(map(one, block.texts)) for one in told):
             apart = [Block([line], None, block.section) for line in statements]
             return None, [found for one in apart for found in self._read(one, cuts)[1]]
-        asked = [line for line in statements[1:] if line_of.option(line) and line.text.rstrip().endswith(ASKS[:3])]
-        if block.number is None and len(asked) > 1 and len(asked) == len(statements) - 1:
+        asked = [line for line in statements[1:] if (one := line_of.option(line)) and _is_asked(one.text)]
+        is_free = block.number is None or not any(line.text.rstrip().endswith(ASKS[:3]) for line in statements)
+        if is_free and len(asked) > 1 and len(asked) == len(statements) - 1:
             apart = [Block([line.saying(line_of.option(line).text)], None, block.section) for line in asked]  # type: ignore[union-attr]
             rest = self._prose(Block([statements[0]]), wanted=False)
             return None, [rest, *(found for one in apart for found in self._read(one, cuts)[1])]
@@ -286,7 +316,8 @@ class _Reader:
             if isinstance(item, Message):
                 yield Found(block.at, Entry(place=place, text=block.text, sentences=(item,), sure=False))
             else:
-                sentences = (_taken_as_heading(pairs.guessed),) if pairs.guessed else ()
+                strange = odd(fields)
+                sentences = tuple(filter(None, (_taken_as_heading(pairs.guessed) if pairs.guessed else None, strange)))
                 yield Found(
                     block.at, Entry(place=place, text=block.text, item=item, sentences=sentences, sure=not sentences)
                 )
@@ -311,6 +342,10 @@ class _Reader:
                 place=line_place(block.at), text=block.source.strip(), item=page, sentences=sentences, out=not wanted
             ),
         )
+
+
+def _is_asked(text: str) -> bool:
+    return text.rstrip().endswith(ASKS[:3]) or answers_itself(text)
 
 
 def _taken_as_heading(row: str) -> Message:

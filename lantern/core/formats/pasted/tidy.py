@@ -25,9 +25,10 @@ _SAID_WRONG = re.compile(r"^(\s*)(?:wrong|incorrect|false)(?: (?:answer|option))
 _SAID_RIGHT = re.compile(r"^(\s*)(?:right|correct|true)(?: (?:answer|option))?\s*\d*\s*:\s*(?P<text>\S.*)$", re.I)
 _IN_BRACKETS = re.compile(r"^(\s*)\((\d{1,3})\)\s+(?=\S)")
 _DECORATED = re.compile(
-    rf"^(\s*)(?:{BULLET})\s*(?=(?:\d{{1,3}}[.)]|\(?{LETTER}[.)]|{words('answer')}\s*[:：]|{words('why')}\s*[:：])\s*\S)",
+    rf"^(\s*)(?:{BULLET})\s*(?=(?:\d{{1,3}}[.)]|\(?{LETTER}[.)]|\**(?:{words('question')})\s*\d{{1,3}}\s*[.):：]|{words('answer')}\s*[:：]|{words('why')}\s*[:：])\s*\S)",
     re.I,
 )
+_PICTURES = re.compile(r"^(\s*)(?:[\U0001f300-\U0001faff\u2753-\u2755\u27a1\u25b6]\ufe0f?\s*)+(?=\S)")
 _NAME_BEHIND = re.compile(r"(?<=\S)\s{2,}(?:name|date|class|score|klasse|datum|nom|nombre)\s*:?\s*_{3,}.*$", re.I)
 _POINTS_BEHIND = re.compile(r"\s*\[(\d{1,2})\]\s*$")
 _STARRED = re.compile(rf"^\s*\*\s+\(?{LETTER}[.):]\s*\S")
@@ -42,7 +43,10 @@ _BLANK_FOR_LETTER = re.compile(r"^(\s*\d{1,3}[.)]\s*)[_(]{1,}[\s_]*[_)]\s+(?=\S)
 def tidy(lines: list[Line]) -> list[Line]:
     """The lines in the usual ways of writing."""
     texts = _without_decoration(
-        [_WRONG.sub(r"\1", _circled(_NAME_BEHIND.sub("", line.text))) if line.text else "" for line in lines]
+        [
+            _WRONG.sub(r"\1", _circled(_PICTURES.sub(r"\1", _NAME_BEHIND.sub("", line.text)))) if line.text else ""
+            for line in lines
+        ]
     )
     texts = _as_boxes(texts)
     texts = _without_blanks_for_letters([_BLANK_BEFORE.sub(r"\1", text) for text in texts])
