@@ -161,3 +161,70 @@ def test_items_that_say_the_same_keep_their_ids():
     changed, *_ = read_again(text.replace("Knot A", "Bowline", 1), content.items, ids())
     assert [item.id for item in changed.items][1:] == ["q2", "q3"]
     assert changed.items[0].id not in {"q1", "q2", "q3"}
+
+
+OF_BEFORE = """---
+title: "12"
+language: fr
+topics: ["knots", "ropes, lines"]
+description: "Two\\nlines"
+cover: {"type": "picture", "media": "c1", "description": "", "credit": "", "width": 4, "height": 3}
+---
+
+## Which one is the bowline?
+:: kind: choice
+:: picture: {"type": "picture", "media": "p1", "description": "Two [knots]", "credit": "", "width": 40, "height": 30}
+:: tags: ["loops"]
+:: time_limit: null
+:: scored: false
+
+- [ ]  <!-- {"media": {"type": "picture", "media": "k1", "description": "A", "credit": "", "width": 4, "height": 3}} -->
+- [x] by day <!-- {"media": {"type": "sound", "media": "k2", "seconds": 4.0, "start": 1.0, "end": null}} -->
+
+## Where is the mole?
+:: kind: point
+:: areas: [{"id": "a1", "name": "The mole", "place": {"shape": "rectangle", "x": 0.1, "y": 0.1, "width": 0.2, "height": 0.1}}]
+
+## Why does the sea steepen?
+:: kind: open_response
+:: by_hand: true
+:: rubric: [{"text": "It is shallow", "points": 2}]
+
+## Which line?
+:: kind: letter
+:: right: ["C"]
+
+## How deep?
+:: kind: numeric_entry
+:: value: "0.9"
+
+## Which knot?
+:: kind: text_entry
+:: strictness: {"capitals": false, "accents": true, "articles": false, "punctuation": false, "typos": false}
+
+= bowline
+"""  # noqa: E501
+
+
+def test_texts_of_before_go_on_being_read():
+    content, misread = read_set(OF_BEFORE, ids())
+    assert misread == []
+    assert (content.title, content.about.topics) == ("12", ("knots", "ropes, lines"))
+    assert (content.about.description, content.about.cover.media) == ("Two\nlines", "c1")
+    choice_, point, response, letter, number, entry = content.items
+    assert (choice_.picture.description, choice_.tags, choice_.time_limit) == ("Two [knots]", ("loops",), None)
+    assert [(o.text, o.media.media) for o in choice_.options] == [("", "k1"), ("by day", "k2")]
+    assert [(area.name, area.place.width) for area in point.areas] == [("The mole", 0.2)]
+    assert [(line.text, line.points) for line in response.rubric] == [("It is shallow", 2)]
+    assert (letter.right, str(number.value)) == (("C",), "9/10")
+    assert (entry.strictness.typos, entry.strictness.accents) == (False, True)
+    again, _ = read_set(write_set(content), ids())
+    assert [without_ids(item) for item in again.items] == [without_ids(item) for item in content.items]
+    assert "{" not in write_set(content)
+
+
+def test_what_stands_in_a_text_is_read_by_people():
+    choice_, point, *_ = read_set(OF_BEFORE, ids())[0].items
+    assert ":: picture: ![Two \\[knots\\]](media:p1?size=40x30)" in write_item(choice_)
+    assert "- [x] by day [](media:k2?sound=4#t=1)" in write_item(choice_)
+    assert "- [x] The mole\n    rectangle: left 10 %, top 10 %, width 20 %, height 10 %" in write_item(point)

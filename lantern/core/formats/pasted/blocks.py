@@ -14,6 +14,7 @@ _HEADING = re.compile(
     rf"^(?:{words('section')}\s+(?:[A-Z]|\d{{1,2}}|[IVX]{{1,4}})\b[^?]*"
     rf"|(?:[一二三四五六七八九十]+、\s*)?(?:{words('true')}\s*(?:/|&|,|{words('either')}|{words('both')})\s*{words('false')}|{words('closed_kind')}|{words('open_kind')})"
     rf"(?:\s+{words('question')})?(?:\s+items?)?\s*[.:?？]?(?:\s*\(.*\))?(?:[?？]?\s+{_DO}\b[^?]*)?"
+    rf"|(?:{_DO}|decide|state|say)\b[^?]*{words('true')}\s*{words('either')}\s*{words('false')}[^?]*[.:]"
     rf"|{_DO}\b[^?]*\b(?:answers?|letters?|options?|questions?|blanks?|gaps?)\b[^?]*[.:])$",
     re.I,
 )

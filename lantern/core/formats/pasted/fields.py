@@ -37,6 +37,8 @@ from lantern.core.words import in_language
 GAP = re.compile(r"_{2,}|\.{5,}|…{2,}")
 _BRACKETED = re.compile(r"[\[{]([^\[\]{}]{1,80})[\]}]")
 _ROUND = re.compile(r"\(([^()\d]{1,30})\)(?=\s*[.!]?\s*$|\s+\w)")
+_AFTER_DOTS = re.compile(r"\s*(?:\.{3,}|…)\s*\(([^()\d]{1,30})\)")
+_LISTED_BEHIND = re.compile(r"^(?P<asks>.+[?？:：])\s*[(\[](?P<texts>[^()\[\]]{3,200})[)\]]\s*$", re.S)
 _SUM = re.compile(r"^(?P<asks>\d[\d\s+\-*x×·÷:/().,^²³√−–]*\s*=)\s*(?P<result>[-−]?\d[\d.,/]*)\s*$")
 _T, _F = words("true"), words("false")
 _EITHER = rf"(?:/|\||,|{words('either')})"
@@ -66,8 +68,10 @@ _ANSWER_BEHIND = re.compile(
 _ANSWER_NEXT = re.compile(r"^(?P<asks>[^\n]+[?？؟])\s+(?P<answer>[^?？؟\n(\[_]{1,60})$")
 _WORD_BEHIND = re.compile(r"^(?P<text>.*[.!])\s*[(\[](?P<word>[^()\[\]]{1,60})[)\]]\s*$", re.S)
 """A sentence that has ended, and a word in brackets: it belongs into the gap. Before the end it may be a hint."""
+_OPEN = re.compile(rf"^\W*(?:{words('open_kind')}|{words('own')})(?:\s+{words('question')})?\W*$", re.I)
 MOST_WORDS_BEHIND = 6
 TO_WRITE = re.compile(rf"^{words('write')}(?!\w)", re.I)
+_THEN = re.compile(r"\s*(?:[,;>→]|->|\n)\s*")
 _ORDERING = re.compile(rf"(?<![^\W\d_]){words('ordering')}", re.I)
 _PUT = re.compile(r"^\W*(?:put|bring|sort|write|place|number)\b", re.I)
 ASKS = ("?", "？", "؟", "か。", ";")
@@ -146,13 +150,30 @@ def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made 
 def _answered(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
     if not parts.answer:
         return None
-    return _chosen(prompt, parts.answer, language) or _entry_made(prompt, parts, language)
+    return (
+        _chosen(prompt, parts.answer, language)
+        or _of_those_in_brackets(prompt, parts.answer, new_id)
+        or _entry_made(prompt, parts, language)
+    )
+
+
+def _of_those_in_brackets(prompt: str, answer: str, new_id: NewId) -> Made | None:
+    """ "Which is …? (sextant, lead line, compass)", and below it one of them."""
+    found = _LISTED_BEHIND.match(prompt)
+    texts = [text.strip() for text in re.split(r"\s*[,;/|]\s*", found["texts"])] if found else []
+    right = [text.casefold() == answer.strip().rstrip(".").casefold() for text in texts]
+    if not found or len(texts) < MIN_OPTIONS or sum(right) != 1 or len(texts) > MAX_OPTIONS:
+        return None
+    options = [OptionLine("", text, False, False) for text in texts]
+    return Made(_choice(found["asks"].strip(), options, right, new_id))
 
 
 def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
     found = _in_line(prompt)
+    if found and _OPEN.match(found["answer"]):
+        return Made({"kind": "open_response", "prompt": found["asks"], "scored": False})
     if found:
-        return Made(_entry_fields(found["asks"], found["answer"].strip(), language))
+        return Made(_entry_fields(found["asks"], line_of.unmarked(found["answer"]), language))
     found = _next_to(prompt)
     if not found:
         return None
@@ -194,6 +215,9 @@ def _gap_in_round_brackets(prompt: str, parts: Parts, new_id: NewId, language: s
     """ "The right side of a ship is (starboard)." among numbered ones: a guess."""
     if not parts.numbered or "\n" in prompt or len(_ROUND.findall(prompt)) != 1:
         return None
+    dotted = _AFTER_DOTS.sub(lambda found: f" [{found[1]}]", prompt)
+    if dotted != prompt:
+        return Made({"kind": "gap_fill", "prompt": in_language(FILL_GAP, language), "text": dotted})
     text = _ROUND.sub(lambda found: f"[{found[1]}]", prompt)
     fields: Fields = {"kind": "gap_fill", "prompt": in_language(FILL_GAP, language), "text": text}
     return Made(fields, [BRACKETS_AS_GAPS], sure=False)
@@ -274,8 +298,12 @@ def _order_fields(prompt: str, parts: Parts, new_id: NewId) -> Made | None:
         return None
     order = list(range(len(options))) if parts.in_order else None
     if order is None and parts.answer is not None:
+        texts = [option.text.casefold().strip(" .") for option in options]
+        said_texts = [cell.casefold().strip(" .") for cell in _THEN.split(parts.answer)]
         names = re.findall(rf"\d{{1,2}}|{LETTER}(?!\w)", parts.answer)
         places = [place_in(name, options) for name in names]
+        if sorted(said_texts) == sorted(texts) and len(set(texts)) == len(texts):
+            places = [texts.index(text) for text in said_texts]
         order = (
             [at for at in places if at is not None]
             if sorted(places, key=str) == sorted(range(len(options)), key=str)

@@ -26,6 +26,7 @@ _PAIR = re.compile(
 )
 _PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})(?:\s*[.):=\-–]\s*|\s+)(?=[^\W\d]|[“\"'])")
 _LINE = re.compile(rf"^[\s>•*\-–]*#?{_Q}({_NUMBER})\s*(?:[.):：=\-–→]+|\s-\s|\s(?={_SAID}\b))\s*(\S.*)$", re.I)
+_CELL = re.compile(rf"^#?{_Q}(\d{{1,3}})\s*[.):：=\-–→>]*\s*(\(?[^\W\d].{{0,60}})$", re.I)
 _BARE_LINE = re.compile(r"^(\d{1,3})\s+([^\W\d].*)$")
 _BARS = re.compile(r"^\s*\||\|\s*$")
 _RULE = re.compile(r"^[\s|:+-]+$")
@@ -167,7 +168,20 @@ def _read(lines: list[Line]) -> Key | None:
     return key
 
 
+def _cells(line: str) -> list[tuple[int, str]]:
+    """ "1a, 2b, 3 voyage": answers in turn, with commas between them."""
+    found = [_CELL.match(cell) for cell in re.split(r"\s*[,;]\s+", line.strip().rstrip("."))]
+    pairs = [(int(one[1]), one[2].strip()) for one in found if one is not None]
+    numbers = [number for number, _ in pairs]
+    in_turn = numbers == list(range(numbers[0], numbers[0] + len(numbers))) if numbers else False
+    return pairs if len(pairs) == len(found) > 1 and in_turn else []
+
+
 def _pairs(line: str) -> Iterator[tuple[int, str]]:
+    cells = _cells(line)
+    if cells:
+        yield from cells
+        return
     pairs = [(number_of(number or roman), said.strip()) for number, roman, said in _PAIR.findall(line)]
     parts = _parts(line)
     whole = _LINE.match(line)

@@ -53,7 +53,8 @@ _SHOUTED = re.compile(r"\s{2,}(?:RIGHT|CORRECT|TRUE|RICHTIG|KORREKT|JUSTE|CORREC
 _KIND = re.compile(rf"^{_LEAD}(?:{words('kind')})[*_\s]*[:：]\s*\S", re.I)
 _MERELY_RIGHT = re.compile(rf"^(?:{words('right')})$", re.I)
 _SHORT_ANSWER = re.compile(r"^\s*A\s*[:：]\s*(?P<text>\S.*)$")
-_WHY = re.compile(rf"^{_LEAD}(?:{words('why')})[*_\s]*(?:[:：]|\s[–-]\s)[*_\s]*(?P<text>\S.*)$", re.I)
+_OF_NUMBER = rf"(?:\s+(?:for|to|of|zu|de)\s+(?:{_Q}\s*)?\d{{1,3}})?"
+_WHY = re.compile(rf"^{_LEAD}(?:{words('why')}){_OF_NUMBER}[*_\s]*(?:[:：]|\s[–-]\s)[*_\s]*(?P<text>\S.*)$", re.I)
 _WHY_ALONE = re.compile(rf"^{_LEAD}(?:{words('why')})[*_\s]*[:：][*_\s]*$", re.I)
 _BECAUSE = re.compile(rf"^\s*(?:{words('because')})(?!\w)", re.I)
 _TOPIC = re.compile(rf"^{_LEAD}(?:{words('topic')})[*_\s]*[:：][*_\s]*(?P<text>\S.*)$", re.I)
@@ -211,6 +212,11 @@ def reason(line: str) -> str | None:
     if found:
         return unmarked(found["text"])
     return line.strip() if _BECAUSE.match(line) and not line.rstrip().endswith("?") else None
+
+
+def is_called_reason(line: str) -> bool:
+    """Whether a word for it says that the line is a reason."""
+    return _WHY.match(line) is not None
 
 
 def topics(line: str) -> list[str] | None:

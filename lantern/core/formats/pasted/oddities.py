@@ -14,6 +14,9 @@ _OPTION_LINE = re.compile(rf"^\s*(?:\(?{LETTER}[).:]|[-•*☐☑✓✗])\s+\S")
 _ASKING_WORD = re.compile(rf"^\W*(?:{words('question', 'en')})\s*[:：]", re.I)
 _SLASHED = re.compile(r"[^\s/]+(?:\s*/\s*[^\s/]+)+")
 _LETTERED = re.compile(r"^\s*\(?[A-La-l][.)]\s")
+_MARKS_LEFT = re.compile(r"(?<![\\*])\*\*(?=\S)[^*]*|\\\*\\\*\S*")
+_NO_BEGINNING = re.compile(r"^\s*(?:[^\w\s\"'“”„«»‘’(¿¡$`\[{*_+\-−√∫∑<…./]|\([^()]*\)\s*(?:\n|$))")
+"""A sign that no question begins with; a first line that is all in brackets."""
 _SENTENCES = re.compile(r"[.!?]\s+\S")
 MOST_USUAL = 8
 """Options that a question has, but for rare ones."""
@@ -43,7 +46,10 @@ def odd(fields: dict[str, Any]) -> Message | None:
     labelled = [label[0]] if label else [line for line in prompt.split("\n")[1:] if is_labelled(line)]
     chosen = [one for one in _SLASHED.findall(prompt) if {part.strip(" .") for part in one.split("/")} & set(answers)]
     lettered = [left for pair in fields.get("pairs", ()) if _LETTERED.match(left := str(pair["left"]))]
-    strange = next(iter((*labelled, *chosen, *lettered)), None)
+    marks = [found[0] for text in (prompt, *options, *answers) if (found := _MARKS_LEFT.search(text))]
+    begun = [prompt[:20]] if prompt and _NO_BEGINNING.match(prompt) else []
+    below = [prompt.split("\n")[1]] if answers and "\n" in prompt and "```" not in prompt else []
+    strange = next(iter((*labelled, *chosen, *lettered, *marks, *begun, *below)), None)
     if strange is not None:
         return _strange(strange)
     long = next((one for one in answers if len(one.split()) > MOST_WORDS_TYPED or _SENTENCES.search(one)), None)

@@ -19,6 +19,7 @@ _BETWEEN = (
     re.compile(r"\s*[:：]\s+"),
     re.compile(r"\s*;\s+"),
     re.compile(r"\s+/\s+"),
+    re.compile(r"\s*\.{4,}\s*"),
 )
 _COLUMNS, _COLON, _SLASH = _BETWEEN[:2], _BETWEEN[5], _BETWEEN[7]
 _RULE = re.compile(r"^[\s|:+-]+$")
@@ -84,7 +85,7 @@ def _pairs_in(lines: list[str], *, headed: bool) -> tuple[list[tuple[str, str]],
         if between in (*_COLUMNS, _SLASH) and any(between.search(half[1]) for half in halves):
             continue  # a table with more columns than two is no list of pairs
         pairs = [(half[0], half[1]) for half in halves]
-        if all(_NO_TERM.match(left) for left, _ in pairs):
+        if all(_NO_TERM.match(left) for left, _ in pairs) or len({right for _, right in pairs}) == 1:
             continue
         guessed = ""
         if not headed and all(_HEADS.match(part) for part in pairs[0]):

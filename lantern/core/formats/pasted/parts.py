@@ -21,6 +21,8 @@ _KIND_BEFORE = re.compile(
 _ASKED = re.compile(r"[?？؟]\s*\**\s*$")
 _BEHIND = re.compile(r"(?<=[?？:])\s+\S")
 LONGEST_IN_ONE_LINE = 1000
+_REMARK = re.compile(r"^\W*\([^()?？؟_]{1,30}\)\W*$")
+"""Between the number of a question and its text: "Question 1 (easy)"."""
 _LINES_TO_WRITE_ON = re.compile(r"^[\s_.…]{12,}$")
 _KEY_ASIDE = re.compile(rf"\s{{2,}}[(\[]\s*(?P<answer>{LETTER})\s*[)\]]\s*$")
 """The letter of the right one, far behind options that follow each other in one line."""
@@ -64,7 +66,12 @@ class Parts:
 def taken_apart(block: Block, *, glues: bool = True) -> Parts:
     """`glues`: whether a line below an option that may go on with it does."""
     taker = _Taker(block, glues)
-    for at, line in enumerate(block.filled):
+    lines = block.filled
+    remark = block.number is not None and len(lines) > 1 and _REMARK.match(lines[0].text)
+    if remark and line_of.points_in(lines[0].text)[1] is None:
+        taker.parts.left.append(lines[0].text.strip())
+        lines = lines[1:]
+    for at, line in enumerate(lines):
         taker.take(line, first=at == 0)
     return taker.finished()
 
@@ -204,7 +211,7 @@ class _Taker:
             parts.points = worth
             return "fact"
         if (reason := line_of.reason(text)) is not None and (
-            parts.options or self._options or parts.answer or self._last != "prompt"
+            parts.options or self._options or parts.answer or self._last != "prompt" or line_of.is_called_reason(text)
         ):
             parts.why.append(reason)
             return "why"

@@ -53,10 +53,18 @@ def _table(
             for line, row in zip(lines[first:end], cells[first:end], strict=True)
             if row and not _is_rule(line)
         ]
-        rows = [row for _, row in kept]
+        rows = _filled_up([row for _, row in kept]) if is_sure else [row for _, row in kept]
         if len(rows) >= FEWEST_ROWS and _is_of_questions(rows, is_sure):
             yield Table(first, end, rows, [at for at, _ in kept])
             return
+
+
+def _filled_up(rows: list[list[str]]) -> list[list[str]]:
+    """Rows below headings, with the empty cells at their ends that were lost with the blanks there."""
+    width = len(rows[0]) if rows else 0
+    if width < FEWEST_COLUMNS or heading_row(rows[:1]) != 0:
+        return rows
+    return [row + [""] * (width - len(row)) for row in rows]
 
 
 def _is_rule(line: Line) -> bool:

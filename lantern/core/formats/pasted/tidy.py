@@ -29,6 +29,8 @@ _DECORATED = re.compile(
     re.I,
 )
 _PICTURES = re.compile(r"^(\s*)(?:[\U0001f300-\U0001faff\u2753-\u2755\u27a1\u25b6]\ufe0f?\s*)+(?=\S)")
+_CIRCLE = re.compile(r"^(\s*)O\s+(?=\S)")
+"""A letter that stands for a circle to be crossed."""
 _NAME_BEHIND = re.compile(r"(?<=\S)\s{2,}(?:name|date|class|score|klasse|datum|nom|nombre)\s*:?\s*_{3,}.*$", re.I)
 _POINTS_BEHIND = re.compile(r"\s*\[(\d{1,2})\]\s*$")
 _STARRED = re.compile(rf"^\s*\*\s+\(?{LETTER}[.):]\s*\S")
@@ -64,6 +66,10 @@ def _without_decoration(lines: list[str]) -> list[str]:
 def _as_boxes(lines: list[str]) -> list[str]:
     """Full and empty signs next to each other, equally far to the right, are boxes with and without a tick."""
     made = list(lines)
+    circles = [at for at, line in enumerate(lines) if _CIRCLE.match(line)]
+    for at in circles:
+        if {at - 1, at + 1} & set(circles):
+            made[at] = _CIRCLE.sub(r"\1[ ] ", lines[at])
     for full, empty in (("■", "□"), ("◉", "○"), ("⬛", "⬜"), ("●", "○"), ("◆", "◇")):
         marked = [at for at, line in enumerate(lines) if line.strip()[:1] in (full, empty) and line.strip()[1:].strip()]
         indents = {len(lines[at]) - len(lines[at].lstrip()) for at in marked}
