@@ -22,7 +22,7 @@ def test_a_set_is_written_and_read_back_with_its_ids(as_odile):
 def test_what_is_not_understood_is_told_and_nothing_is_kept(as_odile, knots):
     text = "## Fine\n- [x] a\n\n## Odd\n:: kind: riddle\n"
     read = as_odile("post", "/sets/read-text", {"text": text})
-    assert [(place["line"], "riddle" in place["why"]["sentence"]) for place in read["misread"]] == [(4, True)]
+    assert [(place["line"], "riddle" in place["why"]["sentence"]) for place in read["misread"]] == [(5, True)]
     assert [item["prompt"] for item in read["content"]["items"]] == ["Fine"]
     assert len(as_odile("get", "/sets")) == 1
     assert len(as_odile("get", f"/sets/{knots.pk}")["items"]) == 2
