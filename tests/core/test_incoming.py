@@ -23,7 +23,7 @@ from tests.samples.incoming.sheets import SHEETS, Percent
 TEXTS = (
     "assistants", "below_options", "formatting", "languages", "layouts", "mail_and_lines", "no_question", "pairs",
     "second_look", "third_look", "fourth_look", "fifth_look", "sixth_look", "seventh_look", "eighth_look", "ninth_look",
-    "tenth_look", "eleventh_look", "twelfth_look", "thirteenth_look",
+    "tenth_look", "eleventh_look", "twelfth_look", "thirteenth_look", "fourteenth_look",
 )  # fmt: skip
 
 

@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 
 from lantern.core.formats.exchange import File, Source, Unreadable
 from lantern.core.formats.qti import Qti2Format, Qti3Format
-from lantern.core.formats.qti.package import read_package
+from lantern.core.formats.qti.read_package import read_package
 from lantern.core.formats.registry import read_file
 from lantern.core.questions import KINDS
 from lantern.core.questions.items import Film, Picture, Recording

@@ -14,7 +14,7 @@ import pytest
 import websockets
 from PIL import Image
 
-from lantern.core.formats.documents import PdfFormat
+from lantern.core.formats.pdf_format import PdfFormat
 from lantern.server.api.snapshot import SNAPSHOT
 from tests.builders import choice
 from tools import web

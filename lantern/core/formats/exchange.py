@@ -34,11 +34,9 @@ class Entry(Value):
     """One thing that was found. `place` says where, as "Line 12" or "Row 4"; `text` is what stood there.
 
     Without an `item` it was not understood, and `sentences` say why; with one they say what to look at. `sure` is
-    whether
-    nothing had to be guessed. Where it can be read in several ways, `readings` are they: the item is the first of
-    them, or,
-    where none is nearer than the other, there is no item until one is chosen. `out`: it is no question, and not taken
-    unless it is wanted.
+    whether nothing had to be guessed. Where it can be read in several ways, `readings` are they: the item is the first
+    of them, or, where none is nearer than the other, there is no item until one is chosen. `out`: it is no question,
+    and not taken unless it is wanted.
     """
 
     place: Message
@@ -66,9 +64,8 @@ class Way(Value):
 
 
 class Ask(Value):
-    """What only its owner knows of a file as a whole. The answer is the choice `name` of the `Source`, and `given`
-    the one
-    by which it was read, "" for none yet."""
+    """What only its owner knows of a file as a whole. The answer is the choice `name` of the `Source`, and `given` the
+    one by which it was read, "" for none yet."""
 
     name: str
     question: Message

@@ -1,6 +1,5 @@
 """Copied pages and documents (HTML) as text: what is bold, coloured or ticked stays marked, lists keep their numbers
-and letters,
-tables their columns, formulas their LaTeX."""
+and letters, tables their columns, formulas their LaTeX."""
 
 import re
 from dataclasses import dataclass, field, replace

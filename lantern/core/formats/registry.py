@@ -5,10 +5,11 @@ from contextlib import AbstractContextManager, nullcontext
 
 import filetype
 
-from lantern.core.formats.documents import DeckFormat, OdtFormat, PdfFormat, WordFormat
+from lantern.core.formats.documents import DeckFormat, OdtFormat, WordFormat
 from lantern.core.formats.exchange import Entry, Incoming, SetFormat, Source, Unreadable
 from lantern.core.formats.html_format import HtmlFormat
 from lantern.core.formats.json_format import ArchiveFormat, JsonFormat
+from lantern.core.formats.pdf_format import PdfFormat
 from lantern.core.formats.qti import Qti2Format, Qti3Format
 from lantern.core.formats.safezip import OLD_OFFICE, PROTECTED, SafeZip, is_zip
 from lantern.core.formats.sheet_format import CsvFormat, OdsFormat, XlsFormat, XlsxFormat

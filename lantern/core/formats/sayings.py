@@ -69,7 +69,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         answer="(?:the )?(?:(?:correct|right|model|sample) )?(?:answers?|solutions?)(?: (?:is|are|key))?|ans"
         "|(?:answer )?key|(?:correct|right)(?: (?:options?|choices?|responses?|ones?))?(?: (?:is|are))?"
         "|(?:show|reveal|see)(?: the)? (?:answers?|solutions?)|(?:correct|right) order|back",
-        why="explanations?|why|because|reason(?:ing)?|feedback|rationale|justification",
+        why="explanations?|corrections?|why|because|reason(?:ing)?|feedback|rationale|justification",
         right="correct(?: answer| one)?|right(?: answer| one)?|answer|true answer",
         true="true", false="false", true_letter="t", false_letter="f",
         wrong_option="(?:wrong|incorrect|false)(?: (?:answers?|options?|choices?))?|distractors?",

@@ -14,10 +14,10 @@ USES = (
     "question", "option", "choices", "tick", "right", "kind", "explanation", "time", "weight", "points", "topics", "by",
     "lines", "settings", "checksum",
 )  # fmt: skip
-"""What a column can be used for. Several columns can be options, or ticks beside them; of the others there is one each.
-`choices` are all options in one cell, `tick` says of the option before it whether it is right. `weight` is how often
-a question
-counts, `points` what somebody gave for it, `checksum` what a sheet that was written here says of itself."""
+"""What a column can be used for. Several columns can be options, or ticks beside them; of the others there is one
+each. `choices` are all options in one cell, `tick` says of the option before it whether it is right. `weight` is how
+often a question counts, `points` what somebody gave for it, `checksum` what a sheet that was written here says of
+itself."""
 MANY = {"option", "tick"}
 Rows = Sequence[Sequence[str]]
 MOST_LOOKED_AT, ROWS_FOR_HEADINGS = 200, 10
@@ -192,9 +192,9 @@ def _are_several(body: Rows, number: int) -> bool:
 
 
 def _usual(rows: Rows, width: int) -> list[str]:
-    """Without headings: the question first, then its options; two columns are a question and its answer. A last
-    column that holds
-    letters, places, or the text of one of the options says which is right. A first one of numbers counts the rows."""
+    """Without headings: the question first, then its options; two columns are a question and its answer. A last column
+    that holds letters, places, or the text of one of the options says which is right. A first one of numbers counts
+    the rows."""
     filled = [row for row in rows if any(cell.strip() for cell in row)]
     if width > 2 and [cell_of(row, 0).rstrip(".)") for row in filled] == [
         str(number) for number in range(1, len(filled) + 1)

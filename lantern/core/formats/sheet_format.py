@@ -31,7 +31,8 @@ from lantern.core.formats.safezip import (
     has_inside,
     is_open_document,
 )
-from lantern.core.formats.sheet_rows import Sheet, read_sheets
+from lantern.core.formats.sheet_model import Sheet
+from lantern.core.formats.sheet_rows import read_sheets
 from lantern.core.formats.sheet_write import write_table
 from lantern.core.formats.table import Table
 from lantern.core.formats.text_format import text_of, too_large

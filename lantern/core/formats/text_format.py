@@ -83,8 +83,7 @@ def is_text_form(text: str) -> bool:
 
 def read_text(text: str, new_id: NewId, language: str = "", choices: Mapping[str, str] = NO_CHOICES) -> Incoming:
     """A text in the set's own form, or as people paste it, with numbers as they are written in `language`. `choices`
-    are for
-    tables in it, as for a sheet."""
+    are for tables in it, as for a sheet."""
     if is_text_form(f"\n{text}"):
         return read_text_form(text, new_id)
     rows = rows_in_json(text)

@@ -6,9 +6,11 @@ from itertools import pairwise
 
 from lantern.core.formats.exchange import Entry
 from lantern.core.formats.pasted.blocks import Block
-from lantern.core.formats.pasted.fields import ASKS, TO_WRITE, answers_itself, states, sums
+from lantern.core.formats.pasted.fields import TO_WRITE, answers_itself, sums
 from lantern.core.formats.pasted.keys import Key
+from lantern.core.formats.pasted.made import ASKS
 from lantern.core.formats.pasted.parts import Parts
+from lantern.core.formats.pasted.statements import states
 from lantern.core.formats.pasted.words import APART
 from lantern.core.formats.sayings import words
 from lantern.core.messages import Message, said

@@ -25,8 +25,7 @@ LONGEST_HEADING = 100
 @dataclass
 class Block:
     """The lines of one question, or of prose. `number` is its own number in the text, if it has one, `section` the
-    part of
-    the text in which numbers are counted. An exercise is read as a whole."""
+    part of the text in which numbers are counted. An exercise is read as a whole."""
 
     lines: list[Line] = field(default_factory=list)
     number: int | None = None
@@ -270,8 +269,7 @@ def _numbering(body: list[Line], listed: frozenset[int]) -> str | None:
 
 def _listed(body: list[Line]) -> frozenset[int]:
     """Indices of the numbers below a question that are its options, or lines to be put into order: "Which knot …?",
-    then
-    1), 2), 3)."""
+    then 1), 2), 3)."""
     listed: set[int] = set()
     at = 0
     while at < len(body):

@@ -3,7 +3,7 @@
 import re
 
 from lantern.core.formats.pasted.blocks import Block, Cut
-from lantern.core.formats.pasted.fields import GAP
+from lantern.core.formats.pasted.gaps import GAP
 
 FEWEST_IN_BANK, LONGEST_IN_BANK = 3, 40
 

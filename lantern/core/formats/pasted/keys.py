@@ -116,8 +116,11 @@ def _without_bare_key(lines: list[Line]) -> tuple[list[Line], Key]:
         return lines[:first], Key(table)
     answers: dict[tuple[str, int], str] = {}
     for line in paragraph:
-        found = _PAIR.findall(line.text)
-        if not found or re.sub(r"[\s,;|]", "", _PAIR.sub("", line.text)):
+        text = _BARS.sub("", line.text).replace("|", " ")
+        found = _PAIR.findall(text)
+        if _RULE.match(line.text):
+            continue
+        if not found or re.sub(r"[\s,;|]", "", _PAIR.sub("", text)):
             return lines, Key()
         answers |= {("", number_of(number or roman) or 0): said.strip() for number, roman, said in found}
     return (lines[:first], Key(answers)) if len(answers) > 1 else (lines, Key())

@@ -26,8 +26,7 @@ def truth_of(word: str) -> bool | None:
 @dataclass
 class Meant:
     """Which options are right in each way in which a key can be read: by "place" (a letter, a number), by "text", by
-    "both" alike,
-    by their "marks"; and the reason that stood behind it."""
+    "both" alike, by their "marks"; and the reason that stood behind it."""
 
     ways: dict[str, list[bool]]
     why: str = ""
@@ -75,8 +74,7 @@ def _bare(text: str) -> str:
 
 def _label_counts(answer: str, options: Sequence[OptionLine]) -> bool:
     """Whether the letter or number that an answer is would really be taken for the place of an option: letters where
-    options
-    have letters, numbers where they have numbers or nothing."""
+    options have letters, numbers where they have numbers or nothing."""
     labels = [option.label for option in options if option.label]
     is_number = answer.strip().isdigit()
     return all(label.isdigit() for label in labels) if is_number else not labels or not all(map(str.isdigit, labels))

@@ -39,11 +39,9 @@ _CODE = re.compile(
 
 @dataclass
 class Parts:
-    """`answer` is what an answer line or a key says. `left` are lines that are in no part of the question. `glued`
-    are those
-    that were taken as going on with the option above them, which is a guess; `guessed_options`: options without any
-    mark.
-    `is_open`: it is said of it that anything may be written."""
+    """`answer` is what an answer line or a key says. `left` are lines that are in no part of the question. `glued` are
+    those that were taken as going on with the option above them, which is a guess; `guessed_options`: options without
+    any mark. `is_open`: it is said of it that anything may be written."""
 
     prompt: list[str] = field(default_factory=list)
     options: list[OptionLine] = field(default_factory=list)

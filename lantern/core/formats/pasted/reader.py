@@ -28,22 +28,15 @@ from lantern.core.formats.pasted.asking import (
 )
 from lantern.core.formats.pasted.blocks import Block, Cut, cut
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
-from lantern.core.formats.pasted.fields import (
-    ASKS,
-    Made,
-    answers_itself,
-    fields_of,
-    match_fields,
-    seems_answered,
-    states,
-    sums,
-)
+from lantern.core.formats.pasted.fields import answers_itself, fields_of, match_fields, seems_answered, sums
 from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps
 from lantern.core.formats.pasted.literal import literal
+from lantern.core.formats.pasted.made import ASKS, Made
 from lantern.core.formats.pasted.oddities import odd
 from lantern.core.formats.pasted.pairs import PairList, pairs_of
 from lantern.core.formats.pasted.parts import Parts, taken_apart
 from lantern.core.formats.pasted.source import Line, lines_of
+from lantern.core.formats.pasted.statements import states
 from lantern.core.formats.pasted.tables import Table, tables_in
 from lantern.core.formats.pasted.tidy import tidy
 from lantern.core.formats.pasted.words import NO_QUESTION, glued, left_out

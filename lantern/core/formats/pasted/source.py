@@ -2,8 +2,7 @@
 taken away.
 
 1. Every line that says something stays a line, with its place. What is taken away says nothing: marks of quotation,
-   rules,
-   signs that cannot be seen, hyphens at line ends.
+   rules, signs that cannot be seen, hyphens at line ends.
 2. What is bold all along is remembered as that, and its stars are gone; what is bold in part keeps them.
 """
 
@@ -59,9 +58,8 @@ FEWEST_QUOTED = 3
 
 @dataclass(frozen=True, slots=True)
 class Line:
-    """`at` counts from 1. `text` is what it says, its indent kept; `source` as it stood. `bold`: all of it, but for
-    a letter
-    or number. `code`: it stood between fences. `rule`: a line was drawn here."""
+    """`at` counts from 1. `text` is what it says, its indent kept; `source` as it stood. `bold`: all of it, but for a
+    letter or number. `code`: it stood between fences. `rule`: a line was drawn here."""
 
     at: int
     text: str

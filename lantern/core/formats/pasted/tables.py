@@ -1,6 +1,5 @@
 """Tables among pasted text: copied from a sheet (tabs), written with bars, or as a file has them, with commas or
-semicolons.
-Their rows are read as a sheet's are."""
+semicolons. Their rows are read as a sheet's are."""
 
 import csv
 import re
