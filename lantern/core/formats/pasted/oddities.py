@@ -48,7 +48,7 @@ def odd(fields: dict[str, Any]) -> Message | None:
     lettered = [left for pair in fields.get("pairs", ()) if _LETTERED.match(left := str(pair["left"]))]
     marks = [found[0] for text in (prompt, *options, *answers) if (found := _MARKS_LEFT.search(text))]
     begun = [prompt[:20]] if prompt and _NO_BEGINNING.match(prompt) else []
-    is_written = bool(answers) or fields.get("kind") == "open_response"
+    is_written = bool(answers) or fields.get("scored") is False
     below = [prompt.split("\n")[1]] if is_written and "\n" in prompt and "```" not in prompt else []
     strange = next(iter((*labelled, *chosen, *lettered, *marks, *begun, *below)), None)
     if strange is not None:
