@@ -19,10 +19,10 @@ class Sayings:
     wrong ones. `right`: an option is marked with it ("(correct)"). `true`, `false` and their letters: what a statement is
     said to be. `aside`: labels of lines that are no part of a question (a hint, a source). `key`: heads the answers at the
     end. `section`: begins a part of a test. `bank`: heads words that belong into gaps. `own`: instead of an answer,
-    that it is the student's own. `model`: before an answer as it may be. `either`: between two answers that both are right. `both`: between two that are right
-    together. `number`: heads a column of numbers. `because` begins a reason. `page`, `see`: before the number of a page, a
+    that it is the student's own. `model`: before an answer as it may be. `either`: between two answers that both are right. `both`: between two that are right, `between`: before the ends of a range,
+    together. `between`: before the lowest and the highest of numbers that are right. `number`: heads a column of numbers. `because` begins a reason. `page`, `see`: before the number of a page, a
     reference. `about_you`: before a line for a name. `write`, `ordering`: what is asked where something is to be written, to be put
-    into order. `speaks`: a sentence to the teacher, not to students. `closed_kind`, `open_kind`: kinds of questions.
+    into order. `speaks`: a sentence to the teacher, not to students. `closed_kind`, `open_kind`: kinds of questions. `sort`: a word before "question" that says nothing of it.
     `letter_head`: lines above a letter.
     """
 
@@ -48,6 +48,7 @@ class Sayings:
     own: str = ""
     either: str = ""
     both: str = ""
+    between: str = ""
     number: str = ""
     kind: str = ""
     because: str = ""
@@ -59,6 +60,7 @@ class Sayings:
     speaks: str = ""
     closed_kind: str = ""
     open_kind: str = ""
+    sort: str = ""
     letter_head: str = ""
 
 
@@ -77,20 +79,21 @@ BY_LANGUAGE: dict[str, Sayings] = {
         time="time(?: limit| allowed)?|seconds|limit", by="written by|author|by|made by|writer",
         aside="hints?|clues?|tips?|sources?|references?|notes?|difficulty|level|bloom(?:['’]s)? level|blooms"
         "|learning (?:outcomes?|goals?|objectives?)|objectives?|outcomes?|standards?|skills?|page|see also|remember|figure",
-        key="answers?(?: key| sheet)?|key|solutions?(?: key)?|(?:correct|right) answers?|the answers|mark(?:ing)? scheme|answers and explanations|correct answer key", section="section|part",
+        key="answers?(?: key| sheet)?|key|solutions?(?: key)?|(?:correct|right) answers?|the answers|mark(?:ing)? scheme|answers and explanations|correct answer key", section="section|part|round",
         bank="word ?(?:bank|box)|words?(?: to use)?|choose from|use these words",
         model="(?:sample|model|possible|suggested|example|exemplary) (?:answers?|responses?|solutions?)",
         own="(?:in )?(?:your|the student['’]?s?['’]?) own words?|own words?|answers? (?:may|will|can)? ?vary|(?:open|free) answer",
-        either="or", both="and", number="no|nr|number|#|id", kind="kind|type|question type|kind of question|format",
+        either="or", both="and", between="between", number="no|nr|number|#|id", kind="kind|type|question type|kind of question|format",
         because="because",
         page="page|p",
         see="see|cf|adapted|taken from|pp|ch",
         about_you="name|date|class|score|student|teacher|period|group|marks?",
         write="draw|label|explain|describe|discuss|compare|define|outline|summari[sz]e|justify|evaluate|sketch|give|list|state|name|tell|write|why|how|what|in your own words",
         ordering="order|sequence|sequencing|arrange|chronological(?:ly)?|first to last",
-        speaks="could you|let me know|would you like|do you want|do you need|shall i|should i|can i help|feel free|i can also|i could also|i hope",
+        speaks="could you|can you (?:put|add|use|check|look|please)|let me know|would you like|do you want|do you need|shall i|should i|can i help|feel free|i can also|i could also|i hope",
         closed_kind="(?:multiple|single)[- ]?(?:choice|select|response|answer)s?|mcqs?|short(?: |-)?answers?|fill[- ]?in(?:[- ]the)?[- ]?(?:blanks?|gaps?)|cloze|gaps?|numeric(?:al)?|matching|ordering|checkbox(?:es)?|dropdown|text|choice",
         open_kind="open(?:[- ]?ended)?(?: response)?|essay|long answer|free (?:text|response)|paragraph",
+        sort="bonus|exit|extra|warm[- ]?up|practice|starter|final|challenge",
         letter_head="from|to|cc|bcc|subject|date|sent|re|phone|tel|telephone|fax|mobile|e-?mail|mail|web|address|room|place|when|where",
     ),
     "de": Sayings(
@@ -103,9 +106,9 @@ BY_LANGUAGE: dict[str, Sayings] = {
         wrong_option="falsch(?:e antwort(?:en)?)?|distraktor(?:en)?", points="punkte?|pkt|p", topic="thema|themen|fach|stichworte?|kapitel",
         time="zeit(?:limit)?|sekunden", by="von|verfasst von|autorin|autor|geschrieben von",
         aside="hinweis|tipp|quelle|schwierigkeit(?:sgrad)?|niveau|anforderungsbereich|lernziel|anmerkung|bemerkung|seite|merke",
-        key="lösungen|lösung|antworten|lösungsschlüssel|schlüssel", section="teil|abschnitt", bank="wortkasten|wörter|wortspeicher",
+        key="lösungen|lösung|antworten|lösungsschlüssel|schlüssel", section="teil|abschnitt|runde", bank="wortkasten|wörter|wortspeicher",
         model="muster(?:antwort|lösung)|beispiel(?:antwort|lösung)|mögliche (?:antwort|lösung)",
-        own="eigene worte|in eigenen worten|individuelle (?:antwort|lösung)|freie antwort", either="oder", both="und",
+        own="eigene worte|in eigenen worten|individuelle (?:antwort|lösung)|freie antwort", either="oder", both="und", between="zwischen",
         number="nummer", kind="art|fragetyp|typ",
         because="weil|denn",
         page="seite|s",
@@ -116,6 +119,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         speaks="möchtest du|möchten sie|soll ich|sag mir|ich kann auch|lass mich wissen",
         closed_kind="multiple choice|auswahl|lückentext|kurzantwort|zuordnung|ankreuzen",
         open_kind="offene? fragen?|offen|freitext|aufsatz",
+        sort="zusatz|bonus|schluss|abschluss|einstiegs|übungs",
         letter_head="von|an|betreff|datum|gesendet|telefon|adresse|ort",
     ),
     "fr": Sayings(
@@ -125,9 +129,9 @@ BY_LANGUAGE: dict[str, Sayings] = {
         true="vraie?|juste", false="fausse|faux", true_letter="v", false_letter="f",
         wrong_option="(?:mauvaise|fausse)s? réponses?|distracteurs?", points="points?|pts", topic="thème|sujet|matière|chapitre|mots-clés",
         time="temps|durée|secondes", by="écrite? par|auteur|autrice|par", aside="indice|source|niveau|difficulté|remarque|page|objectif|aide",
-        key="réponses|corrigé|solutions", section="partie|section", bank="banque de mots|mots", model="réponse possible|exemple de réponse",
+        key="réponses|corrigé|solutions", section="partie|section|manche", bank="banque de mots|mots", model="réponse possible|exemple de réponse",
         own="réponse (?:libre|personnelle)|avec vos mots",
-        either="ou", both="et", number="numéro|n°", kind="genre|type",
+        either="ou", both="et", between="entre", number="numéro|n°", kind="genre|type",
         because="parce que",
         page="page|p",
         see="voir|cf|d'après",
@@ -146,9 +150,9 @@ BY_LANGUAGE: dict[str, Sayings] = {
         true="verdader[oa]|ciert[oa]", false="fals[oa]", true_letter="v", false_letter="f",
         wrong_option="(?:respuesta )?(?:incorrect|errón)[ao]s?|distractor(?:es)?", points="puntos?|pts?", topic="temas?|asignatura|capítulo|etiquetas",
         time="tiempo|segundos", by="escrit[ao] por|autora?|por", aside="pista|fuente|nivel|dificultad|nota|página|objetivo",
-        key="respuestas|soluciones|clave(?: de respuestas)?", section="sección|parte", bank="banco de palabras|palabras",
+        key="respuestas|soluciones|clave(?: de respuestas)?", section="sección|parte|ronda", bank="banco de palabras|palabras",
         model="respuesta (?:posible|modelo)|ejemplo de respuesta",
-        own="respuesta (?:libre|abierta|personal)|con tus palabras", either="o", both="y", number="número|n°", kind="tipo",
+        own="respuesta (?:libre|abierta|personal)|con tus palabras", either="o", both="y", between="entre", number="número|n°", kind="tipo",
         because="porque",
         page="página|pág",
         see="véase|cf",
@@ -168,7 +172,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         topic="argoment[oi]|tem[ai]|materia", time="tempo|secondi", by="scritt[oa] da|autore|autrice",
         aside="suggerimento|fonte|livello|difficoltà|nota|pagina|obiettivo", key="risposte|soluzioni", section="sezione|parte",
         bank="parole", model="risposta possibile|esempio di risposta",
-        own="risposta (?:libera|aperta)|con parole tue", either="o|oppure", both="e", number="numero|n°", kind="tipo",
+        own="risposta (?:libera|aperta)|con parole tue", either="o|oppure", both="e", between="tra|fra", number="numero|n°", kind="tipo",
         because="perché",
         page="pagina|pag",
         see="vedi|cfr",
@@ -189,7 +193,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         time="tempo|segundos", by="escrit[ao] por|autora?", aside="dica|fonte|nível|dificuldade|nota|página|objetivo",
         key="respostas|gabarito|soluções", section="seção|secção|parte", bank="banco de palavras|palavras",
         model="resposta possível|exemplo de resposta",
-        own="resposta (?:livre|aberta|pessoal)", either="ou", both="e", number="número|n°", kind="tipo",
+        own="resposta (?:livre|aberta|pessoal)", either="ou", both="e", between="entre", number="número|n°", kind="tipo",
         because="porque",
         page="página|pág",
         see="veja|cf",
@@ -208,7 +212,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         true_letter="w", false_letter="o", wrong_option="foute?(?: antwoord(?:en)?)?|onjuiste?(?: antwoord(?:en)?)?|afleiders?",
         points="punt(?:en)?", topic="onderwerp(?:en)?|thema|vak|hoofdstuk", time="tijd(?:slimiet)?|seconden", by="geschreven door|auteur|door",
         aside="tip|bron|niveau|moeilijkheid(?:sgraad)?|opmerking|pagina|leerdoel", key="antwoorden|oplossingen|antwoordmodel",
-        section="deel|onderdeel", bank="woorden(?:lijst)?", own="eigen woorden|vrij antwoord", either="of", both="en", number="nummer", kind="soort|type",
+        section="deel|onderdeel|ronde", bank="woorden(?:lijst)?", own="eigen woorden|vrij antwoord", either="of", both="en", between="tussen", number="nummer", kind="soort|type",
         because="omdat|want",
         page="pagina|blz",
         see="zie",
@@ -226,7 +230,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         right="rätt(?: svar)?|korrekt", true="sant?|rätt", false="falskt?|fel", true_letter="s", false_letter="f",
         wrong_option="fel(?:aktigt)?(?: svar)?", points="poäng|p", topic="ämne|tema|kapitel", time="tid|sekunder", by="skriven av|författare|av",
         aside="tips|ledtråd|källa|nivå|svårighetsgrad|anmärkning|sida", key="svar|facit|lösningar", section="del|avsnitt", bank="ordbank|ord",
-        own="egna ord|fritt svar", either="eller", both="och", number="nummer", kind="typ|slag",
+        own="egna ord|fritt svar", either="eller", both="och", between="mellan", number="nummer", kind="typ|slag",
         because="därför att|eftersom",
         page="sida",
         see="se sidan",
@@ -245,7 +249,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         true="prawda|tak", false="fałsz|nieprawda", true_letter="p", false_letter="f",
         wrong_option="(?:błędna|zła|niepoprawna)(?: odpowiedź)?|dystraktor", points="punkt(?:y|ów)?|pkt", topic="temat(?:y)?|przedmiot|dział",
         time="czas|sekundy?", by="autor(?:ka)?|napisał[a]?", aside="wskazówka|źródło|poziom|trudność|uwaga|strona", key="odpowiedzi|klucz(?: odpowiedzi)?|rozwiązania",
-        section="część|sekcja", bank="słowa|bank słów", own="własnymi słowami|odpowiedź własna", either="lub|albo|czy", both="i|oraz", number="numer|lp", kind="typ|rodzaj",
+        section="część|sekcja", bank="słowa|bank słów", own="własnymi słowami|odpowiedź własna", either="lub|albo|czy", both="i|oraz", between="między|pomiędzy", number="numer|lp", kind="typ|rodzaj",
         because="ponieważ",
         page="strona|str",
         see="zob|zobacz|por|patrz",
@@ -281,7 +285,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         right="σωστ[όή]|ορθ[όή]", true="σωστό|αληθές", false="λάθος|ψευδές", true_letter="σ", false_letter="λ",
         wrong_option="λάθος(?: απάντηση)?|λανθασμένη(?: απάντηση)?", points="βαθμοί|βαθμός|μονάδες|μόρια", topic="θέμα|κεφάλαιο|ενότητα|μάθημα", time="χρόνος|δευτερόλεπτα",
         by="συντάκτης|από", aside="υπόδειξη|πηγή|επίπεδο|δυσκολία|σημείωση|σελίδα", key="απαντήσεις|λύσεις", section="μέρος|ενότητα", bank="λέξεις",
-        own="με δικά σου λόγια|ελεύθερη απάντηση", either="ή", both="και", number="αριθμός|αρ|α/α", kind="είδος|τύπος",
+        own="με δικά σου λόγια|ελεύθερη απάντηση", either="ή", both="και", between="μεταξύ", number="αριθμός|αρ|α/α", kind="είδος|τύπος",
         because="γιατί|διότι|επειδή",
         page="σελίδα",
         see="βλ|δες",
@@ -299,7 +303,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         right="правильно|верно|правильный(?: ответ)?|верный", true="верно|правда|истина|да", false="неверно|ложь|неправда|нет", true_letter="в|и", false_letter="н|л",
         wrong_option="(?:неправильный|неверный)(?: ответ| вариант)?", points="балл(?:ы|а|ов)?|очк(?:и|ов)", topic="тем[аы]|предмет|раздел", time="время|секунды",
         by="автор|составил", aside="подсказка|источник|уровень|сложность|примечание|страница", key="ответы|ключ(?:и)?|решения", section="часть|раздел", bank="слова",
-        own="своими словами|свободный ответ", either="или", both="и", number="номер|№", kind="тип|вид",
+        own="своими словами|свободный ответ", either="или", both="и", between="между|от", number="номер|№", kind="тип|вид",
         because="потому что",
         page="страница|стр",
         see="см",
@@ -317,7 +321,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         right="правильно|правильна(?: відповідь)?|вірно", true="правда|правильно|так|істина", false="неправда|неправильно|ні|хиба", true_letter="п|т", false_letter="н|х",
         wrong_option="неправильна(?: відповідь)?|хибна(?: відповідь)?", points="бал(?:и|ів)?", topic="тем[аи]|предмет|розділ", time="час|секунди", by="автор(?:ка)?|склав|склала",
         aside="підказка|джерело|рівень|складність|примітка|сторінка", key="відповіді|ключ(?:і)?|розв['’ʼ]язки", section="частина|розділ", bank="слова", own="своїми словами",
-        either="або|чи", both="і|та|й", number="номер|№", kind="тип|вид",
+        either="або|чи", both="і|та|й", between="між|від", number="номер|№", kind="тип|вид",
         because="тому що",
         page="сторінка|стор",
         see="див",

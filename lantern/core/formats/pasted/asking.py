@@ -6,6 +6,7 @@ from itertools import pairwise
 
 from lantern.core.formats.exchange import Entry
 from lantern.core.formats.pasted.blocks import Block
+from lantern.core.formats.pasted.choices import ORDERING
 from lantern.core.formats.pasted.fields import TO_WRITE, answers_itself, sums
 from lantern.core.formats.pasted.keys import Key
 from lantern.core.formats.pasted.made import ASKS
@@ -20,6 +21,7 @@ _SPEAKS = re.compile(rf"(?<!\w){words('speaks')}(?!\w)", re.I)
 _TO_THE_READER = re.compile(r"\b(?:questions?|answers?|tick|choose|you(?:r|rs)?|let me|fragen?|kreuze)\b", re.I)
 FEWEST_SENTENCES, SHORTEST_PASSAGE = 2, 90
 FEWEST_ANSWERS = 2
+FEWEST_IN_ORDER = 3
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,6 +50,10 @@ def asks(block: Block, parts: Parts | None) -> bool:
     shape = (
         bool(re.search(r"_{2,}", prompt)) or states(prompt) or (parts.points is not None and block.number is not None)
     )
+    if len(parts.options) > 1 and all(one.boxed for one in parts.options):
+        return True
+    if len(parts.options) >= FEWEST_IN_ORDER and ORDERING.search(prompt):
+        return True
     if (
         parts.options
         and parts.options[0].sure
@@ -95,10 +101,15 @@ def _unsure(entry: Entry, why: Message) -> Entry:
 def with_doubts(blocks: list[Read]) -> list[Read]:
     """A question without number, options or answer among others that have them may be a word to the teacher."""
     numbered = sum(block.number is not None for block, _, _ in blocks)
+    unread = sum(block.number is not None and not any(one.entry.item for one in found) for block, _, found in blocks)
+    seems_a_list = unread * 2 > numbered
     made: list[Read] = []
     for block, parts, found in blocks:
-        bare = parts is not None and not parts.options and parts.answer is None and block.number is None
-        if bare and len(blocks) > 1 and _SPEAKS.search(block.text):
+        says_nothing_right = parts is not None and not parts.options and parts.answer is None
+        bare = says_nothing_right and block.number is None
+        if says_nothing_right and seems_a_list:
+            found = [replace(one, entry=_unsure(one.entry, APART)) if one.entry.item else one for one in found]
+        elif bare and len(blocks) > 1 and _SPEAKS.search(block.text):
             parts = Parts(prompt=["."])
             found = []
         elif (

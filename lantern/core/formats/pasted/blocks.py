@@ -19,7 +19,9 @@ _HEADING = re.compile(
     re.I,
 )
 _TO_FILL_IN = re.compile(rf"^(?:\W*{words('about_you')}\s*[.:：]?\s*[_.…]{{3,}}\W*)+$", re.I)
-LONGEST_HEADING = 100
+_ANSWERED = re.compile(r"[?？؟]\s+[^\s?？؟(\[_][^?？؟_]{0,60}$")
+LONGEST_HEADING, MOST_LAST_LINES = 100, 3
+MOST_WORDS_OF_A_TITLE = 3
 
 
 @dataclass
@@ -69,15 +71,15 @@ def cut(lines: list[Line]) -> Cut:
     if exercises and exercises[-1].end > len(body):
         body, key = lines, Key()  # the key was that of the exercise
     title, first = _title(body)
-    return _Cutter(body, first, exercises).cut(title, key)
+    return _Cutter(body, first, exercises, key).cut(title, key)
 
 
 class _Cutter:
     """Goes through the lines once; what has been found of a block so far decides where the next one begins."""
 
-    def __init__(self, body: list[Line], first: int, exercises: list[Exercise]) -> None:
+    def __init__(self, body: list[Line], first: int, exercises: list[Exercise], key: Key) -> None:
         self._body, self._first = body, first
-        self._listed = _listed(body)
+        self._listed = frozenset() if _are_answered(body, key) else _listed(body)
         self._numbering = _numbering(body[first:], frozenset(at - first for at in self._listed))
         self._exercises = {exercise.first: exercise for exercise in exercises}
         self._blocks: list[Block] = []
@@ -179,7 +181,7 @@ class _Cutter:
         if not self._apart or not current.filled or (belongs(line) and not _is_prose(current)):
             return None
         if self._numbering is not None and current.number is not None and not _is_done(current):
-            return None
+            return (None, line.text.rstrip()) if self._is_last_word(at, current) else None
         if not _is_done(current) and self._continues(at):
             return None
         if _is_done(current) and line_of.is_aside(line.text):
@@ -194,6 +196,17 @@ class _Cutter:
         if numbered[1] != self._numbering:
             return False
         return at not in self._listed
+
+    def _is_last_word(self, at: int, current: Block) -> bool:
+        """What stands at the end of the text below a question that is followed by its answer: "See you! Tove"."""
+        rest = [line for line in self._body[at:] if not line.is_blank]
+        is_answered = len(current.filled) == 1 and _ANSWERED.search(current.filled[0].text) is not None
+        return (
+            is_answered
+            and len(rest) <= MOST_LAST_LINES
+            and not any(map(belongs, rest))
+            and not any(map(_numbered, rest))
+        )
 
     def _continues(self, at: int) -> bool:
         """Options that stand apart from their question by a blank line: unmarked, one of them starred."""
@@ -267,6 +280,14 @@ def _numbering(body: list[Line], listed: frozenset[int]) -> str | None:
     return None
 
 
+def _are_answered(body: list[Line], key: Key) -> bool:
+    """Whether all that is counted in the text is one run of numbers, each with its answer in the key."""
+    numbers = [found[0] for line in body if (found := _numbered(line))]
+    return len(numbers) > 1 and numbers == sorted({number for _, number in key.answers}) == list(
+        range(1, len(numbers) + 1)
+    )
+
+
 def _listed(body: list[Line]) -> frozenset[int]:
     """Indices of the numbers below a question that are its options, or lines to be put into order: "Which knot …?",
     then 1), 2), 3)."""
@@ -297,7 +318,7 @@ def _is_list_below(body: list[Line], first: int, run: list[tuple[int, str, str]]
     asking = sum(said.endswith(("?", "？", "؟")) or "__" in said for _, _, said in run)
     numbered_above = line_of.question_number(above.text)
     is_inside = numbered_above is not None and numbered_above[1] == run[0][1]
-    return asks and not heads and asking * 2 < len(run) and (len(run) > 1 or not is_inside) and not _says_true(run)
+    return asks and not heads and asking * 2 < len(run) > 1 and (len(run) > 2 or not is_inside) and not _says_true(run)
 
 
 def _says_true(run: list[tuple[int, str, str]]) -> bool:
@@ -323,6 +344,7 @@ def _title(body: list[Line]) -> tuple[Line | None, int]:
         or line_of.question_number(below.text) is not None
         or line_of.asked(below.text) is not None
         or (told is not None and below.bold)
+        or (len(first.split()) <= MOST_WORDS_OF_A_TITLE and below.text.rstrip().endswith("?"))
     )
     plain = (
         not first.endswith(("?", ":", ".", "…", "？", "：", "。", ",", "!")) and "_" not in first and not belongs(line)

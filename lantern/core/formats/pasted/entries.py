@@ -8,6 +8,13 @@ from lantern.core.formats.pasted.parts import Parts
 from lantern.core.formats.sayings import words
 from lantern.core.questions.marking.numbers import number_and_unit
 
+_MORE_OR_LESS = re.compile(
+    r"^(?P<value>[^±+]+?)\s*[(\[]?\s*(?:±|\+\s?/\s?[-−–])\s*(?P<off>[\d.,]+\s*[^\s()\[\]]{0,8})\s*[)\]]?$"
+)
+_BETWEEN = re.compile(
+    rf"^(?:{words('between')})\s+(?P<low>[-−\d.,]+(?:\s?[^\s\d]{{1,8}})?)\s+(?:{words('both')})\s+(?P<high>[-−\d.,]+(?:\s?\S{{1,8}})?)[.]?$",
+    re.I,
+)
 _OWN = re.compile(rf"^\W*(?:{words('own')})(?!\w)\W*(?P<model>.*)$", re.I | re.S)
 
 
@@ -25,13 +32,42 @@ def _between_spellings(language: str) -> "re.Pattern[str]":
     return re.compile(rf"\s+[/|]\s+|\s*[;|]\s*|\s+{either}\s+|(?<=[^\W\d])/(?=[^\W\d])", re.I)
 
 
+def _spread(answer: str, language: str) -> Fields | None:
+    """ "38 (± 2) m", "12 ± 5 %", "between 5.5 and 6.5 m"."""
+    found = _MORE_OR_LESS.match(answer.strip())
+    value = number_and_unit(found["value"], language) if found else None
+    off = number_and_unit(found["off"], language) if found else None
+    if found and value and off and _is_unit(value[1]) and _is_unit(off[1]):
+        in_percent = off[1] == "%" != value[1]
+        return {
+            "value": value[0],
+            "tolerance": off[0],
+            "accepts": "percent" if in_percent else "absolute",
+            "unit": value[1] or ("" if in_percent else off[1]),
+        }
+    found = _BETWEEN.match(answer.strip())
+    low = number_and_unit(found["low"], language) if found else None
+    high = number_and_unit(found["high"], language) if found else None
+    if found and low and high and low[0] < high[0] and _is_unit(high[1]) and low[1] in {"", high[1]}:
+        return {"accepts": "range", "low": low[0], "high": high[0], "unit": high[1]}
+    return None
+
+
+def _is_unit(behind: str) -> bool:
+    return re.fullmatch(r"(?:(?:[^\W\d_]|[%‰°€$£¥′″])\S{0,7})?", behind) is not None
+
+
 def entry_fields(prompt: str, answer: str, language: str) -> Fields:
-    """A number is asked for as a number, all else as a text; "or" and "/" part what is accepted."""
+    """A number is asked for as a number, with what it may be off by; all else as a text; "or" and "/" part what is
+    accepted."""
+    spread = _spread(answer, language)
+    if spread is not None:
+        return {"kind": "numeric_entry", "prompt": prompt, **spread}
     number = number_and_unit(answer, language)
     money = re.match(r"^\s*([$€£¥₴])\s*(?=[\d.,-])", answer)
     if number is not None and money and not number[1]:
         number = (number[0], money[1])
-    if number is not None and re.fullmatch(r"(?:(?:[^\W\d_]|[%‰°€$£¥′″])\S{0,7})?", number[1]):
+    if number is not None and _is_unit(number[1]):
         return {"kind": "numeric_entry", "prompt": prompt, "value": number[0], "unit": number[1]}
     accepts = [part.strip() for part in _between_spellings(language).split(answer) if part and part.strip()]
     return {"kind": "text_entry", "prompt": prompt, "accepts": tuple(accepts[:40])}

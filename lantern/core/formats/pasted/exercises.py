@@ -18,6 +18,8 @@ _LETTERED = re.compile(rf"^\s*\(?({LETTER})\s*[.):]\s*(?P<text>\S.*?)\s*$")
 _TOGETHER = re.compile(rf"(\d{{1,2}})\s*[-–—=:.)>→]*\s*\(?({LETTER})\)?(?![\w’'])")
 _TOGETHER_BACK = re.compile(rf"(?<!\w)\(?({LETTER})\)?\s*[-–—=:.)>→]*\s*(\d{{1,2}})(?!\w)")
 _KEY = re.compile(rf"^[\s#*_>•\-–(]*(?:{words('key')}|{words('answer')})[\s*_]*[:：.]?[\s*_]*(?P<rest>.*)$", re.I)
+_ONLY_TOGETHER = re.compile(rf"^(?:[\s,;.]*\d{{1,2}}\s*[-–—=:.)>→]*\s*\(?{LETTER}\)?(?![\w’'])){{2,}}[\s.]*$")
+"""A key without a word before it."""
 FEWEST = 2
 MOST_BETWEEN = 3
 
@@ -119,9 +121,10 @@ def _key_below(body: Sequence[Line], end: int, left: int, right: int) -> tuple[t
     while at < len(body) and body[at].is_blank:
         at += 1
     head = _KEY.match(body[at].text) if at < len(body) else None
-    if head is None:
+    bare = body[at].text if at < len(body) and _ONLY_TOGETHER.match(body[at].text) else None
+    if head is None and bare is None:
         return None, end
-    rows = [head["rest"]]
+    rows = [head["rest"] if head else body[at].text]
     at += 1
     while at < len(body) and not body[at].is_blank and _TOGETHER.search(body[at].text) and len(body[at].text) <= 12:
         rows.append(body[at].text)

@@ -48,26 +48,31 @@ _OF_SEVERAL = re.compile(
     rf"|\d+\s*[-–=:]?\s*{LETTER}\s*[,;\s]\s*\d+\s*[-–=:]?\s*{LETTER}\b)"
 )
 """An answer that is a key to several questions: "1 keel, 2 mast", "A-3, B-1"."""
-_ANSWER_AFTER = re.compile(r"^(?P<asks>.+[?？؟])\s*(?:\s[-–—:=]\s|\t+|[→⇒]|=>|->)\s*(?P<answer>\S[^?？؟]{0,60})$", re.S)
+_ANSWER_AFTER = re.compile(
+    r"^(?P<asks>.+(?:[?？؟](?=\s*(?:\s[-–—:=]\s|\t|[→⇒]|=>|->))|[.:…。](?=\s*(?:[→⇒]|=>|->))))"
+    r"\s*(?:[-–—:]\s|=(?=\s)|\t+|[→⇒]|=>|->)\s*(?P<answer>\S[^?？؟]{0,60})$",
+    re.S,
+)
 _ANSWER_BEHIND = re.compile(
     r"^(?P<asks>.+[?？؟;])\s*[(\[](?!\s*(?:choose|select|pick|mark|tick|check|circle|true|false|t\b"
     r"|\d+ (?:answers?|options?)|wähle|mehrere|plusieurs))"
     r"(?P<answer>[^()\[\]]{1,60})[)\]]\s*$", re.I | re.S,
 )  # fmt: skip
-_ANSWER_NEXT = re.compile(r"^(?P<asks>[^\n]+[?？؟])\s+(?P<answer>[^?？؟\n(\[_]{1,60})$")
+_ANSWER_NEXT = re.compile(r"^(?P<asks>[^\n]+[?？؟])\s+(?P<answer>[^?？؟\n(\[_]{1,60}(?:\([^()?\n]{1,30}\))?)$")
 _WORD_BEHIND = re.compile(r"^(?P<text>.*[.!])\s*[(\[](?P<word>[^()\[\]]{1,60})[)\]]\s*$", re.S)
 """A sentence that has ended, and a word in brackets: it belongs into the gap. Before the end it may be a hint."""
 _OPEN = re.compile(rf"^\W*(?:{words('open_kind')}|{words('own')})(?:\s+{words('question')})?\W*$", re.I)
 MOST_WORDS_BEHIND = 6
+FEWEST_TO_CHOOSE = 3
 TO_WRITE = re.compile(rf"^{words('write')}(?!\w)", re.I)
 
 
 def fields_of(parts: Parts, new_id: NewId, language: str) -> Made:
     """`language` is what numbers are written in, and what is asked where the text does not say it."""
     prompt = "\n".join(parts.prompt).strip()
-    if parts.answer is None and not parts.options:
+    if parts.answer is None:
         inline = _INLINE_ANSWER.search(prompt)
-        if inline:
+        if inline and (not parts.options or re.fullmatch(LETTER, inline[1].strip())):
             parts.answer, prompt = inline[1].strip(), prompt[: inline.start()].strip()
     if not prompt:
         return Made(None, [said("nothing_asked", "What is asked is missing. Put it in the first line.")])
@@ -137,12 +142,26 @@ def _of_those_in_brackets(prompt: str, answer: str, new_id: NewId) -> Made | Non
     return Made(choice_of(found["asks"].strip(), options, right, new_id))
 
 
+def _marked_in_brackets(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    """ "When was it built? (1820 / **1851** / 1902)" """
+    found = _LISTED_BEHIND.match(prompt) if parts.answer is None else None
+    texts = [text.strip() for text in re.split(r"\s*[,;/|]\s*", found["texts"])] if found else []
+    bare = [line_of.unmarked(text) if text.startswith("**") else line_of.said_after(text)[0] for text in texts]
+    right = [one != text for one, text in zip(bare, texts, strict=True)]
+    if not found or not MIN_OPTIONS <= len(texts) <= MAX_OPTIONS or sum(right) != 1:
+        return None
+    return Made(choice_of(found["asks"].strip(), [OptionLine("", text, False, False) for text in bare], right, new_id))
+
+
 def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
     found = _in_line(prompt)
     if found and _OPEN.match(found["answer"]):
         return Made({"kind": "open_response", "prompt": found["asks"], "scored": False})
     if found:
-        return Made(entry_fields(found["asks"], line_of.unmarked(found["answer"]), language))
+        answer = line_of.unmarked(found["answer"])
+        several = len(re.split(r"\s*[/|]\s*", answer)) >= FEWEST_TO_CHOOSE
+        told = [said("all_accepted", "Each of “{answers}” counts as right.", answers=answer[:80])] if several else []
+        return Made(entry_fields(found["asks"], answer, language), told, sure=not told)
     found = _next_to(prompt)
     if not found:
         return None
@@ -209,6 +228,7 @@ _READINGS: tuple[Callable[[str, Parts, NewId, str], Made | None], ...] = (
     true_false_fields,
     _with_gaps,
     _answered,
+    _marked_in_brackets,
     _answered_in_line,
     _gaps_in_brackets,
     _open,

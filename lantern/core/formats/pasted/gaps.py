@@ -15,8 +15,12 @@ from lantern.core.questions.kinds.gap_fill import FILL_GAPS
 from lantern.core.words import in_language
 
 GAP = re.compile(r"_{2,}|\.{5,}|…{2,}")
+_NUMBER_BEHIND = re.compile(r"(?:_{2,}|\.{5,}|…{2,})\s*\((\d{1,2})\)")
 BRACKETED = re.compile(r"[\[{]([^\[\]{}]{1,80})[\]}]")
 ROUND = re.compile(r"\(([^()\d]{1,30})\)(?=\s*[.!]?\s*$|\s+\w)")
+_IN_BRACKETS = re.compile(r"[(\[]([^()\[\]]{3,120})[)\]]")
+_SLASH = re.compile(r"\s*[/|]\s*")
+FEWEST_TO_CHOOSE = 2
 AFTER_DOTS = re.compile(r"\s*(?:\.{3,}|…)\s*\(([^()\d]{1,30})\)")
 
 
@@ -39,6 +43,9 @@ def gap_fields(prompt: str, parts: Parts, gaps: int, language: str) -> Made:
             return Made(None, [said("gap_words_missing", "What belongs into the gap is missing. {how}", how=how)])
         counted = "The gaps are {gaps}, and the words for them {words}. {how}"
         return Made(None, [said("gap_words_counted", counted, gaps=gaps, words=len(given), how=how)])
+    numbers = [int(number) for number in _NUMBER_BEHIND.findall(prompt)]
+    if numbers == list(range(1, gaps + 1)):
+        prompt = _NUMBER_BEHIND.sub(lambda found: found[0][: found.start(1) - found.start() - 1].rstrip(), prompt)
     left = iter(given)
     text = GAP.sub(lambda _: f"[{'|'.join(_spellings(next(left)))}]", prompt)
     fields: Fields = {
@@ -70,16 +77,23 @@ def bracketed(prompt: str, language: str) -> Made:
 
 
 def chosen_in_line(prompt: str, answer: str, language: str) -> Made | None:
-    """ "The tide (rises / falls) …" with the right one below: a gap in which one chooses."""
-    for found in re.finditer(r"[(\[]([^()\[\]]{3,120})[)\]]", prompt):
-        words_in = [part.strip() for part in re.split(r"\s*[/|]\s*", found[1]) if part.strip()]
-        right = [word for word in words_in if word.casefold() == answer.strip().rstrip(".").casefold()]
-        if len(words_in) > 1 and len(right) == 1:
-            choices = "|".join([*right, *(word for word in words_in if word != right[0])])
-            text = f"{prompt[: found.start()]}[{choices}]{prompt[found.end() :]}"
-            asks = in_language(FILL_GAP, language)
-            return Made({"kind": "gap_fill", "prompt": asks, "text": text, "way": "chosen"})
-    return None
+    """ "The tide (rises / falls) …" with the right one below, or several with theirs: gaps in which one chooses."""
+    groups = [found for found in _IN_BRACKETS.finditer(prompt) if len(_SLASH.split(found[1].strip())) > 1]
+    whole = answer.strip().rstrip(".")
+    said_right = [whole] if len(groups) == 1 else [part for part in re.split(r"\s*[,;]\s*", whole) if part]
+    if not groups or len(groups) != len(said_right):
+        return None
+    text, end = "", 0
+    for found, right in zip(groups, said_right, strict=True):
+        words_in = [part.strip() for part in _SLASH.split(found[1]) if part.strip()]
+        same = [word for word in words_in if word.casefold() == right.casefold()]
+        if len(words_in) < FEWEST_TO_CHOOSE or len(same) != 1:
+            return None
+        choices = "|".join([*same, *(word for word in words_in if word != same[0])])
+        text += f"{prompt[end : found.start()]}[{choices}]"
+        end = found.end()
+    asks = in_language(FILL_GAP if len(groups) == 1 else FILL_GAPS, language)
+    return Made({"kind": "gap_fill", "prompt": asks, "text": text + prompt[end:], "way": "chosen"})
 
 
 def numbered_gaps(prompt: str, parts: Parts) -> list[str]:

@@ -33,6 +33,8 @@ _RULE = re.compile(r"^[\s|:+-]+$")
 MOST_LOOKED_AT = 20_000
 """Lines that are read, in all, in search of a key."""
 MOST_LEFT = 2
+FEWEST_IN_TURN = 2
+_IN_TURN = re.compile(rf"^\s*{_SAID}(?:\s*[,;/]\s*{_SAID}|\s+{_SAID})+\s*[.]?\s*$", re.I)
 """Lines that say no answer, a signature, by which a key may be longer than its answers."""
 
 
@@ -74,11 +76,19 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
         head = _HEAD.match(lines[at].text)
         if not head or lines[at].code:
             continue
-        if head["rest"].strip() and not list(_pairs(head["rest"].strip())) and not _SECTION.match(head["rest"]):
+        if (
+            head["rest"].strip()
+            and not _IN_TURN.match(head["rest"])
+            and not list(_pairs(head["rest"].strip()))
+            and not _SECTION.match(head["rest"])
+        ):
             continue
         looked_at += len(lines) - at
         if looked_at > MOST_LOOKED_AT:
             break
+        in_turn = _in_turn(head["rest"], lines[first_asked:at])
+        if in_turn and all(line.is_blank for line in lines[at + 1 :]):
+            return lines[:at], Key(in_turn)
         rest = [lines[at].saying(head["rest"]), *lines[at + 1 :]]
         key = _read(rest)
         alone = not head["rest"].strip()
@@ -86,6 +96,15 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
         if key and first_asked < at and len(key.answers) >= (1 if is_only else 2):
             return lines[:at], key
     return _without_bare_key(lines)
+
+
+def _in_turn(said: str, lines: list[Line]) -> dict[tuple[str, int], str]:
+    """ "F, T, T" below the questions 1, 2 and 3: an answer for each, in their order."""
+    answers = re.findall(_SAID, said, re.I) if _IN_TURN.match(said) else []
+    numbers = [found[0] for line in lines if (found := line_of.question_number(line.text)) and not line.code]
+    if len(answers) < FEWEST_IN_TURN or numbers != list(range(1, len(answers) + 1)):
+        return {}
+    return {("", number): answer for number, answer in zip(numbers, answers, strict=True)}
 
 
 def _with_key_apart(lines: list[Line]) -> list[Line]:
@@ -103,13 +122,37 @@ def _numbered(line: Line) -> bool:
 
 
 def _without_bare_key(lines: list[Line]) -> tuple[list[Line], Key]:
-    """A last paragraph of nothing but numbers and letters is a key without a word above it."""
+    """A last paragraph, or last line, of nothing but numbers and letters is a key without a word above it."""
     last = max((at for at, line in enumerate(lines) if not line.is_blank), default=-1)
     first = last
     while first > 0 and not lines[first - 1].is_blank:
         first -= 1
+    body, key = _bare_key(lines, first, last)
+    if not key.answers:
+        body, key = _counted_again(lines, first, last)
+    return (body, key) if key.answers else _bare_key(lines, last, last)
+
+
+def _counted_again(lines: list[Line], first: int, last: int) -> tuple[list[Line], Key]:
+    """A last paragraph that counts once more what was counted above it, and nothing else is counted: "1. der Anker",
+    and below "1. anchor"."""
+    counted = [
+        (at, found) for at, line in enumerate(lines[: last + 1]) if (found := line_of.question_number(line.text))
+    ]
+    numbers = [found[0] for _, found in counted]
+    half = len(numbers) // 2
+    behind = counted[half:]
+    in_turn = numbers == [*range(1, half + 1), *range(1, half + 1)] and half >= FEWEST_IN_TURN
+    if not in_turn or [at for at, _ in behind] != list(range(first, last + 1)):
+        return lines, Key()
+    if any(found[2].endswith(("?", "？", "؟")) or "__" in found[2] for _, found in behind):
+        return lines, Key()
+    return lines[:first], Key({("", found[0]): found[2] for _, found in behind})
+
+
+def _bare_key(lines: list[Line], first: int, last: int) -> tuple[list[Line], Key]:
     paragraph = lines[first : last + 1]
-    if first <= 0 or not any(_numbered(line) for line in lines[:first]):
+    if first <= 0 or not any(_numbered(line) or "(1)" in line.text for line in lines[:first]):
         return lines, Key()
     table = _table(paragraph)
     if table:
@@ -120,6 +163,9 @@ def _without_bare_key(lines: list[Line]) -> tuple[list[Line], Key]:
         found = _PAIR.findall(text)
         if _RULE.match(line.text):
             continue
+        counted = _cells(text)
+        if counted and counted[0][0] == 1 and len(paragraph) == 1:
+            return lines[:first], Key({("", number): said for number, said in counted})
         if not found or re.sub(r"[\s,;|]", "", _PAIR.sub("", text)):
             return lines, Key()
         answers |= {("", number_of(number or roman) or 0): said.strip() for number, roman, said in found}

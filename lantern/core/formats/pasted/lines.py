@@ -41,6 +41,9 @@ _THAT_IS_RIGHT = re.compile(
     rf"^\W*(?P<text>{LETTER}|\d{{1,2}})\W*\s(?:is|ist|est|es|é|è|är)\s+(?:(?:the|die|la|el|o)\s+)?(?:{words('right')})\W*$",
     re.I,
 )
+_ALONE_IN_BRACKETS = re.compile(
+    rf"^\s*(?:\(\s*(?={LETTER}\s*\))|\[\s*(?={LETTER}\s*\])|(?:[-=]>|[→⇒])\s*)(?P<text>{LETTER})\s*[)\]]?\s*$"
+)
 _SAYS_WHICH = re.compile(rf"^(?:(?:{words('option')})\s+)?(?:{LETTER}|\d{{1,2}})\s*(?:[).:,;–-].*)?[.]?$", re.I)
 """A letter or a number, with what may stand behind it."""
 _REMARKS = re.compile(r"(?:\s{2,}|\t)(?=[^\W\d]{2,14}\s*:)")
@@ -99,17 +102,20 @@ _BEFORE_FEEDBACK = re.compile(r"\s+[-–—:]+\s+|\s*[(\[]\s*")
 _ITALIC = re.compile(r"^(?:_([^_\s][^_]*)_|\*([^*\s][^*]*)\*)$")
 _EARNS = re.compile(r"\s*[(\[]\s*\+?\d{1,2}\s*\w{0,6}\s*[)\]]\s*$")
 _INLINE = re.compile(rf"(?:(?<=\s)|^)(\*?)\s?\(?({LETTER})[.):）．、]\s*(?=\S)")
+_BOXES = re.compile(r"(?<=\S)\s+(?:[☐☑☒□❏❑⬜▢]|\[[ xX]?\]|\([ xX]?\))\s*(?=\S)")
 
 
 @dataclass(frozen=True, slots=True)
 class OptionLine:
-    """`label` is its letter or number as written, upper case, "" for a bullet; `sure` unless only a bullet says so."""
+    """`label` is its letter or number as written, upper case, "" for a bullet; `sure` unless only a bullet says so;
+    `boxed`: it has a box to be ticked."""
 
     label: str
     text: str
     right: bool
     sure: bool
     star: bool = False
+    boxed: bool = False
 
 
 def question_number(line: str) -> tuple[int, str, str] | None:
@@ -170,7 +176,7 @@ def answer(line: str) -> str | None:
     found = _ANSWER_BARE.match(line)
     if found:
         return found["text"] or found["more"]
-    found = _THAT_IS_RIGHT.match(line)
+    found = _THAT_IS_RIGHT.match(line) or _ALONE_IN_BRACKETS.match(line)
     if found:
         return found["text"]
     found = _ANSWER_IS.match(line) if not line.rstrip().endswith(("?", "？", "؟")) else None
@@ -287,7 +293,9 @@ def option(line: Line) -> OptionLine | None:
         ticked = bool(box[1] or box[2] or (box[3] and box[3] in "☑☒"))
         said_text, said = said_after(text[box.end() :].strip())
         label = _LABEL.match(said_text)
-        return OptionLine(_label(label), said_text[label.end() :] if label else said_text, ticked or said, True)
+        return OptionLine(
+            _label(label), said_text[label.end() :] if label else said_text, ticked or said, True, boxed=True
+        )
     marked = _STAR_FIRST.match(text)
     rest = text[marked.end() :] if marked else text
     found = _LABEL.match(rest) or _NAMED.match(rest)
@@ -295,7 +303,7 @@ def option(line: Line) -> OptionLine | None:
         inner_text, said = said_after(rest[found.end() :].strip())
         inner = _STAR_FIRST.match(inner_text) if not _is_sign(inner_text) else None
         inner_text = inner_text[inner.end() :] if inner else inner_text
-        return OptionLine(_label(found), inner_text, bool(marked or inner) or said or line.bold, True)
+        return OptionLine(_label(found), _without_dot(inner_text), bool(marked or inner) or said or line.bold, True)
     bullet = _BULLET.match(text)
     if bullet:
         inner_text, said = said_after(text[bullet.end() :].strip())
@@ -310,6 +318,11 @@ def option(line: Line) -> OptionLine | None:
     return None
 
 
+def _without_dot(text: str) -> str:
+    """Without a dot that was left before it."""
+    return re.sub(r"^[.·]\s+(?=\w)", "", text)
+
+
 def _is_sign(text: str) -> bool:
     """An option that is a sign itself: "> 5", "= 3", "*"."""
     return re.match(r"^(?:[>=<*→-]+\s*[\d.,-]*\s*|[>=]\s*\S{1,3})$", text) is not None
@@ -320,6 +333,8 @@ def options_in_one_line(line: Line, after: int = 0) -> list[OptionLine]:
     before."""
     text = line.text
     found = list(_INLINE.finditer(text))
+    if not found and not after and len(_BOXES.findall(text)) > 1:
+        return _boxes_in_one_line(text)
     if len(found) < 2 or [index_of(one[2]) for one in found] != list(range(after, after + len(found))):
         return []
     ends = [*(one.start() for one in found[1:]), len(text)]
@@ -333,9 +348,21 @@ def options_in_one_line(line: Line, after: int = 0) -> list[OptionLine]:
     return options
 
 
+def _boxes_in_one_line(text: str) -> list[OptionLine]:
+    """ "It floats …  ☐ always  ☒ in salt water  ☐ never" """
+    boxes = list(_BOXES.finditer(text))
+    ends = [*(box.start() for box in boxes[1:]), len(text)]
+    return [
+        OptionLine(
+            "", text[box.end() : end].strip().rstrip(",;"), box[0].strip() in "☑☒" or "x" in box[0].lower(), True
+        )
+        for box, end in zip(boxes, ends, strict=True)
+    ]
+
+
 def before_inline_options(line: str) -> str:
     """What stands before the first of several options in one line."""
-    found = next(_INLINE.finditer(line), None)
+    found = next(_INLINE.finditer(line), None) or next(_BOXES.finditer(line), None)
     return line[: found.start()].strip() if found else line
 
 
@@ -359,6 +386,8 @@ def unmarked(text: str) -> str:
 def said_after(text: str) -> tuple[str, bool]:
     """(the text without what says that it is right, whether something did)."""
     found = _SAID_AFTER.search(text) or _SHOUTED.search(text)
+    if found and found[0].strip(" .") == "*" and re.search(r"(?:^|\s)\*(?=\w)", text[: found.start()]):
+        found = None  # that of slanted words
     worth = _EARNS.search(text) if not found else None
     if worth and (said := _SAID_AFTER.search(text[: worth.start()])) and said.start():
         return text[: said.start()].strip(), True

@@ -11,6 +11,7 @@ from lantern.core.formats.pasted.tidy import circled_number
 from lantern.core.formats.sayings import saying, words
 
 _SEVERAL = re.compile(rf"\s*(?:,|;|&|\+|/|、|(?<!\w){words('both')}(?!\w))\s*", re.I)
+_LISTED = re.compile(rf"[,;|&\n]|\s+{words('both')}\s+", re.I)
 _OPTION_LETTER = re.compile(rf"^\(?\[?({LETTER}|\d{{1,2}}|[ivxIVX]{{1,4}})[.):\]）]?\s*(?:[-–]\s*)?(.*)$", re.S)
 _OPTION_WORD = re.compile(rf"^(?:{words('option')})\s+(?=(?:{LETTER}|\d{{1,2}})(?!\w))", re.I)
 _REASON = re.compile(rf"\s+[-–—]\s+|\s*[(:：,.;]\s+|\s*[(]|\s+(?={words('because')}(?!\w))", re.I)
@@ -58,7 +59,7 @@ def _ways(answer: str, options: Sequence[OptionLine]) -> dict[str, list[bool]]:
         return {"place": by_place, "text": by_text} if both and by_place else {"text": by_text}
     if by_place is not None:
         return {"place": by_place}
-    parts = {_bare(part) for part in re.split(r"[,;|]|\n", answer) if part.strip()}
+    parts = {_bare(part) for part in _LISTED.split(answer) if part.strip()}
     if len(parts) > 1 and parts <= set(texts):
         return {"text": [text in parts for text in texts]}
     true = truth_of(answer.casefold())

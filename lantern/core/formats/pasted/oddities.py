@@ -15,6 +15,9 @@ _ASKING_WORD = re.compile(rf"^\W*(?:{words('question', 'en')})\s*[:：]", re.I)
 _SLASHED = re.compile(r"[^\s/]+(?:\s*/\s*[^\s/]+)+")
 _LETTERED = re.compile(r"^\s*\(?[A-La-l][.)]\s")
 _MARKS_LEFT = re.compile(r"(?<![\\*])\*\*(?=\S)[^*]*|\\\*\\\*\S*")
+_BOX = re.compile(r"[☐☑☒□❏❑⬜▢✓✔✅✗✘❌]")
+_OPTIONS_ASKED = re.compile(r"^\s*\(?A[.)]?\s.*\s\(?B[.)]?\s")
+_NO_OPTION = re.compile(r"^[.,;:)\]]\s")
 _NO_BEGINNING = re.compile(r"^\s*(?:[^\w\s\"'“”„«»‘’(¿¡$`\[{*_+\-−√∫∑<…./]|\([^()]*\)\s*(?:\n|$))")
 """A sign that no question begins with; a first line that is all in brackets."""
 _SENTENCES = re.compile(r"[.!?]\s+\S")
@@ -46,11 +49,14 @@ def odd(fields: dict[str, Any]) -> Message | None:
     labelled = [label[0]] if label else [line for line in prompt.split("\n")[1:] if is_labelled(line)]
     chosen = [one for one in _SLASHED.findall(prompt) if {part.strip(" .") for part in one.split("/")} & set(answers)]
     lettered = [left for pair in fields.get("pairs", ()) if _LETTERED.match(left := str(pair["left"]))]
+    signs = [text for text in (prompt, *options, *answers) if _BOX.search(text)]
+    signs += [prompt] if _OPTIONS_ASKED.match(prompt) and any(len(answer) == 1 for answer in answers) else []
+    signs += [text for text in (*options, *answers) if _NO_OPTION.match(text)]
     marks = [found[0] for text in (prompt, *options, *answers) if (found := _MARKS_LEFT.search(text))]
     begun = [prompt[:20]] if prompt and _NO_BEGINNING.match(prompt) else []
     is_written = bool(answers) or fields.get("scored") is False
     below = [prompt.split("\n")[1]] if is_written and "\n" in prompt and "```" not in prompt else []
-    strange = next(iter((*labelled, *chosen, *lettered, *marks, *begun, *below)), None)
+    strange = next(iter((*labelled, *signs, *chosen, *lettered, *marks, *begun, *below)), None)
     if strange is not None:
         return _strange(strange)
     long = next((one for one in answers if len(one.split()) > MOST_WORDS_TYPED or _SENTENCES.search(one)), None)

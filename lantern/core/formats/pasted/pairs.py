@@ -21,7 +21,9 @@ _BETWEEN = (
     re.compile(r"\s+/\s+"),
     re.compile(r"\s*\.{4,}\s*"),
 )
-_COLUMNS, _COLON, _SLASH = _BETWEEN[:2], _BETWEEN[5], _BETWEEN[7]
+_COLUMNS, _EQUALS, _COLON, _SLASH = _BETWEEN[:2], _BETWEEN[4:5], _BETWEEN[5], _BETWEEN[7]
+_OPTIONS_WITHIN = re.compile(r"(?:^|\s)\(?a[.)]\s.*\s\(?b[.)]\s", re.I)
+_SOME_OPTION = re.compile(r"^\(?([A-La-l])[.)]\s")
 _RULE = re.compile(r"^[\s|:+-]+$")
 _MARK = re.compile(r"^\s*(?:[-*•]|\d{1,3}[.)])\s+(?=\S)")
 _HEADS = re.compile(
@@ -43,12 +45,13 @@ _OUTSIDE = re.compile(r"[\w.+-]+@[\w-]+\.\w|https?://|\bwww\.|^\+?[\d ()/-]{6,}$
 @dataclass(frozen=True, slots=True)
 class PairList:
     """`guessed` is a row that was taken as a heading although nothing says so but its look; "" for none. `title`
-    stands above it and asks nothing."""
+    stands above it and asks nothing. `by_colon`: nothing but colons says that they are pairs."""
 
     prompt: str
     pairs: tuple[tuple[str, str], ...]
     guessed: str = ""
     title: str = ""
+    by_colon: bool = False
 
 
 def pairs_of(text: str) -> PairList | None:
@@ -64,15 +67,20 @@ def pairs_of(text: str) -> PairList | None:
         if found is not None:
             prompt = lines[0].rstrip() if skipped else ""
             if prompt and not prompt.endswith((*".:?!。：？", "…")) and line_of.question_number(prompt) is None:
-                return PairList("", tuple(found[0]), found[1], title=re.sub(r"^\s*#+\s*", "", prompt).strip())
+                return PairList(
+                    "",
+                    found.pairs,
+                    found.guessed,
+                    by_colon=found.by_colon,
+                    title=re.sub(r"^\s*#+\s*", "", prompt).strip(),
+                )
             numbered = line_of.question_number(prompt)
             prompt = (numbered[2] if numbered else re.sub(r"^\s*#+\s*", "", prompt)).strip().rstrip(":：")
-            return PairList(prompt, tuple(found[0]), found[1])
+            return PairList(prompt, found.pairs, found.guessed, by_colon=found.by_colon and not prompt)
     return None
 
 
-def _pairs_in(lines: list[str], *, headed: bool) -> tuple[list[tuple[str, str]], str] | None:
-    """(the pairs, the row above them that was taken as their heading)."""
+def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
     if len(lines) < FEWEST or any(
         line_of.answer(line) is not None or line_of.reason(line) is not None for line in lines
     ):
@@ -87,6 +95,10 @@ def _pairs_in(lines: list[str], *, headed: bool) -> tuple[list[tuple[str, str]],
         pairs = [(half[0], half[1]) for half in halves]
         if all(_NO_TERM.match(left) for left, _ in pairs) or len({right for _, right in pairs}) == 1:
             continue
+        if any(_OPTIONS_WITHIN.search(half[1]) for half in halves):
+            continue
+        if between in _EQUALS and _has_options(bare):
+            continue
         guessed = ""
         if not headed and all(_HEADS.match(part) for part in pairs[0]):
             pairs = pairs[1:]
@@ -96,12 +108,19 @@ def _pairs_in(lines: list[str], *, headed: bool) -> tuple[list[tuple[str, str]],
             continue
         if between is _COLON and any(left.casefold() in _ANSWERING for left, _ in pairs):
             continue
-        if len({left.casefold() for left, _ in pairs}) * 2 <= len(pairs):
+        if len({_SOME_OPTION.sub("", left).casefold() for left, _ in pairs}) * 2 <= len(pairs):
             continue
         enough = len(pairs) >= FEWEST - 1 and all(_is_pair(*pair) for pair in pairs)
         if enough and not _is_a_letter(pairs, by_colon=between is _COLON):
-            return pairs, guessed
+            return PairList("", tuple(pairs), guessed, by_colon=between is _COLON)
     return None
+
+
+def _has_options(lines: list[str]) -> bool:
+    """Whether the last of several lines are lettered in turn, and the first is not."""
+    lettered = [found[1].lower() if (found := _SOME_OPTION.match(line)) else "" for line in lines]
+    options = lettered[1:]
+    return not lettered[0] and options == [chr(ord("a") + at) for at in range(len(options))]
 
 
 def _looks_like_a_heading(pairs: list[tuple[str, str]]) -> bool:

@@ -15,7 +15,8 @@ from lantern.core.questions.kinds.choice import MIN_OPTIONS
 _COLUMN = re.compile(r"(?:^|\s{2,}|\t)\s*(\*?\(?[A-La-l][.)]\s*\S.*?)(?=\s{2,}\(?[A-La-l][.)]|\t|$)")
 _DECORATION = re.compile(rf"^\s*(?:{BULLET})\s+(?=\S)")
 _KIND_BEFORE = re.compile(
-    rf"^(?:\*\*)?(?:{words('closed_kind')}|{words('open_kind')})(?:\s+question)?\s*[:：](?:\*\*)?\s*(?=\S)", re.I
+    rf"^(?:\*\*)?(?:{words('closed_kind')}|{words('open_kind')}|{words('sort')})(?:[\s-]+(?:{words('question')}))?\s*[:：](?:\*\*)?\s*(?=\S)",
+    re.I,
 )
 """A word for the kind of question before it says nothing that its lines do not."""
 _ASKED = re.compile(r"[?？؟]\s*\**\s*$")
@@ -23,11 +24,17 @@ _BEHIND = re.compile(r"(?<=[?？:])\s+\S")
 LONGEST_IN_ONE_LINE = 1000
 _REMARK = re.compile(r"^\W*\([^()?？؟_]{1,30}\)\W*$")
 """Between the number of a question and its text: "Question 1 (easy)"."""
+_CALLED = re.compile(r"^\s*\((?P<remark>[^()?]{1,40})\)\s*[:：]\s*(?=\S)")
+"""The same before the text itself: "Q1 (easy, 2 points): …"."""
+_WORTH = re.compile(rf"(\d{{1,3}})\s*(?:{words('points')})\b", re.I)
 _LINES_TO_WRITE_ON = re.compile(r"^[\s_.…]{12,}$")
 _KEY_ASIDE = re.compile(rf"\s{{2,}}[(\[]\s*(?P<answer>{LETTER})\s*[)\]]\s*$")
 """The letter of the right one, far behind options that follow each other in one line."""
 _SLASHED = re.compile(r"^(?P<asks>.+?[^?？\s])\s+(?P<cells>[^\s/]+(?:\s*/\s*[^\s/]+){2,})\s*[.]?$")
 """A sentence that ends in several words of which one is right."""
+_SLASHED_KEYED = re.compile(
+    r"^(?P<asks>.+?[?？:])\s+(?P<cells>[^/?]+(?:/[^/?]+)+?)\s*[(\[](?P<answer>[^()\[\]]+)[)\]]\s*$"
+)
 _ENDS = (".", "!", "?", ":", ";", "。", "？", "！", "؟", "…")
 _ANSWER_IN_LINE = re.compile(rf"[\s.;(\[](?:{words('answer')})\s?[:：=]\s*(?P<answer>\S[^:：]*?)[)\]]?\s*$", re.I)
 _BANK = re.compile(rf"^\s*(?:[(\[]\s*)?(?:{words('bank')})\s*[:：]\s*(?P<words>\S.*?)[)\]]?\s*$", re.I)
@@ -69,6 +76,12 @@ def taken_apart(block: Block, *, glues: bool = True) -> Parts:
     if remark and line_of.points_in(lines[0].text)[1] is None:
         taker.parts.left.append(lines[0].text.strip())
         lines = lines[1:]
+    called = _CALLED.match(lines[0].text) if block.number is not None and lines else None
+    if called:
+        taker.parts.left.append(called["remark"])
+        worth = _WORTH.search(called["remark"])
+        taker.parts.points = int(worth[1]) if worth else None
+        lines = [lines[0].saying(lines[0].text[called.end() :]), *lines[1:]]
     for at, line in enumerate(lines):
         taker.take(line, first=at == 0)
     return taker.finished()
@@ -145,7 +158,7 @@ class _Taker:
             return "left"
         if one is not None and (self._last != "why" or one.sure):
             one, feedback = line_of.without_feedback(one)
-            parts.left += [feedback.strip(" )]")] if feedback else []
+            parts.left += [feedback.strip(" )]*_")] if feedback else []
             right = one.right or (self._mixed and one.star)
             self._options.append((replace(one, text=one.text.strip(), right=right), line))
             return "option"
@@ -303,6 +316,13 @@ class _Taker:
         answer = (self.parts.answer or "").casefold().rstrip(".")
         if sign and len(cells) > 1 and answer in {cell.casefold() for cell in cells}:
             self._prompt[-1] = last.saying(asks)
+            self.parts.options = [OptionLine("", cell, False, False) for cell in cells]
+            return
+        keyed = _SLASHED_KEYED.match(last.text.strip())
+        cells = [cell.strip() for cell in keyed["cells"].split("/")] if keyed else []
+        if keyed and not answer and keyed["answer"].casefold() in {cell.casefold() for cell in cells}:
+            self._prompt[-1] = last.saying(keyed["asks"])
+            self.parts.answer = keyed["answer"]
             self.parts.options = [OptionLine("", cell, False, False) for cell in cells]
             return
         slashed = _SLASHED.match(last.text.strip())

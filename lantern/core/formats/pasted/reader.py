@@ -27,6 +27,7 @@ from lantern.core.formats.pasted.asking import (
     with_doubts,
 )
 from lantern.core.formats.pasted.blocks import Block, Cut, cut
+from lantern.core.formats.pasted.capitals import CAPITALS_AS_KEY, marked_by_capitals
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
 from lantern.core.formats.pasted.fields import answers_itself, fields_of, match_fields, seems_answered, sums
 from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps
@@ -37,9 +38,10 @@ from lantern.core.formats.pasted.pairs import PairList, pairs_of
 from lantern.core.formats.pasted.parts import Parts, taken_apart
 from lantern.core.formats.pasted.source import Line, lines_of
 from lantern.core.formats.pasted.statements import states
+from lantern.core.formats.pasted.sub_questions import sub_questions
 from lantern.core.formats.pasted.tables import Table, tables_in
 from lantern.core.formats.pasted.tidy import tidy
-from lantern.core.formats.pasted.words import NO_QUESTION, glued, left_out
+from lantern.core.formats.pasted.words import COLONS_AS_PAIRS, NO_QUESTION, glued, left_out
 from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.formats.weights import weigh
 from lantern.core.messages import Message, said
@@ -53,7 +55,7 @@ LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
 LONGEST_PAGE = 4000
 _LETTER_ALONE = re.compile(r"^\s*\(?([A-La-l])[.)]?\s*$")
-MOST_LINES_BETWEEN, FEWEST_LETTERS = 3, 2
+MOST_LINES_BETWEEN, FEWEST_LETTERS, FEWEST_ALIKE = 3, 2, 2
 
 
 def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[str, str] | None = None) -> Incoming:
@@ -66,8 +68,11 @@ def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[s
         lines = lines[:MOST_LINES]
         incoming.note(said("text_too_long", long, line=lines[-1].at))
     lines = tidy(_with_letters(_with_labels(one_to_a_line(one_column(lines)))))
+    marked = marked_by_capitals(lines)
+    if marked is not None:
+        incoming.note(CAPITALS_AS_KEY)
     reader = _Reader(new_id, language, choices or {})
-    found = [*reader.entries_of(lines, incoming)]
+    found = [*reader.entries_of(marked or lines, incoming)]
     found.sort(key=lambda entry: entry.at)
     incoming.entries = [one.entry for one in found[:MOST_ENTRIES]]
     if len(found) > MOST_ENTRIES:
@@ -142,7 +147,7 @@ class _Reader:
         if whole.filled and (pairs := pairs_of(whole.text)) is not None:  # numbered words are no numbered questions
             if pairs.title:
                 incoming.title = pairs.title[:200]
-            yield from self._pairs(whole, pairs)
+            yield from self._pairs(whole, replace(pairs, by_colon=False))  # there is nothing else that it could be
             return
         cuts = cut(lines)
         if cuts.title:
@@ -179,21 +184,30 @@ class _Reader:
         """(the parts of the block, where it has some; what it is)."""
         if block.exercise is not None:
             return None, [self._exercise(block)]
-        pairs = pairs_of(block.text)
+        key = cuts.key.of(block.section, block.number)
+        pairs = pairs_of(block.text) if key is None else None
         if pairs is not None:
             return None, list(self._pairs(block, pairs))
         statements = block.filled
         told = (states, answers_itself, seems_answered, sums)
-        if len(statements) > 1 and block.number is None and any(all(map(one, block.texts)) for one in told):
+        alike = max(sum(map(one, block.texts)) for one in told)
+        nearly = max(FEWEST_ALIKE, len(statements) - 1) if answers_itself(statements[-1].text) else len(statements)
+        if len(statements) > 1 and block.number is None and alike >= nearly:
             apart = [Block([line], None, block.section) for line in statements]
             return None, [found for one in apart for found in self._read(one, cuts)[1]]
+        inner = sub_questions(block, key)
+        if inner is not None:
+            above, apart = inner
+            return None, [
+                *([self._prose(above, wanted=is_passage(above))] if above.filled else []),
+                *(found for one in apart for found in self._read(one, cuts)[1]),
+            ]
         asked = [line for line in statements[1:] if (one := line_of.option(line)) and _is_asked(one.text)]
         is_free = block.number is None or not any(line.text.rstrip().endswith(ASKS[:3]) for line in statements)
         if is_free and len(asked) > 1 and len(asked) == len(statements) - 1:
             apart = [Block([line.saying(line_of.option(line).text)], None, block.section) for line in asked]  # type: ignore[union-attr]
             rest = self._prose(Block([statements[0]]), wanted=False)
             return None, [rest, *(found for one in apart for found in self._read(one, cuts)[1])]
-        key = cuts.key.of(block.section, block.number)
         return self._question(block, key, bank)
 
     def _question(self, block: Block, key: str | None, bank: tuple[str, ...]) -> tuple[Parts, list[Found]]:
@@ -310,7 +324,12 @@ class _Reader:
                 yield Found(block.at, Entry(place=place, text=block.text, sentences=(item,), sure=False))
             else:
                 strange = odd(fields)
-                sentences = tuple(filter(None, (_taken_as_heading(pairs.guessed) if pairs.guessed else None, strange)))
+                doubts = (
+                    _taken_as_heading(pairs.guessed) if pairs.guessed else None,
+                    COLONS_AS_PAIRS if pairs.by_colon else None,
+                    strange,
+                )
+                sentences = tuple(filter(None, doubts))
                 yield Found(
                     block.at, Entry(place=place, text=block.text, item=item, sentences=sentences, sure=not sentences)
                 )

@@ -25,6 +25,9 @@ _RULE = re.compile(r"^\s*(?:[-–—*=_~•·]\s?){3,}\s*$|^--\s*$")
 _GAP_LINE = re.compile(r"^\s*_+\s*$")
 _FENCE = re.compile(r"^\s*(?:```|~~~)\s*[\w+-]*\s*$")
 _TAG = re.compile(r"</?(?:details|summary|br|p|div|span|ul|ol|li|hr)\b[^<>]{0,200}>", re.I)
+_BREAK = re.compile(r"(?<=\S)\s*<br\s*/?>\s*(?=\S)", re.I)
+BREAK = "\v"
+"""Within a cell of a table."""
 _BOLD_TAG = re.compile(r"</?(?:b|strong)>", re.I)
 _TEX = re.compile(r"\\\(\s*(.+?)\s*\\\)|\\\[\s*(.+?)\s*\\\]|\$\$\s*([^$]+?)\s*\$\$")
 _SPAN = re.compile(
@@ -39,6 +42,7 @@ _IN_FRONT = re.compile(
     rf"^[\s>]*(?:#{{1,6}}\s+|(?:{BULLET})\s+|\[[ xX]?\]\s*|[☐☑☒✓✔✅→]\s*)*"
     rf"(?:\(?{_LABEL}\s*[.):\]]\s*|{_LABEL}\s*[-–]\s+)?$"
 )
+_LABEL_AND_TAB = re.compile(rf"^(\s*\(?(?:\d{{1,3}}|{LETTER})[.):])\t+(?=[^\t]+$)")
 _ONLY_LABEL = re.compile(rf"^(?:(?:{words('question')})\s*)?#?\(?{_LABEL}?\s*[.):\]：]?$", re.I)
 _LABELLED = re.compile(rf"^\(?{LETTER}\s*[.):\]]\s*\S")
 _NUMBERED = re.compile(r"^\d{1,3}[.)]\s")
@@ -46,7 +50,7 @@ _TRUTH = re.compile(rf"^(?:{words('true')}|{words('false')})[.!]?$", re.I)
 _ANSWERS = re.compile(rf"^(?:{words('answer')}|{words('why')})\s*[:：]", re.I)
 _SAID_IN_BRACKETS = re.compile(r"^[(\[].*[)\]]$|^[✓✔✅√✗✘❌]+\s*\w*$")
 _SIGNS = re.compile(
-    "(?m)^(\\s*)(?:(\\d)\ufe0f?\u20e3|([\U0001f130-\U0001f13b\U0001f170-\U0001f17b\U0001f1e6-\U0001f1f1]))\ufe0f?\\s*"
+    "(?m)^(\\s*)(?:(\\d)\ufe0f?\u20e3|([\U0001f130-\U0001f13b\U0001f150-\U0001f15b\U0001f170-\U0001f17b\U0001f1e6-\U0001f1f1]))\ufe0f?\\s*"
 )
 """Numbers on keys and letters in boxes, as phones write them, at the beginning of a line."""
 LONGEST_RUN = 60
@@ -107,7 +111,7 @@ def cleaned(text: str) -> str:
 def _plain_sign(found: "re.Match[str]") -> str:
     if found[2]:
         return f"{found[1]}{found[2]}. "
-    first = next(begin for begin in (0x1F1E6, 0x1F170, 0x1F130) if ord(found[3]) >= begin)
+    first = next(begin for begin in (0x1F1E6, 0x1F170, 0x1F150, 0x1F130) if ord(found[3]) >= begin)
     return f"{found[1]}({chr(ord('A') + ord(found[3]) - first)}) "
 
 
@@ -116,11 +120,13 @@ def line_of(text: str, at: int = 1, source: str | None = None) -> Line:
     source = text if source is None else source
     if _RULE.match(text) and not _GAP_LINE.match(text):
         return Line(at, "", source, rule=True)
-    text = _BOLD_TAG.sub("**", _TAG.sub("", text)) if "<" in text else text
+    if "<" in text:
+        broken = _BREAK.sub(BREAK if text.lstrip().startswith("|") else " ", text)
+        text = _BOLD_TAG.sub("**", _TAG.sub("", broken))
     text = (
         _TEX.sub(lambda found: f"${found[1] or found[2] or found[3]}$", text) if "\\" in text or "$$" in text else text
     )
-    text, bold = unbold(text)
+    text, bold = unbold(_LABEL_AND_TAB.sub(r"\1 ", text))
     return Line(at, text.rstrip(), source, bold)
 
 

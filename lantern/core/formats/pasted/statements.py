@@ -16,6 +16,7 @@ from lantern.core.questions.companions import NewId
 from lantern.core.words import in_language
 
 _T, _F = words("true"), words("false")
+_SIGNS = {"√": True, "×": False}
 _EITHER = rf"(?:/|\||,|{words('either')})"
 WHETHER_TRUE = re.compile(
     rf"[(\[¿]?\s*(?<!\w)(?:{_T}\s*{_EITHER}\s*{_F}|[TRVWtrvw]\s*/\s*[FOfo])(?!\w)\s*[)\]]?\s*[:?.？：]?\s*"
@@ -23,7 +24,7 @@ WHETHER_TRUE = re.compile(
     re.I,
 )
 _SAID_TRUE = re.compile(
-    rf"(?P<before>.*?)\s*(?:[(\[（]\s*(?P<a>{_T}|{_F}|[TFRWVtf])\s*[.!]?\s*[)\]）]|\s[-–—→]\s*(?P<b>{_T}|{_F}|[TF])|\t+(?P<c>{_T}|{_F}|[TF])"
+    rf"(?P<before>.*?)\s*(?:[(\[（]\s*(?P<a>{_T}|{_F}|[TFRWVtf√×])\s*[.!]?\s*[)\]）]|\s[-–—→]\s*(?P<b>{_T}|{_F}|[TF])|\t+(?P<c>{_T}|{_F}|[TF])"
     rf"|[✅✔✓☑❌✗]\s*(?P<d>{_T}|{_F})|(?<=[.!?])\s+(?P<e>{_T}|{_F})|(?<=[.!])\s+(?P<f>[TF])(?=\s*$))(?P<behind>\s*$|[.!]?\s*$|\s*\([^()]+\)\W*|\s*[-–—:,]\s*\S.*|[.!]\s+\S.*)$",
     re.I | re.S,
 )
@@ -51,7 +52,7 @@ def true_false_fields(prompt: str, parts: Parts, new_id: NewId, language: str) -
             is_true, why = _truth_of(word)[0], behind
             prompt = statement["before"].strip()
     if is_true is None:
-        if asks and parts.answer is None:
+        if asks and parts.answer is None and not prompt.rstrip().endswith((":", "：")):
             return _as_true_false(WHETHER_TRUE.sub("", prompt).strip(), None, "", new_id, language)
         return None
     return _as_true_false(WHETHER_TRUE.sub("", prompt).strip() if asks else prompt, is_true, why, new_id, language)
@@ -70,6 +71,8 @@ def _as_true_false(prompt: str, is_true: bool | None, why: str, new_id: NewId, l
 def _truth_of(answer: str) -> tuple[bool | None, str]:
     """(what an answer says of a statement, the reason behind it)."""
     answer = answer.strip()
+    if answer in _SIGNS:
+        return _SIGNS[answer], ""
     found = re.match(rf"^\W*(?P<word>{_T}|{_F}|[TFRWVtfrwv])(?!\w)\W*(?P<why>.*)$", answer, re.I | re.S)
     if not found:
         return None, ""

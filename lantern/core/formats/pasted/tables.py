@@ -6,11 +6,12 @@ import re
 from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass
 
-from lantern.core.formats.pasted.source import Line
+from lantern.core.formats.pasted.source import BREAK, Line
 from lantern.core.formats.sayings import saying
 from lantern.core.formats.sheet_columns import heading_row, use_of
 
 FEWEST_ROWS, FEWEST_COLUMNS = 2, 3
+_NUMBER = re.compile(r"\d{1,3}\.?")
 _RULE = re.compile(r"^[\s|:+-]+$")
 _ASKS = re.compile(r"[?？؟]\s*$|__")
 Cells = Callable[[str], list[str] | None]
@@ -75,7 +76,8 @@ def _between_bars(line: str) -> list[str] | None:
     if bare.count("|") < (2 if bare.startswith("|") else 1):
         return None
     return [
-        cell.strip() for cell in (bare.removeprefix("|").removesuffix("|") if bare.startswith("|") else bare).split("|")
+        cell.replace(BREAK, "\n").strip()
+        for cell in (bare.removeprefix("|").removesuffix("|") if bare.startswith("|") else bare).split("|")
     ]
 
 
@@ -123,5 +125,6 @@ def _is_of_questions(rows: list[list[str]], is_sure: bool) -> bool:
 
 
 def _is_key(rows: list[list[str]]) -> bool:
-    """Numbers above letters: a key, not questions."""
-    return len(rows) == 2 and all(re.fullmatch(r"\d{1,3}\.?", cell) for cell in rows[0])
+    """Numbers above letters, or beside them: a key, not questions."""
+    beside = len(rows[0]) == 2 and all(map(_NUMBER.fullmatch, (row[0] for row in rows[1:])))
+    return beside or (len(rows) == 2 and all(map(_NUMBER.fullmatch, rows[0])))

@@ -16,7 +16,7 @@ _CIRCLED = re.compile(r"^(\s*)([Ⓐ-Ⓛⓐ-ⓛ①-⑳❶-❿])\s*")
 _WRONG = re.compile(r"^(\s*)[✗✘❌☓]\s*(?=\S)|(?<=\S)\s*[✗✘❌☓]\s*$")
 _ROMAN = re.compile(r"^(\s*)\(?([ivx]+|[IVX]+)[.)]\s+(?=\S)")
 _BARE_NUMBER = re.compile(r"^(\s*)(\d{1,3})\s+(?=[A-ZÀ-Þ“\"¿])")
-_BARE_LETTER = re.compile(r"^(\s*)([a-lA-L])\s+(?=\S)")
+_BARE_LETTER = re.compile(r"^(\s*)([a-lA-L])\s+(?![-–—=:.)/|])(?=\S)")
 _BARE_OTHER = re.compile(rf"^(\s*)(?![A-Za-z])({LETTER})\s+(?=\S)")
 _FAR_LETTER = re.compile(r"^(\s*)([A-L])(?:\s{2,}|\t)(?=\S)")
 _EQUAL_LETTER = re.compile(r"^(\s*)([a-lA-L])\s*=\s*(?=\S)")
@@ -25,10 +25,14 @@ _SAID_WRONG = re.compile(r"^(\s*)(?:wrong|incorrect|false)(?: (?:answer|option))
 _SAID_RIGHT = re.compile(r"^(\s*)(?:right|correct|true)(?: (?:answer|option))?\s*\d*\s*:\s*(?P<text>\S.*)$", re.I)
 _IN_BRACKETS = re.compile(r"^(\s*)\((\d{1,3})\)\s+(?=\S)")
 _DECORATED = re.compile(
-    rf"^(\s*)(?:{BULLET})\s*(?=(?:\d{{1,3}}[.)]|\(?{LETTER}[.)]|\**(?:{words('question')})\s*\d{{1,3}}\s*[.):：]|{words('answer')}\s*[:：]|{words('why')}\s*[:：])\s*\S)",
+    rf"^(\s*)(?:{BULLET})\s*(?=(?:\d{{1,3}}[.)]|\(?{LETTER}[.)]|\**(?:{words('question')})\s*(?:\d{{1,3}}\s*)?[.):：]|{words('answer')}\s*[:：]|{words('why')}\s*[:：])\s*\S)",
     re.I,
 )
-_PICTURES = re.compile(r"^(\s*)(?:[\U0001f300-\U0001faff\u2753-\u2755\u27a1\u25b6]\ufe0f?\s*)+(?=\S)")
+_PICTURE = (
+    r"[\U0001f300-\U0001faff\u2600-\u2604\u2614\u2615\u2693\u26a0\u26a1\u26bd\u26c4\u26c5\u26f0-\u26fd\u2708"
+    r"\u270f\u2728\u2744\u2753-\u2755\u27a1\u25b6]\ufe0f?\s*"
+)
+_PICTURES = re.compile(rf"^(\s*)(?:{_PICTURE})+(?=\S)|(?<=[\d.:?!])\s+(?:{_PICTURE})+$")
 _CIRCLE = re.compile(r"^(\s*)O\s+(?=\S)")
 """A letter that stands for a circle to be crossed."""
 _NAME_BEHIND = re.compile(r"(?<=\S)\s{2,}(?:name|date|class|score|klasse|datum|nom|nombre)\s*:?\s*_{3,}.*$", re.I)
@@ -38,7 +42,18 @@ _LETTERED = re.compile(rf"^\s*\(?{LETTER}[.):]\s*\S")
 _FIRST_SAID = re.compile(
     rf"^(\s*)[(\[_]*(?P<said>{words('true')}|{words('false')}|[TFRWV])[)\]_]*\s*[.:–-]?\s+(?=\d{{1,3}}[.)]\s)", re.I
 )
+_EITHER_FIRST = re.compile(
+    r"^(\s*)[(\[]?(T\s*[/|]?\s*F|R\s*[/|]?\s*[FW]|V\s*[/|]?\s*F|W\s*[/|]?\s*F)[)\]]?\s+(?=\d{1,3}[.)]\s)"
+)
 _BLANK_BEFORE = re.compile(r"^(\s*)_{2,}\s+(?=\d{1,3}[.)]\s)")
+_ROW = re.compile(r"^\s*\|\s*\(?([A-La-l])[.)]?\s*\|\s*([^|]*[^|\s])\s*\|?\s*$")
+_ROW_RULE = re.compile(r"^\s*\|?\s*:?-{2,}:?\s*\|\s*:?-{2,}:?\s*\|?\s*$")
+_ROW_HEAD = re.compile(
+    rf"^\s*\|\s*(?:{words('option')}|{words('number')}|{words('answer')})?\s*\|\s*(?:{words('option')}|{words('answer')}|text)?\s*\|?\s*$",
+    re.I,
+)
+FEWEST_EITHER, FEWEST_LETTERS = 2, 3
+_LETTER_FIRST = re.compile(r"^(\s*)(?:\(\s*([A-L])\s*\)|_+\s*([A-L])\s*_+)\s+(?=\d{1,3}[.)]\s)")
 _BLANK_FOR_LETTER = re.compile(r"^(\s*\d{1,3}[.)]\s*)[_(]{1,}[\s_]*[_)]\s+(?=\S)")
 
 
@@ -52,8 +67,8 @@ def tidy(lines: list[Line]) -> list[Line]:
     )
     texts = _as_boxes(texts)
     texts = _without_blanks_for_letters([_BLANK_BEFORE.sub(r"\1", text) for text in texts])
-    texts = _with_points(texts)
-    texts = _with_marks(_without_brackets(_without_roman(_said_behind(_as_options(texts)))))
+    texts = _answers_below(_letters_behind(_either_behind(_rows_as_options(texts))))
+    texts = _with_points(_with_marks(_without_brackets(_without_roman(_said_behind(_as_options(texts))))))
     return [line if line.code else line.saying(text) for line, text in zip(lines, texts, strict=True)]
 
 
@@ -101,7 +116,8 @@ def _circled(line: str) -> str:
 
 
 def circled_number(sign: str) -> str:
-    """ "③" as "3", other signs as they are."""
+    """ "③" as "3", "🅑" as "B", other signs as they are."""
+    sign = re.sub(r"[\U0001f150-\U0001f15b]", lambda found: chr(ord("A") + ord(found[0]) - 0x1F150), sign)
     return re.sub(r"[①-⑳]", lambda found: str(ord(found[0]) - ord("①") + 1), sign)
 
 
@@ -129,6 +145,63 @@ def _said_behind(lines: list[str]) -> list[str]:
     return [
         f"{match[1]}{line[match.end() :].rstrip()} ({match['said']})" if (match := _FIRST_SAID.match(line)) else line
         for line in lines
+    ]
+
+
+def _rows_as_options(lines: list[str]) -> list[str]:
+    """ "| A | red |", "| B | green |": a table of two columns that holds the options of a question."""
+    made = list(lines)
+    at = 0
+    while at < len(lines):
+        run = 0
+        while at + run < len(lines) and (row := _ROW.match(lines[at + run])) and _place(row[1]) == run:
+            run += 1
+        ruled = at > 1 and _ROW_RULE.match(lines[at - 1]) is not None
+        goes_on = lines[at + run].lstrip().startswith("|") if at + run < len(lines) else False
+        if run >= FEWEST_EITHER and not goes_on and (not ruled or _ROW_HEAD.match(lines[at - 2])):
+            made[at : at + run] = [_ROW.sub(r"\1) \2", line) for line in lines[at : at + run]]
+            for above in range(max(0, at - 2), at):
+                if _ROW_RULE.match(lines[above]) or _ROW_HEAD.match(lines[above]):
+                    made[above] = ""
+        at += max(1, run)
+    return made
+
+
+def _answers_below(lines: list[str]) -> list[str]:
+    """Answer lines that stand above their questions, all of them, change places with them."""
+    filled = [at for at, line in enumerate(lines) if line.strip()]
+    answered = [place for place, at in enumerate(filled) if line_of.answer(lines[at]) is not None]
+    below = [filled[place + 1] for place in answered if place + 1 < len(filled)]
+    if len(answered) < FEWEST_EITHER or answered[0] > 1 or len(below) < len(answered):
+        return lines
+    if not all(line_of.asked(lines[at]) or line_of.question_number(lines[at]) for at in below):
+        return lines
+    made = list(lines)
+    for place, at in zip(answered, below, strict=True):
+        made[filled[place]], made[at] = lines[at], lines[filled[place]]
+    return made
+
+
+def _either_behind(lines: list[str]) -> list[str]:
+    """ "T F  1. The moon …", of which one is to be circled, is written behind the statement."""
+    if sum(_EITHER_FIRST.match(line) is not None for line in lines) < FEWEST_EITHER:
+        return lines
+    return [
+        f"{found[1]}{line[found.end() :].rstrip()} (T/F)" if (found := _EITHER_FIRST.match(line)) else line
+        for line in lines
+    ]
+
+
+def _letters_behind(lines: list[str]) -> list[str]:
+    """ "(B) 1. What is …?" names the right option before the number; it is written behind the question."""
+    found = {at: match for at, line in enumerate(lines) if (match := _LETTER_FIRST.match(line))}
+    if len(found) < FEWEST_EITHER:
+        return lines
+    return [
+        f"{match[1]}{line[match.end() :].rstrip()} (Answer: {match[2] or match[3]})"
+        if (match := found.get(at))
+        else line
+        for at, line in enumerate(lines)
     ]
 
 
@@ -164,12 +237,12 @@ def _with_marks(lines: list[str]) -> list[str]:
         bare = _in_turn(lines, pattern, lambda label: (index_of(label) or 0) + 1)
         lines = [pattern.sub(r"\1\2) ", line) if at in bare else line for at, line in enumerate(lines)]
     if any(line_of.question_number(line) for line in lines):
-        return lines
+        return _with_close_letters(lines)
     far = _counted(lines, _FAR_NUMBER)
     lines = [_FAR_NUMBER.sub(r"\1\2. ", line) if at in far else line for at, line in enumerate(lines)]
     if far:
         return lines
-    numbers = _in_turn(lines, _BARE_NUMBER, int)
+    numbers = _in_turn(lines, _BARE_NUMBER, int) or _counted_first(lines)
     letters = _in_turn(lines, _BARE_LETTER, lambda label: ord(label.lower()) - ord("a") + 1)
     if not numbers or len(letters) < 2:
         return lines
@@ -177,11 +250,41 @@ def _with_marks(lines: list[str]) -> list[str]:
     return [_BARE_LETTER.sub(r"\1\2) ", line) if at in letters else line for at, line in enumerate(lines)]
 
 
+def _with_close_letters(lines: list[str]) -> list[str]:
+    """ "A bowline", "B rudder", "C reef knot" in lines that follow each other: letters without a mark get one."""
+    made = list(lines)
+    at = 0
+    while at < len(lines):
+        run = 0
+        while at + run < len(lines) and (one := _BARE_LETTER.match(lines[at + run])) and _place(one[2]) == run:
+            run += 1
+        if run >= FEWEST_LETTERS:
+            made[at : at + run] = [_BARE_LETTER.sub(r"\1\2) ", line) for line in lines[at : at + run]]
+        at += max(1, run)
+    return made
+
+
+def _place(letter: str) -> int:
+    return ord(letter.lower()) - ord("a")
+
+
 def _counted(lines: list[str], pattern: "re.Pattern[str]") -> set[int]:
     """Indices of lines whose numbers go up one by one, from any, with other lines between them."""
     found = [(at, int(match[2])) for at, line in enumerate(lines) if (match := pattern.match(line))]
     steps = all(after - before == 1 and at - first > 1 for (first, before), (at, after) in pairwise(found))
     return {at for at, _ in found} if len(found) > 1 and steps else set()
+
+
+def _counted_first(lines: list[str]) -> set[int]:
+    """Indices of the first lines whose bare numbers go up one by one, from any, with other lines between them."""
+    run: list[tuple[int, int]] = []
+    for at, line in enumerate(lines):
+        found = _BARE_NUMBER.match(line)
+        if found and (not run or (int(found[2]) == run[-1][1] + 1 and at - run[-1][0] > 1)):
+            run.append((at, int(found[2])))
+        elif found:
+            break
+    return {at for at, _ in run} if len(run) > 1 else set()
 
 
 def _in_turn(lines: Iterable[str], pattern: "re.Pattern[str]", value: Callable[[str], int]) -> set[int]:
