@@ -13,6 +13,10 @@ _SAID = rf"(?:{LETTER}(?:\s*[,&+/]\s*{LETTER})*|{words('true')}|{words('false')}
 _NUMBER = r"(?:\d{1,3}|[ivx]{1,5}|[IVX]{1,5})"
 _Q = rf"(?:(?:{words('question')})\s*\.?\s*)?"
 _HEAD = re.compile(rf"^[\s#*_>•\-–(]*(?:{words('key')}|{words('answer')})[\s*_]*[.:：)]?[\s*_]*(?P<rest>.*)$", re.I)
+_HEAD_OF_TABLE = re.compile(
+    rf"^\s*\|?\s*(?:{words('question')}|{words('number')})\s*\|\s*(?:{words('key')}|{words('answer')})\s*\|?\s*(?P<rest>)$",
+    re.I,
+)
 _BEHIND_A_SENTENCE = re.compile(
     rf"^(?P<before>[^:：?]{{1,60}}[.!])\s+(?P<key>(?:{words('key')}|{words('answer')})\s*[:：](?P<said>.*))$", re.I
 )
@@ -73,7 +77,7 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
     looked_at = 0
     first_asked = next((at for at, line in enumerate(lines) if _numbered(line) or "__" in line.text), len(lines))
     for at in range(len(lines) - 1, -1, -1):
-        head = _HEAD.match(lines[at].text)
+        head = _HEAD.match(lines[at].text) or _HEAD_OF_TABLE.match(lines[at].text)
         if not head or lines[at].code:
             continue
         if (
@@ -83,6 +87,9 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
             and not _SECTION.match(head["rest"])
         ):
             continue
+        above = max((i for i in range(at) if not lines[i].is_blank), default=0)
+        if _HEAD_OF_TABLE.match(lines[at].text) and (named := _HEAD.match(lines[above].text)) and not named["rest"]:
+            at = above
         looked_at += len(lines) - at
         if looked_at > MOST_LOOKED_AT:
             break

@@ -17,7 +17,7 @@ _NUMBER = re.compile(
 _DIVIDED = re.compile(r"^\s*\d{1,3}\s[:：]\s*\d")
 """A sum that begins with a number and a colon."""
 _NUMBERED_Q = re.compile(
-    rf"^\s*(?:#{{1,6}}\s+)?(?:第\s*)?(?:{_Q}|no|nr)\s*\.?\s*#?(\d{{1,3}})(?:\s*[题題])?\s*(?:{_POINTS})?\s*[.):：\-–—]?\s*(?=\S|$)"
+    rf"^\s*(?:#{{1,6}}\s+)?(?:第\s*)?(?:{_Q}|no|nr)\s*\.?\s*#?(\d{{1,3}})(?:\s*(?:/|of|von|sur|de|di|van|av|z|из)\s*\d{{1,3}}(?!\w))?(?:\s*[题題])?\s*(?:{_POINTS})?\s*[.):：\-–—]?\s*(?=\S|$)"
     r"|^\s*#(\d{1,3})\s+(?=\S)|^\s*第\s*(\d{1,3})\s*[题題問问]\s*[.):：]?\s*(?=\S|$)",
     re.I,
 )
@@ -279,7 +279,8 @@ def without_feedback(option: OptionLine) -> tuple[OptionLine, str]:
         behind = option.text[between.end() :]
         right = says_of_an_option(behind)
         if right is not None and between.start():
-            return replace(option, text=option.text[: between.start()], right=option.right or right), behind
+            text, said = said_after(option.text[: between.start()].rstrip(" *_"))
+            return replace(option, text=text, right=option.right or right or said), behind
     return option, ""
 
 

@@ -7,7 +7,7 @@ from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.labels import LETTER
 from lantern.core.formats.sayings import words
 
-FEWEST = 3
+FEWEST, MOST_WORDS_BY_COMMA = 3, 3
 LONGEST_TERM = 80
 # In the order in which they are tried: the surest first.
 _BETWEEN = (
@@ -20,8 +20,9 @@ _BETWEEN = (
     re.compile(r"\s*;\s+"),
     re.compile(r"\s+/\s+"),
     re.compile(r"\s*\.{4,}\s*"),
+    re.compile(r"\s*,\s+"),
 )
-_COLUMNS, _EQUALS, _COLON, _SLASH = _BETWEEN[:2], _BETWEEN[4:5], _BETWEEN[5], _BETWEEN[7]
+_COLUMNS, _EQUALS, _COLON, _SLASH, _COMMA = _BETWEEN[:2], _BETWEEN[4:5], _BETWEEN[5], _BETWEEN[7], _BETWEEN[9]
 _OPTIONS_WITHIN = re.compile(r"(?:^|\s)\(?a[.)]\s.*\s\(?b[.)]\s", re.I)
 _SOME_OPTION = re.compile(r"^\(?([A-La-l])[.)]\s")
 _RULE = re.compile(r"^[\s|:+-]+$")
@@ -45,13 +46,14 @@ _OUTSIDE = re.compile(r"[\w.+-]+@[\w-]+\.\w|https?://|\bwww\.|^\+?[\d ()/-]{6,}$
 @dataclass(frozen=True, slots=True)
 class PairList:
     """`guessed` is a row that was taken as a heading although nothing says so but its look; "" for none. `title`
-    stands above it and asks nothing. `by_colon`: nothing but colons says that they are pairs."""
+    stands above it and asks nothing. `by_colon`, `by_comma`: nothing but that says that they are pairs."""
 
     prompt: str
     pairs: tuple[tuple[str, str], ...]
     guessed: str = ""
     title: str = ""
     by_colon: bool = False
+    by_comma: bool = False
 
 
 def pairs_of(text: str) -> PairList | None:
@@ -72,11 +74,14 @@ def pairs_of(text: str) -> PairList | None:
                     found.pairs,
                     found.guessed,
                     by_colon=found.by_colon,
+                    by_comma=found.by_comma,
                     title=re.sub(r"^\s*#+\s*", "", prompt).strip(),
                 )
             numbered = line_of.question_number(prompt)
             prompt = (numbered[2] if numbered else re.sub(r"^\s*#+\s*", "", prompt)).strip().rstrip(":：")
-            return PairList(prompt, found.pairs, found.guessed, by_colon=found.by_colon and not prompt)
+            return PairList(
+                prompt, found.pairs, found.guessed, by_colon=found.by_colon and not prompt, by_comma=found.by_comma
+            )
     return None
 
 
@@ -110,10 +115,24 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
             continue
         if len({_SOME_OPTION.sub("", left).casefold() for left, _ in pairs}) * 2 <= len(pairs):
             continue
+        if between is _COMMA and not _is_word_list(pairs):
+            continue
         enough = len(pairs) >= FEWEST - 1 and all(_is_pair(*pair) for pair in pairs)
         if enough and not _is_a_letter(pairs, by_colon=between is _COLON):
-            return PairList("", tuple(pairs), guessed, by_colon=between is _COLON)
+            return PairList("", tuple(pairs), guessed, by_colon=between is _COLON, by_comma=between is _COMMA)
     return None
+
+
+def _is_word_list(pairs: list[tuple[str, str]]) -> bool:
+    """Commas part many things: only in lists of few words without numbers are they taken for pairs."""
+    return len(pairs) > FEWEST and all(
+        len(half.split()) <= MOST_WORDS_BY_COMMA
+        and half[-1:].isalpha()
+        and "," not in half
+        and not re.search(r"\d", half)
+        for pair in pairs
+        for half in pair
+    )
 
 
 def _has_options(lines: list[str]) -> bool:
@@ -134,7 +153,7 @@ def _looks_like_a_heading(pairs: list[tuple[str, str]]) -> bool:
 def _is_pair(left: str, right: str) -> bool:
     """A term is short, asks nothing, and is no label like "Answer"."""
     said = left.casefold().strip("*_ ")
-    is_term = len(left) <= LONGEST_TERM and not left.endswith(("?", "？")) and len(said) > 0
+    is_term = len(left) <= LONGEST_TERM and not re.search("[?？؟]", left) and len(said) > 0
     beside = (
         line_of.is_aside(f"{said}: x")
         or line_of.topics(f"{said}: x") is not None

@@ -41,7 +41,7 @@ from lantern.core.formats.pasted.statements import states
 from lantern.core.formats.pasted.sub_questions import sub_questions
 from lantern.core.formats.pasted.tables import Table, tables_in
 from lantern.core.formats.pasted.tidy import tidy
-from lantern.core.formats.pasted.words import COLONS_AS_PAIRS, NO_QUESTION, glued, left_out
+from lantern.core.formats.pasted.words import COLONS_AS_PAIRS, COMMAS_AS_PAIRS, NO_QUESTION, glued, left_out
 from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.formats.weights import weigh
 from lantern.core.messages import Message, said
@@ -326,7 +326,7 @@ class _Reader:
                 strange = odd(fields)
                 doubts = (
                     _taken_as_heading(pairs.guessed) if pairs.guessed else None,
-                    COLONS_AS_PAIRS if pairs.by_colon else None,
+                    COLONS_AS_PAIRS if pairs.by_colon else COMMAS_AS_PAIRS if pairs.by_comma else None,
                     strange,
                 )
                 sentences = tuple(filter(None, doubts))

@@ -52,6 +52,11 @@ _ROW_HEAD = re.compile(
     rf"^\s*\|\s*(?:{words('option')}|{words('number')}|{words('answer')})?\s*\|\s*(?:{words('option')}|{words('answer')}|text)?\s*\|?\s*$",
     re.I,
 )
+_TRUTH_FIRST = re.compile(r"^(\s*(?:\d{1,3}[.)]\s*)?)[(\[]\s*([TFRVW])\s*[)\]]\s+(?=\S)", re.I)
+_TERM = re.compile(r"^\s*\**(?:term|word|begriff|wort|terme|término|mot)\s*:\**\s*(?=\S)", re.I)
+_DEFINITION = re.compile(
+    r"^\s*\**(?:definition|meaning|bedeutung|erklärung|définition|definición)\s*:\**\s*(?=\S)", re.I
+)
 FEWEST_EITHER, FEWEST_LETTERS = 2, 3
 _LETTER_FIRST = re.compile(r"^(\s*)(?:\(\s*([A-L])\s*\)|_+\s*([A-L])\s*_+)\s+(?=\d{1,3}[.)]\s)")
 _BLANK_FOR_LETTER = re.compile(r"^(\s*\d{1,3}[.)]\s*)[_(]{1,}[\s_]*[_)]\s+(?=\S)")
@@ -65,10 +70,12 @@ def tidy(lines: list[Line]) -> list[Line]:
             for line in lines
         ]
     )
-    texts = _as_boxes(texts)
+    texts = _as_boxes(_terms_as_answers(texts))
     texts = _without_blanks_for_letters([_BLANK_BEFORE.sub(r"\1", text) for text in texts])
     texts = _answers_below(_letters_behind(_either_behind(_rows_as_options(texts))))
-    texts = _with_points(_with_marks(_without_brackets(_without_roman(_said_behind(_as_options(texts))))))
+    texts = _with_points(
+        _with_marks(_without_brackets(_without_roman(_said_behind(_truth_behind(_as_options(texts))))))
+    )
     return [line if line.code else line.saying(text) for line, text in zip(lines, texts, strict=True)]
 
 
@@ -145,6 +152,25 @@ def _said_behind(lines: list[str]) -> list[str]:
     return [
         f"{match[1]}{line[match.end() :].rstrip()} ({match['said']})" if (match := _FIRST_SAID.match(line)) else line
         for line in lines
+    ]
+
+
+def _terms_as_answers(lines: list[str]) -> list[str]:
+    """ "Definition: …" and "Term: …", several times: a question and its answer."""
+    terms = sum(_TERM.match(line) is not None for line in lines)
+    if terms < FEWEST_EITHER or terms != sum(_DEFINITION.match(line) is not None for line in lines):
+        return lines
+    return [_TERM.sub("Answer: ", _DEFINITION.sub("Question: ", line)) for line in lines]
+
+
+def _truth_behind(lines: list[str]) -> list[str]:
+    """ "1. [T] The moon …", "2. [F] …" say it before the statement; it is written behind it."""
+    found = {at: match for at, line in enumerate(lines) if (match := _TRUTH_FIRST.match(line))}
+    if {match[2].upper() for match in found.values()} not in ({"T", "F"}, {"R", "F"}, {"V", "F"}, {"W", "F"}):
+        return lines
+    return [
+        f"{match[1]}{line[match.end() :].rstrip()} ({match[2]})" if (match := found.get(at)) else line
+        for at, line in enumerate(lines)
     ]
 
 
