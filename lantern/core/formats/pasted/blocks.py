@@ -337,7 +337,7 @@ def _title(body: list[Line]) -> tuple[Line | None, int]:
     if _TO_FILL_IN.match(first) or section_of(first.strip("#* ")) is not None:
         return None, 0
     told = line_of.heading(first)
-    if (told and line_of.question_number(told)) or _HEADING.match(told or first):
+    if (told and (line_of.question_number(told) or told.endswith("?"))) or _HEADING.match(told or first):
         return None, 0
     apart = (
         filled[1] > filled[0] + 1

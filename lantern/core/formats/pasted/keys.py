@@ -3,6 +3,7 @@
 import re
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, field
+from itertools import dropwhile, takewhile
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.labels import LETTER, number_of
@@ -10,6 +11,7 @@ from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
 
 _SAID = rf"(?:{LETTER}(?:\s*[,&+/]\s*{LETTER})*|{words('true')}|{words('false')}|[TFtf])"
+_ONE_SAID = rf"(?:{words('true')}|{words('false')}|{LETTER}|[TFtf])(?![\w’'])"
 _NUMBER = r"(?:\d{1,3}|[ivx]{1,5}|[IVX]{1,5})"
 _Q = rf"(?:(?:{words('question')})\s*\.?\s*)?"
 _HEAD = re.compile(rf"^[\s#*_>•\-–(]*(?:{words('key')}|{words('answer')})[\s*_]*[.:：)]?[\s*_]*(?P<rest>.*)$", re.I)
@@ -38,7 +40,7 @@ MOST_LOOKED_AT = 20_000
 """Lines that are read, in all, in search of a key."""
 MOST_LEFT = 2
 FEWEST_IN_TURN = 2
-_IN_TURN = re.compile(rf"^\s*{_SAID}(?:\s*[,;/]\s*{_SAID}|\s+{_SAID})+\s*[.]?\s*$", re.I)
+_IN_TURN = re.compile(rf"^\s*{_ONE_SAID}(?:\s*[,;/]\s*{_ONE_SAID}|\s+{_ONE_SAID})+\s*[.]?\s*$", re.I)
 """Lines that say no answer, a signature, by which a key may be longer than its answers."""
 
 
@@ -93,11 +95,8 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
         looked_at += len(lines) - at
         if looked_at > MOST_LOOKED_AT:
             break
-        in_turn = _in_turn(head["rest"], lines[first_asked:at])
-        if in_turn and all(line.is_blank for line in lines[at + 1 :]):
-            return lines[:at], Key(in_turn)
         rest = [lines[at].saying(head["rest"]), *lines[at + 1 :]]
-        key = _read(rest)
+        key = _read(rest, lines[first_asked:at])
         alone = not head["rest"].strip()
         is_only = alone or sum(_numbered(line) for line in lines[first_asked:at]) == 1
         if key and first_asked < at and len(key.answers) >= (1 if is_only else 2):
@@ -107,8 +106,8 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
 
 def _in_turn(said: str, lines: list[Line]) -> dict[tuple[str, int], str]:
     """ "F, T, T" below the questions 1, 2 and 3: an answer for each, in their order."""
-    answers = re.findall(_SAID, said, re.I) if _IN_TURN.match(said) else []
-    numbers = [found[0] for line in lines if (found := line_of.question_number(line.text)) and not line.code]
+    answers = re.findall(_ONE_SAID, said, re.I) if _IN_TURN.match(said) else []
+    numbers = [found[0] for line in lines if (found := _number_of(line)) and not line.code]
     if len(answers) < FEWEST_IN_TURN or numbers != list(range(1, len(answers) + 1)):
         return {}
     return {("", number): answer for number, answer in zip(numbers, answers, strict=True)}
@@ -125,7 +124,11 @@ def _with_key_apart(lines: list[Line]) -> list[Line]:
 
 
 def _numbered(line: Line) -> bool:
-    return line_of.question_number(re.sub(r"^\s*[#>*_]+\s*", "", line.text)) is not None
+    return _number_of(line) is not None
+
+
+def _number_of(line: Line) -> tuple[int, str, str] | None:
+    return line_of.question_number(re.sub(r"^\s*(?:[>*_]+|#+(?!\d))+\s*", "", line.text))
 
 
 def _without_bare_key(lines: list[Line]) -> tuple[list[Line], Key]:
@@ -190,11 +193,16 @@ def _table(lines: Sequence[Line]) -> dict[tuple[str, int], str]:
     return {("", number or 0): cell.strip() for number, cell in zip(numbers, cells[1], strict=True)} if fits else {}
 
 
-def _read(lines: list[Line]) -> Key | None:
+def _read(lines: list[Line], numbered: list[Line]) -> Key | None:
     """The answers in these lines; None where more of them say something else."""
-    table = _table([line for line in lines if not line.is_blank])
+    filled = list(dropwhile(lambda line: line.is_blank, lines))
+    first = list(takewhile(lambda line: not line.is_blank, filled))
+    table = _table(first)
     if table:
-        return Key(table)
+        return Key(table, left=[line for line in filled[len(first) :] if not line.is_blank])
+    alone = [line for line in lines if not line.is_blank][:1]
+    if alone and (in_turn := _in_turn(alone[0].text, numbered)):
+        return Key(in_turn, left=[line for line in lines if not line.is_blank][1:])
     key, section, last = Key(), "", None
     for line in lines:
         text = _BARS.sub("", line.text).replace("|", " ").strip() if "|" in line.text else line.text.strip()

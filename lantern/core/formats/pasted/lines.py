@@ -295,7 +295,11 @@ def option(line: Line) -> OptionLine | None:
         said_text, said = said_after(text[box.end() :].strip())
         label = _LABEL.match(said_text)
         return OptionLine(
-            _label(label), said_text[label.end() :] if label else said_text, ticked or said, True, boxed=True
+            _label(label),
+            said_text[label.end() :] if label else said_text,
+            ticked or said or line.bold,
+            True,
+            boxed=True,
         )
     marked = _STAR_FIRST.match(text)
     rest = text[marked.end() :] if marked else text
@@ -386,6 +390,8 @@ def unmarked(text: str) -> str:
 
 def said_after(text: str) -> tuple[str, bool]:
     """(the text without what says that it is right, whether something did)."""
+    if bold := re.fullmatch(r"\*\*([^*]+)\*\*", text):
+        return bold[1].strip(), True
     found = _SAID_AFTER.search(text) or _SHOUTED.search(text)
     if found and found[0].strip(" .") == "*" and re.search(r"(?:^|\s)\*(?=\w)", text[: found.start()]):
         found = None  # that of slanted words

@@ -38,6 +38,7 @@ _NO_TERM = re.compile(
     rf"^(?:\(?(?:{LETTER}|\d{{1,3}}|[ivx]{{1,4}})[.):]?|\d[\d\s.,]*[+\-*x×·÷:/^√−–][\d\s+\-*x×·÷:/().,^²³√−–]*)$", re.I
 )
 """The letter of an option, the number of a question, the left side of a sum."""
+_OPTION_NAME = re.compile(rf"^(?:{words('option')})\s*(?:{LETTER}|\d{{1,2}})$", re.I)
 _ANSWERING = {"q", "a"}
 _ABOUT_A_LETTER = re.compile(rf"^{words('letter_head')}\.?$", re.I)
 _OUTSIDE = re.compile(r"[\w.+-]+@[\w-]+\.\w|https?://|\bwww\.|^\+?[\d ()/-]{6,}$|^\d{1,2}[:.]\d{2}\b")
@@ -153,6 +154,8 @@ def _looks_like_a_heading(pairs: list[tuple[str, str]]) -> bool:
 def _is_pair(left: str, right: str) -> bool:
     """A term is short, asks nothing, and is no label like "Answer"."""
     said = left.casefold().strip("*_ ")
+    if _OPTION_NAME.match(left):
+        return False
     is_term = len(left) <= LONGEST_TERM and not re.search("[?？؟]", left) and len(said) > 0
     beside = (
         line_of.is_aside(f"{said}: x")

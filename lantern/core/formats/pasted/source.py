@@ -39,10 +39,12 @@ _MARKS_BEHIND = re.compile(
 )
 _LABEL = rf"(?:\d{{1,3}}|{LETTER}|[ivxIVX]{{1,4}})"
 _IN_FRONT = re.compile(
-    rf"^[\s>]*(?:#{{1,6}}\s+|(?:{BULLET})\s+|\[[ xX]?\]\s*|[☐☑☒✓✔✅→]\s*)*"
+    rf"^[\s>]*(?:#{{1,6}}\s+|(?:{BULLET})\s+|\[[ xX]?\]\s*|[☐☑☒✓✔✅→🔘🔵⚪⚫⭕◯]\s*)*"
     rf"(?:\(?{_LABEL}\s*[.):\]]\s*|{_LABEL}\s*[-–]\s+)?$"
 )
 _LABEL_AND_TAB = re.compile(rf"^(\s*\(?(?:\d{{1,3}}|{LETTER})[.):])\t+(?=[^\t]+$)")
+_ESCAPED_LABEL = re.compile(rf"^(\W*(?:\d{{1,3}}|{LETTER}))\\([.):\]])(?=\s)")
+_SLANTED_BRACKETS = re.compile(r"(?:(?<=\s)|^)[*_]([(\[][^()\[\]*]+[)\]])[*_](?=\s|$)")
 _ONLY_LABEL = re.compile(rf"^(?:(?:{words('question')})\s*)?#?\(?{_LABEL}?\s*[.):\]：]?$", re.I)
 _LABELLED = re.compile(rf"^\(?{LETTER}\s*[.):\]]\s*\S")
 _NUMBERED = re.compile(r"^\d{1,3}[.)]\s")
@@ -120,6 +122,7 @@ def line_of(text: str, at: int = 1, source: str | None = None) -> Line:
     source = text if source is None else source
     if _RULE.match(text) and not _GAP_LINE.match(text):
         return Line(at, "", source, rule=True)
+    text = _SLANTED_BRACKETS.sub(r"\1", _ESCAPED_LABEL.sub(r"\1\2", text))
     if "<" in text:
         broken = _BREAK.sub(BREAK if text.lstrip().startswith("|") else " ", text)
         text = _BOLD_TAG.sub("**", _TAG.sub("", broken))

@@ -39,6 +39,7 @@ _NAME_BEHIND = re.compile(r"(?<=\S)\s{2,}(?:name|date|class|score|klasse|datum|n
 _POINTS_BEHIND = re.compile(r"\s*\[(\d{1,2})\]\s*$")
 _STARRED = re.compile(rf"^\s*\*\s+\(?{LETTER}[.):]\s*\S")
 _LETTERED = re.compile(rf"^\s*\(?{LETTER}[.):]\s*\S")
+_FIRST_ROMAN, _SECOND_ROMAN = re.compile(r"^\s*[IV][.)]"), re.compile(r"^\s*II[.)]")
 _FIRST_SAID = re.compile(
     rf"^(\s*)[(\[_]*(?P<said>{words('true')}|{words('false')}|[TFRWV])[)\]_]*\s*[.:–-]?\s+(?=\d{{1,3}}[.)]\s)", re.I
 )
@@ -57,6 +58,7 @@ _TERM = re.compile(r"^\s*\**(?:term|word|begriff|wort|terme|término|mot)\s*:\**
 _DEFINITION = re.compile(
     r"^\s*\**(?:definition|meaning|bedeutung|erklärung|définition|definición)\s*:\**\s*(?=\S)", re.I
 )
+_RADIO = re.compile(r"^(\s*(?:[-*•]\s+)?)([🔘🔵⚪⚫⭕◯])\s*(?=\S)")
 FEWEST_EITHER, FEWEST_LETTERS = 2, 3
 _LETTER_FIRST = re.compile(r"^(\s*)(?:\(\s*([A-L])\s*\)|_+\s*([A-L])\s*_+)\s+(?=\d{1,3}[.)]\s)")
 _BLANK_FOR_LETTER = re.compile(r"^(\s*\d{1,3}[.)]\s*)[_(]{1,}[\s_]*[_)]\s+(?=\S)")
@@ -64,6 +66,7 @@ _BLANK_FOR_LETTER = re.compile(r"^(\s*\d{1,3}[.)]\s*)[_(]{1,}[\s_]*[_)]\s+(?=\S)
 
 def tidy(lines: list[Line]) -> list[Line]:
     """The lines in the usual ways of writing."""
+    lines = _with_radio_buttons(lines)
     texts = _without_decoration(
         [
             _WRONG.sub(r"\1", _circled(_PICTURES.sub(r"\1", _NAME_BEHIND.sub("", line.text)))) if line.text else ""
@@ -79,9 +82,25 @@ def tidy(lines: list[Line]) -> list[Line]:
     return [line if line.code else line.saying(text) for line, text in zip(lines, texts, strict=True)]
 
 
+def _with_radio_buttons(lines: list[Line]) -> list[Line]:
+    """Small pictures of buttons before several lines are boxes; where there are two sorts, the full one is ticked."""
+    found = {at: match for at, line in enumerate(lines) if (match := _RADIO.match(line.text)) and not line.code}
+    if len(found) < FEWEST_EITHER:
+        return lines
+    two_sorts = len({match[2] for match in found.values()}) > 1
+    return [
+        line.saying(f"{match[1]}[{'x' if two_sorts and match[2] in '🔘🔵' else ' '}] {line.text[match.end() :]}")
+        if (match := found.get(at))
+        else line
+        for at, line in enumerate(lines)
+    ]
+
+
 def _without_decoration(lines: list[str]) -> list[str]:
     """Bullets before letters and numbers say nothing, unless they are stars before some of them alone."""
-    stars = any(_STARRED.match(line) for line in lines) and any(_LETTERED.match(line) for line in lines)
+    roman = any(_SECOND_ROMAN.match(line) for line in lines)
+    lettered = [line for line in lines if _LETTERED.match(line) and not (roman and _FIRST_ROMAN.match(line))]
+    stars = bool(lettered) and any(_STARRED.match(line) for line in lines)
     return [line if stars and _STARRED.match(line) else _DECORATED.sub(r"\1", line) for line in lines]
 
 
