@@ -21,7 +21,7 @@ _HEADING = re.compile(
 _TO_FILL_IN = re.compile(rf"^(?:\W*{words('about_you')}\s*[.:：]?\s*[_.…]{{3,}}\W*)+$", re.I)
 _ANSWERED = re.compile(r"[?？؟]\s+[^\s?？؟(\[_][^?？؟_]{0,60}$")
 LONGEST_HEADING, MOST_LAST_LINES = 100, 3
-MOST_WORDS_OF_A_TITLE = 3
+MOST_WORDS_OF_A_TITLE, FEWEST_NESTED = 3, 2
 
 
 @dataclass
@@ -291,7 +291,7 @@ def _are_answered(body: list[Line], key: Key) -> bool:
 def _listed(body: list[Line]) -> frozenset[int]:
     """Indices of the numbers below a question that are its options, or lines to be put into order: "Which knot …?",
     then 1), 2), 3)."""
-    listed: set[int] = set()
+    listed = _nested(body)
     at = 0
     while at < len(body):
         found = line_of.question_number(body[at].text)
@@ -307,6 +307,24 @@ def _listed(body: list[Line]) -> frozenset[int]:
     return frozenset(listed)
 
 
+def _nested(body: list[Line]) -> set[int]:
+    """Indices of options that are counted as their questions are: "1) The bow is", and below it "1) in front" … Below
+    each question stands a 1, and the questions follow each other; no number is left over."""
+    counted = [(at, found) for at, line in enumerate(body) if (found := _numbered(line)) and found[1] != "Q"]
+    if len({found[1] for _, found in counted}) != 1:
+        return set()
+    numbers = [found[0] for _, found in counted]
+    heads = [at for at, number in enumerate(numbers[1:]) if number == 1]
+    asked = [numbers[at] for at in heads]
+    if len(heads) < FEWEST_NESTED or asked != list(range(asked[0], asked[0] + len(asked))):
+        return set()
+    ends = [*heads[1:], len(numbers)]
+    runs = [numbers[head + 1 : end] for head, end in zip(heads, ends, strict=True)]
+    if heads[0] != 0 or any(run != list(range(1, len(run) + 1)) or len(run) < FEWEST_NESTED for run in runs):
+        return set()
+    return {at for place, (at, _) in enumerate(counted) if place not in heads}
+
+
 def _is_list_below(body: list[Line], first: int, run: list[tuple[int, str, str]]) -> bool:
     """Whether a run of numbers from 1 stands below a line that it belongs to."""
     above = next((line for line in reversed(body[max(0, first - 2) : first]) if not line.is_blank), None)
@@ -316,9 +334,7 @@ def _is_list_below(body: list[Line], first: int, run: list[tuple[int, str, str]]
     asks = text.endswith(("?", ":", "…", "_", "？", "：", "؟")) and line_of.option(above) is None
     heads = _HEADING.match(text.strip("*_# ")) is not None or section_of(text.strip("*_# ")) is not None
     asking = sum(said.endswith(("?", "？", "؟")) or "__" in said for _, _, said in run)
-    numbered_above = line_of.question_number(above.text)
-    is_inside = numbered_above is not None and numbered_above[1] == run[0][1]
-    return asks and not heads and asking * 2 < len(run) > 1 and (len(run) > 2 or not is_inside) and not _says_true(run)
+    return asks and not heads and asking * 2 < len(run) > 1 and not _says_true(run)
 
 
 def _says_true(run: list[tuple[int, str, str]]) -> bool:

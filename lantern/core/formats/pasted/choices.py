@@ -14,6 +14,7 @@ from lantern.core.formats.pasted.statements import WHETHER_TRUE
 from lantern.core.formats.pasted.words import (
     LINES_AS_OPTIONS,
     NO_RIGHT,
+    X_AS_MARK,
 )
 from lantern.core.formats.sayings import words
 from lantern.core.messages import Message, said
@@ -53,6 +54,7 @@ def choice_fields(prompt: str, parts: Parts, new_id: NewId, language: str) -> Ma
         return Made(None, [said("all_marked_right", "All options are marked as right. Mark only those that are.")])
     sentences = [] if any(right) else [NO_RIGHT]
     sentences += [LINES_AS_OPTIONS] if parts.guessed_options else []
+    sentences += [X_AS_MARK] if parts.crossed else []
     places = [line_of.place_of(option.label) for option in options if option.sure and option.label]
     if len(places) == len(options) and places != list(range(len(options))):
         sentences.append(

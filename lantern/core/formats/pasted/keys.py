@@ -38,6 +38,7 @@ _BARS = re.compile(r"^\s*\||\|\s*$")
 _RULE = re.compile(r"^[\s|:+-]+$")
 MOST_LOOKED_AT = 20_000
 """Lines that are read, in all, in search of a key."""
+_ASKS = ("?", "？", "؟")
 MOST_LEFT = 2
 FEWEST_IN_TURN = 2
 _IN_TURN = re.compile(rf"^\s*{_ONE_SAID}(?:\s*[,;/]\s*{_ONE_SAID}|\s+{_ONE_SAID})+\s*[.]?\s*$", re.I)
@@ -77,39 +78,50 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
     """The lines before a key at the end of the text, and the key."""
     lines = _with_key_apart(lines)
     looked_at = 0
-    first_asked = next((at for at, line in enumerate(lines) if _numbered(line) or "__" in line.text), len(lines))
+    counted = [found[0] if not line.code and (found := _number_of(line)) else None for line in lines]
+    first_asked = next(
+        (at for at, line in enumerate(lines) if counted[at] is not None or "__" in line.text), len(lines)
+    )
     for at in range(len(lines) - 1, -1, -1):
-        head = _HEAD.match(lines[at].text) or _HEAD_OF_TABLE.match(lines[at].text)
-        if not head or lines[at].code:
+        head, first = _head_of_key(lines, at)
+        if head is None:
             continue
-        if (
-            head["rest"].strip()
-            and not _IN_TURN.match(head["rest"])
-            and not list(_pairs(head["rest"].strip()))
-            and not _SECTION.match(head["rest"])
-        ):
-            continue
-        above = max((i for i in range(at) if not lines[i].is_blank), default=0)
-        if _HEAD_OF_TABLE.match(lines[at].text) and (named := _HEAD.match(lines[above].text)) and not named["rest"]:
-            at = above
-        looked_at += len(lines) - at
+        looked_at += len(lines) - first
         if looked_at > MOST_LOOKED_AT:
             break
-        rest = [lines[at].saying(head["rest"]), *lines[at + 1 :]]
-        key = _read(rest, lines[first_asked:at])
-        alone = not head["rest"].strip()
-        is_only = alone or sum(_numbered(line) for line in lines[first_asked:at]) == 1
-        if key and first_asked < at and len(key.answers) >= (1 if is_only else 2):
-            return lines[:at], key
+        asked = [number for number in counted[first_asked:first] if number is not None]
+        key = _read([lines[first].saying(head), *lines[first + 1 :]], lines[first_asked:first], asked)
+        fits = key is not None and (not asked or any(number in asked for _, number in key.answers))
+        is_only = not head.strip() or len(asked) == 1
+        if key and fits and first_asked < first and len(key.answers) >= (1 if is_only else 2):
+            return lines[:first], key
     return _without_bare_key(lines)
 
 
-def _in_turn(said: str, lines: list[Line]) -> dict[tuple[str, int], str]:
+def _head_of_key(lines: list[Line], at: int) -> tuple[str | None, int]:
+    """(what stands behind the word that heads a key in this line, the line the key begins at); None for no such line.
+    A table with headings of its own may stand below that word."""
+    line = lines[at]
+    if line.code:
+        return None, at
+    table = _HEAD_OF_TABLE.match(line.text)
+    if table:
+        above = next((i for i in range(at - 1, max(-1, at - 4), -1) if not lines[i].is_blank), at)
+        named = _HEAD.match(lines[above].text)
+        return "", above if named and not named["rest"] else at
+    head = _HEAD.match(line.text)
+    rest = head["rest"].strip() if head else ""
+    says = not rest or _IN_TURN.match(rest) or list(_pairs(rest)) or _SECTION.match(rest)
+    return (head["rest"], at) if head and says else (None, at)
+
+
+def _in_turn(said: str, lines: list[Line], numbers: list[int]) -> dict[tuple[str, int], str]:
     """ "F, T, T" below the questions 1, 2 and 3: an answer for each, in their order."""
     answers = re.findall(_ONE_SAID, said, re.I) if _IN_TURN.match(said) else []
-    numbers = [found[0] for line in lines if (found := _number_of(line)) and not line.code]
     if len(answers) < FEWEST_IN_TURN or numbers != list(range(1, len(answers) + 1)):
         return {}
+    if any(line_of.answer(line.text) is not None for line in lines):
+        return {}  # it is that of the last question
     return {("", number): answer for number, answer in zip(numbers, answers, strict=True)}
 
 
@@ -193,15 +205,16 @@ def _table(lines: Sequence[Line]) -> dict[tuple[str, int], str]:
     return {("", number or 0): cell.strip() for number, cell in zip(numbers, cells[1], strict=True)} if fits else {}
 
 
-def _read(lines: list[Line], numbered: list[Line]) -> Key | None:
-    """The answers in these lines; None where more of them say something else."""
+def _read(lines: list[Line], above: list[Line], asked: list[int]) -> Key | None:
+    """The answers in these lines; None where more of them say something else. `asked` are the numbers of the lines
+    above."""
     filled = list(dropwhile(lambda line: line.is_blank, lines))
     first = list(takewhile(lambda line: not line.is_blank, filled))
     table = _table(first)
     if table:
         return Key(table, left=[line for line in filled[len(first) :] if not line.is_blank])
     alone = [line for line in lines if not line.is_blank][:1]
-    if alone and (in_turn := _in_turn(alone[0].text, numbered)):
+    if alone and (in_turn := _in_turn(alone[0].text, above, asked)):
         return Key(in_turn, left=[line for line in lines if not line.is_blank][1:])
     key, section, last = Key(), "", None
     for line in lines:
@@ -217,7 +230,9 @@ def _read(lines: list[Line], numbered: list[Line]) -> Key | None:
         bare = _BARE_LINE.match(text) if not found and last else None
         if bare and last and int(bare[1]) == last[1] + 1:
             found = [(int(bare[1]), bare[2].strip())]
-        if any(said.endswith(("?", "？", "؟")) or "__" in said for _, said in found):
+        if any(said.endswith(_ASKS) or "__" in said for _, said in found):
+            return None
+        if not found and (line_of.answer(text) is not None or (text.endswith(_ASKS) and _number_of(line))):
             return None
         if found:
             key.answers |= {(section, number): said for number, said in found}

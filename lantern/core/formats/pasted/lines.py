@@ -69,7 +69,7 @@ _UNIT_OF_TIME = re.compile(
 _POINTS_LINE = re.compile(rf"^{_LEAD}(?:{words('points')})[*_\s]*[:：]\s*(\d{{1,3}})\W*$|^\s*{_POINTS}\s*$", re.I)
 _ASIDE = re.compile(rf"^{_LEAD}(?:{words('aside')})[*_\s]*[:：]\s*\S", re.I)
 _PAGE = re.compile(
-    rf"^\W*{words('page')}\s*\d{{1,4}}(?:\s*(?:/|\w{{1,3}})\s*\d{{1,4}})?\s*[页頁]?\W*$|^\s*[-–—]\s*\d{{1,4}}\s*[-–—]\s*$",
+    rf"^\s*[(\[]?\s*{words('page')}\s*\d{{1,4}}(?:\s*(?:/|\w{{1,3}})\s*\d{{1,4}})?\s*[页頁]?\W*$|^\s*[-–—]\s*\d{{1,4}}\s*[-–—]\s*$",
     re.I,
 )
 _REFERENCE = re.compile(rf"^\s*[(\[]\s*{words('see')}(?!\w)\.?[^()]*[)\]]\s*\.?$", re.I)
@@ -87,7 +87,7 @@ _LABEL = re.compile(
 _NAMED = re.compile(
     rf"^\s*(?:{BULLET}\s+)?(?:{words('option')})\s*({LETTER}|\d{{1,2}})\s*(?:[:.)：]|[–-]\s)\s*(?=\S)", re.I
 )
-_BULLET = re.compile(rf"^\s*({BULLET}|\*(?=\s|\*\*))\s*(?![-–—])(?=\S)")
+_BULLET = re.compile(rf"^\s*({BULLET}|\*(?=\s|\*\*))\s*(?![-–—](?!\d))(?=\S)")
 _BOX = re.compile(r"^\s*(?:[-*+•]\s*)?(?:\[\s*([xX✓✔*]?)\s*\]|\(\s*([xX✓✔*]?)\s*\)|([☐☑☒□❏❑⬜]))\s*(?=\S)")
 _STAR_FIRST = re.compile(r"^\s*(?:\*+|✓|✔|✅|√|→|=>|->|>|=)\s*(?=\S)")
 _RIGHT = rf"(?:{words('right')}|✓|✔|✅|√)"
@@ -101,7 +101,7 @@ _FEEDBACK = re.compile(
 _BEFORE_FEEDBACK = re.compile(r"\s+[-–—:]+\s+|\s*[(\[]\s*")
 _ITALIC = re.compile(r"^(?:_([^_\s][^_]*)_|\*([^*\s][^*]*)\*)$")
 _EARNS = re.compile(r"\s*[(\[]\s*\+?\d{1,2}\s*\w{0,6}\s*[)\]]\s*$")
-_INLINE = re.compile(rf"(?:(?<=\s)|^)(\*?)\s?\(?({LETTER})[.):）．、]\s*(?=\S)")
+_INLINE = re.compile(rf"(?:(?<=\s)|^)(\*?)\s?\(?({LETTER})[.):）．、](?!\w\.)\s*(?=\S)")
 _BOXES = re.compile(r"(?<=\S)\s+(?:[☐☑☒□❏❑⬜▢]|\[[ xX]?\]|\([ xX]?\))\s*(?=\S)")
 
 
@@ -375,7 +375,7 @@ def marked_plain(line: Line) -> OptionLine | None:
     """A line without letter or bullet that is marked as right: "*Bowline", "Bowline (correct)", "**Bowline**"."""
     if line.bold:
         return OptionLine("", said_after(line.text.strip())[0], True, False)
-    first = _STAR_FIRST.match(line.text)
+    first = None if _is_sign(said_after(line.text.strip())[0]) else _STAR_FIRST.match(line.text)
     text, said = said_after(line.text[first.end() :].strip() if first else line.text.strip())
     return OptionLine("", text, True, False) if (first or said) and text else None
 

@@ -48,9 +48,12 @@ def meant_by(answer: str, options: Sequence[OptionLine]) -> Meant:
 
 
 def _ways(answer: str, options: Sequence[OptionLine]) -> dict[str, list[bool]]:
+    exactly = [option.text.strip() == answer.strip() for option in options]
     answer = answer.strip().rstrip(".。")
     texts = [_bare(option.text) for option in options]
     by_text = [text == _bare(answer) for text in texts]
+    if sum(by_text) > 1 and sum(exactly) == 1:
+        by_text = exactly
     by_place = _by_label(answer, options, texts)
     if any(by_text):
         if by_place == by_text:

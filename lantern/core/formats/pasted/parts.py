@@ -48,7 +48,8 @@ _CODE = re.compile(
 class Parts:
     """`answer` is what an answer line or a key says. `left` are lines that are in no part of the question. `glued` are
     those that were taken as going on with the option above them, which is a guess; `guessed_options`: options without
-    any mark. `is_open`: it is said of it that anything may be written."""
+    any mark. `is_open`: it is said of it that anything may be written. `crossed`: a small x was taken as
+    a mark."""
 
     prompt: list[str] = field(default_factory=list)
     options: list[OptionLine] = field(default_factory=list)
@@ -62,15 +63,17 @@ class Parts:
     in_order: bool = False
     guessed_options: bool = False
     is_open: bool = False
+    crossed: bool = False
     bank: tuple[str, ...] = ()
     bank_line: str = ""
     glued: list[str] = field(default_factory=list)
     left: list[str] = field(default_factory=list)
 
 
-def taken_apart(block: Block, *, glues: bool = True) -> Parts:
-    """`glues`: whether a line below an option that may go on with it does."""
-    taker = _Taker(block, glues)
+def taken_apart(block: Block, *, glues: bool = True, keyed: bool = False) -> Parts:
+    """`glues`: whether a line below an option that may go on with it does. `keyed`: a key at the end says what is
+    right."""
+    taker = _Taker(block, glues, keyed)
     lines = block.filled
     remark = block.number is not None and len(lines) > 1 and _REMARK.match(lines[0].text)
     if remark and line_of.points_in(lines[0].text)[1] is None:
@@ -88,9 +91,9 @@ def taken_apart(block: Block, *, glues: bool = True) -> Parts:
 
 
 class _Taker:
-    def __init__(self, block: Block, glues: bool) -> None:
+    def __init__(self, block: Block, glues: bool, keyed: bool) -> None:
         self.parts = Parts(numbered=block.number is not None)
-        self._glues = glues
+        self._glues, self._keyed = glues, keyed
         self._lines = block.filled
         texts = [line.text for line in self._lines]
         starred = {one.star for line in self._lines[1:] if (one := line_of.option(line)) and not one.sure}
@@ -278,7 +281,10 @@ class _Taker:
 
     def finished(self) -> Parts:
         parts = self.parts
-        parts.options = _crossed(self._in_turn([one for one, _ in self._options]))
+        parts.options = self._in_turn([one for one, _ in self._options])
+        if parts.answer is None and not self._keyed:
+            crossed = _crossed(parts.options)
+            parts.crossed, parts.options = crossed != parts.options, crossed
         if parts.options and all(one.right for one in parts.options) and all(line.bold for _, line in self._options):
             parts.options = [replace(one, right=False) for one in parts.options]  # all bold says nothing
         if not parts.options and self._prompt:

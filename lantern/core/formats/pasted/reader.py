@@ -232,7 +232,7 @@ class _Reader:
         return parts, [Found(block.at, entry, parts.points)]
 
     def _taken(self, block: Block, key: str | None, bank: tuple[str, ...], *, glues: bool) -> tuple[Parts, Made]:
-        parts = taken_apart(block, glues=glues)
+        parts = taken_apart(block, glues=glues, keyed=key is not None)
         parts.bank = parts.bank or bank
         told = parts.answer
         parts.answer = key if told is None else told

@@ -144,7 +144,7 @@ def unbold(text: str) -> tuple[str, bool]:
         and _MARKS_BEHIND.fullmatch(text[spans[0].end() :])
     ):
         inner = _inside(spans[0])
-        is_all = not _ONLY_LABEL.match(inner)
+        is_all = not _ONLY_LABEL.match(inner) or bool(text[: spans[0].start()].strip())
         return f"{text[: spans[0].start()]}{inner}{text[spans[0].end() :]}", is_all
     bold = False
     made, end = "", 0

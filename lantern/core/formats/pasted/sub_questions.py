@@ -63,6 +63,6 @@ def _parts(text: str) -> list[str]:
     """ "a) Tarnholm b) Lismer": what stands behind letters that follow each other from the first."""
     marks = list(_PART.finditer(text))
     ends = [*(mark.start() for mark in marks[1:]), len(text)]
-    if [index_of(mark[1]) for mark in marks] != list(range(len(marks))):
+    if not marks or [index_of(mark[1]) for mark in marks] != list(range(len(marks))):
         return []
     return [text[mark.end() : end].strip(" ,;") for mark, end in zip(marks, ends, strict=True)]

@@ -25,7 +25,7 @@ _SAID_WRONG = re.compile(r"^(\s*)(?:wrong|incorrect|false)(?: (?:answer|option))
 _SAID_RIGHT = re.compile(r"^(\s*)(?:right|correct|true)(?: (?:answer|option))?\s*\d*\s*:\s*(?P<text>\S.*)$", re.I)
 _IN_BRACKETS = re.compile(r"^(\s*)\((\d{1,3})\)\s+(?=\S)")
 _DECORATED = re.compile(
-    rf"^(\s*)(?:{BULLET})\s*(?=(?:\d{{1,3}}[.)]|\(?{LETTER}[.)]|\**(?:{words('question')})\s*(?:\d{{1,3}}\s*)?[.):：]|{words('answer')}\s*[:：]|{words('why')}\s*[:：])\s*\S)",
+    rf"^(\s*)(?:{BULLET})\s*(?=(?:\d{{1,3}}(?:\.\s|\))|\(?{LETTER}(?:\.\s|\))|\**(?:{words('question')})\s*(?:\d{{1,3}}\s*)?[.):：]|{words('answer')}\s*[:：]|{words('why')}\s*[:：])\s*\S)",
     re.I,
 )
 _PICTURE = (

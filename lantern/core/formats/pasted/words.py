@@ -11,6 +11,7 @@ NO_QUESTION = said("no_question_here", "This asks nothing. It can come in as a p
 LINES_AS_OPTIONS = said(
     "lines_as_options", "The lines below the question were taken as its options; nothing says that they are."
 )
+X_AS_MARK = said("x_as_mark", "The x behind an option was taken as the mark of a right one.")
 MANY_ANSWERS = said(
     "many_answers", "The answer below it names several questions by their numbers. Give this one its own."
 )
