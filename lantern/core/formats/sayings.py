@@ -264,10 +264,10 @@ BY_LANGUAGE: dict[str, Sayings] = {
     "tr": Sayings(
         question="soru(?:lar)?", option="seçenek(?:ler)?|şık(?:lar)?|cevap|yanıt",
         answer="(?:doğru )?(?:cevap(?:lar)?|yanıt(?:lar)?|seçenek|şık)|çözüm|cevap anahtarı|doğru", why="açıklama(?:sı)?|neden|çünkü|gerekçe",
-        right="doğru(?: cevap)?", true="doğru", false="yanlış", true_letter="d", false_letter="y", wrong_option="yanlış(?: (?:cevap|seçenek))?|çeldirici",
+        right="doğru(?: cevap)?", true="doğru", false="yanlış(?: mı)?", true_letter="d", false_letter="y", wrong_option="yanlış(?: (?:cevap|seçenek))?|çeldirici",
         points="puan", topic="konu|ders|ünite", time="süre|saniye", by="yazan|yazar", aside="ipucu|kaynak|seviye|zorluk|not|sayfa",
         key="cevaplar|cevap anahtarı|yanıtlar|çözümler", section="bölüm|kısım", bank="kelimeler|sözcükler", own="kendi (?:cümlelerinle|sözcüklerinle)",
-        either="veya|ya da", both="ve", number="numara|sıra", kind="tür|tip",
+        either="veya|ya da|mu", both="ve", number="numara|sıra", kind="tür|tip",
         because="çünkü",
         page="sayfa",
         see="bkz",

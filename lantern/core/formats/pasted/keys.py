@@ -30,7 +30,8 @@ _PAIR = re.compile(
     rf"\(?({_SAID})\)?(?![\w’'])",
     re.I,
 )
-_PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})(?:\s*[.):=\-–]\s*|\s+)(?=[^\W\d]|[“\"'])")
+_PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})(?:\s*([.):=\-–])\s*|\s+)(?=\S)")
+_ROW = re.compile(rf"^\s*\|\s*#?{_Q}(\d{{1,3}})\s*[.):]?\s*\|\s*([^|]*[^|\s])\s*(?:\|.*)?$", re.I)
 _LINE = re.compile(rf"^[\s>•*\-–]*#?{_Q}({_NUMBER})\s*(?:[.):：=\-–→]+|\s-\s|\s(?={_SAID}\b))\s*(\S.*)$", re.I)
 _CELL = re.compile(rf"^#?{_Q}(\d{{1,3}})\s*[.):：=\-–→>]*\s*(\(?[^\W\d].{{0,60}})$", re.I)
 _BARE_LINE = re.compile(r"^(\d{1,3})\s+([^\W\d].*)$")
@@ -218,6 +219,7 @@ def _read(lines: list[Line], above: list[Line], asked: list[int]) -> Key | None:
         return Key(in_turn, left=[line for line in lines if not line.is_blank][1:])
     key, section, last = Key(), "", None
     for line in lines:
+        row = _ROW.match(line.text)
         text = _BARS.sub("", line.text).replace("|", " ").strip() if "|" in line.text else line.text.strip()
         if not text or _RULE.match(text):
             continue
@@ -226,7 +228,7 @@ def _read(lines: list[Line], above: list[Line], asked: list[int]) -> Key | None:
             section, text = begun["name"].upper(), text[begun.end() :].strip()
             if not text:
                 continue
-        found = list(_pairs(text))
+        found = [(int(row[1]), row[2])] if row else list(_pairs(text))
         bare = _BARE_LINE.match(text) if not found and last else None
         if bare and last and int(bare[1]) == last[1] + 1:
             found = [(int(bare[1]), bare[2].strip())]
@@ -264,7 +266,7 @@ def _pairs(line: str) -> Iterator[tuple[int, str]]:
     pairs = [(number_of(number or roman), said.strip()) for number, roman, said in _PAIR.findall(line)]
     parts = _parts(line)
     whole = _LINE.match(line)
-    if len(parts) > max(1, len(pairs)):
+    if len(parts) >= max(FEWEST_IN_TURN, len(pairs)):
         yield from parts
     elif len(pairs) > 1 and not (whole and len(re.sub(r"\W", "", _PAIR.sub("", line))) > 3):
         yield from ((number, said) for number, said in pairs if number)
@@ -275,11 +277,14 @@ def _pairs(line: str) -> Iterator[tuple[int, str]]:
 
 
 def _parts(line: str) -> list[tuple[int, str]]:
-    """ "1. bow 2. stern 3. left": numbers that follow each other, each with a text behind it."""
-    marks = list(_PART.finditer(line))
-    numbers = [int(mark[1]) for mark in marks]
-    if len(numbers) < 2 or numbers != list(range(numbers[0], numbers[0] + len(numbers))):
+    """ "1. bow 2. stern 3. left": numbers that follow each other, each with something behind it."""
+    marks: list[re.Match[str]] = []
+    for mark in _PART.finditer(line):
+        if not marks or (int(mark[1]) == int(marks[-1][1]) + 1 and bool(mark[2]) == bool(marks[0][2])):
+            marks.append(mark)
+    is_counted = len(marks) > 1 and all(mark[2] or not line[mark.end() :][:1].isdigit() for mark in marks)
+    if not is_counted or marks[0].start() > 0:
         return []
     ends = [*(mark.start() for mark in marks[1:]), len(line)]
     said = [line[mark.end() : end].strip(" ,;") for mark, end in zip(marks, ends, strict=True)]
-    return list(zip(numbers, said, strict=True)) if all(said) else []
+    return [(int(mark[1]), text) for mark, text in zip(marks, said, strict=True)] if all(said) else []

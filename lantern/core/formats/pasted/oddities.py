@@ -17,6 +17,8 @@ _LETTERED = re.compile(r"^\s*\(?[A-La-l][.)]\s")
 _MARKS_LEFT = re.compile(r"(?<![\\*])\*\*(?=\S)[^*]*|\\\*\\\*\S*")
 _BOX = re.compile(r"[☐☑☒□❏❑⬜▢✓✔✅✗✘❌]")
 _OPTIONS_ASKED = re.compile(r"^\s*\(?A[.)]?\s.*\s\(?B[.)]?\s")
+_COUNTED = re.compile(r"(?<!\S)[2-9][.)]\s+\S.*\s[3-9][.)]\s|\|\s*-{2,}")
+"""A key to several questions that was taken for one answer."""
 _NO_OPTION = re.compile(r"^[.,;:)\]]\s")
 _NO_BEGINNING = re.compile(r"^\s*(?:[^\w\s\"'“”„«»‘’(¿¡$`\[{*_+\-−√∫∑<…./]|\([^()]*\)\s*(?:\n|$))")
 """A sign that no question begins with; a first line that is all in brackets."""
@@ -50,6 +52,8 @@ def odd(fields: dict[str, Any]) -> Message | None:
     chosen = [one for one in _SLASHED.findall(prompt) if {part.strip(" .") for part in one.split("/")} & set(answers)]
     lettered = [left for pair in fields.get("pairs", ()) if _LETTERED.match(left := str(pair["left"]))]
     signs = [text for text in (prompt, *options, *answers) if _BOX.search(text)]
+    typed = [*answers, str(fields.get("text", ""))]
+    signs += [text for text in typed if _COUNTED.search(text)]
     signs += [prompt] if _OPTIONS_ASKED.match(prompt) and any(len(answer) == 1 for answer in answers) else []
     signs += [text for text in (*options, *answers) if _NO_OPTION.match(text)]
     marks = [found[0] for text in (prompt, *options, *answers) if (found := _MARKS_LEFT.search(text))]
