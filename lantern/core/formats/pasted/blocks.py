@@ -14,7 +14,8 @@ _HEADING = re.compile(
     rf"^(?:{words('section')}\s+(?:[A-Z]|\d{{1,2}}|[IVX]{{1,4}})\b[^?]*"
     rf"|(?:[一二三四五六七八九十]+、\s*)?(?:{words('true')}\s*(?:/|&|,|{words('either')}|{words('both')})\s*{words('false')}|{words('closed_kind')}|{words('open_kind')})"
     rf"(?:\s+{words('question')})?(?:\s+items?)?\s*[.:?？]?(?:\s*\(.*\))?(?:[?？]?\s+{_DO}\b[^?]*)?"
-    rf"|(?:{_DO}|decide|state|say)\b[^?]*{words('true')}\s*{words('either')}\s*{words('false')}[^?]*[.:]"
+    rf"|(?:\w+ (?:and|und|et|y|e) )?(?:{_DO}|decide|state|say)\b[^?]*{words('true')}\s*(?:\(\w\)\s*)?"
+    rf"{words('either')}\s*{words('false')}[^?]*[.:]"
     rf"|{_DO}\b[^?]*\b(?:answers?|letters?|options?|questions?|blanks?|gaps?)\b[^?]*[.:])$",
     re.I,
 )
@@ -253,7 +254,11 @@ def _is_prose(block: Block) -> bool:
     """Several sentences that ask nothing: what is listed below them is no answer to them."""
     text = " ".join(line.text for line in block.filled)
     return (
-        block.number is None and not _is_done(block) and "?" not in text and len(re.findall(r"[.!]\s", f"{text} ")) > 1
+        block.number is None
+        and not _is_done(block)
+        and "?" not in text
+        and "__" not in text
+        and len(re.findall(r"[.!]\s", f"{text} ")) > 1
     )
 
 

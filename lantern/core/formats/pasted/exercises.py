@@ -11,7 +11,7 @@ from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
 
 _ROW = re.compile(
-    rf"^\s*(?:[_(]+[\s_]*[)]?\s*)?(\d{{1,2}})\s*[.):]\s*(?P<left>\S.*?)(?:\s{{2,}}|\s*\t+\s*|\s+\|\s+)_*\s*\(?({LETTER})\s*[.):]\s*(?P<right>\S.*?)\s*$"
+    rf"^\s*\|?\s*(?:[_(]+[\s_]*[)]?\s*)?(\d{{1,2}})\s*[.):]\s*(?P<left>\S.*?)(?:\s{{2,}}|\s*\t+\s*|\s+\|\s+)_*\s*\(?({LETTER})\s*[.):]\s*(?P<right>\S.*?)\s*\|?\s*$"
 )
 _NUMBERED = re.compile(r"^\s*(?:_+\s*)?(\d{1,2})\s*[.):]\s*(?P<text>\S.*?)\s*(?:_{2,})?$")
 _LETTERED = re.compile(rf"^\s*\(?({LETTER})\s*[.):]\s*(?P<text>\S.*?)\s*$")
@@ -103,6 +103,8 @@ def _exercise(body: Sequence[Line], at: int, end: int, left: list[str], right: l
 def _asked_above(body: Sequence[Line], at: int) -> tuple[int, str, int | None]:
     """(index of the line that asks for it, its text, its number): the last that is a sentence, headings of lists
     apart."""
+    while at > 0 and body[at - 1].text.lstrip().startswith("|"):
+        at -= 1  # the headings of a table
     for first in range(at - 1, max(-1, at - 2 - MOST_BETWEEN), -1):
         text = re.sub(r"^\s*#{1,6}\s+", "", body[first].text).strip()
         if line_of.answer(text) is not None or _LETTERED.match(text):

@@ -115,6 +115,9 @@ def _sum(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None
 
 def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
     gaps = len(GAP.findall(prompt))
+    after = _ANSWER_AFTER.match(prompt) if gaps and parts.answer is None and "\n" not in prompt else None
+    if after:
+        return gap_fields(after["asks"], replace(parts, answer=after["answer"]), gaps, language)
     behind = _WORD_BEHIND.match(prompt) if gaps == 1 and parts.answer is None else None
     if behind:
         return gap_fields(behind["text"], replace(parts, answer=behind["word"]), gaps, language)

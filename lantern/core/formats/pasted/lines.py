@@ -102,7 +102,7 @@ _BEFORE_FEEDBACK = re.compile(r"\s+[-–—:]+\s+|\s*[(\[]\s*")
 _ITALIC = re.compile(r"^(?:_([^_\s][^_]*)_|\*([^*\s][^*]*)\*)$")
 _EARNS = re.compile(r"\s*[(\[]\s*\+?\d{1,2}\s*\w{0,6}\s*[)\]]\s*$")
 _INLINE = re.compile(rf"(?:(?<=\s)|^)(\*?)\s?\(?({LETTER})[.):）．、](?!\w\.)\s*(?=\S)")
-_BOXES = re.compile(r"(?<=\S)\s+(?:[☐☑☒□❏❑⬜▢]|\[[ xX]?\]|\([ xX]?\))\s*(?=\S)")
+_BOXES = re.compile(r"(?:^|(?<=\S)\s+)(?:[☐☑☒□❏❑⬜▢]|\[[ xX]?\]|\([ xX]?\))\s*(?=\S)")
 
 
 @dataclass(frozen=True, slots=True)
@@ -180,7 +180,8 @@ def answer(line: str) -> str | None:
     if found:
         return found["text"]
     found = _ANSWER_IS.match(line) if not line.rstrip().endswith(("?", "？", "؟")) else None
-    return unmarked(found["text"]) if found and _SAYS_WHICH.match(found["text"]) else None
+    text = found["text"].replace("**", "") if found else ""
+    return unmarked(text) if _SAYS_WHICH.match(text) else None
 
 
 def is_model(line: str) -> bool:

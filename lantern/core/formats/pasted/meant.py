@@ -43,8 +43,22 @@ def meant_by(answer: str, options: Sequence[OptionLine]) -> Meant:
         ways = _ways(answer[: cut.start()], options)
         if ways:
             why = re.sub(r"^[\s–—:：,.;-]+", "", answer[cut.start() :]).strip()
+            why = _without_option(why, ways, options)
             return Meant(ways, why.removeprefix("(").removesuffix(")") if why.startswith("(") else why)
     return Meant({})
+
+
+def _without_option(why: str, ways: dict[str, list[bool]], options: Sequence[OptionLine]) -> str:
+    """ "B. bow line. It holds the bow.": the text of the option that the letter names is no part of the reason."""
+    right = [
+        option.text.strip(" .")
+        for marks in ways.values()
+        for option, is_right in zip(options, marks, strict=True)
+        if is_right
+    ]
+    named = next((text for text in right if text and why.casefold().startswith(text.casefold())), "")
+    behind = why[len(named) :]
+    return re.sub(r"^[\s–—:：,.;-]+", "", behind) if named and re.match(r"\s*(?:[–—:：,.;-]|$)", behind) else why
 
 
 def _ways(answer: str, options: Sequence[OptionLine]) -> dict[str, list[bool]]:

@@ -19,6 +19,7 @@ _BOX = re.compile(r"[☐☑☒□❏❑⬜▢✓✔✅✗✘❌]")
 _OPTIONS_ASKED = re.compile(r"^\s*\(?A[.)]?\s.*\s\(?B[.)]?\s")
 _COUNTED = re.compile(r"(?<!\S)[2-9][.)]\s+\S.*\s[3-9][.)]\s|\|\s*-{2,}")
 """A key to several questions that was taken for one answer."""
+_COUNTED_LEFT = re.compile(r"^\s*\(?\d{1,2}[.)]\s")
 _NO_OPTION = re.compile(r"^[.,;:)\]]\s")
 _NO_BEGINNING = re.compile(r"^\s*(?:[^\w\s\"'“”„«»‘’(¿¡$`\[{*_+\-−√∫∑<…./]|\([^()]*\)\s*(?:\n|$))")
 """A sign that no question begins with; a first line that is all in brackets."""
@@ -56,6 +57,11 @@ def odd(fields: dict[str, Any]) -> Message | None:
     signs += [text for text in typed if _COUNTED.search(text)]
     signs += [prompt] if _OPTIONS_ASKED.match(prompt) and any(len(answer) == 1 for answer in answers) else []
     signs += [text for text in (*options, *answers) if _NO_OPTION.match(text)]
+    lettered += [
+        str(pair["left"])
+        for pair in fields.get("pairs", ())
+        if _COUNTED_LEFT.match(str(pair["left"])) and _LETTERED.match(str(pair["right"]))
+    ]
     marks = [found[0] for text in (prompt, *options, *answers) if (found := _MARKS_LEFT.search(text))]
     begun = [prompt[:20]] if prompt and _NO_BEGINNING.match(prompt) else []
     is_written = bool(answers) or fields.get("scored") is False

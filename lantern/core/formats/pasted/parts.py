@@ -26,6 +26,8 @@ _REMARK = re.compile(r"^\W*\([^()?？؟_]{1,30}\)\W*$")
 """Between the number of a question and its text: "Question 1 (easy)"."""
 _CALLED = re.compile(r"^\s*\((?P<remark>[^()?]{1,40})\)\s*[:：]\s*(?=\S)")
 """The same before the text itself: "Q1 (easy, 2 points): …"."""
+_TAG = re.compile(r"^\s*\\?(\[[^\W\d]{3,15}\\?\])\s+(?=\S)")
+"""A word in brackets before the question: how hard it is."""
 _WORTH = re.compile(rf"(\d{{1,3}})\s*(?:{words('points')})\b", re.I)
 _LINES_TO_WRITE_ON = re.compile(r"^[\s_.…]{12,}$")
 _KEY_ASIDE = re.compile(rf"\s{{2,}}[(\[]\s*(?P<answer>{LETTER})\s*[)\]]\s*$")
@@ -293,6 +295,10 @@ class _Taker:
             self._plain_options()
         parts.options = [replace(one, text=literal(one.text)) for one in parts.options]
         parts.prompt = _prompt_of(self._prompt)
+        tag = _TAG.match(parts.prompt[0]) if parts.prompt and parts.options else None
+        if tag:
+            parts.left.append(tag[1])
+            parts.prompt[0] = parts.prompt[0][tag.end() :]
         if parts.prompt:
             parts.prompt[0] = _KIND_BEFORE.sub("", parts.prompt[0])
         if parts.prompt:

@@ -63,7 +63,7 @@ def _as_true_false(prompt: str, is_true: bool | None, why: str, new_id: NewId, l
         {"id": new_id(), "text": in_language(TRUE, language), "right": is_true is True},
         {"id": new_id(), "text": in_language(FALSE, language), "right": is_true is False},
     ]
-    asked = prompt or in_language(TRUE_OR_FALSE, language)
+    asked = re.sub(r"\s*_{2,}$", "", prompt) or in_language(TRUE_OR_FALSE, language)
     fields = {"kind": "choice", "form": "true_false", "prompt": asked, "options": options}
     return Made(fields, [NO_RIGHT] if is_true is None else [], sure=is_true is not None, why=why)
 

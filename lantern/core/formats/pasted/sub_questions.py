@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.blocks import Block
 from lantern.core.formats.pasted.labels import LETTER, index_of
+from lantern.core.formats.pasted.meant import truth_of
 from lantern.core.formats.pasted.source import Line
 
 _PART = re.compile(rf"(?:^|(?<=[\s,;]))\(?({LETTER})[.):]\s*(?=\S)")
@@ -18,18 +19,20 @@ def sub_questions(block: Block, key: str | None) -> tuple[Block, list[Block]] | 
     each of them asks, or has an answer line of its own, and the line above them asks nothing."""
     lines = block.filled
     starts = [at for at, line in enumerate(lines) if at and _letter(line) == 0][:1]
-    if not starts or lines[0].code or lines[0].text.rstrip("*_ ").endswith(_ASKS):
+    if not starts or lines[0].code:
         return None
     for at, line in enumerate(lines[starts[0] + 1 :], start=starts[0] + 1):
         if _letter(line) == len(starts):
             starts.append(at)
     groups = [lines[at:end] for at, end in zip(starts, [*starts[1:], len(lines)], strict=True)]
-    all_ask = all(_text(group[0]).endswith(_ASKS) for group in groups)
-    if len(groups) < FEWEST or not (all_ask or all(map(_is_answered, groups))):
-        return None
+    asks_above = lines[0].text.rstrip("*_ ").endswith(_ASKS)
+    all_ask = not asks_above and all(_text(group[0]).endswith(_ASKS) for group in groups)
     *others, last = groups
     behind = key or next((said for line in last[1:] if (said := line_of.answer(line.text)) is not None), "")
     answers = _parts(behind)
+    true_or_false = len(answers) == len(groups) and all(truth_of(answer.casefold()) is not None for answer in answers)
+    if len(groups) < FEWEST or not (all_ask or true_or_false or (not asks_above and all(map(_is_answered, groups)))):
+        return None
     if len(answers) == len(groups):
         groups = [*others, [line for line in last if line_of.answer(line.text) is None]]
     else:

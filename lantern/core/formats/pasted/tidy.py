@@ -59,6 +59,11 @@ _DEFINITION = re.compile(
     r"^\s*\**(?:definition|meaning|bedeutung|erklärung|définition|definición)\s*:\**\s*(?=\S)", re.I
 )
 _RADIO = re.compile(r"^(\s*(?:[-*•]\s+)?)([🔘🔵⚪⚫⭕◯])\s*(?=\S)")
+_LETTER_ASKS = re.compile(r"^(\s*)\(?([A-L])[.)]\s+(?=\S)")
+_ONE = re.compile(r"^\s*\(?1[.)]\s")
+_SOME_NUMBER = re.compile(r"^(\s*)\(?(\d{1,2})[.)]\s+(?=\S)")
+_LETTER_NUMBER = re.compile(r"(?<!\w)([A-L])\s*[-–:=.)]?\s*([1-9])(?!\w)")
+MOST_LETTERS = 12
 FEWEST_EITHER, FEWEST_LETTERS = 2, 3
 _LETTER_FIRST = re.compile(r"^(\s*)(?:\(\s*([A-L])\s*\)|_+\s*([A-L])\s*_+)\s+(?=\d{1,3}[.)]\s)")
 _BLANK_FOR_LETTER = re.compile(r"^(\s*\d{1,3}[.)]\s*)[_(]{1,}[\s_]*[_)]\s+(?=\S)")
@@ -75,6 +80,7 @@ def tidy(lines: list[Line]) -> list[Line]:
     )
     texts = _as_boxes(_terms_as_answers(texts))
     texts = _without_blanks_for_letters([_BLANK_BEFORE.sub(r"\1", text) for text in texts])
+    texts = _letters_as_numbers(texts)
     texts = _answers_below(_letters_behind(_either_behind(_rows_as_options(texts))))
     texts = _with_points(
         _with_marks(_without_brackets(_without_roman(_said_behind(_truth_behind(_as_options(texts))))))
@@ -191,6 +197,31 @@ def _truth_behind(lines: list[str]) -> list[str]:
         f"{match[1]}{line[match.end() :].rstrip()} ({match[2]})" if (match := found.get(at)) else line
         for at, line in enumerate(lines)
     ]
+
+
+def _letters_as_numbers(lines: list[str]) -> list[str]:
+    """Questions A, B, C with options 1, 2, 3 change to the usual way round, and so does "A1, B3" at the end."""
+    asked = [
+        (at, match)
+        for at, line in enumerate(lines)
+        if (match := _LETTER_ASKS.match(line)) and _ONE.match(next(filter(str.strip, lines[at + 1 :]), ""))
+    ]
+    if len(asked) < FEWEST_EITHER or [_place(match[2]) for _, match in asked] != list(range(len(asked))):
+        return lines
+    made = list(lines)
+    for at, line in enumerate(lines[asked[0][0] :], start=asked[0][0]):
+        option = _SOME_NUMBER.match(line)
+        if option and 0 < int(option[2]) <= MOST_LETTERS:
+            made[at] = f"{option[1]}{chr(ord('a') + int(option[2]) - 1)}) {line[option.end() :]}"
+    for place, (at, match) in enumerate(asked, start=1):
+        made[at] = f"{match[1]}{place}. {lines[at][match.end() :]}"
+    for at in range(len(lines) - 1, asked[-1][0], -1):
+        if len(_LETTER_NUMBER.findall(lines[at])) == len(asked):
+            made[at] = _LETTER_NUMBER.sub(
+                lambda one: f"{_place(one[1]) + 1}{chr(ord('a') + int(one[2]) - 1)}", lines[at]
+            )
+            break
+    return made
 
 
 def _rows_as_options(lines: list[str]) -> list[str]:
