@@ -68,7 +68,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
     "en": Sayings(
         question="questions?|prompt|item|q|statement|claim|front",
         option="options?|choices?|answer choices?|possible answers?|alternatives?|responses?",
-        answer="(?:the )?(?:(?:correct|right|model|sample) )?(?:answers?|solutions?)(?: (?:is|are|key))?|ans"
+        answer="accept(?:ed|able|s)?(?: answers?)?|(?:the )?(?:(?:correct|right|model|sample) )?(?:answers?|solutions?)(?: (?:is|are|key))?|ans"
         "|(?:answer )?key|(?:correct|right)(?: (?:options?|choices?|responses?|ones?))?(?: (?:is|are))?"
         "|(?:show|reveal|see)(?: the)? (?:answers?|solutions?)|(?:correct|right) order|back",
         why="explanations?|corrections?|why|because|reason(?:ing)?|feedback|rationale|justification",

@@ -53,6 +53,10 @@ _ANSWER_AFTER = re.compile(
     r"\s*(?:[-–—:]\s|=(?=\s)|\t+|[→⇒]|=>|->)\s*(?P<answer>\S[^?？؟]{0,60})$",
     re.S,
 )
+_CLUE = re.compile(
+    r"^(?P<asks>[^\n]+\(\d{1,2}(?:\s?[,-]\s?\d{1,2})*\))\s*(?:[-–—:=→]|->|=>)\s*(?P<answer>[^\W\d][^\n?]{0,40})$"
+)
+"""A clue of a crossword, with the number of letters."""
 _ANSWER_BEHIND = re.compile(
     r"^(?P<asks>.+[?？؟;])\s*[(\[](?!\s*(?:choose|select|pick|mark|tick|check|circle|true|false|t\b"
     r"|\d+ (?:answers?|options?)|wähle|mehrere|plusieurs))"
@@ -172,7 +176,11 @@ def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -
 
 
 def _in_line(prompt: str) -> "re.Match[str] | None":
-    return _ANSWER_BEHIND.match(prompt) or (_ANSWER_AFTER.match(prompt) if "\n" not in prompt else None)
+    return (
+        _ANSWER_BEHIND.match(prompt)
+        or _CLUE.match(prompt)
+        or (_ANSWER_AFTER.match(prompt) if "\n" not in prompt else None)
+    )
 
 
 def _next_to(prompt: str) -> "re.Match[str] | None":

@@ -170,6 +170,8 @@ def answer(line: str) -> str | None:
             and text.count("(") < text.count(")") + text.count("]")
         ):
             text = text[:-1].strip()
+        if found["word"].casefold().startswith("accept"):
+            text = re.sub(r"\s*[,;]\s+", " / ", text)
         if found["word"].casefold().endswith((" is", " are", " ist", " lautet", " est", " es")):
             text = text.rstrip(".")  # that of the sentence
         return unmarked(text)

@@ -54,6 +54,7 @@ from lantern.core.sentences import message_of
 LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
 LONGEST_PAGE = 4000
+_NUMBER_ALONE = re.compile(r"^\s*(\d{1,3})\s*[.)]?\s*$")
 _LETTER_ALONE = re.compile(r"^\s*\(?([A-La-l])[.)]?\s*$")
 MOST_LINES_BETWEEN, FEWEST_LETTERS, FEWEST_ALIKE = 3, 2, 2
 
@@ -67,7 +68,7 @@ def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[s
         long = "This text is too long to be read at once. It was read up to line {line}: paste the rest afterwards."
         lines = lines[:MOST_LINES]
         incoming.note(said("text_too_long", long, line=lines[-1].at))
-    lines = tidy(_with_letters(_with_labels(one_to_a_line(one_column(lines)))))
+    lines = tidy(_with_letters(_with_numbers(_with_labels(one_to_a_line(one_column(lines))))))
     marked = marked_by_capitals(lines)
     if marked is not None:
         incoming.note(CAPITALS_AS_KEY)
@@ -101,6 +102,19 @@ def _with_labels(lines: list[Line]) -> list[Line]:
         indent = line.text[: len(line.text) - len(line.text.lstrip())]
         made[below] = made[below].saying(f"{indent}{label}{text}")
         made[at] = line.saying("")
+    return made
+
+
+def _with_numbers(lines: list[Line]) -> list[Line]:
+    """Numbers that stand alone in their lines, 1, 2, 3 in turn: each is put before the line below it."""
+    found = [(at, int(match[1])) for at, line in enumerate(lines) if (match := _NUMBER_ALONE.match(line.text))]
+    below = [lines[at + 1].text if at + 1 < len(lines) else "" for at, _ in found]
+    in_turn = [number for _, number in found] == list(range(1, len(found) + 1)) and len(found) >= FEWEST_LETTERS
+    if not in_turn or any(not text.strip() or line_of.question_number(text) for text in below):
+        return lines
+    made = list(lines)
+    for (at, number), text in zip(found, below, strict=True):
+        made[at], made[at + 1] = made[at].saying(""), made[at + 1].saying(f"{number}. {text.strip()}")
     return made
 
 

@@ -250,6 +250,9 @@ def _answers_below(lines: list[str]) -> list[str]:
     below = [filled[place + 1] for place in answered if place + 1 < len(filled)]
     if len(answered) < FEWEST_EITHER or answered[0] > 1 or len(below) < len(answered):
         return lines
+    above = lines[filled[0]] if answered[0] else ""
+    if above.rstrip("*_ ").endswith(("?", "？", "؟")) or line_of.question_number(above) or line_of.asked(above):
+        return lines
     if not all(line_of.asked(lines[at]) or line_of.question_number(lines[at]) for at in below):
         return lines
     made = list(lines)
