@@ -6,7 +6,7 @@ from itertools import pairwise
 
 from lantern.core.formats.exchange import Entry
 from lantern.core.formats.pasted.blocks import Block
-from lantern.core.formats.pasted.choices import ORDERING
+from lantern.core.formats.pasted.choices import FEWEST_IN_ORDER, ORDERING
 from lantern.core.formats.pasted.fields import TO_WRITE, answers_itself, sums
 from lantern.core.formats.pasted.keys import Key
 from lantern.core.formats.pasted.made import ASKS
@@ -21,7 +21,6 @@ _SPEAKS = re.compile(rf"(?<!\w){words('speaks')}(?!\w)", re.I)
 _TO_THE_READER = re.compile(r"\b(?:questions?|answers?|tick|choose|you(?:r|rs)?|let me|fragen?|kreuze)\b", re.I)
 FEWEST_SENTENCES, SHORTEST_PASSAGE = 2, 90
 FEWEST_ANSWERS = 2
-FEWEST_IN_ORDER = 3
 
 
 @dataclass(frozen=True, slots=True)

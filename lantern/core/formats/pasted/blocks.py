@@ -20,6 +20,7 @@ _HEADING = re.compile(
     rf"|{_DO}\b[^?]*\b(?:answers?|letters?|options?|questions?|blanks?|gaps?)\b[^?]*[.:])$",
     re.I,
 )
+_POINTED = re.compile(r"^\s*(?:→|⇒|->|=>)\s*\S")
 _TO_FILL_IN = re.compile(rf"^(?:\W*{words('about_you')}\s*[.:：]?\s*[_.…]{{3,}}\W*)+$", re.I)
 _ANSWERED = re.compile(r"[?？؟]\s+[^\s?？؟(\[_][^?？؟_]{0,60}$")
 LONGEST_HEADING, MOST_LAST_LINES = 100, 3
@@ -227,7 +228,8 @@ def belongs(line: Line) -> bool:
     parts = (line_of.option(line), line_of.answer(text), line_of.short_answer(text), line_of.reason(text))
     facts = (line_of.topics(text), line_of.seconds(text), line_of.writer(text), line_of.points(text))
     return (
-        any(part is not None for part in (*parts, *facts))
+        _POINTED.match(text) is not None
+        or any(part is not None for part in (*parts, *facts))
         or line_of.is_label_of_options(text)
         or line_of.says_in_order(text)
         or bool(line_of.options_in_one_line(line))

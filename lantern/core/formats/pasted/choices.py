@@ -23,6 +23,7 @@ from lantern.core.questions.kinds.choice import MAX_OPTIONS, MIN_OPTIONS
 
 _THEN = re.compile(r"\s*(?:[,;>→]|->|\n)\s*")
 ORDERING = re.compile(rf"(?<![^\W\d_]){words('ordering')}", re.I)
+FEWEST_IN_ORDER = 3
 _PUT = re.compile(r"^\W*(?:put|bring|sort|write|place|number)\b", re.I)
 
 
@@ -97,6 +98,18 @@ def choice_of(prompt: str, options: Sequence[OptionLine], right: list[bool], new
         "form": form,
         "options": made,
     }
+
+
+def order_in_line(prompt: str, answer: str, new_id: NewId) -> Made | None:
+    """ "Rank by speed: ferry, rowing boat, yacht", and below it the same in their order."""
+    asks, colon, behind = prompt.rpartition(":")
+    given = [text.strip(" .") for text in re.split(r"\s*[,;]\s*", behind)]
+    order = [text.strip(" .") for text in _THEN.split(answer)]
+    same = sorted(map(str.casefold, given)) == sorted(map(str.casefold, order))
+    if not colon or not ORDERING.search(asks) or not same or len(order) < FEWEST_IN_ORDER:
+        return None
+    lines = [{"id": new_id(), "text": text} for text in order]
+    return Made({"kind": "order", "prompt": f"{asks.strip()}:", "lines": lines})
 
 
 def order_fields(prompt: str, parts: Parts, new_id: NewId) -> Made | None:

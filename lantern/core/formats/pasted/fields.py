@@ -9,7 +9,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import replace
 
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.choices import ORDERING, choice_fields, choice_of, order_fields
+from lantern.core.formats.pasted.choices import ORDERING, choice_fields, choice_of, order_fields, order_in_line
 from lantern.core.formats.pasted.entries import entry_fields, entry_made
 from lantern.core.formats.pasted.gaps import (
     AFTER_DOTS,
@@ -132,7 +132,8 @@ def _answered(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made |
     if not parts.answer:
         return None
     return (
-        chosen_in_line(prompt, parts.answer, language)
+        order_in_line(prompt, parts.answer, new_id)
+        or chosen_in_line(prompt, parts.answer, language)
         or _of_those_in_brackets(prompt, parts.answer, new_id)
         or entry_made(prompt, parts, language)
     )

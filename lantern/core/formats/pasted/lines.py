@@ -378,7 +378,8 @@ def marked_plain(line: Line) -> OptionLine | None:
     """A line without letter or bullet that is marked as right: "*Bowline", "Bowline (correct)", "**Bowline**"."""
     if line.bold:
         return OptionLine("", said_after(line.text.strip())[0], True, False)
-    first = None if _is_sign(said_after(line.text.strip())[0]) else _STAR_FIRST.match(line.text)
+    bare = said_after(line.text.strip())[0]
+    first = None if bare[:1] in "<>=" and _is_sign(bare) else _STAR_FIRST.match(line.text)
     text, said = said_after(line.text[first.end() :].strip() if first else line.text.strip())
     return OptionLine("", text, True, False) if (first or said) and text else None
 

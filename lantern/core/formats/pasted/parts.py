@@ -189,7 +189,7 @@ class _Taker:
         behind = _ANSWER_IN_LINE.search(line.text)
         if behind and line_of.before_inline_options(line.text) != line.text and self.parts.answer is None:
             role = self._columns(line.saying(line.text[: behind.start()]))
-            self.parts.answer = behind["answer"].rstrip(" .") if role else None
+            self.parts.answer = behind["answer"].rstrip() if role else None
             return role
         aside = _KEY_ASIDE.search(line.text) if self.parts.answer is None else None
         if aside and len(line_of.options_in_one_line(line.saying(line.text[: aside.start()]))) > 1:
