@@ -23,6 +23,7 @@ from lantern.core.formats.exchange import (
 from lantern.core.formats.foreign_json import rows_in_json
 from lantern.core.formats.markdown import Misread, read_blocks, write_set
 from lantern.core.formats.pasted.reader import read_pasted
+from lantern.core.formats.pasted.words import left_out
 from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.messages import Message, said
 from lantern.core.questions.companions import NewId
@@ -33,6 +34,7 @@ MOST_BYTES = 4 * MB
 NO_CHOICES: Mapping[str, str] = MappingProxyType({})
 
 
+_FENCED = re.compile(r"^```(?:json)?[ \t]*\n(\s*[\[{].*?)\n```[ \t]*$", re.S | re.M)
 _HEAD = re.compile(r"---[ ]*\n(?:[a-z_]+:[^\n]*\n|\s*\n)+---[ ]*(?:\n|$)")
 """Lines of a name and a value between two rules: not any text that has a rule above it."""
 
@@ -86,10 +88,23 @@ def read_text(text: str, new_id: NewId, language: str = "", choices: Mapping[str
     are for tables in it, as for a sheet."""
     if is_text_form(f"\n{text}"):
         return read_text_form(text, new_id)
-    rows = rows_in_json(text)
+    bare, around = _without_fence(text)
+    rows = rows_in_json(bare)
     if rows is not None:
-        return read_rows(rows, choices, new_id, language)
+        incoming = read_rows(rows, choices, new_id, language)
+        for line in around:
+            incoming.note(left_out(line))
+        return incoming
     return read_pasted(text, new_id, language, choices)
+
+
+def _without_fence(text: str) -> tuple[str, list[str]]:
+    """(what stands between the fences in which a chat puts JSON, the lines around them)."""
+    found = _FENCED.search(text)
+    if not found:
+        return text, []
+    around = f"{text[: found.start()]}\n{text[found.end() :]}".split("\n")
+    return found[1], [line for line in around if line.strip()]
 
 
 def _at(wrong: Misread) -> Message:

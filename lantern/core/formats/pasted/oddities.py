@@ -20,6 +20,7 @@ _OPTIONS_ASKED = re.compile(r"^\s*\(?A[.)]?\s.*\s\(?B[.)]?\s")
 _COUNTED = re.compile(r"(?<!\S)[2-9][.)]\s+\S.*\s[3-9][.)]\s|\|\s*-{2,}")
 """A key to several questions that was taken for one answer."""
 _COUNTED_LEFT = re.compile(r"^\s*\(?\d{1,2}[.)]\s")
+_LIST_IN_GAP = re.compile(r"\[[^\[\]|]*,[^\[\]|]*,[^\[\]|]*\]")
 _NO_OPTION = re.compile(r"^[.,;:)\]]\s")
 _NO_BEGINNING = re.compile(r"^\s*(?:[^\w\s\"'“”„«»‘’(¿¡$`\[{*_+\-−√∫∑<…./]|\([^()]*\)\s*(?:\n|$))")
 """A sign that no question begins with; a first line that is all in brackets."""
@@ -54,7 +55,7 @@ def odd(fields: dict[str, Any]) -> Message | None:
     lettered = [left for pair in fields.get("pairs", ()) if _LETTERED.match(left := str(pair["left"]))]
     signs = [text for text in (prompt, *options, *answers) if _BOX.search(text)]
     typed = [*answers, str(fields.get("text", ""))]
-    signs += [text for text in typed if _COUNTED.search(text)]
+    signs += [text for text in typed if _COUNTED.search(text) or _LIST_IN_GAP.search(text)]
     signs += [prompt] if _OPTIONS_ASKED.match(prompt) and any(len(answer) == 1 for answer in answers) else []
     signs += [text for text in (*options, *answers) if _NO_OPTION.match(text)]
     lettered += [

@@ -116,6 +116,8 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
             continue
         if len({_SOME_OPTION.sub("", left).casefold() for left, _ in pairs}) * 2 <= len(pairs):
             continue
+        if between is _COLON and any(right.endswith(("?", "!", "？", "！")) for _, right in pairs):
+            continue  # people speak
         if between is _COMMA and not _is_word_list(pairs):
             continue
         enough = len(pairs) >= FEWEST - 1 and all(_is_pair(*pair) for pair in pairs)

@@ -40,6 +40,7 @@ _SLASHED_KEYED = re.compile(
 _ENDS = (".", "!", "?", ":", ";", "。", "？", "！", "؟", "…")
 _ANSWER_IN_LINE = re.compile(rf"[\s.;(\[](?:{words('answer')})\s?[:：=]\s*(?P<answer>\S[^:：]*?)[)\]]?\s*$", re.I)
 _BANK = re.compile(rf"^\s*(?:[(\[]\s*)?(?:{words('bank')})\s*[:：]\s*(?P<words>\S.*?)[)\]]?\s*$", re.I)
+_WORDS_ALONE = re.compile(r"^\s*[(\[](?P<words>[^()\[\]]+(?:[,;/|·•][^()\[\]]+){2,})[)\]]\s*$")
 _CODE = re.compile(
     r"^\s*(?:(?:for|while|if|def|class|elif|return|import|from|int|float|var|let|const|function|public|void|#include)\b.*[:;{})]\s*$"
     r"|(?:print|printf|console\.log|echo)\s*\(.*|[\w.\[\]]+\s*[-+*/]?=\s*\S.*|else:|try:|[{}];?)\s*$"
@@ -215,6 +216,8 @@ class _Taker:
             parts.in_order = True
             return "order"
         bank = _BANK.match(text)
+        if bank is None and any("__" in line.text for line in self._prompt):
+            bank = _WORDS_ALONE.match(text)
         if bank:
             parts.left += [parts.bank_line] if parts.bank_line else []
             parts.bank = tuple(word.strip() for word in re.split(r"[,;|/·•]", bank["words"]) if word.strip())

@@ -31,7 +31,10 @@ def sub_questions(block: Block, key: str | None) -> tuple[Block, list[Block]] | 
     behind = key or next((said for line in last[1:] if (said := line_of.answer(line.text)) is not None), "")
     answers = _parts(behind)
     true_or_false = len(answers) == len(groups) and all(truth_of(answer.casefold()) is not None for answer in answers)
-    if len(groups) < FEWEST or not (all_ask or true_or_false or (not asks_above and all(map(_is_answered, groups)))):
+    gapped = all("__" in group[0].text for group in groups)
+    if len(groups) < FEWEST or not (
+        all_ask or gapped or true_or_false or (not asks_above and all(map(_is_answered, groups)))
+    ):
         return None
     if len(answers) == len(groups):
         groups = [*others, [line for line in last if line_of.answer(line.text) is None]]
