@@ -23,6 +23,7 @@ class Sayings:
     together. `between`: before the lowest and the highest of numbers that are right. `number`: heads a column of numbers. `because` begins a reason. `page`, `see`: before the number of a page, a
     reference. `about_you`: before a line for a name. `write`, `ordering`: what is asked where something is to be written, to be put
     into order. `speaks`: a sentence to the teacher, not to students. `closed_kind`, `open_kind`: kinds of questions. `sort`: a word before "question" that says nothing of it.
+    `do`: what several questions below it are to be done with.
     `letter_head`: lines above a letter.
     """
 
@@ -61,6 +62,7 @@ class Sayings:
     closed_kind: str = ""
     open_kind: str = ""
     sort: str = ""
+    do: str = ""
     letter_head: str = ""
 
 
@@ -79,7 +81,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         time="time(?: limit| allowed)?|seconds|limit", by="written by|author|by|made by|writer",
         aside="hints?|clues?|tips?|sources?|references?|notes?|difficulty|level|bloom(?:['’]s)? level|blooms"
         "|learning (?:outcomes?|goals?|objectives?)|objectives?|outcomes?|standards?|skills?|page|see also|remember|figure",
-        key="answers?(?: key| sheet)?|key|solutions?(?: key)?|(?:correct|right) answers?|the answers|mark(?:ing)? scheme|answers and explanations|correct answer key", section="section|part|round",
+        key="answers?(?: key| sheet)?|key|solutions?(?: key)?|(?:correct|right) answers?|the answers|mark(?:ing)? scheme|answers and explanations|correct answer key", section="section|part|round|exercise|activity",
         bank="word ?(?:bank|box)|words?(?: to use)?|choose from|use these words",
         model="(?:sample|model|possible|suggested|example|exemplary) (?:answers?|responses?|solutions?)",
         own="(?:in )?(?:your|the student['’]?s?['’]?) own words?|own words?|answers? (?:may|will|can)? ?vary|(?:open|free) answer",
@@ -94,6 +96,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         closed_kind="(?:multiple|single)[- ]?(?:choice|select|response|answer)s?|mcqs?|short(?: |-)?answers?|fill[- ]?in(?:[- ]the)?[- ]?(?:blanks?|gaps?)|cloze|gaps?|numeric(?:al)?|matching|ordering|checkbox(?:es)?|dropdown|text|choice",
         open_kind="open(?:[- ]?ended)?(?: response)?|essay|long answer|free (?:text|response)|paragraph",
         sort="bonus|exit|extra|warm[- ]?up|practice|starter|final|challenge",
+        do="choose|circle|select|tick|mark|write|answer|fill|complete|match|read|listen|look|decide|put|underline|cross out|correct|translate|solve|use|now|say|state",
         letter_head="from|to|cc|bcc|subject|date|sent|re|phone|tel|telephone|fax|mobile|e-?mail|mail|web|address|room|place|when|where",
     ),
     "de": Sayings(
@@ -106,7 +109,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         wrong_option="falsch(?:e antwort(?:en)?)?|distraktor(?:en)?", points="punkte?|pkt|p", topic="thema|themen|fach|stichworte?|kapitel",
         time="zeit(?:limit)?|sekunden", by="von|verfasst von|autorin|autor|geschrieben von",
         aside="hinweis|tipp|quelle|schwierigkeit(?:sgrad)?|niveau|anforderungsbereich|lernziel|anmerkung|bemerkung|seite|merke",
-        key="lösungen|lösung|antworten|lösungsschlüssel|schlüssel", section="teil|abschnitt|runde", bank="wortkasten|wörter|wortspeicher",
+        key="lösungen|lösung|antworten|lösungsschlüssel|schlüssel", section="teil|abschnitt|runde|übung", bank="wortkasten|wörter|wortspeicher",
         model="muster(?:antwort|lösung)|beispiel(?:antwort|lösung)|mögliche (?:antwort|lösung)",
         own="eigene worte|in eigenen worten|individuelle (?:antwort|lösung)|freie antwort", either="oder", both="und", between="zwischen",
         number="nummer", kind="art|fragetyp|typ",
@@ -120,6 +123,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         closed_kind="multiple choice|auswahl|lückentext|kurzantwort|zuordnung|ankreuzen",
         open_kind="offene? fragen?|offen|freitext|aufsatz",
         sort="zusatz|bonus|schluss|abschluss|einstiegs|übungs",
+        do="kreuzt?e?|wählt?e?|markiert?e?|schreibt?e?|ergänzt?e?|beantwortet?e?|füllt?e?|vervollständigt?e?|ordnet?e?|lies|lest|hört?e?|entscheidet?e?|unterstreicht?e?|verbindet?e?|übersetzt?e?|löst?e?|berechnet?e?|setzt?e?",
         letter_head="von|an|betreff|datum|gesendet|telefon|adresse|ort",
     ),
     "fr": Sayings(
@@ -129,7 +133,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         true="vraie?|juste", false="fausse|faux", true_letter="v", false_letter="f",
         wrong_option="(?:mauvaise|fausse)s? réponses?|distracteurs?", points="points?|pts", topic="thème|sujet|matière|chapitre|mots-clés",
         time="temps|durée|secondes", by="écrite? par|auteur|autrice|par", aside="indice|source|niveau|difficulté|remarque|page|objectif|aide",
-        key="réponses|corrigé|solutions", section="partie|section|manche", bank="banque de mots|mots", model="réponse possible|exemple de réponse",
+        key="réponses|corrigé|solutions", section="partie|section|manche|exercice", bank="banque de mots|mots", model="réponse possible|exemple de réponse",
         own="réponse (?:libre|personnelle)|avec vos mots",
         either="ou", both="et", between="entre", number="numéro|n°", kind="genre|type",
         because="parce que",
@@ -141,6 +145,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         speaks="voulez-vous|veux-tu|souhaitez-vous|n['’]hésitez pas|dites-moi|je peux aussi",
         closed_kind="choix multiple|qcm|réponse courte|texte à trous",
         open_kind="question ouverte|ouverte?|rédaction",
+        do="coche[zr]?|choisi\\w*|entoure[zr]?|écri\\w*|répond\\w*|compl[èé]te[zr]?|relie[zr]?|lis(?:ez)?|écoute[zr]?|souligne[zr]?|tradui\\w*",
         letter_head="de|à|objet|envoyé|téléphone|adresse",
     ),
     "es": Sayings(
@@ -150,7 +155,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         true="verdader[oa]|ciert[oa]", false="fals[oa]", true_letter="v", false_letter="f",
         wrong_option="(?:respuesta )?(?:incorrect|errón)[ao]s?|distractor(?:es)?", points="puntos?|pts?", topic="temas?|asignatura|capítulo|etiquetas",
         time="tiempo|segundos", by="escrit[ao] por|autora?|por", aside="pista|fuente|nivel|dificultad|nota|página|objetivo",
-        key="respuestas|soluciones|clave(?: de respuestas)?", section="sección|parte|ronda", bank="banco de palabras|palabras",
+        key="respuestas|soluciones|clave(?: de respuestas)?", section="sección|parte|ronda|ejercicio|actividad", bank="banco de palabras|palabras",
         model="respuesta (?:posible|modelo)|ejemplo de respuesta",
         own="respuesta (?:libre|abierta|personal)|con tus palabras", either="o", both="y", between="entre", number="número|n°", kind="tipo",
         because="porque",
@@ -162,6 +167,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         speaks="quieres que|te gustaría|avísame|puedo también|no dudes",
         closed_kind="opción múltiple|respuesta corta|completar",
         open_kind="abierta|ensayo|desarrollo",
+        do="marca|elige|escoge|señala|escribe|responde|contesta|completa|rellena|relaciona|une|lee|escucha|subraya|traduce",
         letter_head="de|para|asunto|fecha|enviado|teléfono|dirección",
     ),
     "it": Sayings(
@@ -170,7 +176,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         why="spiegazion[ei]|perché|motivazione|commento", right="corrett[ao]|giust[ao]|esatt[ao]", true="ver[oa]", false="fals[oa]",
         true_letter="v", false_letter="f", wrong_option="(?:risposta )?(?:sbagliat|errat)[ae]|distrattor[ei]", points="punt[oi]|punteggio",
         topic="argoment[oi]|tem[ai]|materia", time="tempo|secondi", by="scritt[oa] da|autore|autrice",
-        aside="suggerimento|fonte|livello|difficoltà|nota|pagina|obiettivo", key="risposte|soluzioni", section="sezione|parte",
+        aside="suggerimento|fonte|livello|difficoltà|nota|pagina|obiettivo", key="risposte|soluzioni", section="sezione|parte|esercizio",
         bank="parole", model="risposta possibile|esempio di risposta",
         own="risposta (?:libera|aperta)|con parole tue", either="o|oppure", both="e", between="tra|fra", number="numero|n°", kind="tipo",
         because="perché",
@@ -182,6 +188,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         speaks="vuoi che|ti piacerebbe|fammi sapere|posso anche",
         closed_kind="scelta multipla|risposta breve|completamento",
         open_kind="aperta|tema",
+        do="scegli|segna|scrivi|rispondi|completa|collega|leggi|ascolta|sottolinea|traduci",
         letter_head="da|a|oggetto|inviato|telefono|indirizzo",
     ),
     "pt": Sayings(
@@ -191,7 +198,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         true="verdadeir[oa]|cert[oa]", false="fals[oa]|errad[oa]", true_letter="v", false_letter="f",
         wrong_option="(?:resposta )?(?:errad|incorret)[ao]|distratore?s?", points="pontos?|pontuação", topic="temas?|tópicos?|disciplina",
         time="tempo|segundos", by="escrit[ao] por|autora?", aside="dica|fonte|nível|dificuldade|nota|página|objetivo",
-        key="respostas|gabarito|soluções", section="seção|secção|parte", bank="banco de palavras|palavras",
+        key="respostas|gabarito|soluções", section="seção|secção|parte|exercício|atividade", bank="banco de palavras|palavras",
         model="resposta possível|exemplo de resposta",
         own="resposta (?:livre|aberta|pessoal)", either="ou", both="e", between="entre", number="número|n°", kind="tipo",
         because="porque",
@@ -203,6 +210,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         speaks="gostaria|quer que eu|avise-me|posso também",
         closed_kind="múltipla escolha|resposta curta|completar",
         open_kind="aberta|dissertativa",
+        do="escolh[ae]|marque|assinal[ae]|escreva|respond[ae]|complete|preench[ae]|ligue|leia|ouça|sublinhe|traduza",
         letter_head="de|para|assunto|data|enviado|telefone|endereço",
     ),
     "nl": Sayings(
@@ -212,7 +220,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         true_letter="w", false_letter="o", wrong_option="foute?(?: antwoord(?:en)?)?|onjuiste?(?: antwoord(?:en)?)?|afleiders?",
         points="punt(?:en)?", topic="onderwerp(?:en)?|thema|vak|hoofdstuk", time="tijd(?:slimiet)?|seconden", by="geschreven door|auteur|door",
         aside="tip|bron|niveau|moeilijkheid(?:sgraad)?|opmerking|pagina|leerdoel", key="antwoorden|oplossingen|antwoordmodel",
-        section="deel|onderdeel|ronde", bank="woorden(?:lijst)?", own="eigen woorden|vrij antwoord", either="of", both="en", between="tussen", number="nummer", kind="soort|type",
+        section="deel|onderdeel|ronde|oefening|opdracht", bank="woorden(?:lijst)?", own="eigen woorden|vrij antwoord", either="of", both="en", between="tussen", number="nummer", kind="soort|type",
         because="omdat|want",
         page="pagina|blz",
         see="zie",
@@ -222,6 +230,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         speaks="wil je|zal ik|laat me weten|ik kan ook",
         closed_kind="meerkeuze|kort antwoord|invullen",
         open_kind="open vraag|open",
+        do="kies|kruis|schrijf|beantwoord|vul|maak|verbind|lees|luister|onderstreep|vertaal",
         letter_head="van|aan|onderwerp|verzonden|telefoon|adres",
     ),
     "sv": Sayings(
@@ -229,7 +238,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         answer="(?:(?:rätt|korrekta?) )?(?:svar(?:et)?|lösning(?:ar)?)(?: är)?|rätt|facit", why="förklaring(?:ar)?|varför|motivering|därför att",
         right="rätt(?: svar)?|korrekt", true="sant?|rätt", false="falskt?|fel", true_letter="s", false_letter="f",
         wrong_option="fel(?:aktigt)?(?: svar)?", points="poäng|p", topic="ämne|tema|kapitel", time="tid|sekunder", by="skriven av|författare|av",
-        aside="tips|ledtråd|källa|nivå|svårighetsgrad|anmärkning|sida", key="svar|facit|lösningar", section="del|avsnitt", bank="ordbank|ord",
+        aside="tips|ledtråd|källa|nivå|svårighetsgrad|anmärkning|sida", key="svar|facit|lösningar", section="del|avsnitt|övning", bank="ordbank|ord",
         own="egna ord|fritt svar", either="eller", both="och", between="mellan", number="nummer", kind="typ|slag",
         because="därför att|eftersom",
         page="sida",
@@ -240,6 +249,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         speaks="vill du|ska jag|säg till|jag kan också",
         closed_kind="flerval|kort svar|lucktext",
         open_kind="öppen fråga|öppen|uppsats",
+        do="välj|kryssa|ringa|skriv|svara|fyll|komplettera|para|läs|lyssna|stryk|översätt",
         letter_head="från|till|ämne|skickat|telefon|adress",
     ),
     "pl": Sayings(
@@ -249,7 +259,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         true="prawda|tak", false="fałsz|nieprawda", true_letter="p", false_letter="f",
         wrong_option="(?:błędna|zła|niepoprawna)(?: odpowiedź)?|dystraktor", points="punkt(?:y|ów)?|pkt", topic="temat(?:y)?|przedmiot|dział",
         time="czas|sekundy?", by="autor(?:ka)?|napisał[a]?", aside="wskazówka|źródło|poziom|trudność|uwaga|strona", key="odpowiedzi|klucz(?: odpowiedzi)?|rozwiązania",
-        section="część|sekcja", bank="słowa|bank słów", own="własnymi słowami|odpowiedź własna", either="lub|albo|czy", both="i|oraz", between="między|pomiędzy", number="numer|lp", kind="typ|rodzaj",
+        section="część|sekcja|ćwiczenie", bank="słowa|bank słów", own="własnymi słowami|odpowiedź własna", either="lub|albo|czy", both="i|oraz", between="między|pomiędzy", number="numer|lp", kind="typ|rodzaj",
         because="ponieważ",
         page="strona|str",
         see="zob|zobacz|por|patrz",
@@ -258,6 +268,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         ordering="kolejność|kolejności|uporządkuj|ułóż",
         speaks="czy chcesz|daj znać|mogę też",
         closed_kind="wielokrotny wybór|krótka odpowiedź|luki",
+        do="wybierz|zaznacz|napisz|odpowiedz|uzupełnij|połącz|przeczytaj|posłuchaj|podkreśl|przetłumacz|zdecyduj",
         open_kind="otwarte|wypracowanie",
         letter_head="od|do|temat|wysłano|telefon|adres",
     ),
@@ -266,7 +277,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         answer="(?:doğru )?(?:cevap(?:lar)?|yanıt(?:lar)?|seçenek|şık)|çözüm|cevap anahtarı|doğru", why="açıklama(?:sı)?|neden|çünkü|gerekçe",
         right="doğru(?: cevap)?", true="doğru", false="yanlış(?: mı)?", true_letter="d", false_letter="y", wrong_option="yanlış(?: (?:cevap|seçenek))?|çeldirici",
         points="puan", topic="konu|ders|ünite", time="süre|saniye", by="yazan|yazar", aside="ipucu|kaynak|seviye|zorluk|not|sayfa",
-        key="cevaplar|cevap anahtarı|yanıtlar|çözümler", section="bölüm|kısım", bank="kelimeler|sözcükler", own="kendi (?:cümlelerinle|sözcüklerinle)",
+        key="cevaplar|cevap anahtarı|yanıtlar|çözümler", section="bölüm|kısım|alıştırma|etkinlik", bank="kelimeler|sözcükler", own="kendi (?:cümlelerinle|sözcüklerinle)",
         either="veya|ya da|mu", both="ve", number="numara|sıra", kind="tür|tip",
         because="çünkü",
         page="sayfa",

@@ -1,6 +1,7 @@
 """Which blocks of a text ask something, and of which that is doubtful."""
 
 import re
+from collections import Counter
 from dataclasses import dataclass, replace
 from itertools import pairwise
 
@@ -66,16 +67,22 @@ def _brackets(block: Block, prompt: str) -> bool:
     return bool(re.search(r"\[[^\[\]]{1,80}\]", prompt)) and not block.text.lstrip().startswith("[")
 
 
-def counted_twice(blocks: list[Read]) -> list[Read]:
-    """Two questions with one number, one behind the other: one of them may be a slip."""
-    made = list(blocks)
-    for at, ((above, _, _), (block, parts, found)) in enumerate(pairwise(blocks), start=1):
-        if block.number is None or (above.number, above.section) != (block.number, block.section):
-            continue
-        twice = said("number_twice", "The number {number} stands before two questions.", number=block.number)
-        for place, (one, one_parts, one_found) in ((at - 1, made[at - 1]), (at, (block, parts, found))):
-            told = [replace(f, entry=_unsure(f.entry, twice)) for f in one_found]
-            made[place] = (one, one_parts, told)
+def counted_twice(blocks: list[Read], key: Key) -> list[Read]:
+    """Two questions with one number, one behind the other: one of them may be a slip. Where a key answers by numbers,
+    it cannot be told which of all that have one number it means."""
+    places = Counter((block.section, block.number) for block, _, _ in blocks if block.number is not None)
+    doubted = set()
+    for at, ((above, _, _), (block, _, _)) in enumerate(pairwise(blocks)):
+        if block.number is not None and (above.number, above.section) == (block.number, block.section):
+            doubted |= {at, at + 1}
+    made = []
+    for at, (block, parts, found) in enumerate(blocks):
+        many = block.number is not None and places[block.section, block.number] > 1
+        by_key = many and key.of(block.section, block.number) is not None
+        if block.number is not None and (at in doubted or by_key):
+            twice = said("number_twice", "The number {number} stands before two questions.", number=block.number)
+            found = [replace(f, entry=_unsure(f.entry, twice)) for f in found]
+        made.append((block, parts, found))
     return made
 
 
@@ -87,7 +94,8 @@ def beside_the_key(blocks: list[Read], key: Key) -> list[Read]:
     made = []
     for block, parts, found in blocks:
         answered = parts is None or parts.answer is not None or any(one.right for one in parts.options)
-        if block.number is not None and not answered:
+        is_open = parts is not None and (parts.is_open or TO_WRITE.match("\n".join(parts.prompt)) is not None)
+        if block.number is not None and not answered and not is_open:
             found = [replace(one, entry=_unsure(one.entry, lacks)) for one in found]
         made.append((block, parts, found))
     return made

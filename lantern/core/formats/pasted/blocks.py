@@ -20,6 +20,8 @@ _HEADING = re.compile(
     rf"|{_DO}\b[^?]*\b(?:answers?|letters?|options?|questions?|blanks?|gaps?)\b[^?]*[.:])$",
     re.I,
 )
+_INSTRUCTION = re.compile(rf"^{words('do')}(?!\w)[^?？_]*[.:!]$", re.I)
+"""Of several questions below it."""
 _POINTED = re.compile(r"^\s*(?:→|⇒|->|=>)\s*\S")
 _TO_FILL_IN = re.compile(rf"^(?:\W*{words('about_you')}\s*[.:：]?\s*[_.…]{{3,}}\W*)+$", re.I)
 _ANSWERED = re.compile(r"[?？؟]\s+[^\s?？؟(\[_][^?？؟_]{0,60}$")
@@ -141,7 +143,7 @@ class _Cutter:
             return True
         if not bare or len(bare) > LONGEST_HEADING or line_of.question_number(bare) or line_of.answer(line.text):
             return False
-        if section_of(bare) is not None and not bare.endswith("?"):
+        if section_of(bare) is not None and (not bare.endswith("?") or self._is_numbered_below(at)):
             return True
         marked = line_of.heading(line.text)
         if marked is not None:
@@ -151,7 +153,8 @@ class _Cutter:
             return True
         if line_of.option(line):
             return False
-        return self._numbering is not None and _HEADING.match(bare) is not None and self._is_numbered_below(at)
+        says_what_to_do = _HEADING.match(bare) is not None or _INSTRUCTION.match(bare) is not None
+        return self._numbering is not None and says_what_to_do and self._is_numbered_below(at)
 
     def _is_asked_below(self, at: int) -> bool:
         """Whether what stands below a heading belongs to it as to a question."""

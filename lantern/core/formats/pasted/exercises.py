@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.pasted.keys import section_of
 from lantern.core.formats.pasted.labels import LETTER, index_of
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
@@ -76,8 +77,13 @@ def _lists(body: Sequence[Line], at: int) -> Exercise | None:
     while start < len(body) and start - behind < MOST_BETWEEN and not second.match(body[start].text):
         start += 1
     right, end = _run(body, start, second)
-    if len(right) < FEWEST or any(line_of.answer(line.text) is not None for line in body[behind:start]):
+    between = [line.text for line in body[behind:start]]
+    if len(right) < FEWEST or any(
+        line_of.answer(text) is not None or section_of(text.strip("#*_ ")) for text in between
+    ):
         return None
+    if first is _LETTERED and at and line_of.question_number(body[at - 1].text):
+        return None  # they are its options
     made = _exercise(body, at, end, left, right)
     return made if made.pairs else None
 

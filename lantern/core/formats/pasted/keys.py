@@ -225,12 +225,12 @@ def _read(lines: list[Line], above: list[Line], asked: list[int]) -> Key | None:
             continue
         begun = _SECTION.match(text)
         if begun:
-            section, text = begun["name"].upper(), text[begun.end() :].strip()
+            section, text, last = begun["name"].upper(), text[begun.end() :].strip(), None
             if not text:
                 continue
         found = [(int(row[1]), row[2])] if row else list(_pairs(text))
-        bare = _BARE_LINE.match(text) if not found and last else None
-        if bare and last and int(bare[1]) == last[1] + 1:
+        bare = _BARE_LINE.match(text) if not found else None
+        if bare and int(bare[1]) == (last[1] + 1 if last else 1):
             found = [(int(bare[1]), bare[2].strip())]
         if any(said.endswith(_ASKS) or "__" in said for _, said in found):
             return None

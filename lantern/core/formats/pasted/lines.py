@@ -102,7 +102,7 @@ _BEFORE_FEEDBACK = re.compile(r"\s+[-–—:]+\s+|\s*[(\[]\s*")
 _ITALIC = re.compile(r"^(?:_([^_\s][^_]*)_|\*([^*\s][^*]*)\*)$")
 _EARNS = re.compile(r"\s*[(\[]\s*\+?\d{1,2}\s*\w{0,6}\s*[)\]]\s*$")
 _INLINE = re.compile(rf"(?:(?<=\s)|^)(\*?)\s?\(?({LETTER})[.):）．、](?!\w\.)\s*(?=\S)")
-_BOXES = re.compile(r"(?:^|(?<=\S)\s+)(?:[☐☑☒□❏❑⬜▢]|\[[ xX]?\]|\([ xX]?\))\s*(?=\S)")
+_BOXES = re.compile(r"(?:^\s*|(?<=\S)\s+)(?:[☐☑☒□❏❑⬜▢]|\[[ xX]?\]|\([ xX]?\))\s*(?=\S)")
 
 
 @dataclass(frozen=True, slots=True)

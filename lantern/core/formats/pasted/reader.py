@@ -31,6 +31,7 @@ from lantern.core.formats.pasted.capitals import CAPITALS_AS_KEY, marked_by_capi
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
 from lantern.core.formats.pasted.fields import answers_itself, fields_of, match_fields, seems_answered, sums
 from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps
+from lantern.core.formats.pasted.keys import section_of
 from lantern.core.formats.pasted.literal import literal
 from lantern.core.formats.pasted.made import ASKS, Made
 from lantern.core.formats.pasted.oddities import odd
@@ -91,9 +92,12 @@ def _with_labels(lines: list[Line]) -> list[Line]:
         if label is None or below is None or made[below].code:
             continue
         text = made[below].text.strip()
-        is_counted = re.match(r"^\(?\d{1,3}\s*[.):]|^\||^#", text) or line_of.question_number(text)
+        following = made[below + 1].text.strip() if below + 1 < len(made) else ""
+        is_counted: object = re.match(r"^\(?\d{1,3}\s*[.):]|^\||^#", text) or line_of.question_number(text)
+        is_counted = bool(is_counted) or (text.startswith("1 ") and following.startswith("2 "))
         if (
             is_counted
+            or section_of(text) is not None
             or line_of.answer(text) is not None
             or line_of.reason(text) is not None
             or line_of.label_alone(text)
@@ -174,7 +178,7 @@ class _Reader:
             incoming.title = ""
             yield self._prose(_joined(lines), wanted=False)
             return
-        for block, parts, found in with_doubts(counted_twice(beside_the_key(blocks, cuts.key))):
+        for block, parts, found in with_doubts(counted_twice(beside_the_key(blocks, cuts.key), cuts.key)):
             if parts is not None and not asks(block, parts) and not waits(block, found):
                 yield self._prose(block, wanted=is_passage(block))
             else:

@@ -36,7 +36,12 @@ _PICTURES = re.compile(rf"^(\s*)(?:{_PICTURE})+(?=\S)|(?<=[\d.:?!])\s+(?:{_PICTU
 _CIRCLE = re.compile(r"^(\s*)O\s+(?=\S)")
 """A letter that stands for a circle to be crossed."""
 _NAME_BEHIND = re.compile(r"(?<=\S)\s{2,}(?:name|date|class|score|klasse|datum|nom|nombre)\s*:?\s*_{3,}.*$", re.I)
-_POINTS_BEHIND = re.compile(r"\s*\[(\d{1,2})\]\s*$")
+_POINTS_BEHIND = re.compile(
+    r"\s*\[(\d{1,2})\](?P<more>\s*$|(?=\s{2,}\(?[aA][.)]\s)|(?=\s+(?:_{2,}|\(?[TRVW]\s*/\s*[FO]\)?)\s*$))"
+)
+_POINTS_WITHIN = re.compile(
+    rf"(\s*[(\[]\s*\d{{1,3}}\s*(?:{words('points')})\.?\s*[)\]])(\s+(?:_{{2,}}|\(?[TRVW]\s*/\s*[FO]\)?))\s*$", re.I
+)
 _STARRED = re.compile(rf"^\s*\*\s+\(?{LETTER}[.):]\s*\S")
 _LETTERED = re.compile(rf"^\s*\(?{LETTER}[.):]\s*\S")
 _FIRST_ROMAN, _SECOND_ROMAN = re.compile(r"^\s*[IV][.)]"), re.compile(r"^\s*II[.)]")
@@ -131,8 +136,9 @@ def _with_points(lines: list[str]) -> list[str]:
     """ "[2]" behind several questions says how many points they are worth."""
     found = [at for at, line in enumerate(lines) if _POINTS_BEHIND.search(line) and line_of.question_number(line)]
     if len(found) < 2:
-        return lines
-    return [_POINTS_BEHIND.sub(r" (\1 points)", line) if at in found else line for at, line in enumerate(lines)]
+        return [_POINTS_WITHIN.sub(r"\2\1", line) for line in lines]
+    named = [_POINTS_BEHIND.sub(r" (\1 points)", line) if at in found else line for at, line in enumerate(lines)]
+    return [_POINTS_WITHIN.sub(r"\2\1", line) for line in named]
 
 
 def _circled(line: str) -> str:
