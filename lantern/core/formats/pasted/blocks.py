@@ -22,6 +22,12 @@ _HEADING = re.compile(
 )
 _INSTRUCTION = re.compile(rf"^{words('do')}(?!\w)[^?？_]*[.:!]$", re.I)
 """Of several questions below it."""
+_SPEAKS = re.compile(rf"^\W*{words('speaks')}(?!\w)", re.I)
+_ASKS_WITHIN = re.compile(r"[?？؟]\s*$|[?？؟]\s+\S|__")
+_IS_SAID = re.compile(
+    rf"(?:[(\[]|[-–—→:]\s|[.!]\s+\**)(?:{words('true')}|{words('false')}|[TF])[)\]]?\**[.]?\s*$|[✅✔✓❌✗✘]\s*$", re.I
+)
+"""A statement that is said to be true or false."""
 _POINTED = re.compile(r"^\s*(?:→|⇒|->|=>)\s*\S")
 _TO_FILL_IN = re.compile(rf"^(?:\W*{words('about_you')}\s*[.:：]?\s*[_.…]{{3,}}\W*)+$", re.I)
 _ANSWERED = re.compile(r"[?？؟]\s+[^\s?？؟(\[_][^?？؟_]{0,60}$")
@@ -182,6 +188,8 @@ class _Cutter:
             return None, told
         if current is None or self._ended:
             return None, line.text.rstrip()
+        if self._apart and _SPEAKS.search(line.text) and not line_of.option(line):
+            return None, line.text.rstrip()
         if self._numbering is None and not self._apart and _asks_anew(line, current):
             return None, line.text.rstrip()
         if not self._apart or not current.filled or (belongs(line) and not _is_prose(current)):
@@ -223,6 +231,11 @@ class _Cutter:
             paragraph.append(line)
         starred = sum(line_of.marked_plain(line) is not None for line in paragraph)
         return len(paragraph) >= 2 and 0 < starred < len(paragraph) and not paragraph[0].text.strip().endswith("?")
+
+
+def is_heading(text: str) -> bool:
+    """Whether a line says what is to be done with those below it."""
+    return _HEADING.match(text.strip().strip("*_# ")) is not None
 
 
 def belongs(line: Line) -> bool:
@@ -344,7 +357,7 @@ def _is_list_below(body: list[Line], first: int, run: list[tuple[int, str, str]]
     text = re.sub(r"[*_\s]+$", "", above.text)
     asks = text.endswith(("?", ":", "…", "_", "？", "：", "؟")) and line_of.option(above) is None
     heads = _HEADING.match(text.strip("*_# ")) is not None or section_of(text.strip("*_# ")) is not None
-    asking = sum(said.endswith(("?", "？", "؟")) or "__" in said for _, _, said in run)
+    asking = sum(_ASKS_WITHIN.search(said) is not None for _, _, said in run)
     return asks and not heads and asking * 2 < len(run) > 1 and not _says_true(run)
 
 
@@ -374,7 +387,13 @@ def _title(body: list[Line]) -> tuple[Line | None, int]:
         or (len(first.split()) <= MOST_WORDS_OF_A_TITLE and below.text.rstrip().endswith("?"))
     )
     plain = (
-        not first.endswith(("?", ":", ".", "…", "？", "：", "。", ",", "!")) and "_" not in first and not belongs(line)
+        (
+            not first.endswith(("?", ":", ".", "…", "？", "：", "。", ",", "!"))
+            and "_" not in first
+            and not belongs(line)
+        )
+        and not _ASKS_WITHIN.search(first)
+        and not _IS_SAID.search(first)
     )
     numbered = any(line_of.question_number(one.text) for one in body)
     paired = re.search(r"\t| [=|] " if numbered else r"\t| [-–—=|] ", first) is not None

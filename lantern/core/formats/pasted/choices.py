@@ -31,6 +31,9 @@ def choice_fields(prompt: str, parts: Parts, new_id: NewId, language: str) -> Ma
     options = parts.options
     if len(options) < MIN_OPTIONS and not options[0].label and parts.answer is None and prompt.endswith(ASKS):
         return Made(entry_fields(prompt, options[0].text, language), [BEHIND_AS_ANSWER], sure=False)
+    if len(options) == 1 and line_of.place_of(options[0].label) and prompt.endswith(ASKS) and parts.answer is None:
+        initial = f"{options[0].label}. {options[0].text}"  # "J. Brandt"
+        return Made(entry_fields(prompt, initial, language), [BEHIND_AS_ANSWER], sure=False)
     if len(options) < MIN_OPTIONS:
         only = "There is only one option. Write the others below it, each on a line of its own."
         return Made(None, [said("only_one_option", only)])

@@ -3,6 +3,7 @@
 import re
 from functools import cache
 
+from lantern.core.formats.pasted.dates import is_date
 from lantern.core.formats.pasted.made import Fields, Made
 from lantern.core.formats.pasted.parts import Parts
 from lantern.core.formats.sayings import words
@@ -63,7 +64,7 @@ def entry_fields(prompt: str, answer: str, language: str) -> Fields:
     spread = _spread(answer, language)
     if spread is not None:
         return {"kind": "numeric_entry", "prompt": prompt, **spread}
-    number = number_and_unit(answer, language)
+    number = None if is_date(answer) else number_and_unit(answer, language)
     money = re.match(r"^\s*([$€£¥₴])\s*(?=[\d.,-])", answer)
     if number is not None and money and not number[1]:
         number = (number[0], money[1])

@@ -49,10 +49,11 @@ _OF_SEVERAL = re.compile(
 )
 """An answer that is a key to several questions: "1 keel, 2 mast", "A-3, B-1"."""
 _ANSWER_AFTER = re.compile(
-    r"^(?P<asks>.+(?:[?？؟](?=\s*(?:\s[-–—:=]\s|\t|[→⇒]|=>|->))|[.:…。](?=\s*(?:[→⇒]|=>|->))))"
-    r"\s*(?:[-–—:]\s|=(?=\s)|\t+|[→⇒]|=>|->)\s*(?P<answer>\S[^?？؟]{0,60})$",
+    r"^(?P<asks>.+(?:[?？؟](?=\s*(?:\s[-–—:=]\s|\s//|\t|[→⇒]|=>|->))|[.:…。](?=\s*(?:[→⇒]|=>|->))))"
+    r"\s*(?:[-–—:]\s|=(?=\s)|//|\t+|[→⇒]|=>|->)\s*(?P<answer>\S[^?？؟]{0,60})$",
     re.S,
 )
+_ANSWER_MARKED = re.compile(r"^(?P<asks>[^\n]+[?？؟])\s*(?P<mark>\*\*|\*|__|_)(?P<answer>[^*_\n?]{1,60})(?P=mark)$")
 _CLUE = re.compile(
     r"^(?P<asks>[^\n]+\(\d{1,2}(?:\s?[,-]\s?\d{1,2})*\))\s*(?:[-–—:=→]|->|=>)\s*(?P<answer>[^\W\d][^\n?]{0,40})$"
 )
@@ -179,6 +180,7 @@ def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -
 def _in_line(prompt: str) -> "re.Match[str] | None":
     return (
         _ANSWER_BEHIND.match(prompt)
+        or _ANSWER_MARKED.match(prompt)
         or _CLUE.match(prompt)
         or (_ANSWER_AFTER.match(prompt) if "\n" not in prompt else None)
     )

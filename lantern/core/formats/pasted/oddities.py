@@ -24,7 +24,7 @@ _LIST_IN_GAP = re.compile(r"\[[^\[\]|]*,[^\[\]|]*,[^\[\]|]*\]")
 _NO_OPTION = re.compile(r"^[.,;:)\]]\s")
 _NO_BEGINNING = re.compile(r"^\s*(?:[^\w\s\"'“”„«»‘’(¿¡$`\[{*_+\-−√∫∑<…./]|\([^()]*\)\s*(?:\n|$))")
 """A sign that no question begins with; a first line that is all in brackets."""
-_SENTENCES = re.compile(r"[.!?]\s+\S")
+_SENTENCES = re.compile(r"\w{2,}[.!?]\s+\S")
 MOST_USUAL = 8
 """Options that a question has, but for rare ones."""
 MOST_WORDS_TYPED = 8

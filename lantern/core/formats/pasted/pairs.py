@@ -39,6 +39,8 @@ _NO_TERM = re.compile(
 )
 """The letter of an option, the number of a question, the left side of a sum."""
 _OPTION_NAME = re.compile(rf"^(?:{words('option')})\s*(?:{LETTER}|\d{{1,2}})$", re.I)
+_QUESTION_NAME = re.compile(rf"^(?:{words('question')})\s*\.?\s*#?\d{{1,3}}$", re.I)
+_SAYS_ANSWER = re.compile(rf"\s\(?(?:{words('answer')})$", re.I)
 _ANSWERING = {"q", "a"}
 _ABOUT_A_LETTER = re.compile(rf"^{words('letter_head')}\.?$", re.I)
 _OUTSIDE = re.compile(r"[\w.+-]+@[\w-]+\.\w|https?://|\bwww\.|^\+?[\d ()/-]{6,}$|^\d{1,2}[:.]\d{2}\b")
@@ -156,7 +158,7 @@ def _looks_like_a_heading(pairs: list[tuple[str, str]]) -> bool:
 def _is_pair(left: str, right: str) -> bool:
     """A term is short, asks nothing, and is no label like "Answer"."""
     said = left.casefold().strip("*_ ")
-    if _OPTION_NAME.match(left):
+    if _OPTION_NAME.match(left) or _QUESTION_NAME.match(left) or _SAYS_ANSWER.search(left) or "__" in left:
         return False
     is_term = len(left) <= LONGEST_TERM and not re.search("[?？؟]", left) and len(said) > 0
     beside = (

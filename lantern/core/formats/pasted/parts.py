@@ -355,7 +355,7 @@ class _Taker:
             len(below) == 1
             and self.parts.answer is None
             and (only := line_of.marked_plain(below[0]))
-            and not below[0].bold
+            and (not below[0].bold or _ASKED.search(self._prompt[0].text))
         ):
             self.parts.answer, self._prompt = only.text, self._prompt[:1]
             return

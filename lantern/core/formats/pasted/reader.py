@@ -9,7 +9,7 @@
 """
 
 import re
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import replace
 from typing import Any
 
@@ -26,12 +26,13 @@ from lantern.core.formats.pasted.asking import (
     waits,
     with_doubts,
 )
-from lantern.core.formats.pasted.blocks import Block, Cut, cut
+from lantern.core.formats.pasted.blocks import Block, Cut, cut, is_heading
 from lantern.core.formats.pasted.capitals import CAPITALS_AS_KEY, marked_by_capitals
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
 from lantern.core.formats.pasted.fields import answers_itself, fields_of, match_fields, seems_answered, sums
 from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps
 from lantern.core.formats.pasted.keys import section_of
+from lantern.core.formats.pasted.lists import counted_pairs, with_items_counted, with_signs_said
 from lantern.core.formats.pasted.literal import literal
 from lantern.core.formats.pasted.made import ASKS, Made
 from lantern.core.formats.pasted.oddities import odd
@@ -57,7 +58,7 @@ MOST_SECONDS, FEWEST_SECONDS = 1200, 5
 LONGEST_PAGE = 4000
 _NUMBER_ALONE = re.compile(r"^\s*(\d{1,3})\s*[.)]?\s*$")
 _LETTER_ALONE = re.compile(r"^\s*\(?([A-La-l])[.)]?\s*$")
-MOST_LINES_BETWEEN, FEWEST_LETTERS, FEWEST_ALIKE = 3, 2, 2
+MOST_LINES_BETWEEN, FEWEST_LETTERS, FEWEST_ALIKE, FEWEST_IN_A_ROW = 3, 2, 2, 3
 
 
 def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[str, str] | None = None) -> Incoming:
@@ -69,7 +70,9 @@ def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[s
         long = "This text is too long to be read at once. It was read up to line {line}: paste the rest afterwards."
         lines = lines[:MOST_LINES]
         incoming.note(said("text_too_long", long, line=lines[-1].at))
-    lines = tidy(_with_letters(_with_numbers(_with_labels(one_to_a_line(one_column(lines))))))
+    lines = with_items_counted(
+        tidy(with_signs_said(_with_letters(_with_numbers(_with_labels(one_to_a_line(one_column(lines)))))))
+    )
     marked = marked_by_capitals(lines)
     if marked is not None:
         incoming.note(CAPITALS_AS_KEY)
@@ -152,6 +155,19 @@ def _name(lines: list[Line], run: list[int]) -> None:
             lines[at] = lines[at].saying(f"{label}) {label}")
 
 
+_BEFORE: tuple[Callable[[list[Line]], list[Line]], ...] = (
+    one_column,
+    one_to_a_line,
+    _with_labels,
+    _with_numbers,
+    _with_letters,
+    with_signs_said,
+    tidy,
+    with_items_counted,
+)
+"""What is done to the lines before they are cut, in this order."""
+
+
 class _Reader:
     def __init__(self, new_id: NewId, language: str, choices: Mapping[str, str]) -> None:
         self._new_id, self._language, self._choices = new_id, language, choices
@@ -167,6 +183,11 @@ class _Reader:
                 incoming.title = pairs.title[:200]
             yield from self._pairs(whole, replace(pairs, by_colon=False))  # there is nothing else that it could be
             return
+        listed = counted_pairs(lines)
+        if listed is not None:
+            first, end, pairs = listed
+            yield from self._pairs(Block(lines[first:end]), pairs)
+            lines = [*lines[:first], *(line.saying("") for line in lines[first:end]), *lines[end:]]
         cuts = cut(lines)
         if cuts.title:
             incoming.title = cuts.title.text.strip("*_ ")[:200]
@@ -174,12 +195,16 @@ class _Reader:
         banks = banks_of(cuts.blocks)
         wanted = zip(cuts.blocks[: MOST_ENTRIES + 1], banks, strict=False)  # of more, nothing is shown
         blocks = [(block, *self._read(block, cuts, bank)) for block, bank in wanted]
-        if blocks and not tables and not any(asks(block, parts) for block, parts, _ in blocks):
+        lone = [block for block, parts, _ in blocks if parts and len(block.filled) == 1 and seems_answered(block.text)]
+        in_a_row = len(lone) >= FEWEST_IN_A_ROW and len(lone) * 3 >= len(blocks) * 2
+        asking = [asks(block, parts) or (in_a_row and block in lone) for block, parts, _ in blocks]
+        if blocks and not tables and not listed and not any(asking):
             incoming.title = ""
             yield self._prose(_joined(lines), wanted=False)
             return
         for block, parts, found in with_doubts(counted_twice(beside_the_key(blocks, cuts.key), cuts.key)):
-            if parts is not None and not asks(block, parts) and not waits(block, found):
+            is_asked = parts is None or asks(block, parts) or (in_a_row and block in lone)
+            if parts is not None and not is_asked and not waits(block, found):
                 yield self._prose(block, wanted=is_passage(block))
             else:
                 yield from found
@@ -211,6 +236,10 @@ class _Reader:
         alike = max(sum(map(one, block.texts)) for one in told)
         nearly = max(FEWEST_ALIKE, len(statements) - 1) if answers_itself(statements[-1].text) else len(statements)
         if len(statements) > 1 and block.number is None and alike >= nearly:
+            apart = [Block([line], None, block.section) for line in statements]
+            return None, [found for one in apart for found in self._read(one, cuts)[1]]
+        headed = block.number is None and len(block.texts) > FEWEST_ALIKE and is_heading(statements[0].text)
+        if headed and any(all(map(one, block.texts[1:])) for one in told):
             apart = [Block([line], None, block.section) for line in statements]
             return None, [found for one in apart for found in self._read(one, cuts)[1]]
         inner = sub_questions(block, key)

@@ -6,11 +6,13 @@ import re
 from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass
 
+from lantern.core.formats.pasted.lines import question_number
 from lantern.core.formats.pasted.source import BREAK, Line
 from lantern.core.formats.sayings import saying
 from lantern.core.formats.sheet_columns import heading_row, use_of
 
 FEWEST_ROWS, FEWEST_COLUMNS = 2, 3
+_NUMBER_OF_QUESTION = re.compile(r"^Q\s?\d{1,3}\s*[:.)]\s+(?=\S)")
 _NUMBER = re.compile(r"\d{1,3}\.?")
 _RULE = re.compile(r"^[\s|:+-]+$")
 _ASKS = re.compile(r"[?？؟]\s*$|__")
@@ -55,8 +57,16 @@ def _table(
         ]
         rows = _filled_up([row for _, row in kept]) if is_sure else [row for _, row in kept]
         if len(rows) >= FEWEST_ROWS and _is_of_questions(rows, is_sure):
-            yield Table(first, end, rows, [at for at, _ in kept])
+            yield Table(first, end, _without_numbers(rows), [at for at, _ in kept])
             return
+
+
+def _without_numbers(rows: list[list[str]]) -> list[list[str]]:
+    """ "Q1: What …?" in a cell that holds the question; "1. What …?" where they are all counted."""
+    numbers = [found[0] if (found := question_number(row[0])) and found[1] != "Q" else 0 for row in rows]
+    if numbers in (list(range(1, len(rows) + 1)), list(range(len(rows)))) and len(rows) > 1:
+        return [[re.sub(r"^\s*\d{1,3}[.):]\s+", "", row[0]), *row[1:]] for row in rows]
+    return [[_NUMBER_OF_QUESTION.sub("", row[0]), *row[1:]] for row in rows]
 
 
 def _filled_up(rows: list[list[str]]) -> list[list[str]]:

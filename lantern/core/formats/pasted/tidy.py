@@ -134,8 +134,9 @@ def _as_boxes(lines: list[str]) -> list[str]:
 
 def _with_points(lines: list[str]) -> list[str]:
     """ "[2]" behind several questions says how many points they are worth."""
+    counted = [at for at, line in enumerate(lines) if line.endswith("]") and line_of.question_number(line)]
     found = [at for at, line in enumerate(lines) if _POINTS_BEHIND.search(line) and line_of.question_number(line)]
-    if len(found) < 2:
+    if len(found) < 2 or set(counted) - set(found):
         return [_POINTS_WITHIN.sub(r"\2\1", line) for line in lines]
     named = [_POINTS_BEHIND.sub(r" (\1 points)", line) if at in found else line for at, line in enumerate(lines)]
     return [_POINTS_WITHIN.sub(r"\2\1", line) for line in named]
