@@ -224,6 +224,11 @@ def _gap_in_round_brackets(prompt: str, parts: Parts, new_id: NewId, language: s
     return Made(fields, [BRACKETS_AS_GAPS], sure=False)
 
 
+def is_task(line: str) -> bool:
+    """ "Explain why the harbour needs a mole." """
+    return TO_WRITE.match(line.strip()) is not None and line.rstrip().endswith((".", *ASKS[:3]))
+
+
 def sums(line: str) -> bool:
     """Whether a line is a sum with its result."""
     return _SUM.match(line) is not None

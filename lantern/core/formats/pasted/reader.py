@@ -29,7 +29,7 @@ from lantern.core.formats.pasted.asking import (
 from lantern.core.formats.pasted.blocks import Block, Cut, cut, is_heading
 from lantern.core.formats.pasted.capitals import CAPITALS_AS_KEY, marked_by_capitals
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
-from lantern.core.formats.pasted.fields import answers_itself, fields_of, match_fields, seems_answered, sums
+from lantern.core.formats.pasted.fields import answers_itself, fields_of, is_task, match_fields, seems_answered, sums
 from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps
 from lantern.core.formats.pasted.keys import section_of
 from lantern.core.formats.pasted.lists import counted_pairs, with_items_counted, with_signs_said
@@ -238,8 +238,9 @@ class _Reader:
         if len(statements) > 1 and block.number is None and alike >= nearly:
             apart = [Block([line], None, block.section) for line in statements]
             return None, [found for one in apart for found in self._read(one, cuts)[1]]
+        tasks = block.number is None and len(statements) > 1 and all(map(is_task, block.texts))
         headed = block.number is None and len(block.texts) > FEWEST_ALIKE and is_heading(statements[0].text)
-        if headed and any(all(map(one, block.texts[1:])) for one in told):
+        if tasks or (headed and any(all(map(one, block.texts[1:])) for one in told)):
             apart = [Block([line], None, block.section) for line in statements]
             return None, [found for one in apart for found in self._read(one, cuts)[1]]
         inner = sub_questions(block, key)
