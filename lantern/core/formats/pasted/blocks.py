@@ -177,6 +177,8 @@ class _Cutter:
         current = self._blocks[-1] if self._blocks else None
         if line.code:
             return (None, line.text) if current is None else None
+        if at in self._listed and current is not None and not current.exercise:
+            return None
         bare = re.sub(r"^\s*#{1,6}\s+", "", line.text)
         numbered = line_of.question_number(bare)
         if numbered and self._is_question_number(at, numbered):

@@ -42,7 +42,7 @@ _THAT_IS_RIGHT = re.compile(
     re.I,
 )
 _ALONE_IN_BRACKETS = re.compile(
-    rf"^\s*(?:\(\s*(?={LETTER}\s*\))|\[\s*(?={LETTER}\s*\])|(?:[-=]>|[→⇒])\s*)(?P<text>{LETTER})\s*[)\]]?\s*$"
+    rf"^\s*(?:\(\s*(?={LETTER}\s*\))|\[\s*(?={LETTER}\s*\])|(?:[-=]>|[→⇒✔✓✅☑])\s*)(?P<text>{LETTER})\s*[)\]]?\s*$"
 )
 _SAYS_WHICH = re.compile(rf"^(?:(?:{words('option')})\s+)?(?:{LETTER}|\d{{1,2}})\s*(?:[).:,;–-].*)?[.]?$", re.I)
 """A letter or a number, with what may stand behind it."""

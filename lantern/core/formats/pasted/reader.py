@@ -57,6 +57,7 @@ LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
 LONGEST_PAGE = 4000
 _NUMBER_ALONE = re.compile(r"^\s*(\d{1,3})\s*[.)]?\s*$")
+_LABEL = re.compile(r"^\s*\(?[A-La-l][.)]\s+(?=\S)")
 _LETTER_ALONE = re.compile(r"^\s*\(?([A-La-l])[.)]?\s*$")
 MOST_LINES_BETWEEN, FEWEST_LETTERS, FEWEST_ALIKE, FEWEST_IN_A_ROW = 3, 2, 2, 3
 
@@ -231,32 +232,36 @@ class _Reader:
         pairs = pairs_of(block.text) if key is None else None
         if pairs is not None:
             return None, list(self._pairs(block, pairs))
-        statements = block.filled
+        several = self._several(block, key, cuts)
+        return (None, several) if several is not None else self._question(block, key, bank)
+
+    def _several(self, block: Block, key: str | None, cuts: Cut) -> list[Found] | None:
+        """The questions that one block holds, with what stands above them; None where it is one question."""
+        lines, is_free = block.filled, block.number is None
         told = (states, answers_itself, seems_answered, sums)
         alike = max(sum(map(one, block.texts)) for one in told)
-        nearly = max(FEWEST_ALIKE, len(statements) - 1) if answers_itself(statements[-1].text) else len(statements)
-        if len(statements) > 1 and block.number is None and alike >= nearly:
-            apart = [Block([line], None, block.section) for line in statements]
-            return None, [found for one in apart for found in self._read(one, cuts)[1]]
-        tasks = block.number is None and len(statements) > 1 and all(map(is_task, block.texts))
-        headed = block.number is None and len(block.texts) > FEWEST_ALIKE and is_heading(statements[0].text)
-        if tasks or (headed and any(all(map(one, block.texts[1:])) for one in told)):
-            apart = [Block([line], None, block.section) for line in statements]
-            return None, [found for one in apart for found in self._read(one, cuts)[1]]
+        nearly = max(FEWEST_ALIKE, len(lines) - 1) if answers_itself(lines[-1].text) else len(lines)
+        if is_free and len(lines) > 1 and (alike >= nearly or all(map(is_task, block.texts))):
+            return self._apart(lines, block, cuts)
+        headed = is_free and len(lines) > FEWEST_ALIKE and is_heading(lines[0].text)
+        if headed and any(all(map(one, block.texts[1:])) for one in told):
+            rest = [line.saying(_LABEL.sub("", line.text)) for line in lines[1:]]
+            return [self._prose(Block(lines[:1]), wanted=False), *self._apart(rest, block, cuts)]
         inner = sub_questions(block, key)
         if inner is not None:
             above, apart = inner
-            return None, [
-                *([self._prose(above, wanted=is_passage(above))] if above.filled else []),
-                *(found for one in apart for found in self._read(one, cuts)[1]),
-            ]
-        asked = [line for line in statements[1:] if (one := line_of.option(line)) and _is_asked(one.text)]
-        is_free = block.number is None or not any(line.text.rstrip().endswith(ASKS[:3]) for line in statements)
-        if is_free and len(asked) > 1 and len(asked) == len(statements) - 1:
-            apart = [Block([line.saying(line_of.option(line).text)], None, block.section) for line in asked]  # type: ignore[union-attr]
-            rest = self._prose(Block([statements[0]]), wanted=False)
-            return None, [rest, *(found for one in apart for found in self._read(one, cuts)[1])]
-        return self._question(block, key, bank)
+            asked_apart = [found for one in apart for found in self._read(one, cuts)[1]]
+            return [self._prose(above, wanted=is_passage(above)), *asked_apart] if above.filled else asked_apart
+        options = [one for line in lines[1:] if (one := line_of.option(line)) and _is_asked(one.text)]
+        asks_nothing = is_free or not any(line.text.rstrip().endswith(ASKS[:3]) for line in lines)
+        if asks_nothing and len(options) > 1 and len(options) == len(lines) - 1:
+            rest = [line.saying(one.text) for line, one in zip(lines[1:], options, strict=True)]
+            return [self._prose(Block(lines[:1]), wanted=False), *self._apart(rest, block, cuts)]
+        return None
+
+    def _apart(self, lines: Sequence[Line], block: Block, cuts: Cut) -> list[Found]:
+        """Lines of a block that are questions by themselves."""
+        return [found for line in lines for found in self._read(Block([line], None, block.section), cuts)[1]]
 
     def _question(self, block: Block, key: str | None, bank: tuple[str, ...]) -> tuple[Parts, list[Found]]:
         parts, made = self._taken(block, key, bank, glues=True)

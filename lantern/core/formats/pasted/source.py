@@ -43,6 +43,8 @@ _IN_FRONT = re.compile(
     rf"(?:\(?{_LABEL}\s*[.):\]]\s*|{_LABEL}\s*[-–]\s+)?$"
 )
 _LABEL_AND_TAB = re.compile(rf"^(\s*\(?(?:\d{{1,3}}|{LETTER})[.):])\t+(?=[^\t]+$)")
+_STARS_BEHIND = re.compile(rf"^(\W*(?:{words('question')})\s*\.?\s*\d{{1,3}})\s*[⭐★☆✩🌟]+(?=\W)", re.I)
+"""How hard it is, in stars behind the number."""
 _ESCAPED_LABEL = re.compile(rf"^(\W*(?:\d{{1,3}}|{LETTER}))\\([.):\]])(?=\s)")
 _SLANTED_BRACKETS = re.compile(r"(?:(?<=\s)|^)[*_]([(\[][^()\[\]*]+[)\]])[*_](?=\s|$)")
 _ONLY_LABEL = re.compile(rf"^(?:(?:{words('question')})\s*)?#?\(?{_LABEL}?\s*[.):\]：]?$", re.I)
@@ -122,7 +124,7 @@ def line_of(text: str, at: int = 1, source: str | None = None) -> Line:
     source = text if source is None else source
     if _RULE.match(text) and not _GAP_LINE.match(text):
         return Line(at, "", source, rule=True)
-    text = _SLANTED_BRACKETS.sub(r"\1", _ESCAPED_LABEL.sub(r"\1\2", text))
+    text = _SLANTED_BRACKETS.sub(r"\1", _ESCAPED_LABEL.sub(r"\1\2", _STARS_BEHIND.sub(r"\1", text)))
     if "<" in text:
         broken = _BREAK.sub(BREAK if text.lstrip().startswith("|") else " ", text)
         text = _BOLD_TAG.sub("**", _TAG.sub("", broken))

@@ -64,6 +64,7 @@ _DEFINITION = re.compile(
     r"^\s*\**(?:definition|meaning|bedeutung|erklärung|définition|definición)\s*:\**\s*(?=\S)", re.I
 )
 _RADIO = re.compile(r"^(\s*(?:[-*•]\s+)?)([🔘🔵⚪⚫⭕◯])\s*(?=\S)")
+_POINTS_FAR_BEHIND = re.compile(r"(?:\s{3,}|\t)[/_]?\s?/\s?(\d{1,2})\s*$")
 _LETTER_ASKS = re.compile(r"^(\s*)\(?([A-L])[.)]\s+(?=\S)")
 _ONE = re.compile(r"^\s*\(?1[.)]\s")
 _SOME_NUMBER = re.compile(r"^(\s*)\(?(\d{1,2})[.)]\s+(?=\S)")
@@ -134,6 +135,9 @@ def _as_boxes(lines: list[str]) -> list[str]:
 
 def _with_points(lines: list[str]) -> list[str]:
     """ "[2]" behind several questions says how many points they are worth."""
+    far = [at for at, line in enumerate(lines) if _POINTS_FAR_BEHIND.search(line)]
+    if len(far) > 1:
+        lines = [_POINTS_FAR_BEHIND.sub(r" (\1 points)", line) if at in far else line for at, line in enumerate(lines)]
     counted = [at for at, line in enumerate(lines) if line.endswith("]") and line_of.question_number(line)]
     found = [at for at, line in enumerate(lines) if _POINTS_BEHIND.search(line) and line_of.question_number(line)]
     if len(found) < 2 or set(counted) - set(found):
