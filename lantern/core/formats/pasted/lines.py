@@ -2,6 +2,7 @@
 
 import re
 from dataclasses import dataclass, replace
+from functools import lru_cache
 
 from lantern.core.formats.pasted.labels import LETTER, SERIES, index_of, number_of
 from lantern.core.formats.pasted.source import BULLET, Line
@@ -105,6 +106,9 @@ _INLINE = re.compile(rf"(?:(?<=\s)|^)(\*?)\s?\(?({LETTER})[.):）．、](?!\w\.)
 _BOXES = re.compile(r"(?:^\s*|(?<=\S)\s+)(?:[☐☑☒□❏❑⬜▢]|\[[ xX]?\]|\([ xX]?\))\s*(?=\S)")
 
 
+KEPT = 30_000
+
+
 @dataclass(frozen=True, slots=True)
 class OptionLine:
     """`label` is its letter or number as written, upper case, "" for a bullet; `sure` unless only a bullet says so;
@@ -118,6 +122,7 @@ class OptionLine:
     boxed: bool = False
 
 
+@lru_cache(maxsize=KEPT)
 def question_number(line: str) -> tuple[int, str, str] | None:
     """(number, how it is written, the rest), where the line begins with a number."""
     found = _NUMBER.match(line)
@@ -159,6 +164,7 @@ def heading(line: str) -> str | None:
     return line[found.end() :].strip() if found else None
 
 
+@lru_cache(maxsize=KEPT)
 def answer(line: str) -> str | None:
     """What a line says that the answer is."""
     found = _ANSWER.match(line)
@@ -216,6 +222,7 @@ def short_answer(line: str) -> str | None:
     return found["text"].strip() if found else None
 
 
+@lru_cache(maxsize=KEPT)
 def reason(line: str) -> str | None:
     found = _WHY.match(line)
     if found:
@@ -289,7 +296,11 @@ def without_feedback(option: OptionLine) -> tuple[OptionLine, str]:
 
 def option(line: Line) -> OptionLine | None:
     """The line as an option, if it looks like one. One that begins with a word for answer is none."""
-    text = line.text
+    return _option_of(line.text, line.bold)
+
+
+@lru_cache(maxsize=KEPT)
+def _option_of(text: str, bold: bool) -> OptionLine | None:
     if _ANSWER.match(text) and not _LABEL.match(text):
         return None
     box = _BOX.match(text)
@@ -300,7 +311,7 @@ def option(line: Line) -> OptionLine | None:
         return OptionLine(
             _label(label),
             said_text[label.end() :] if label else said_text,
-            ticked or said or line.bold,
+            ticked or said or bold,
             True,
             boxed=True,
         )
@@ -311,7 +322,7 @@ def option(line: Line) -> OptionLine | None:
         inner_text, said = said_after(rest[found.end() :].strip())
         inner = _STAR_FIRST.match(inner_text) if not _is_sign(inner_text) else None
         inner_text = inner_text[inner.end() :] if inner else inner_text
-        return OptionLine(_label(found), _without_dot(inner_text), bool(marked or inner) or said or line.bold, True)
+        return OptionLine(_label(found), _without_dot(inner_text), bool(marked or inner) or said or bold, True)
     bullet = _BULLET.match(text)
     if bullet:
         inner_text, said = said_after(text[bullet.end() :].strip())
@@ -319,10 +330,10 @@ def option(line: Line) -> OptionLine | None:
         inner_text, said = (italic[1] or italic[2], True) if italic else (inner_text, said)
         label = _LABEL.match(inner_text)
         if label:
-            return OptionLine(_label(label), inner_text[label.end() :], said or line.bold, True)
+            return OptionLine(_label(label), inner_text[label.end() :], said or bold, True)
         inner = _STAR_FIRST.match(inner_text) if not _is_sign(inner_text) else None
         inner_text = inner_text[inner.end() :] if inner else inner_text
-        return OptionLine("", inner_text, said or bool(inner) or line.bold, False, star=bullet[1] in "*+")
+        return OptionLine("", inner_text, said or bool(inner) or bold, False, star=bullet[1] in "*+")
     return None
 
 
@@ -421,3 +432,9 @@ def letters(count: int) -> str:
 
 def _label(found: "re.Match[str] | None") -> str:
     return next((group.upper() for group in found.groups() if group), "") if found else ""
+
+
+def forget() -> None:
+    """Frees what is kept of the lines of a text while it is read: each is looked at many times."""
+    for kept in (question_number, answer, reason, _option_of):
+        kept.cache_clear()

@@ -104,6 +104,7 @@ class _Taker:
         """Bullets of which some are stars: the stars mark what is right."""
         self._lettered = any(re.match(r"\s*\(?[Bb]\s*[.):]", text) for text in texts)
         """Whether "A:" names an option."""
+        self._has_gap = bool(self._lines) and any("__" in text for text in texts)
         self._prompt: list[Line] = []
         self._options: list[tuple[OptionLine, Line]] = []
         self._last = ""
@@ -216,7 +217,7 @@ class _Taker:
             parts.in_order = True
             return "order"
         bank = _BANK.match(text)
-        if bank is None and any("__" in line.text for line in self._prompt):
+        if bank is None and self._has_gap:
             bank = _WORDS_ALONE.match(text)
         if bank:
             parts.left += [parts.bank_line] if parts.bank_line else []

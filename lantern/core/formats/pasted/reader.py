@@ -71,20 +71,25 @@ def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[s
         long = "This text is too long to be read at once. It was read up to line {line}: paste the rest afterwards."
         lines = lines[:MOST_LINES]
         incoming.note(said("text_too_long", long, line=lines[-1].at))
-    lines = with_items_counted(
-        tidy(with_signs_said(_with_letters(_with_numbers(_with_labels(one_to_a_line(one_column(lines)))))))
-    )
-    marked = marked_by_capitals(lines)
-    if marked is not None:
-        incoming.note(CAPITALS_AS_KEY)
-    reader = _Reader(new_id, language, choices or {})
-    found = [*reader.entries_of(marked or lines, incoming)]
+    try:
+        found = [*_found_in(lines, _Reader(new_id, language, choices or {}), incoming)]
+    finally:
+        line_of.forget()
     found.sort(key=lambda entry: entry.at)
     incoming.entries = [one.entry for one in found[:MOST_ENTRIES]]
     if len(found) > MOST_ENTRIES:
         incoming.note(said("only_first_questions", "Only the first {most} questions were read.", most=MOST_ENTRIES))
     weigh(incoming, [one.points for one in found[:MOST_ENTRIES]])
     return incoming
+
+
+def _found_in(lines: list[Line], reader: "_Reader", incoming: Incoming) -> Iterator[Found]:
+    for step in _BEFORE:
+        lines = step(lines)
+    marked = marked_by_capitals(lines)
+    if marked is not None:
+        incoming.note(CAPITALS_AS_KEY)
+    yield from reader.entries_of(marked or lines, incoming)
 
 
 def _with_labels(lines: list[Line]) -> list[Line]:
