@@ -67,7 +67,13 @@ def text_of(node: ast.expr) -> str | None:
     return node.value if isinstance(node, ast.Constant) and isinstance(node.value, str) else None
 
 
-def spoken() -> Iterator[Spoken]:
+@cache
+def spoken() -> tuple[Spoken, ...]:
+    """All that is said to people, with its place."""
+    return tuple(_spoken())
+
+
+def _spoken() -> Iterator[Spoken]:
     for path, module in modules():
         yield from _said_in(str(path.relative_to(ROOT)), module)
     every_refusal: list[type[LanternError]] = [LanternError, *refusals()]

@@ -25,7 +25,8 @@ TEXTS = (
     "second_look", "third_look", "fourth_look", "fifth_look", "sixth_look", "seventh_look", "eighth_look", "ninth_look",
     "tenth_look", "eleventh_look", "twelfth_look", "thirteenth_look", "fourteenth_look",
     "fifteenth_look", "sixteenth_look", "seventeenth_look", "eighteenth_look", "nineteenth_look", "twentieth_look",
-    "twenty_first_look", "twenty_second_look", "twenty_third_look", "twenty_fourth_look",
+    "twenty_first_look", "twenty_second_look", "twenty_third_look", "twenty_fourth_look", "twenty_fifth_look",
+    "twenty_sixth_look", "twenty_seventh_look",
 )  # fmt: skip
 
 

@@ -5,7 +5,6 @@ from itertools import count
 import pytest
 
 from lantern.core.formats.exchange import Source
-from lantern.core.formats.pasted.reader import LONGEST_TEXT
 from lantern.core.formats.registry import read_file, read_typed
 
 numbers = count()
@@ -138,9 +137,3 @@ def test_a_table_that_says_nothing_of_what_is_right_is_told():
 def test_a_table_of_two_columns_is_still_a_list_of_pairs():
     (entry,) = pasted("| word | meaning |\n|---|---|\n| bow | front |\n| stern | back |\n| port | left |\n").entries
     assert entry.item.kind == "match"
-
-
-def test_text_that_is_too_long_is_told():
-    text = "What is it?\n* one\n- two\n\n" * (LONGEST_TEXT // 20)
-    assert len(text) > LONGEST_TEXT
-    assert any("too long" in str(note) for note in pasted(text).notes)

@@ -77,7 +77,7 @@ async def come_in(server, code) -> float:
 
 async def test_silent_lines_lookups_and_requests_do_not_keep_an_honest_student_out(small_house):
     _, session = await in_thread(a_lesson, small_house)
-    arguments = ["-m", "tools.hostile", str(small_house.port), "1000", "400", "2000"]
+    arguments = ["-m", "tools.hostile", str(small_house.port), "1000", "200", "1000"]
     crowd = await asyncio.create_subprocess_exec(sys.executable, *arguments, cwd=ROOT, stdout=PIPE)
     try:
         assert (await crowd.stdout.readline()) == b"here\n"

@@ -5,14 +5,14 @@ from dataclasses import dataclass, field
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.exercises import Exercise, exercises_in
-from lantern.core.formats.pasted.keys import Key, section_of, without_key
+from lantern.core.formats.pasted.keys import NAME_OF_SECTION, Key, section_of, without_key
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
 
 _DO = r"(?:choose|circle|select|tick|mark|write|answer|fill)"
 _HEADING = re.compile(
     rf"^(?:across|down|waagerecht|senkrecht|horizontalement|verticalement|horizontales|verticales"
-    rf"|{words('section')}\s+(?:[A-Z]|\d{{1,2}}|[IVX]{{1,4}})\b[^?]*"
+    rf"|{words('section')}\s+{NAME_OF_SECTION}\b[^?]*"
     rf"|(?:[一二三四五六七八九十]+、\s*)?(?:{words('true')}\s*(?:/|&|,|{words('either')}|{words('both')})\s*{words('false')}|{words('closed_kind')}|{words('open_kind')})"
     rf"(?:\s+{words('question')})?(?:\s+items?)?\s*[.:?？]?(?:\s*\(.*\))?(?:[?？]?\s+{_DO}\b[^?]*)?"
     rf"|(?:\w+ (?:and|und|et|y|e) )?(?:{_DO}|decide|state|say)\b[^?]*{words('true')}\s*(?:\(\w\)\s*)?"

@@ -171,6 +171,9 @@ def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -
         several = len(re.split(r"\s*[/|]\s*", answer)) >= FEWEST_TO_CHOOSE
         told = [said("all_accepted", "Each of “{answers}” counts as right.", answers=answer[:80])] if several else []
         return Made(entry_fields(found["asks"], answer, language), told, sure=not told)
+    task = _WORD_BEHIND.match(prompt) if TO_WRITE.match(prompt) and "\n" not in prompt else None
+    if task and not task["word"][:1].isdigit():
+        return Made(entry_fields(task["text"], task["word"], language), [BEHIND_AS_ANSWER], sure=False)
     found = _next_to(prompt)
     if not found:
         return None

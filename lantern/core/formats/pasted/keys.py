@@ -22,15 +22,18 @@ _HEAD_OF_TABLE = re.compile(
 _BEHIND_A_SENTENCE = re.compile(
     rf"^(?P<before>[^:：?]{{1,60}}[.!])\s+(?P<key>(?:{words('key')}|{words('answer')})\s*[:：](?P<said>.*))$", re.I
 )
+NAME_OF_SECTION = (
+    r"(?:[A-Z]|\d{1,2}|[IVX]{1,4}|one|two|three|four|five|eins|zwei|drei|vier|un|deux|trois|quatre|uno|dos|tres|due|tre)"
+)
 _SECTION = re.compile(
-    rf"^\s*(?:#{{1,6}}\s+)?(?:{words('section')})\s+(?P<name>[A-Z]|\d{{1,2}}|[IVX]{{1,4}})\b\s*[.:：)\-–]?\s*", re.I
+    rf"^\s*(?:#{{1,6}}\s+)?(?:{words('section')})\s+(?P<name>{NAME_OF_SECTION})\b\s*[.:：)\-–]?\s*", re.I
 )
 _PAIR = re.compile(
     rf"(?:^|[\s,;|])#?{_Q}(?:(\d{{1,3}})\s*[.):：=\-–→>]*|([ivx]{{1,5}}|[IVX]{{1,5}})\s*[.):：=\-–→>]+)\s*"
     rf"\(?({_SAID})\)?(?![\w’'])",
     re.I,
 )
-_PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})(?:\s*([.):=\-–])\s*|\s+)(?=\S)")
+_PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})(?:\s*([.):=\-–])\s*|\s+|(?=[A-La-l](?!\w)))(?=\S)")
 _ROW = re.compile(rf"^\s*\|\s*#?{_Q}(\d{{1,3}})\s*[.):]?\s*\|\s*([^|]*[^|\s])\s*(?:\|.*)?$", re.I)
 _LINE = re.compile(rf"^[\s>•*\-–]*#?{_Q}({_NUMBER})\s*(?:[.):：=\-–→]+|\s-\s|\s(?={_SAID}\b))\s*(\S.*)$", re.I)
 _CELL = re.compile(rf"^#?{_Q}(\d{{1,3}})\s*[.):：=\-–→>]*\s*(\(?[^\W\d].{{0,60}})$", re.I)
@@ -286,5 +289,5 @@ def _parts(line: str) -> list[tuple[int, str]]:
     if not is_counted or marks[0].start() > 0:
         return []
     ends = [*(mark.start() for mark in marks[1:]), len(line)]
-    said = [line[mark.end() : end].strip(" ,;") for mark, end in zip(marks, ends, strict=True)]
+    said = [line[mark.end() : end].strip(" ,;·•|") for mark, end in zip(marks, ends, strict=True)]
     return [(int(mark[1]), text) for mark, text in zip(marks, said, strict=True)] if all(said) else []
