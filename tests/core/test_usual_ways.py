@@ -6,6 +6,7 @@ from random import Random
 import pytest
 
 from lantern.core.formats.registry import read_typed
+from lantern.core.formats.sheet_rows import read_rows
 from tests.core.incoming_samples import Shares, shares
 from tests.samples import usual_ways
 
@@ -29,3 +30,14 @@ def test_usual_ways_are_understood_in_every_combination(sort):
     found = read_all(sort, seed=1851)
     assert found.right >= 0.99 * found.questions, f"{found}\n{next(iter(found.wrong.items()), '')}"
     assert found.silent <= 0.002 * found.questions, f"{found}\n{next(iter(found.wrong.items()), '')}"
+
+
+def test_usual_sheets_are_understood_in_every_combination():
+    random, found = Random(1851), Shares()
+    for at in range(TEXTS):
+        rows, meant = usual_ways.sheets(random)
+        numbers = count(1)
+        incoming = read_rows(rows, {}, lambda numbers=numbers: f"new{next(numbers)}", "en")
+        found += Shares() if incoming.asks else shares(f"{at}: {rows}", incoming, meant)
+    assert found.questions > 2 * TEXTS
+    assert found.right == found.questions, f"{found}\n{next(iter(found.wrong.items()), '')}"

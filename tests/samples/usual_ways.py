@@ -219,3 +219,33 @@ def _on_sheet(sort: str, one: tuple) -> tuple[list[str], tuple[str, str]]:  # ty
     if sort == "gapped":
         return [one[0].format("______")], (one[1], f"gap_fill | Fill in the gap. | {one[0].format(f'[{one[1]}]')}")
     return [one[0]], (one[1], f"text_entry | {one[0]} | {one[1]}")
+
+
+HEADINGS = (
+    ("Question", "Question text", "Prompt", "Frage", "Énoncé", "Pregunta"),
+    (("A", "B", "C", "D"), ("Option 1", "Option 2", "Option 3", "Option 4"), ("Antwort A", "Antwort B", "Antwort C", "Antwort D"),
+     ("Réponse 1", "Réponse 2", "Réponse 3", "Réponse 4"), ("Choice 1", "Choice 2", "Choice 3", "Choice 4")),
+    ("Correct answer", "Correct", "correct_answer", "Key", "Lösung", "Schlüssel", "Bonne réponse", "Correcta", "Richtige Antwort"),
+    ("Explanation", "Erklärung", "Feedback", ""),
+)  # fmt: skip
+KEYS = ("letter", "Letter", "number", "text", "heading", "mark")
+
+
+def sheets(random: Random) -> tuple[list[list[str]], tuple[str, ...]]:
+    """(rows of a sheet of choice questions, what they mean): headings in four languages, keys of all sorts."""
+    asked = random.sample(CHOICES, 3)
+    ask, options, key, why = (random.choice(names) for names in HEADINGS)
+    way, mark = random.choice(KEYS), random.choice((" *", " (correct)", " ✓"))
+    is_counted, is_titled = random.random() < 0.4, random.random() < 0.2
+    head = [*(["No."] if is_counted else []), ask, *options, *([] if way == "mark" else [key]), *([why] if why else [])]
+    rows = [["Harbour quiz"], [], head] if is_titled else [head]
+    for n, (prompt, texts, right, reason) in enumerate(asked, start=1):
+        cells = [text + (mark if way == "mark" and at == right else "") for at, text in enumerate(texts)]
+        cells += [""] * (len(options) - len(cells))
+        said = {
+            "letter": LETTERS[right].lower(), "Letter": LETTERS[right], "number": str(right + 1), "text": texts[right],
+            "heading": options[right],
+        }  # fmt: skip
+        tail = [*([] if way == "mark" else [said[way]]), *([reason] if why else [])]
+        rows.append([*([str(n)] if is_counted else []), prompt, *cells, *tail])
+    return rows, tuple(f"choice | {prompt} | {texts[right]}" for prompt, texts, right, _ in asked)

@@ -131,7 +131,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         answer="(?:la )?(?:(?:bonne|juste)s? )?(?:réponses?|solutions?)(?: (?:correctes?|justes?|exactes?))?(?: est)?|corrigé|correct|juste",
         why="explications?|pourquoi|justification|parce que|commentaire", right="correct|juste|bonne réponse|vraie?",
         true="vraie?|juste", false="fausse|faux", true_letter="v", false_letter="f",
-        wrong_option="(?:mauvaise|fausse)s? réponses?|distracteurs?", points="points?|pts", topic="thème|sujet|matière|chapitre|mots-clés",
+        wrong_option="(?:mauvaise|fausse)s?(?: réponses?)?|distracteurs?", points="points?|pts", topic="thème|sujet|matière|chapitre|mots-clés",
         time="temps|durée|secondes", by="écrite? par|auteur|autrice|par", aside="indice|source|niveau|difficulté|remarque|page|objectif|aide",
         key="réponses|corrigé|solutions", section="partie|section|manche|exercice", bank="banque de mots|mots", model="réponse possible|exemple de réponse",
         own="réponse (?:libre|personnelle)|avec vos mots",

@@ -22,6 +22,7 @@ MANY = {"option", "tick"}
 Rows = Sequence[Sequence[str]]
 MOST_LOOKED_AT, ROWS_FOR_HEADINGS = 200, 10
 _LABEL = rf"(?:\s*[(\[]?\s*(?:{LETTER}|\d{{1,2}}|[ivx]{{1,4}})\s*[)\]]?)"
+_LABEL_APART = rf"(?:\s*\d{{1,2}}|\s+[(\[]?{LETTER}[)\]]?)"
 _HINT = r"(?:\s*[(\[][^()\[\]]*[)\]])?"
 _TICKED = re.compile(
     rf"^(?:x|✓|✔|✅|☑|1|yes|y|ja|oui|sí|si|sim|tak|evet|да|так|ναι|نعم|はい|是|●|\*|{words('true')}|{words('right')})$",
@@ -41,9 +42,9 @@ def _heading(use: str) -> "re.Pattern[str]":
     sayings = {
         "question": rf"(?:{words('question')})(?:\s*(?:text|stem|title|wording))?|stem|text|term|front",
         "option": rf"(?:(?:{words('option')}|{words('wrong_option')}|answers?|responses?){_LABEL}?|{_LABEL})",
-        "tick": rf"(?:is\s*)?(?:{words('true')}|right|correct|korrekt|ok)\s*\??{_LABEL}",
+        "tick": rf"(?:is\s*)?(?:{words('true')}|right|correct|korrekt|ok)\s*\??{_LABEL_APART}",
         "right": rf"(?:{words('true')})\s*[/|]\s*(?:{words('false')})|[tr]\s*/\s*f"
-        rf"|(?:{words('answer')}|{words('right')})(?:\s*(?:letters?|numbers?|texts?|options?|no\.?|index))?"
+        rf"|(?:{words('answer')}|{words('right')}|{words('key')})(?:\s*(?:letters?|numbers?|texts?|options?|no\.?|index))?"
         "|definition|meaning|back",
         "kind": words("kind"),
         "explanation": rf"(?:general\s+)?(?:{words('why')})|comments?",
@@ -62,6 +63,7 @@ def _heading(use: str) -> "re.Pattern[str]":
 
 def use_of(heading: str) -> str:
     """What a column with this heading is for; "" where nobody can tell."""
+    heading = heading.replace("_", " ")
     if not heading.strip() or _FEEDBACK.match(heading) or is_number(heading):
         return ""
     if re.fullmatch(rf"\s*{_LABEL}\s*", heading) and heading.strip():

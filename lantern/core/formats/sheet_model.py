@@ -72,6 +72,13 @@ class HeadedSheet:
         self.is_headed = heading_row(sheet.rows) is not None
         self._labels = _labels_of(self.columns)
         self._truth = _truth_of(self.columns)
+        self._is_keyed = any(column.use in {"right", "tick"} for column in self.columns) or bool(self._truth)
+        options = [number for number, column in enumerate(self.columns) if column.use == "option"]
+        self._letters = {
+            self.headings[number].strip().casefold(): self._labels.get(number, LETTERS[at])
+            for at, number in enumerate(options[: len(LETTERS)])
+            if self.headings[number].strip()
+        }
 
     @property
     def asks(self) -> bool:
@@ -115,7 +122,7 @@ class HeadedSheet:
                 letter = letter if not self._labels else self._labels[number]
                 wrong.append(_WRONG.search(column.heading) is not None)
                 if cell:
-                    row.options.append((letter, cell, None))
+                    row.options.append((letter, *self._option(cell)))
             elif column.use == "choices":
                 row.options += _choices(cell)
             elif column.use == "tick":
@@ -124,8 +131,21 @@ class HeadedSheet:
                 row.cells["right"] = self._truth[number]
             elif column.use:
                 row.cells[column.use] = cell
+        row.cells["right"] = self._named(row["right"])
         row.options_are_wrong = bool(wrong) and all(wrong)
         return row
+
+    def _option(self, cell: str) -> tuple[str, bool | None]:
+        """(the text of an option, True where a mark behind it says that it is right and no column does)."""
+        if self._is_keyed or self.is_ours:
+            return cell, None
+        text, is_right = line_of.said_after(cell)
+        return text, True if is_right else None
+
+    def _named(self, right: str) -> str:
+        """A key that names options by the headings of their columns, by their letters; another one as it is."""
+        named = [self._letters.get(part.casefold()) for part in re.split(r"\s*[,;|]\s*", right)] if right else []
+        return ", ".join(letter for letter in named if letter) if named and all(named) else right
 
     def _tick(self, row: Row, number: int, cells: Sequence[str]) -> None:
         """Says of the option before it whether it is right."""

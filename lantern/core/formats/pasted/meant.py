@@ -109,7 +109,7 @@ def _by_label(answer: str, options: Sequence[OptionLine], texts: list[str]) -> l
     wanted = [part.strip("().:[]） ") for part in _SEVERAL.split(answer) if part.strip("().:[]） ")]
     if len(wanted) == 1 and re.fullmatch(r"[A-La-l]{2,6}", wanted[0]) and not wanted[0].islower():
         wanted = list(wanted[0])
-    elif len(wanted) == 1 and re.fullmatch(r"[A-L](?:\s+[A-L])+", wanted[0]):
+    elif len(wanted) == 1 and re.fullmatch(r"(?:[A-La-l]|\d)(?:\s+(?:[A-La-l]|\d))+", wanted[0]):
         wanted = wanted[0].split()
     places = [place_in(one, options) for one in wanted]
     if not places or None in places:
