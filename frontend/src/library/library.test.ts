@@ -144,6 +144,16 @@ describe('a glance at an item', () => {
     expect(glance({ ...blankItem('text_entry', 'q'), accepts: ['moon'] } as Item)).toContain('moon')
     expect(glance({ ...blankItem('gap_fill', 'q'), text: 'The [tide]' } as Item)).toContain('The [tide]')
   })
+
+  it('tells a number with what it may be off by', () => {
+    const number = (more: object): string =>
+      glance({ ...blankItem('numeric_entry', 'q'), unit: 'm', ...more } as Item)
+    expect(number({ value: '38' })).toContain('✓ 38 m')
+    expect(number({ value: '38', accepts: 'absolute', tolerance: '2' })).toContain('✓ 38 ± 2 m')
+    expect(number({ value: '38', accepts: 'percent', tolerance: '5' })).toContain('✓ 38 ± 5 % m')
+    expect(number({ value: null, accepts: 'range', low: '5.5', high: '6.5' })).toContain('✓ 5.5 – 6.5 m')
+    expect(glance({ ...blankItem('slider', 'q'), low: 1 } as Item)).not.toContain('–')
+  })
 })
 
 describe('files', () => {

@@ -19,16 +19,24 @@ function textsIn(value: unknown): string[] {
   return typeof name === 'string' ? [name] : []
 }
 
+/** A number with what it may be off by, or the range that is right, and its unit. */
+function numberIn(item: Record<string, unknown>): string {
+  const { accepts, value, tolerance, low, high, unit } = item
+  if (accepts === 'range') return `✓ ${String(low)} – ${String(high)} ${String(unit ?? '')}`
+  const off =
+    { absolute: ` ± ${String(tolerance)}`, percent: ` ± ${String(tolerance)} %` }[String(accepts)] ?? ''
+  return `✓ ${String(value)}${off} ${String(unit ?? '')}`
+}
+
 const COMMON = new Set(['prompt', 'tags', 'explanation'])
 const inside = computed(() =>
   Object.entries(props.item)
     .filter(([key]) => !COMMON.has(key))
     .flatMap(([key, value]) => {
       if (key === 'text' && typeof value === 'string') return [value]
-      // A number is told with its unit.
-      return key === 'value' && value !== null
-        ? [`✓ ${value} ${props.item['unit' as never] ?? ''}`]
-        : textsIn(value)
+      const item = props.item as unknown as Record<string, unknown>
+      const isNumber = value !== null && key === (item['accepts'] === 'range' ? 'low' : 'value')
+      return isNumber ? [numberIn(item)] : textsIn(value)
     })
     .map(plainText)
     .filter(Boolean)
