@@ -22,9 +22,8 @@ _HEAD_OF_TABLE = re.compile(
 _BEHIND_A_SENTENCE = re.compile(
     rf"^(?P<before>[^:：?]{{1,60}}[.!])\s+(?P<key>(?:{words('key')}|{words('answer')})\s*[:：](?P<said>.*))$", re.I
 )
-NAME_OF_SECTION = (
-    r"(?:[A-Z]|\d{1,2}|[IVX]{1,4}|one|two|three|four|five|eins|zwei|drei|vier|un|deux|trois|quatre|uno|dos|tres|due|tre)"
-)
+_COUNTED = "one|two|three|four|five|eins|zwei|drei|vier|un|deux|trois|quatre|uno|dos|tres|due|tre"
+NAME_OF_SECTION = rf"(?:[A-Z]|\d{{1,2}}|[IVX]{{1,4}}|{_COUNTED})"
 _SECTION = re.compile(
     rf"^\s*(?:#{{1,6}}\s+)?(?:{words('section')})\s+(?P<name>{NAME_OF_SECTION})\b\s*[.:：)\-–]?\s*", re.I
 )

@@ -9,6 +9,13 @@ from itertools import pairwise
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.labels import LETTER, SERIES, index_of, number_of
+from lantern.core.formats.pasted.said_before import (
+    answers_below,
+    either_behind,
+    letters_behind,
+    said_behind,
+    truth_behind,
+)
 from lantern.core.formats.pasted.source import BULLET, Line
 from lantern.core.formats.sayings import words
 
@@ -45,12 +52,6 @@ _POINTS_WITHIN = re.compile(
 _STARRED = re.compile(rf"^\s*\*\s+\(?{LETTER}[.):]\s*\S")
 _LETTERED = re.compile(rf"^\s*\(?{LETTER}[.):]\s*\S")
 _FIRST_ROMAN, _SECOND_ROMAN = re.compile(r"^\s*[IV][.)]"), re.compile(r"^\s*II[.)]")
-_FIRST_SAID = re.compile(
-    rf"^(\s*)[(\[_]*(?P<said>{words('true')}|{words('false')}|[TFRWV])[)\]_]*\s*[.:–-]?\s+(?=\d{{1,3}}[.)]\s)", re.I
-)
-_EITHER_FIRST = re.compile(
-    r"^(\s*)[(\[]?(T\s*[/|]?\s*F|R\s*[/|]?\s*[FW]|V\s*[/|]?\s*F|W\s*[/|]?\s*F)[)\]]?\s+(?=\d{1,3}[.)]\s)"
-)
 _BLANK_BEFORE = re.compile(r"^(\s*)_{2,}\s+(?=\d{1,3}[.)]\s)")
 _ROW = re.compile(r"^\s*\|\s*\(?([A-La-l])[.)]?\s*\|\s*([^|]*[^|\s])\s*\|?\s*$")
 _ROW_RULE = re.compile(r"^\s*\|?\s*:?-{2,}:?\s*\|\s*:?-{2,}:?\s*\|?\s*$")
@@ -58,7 +59,6 @@ _ROW_HEAD = re.compile(
     rf"^\s*\|\s*(?:{words('option')}|{words('number')}|{words('answer')})?\s*\|\s*(?:{words('option')}|{words('answer')}|text)?\s*\|?\s*$",
     re.I,
 )
-_TRUTH_FIRST = re.compile(r"^(\s*(?:\d{1,3}[.)]\s*)?)[(\[]\s*([TFRVW])\s*[)\]]\s+(?=\S)", re.I)
 _TERM = re.compile(r"^\s*\**(?:term|word|begriff|wort|terme|término|mot)\s*:\**\s*(?=\S)", re.I)
 _DEFINITION = re.compile(
     r"^\s*\**(?:definition|meaning|bedeutung|erklärung|définition|definición)\s*:\**\s*(?=\S)", re.I
@@ -71,27 +71,22 @@ _SOME_NUMBER = re.compile(r"^(\s*)\(?(\d{1,2})[.)]\s+(?=\S)")
 _LETTER_NUMBER = re.compile(r"(?<!\w)([A-L])\s*[-–:=.)]?\s*([1-9])(?!\w)")
 MOST_LETTERS = 12
 FEWEST_EITHER, FEWEST_LETTERS = 2, 3
-_LETTER_FIRST = re.compile(r"^(\s*)(?:\(\s*([A-L])\s*\)|_+\s*([A-L])\s*_+)\s+(?=\d{1,3}[.)]\s)")
 _BLANK_FOR_LETTER = re.compile(r"^(\s*\d{1,3}[.)]\s*)[_(]{1,}[\s_]*[_)]\s+(?=\S)")
 
 
 def tidy(lines: list[Line]) -> list[Line]:
     """The lines in the usual ways of writing."""
     lines = _with_radio_buttons(lines)
-    texts = _without_decoration(
-        [
-            _WRONG.sub(r"\1", _circled(_PICTURES.sub(r"\1", _NAME_BEHIND.sub("", line.text)))) if line.text else ""
-            for line in lines
-        ]
-    )
-    texts = _as_boxes(_terms_as_answers(texts))
-    texts = _without_blanks_for_letters([_BLANK_BEFORE.sub(r"\1", text) for text in texts])
-    texts = _letters_as_numbers(texts)
-    texts = _answers_below(_letters_behind(_either_behind(_rows_as_options(texts))))
-    texts = _with_points(
-        _with_marks(_without_brackets(_without_roman(_said_behind(_truth_behind(_as_options(texts))))))
-    )
+    texts = [_bare(line.text) if line.text else "" for line in lines]
+    for step in _STEPS:
+        texts = step(texts)
     return [line if line.code else line.saying(text) for line, text in zip(lines, texts, strict=True)]
+
+
+def _bare(text: str) -> str:
+    """A line without a name to be filled in, small pictures, and crosses at what is wrong; letters in circles written
+    out."""
+    return _WRONG.sub(r"\1", _circled(_PICTURES.sub(r"\1", _NAME_BEHIND.sub("", text))))
 
 
 def _with_radio_buttons(lines: list[Line]) -> list[Line]:
@@ -166,6 +161,7 @@ def circled_number(sign: str) -> str:
 
 def _without_blanks_for_letters(lines: list[str]) -> list[str]:
     """ "1. ____ The tide …", several times: a blank for T or F, or for a letter, and no gap in a text."""
+    lines = [_BLANK_BEFORE.sub(r"\1", line) for line in lines]
     found = [line for line in lines if _BLANK_FOR_LETTER.match(line)]
     if len(found) < 2 or any("__" in _BLANK_FOR_LETTER.sub("", line) for line in found):
         return lines
@@ -180,34 +176,12 @@ def _as_options(lines: list[str]) -> list[str]:
     return [_SAID_RIGHT.sub(r"\1- \g<text> (correct)", line) for line in lines]
 
 
-def _said_behind(lines: list[str]) -> list[str]:
-    """ "T  1. The moon …" says it before the number; it is written behind the statement."""
-    found = [match for line in lines if (match := _FIRST_SAID.match(line))]
-    if len(found) < 2:
-        return lines
-    return [
-        f"{match[1]}{line[match.end() :].rstrip()} ({match['said']})" if (match := _FIRST_SAID.match(line)) else line
-        for line in lines
-    ]
-
-
 def _terms_as_answers(lines: list[str]) -> list[str]:
     """ "Definition: …" and "Term: …", several times: a question and its answer."""
     terms = sum(_TERM.match(line) is not None for line in lines)
     if terms < FEWEST_EITHER or terms != sum(_DEFINITION.match(line) is not None for line in lines):
         return lines
     return [_TERM.sub("Answer: ", _DEFINITION.sub("Question: ", line)) for line in lines]
-
-
-def _truth_behind(lines: list[str]) -> list[str]:
-    """ "1. [T] The moon …", "2. [F] …" say it before the statement; it is written behind it."""
-    found = {at: match for at, line in enumerate(lines) if (match := _TRUTH_FIRST.match(line))}
-    if {match[2].upper() for match in found.values()} not in ({"T", "F"}, {"R", "F"}, {"V", "F"}, {"W", "F"}):
-        return lines
-    return [
-        f"{match[1]}{line[match.end() :].rstrip()} ({match[2]})" if (match := found.get(at)) else line
-        for at, line in enumerate(lines)
-    ]
 
 
 def _letters_as_numbers(lines: list[str]) -> list[str]:
@@ -252,47 +226,6 @@ def _rows_as_options(lines: list[str]) -> list[str]:
                     made[above] = ""
         at += max(1, run)
     return made
-
-
-def _answers_below(lines: list[str]) -> list[str]:
-    """Answer lines that stand above their questions, all of them, change places with them."""
-    filled = [at for at, line in enumerate(lines) if line.strip()]
-    answered = [place for place, at in enumerate(filled) if line_of.answer(lines[at]) is not None]
-    below = [filled[place + 1] for place in answered if place + 1 < len(filled)]
-    if len(answered) < FEWEST_EITHER or answered[0] > 1 or len(below) < len(answered):
-        return lines
-    above = lines[filled[0]] if answered[0] else ""
-    if above.rstrip("*_ ").endswith(("?", "？", "؟")) or line_of.question_number(above) or line_of.asked(above):
-        return lines
-    if not all(line_of.asked(lines[at]) or line_of.question_number(lines[at]) for at in below):
-        return lines
-    made = list(lines)
-    for place, at in zip(answered, below, strict=True):
-        made[filled[place]], made[at] = lines[at], lines[filled[place]]
-    return made
-
-
-def _either_behind(lines: list[str]) -> list[str]:
-    """ "T F  1. The moon …", of which one is to be circled, is written behind the statement."""
-    if sum(_EITHER_FIRST.match(line) is not None for line in lines) < FEWEST_EITHER:
-        return lines
-    return [
-        f"{found[1]}{line[found.end() :].rstrip()} (T/F)" if (found := _EITHER_FIRST.match(line)) else line
-        for line in lines
-    ]
-
-
-def _letters_behind(lines: list[str]) -> list[str]:
-    """ "(B) 1. What is …?" names the right option before the number; it is written behind the question."""
-    found = {at: match for at, line in enumerate(lines) if (match := _LETTER_FIRST.match(line))}
-    if len(found) < FEWEST_EITHER:
-        return lines
-    return [
-        f"{match[1]}{line[match.end() :].rstrip()} (Answer: {match[2] or match[3]})"
-        if (match := found.get(at))
-        else line
-        for at, line in enumerate(lines)
-    ]
 
 
 def _without_brackets(lines: list[str]) -> list[str]:
@@ -387,3 +320,24 @@ def _in_turn(lines: Iterable[str], pattern: "re.Pattern[str]", value: Callable[[
         elif runs and number == runs[-1][-1][1] + 1:
             runs[-1].append((at, number))
     return {at for run in runs if len(run) > 1 for at, _ in run}
+
+
+_STEPS: tuple[Callable[[list[str]], list[str]], ...] = (
+    _without_decoration,
+    _terms_as_answers,
+    _as_boxes,
+    _without_blanks_for_letters,
+    _letters_as_numbers,
+    _rows_as_options,
+    either_behind,
+    letters_behind,
+    answers_below,
+    _as_options,
+    truth_behind,
+    said_behind,
+    _without_roman,
+    _without_brackets,
+    _with_marks,
+    _with_points,
+)
+"""In this order: each relies on those before it."""
