@@ -12,6 +12,7 @@ from selenium.common.exceptions import (
     ElementNotInteractableException,
     NoSuchElementException,
     StaleElementReferenceException,
+    TimeoutException,
 )
 from selenium.webdriver.chrome.service import Service
 from selenium.webdriver.common.by import By
@@ -107,6 +108,7 @@ MOVED = (
 IS_SEEN = r"""return document.body.innerText.replace(/\u00a0/g, " ").includes(arguments[0])"""
 LOOKS_EVERY = 0.1
 """Seconds between two looks at a page that is waited for."""
+MOST_TOLD = 1500
 WAITS = 60.0
 """Seconds after which something that is waited for will not come, on however busy a machine."""
 
@@ -118,8 +120,12 @@ def until(driver: webdriver.Chrome, wanted: Callable[[], T], message: str = "", 
 
 
 def wait_for(driver: webdriver.Chrome, text: str, seconds: float = WAITS) -> None:
-    """Until the page says `text`."""
-    until(driver, lambda: says(driver, text), f"the page never said {text!r}", seconds)
+    """Until the page says `text`; if it never does, what it says instead is told."""
+    try:
+        until(driver, lambda: says(driver, text), seconds=seconds)
+    except TimeoutException:
+        instead = str(driver.execute_script("return document.body.innerText"))[:MOST_TOLD]
+        raise TimeoutException(f"{driver.current_url} never said {text!r}, but: {instead}") from None
 
 
 def says(driver: webdriver.Chrome, text: str) -> bool:

@@ -1,6 +1,6 @@
 /** What is being brought in, kept on this device until it is added or thrown away. The device keeps it for whoever is signed in
  * (accounts/teacher.ts). */
-import { del, get, set } from 'idb-keyval'
+import { forgetOnDevice, keepOnDevice, keptOnDevice } from '@/ui/onDevice'
 
 const PLACE = 'bring-in'
 
@@ -15,6 +15,6 @@ async function quietly<T>(action: () => Promise<T>): Promise<T | undefined> {
 
 /** Whether it was kept. */
 export const keep = async (value: unknown): Promise<boolean> =>
-  (await quietly(() => set(PLACE, value).then(() => true))) ?? false
-export const kept = <T>(): Promise<T | undefined> => quietly(() => get<T>(PLACE))
-export const forget = (): Promise<void | undefined> => quietly(() => del(PLACE))
+  (await quietly(() => keepOnDevice(PLACE, value).then(() => true))) ?? false
+export const kept = <T>(): Promise<T | undefined> => quietly(() => keptOnDevice<T>(PLACE))
+export const forget = (): Promise<void | undefined> => quietly(() => forgetOnDevice(PLACE))

@@ -5,12 +5,12 @@
  * 2. It is taken over as a whole, once every line of it is understood, as one step that can be undone.
  * 3. Until then it is kept on this device: a closed tab or a slip of the hand loses nothing.
  */
-import { del, get, set } from 'idb-keyval'
 import { useEventListener, watchDebounced } from '@vueuse/core'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { api, data } from '@/api/http'
 import type { Item, ReadText } from '@/api/types'
 import { sentenceOf } from '@/told'
+import { forgetOnDevice, keepOnDevice, keptOnDevice } from '@/ui/onDevice'
 import { useSetEditor } from '../useSetEditor'
 
 interface Kept {
@@ -36,7 +36,7 @@ export function useSetText(setId: number) {
   async function open(): Promise<void> {
     try {
       const written = (await data(api.POST('/api/sets/write-text', { body: editor.draft.value }))).text
-      const kept = await get<Kept>(place).catch(() => undefined)
+      const kept = await keptOnDevice<Kept>(place).catch(() => undefined)
       if (kept && kept.text !== written) found.value = kept.base === written ? 'goes_on' : 'set_changed'
       text.value = kept?.text ?? written
       base.value = written
@@ -58,7 +58,7 @@ export function useSetText(setId: number) {
   async function keep(): Promise<void> {
     if (base.value === undefined) return
     const kept: Kept = { text: text.value, base: base.value }
-    await (isChanged.value ? set(place, kept) : del(place)).catch(() => {})
+    await (isChanged.value ? keepOnDevice(place, kept) : forgetOnDevice(place)).catch(() => {})
   }
 
   watch(text, () => (taken.value = false))
