@@ -26,7 +26,8 @@ TEXTS = (
     "tenth_look", "eleventh_look", "twelfth_look", "thirteenth_look", "fourteenth_look",
     "fifteenth_look", "sixteenth_look", "seventeenth_look", "eighteenth_look", "nineteenth_look", "twentieth_look",
     "twenty_first_look", "twenty_second_look", "twenty_third_look", "twenty_fourth_look", "twenty_fifth_look",
-    "twenty_sixth_look", "twenty_seventh_look",
+    "twenty_sixth_look", "twenty_seventh_look", "twenty_eighth_look", "twenty_ninth_look", "thirtieth_look",
+    "thirty_first_look", "thirty_second_look", "thirty_third_look", "thirty_fourth_look", "thirty_fifth_look",
 )  # fmt: skip
 
 

@@ -155,7 +155,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         true="verdader[oa]|ciert[oa]", false="fals[oa]", true_letter="v", false_letter="f",
         wrong_option="(?:respuesta )?(?:incorrect|errón)[ao]s?|distractor(?:es)?", points="puntos?|pts?", topic="temas?|asignatura|capítulo|etiquetas",
         time="tiempo|segundos", by="escrit[ao] por|autora?|por", aside="pista|fuente|nivel|dificultad|nota|página|objetivo",
-        key="respuestas|soluciones|clave(?: de respuestas)?", section="sección|parte|ronda|ejercicio|actividad", bank="banco de palabras|palabras",
+        key="respuestas|soluciones|claves?(?: de respuestas)?", section="sección|parte|ronda|ejercicio|actividad", bank="banco de palabras|palabras",
         model="respuesta (?:posible|modelo)|ejemplo de respuesta",
         own="respuesta (?:libre|abierta|personal)|con tus palabras", either="o", both="y", between="entre", number="número|n°", kind="tipo",
         because="porque",

@@ -8,11 +8,11 @@ from itertools import pairwise
 from lantern.core.formats.exchange import Entry
 from lantern.core.formats.pasted.blocks import Block
 from lantern.core.formats.pasted.choices import FEWEST_IN_ORDER, ORDERING
-from lantern.core.formats.pasted.fields import TO_WRITE, answers_itself, sums
+from lantern.core.formats.pasted.fields import TO_WRITE, answers_itself, is_answered_task, sums
 from lantern.core.formats.pasted.keys import Key
 from lantern.core.formats.pasted.made import ASKS
 from lantern.core.formats.pasted.parts import Parts
-from lantern.core.formats.pasted.statements import states
+from lantern.core.formats.pasted.statements import WHETHER_TRUE, states
 from lantern.core.formats.pasted.words import APART
 from lantern.core.formats.sayings import words
 from lantern.core.messages import Message, said
@@ -22,6 +22,9 @@ _SPEAKS = re.compile(rf"(?<!\w){words('speaks')}(?!\w)", re.I)
 _TO_THE_READER = re.compile(r"\b(?:questions?|answers?|tick|choose|you(?:r|rs)?|let me|fragen?|kreuze)\b", re.I)
 FEWEST_SENTENCES, SHORTEST_PASSAGE = 2, 90
 FEWEST_ANSWERS = 2
+FEWEST_PAIRS = 3
+_ASKS_SOMETHING = re.compile(r"[?？؟]|_{3,}")
+_BETWEEN_HALVES = (";", "\t", "|", "=", " – ", " → ", "::")
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,6 +49,7 @@ def asks(block: Block, parts: Parts | None) -> bool:
     asks |= block.number is not None and re.search(r"\([^()\d]{1,30}\)", prompt) is not None
     asks |= block.number is not None and not parts.options and TO_WRITE.match(prompt) is not None
     asks |= any(answers_itself(line) for line in parts.prompt)
+    asks |= block.number is not None and not parts.options and is_answered_task(prompt)
     told = parts.answer is not None or any(one.right for one in parts.options)
     shape = (
         bool(re.search(r"_{2,}", prompt)) or states(prompt) or (parts.points is not None and block.number is not None)
@@ -116,6 +120,8 @@ def with_doubts(blocks: list[Read]) -> list[Read]:
         bare = says_nothing_right and block.number is None
         if says_nothing_right and seems_a_list:
             found = [replace(one, entry=_unsure(one.entry, APART)) if one.entry.item else one for one in found]
+        elif bare and numbered > 1 and WHETHER_TRUE.search(block.text):
+            parts, found = Parts(prompt=["."]), []  # "True or false: the life of a lobster" heads them
         elif bare and len(blocks) > 1 and _SPEAKS.search(block.text):
             parts = Parts(prompt=["."])
             found = []
@@ -136,6 +142,15 @@ def waits(block: Block, found: list[Found]) -> bool:
     return block.number is not None or any(
         one.entry.item is not None and isinstance(one.entry.item, Question) for one in found
     )
+
+
+def may_ask(text: str) -> bool:
+    """Whether lines that were not understood look like several questions, or like pairs: they are not left out as
+    prose is."""
+    lines = [line for line in text.split("\n") if line.strip()]
+    asking = sum(_ASKS_SOMETHING.search(line) is not None for line in lines)
+    paired = any(all(line.count(mark) == 1 for line in lines) for mark in _BETWEEN_HALVES)
+    return (asking > 1 and asking * 2 >= len(lines)) or (paired and len(lines) >= FEWEST_PAIRS)
 
 
 def is_passage(block: Block) -> bool:

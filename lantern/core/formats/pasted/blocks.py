@@ -17,6 +17,7 @@ _HEADING = re.compile(
     rf"(?:\s+{words('question')})?(?:\s+items?)?\s*[.:?？]?(?:\s*\(.*\))?(?:[?？]?\s+{_DO}\b[^?]*)?"
     rf"|(?:\w+ (?:and|und|et|y|e) )?(?:{_DO}|decide|state|say)\b[^?]*{words('true')}\s*(?:\(\w\)\s*)?"
     rf"{words('either')}\s*{words('false')}[^?]*[.:]"
+    rf"|{words('do')}\b.{{0,40}}{words('true')}\s*(?:\(\w\)\s*)?{words('either')}\s*{words('false')}.{{0,20}}"
     rf"|{_DO}\b[^?]*\b(?:answers?|letters?|options?|questions?|blanks?|gaps?)\b[^?]*[.:])$",
     re.I,
 )
@@ -28,6 +29,7 @@ _IS_SAID = re.compile(
     rf"(?:[(\[]|[-–—→:]\s|[.!]\s+\**)(?:{words('true')}|{words('false')}|[TF])[)\]]?\**[.]?\s*$|[✅✔✓❌✗✘]\s*$", re.I
 )
 """A statement that is said to be true or false."""
+_NAME = re.compile(r"[^\W\d_][^\W\d]+(?:\s[^\W\d_][^\W\d]+)?")
 _POINTED = re.compile(r"^\s*(?:→|⇒|->|=>)\s*\S")
 _TO_FILL_IN = re.compile(rf"^(?:\W*{words('about_you')}\s*[.:：]?\s*[_.…]{{3,}}\W*)+$", re.I)
 _ANSWERED = re.compile(r"[?？؟]\s+[^\s?？؟(\[_][^?？؟_]{0,60}$")
@@ -216,6 +218,13 @@ class _Cutter:
     def _is_last_word(self, at: int, current: Block) -> bool:
         """What stands at the end of the text below a question that is followed by its answer: "See you! Tove"."""
         rest = [line for line in self._body[at:] if not line.is_blank]
+        is_signed = (
+            len(rest) == 1
+            and _NAME.fullmatch(rest[0].text.strip()) is not None
+            and [len(block.filled) for block in self._blocks[-2:]] == [1, 1]
+        )
+        if is_signed:
+            return True
         is_answered = len(current.filled) == 1 and _ANSWERED.search(current.filled[0].text) is not None
         return (
             is_answered

@@ -8,6 +8,7 @@ from lantern.core.formats.pasted.source import Line
 
 _TWO = re.compile(r"^\s*(\d{1,3})[.)]\s+\S.*?(?:\s{3,}|\t+)(?P<second>(\d{1,3})[.)]\s+\S.*)$")
 _ASKED_AND_ANSWERED = re.compile(r"(?:^|(?<=\s))(?=(?:Q|A|F|R|Question|Answer|Frage|Antwort)\s?:\s)")
+_ASKS = re.compile(r"\s*(?:Q|F|Question|Frage)\s?:")
 FEWEST_LINES = 2
 
 
@@ -36,7 +37,8 @@ def one_to_a_line(lines: Sequence[Line]) -> list[Line]:
     for line in lines:
         parts = _ASKED_AND_ANSWERED.split(line.text) if not line.code else []
         parts = [part for part in parts if part.strip()]
-        made += [line.saying(part.strip()) for part in parts] if len(parts) > FEWEST_LINES else [line]
+        both = len(parts) == FEWEST_LINES and _ASKS.match(parts[0]) and not _ASKS.match(parts[1])
+        made += [line.saying(part.strip()) for part in parts] if len(parts) > FEWEST_LINES or both else [line]
     return made
 
 

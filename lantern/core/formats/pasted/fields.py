@@ -64,6 +64,8 @@ _ANSWER_BEHIND = re.compile(
     r"(?P<answer>[^()\[\]]{1,60})[)\]]\s*$", re.I | re.S,
 )  # fmt: skip
 _ANSWER_NEXT = re.compile(r"^(?P<asks>[^\n]+[?？؟])\s+(?P<answer>[^?？؟\n(\[_]{1,60}(?:\([^()?\n]{1,30}\))?)$")
+_LABELLED = re.compile(r"^(?P<asks>[^\W\d_][^:\n]{1,20}:\s+[^\n?]+?)\s+[-–—]\s+(?P<answer>[^\n?]{1,60})$")
+"""A task and its answer: "Translate: the harbour – der Hafen"."""
 _WORD_BEHIND = re.compile(r"^(?P<text>.*[.!])\s*[(\[](?P<word>[^()\[\]]{1,60})[)\]]\s*$", re.S)
 """A sentence that has ended, and a word in brackets: it belongs into the gap. Before the end it may be a hint."""
 _OPEN = re.compile(rf"^\W*(?:{words('open_kind')}|{words('own')})(?:\s+{words('question')})?\W*$", re.I)
@@ -174,7 +176,7 @@ def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -
     task = _WORD_BEHIND.match(prompt) if TO_WRITE.match(prompt) and "\n" not in prompt else None
     if task and not task["word"][:1].isdigit():
         return Made(entry_fields(task["text"], task["word"], language), [BEHIND_AS_ANSWER], sure=False)
-    found = _next_to(prompt)
+    found = _next_to(prompt) or (_LABELLED.match(prompt) if parts.numbered else None)
     if not found:
         return None
     return Made(entry_fields(found["asks"], found["answer"].strip(), language), [BEHIND_AS_ANSWER], sure=False)
@@ -198,6 +200,10 @@ def _next_to(prompt: str) -> "re.Match[str] | None":
 def seems_answered(line: str) -> bool:
     """Whether a line is a question with a few words behind it."""
     return _next_to(line.strip()) is not None
+
+
+def is_answered_task(line: str) -> bool:
+    return _LABELLED.match(line.strip()) is not None
 
 
 def answers_itself(line: str) -> bool:

@@ -36,7 +36,7 @@ def gap_fields(prompt: str, parts: Parts, gaps: int, language: str) -> Made:
         and len(both := re.split(rf"\s*[;,]\s*|\s+{words('both', language or 'en')}\s+", answer, flags=re.I)) == gaps
     ):
         cells = both
-    given = [line_of.unmarked(cell.strip(" ,;")) for cell in cells] or ([answer.strip()] if answer else [])
+    given = [line_of.unmarked(cell.strip(" ,;")) for cell in cells] or ([line_of.unmarked(answer)] if answer else [])
     if len(given) != gaps:
         how = said("how_gaps", "Add a line “Answer: …” with a word for each gap, commas between them.")
         if not given:

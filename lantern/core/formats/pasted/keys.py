@@ -14,7 +14,9 @@ _SAID = rf"(?:{LETTER}(?:\s*[,&+/]\s*{LETTER})*|{words('true')}|{words('false')}
 _ONE_SAID = rf"(?:{words('true')}|{words('false')}|{LETTER}|[TFtf])(?![\w’'])"
 _NUMBER = r"(?:\d{1,3}|[ivx]{1,5}|[IVX]{1,5})"
 _Q = rf"(?:(?:{words('question')})\s*\.?\s*)?"
-_HEAD = re.compile(rf"^[\s#*_>•\-–(]*(?:{words('key')}|{words('answer')})[\s*_]*[.:：)]?[\s*_]*(?P<rest>.*)$", re.I)
+_HEAD = re.compile(
+    rf"^[\s#*_>•\-–(]*(?:{words('key')}|{words('answer')})[\s*_]*(?:[.:：)]|(?=\(?\d|$))[\s*_]*(?P<rest>.*)$", re.I
+)
 _HEAD_OF_TABLE = re.compile(
     rf"^\s*\|?\s*(?:{words('question')}|{words('number')})\s*\|\s*(?:{words('key')}|{words('answer')})\s*\|?\s*(?P<rest>)$",
     re.I,
@@ -41,6 +43,7 @@ _BARS = re.compile(r"^\s*\||\|\s*$")
 _RULE = re.compile(r"^[\s|:+-]+$")
 MOST_LOOKED_AT = 20_000
 """Lines that are read, in all, in search of a key."""
+_COUNTED_GAP = re.compile(r"\(\d{1,2}\)\s*_{2,}|_{2,}\s*\(\d{1,2}\)")
 _ASKS = ("?", "？", "؟")
 MOST_LEFT = 2
 FEWEST_IN_TURN = 2
@@ -165,6 +168,9 @@ def _counted_again(lines: list[Line], first: int, last: int) -> tuple[list[Line]
         (at, found) for at, line in enumerate(lines[: last + 1]) if (found := line_of.question_number(line.text))
     ]
     numbers = [found[0] for _, found in counted]
+    gaps = sum(len(_COUNTED_GAP.findall(line.text)) for line in lines[:first])
+    if numbers == list(range(1, gaps + 1)) and [at for at, _ in counted] == list(range(first, last + 1)) and gaps > 1:
+        return lines[:first], Key({("", found[0]): found[2] for _, found in counted})
     half = len(numbers) // 2
     behind = counted[half:]
     in_turn = numbers == [*range(1, half + 1), *range(1, half + 1)] and half >= FEWEST_IN_TURN
@@ -189,12 +195,18 @@ def _bare_key(lines: list[Line], first: int, last: int) -> tuple[list[Line], Key
         if _RULE.match(line.text):
             continue
         counted = _cells(text)
+        if not counted and [number for number, _ in _parts(text)] == _asked_in(lines[:first]):
+            counted = _parts(text)
         if counted and counted[0][0] == 1 and len(paragraph) == 1:
             return lines[:first], Key({("", number): said for number, said in counted})
         if not found or re.sub(r"[\s,;|]", "", _PAIR.sub("", text)):
             return lines, Key()
         answers |= {("", number_of(number or roman) or 0): said.strip() for number, roman, said in found}
     return (lines[:first], Key(answers)) if len(answers) > 1 else (lines, Key())
+
+
+def _asked_in(lines: Sequence[Line]) -> list[int]:
+    return [found[0] for line in lines if not line.code and (found := _number_of(line))]
 
 
 def _table(lines: Sequence[Line]) -> dict[tuple[str, int], str]:

@@ -23,7 +23,9 @@ _NUMBERED_Q = re.compile(
     re.I,
 )
 _ASKED = re.compile(
-    rf"^\s*(?:{_Q}\s*[:：]|{_Q}\s+(?!{words('kind')}|{words('why')})[^\W\d_]{{2,12}}\s*[:：]|q\s*\.)\s*(?=\S)", re.I
+    rf"^\s*(?:(?:(?:{words('sort')})[\s-]+)?{_Q}\s*[:：]"
+    rf"|{_Q}\s+(?!{words('kind')}|{words('why')})[^\W\d_]{{2,12}}\s*[:：]|q\s*\.)\s*(?=\S)",
+    re.I,
 )
 _ASKING_WORD = re.compile(rf"^\s*(\**){_Q}\s*[:：]\s*\1\s*(?=\S)", re.I)
 _HEADING = re.compile(r"^\s*#{1,6}\s+(?=\S)")

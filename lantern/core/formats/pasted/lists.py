@@ -86,6 +86,8 @@ def _is_answer(line: Line) -> bool:
 def with_signs_said(lines: list[Line]) -> list[Line]:
     """A tick or a cross behind each of several sentences says whether they are true."""
     found = {at: match for at, line in enumerate(lines) if not line.code and (match := _SIGNED.match(line.text))}
+    if any((one := line_of.option(lines[at])) and one.label for at in found):
+        return lines  # they are options
     signs = {match["sign"] in _RIGHT_SIGNS for match in found.values()}
     others = [line for at, line in enumerate(lines) if at not in found and not line.is_blank]
     if len(found) < FEWEST or len(signs) != len({True, False}):

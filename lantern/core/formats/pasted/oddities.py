@@ -63,7 +63,7 @@ def odd(fields: dict[str, Any]) -> Message | None:
         for pair in fields.get("pairs", ())
         if _COUNTED_LEFT.match(str(pair["left"])) and _LETTERED.match(str(pair["right"]))
     ]
-    marks = [found[0] for text in (prompt, *options, *answers) if (found := _MARKS_LEFT.search(text))]
+    marks = [found[0] for text in (prompt, *options, *typed) if (found := _MARKS_LEFT.search(text))]
     begun = [prompt[:20]] if prompt and _NO_BEGINNING.match(prompt) else []
     is_written = bool(answers) or fields.get("scored") is False
     below = [prompt.split("\n")[1]] if is_written and "\n" in prompt and "```" not in prompt else []

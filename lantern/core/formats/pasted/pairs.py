@@ -17,7 +17,7 @@ _BETWEEN = (
     re.compile(r"\s*::\s*"),
     re.compile(r"\s*=\s*"),
     re.compile(r"\s*[:：]\s+"),
-    re.compile(r"\s*;\s+"),
+    re.compile(r"\s*;\s*"),
     re.compile(r"\s+/\s+"),
     re.compile(r"\s*\.{4,}\s*"),
     re.compile(r"\s*,\s+"),
@@ -103,6 +103,10 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
         pairs = [(half[0], half[1]) for half in halves]
         if all(_NO_TERM.match(left) for left, _ in pairs) or len({right for _, right in pairs}) == 1:
             continue
+        if len({half[0].partition(":")[0] for half in halves if ": " in half[0]}) == 1 and all(
+            ": " in h[0] for h in halves
+        ):
+            continue  # "Translate: the harbour – der Hafen" asks
         if any(_OPTIONS_WITHIN.search(half[1]) for half in halves):
             continue
         if between in _EQUALS and _has_options(bare):

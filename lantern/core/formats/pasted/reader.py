@@ -24,6 +24,7 @@ from lantern.core.formats.pasted.asking import (
     beside_the_key,
     counted_twice,
     is_passage,
+    may_ask,
     waits,
     with_doubts,
 )
@@ -43,7 +44,7 @@ from lantern.core.formats.pasted.statements import states
 from lantern.core.formats.pasted.sub_questions import sub_questions
 from lantern.core.formats.pasted.tables import Table, tables_in
 from lantern.core.formats.pasted.tidy import tidy
-from lantern.core.formats.pasted.words import COLONS_AS_PAIRS, COMMAS_AS_PAIRS, NO_QUESTION, glued, left_out
+from lantern.core.formats.pasted.words import COLONS_AS_PAIRS, COMMAS_AS_PAIRS, MAY_ASK, NO_QUESTION, glued, left_out
 from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.formats.weights import weigh
 from lantern.core.messages import Message, said
@@ -329,6 +330,11 @@ class _Reader:
             "prompt": literal(heading.strip().strip("*# "))[:LONGEST_PAGE],
             "body": literal(body.strip())[:LONGEST_PAGE],
         }
+        if not wanted and may_ask(block.text):
+            told = (MAY_ASK,)
+            return Found(
+                block.at, Entry(place=line_place(block.at), text=block.source.strip(), sentences=told, sure=False)
+            )
         item = self._item(fields)
         page = None if isinstance(item, Message) else item
         sentences = () if wanted else (NO_QUESTION,)
