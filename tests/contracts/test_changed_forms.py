@@ -23,7 +23,7 @@ from tests.contracts.test_formats import ids, same, stored
 
 FORMS = {form.name: form for form in WRITERS}
 WAYS = ("deleted", "doubled", "moved")
-many = settings(max_examples=80, deadline=None, suppress_health_check=list(HealthCheck))
+many = settings(max_examples=50, deadline=None, suppress_health_check=list(HealthCheck))
 some_sets = st.lists(any_item(), min_size=1, max_size=3)
 places = st.tuples(st.sampled_from(WAYS), st.floats(0, 1), st.floats(0, 1))
 
