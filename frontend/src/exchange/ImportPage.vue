@@ -1,8 +1,7 @@
 <script setup lang="ts">
 /** Questions from anywhere: shown line by line, mended where they were not understood, and only then added. */
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { watchDebounced } from '@vueuse/core'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { I18nT } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data } from '@/api/http'
@@ -12,7 +11,7 @@ import { field, progressBar } from '@/ui/recipes'
 import { registry } from '@/questions/registry'
 import ImportEntry from './ImportEntry.vue'
 import ImportSource from './ImportSource.vue'
-import { forget, keep, kept } from './keptOnDevice'
+import { forget, kept, useKept } from './keptOnDevice'
 import { isDoubtful, useImport, type Kept, type Row } from './useImport'
 import { t } from './words'
 import { t as common } from '@/ui/words'
@@ -49,8 +48,6 @@ const only = ref(false)
 const looking = ref(true)
 /** Once it is added nothing of it is kept, whatever had been changed just before. */
 let added = false
-/** Whether all of it, as it stands, is kept on the device. */
-const safe = ref(false)
 
 const sets = useQuery({
   queryKey: ['sets', ''],
@@ -94,15 +91,10 @@ onMounted(async () => {
   title.value ||= incoming.found.value?.title ?? ''
 })
 const state = [found, rows, title, into, incoming.reading]
-watch(state, () => (safe.value = false), { deep: true })
-watchDebounced(
-  state,
-  async () => {
-    const now = added ? null : incoming.kept()
-    safe.value = now !== null && (await keep({ ...now, title: title.value, into: into.value }))
-  },
-  { debounce: 300, deep: true },
-)
+const safe = useKept(state, () => {
+  const now = added ? null : incoming.kept()
+  return now && { ...now, title: title.value, into: into.value }
+})
 
 async function readText(text: string): Promise<void> {
   await incoming.readText(text)
