@@ -2,6 +2,7 @@
 numbered, how its options are listed, how it is said what is right. Each way is known by itself; what fails, fails in
 combination."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from random import Random
 
@@ -56,6 +57,31 @@ IN_ONE_LINE = (
     ("{A}", ", "),
     ("{n}.{A}", " "),
 )
+TREACHEROUS_PROMPTS = (
+    "Which knot makes a loop?", "What pulls the sea?", "The bow is", "A ship's rudder is used to",
+    "Complete: The tide …", "Which of these is NOT a rope?", "What is 3 + 4?", "What does “ahoy” mean?",
+    "Read the sign: “No anchoring”. What is forbidden here?", "In which year was the mole built?",
+    "Choose the right spelling:", "A pilot comes on board when", "Which statement is true?",
+    "Which statement about fog is false?", "Which two of these float? (Choose one pair.)",
+    "How many nautical miles are 10 km (rounded)?", "The opposite of “port” is _____.",
+    "Look at the chart (page 12). Where is the wreck?", "What happens if the keel breaks, e.g. on a rock?",
+    "Dr. Ferrand asks: why is the sea salty?", "If x = 3, what is 2x + 1?", "Name the part that holds the sail:",
+    "Why do gulls follow ships? Give the best reason.", "What does the abbreviation VHF stand for?",
+    "The Seamew left at 7.30 a.m. When was that?", "Who said: “The lantern never sleeps”?",
+    "What is the formula of water?", "Which line is correct?", "Select the word that fits: The crew ___ on deck.",
+    "Ships over 50 m long must show which lights at night, when they are at anchor?",
+)  # fmt: skip
+TREACHEROUS = (
+    "reef knot", "bowline", "sheet bend", "the moon", "the wind", "the front of a ship", "A rope that holds the bow",
+    "An anchor", "7", "1.852 km", "1,852 m", "-3", "50 %", "1911", "12 May 1911", "H2O", "CO2", "x = 5", "2 + 5", "yes",
+    "no", "all of the above", "None of these", "Both A and B", "red, white and green", "in the harbour (outside)",
+    "it is right", "It is correct to wait.", "true north", "false horizon", "to steer; to stop", "steer/turn",
+    "very high frequency", "“Welcome!”", "at 7:30", "at half past seven in the morning, when the tide turns",
+    "they are hungry", "because of the salt", "It sinks.", "I don't know", "S. Brandt", "e.g. a buoy", "No.",
+    "Answer the radio", "Key West", "the question mark", "The crew were on deck.", "3rd mate", "5 masts", "A4",
+    "B flat", "C", "π", "½", "10–12 knots", "> 5", "sin x", "Option trading", "a", "the", "does", "do",
+    "Part of the hull", "one light", "two lights: red and green", "Hint of green", "Points of the compass", "page 3",
+)  # fmt: skip
 INTROS = ("", "Here is your quiz:\n\n", "# Knots and tides\n\n")
 OUTROS = ("", "\n\nLet me know if you would like more!")
 
@@ -69,9 +95,25 @@ class Written:
     ways: tuple[str, ...]
 
 
+Asked = tuple[str, tuple[str, ...], int, str]
+"""(the prompt, its options, the number of the right one from 0, why it is right)."""
+
+
 def choices(random: Random) -> Written:
     """Several choice questions in one way."""
-    asked = random.sample(CHOICES, random.choice((2, 3, 4)))
+    return _choices(random, random.sample(CHOICES, random.choice((2, 3, 4))))
+
+
+def treacherous(random: Random) -> Written:
+    """Choice questions whose words look like something else: like a number, a letter, a label, a key."""
+    asked = []
+    for prompt in random.sample(TREACHEROUS_PROMPTS, random.choice((2, 3, 4))):
+        options = tuple(random.sample(TREACHEROUS, random.choice((2, 3, 4, 5))))
+        asked.append((prompt, options, random.randrange(len(options)), random.choice(CHOICES)[3]))
+    return _choices(random, asked)
+
+
+def _choices(random: Random, asked: Sequence[Asked]) -> Written:
     said = random.choice(("below", "marked", "at the end", "at the end"))
     number = random.choice(NUMBERS if said == "at the end" else NUMBERS + UNNUMBERED)
     has_letters = random.random() < 0.7
@@ -95,12 +137,12 @@ def choices(random: Random) -> Written:
     return Written(text, meant, (number, option, way))
 
 
-def _options(one: tuple[str, tuple[str, ...], int, str], option: str, mark: str) -> list[str]:
+def _options(one: Asked, option: str, mark: str) -> list[str]:
     texts = [mark.format(o=text) if mark and at == one[2] else text for at, text in enumerate(one[1])]
     return [option.format(a=LETTERS[at].lower(), A=LETTERS[at], o=text) for at, text in enumerate(texts)]
 
 
-def _said(way: str, n: int, one: tuple[str, tuple[str, ...], int, str]) -> str:
+def _said(way: str, n: int, one: Asked) -> str:
     _, options, right, why = one
     return way.format(n=n, a=LETTERS[right].lower(), A=LETTERS[right], o=options[right], w=why)
 

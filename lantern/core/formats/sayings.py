@@ -15,16 +15,18 @@ from functools import cache
 class Sayings:
     """Words for what stands in front of something ("Answer: …", "Frage 3"), and those that say something themselves.
 
-    question, option, answer, why, points, topic, time, by: a label, also of a column. `wrong_option` heads a column of
-    wrong ones. `right`: an option is marked with it ("(correct)"). `true`, `false` and their letters: what a statement is
-    said to be. `aside`: labels of lines that are no part of a question (a hint, a source). `key`: heads the answers at the
-    end. `section`: begins a part of a test. `bank`: heads words that belong into gaps. `own`: instead of an answer,
-    that it is the student's own. `model`: before an answer as it may be. `either`: between two answers that both are right. `both`: between two that are right, `between`: before the ends of a range,
-    together. `between`: before the lowest and the highest of numbers that are right. `number`: heads a column of numbers. `because` begins a reason. `page`, `see`: before the number of a page, a
-    reference. `about_you`: before a line for a name. `write`, `ordering`: what is asked where something is to be written, to be put
-    into order. `speaks`: a sentence to the teacher, not to students. `closed_kind`, `open_kind`: kinds of questions. `sort`: a word before "question" that says nothing of it.
-    `do`: what several questions below it are to be done with.
-    `letter_head`: lines above a letter.
+    In front of something, also at the head of a column: `question`, `option`, `answer`, `why`, `points`, `topic`, `time`,
+    `by` (who wrote it), `aside` (what is no part of a question: a hint, a source), `model` (an answer as it may be),
+    `number`, `kind`, `letter_head` (a line above a letter: its sender, its date); `wrong_option` heads a column of wrong ones.
+    Above several: `key` (the answers at the end), `section` (a part of a test), `bank` (words that belong into gaps), `do`
+    (what the questions below are to be done with).
+    With an option: `right` ("(correct)"). With a statement: `true`, `false` and their letters.
+    In an answer: `either` between two of which each is right, `both` between two that are right together, `between` before
+    the lowest and the highest of numbers that are right, `because` before a reason, `page` and `see` before the number of a
+    page and a reference, `own` where the answer is the student's own.
+    In what is asked: `write` where something is to be written, `ordering` where it is to be put into order; `closed_kind`
+    and `open_kind` name kinds of questions, `sort` is a word before "question" that says nothing of its kind.
+    To nobody who answers: `about_you` before a line for a name, `speaks` in a sentence to the teacher.
     """
 
     question: str
@@ -92,7 +94,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         about_you="name|date|class|score|student|teacher|period|group|marks?",
         write="draw|label|explain|describe|discuss|compare|define|outline|summari[sz]e|justify|evaluate|sketch|give|list|state|name|tell|write|why|how|what|in your own words",
         ordering="order|rank|sequence|sequencing|arrange|chronological(?:ly)?|first to last",
-        speaks="could you|want (?:some )?more|can you (?:put|add|use|check|look|please)|let me know|would you like|do you want|do you need|shall i|should i|can i help|feel free|i can also|i could also|i hope",
+        speaks="could you|want (?:some )?more|want me to|can you (?:put|add|use|check|look|please)|let me know|would you like|do you want|do you need|shall i|should i|can i help|feel free|i can also|i could also|i hope",
         closed_kind="(?:multiple|single)[- ]?(?:choice|select|response|answer)s?|mcqs?|short(?: |-)?answers?|fill[- ]?in(?:[- ]the)?[- ]?(?:blanks?|gaps?)|cloze|gaps?|numeric(?:al)?|matching|ordering|checkbox(?:es)?|dropdown|text|choice",
         open_kind="open(?:[- ]?ended)?(?: response)?|essay|long answer|free (?:text|response)|paragraph",
         sort="bonus|exit|extra|warm[- ]?up|practice|starter|final|challenge",

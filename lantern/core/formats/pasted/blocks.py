@@ -31,7 +31,10 @@ _IS_SAID = re.compile(
 """A statement that is said to be true or false."""
 _NAME = re.compile(r"[^\W\d_][^\W\d]+(?:\s[^\W\d_][^\W\d]+)?")
 _POINTED = re.compile(r"^\s*(?:→|⇒|->|=>)\s*\S")
-_TO_FILL_IN = re.compile(rf"^(?:\W*{words('about_you')}\s*[.:：]?\s*[_.…]{{3,}}\W*)+$", re.I)
+_TO_FILL_IN = re.compile(
+    rf"^(?:\W*(?:{words('about_you')}|total|summe|gesamt)\s*[.:：]?\s*[_.…]{{3,}}\W*(?:\d{{1,3}}\s*(?:{words('points')})?\W*)?)+$",
+    re.I,
+)
 _ANSWERED = re.compile(r"[?？؟]\s+[^\s?？؟(\[_][^?？؟_]{0,60}$")
 LONGEST_HEADING, MOST_LAST_LINES = 100, 3
 MOST_WORDS_OF_A_TITLE, FEWEST_NESTED = 3, 2
@@ -146,7 +149,7 @@ class _Cutter:
         line = self._body[at]
         if line.code:
             return False
-        bare = line.text.strip().strip("*_# ")
+        bare = line_of.points_in(line.text.strip("*_# "))[0].strip()
         if _TO_FILL_IN.match(line.text):
             return True
         if not bare or len(bare) > LONGEST_HEADING or line_of.question_number(bare) or line_of.answer(line.text):
@@ -249,6 +252,11 @@ def is_heading(text: str) -> bool:
     return _HEADING.match(text.strip().strip("*_# ")) is not None
 
 
+def speaks(line: Line) -> bool:
+    """Whether a line is a word to the reader: "Let me know if you would like more!"."""
+    return _SPEAKS.search(line.text) is not None
+
+
 def belongs(line: Line) -> bool:
     """Whether the line can only belong to the question above it."""
     text = line.text
@@ -272,12 +280,20 @@ def _asks_anew(line: Line, above: Block) -> bool:
     one = line_of.option(line)
     if one and not one.sure and _is_done(above) and line_of.options_in_one_line(line):
         return True
+    if one is None and "__" in line.text and line_of.answer(above.filled[-1].text) is not None:
+        return True
     if not line.text.rstrip().endswith(("?", "？", "؟")) or not _is_done(above) or (one and one.sure):
         return False
-    if line.bold and one is None and not above.filled[-1].bold:
+    if one is None and (_is_answered(above) or (line.bold and not above.filled[-1].bold)):
         return True
     indent, last = (len(text) - len(text.lstrip()) for text in (line.text, above.filled[-1].text))
     return indent < last and (one is not None or (line.text[:1].isupper() and not belongs(line)))
+
+
+def _is_answered(block: Block) -> bool:
+    """Whether it ends in what is right, or why."""
+    last = block.filled[-1].text
+    return line_of.answer(last) is not None or line_of.reason(last) is not None
 
 
 def _is_prose(block: Block) -> bool:

@@ -211,9 +211,16 @@ def answers_itself(line: str) -> bool:
     return _in_line(line.strip()) is not None
 
 
+def fills_itself(line: str) -> bool:
+    """Whether a line is a sentence with a gap, and its word behind it."""
+    text = line.strip()
+    return len(GAP.findall(text)) == 1 and (_WORD_BEHIND.match(text) or _ANSWER_AFTER.match(text)) is not None
+
+
 def _gaps_in_brackets(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
     asks = prompt.endswith(ASKS) or (parts.numbered and (parts.points or TO_WRITE.match(prompt)))
-    return bracketed(prompt, language) if BRACKETED.search(prompt) and not asks else None
+    has_sentence = re.search(r"\w", BRACKETED.sub("", prompt)) is not None
+    return bracketed(prompt, language) if BRACKETED.search(prompt) and has_sentence and not asks else None
 
 
 def _open(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:

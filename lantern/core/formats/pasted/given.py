@@ -30,7 +30,7 @@ def banks_of(blocks: list[Block]) -> list[tuple[str, ...]]:
     for block in blocks:
         banks.append(bank if block.number is not None else ())
         words = (
-            re.split(r"\s*[,;|/·•\t]\s*|\s{3,}", block.filled[-1].text.strip("()[] ."))
+            re.split(r"\s*[,;|/·•\t]\s*|\s+[-–—]\s+|\s{3,}", block.filled[-1].text.strip("()[] ."))
             if block.number is None and block.filled
             else []
         )

@@ -15,7 +15,8 @@ _ONE_SAID = rf"(?:{words('true')}|{words('false')}|{LETTER}|[TFtf])(?![\w’'])"
 _NUMBER = r"(?:\d{1,3}|[ivx]{1,5}|[IVX]{1,5})"
 _Q = rf"(?:(?:{words('question')})\s*\.?\s*)?"
 _HEAD = re.compile(
-    rf"^[\s#*_>•\-–(]*(?:{words('key')}|{words('answer')})[\s*_]*(?:[.:：)]|(?=\(?\d|$))[\s*_]*(?P<rest>.*)$", re.I
+    rf"^[\s#*_>•\-–(✅✔☑📝🔑💡📋🗝\ufe0f]*(?:{words('key')}|{words('answer')})[\s*_]*(?:[.:：)]|(?=\(?\d|$))[\s*_]*(?P<rest>.*)$",
+    re.I,
 )
 _HEAD_OF_TABLE = re.compile(
     rf"^\s*\|?\s*(?:{words('question')}|{words('number')})\s*\|\s*(?:{words('key')}|{words('answer')})\s*\|?\s*(?P<rest>)$",
@@ -254,13 +255,17 @@ def _read(lines: list[Line], above: list[Line], asked: list[int]) -> Key | None:
             key.answers |= {(section, number): said for number, said in found}
             key.lines |= {(section, number): line for number, _ in found}
             last = (section, found[-1][0])
-        elif last and line.text[:1].isspace():
+        elif last and _indent(line) > _indent(key.lines[last]):
             key.answers[last] += f" – {text}"
         else:
             key.left.append(line)
             if len(key.left) > len(key.answers) + MOST_LEFT:
                 return None
     return key
+
+
+def _indent(line: Line) -> int:
+    return len(line.text) - len(line.text.lstrip())
 
 
 def _cells(line: str) -> list[tuple[int, str]]:

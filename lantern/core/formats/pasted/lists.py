@@ -22,7 +22,7 @@ FEWEST = 3
 def with_items_counted(lines: list[Line]) -> list[Line]:
     """Bullets before items that are questions by themselves become numbers. Below a question they are its options, and
     stay."""
-    found = {at: match for at, line in enumerate(lines) if not line.code and (match := _BULLET.match(line.text))}
+    found = {at: match for at, line in enumerate(lines) if _is_item(line) and (match := _BULLET.match(line.text))}
     looks = {(match[1], match[2]) for match in found.values()}
     if len(found) < FEWEST or len(looks) != 1 or any(line_of.question_number(line.text) for line in lines):
         return lines
@@ -37,7 +37,8 @@ def with_items_counted(lines: list[Line]) -> list[Line]:
     one_below = all(asking) and all(len(group) == 1 for group in below)
     for at in () if one_below else range(first, last + 1):
         line = lines[at]
-        is_said = line.is_blank or _is_answer(line) or line.bold or _POINTED.match(line.text) is not None
+        is_aside = line.is_blank or line_of.is_aside(line.text)
+        is_said = is_aside or _is_answer(line) or line.bold or _POINTED.match(line.text) is not None
         is_ok = _asks_itself(lines, at, found[at].end()) if at in found else is_said
         if not is_ok:
             return lines
@@ -46,6 +47,11 @@ def with_items_counted(lines: list[Line]) -> list[Line]:
         line.saying(f"{found[at][1]}{numbers[at]}. {line.text[found[at].end() :]}") if at in found else line
         for at, line in enumerate(lines)
     ]
+
+
+def _is_item(line: Line) -> bool:
+    """ "- 2 -" is the number of a page."""
+    return not line.code and not line_of.is_aside(line.text)
 
 
 def _spans(found: "dict[int, re.Match[str]]", last: int) -> list[tuple[int, int]]:

@@ -39,16 +39,16 @@ def odd(fields: dict[str, Any]) -> Message | None:
     for text in (prompt, *options, *answers):
         found = _LABEL.search(text)
         if found:
-            return _strange(found[0])
+            return stands_in_it(found[0])
     within = next((found for option in options if (found := _OPTION_WITHIN.search(option))), None)
     if within:
-        return _strange(within[0])
+        return stands_in_it(within[0])
     line = next((line for line in prompt.split("\n")[1:] if _OPTION_LINE.match(line)), None)
     if line:
-        return _strange(line)
+        return stands_in_it(line)
     asking = next((answer for answer in answers if answer.rstrip().endswith(("?", "？", "؟"))), None)
     if asking:
-        return _strange(asking)
+        return stands_in_it(asking)
     label = _ASKING_WORD.match(prompt)
     labelled = [label[0]] if label else [line for line in prompt.split("\n")[1:] if is_labelled(line)]
     chosen = [one for one in _SLASHED.findall(prompt) if {part.strip(" .") for part in one.split("/")} & set(answers)]
@@ -69,7 +69,7 @@ def odd(fields: dict[str, Any]) -> Message | None:
     below = [prompt.split("\n")[1]] if is_written and "\n" in prompt and "```" not in prompt else []
     strange = next(iter((*labelled, *signs, *chosen, *lettered, *marks, *begun, *below)), None)
     if strange is not None:
-        return _strange(strange)
+        return stands_in_it(strange)
     long = next((one for one in answers if len(one.split()) > MOST_WORDS_TYPED or _SENTENCES.search(one)), None)
     if long is not None:
         nobody = "“{answer}” is long for an answer that is typed: hardly anybody will write just that."
@@ -81,7 +81,7 @@ def odd(fields: dict[str, Any]) -> Message | None:
     return None
 
 
-def _strange(text: str) -> Message:
+def stands_in_it(text: str) -> Message:
     return said(
         "stands_in_it", "“{text}” stands in it: look whether it was read as it is meant.", text=text.strip()[:60]
     )

@@ -52,7 +52,7 @@ class Parts:
     """`answer` is what an answer line or a key says. `left` are lines that are in no part of the question. `glued` are
     those that were taken as going on with the option above them, which is a guess; `guessed_options`: options without
     any mark. `is_open`: it is said of it that anything may be written. `crossed`: a small x was taken as
-    a mark."""
+    a mark. `answered_twice`: a second answer line was left."""
 
     prompt: list[str] = field(default_factory=list)
     options: list[OptionLine] = field(default_factory=list)
@@ -67,6 +67,7 @@ class Parts:
     guessed_options: bool = False
     is_open: bool = False
     crossed: bool = False
+    answered_twice: bool = False
     bank: tuple[str, ...] = ()
     bank_line: str = ""
     glued: list[str] = field(default_factory=list)
@@ -136,6 +137,7 @@ class _Taker:
         if answer is not None:
             if parts.answer is not None:
                 parts.left.append(line.source)
+                parts.answered_twice = True
             elif line_of.is_model(text) and not self._options:
                 parts.is_open = True
                 parts.why.append(answer)

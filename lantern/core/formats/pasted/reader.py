@@ -8,9 +8,10 @@
    entry that is out: offered as a page, and not taken unless it is wanted.
 """
 
-import re
 from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import replace
+from itertools import groupby
+from operator import itemgetter
 from typing import Any
 
 from pydantic import ValidationError
@@ -28,21 +29,21 @@ from lantern.core.formats.pasted.asking import (
     waits,
     with_doubts,
 )
-from lantern.core.formats.pasted.blocks import Block, Cut, cut, is_heading
+from lantern.core.formats.pasted.blocks import Block, Cut, cut
 from lantern.core.formats.pasted.capitals import CAPITALS_AS_KEY, marked_by_capitals
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
-from lantern.core.formats.pasted.fields import answers_itself, fields_of, is_task, match_fields, seems_answered, sums
+from lantern.core.formats.pasted.fields import fields_of, match_fields, seems_answered
 from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps
 from lantern.core.formats.pasted.lists import counted_pairs, with_items_counted, with_signs_said
 from lantern.core.formats.pasted.literal import literal
-from lantern.core.formats.pasted.made import ASKS, Made
-from lantern.core.formats.pasted.oddities import odd
+from lantern.core.formats.pasted.made import Made
+from lantern.core.formats.pasted.oddities import odd, stands_in_it
 from lantern.core.formats.pasted.pairs import PairList, pairs_of
 from lantern.core.formats.pasted.parts import Parts, taken_apart
-from lantern.core.formats.pasted.source import Line, lines_of
-from lantern.core.formats.pasted.statements import states
-from lantern.core.formats.pasted.sub_questions import sub_questions
+from lantern.core.formats.pasted.several import several_in
+from lantern.core.formats.pasted.source import Line, lines_of, says_who_wrote
 from lantern.core.formats.pasted.tables import Table, tables_in
+from lantern.core.formats.pasted.tails import stands_apart, without_tails
 from lantern.core.formats.pasted.tidy import tidy
 from lantern.core.formats.pasted.words import COLONS_AS_PAIRS, COMMAS_AS_PAIRS, MAY_ASK, NO_QUESTION, glued, left_out
 from lantern.core.formats.sheet_rows import read_rows
@@ -57,8 +58,7 @@ from lantern.core.sentences import message_of
 LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
 LONGEST_PAGE = 4000
-_LABEL = re.compile(r"^\s*\(?[A-La-l][.)]\s+(?=\S)")
-FEWEST_ALIKE, FEWEST_IN_A_ROW = 2, 3
+FEWEST_IN_A_ROW = 3
 
 
 def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[str, str] | None = None) -> Incoming:
@@ -83,6 +83,9 @@ def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[s
 
 
 def _found_in(lines: list[Line], reader: "_Reader", incoming: Incoming) -> Iterator[Found]:
+    letters = [line for line in lines if says_who_wrote(line.text)]
+    yield from (reader.prose(Block([line]), wanted=False) for line in letters)
+    lines = [line.saying("") if line in letters else line for line in lines]
     for step in _BEFORE:
         lines = step(lines)
     marked = marked_by_capitals(lines)
@@ -127,26 +130,26 @@ class _Reader:
         cuts = cut(lines)
         if cuts.title:
             incoming.title = cuts.title.text.strip("*_ ")[:200]
+        cuts.blocks = without_tails(cuts.blocks)
         given = gives_numbered_gaps(cuts)
         banks = banks_of(cuts.blocks)
         wanted = zip(cuts.blocks[: MOST_ENTRIES + 1], banks, strict=False)  # of more, nothing is shown
         blocks = [(block, *self._read(block, cuts, bank)) for block, bank in wanted]
-        lone = [block for block, parts, _ in blocks if parts and len(block.filled) == 1 and seems_answered(block.text)]
-        in_a_row = len(lone) >= FEWEST_IN_A_ROW and len(lone) * 3 >= len(blocks) * 2
-        asking = [asks(block, parts) or (in_a_row and block in lone) for block, parts, _ in blocks]
+        lone = _in_a_row([block for block, _, _ in blocks])
+        asking = [asks(block, parts) or any(block is one for one in lone) for block, parts, _ in blocks]
         if blocks and not tables and not listed and not any(asking):
             incoming.title = ""
-            yield self._prose(_joined(lines), wanted=False)
+            yield self.prose(_joined(lines), wanted=False)
             return
         for block, parts, found in with_doubts(counted_twice(beside_the_key(blocks, cuts.key), cuts.key)):
-            is_asked = parts is None or asks(block, parts) or (in_a_row and block in lone)
+            is_asked = parts is None or asks(block, parts) or any(block is one for one in lone)
             if parts is not None and not is_asked and not waits(block, found):
-                yield self._prose(block, wanted=is_passage(block))
+                yield self.prose(block, wanted=is_passage(block))
             else:
                 yield from found
         unused = [] if given else cuts.key.unused((block.section, block.number) for block in cuts.blocks)
         for line in (*cuts.passed, *cuts.key.left, *unused):
-            yield self._prose(Block([line]), wanted=False)
+            yield self.prose(Block([line]), wanted=False)
 
     def _rows(self, table: Table, incoming: Incoming) -> Iterator[Found]:
         """A table among the lines, read as a sheet."""
@@ -171,32 +174,14 @@ class _Reader:
         return (None, several) if several is not None else self._question(block, key, bank)
 
     def _several(self, block: Block, key: str | None, cuts: Cut) -> list[Found] | None:
-        """The questions that one block holds, with what stands above them; None where it is one question."""
-        lines, is_free = block.filled, block.number is None
-        told = (states, answers_itself, seems_answered, sums)
-        alike = max(sum(map(one, block.texts)) for one in told)
-        nearly = max(FEWEST_ALIKE, len(lines) - 1) if answers_itself(lines[-1].text) else len(lines)
-        if is_free and len(lines) > 1 and (alike >= nearly or all(map(is_task, block.texts))):
-            return self._apart(lines, block, cuts)
-        headed = is_free and len(lines) > FEWEST_ALIKE and is_heading(lines[0].text)
-        if headed and any(all(map(one, block.texts[1:])) for one in told):
-            rest = [line.saying(_LABEL.sub("", line.text)) for line in lines[1:]]
-            return [self._prose(Block(lines[:1]), wanted=False), *self._apart(rest, block, cuts)]
-        inner = sub_questions(block, key)
-        if inner is not None:
-            above, apart = inner
-            asked_apart = [found for one in apart for found in self._read(one, cuts)[1]]
-            return [self._prose(above, wanted=is_passage(above)), *asked_apart] if above.filled else asked_apart
-        options = [one for line in lines[1:] if (one := line_of.option(line)) and _is_asked(one.text)]
-        asks_nothing = is_free or not any(line.text.rstrip().endswith(ASKS[:3]) for line in lines)
-        if asks_nothing and len(options) > 1 and len(options) == len(lines) - 1:
-            rest = [line.saying(one.text) for line, one in zip(lines[1:], options, strict=True)]
-            return [self._prose(Block(lines[:1]), wanted=False), *self._apart(rest, block, cuts)]
-        return None
-
-    def _apart(self, lines: Sequence[Line], block: Block, cuts: Cut) -> list[Found]:
-        """Lines of a block that are questions by themselves."""
-        return [found for line in lines for found in self._read(Block([line], None, block.section), cuts)[1]]
+        """The questions that one block holds, with what stands around them; None where it is one question."""
+        several = several_in(block, key)
+        if several is None:
+            return None
+        above, below = several.above, several.below
+        around = [*([(above, is_passage(above))] if above.filled else []), *([(below, False)] if below.filled else [])]
+        asked = [found for one in several.asked for found in self._read(one, cuts)[1]]
+        return [*(self.prose(one, wanted=wanted) for one, wanted in around), *asked]
 
     def _question(self, block: Block, key: str | None, bank: tuple[str, ...]) -> tuple[Parts, list[Found]]:
         parts, made = self._taken(block, key, bank, glues=True)
@@ -253,7 +238,7 @@ class _Reader:
         sentences: Sequence[Message], readings: list[tuple[Message, dict[str, Any]]],
     ) -> Entry:  # fmt: skip
         place = line_place(block.at)
-        sure = made.sure and not parts.glued
+        sure = made.sure and not parts.glued and not parts.answered_twice
         shown = []
         for says, fields in readings:
             item = self._item(self._with_facts(made, parts, fields))
@@ -264,7 +249,8 @@ class _Reader:
         item = self._item(self._with_facts(made, parts))
         if isinstance(item, Message):
             return Entry(place=place, text=text, sentences=(item,), sure=False)
-        strange = odd(made.fields)
+        apart = stands_apart(block, str(made.fields.get("text") or made.fields["prompt"]))
+        strange = stands_in_it(apart) if apart else odd(made.fields)
         if strange is not None:
             sure, sentences = False, [*sentences, strange]
         return Entry(place=place, text=text, item=item, sentences=tuple(sentences), sure=sure, readings=tuple(shown))
@@ -322,7 +308,7 @@ class _Reader:
                     block.at, Entry(place=place, text=block.text, item=item, sentences=sentences, sure=not sentences)
                 )
 
-    def _prose(self, block: Block, *, wanted: bool) -> Found:
+    def prose(self, block: Block, *, wanted: bool) -> Found:
         """What asks nothing, as a page: `wanted`, or only offered."""
         heading, _, body = block.text.strip().partition("\n")
         fields = {
@@ -349,8 +335,11 @@ class _Reader:
         )
 
 
-def _is_asked(text: str) -> bool:
-    return text.rstrip().endswith(ASKS[:3]) or answers_itself(text)
+def _in_a_row(blocks: list[Block]) -> list[Block]:
+    """Questions of one line each, with a few words behind them, that follow each other."""
+    alike = [len(block.filled) == 1 and seems_answered(block.text) for block in blocks]
+    runs = [[*run] for _, run in groupby(zip(alike, blocks, strict=True), itemgetter(0))]
+    return [block for run in runs if len(run) >= FEWEST_IN_A_ROW for is_alike, block in run if is_alike]
 
 
 def _taken_as_heading(row: str) -> Message:

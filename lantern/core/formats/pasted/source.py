@@ -21,9 +21,24 @@ _SENT = re.compile(
     r"^\s*(?:\[[^\[\]]{0,20}\d{1,2}[:.]\d{2}[^\[\]]{0,10}\]|\d{1,2}[./]\d{1,2}[./]\d{2,4},?\s+\d{1,2}:\d{2}(?:\s*[-–])?)\s*[^:\n]{1,30}:\s+"
 )
 """When and by whom a message of a chat was sent."""
+_WROTE = re.compile(
+    r"^\s*(?=.*\d)(?:on|am|le|el|il|em|op|den)\s.{6,100}"
+    r"\s(?:wrote|schrieb|a écrit|escribió|ha scritto|escreveu|schreef|skrev).{0,60}\s?[:：]\s*$",
+    re.I,
+)
+"""Who wrote what is quoted, and when."""
 _RULE = re.compile(r"^\s*(?:[-–—*=_~•·]\s?){3,}\s*$|^--\s*$")
 _GAP_LINE = re.compile(r"^\s*_+\s*$")
 _FENCE = re.compile(r"^\s*(?:```|~~~)\s*[\w+-]*\s*$")
+_OF_TEXT = re.compile(r"^\s*(?:```|~~~)\s*(?:markdown|md|text|txt|plaintext)\s*$", re.I)
+_ASKS_OR_SAYS = re.compile(
+    rf"^\s*(?:#{{1,6}}\s+|\**)?(?:\d{{1,3}}[.)]\s|\(?{LETTER}[.)]\s|(?:{BULLET})\s+\S|(?:{words('question')})\s*\d"
+    rf"|(?:{words('answer')})\s*[:：])|[?？؟]\s*$",
+    re.I,
+)
+_LISTED = re.compile(rf"^\s*(?:\d{{1,3}}[.)]\s|{LETTER}[.)]\s|(?:{BULLET})\s+\S)")
+_LINE_END = re.compile(r"(?<=[^\s\\])\\$")
+"""A break of the line, as some editors of Markdown write it."""
 _TAG = re.compile(r"</?(?:details|summary|br|p|div|span|ul|ol|li|hr)\b[^<>]{0,200}>", re.I)
 _BREAK = re.compile(r"(?<=\S)\s*<br\s*/?>\s*(?=\S)", re.I)
 BREAK = "\v"
@@ -54,7 +69,8 @@ _TRUTH = re.compile(rf"^(?:{words('true')}|{words('false')})[.!]?$", re.I)
 _ANSWERS = re.compile(rf"^(?:{words('answer')}|{words('why')})\s*[:：]", re.I)
 _SAID_IN_BRACKETS = re.compile(r"^[(\[].*[)\]]$|^[✓✔✅√✗✘❌]+\s*\w*$")
 _SIGNS = re.compile(
-    "(?m)^(\\s*)(?:(\\d)\ufe0f?\u20e3|([\U0001f130-\U0001f13b\U0001f150-\U0001f15b\U0001f170-\U0001f17b\U0001f1e6-\U0001f1f1]))\ufe0f?\\s*"
+    "(?m)^((?:[ \\t]*>)*\\s*)"
+    "(?:(\\d)\ufe0f?\u20e3|([\U0001f130-\U0001f13b\U0001f150-\U0001f15b\U0001f170-\U0001f17b\U0001f1e6-\U0001f1f1]))\ufe0f?\\s*"
 )
 """Numbers on keys and letters in boxes, as phones write them, at the beginning of a line."""
 LONGEST_RUN = 60
@@ -100,15 +116,19 @@ def lines_of(text: str) -> list[Line]:
     return list(_rejoined(lines))
 
 
+def says_who_wrote(line: str) -> bool:
+    return _WROTE.match(line) is not None
+
+
 def cleaned(text: str) -> str:
     text = (
-        _SIGNS.sub(_plain_sign, text)
+        _SIGNS.sub(_plain_sign, _UNSEEN.sub("", text))
         .replace("\r\n", "\n")
         .replace("\r", "\n")
         .replace("\f", "\n")
         .replace("\u2028", "\n")
     )
-    text = _LONG_RUN.sub(lambda found: found[1] * LONGEST_RUN, _UNSEEN.sub("", _SPACES.sub(" ", text)))
+    text = _LONG_RUN.sub(lambda found: found[1] * LONGEST_RUN, _SPACES.sub(" ", text))
     return "".join(c for c in text if c in "\n\t" or ord(c) >= 32)
 
 
@@ -124,6 +144,7 @@ def line_of(text: str, at: int = 1, source: str | None = None) -> Line:
     source = text if source is None else source
     if _RULE.match(text) and not _GAP_LINE.match(text):
         return Line(at, "", source, rule=True)
+    text = _LINE_END.sub("", text)
     text = _SLANTED_BRACKETS.sub(r"\1", _ESCAPED_LABEL.sub(r"\1\2", _STARS_BEHIND.sub(r"\1", text)))
     if "<" in text:
         broken = _BREAK.sub(BREAK if text.lstrip().startswith("|") else " ", text)
@@ -193,7 +214,9 @@ def _fenced(lines: list[str]) -> set[int]:
     found: set[int] = set()
     for first, last in zip(marks[::2], marks[1::2], strict=False):
         inside = lines[first + 1 : last]
-        if any(re.match(rf"^\s*(?:\d{{1,3}}[.)]\s|{LETTER}[.)]\s|(?:{BULLET})\s+\S)", line) for line in inside):
+        outside = [*lines[:first], *lines[last + 1 :]]
+        is_all = len(marks) == 2 and not any(_ASKS_OR_SAYS.search(line) for line in outside)
+        if is_all or _OF_TEXT.match(lines[first]) or any(_LISTED.match(line) for line in inside):
             lines[first] = lines[last] = ""
         else:
             found |= set(range(first, last + 1))

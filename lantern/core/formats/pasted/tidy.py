@@ -40,6 +40,7 @@ _PICTURE = (
     r"\u270f\u2728\u2744\u2753-\u2755\u27a1\u25b6]\ufe0f?\s*"
 )
 _PICTURES = re.compile(rf"^(\s*)(?:{_PICTURE})+(?=\S)|(?<=[\d.:?!])\s+(?:{_PICTURE})+$")
+_ONLY_PICTURES = re.compile(rf"^\s*(?:{_PICTURE})+$")
 _CIRCLE = re.compile(r"^(\s*)O\s+(?=\S)")
 """A letter that stands for a circle to be crossed."""
 _NAME_BEHIND = re.compile(r"(?<=\S)\s{2,}(?:name|date|class|score|klasse|datum|nom|nombre)\s*:?\s*_{3,}.*$", re.I)
@@ -49,6 +50,10 @@ _POINTS_BEHIND = re.compile(
 _POINTS_WITHIN = re.compile(
     rf"(\s*[(\[]\s*\d{{1,3}}\s*(?:{words('points')})\.?\s*[)\]])(\s+(?:_{{2,}}|\(?[TRVW]\s*/\s*[FO]\)?))\s*$", re.I
 )
+_POINTS_ENDING = re.compile(
+    rf"^(?P<asks>\s*\S.*[?？؟])\s*(?P<points>[(\[]\s*\d{{1,3}}\s*(?:{words('points')})\.?\s*[)\]])\s*$", re.I
+)
+_BEGINNING = re.compile(r"^\s*(?:#{1,6}\s+|[-•*]\s+)?")
 _STARRED = re.compile(rf"^\s*\*\s+\(?{LETTER}[.):]\s*\S")
 _LETTERED = re.compile(rf"^\s*\(?{LETTER}[.):]\s*\S")
 _FIRST_ROMAN, _SECOND_ROMAN = re.compile(r"^\s*[IV][.)]"), re.compile(r"^\s*II[.)]")
@@ -86,6 +91,8 @@ def tidy(lines: list[Line]) -> list[Line]:
 def _bare(text: str) -> str:
     """A line without a name to be filled in, small pictures, and crosses at what is wrong; letters in circles written
     out."""
+    if _ONLY_PICTURES.match(text):
+        return ""
     return _WRONG.sub(r"\1", _circled(_PICTURES.sub(r"\1", _NAME_BEHIND.sub("", text))))
 
 
@@ -129,7 +136,9 @@ def _as_boxes(lines: list[str]) -> list[str]:
 
 
 def _with_points(lines: list[str]) -> list[str]:
-    """ "[2]" behind several questions says how many points they are worth."""
+    """ "[2]" behind several questions says how many points they are worth. "(2 points)" behind what is asked stands
+    before it, so that the line ends as questions do."""
+    lines = [_points_before(line) for line in lines]
     far = [at for at, line in enumerate(lines) if _POINTS_FAR_BEHIND.search(line)]
     if len(far) > 1:
         lines = [_POINTS_FAR_BEHIND.sub(r" (\1 points)", line) if at in far else line for at, line in enumerate(lines)]
@@ -139,6 +148,20 @@ def _with_points(lines: list[str]) -> list[str]:
         return [_POINTS_WITHIN.sub(r"\2\1", line) for line in lines]
     named = [_POINTS_BEHIND.sub(r" (\1 points)", line) if at in found else line for at, line in enumerate(lines)]
     return [_POINTS_WITHIN.sub(r"\2\1", line) for line in named]
+
+
+def _points_before(line: str) -> str:
+    """ "1. Which …? (2 points)" as "1. (2 points) Which …?"."""
+    found = _POINTS_ENDING.match(line)
+    if not found:
+        return line
+    bare = _BEGINNING.sub("", line)
+    numbered = line_of.question_number(bare)
+    rest = numbered[2] if numbered else line_of.asked(bare) or bare
+    asks_from = len(line.rstrip()) - len(rest.rstrip())
+    if line[asks_from:].rstrip() != rest.rstrip():
+        return line  # it has points before it, too
+    return f"{line[:asks_from]}{found['points']} {found['asks'][asks_from:]}"
 
 
 def _circled(line: str) -> str:
