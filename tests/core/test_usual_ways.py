@@ -10,7 +10,7 @@ from lantern.core.formats.registry import read_typed
 from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.languages import LANGUAGES
 from tests.core.incoming_samples import Shares, shares
-from tests.samples import usual_ways
+from tests.samples import usual_exercises, usual_ways
 from tests.samples.spoken_quizzes import LANGUAGES as SPOKEN
 from tests.samples.spoken_quizzes import quizzes
 from tests.samples.usual_changes import CHANGES
@@ -45,6 +45,10 @@ def fails(found):
         (usual_ways.treacherous, 0.97),  # an option "a" that is not the option a is asked about
         (usual_ways.lists, 0.99),
         (usual_ways.worksheets, 0.99),
+        (usual_exercises.matching, 0.99),
+        (usual_exercises.ordering, 0.99),
+        (usual_exercises.several, 0.99),
+        (usual_exercises.statements, 0.99),
     ],
 )
 def test_usual_ways_are_understood_in_every_combination(sort, share):

@@ -8,6 +8,7 @@ from lantern.core.formats.pasted.source import Line
 
 _NUMBER_ALONE = re.compile(r"^\s*(\d{1,3})\s*[.)]?\s*$")
 _LETTER_ALONE = re.compile(r"^\s*\(?([A-La-l])[.)]?\s*$")
+_BULLET = re.compile(r"^[-–•*]\s+(?=\S)")
 MOST_LINES_BETWEEN, FEWEST_LETTERS = 3, 2
 
 
@@ -31,6 +32,8 @@ def with_labels(lines: list[Line]) -> list[Line]:
             or line_of.label_alone(text)
         ):
             continue
+        if line_of.answer(f"{label}x") is not None:
+            text = _BULLET.sub("", text)  # the first of a list of what is right
         indent = line.text[: len(line.text) - len(line.text.lstrip())]
         made[below] = made[below].saying(f"{indent}{label}{text}")
         made[at] = line.saying("")

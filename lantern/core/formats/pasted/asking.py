@@ -6,8 +6,9 @@ from dataclasses import dataclass, replace
 from itertools import pairwise
 
 from lantern.core.formats.exchange import Entry
+from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.blocks import Block
-from lantern.core.formats.pasted.choices import FEWEST_IN_ORDER, ORDERING
+from lantern.core.formats.pasted.choices import FEWEST_IN_ORDER
 from lantern.core.formats.pasted.fields import TO_WRITE, answers_itself, is_answered_task, sums
 from lantern.core.formats.pasted.keys import Key
 from lantern.core.formats.pasted.made import ASKS
@@ -56,7 +57,7 @@ def asks(block: Block, parts: Parts | None) -> bool:
     )
     if len(parts.options) > 1 and all(one.boxed for one in parts.options):
         return True
-    if len(parts.options) >= FEWEST_IN_ORDER and ORDERING.search(prompt):
+    if len(parts.options) >= FEWEST_IN_ORDER and line_of.is_about_order(prompt):
         return True
     if (
         parts.options

@@ -24,7 +24,7 @@ _HEADING = re.compile(
 _INSTRUCTION = re.compile(rf"^{words('do')}(?!\w)[^?？_]*[.:!]$", re.I)
 """Of several questions below it."""
 _SPEAKS = re.compile(rf"^\W*{words('speaks')}(?!\w)", re.I)
-_ASKS_WITHIN = re.compile(r"[?？؟]\s*$|[?？؟]\s+\S|__")
+_ASKS_WITHIN = re.compile(r"[?？؟](?:\s|$)|__")
 _IS_SAID = re.compile(
     rf"(?:[(\[]|[-–—→:]\s|[.!]\s+\**)(?:{words('true')}|{words('false')}|[TF])[)\]]?\**[.]?\s*$|[✅✔✓❌✗✘]\s*$", re.I
 )
@@ -130,7 +130,7 @@ class _Cutter:
             self._passed.append(line)
             self._ended = self._apart = True
             self._parts += 1
-            self._section = section_of(line.text.strip("#*_ ")) or self._section
+            self._section = section_of(_bare(line)) or self._section
             return at + 1
         started = self._starts(at)
         if started is not None:
@@ -149,7 +149,7 @@ class _Cutter:
         line = self._body[at]
         if line.code:
             return False
-        bare = line_of.points_in(line.text.strip("*_# "))[0].strip()
+        bare = _bare(line)
         if _TO_FILL_IN.match(line.text):
             return True
         if not bare or len(bare) > LONGEST_HEADING or line_of.question_number(bare) or line_of.answer(line.text):
@@ -244,12 +244,22 @@ class _Cutter:
                 break
             paragraph.append(line)
         starred = sum(line_of.marked_plain(line) is not None for line in paragraph)
-        return len(paragraph) >= 2 and 0 < starred < len(paragraph) and not paragraph[0].text.strip().endswith("?")
+        return len(paragraph) >= 2 and 0 < starred < len(paragraph) and not _ASKS_WITHIN.search(paragraph[0].text)
+
+
+def _bare(line: Line) -> str:
+    """What a heading says, without its marks and points."""
+    return line_of.points_in(line.text.strip("*_# "))[0].strip("*_# ")
 
 
 def is_heading(text: str) -> bool:
     """Whether a line says what is to be done with those below it."""
     return _HEADING.match(text.strip().strip("*_# ")) is not None
+
+
+def says_what_to_do(text: str) -> bool:
+    """ "Match the words with their meanings." """
+    return _INSTRUCTION.match(text.strip().strip("*_# ")) is not None
 
 
 def speaks(line: Line) -> bool:
@@ -382,7 +392,8 @@ def _is_list_below(body: list[Line], first: int, run: list[tuple[int, str, str]]
     if above is None or first - body.index(above, max(0, first - 2)) > 2 or above.code:
         return False
     text = re.sub(r"[*_\s]+$", "", above.text)
-    asks = text.endswith(("?", ":", "…", "_", "？", "：", "؟")) and line_of.option(above) is None
+    ends = text.endswith(("?", ":", "…", "_", "？", "：", "؟")) or line_of.asks_for_order(text)
+    asks = ends and line_of.option(above) is None
     heads = _HEADING.match(text.strip("*_# ")) is not None or section_of(text.strip("*_# ")) is not None
     asking = sum(_ASKS_WITHIN.search(said) is not None for _, _, said in run)
     return asks and not heads and asking * 2 < len(run) > 1 and not _says_true(run)

@@ -14,17 +14,16 @@ from lantern.core.formats.pasted.statements import WHETHER_TRUE
 from lantern.core.formats.pasted.words import (
     LINES_AS_OPTIONS,
     NO_RIGHT,
+    ORDER_AS_CHOICE,
     X_AS_MARK,
 )
-from lantern.core.formats.sayings import words
 from lantern.core.messages import Message, said
 from lantern.core.questions.companions import NewId
 from lantern.core.questions.kinds.choice import MAX_OPTIONS, MIN_OPTIONS
 
-_THEN = re.compile(r"\s*(?:[,;>→]|->|\n)\s*")
-ORDERING = re.compile(rf"(?<![^\W\d_]){words('ordering')}", re.I)
+_THEN = re.compile(r"\s*(?:[,;>→]|->|\n)\s*|\s+[-–—]\s+")
+_POINTED = re.compile(r"\s*(?:→|->|>)\s*")
 FEWEST_IN_ORDER = 3
-_PUT = re.compile(r"^\W*(?:put|bring|sort|write|place|number)\b", re.I)
 
 
 def choice_fields(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made:
@@ -59,6 +58,7 @@ def choice_fields(prompt: str, parts: Parts, new_id: NewId, language: str) -> Ma
     sentences = [] if any(right) else [NO_RIGHT]
     sentences += [LINES_AS_OPTIONS] if parts.guessed_options else []
     sentences += [X_AS_MARK] if parts.crossed else []
+    sentences += [ORDER_AS_CHOICE] if line_of.asks_for_order(prompt) else []
     places = [line_of.place_of(option.label) for option in options if option.sure and option.label]
     if len(places) == len(options) and places != list(range(len(options))):
         sentences.append(
@@ -105,14 +105,22 @@ def choice_of(prompt: str, options: Sequence[OptionLine], right: list[bool], new
 
 def order_in_line(prompt: str, answer: str, new_id: NewId) -> Made | None:
     """ "Rank by speed: ferry, rowing boat, yacht", and below it the same in their order."""
+    parted = (_POINTED if _POINTED.search(answer) else _THEN).split(answer)
+    pointed = [text.strip(" .") for text in parted if text.strip(" .")]
+    is_asked = line_of.asks_for_order(prompt) or (line_of.is_about_order(prompt) and _POINTED.search(answer))
     asks, colon, behind = prompt.rpartition(":")
+    if is_asked and not (colon and behind.strip(" .")) and len(pointed) >= FEWEST_IN_ORDER:
+        return _order_of(prompt, pointed, new_id)
     given = [text.strip(" .") for text in re.split(r"\s*[,;]\s*", behind)]
     order = [text.strip(" .") for text in _THEN.split(answer)]
     same = sorted(map(str.casefold, given)) == sorted(map(str.casefold, order))
-    if not colon or not ORDERING.search(asks) or not same or len(order) < FEWEST_IN_ORDER:
+    if not colon or not line_of.is_about_order(asks) or not same or len(order) < FEWEST_IN_ORDER:
         return None
-    lines = [{"id": new_id(), "text": text} for text in order]
-    return Made({"kind": "order", "prompt": f"{asks.strip()}:", "lines": lines})
+    return _order_of(f"{asks.strip()}:", order, new_id)
+
+
+def _order_of(prompt: str, texts: Sequence[str], new_id: NewId) -> Made:
+    return Made({"kind": "order", "prompt": prompt, "lines": [{"id": new_id(), "text": text} for text in texts]})
 
 
 def order_fields(prompt: str, parts: Parts, new_id: NewId) -> Made | None:
@@ -124,7 +132,9 @@ def order_fields(prompt: str, parts: Parts, new_id: NewId) -> Made | None:
     if order is None and parts.answer is not None:
         texts = [option.text.casefold().strip(" .") for option in options]
         said_texts = [cell.casefold().strip(" .") for cell in _THEN.split(parts.answer)]
-        names = re.findall(rf"\d{{1,2}}|{LETTER}(?!\w)", parts.answer)
+        letters = parts.answer.strip()
+        is_word = letters.isalpha() and len(set(letters)) == len(letters) == len(options)
+        names = [*letters] if is_word else re.findall(rf"\d{{1,2}}|{LETTER}(?!\w)", parts.answer)
         places = [place_in(name, options) for name in names]
         if sorted(said_texts) == sorted(texts) and len(set(texts)) == len(texts):
             places = [texts.index(text) for text in said_texts]
@@ -135,9 +145,7 @@ def order_fields(prompt: str, parts: Parts, new_id: NewId) -> Made | None:
         )
     if order is None and parts.answer is not None:
         return None
-    if order is None and not (
-        ORDERING.match(prompt.lstrip("*_ ")) or _PUT.match(prompt) or prompt.endswith((":", "："))
-    ):
+    if order is None and not (line_of.asks_for_order(prompt) or prompt.endswith((":", "："))):
         return None
     guess = "The text does not say in which order the lines are right; they are taken as they stand."
     sentences = [] if order is not None else [said("order_as_it_stands", guess)]

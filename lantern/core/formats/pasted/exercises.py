@@ -14,15 +14,16 @@ from lantern.core.formats.sayings import words
 _ROW = re.compile(
     rf"^\s*\|?\s*(?:[_(]+[\s_]*[)]?\s*)?(\d{{1,2}})\s*[.):]\s*(?P<left>\S.*?)(?:\s{{2,}}|\s*\t+\s*|\s+\|\s+)_*\s*\(?({LETTER})\s*[.):]\s*(?P<right>\S.*?)\s*\|?\s*$"
 )
-_NUMBERED = re.compile(r"^\s*(?:_+\s*)?(\d{1,2})\s*[.):]\s*(?P<text>\S.*?)\s*(?:_{2,})?$")
+_NUMBERED = re.compile(r"^\s*(?:_+\s*)?\(?(\d{1,2})\s*[.):]\s*(?P<text>\S.*?)\s*(?:_{2,})?$")
 _LETTERED = re.compile(rf"^\s*\(?({LETTER})\s*[.):]\s*(?P<text>\S.*?)\s*$")
 _TOGETHER = re.compile(rf"(\d{{1,2}})\s*[-–—=:.)>→]*\s*\(?({LETTER})\)?(?![\w’'])")
 _TOGETHER_BACK = re.compile(rf"(?<!\w)\(?({LETTER})\)?\s*[-–—=:.)>→]*\s*(\d{{1,2}})(?!\w)")
+_IN_BRACKETS = re.compile(rf"\(\s*(\d{{1,2}})\s*,\s*({LETTER})\s*\)")
 _KEY = re.compile(rf"^[\s#*_>•\-–(]*(?:{words('key')}|{words('answer')})[\s*_]*[:：.]?[\s*_]*(?P<rest>.*)$", re.I)
 _ONLY_TOGETHER = re.compile(rf"^(?:[\s,;.]*\d{{1,2}}\s*[-–—=:.)>→]*\s*\(?{LETTER}\)?(?![\w’'])){{2,}}[\s.]*$")
 """A key without a word before it."""
 FEWEST = 2
-MOST_BETWEEN = 3
+MOST_BETWEEN, LONGEST_ROW = 3, 12
 
 
 @dataclass(frozen=True, slots=True)
@@ -56,14 +57,16 @@ def exercises_in(body: Sequence[Line]) -> list[Exercise]:
 def _columns(body: Sequence[Line], at: int) -> Exercise | None:
     """ "1. bow    a. back of the ship" in each of several lines."""
     rows: list[re.Match[str]] = []
-    while at + len(rows) < len(body) and (found := _ROW.match(body[at + len(rows)].text)):
+    end = at
+    while end < len(body) and (found := _ROW.match(body[end].text)):
         if int(found[1]) != len(rows) + 1 or index_of(found[3]) != len(rows):
             break
         rows.append(found)
+        end += 1 + _is_apart(body, end, _ROW)
     if len(rows) < FEWEST:
         return None
     left, right = [row["left"] for row in rows], [row["right"] for row in rows]
-    return _exercise(body, at, at + len(rows), left, right)
+    return _exercise(body, at, end, left, right)
 
 
 def _lists(body: Sequence[Line], at: int) -> Exercise | None:
@@ -96,8 +99,13 @@ def _run(body: Sequence[Line], at: int, pattern: "re.Pattern[str]") -> tuple[lis
         if place != len(texts):
             break
         texts.append(found["text"])
-        at += 1
+        at += 1 + (_is_apart(body, at, pattern) and not found["text"].endswith("?"))
     return texts, at
+
+
+def _is_apart(body: Sequence[Line], at: int, pattern: "re.Pattern[str]") -> bool:
+    """Whether one blank line stands before the next of these lines."""
+    return at + 2 < len(body) and body[at + 1].is_blank and pattern.match(body[at + 2].text) is not None
 
 
 def _exercise(body: Sequence[Line], at: int, end: int, left: list[str], right: list[str]) -> Exercise:
@@ -123,6 +131,13 @@ def _asked_above(body: Sequence[Line], at: int) -> tuple[int, str, int | None]:
     return at, "", None
 
 
+def _row_of_key(body: Sequence[Line], at: int) -> int | None:
+    """Index of the line that says what belongs together, here or one blank line further."""
+    at += at + 1 < len(body) and body[at].is_blank
+    fits = at < len(body) and len(body[at].text) <= LONGEST_ROW and _TOGETHER.search(body[at].text)
+    return at if fits else None
+
+
 def _key_below(body: Sequence[Line], end: int, left: int, right: int) -> tuple[tuple[tuple[int, int], ...] | None, int]:
     """(pairs of places, index behind the key): the next line that says something, if it is the key."""
     at = end
@@ -134,10 +149,10 @@ def _key_below(body: Sequence[Line], end: int, left: int, right: int) -> tuple[t
         return None, end
     rows = [head["rest"] if head else body[at].text]
     at += 1
-    while at < len(body) and not body[at].is_blank and _TOGETHER.search(body[at].text) and len(body[at].text) <= 12:
-        rows.append(body[at].text)
-        at += 1
-    text = " ".join(rows)
+    while (below := _row_of_key(body, at)) is not None:
+        rows.append(body[below].text)
+        at = below + 1
+    text = _IN_BRACKETS.sub(r"\1-\2", " ".join(rows))
     found = [(int(number) - 1, index_of(letter)) for number, letter in _TOGETHER.findall(text)]
     if len(found) != left and (back := _TOGETHER_BACK.findall(text)):
         found = [(index_of(letter) or 0, int(number) - 1) for letter, number in back]

@@ -9,7 +9,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import replace
 
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.choices import ORDERING, choice_fields, choice_of, order_fields, order_in_line
+from lantern.core.formats.pasted.choices import choice_fields, choice_of, order_fields, order_in_line
 from lantern.core.formats.pasted.entries import entry_fields, entry_made
 from lantern.core.formats.pasted.gaps import (
     AFTER_DOTS,
@@ -79,7 +79,8 @@ def fields_of(parts: Parts, new_id: NewId, language: str) -> Made:
     prompt = "\n".join(parts.prompt).strip()
     if parts.answer is None:
         inline = _INLINE_ANSWER.search(prompt)
-        if inline and (not parts.options or re.fullmatch(LETTER, inline[1].strip())):
+        is_order = inline and line_of.asks_for_order(prompt)
+        if inline and (not parts.options or is_order or re.fullmatch(LETTER, inline[1].strip())):
             parts.answer, prompt = inline[1].strip(), prompt[: inline.start()].strip()
     if not prompt:
         return Made(None, [said("nothing_asked", "What is asked is missing. Put it in the first line.")])
@@ -101,7 +102,7 @@ def _several_answers(prompt: str, parts: Parts, new_id: NewId, language: str) ->
 
 
 def _ordered(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
-    return order_fields(prompt, parts, new_id) if parts.options and ORDERING.search(prompt) else None
+    return order_fields(prompt, parts, new_id) if parts.options and line_of.is_about_order(prompt) else None
 
 
 def _with_options(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:

@@ -2,8 +2,9 @@
 
 import re
 
-from lantern.core.formats.pasted.blocks import Block, Cut
+from lantern.core.formats.pasted.blocks import Block, Cut, says_what_to_do
 from lantern.core.formats.pasted.gaps import GAP
+from lantern.core.formats.pasted.pairs import pairs_of
 
 FEWEST_IN_BANK, LONGEST_IN_BANK = 3, 40
 
@@ -20,6 +21,19 @@ def gives_numbered_gaps(cuts: Cut) -> bool:
         fitting[0].lines.append(last.saying(f"Answer: {said}"))
         return True
     return False
+
+
+def with_asking_lines(blocks: list[Block]) -> list[Block]:
+    """A list of pairs and the line above it that says what is to be done with them are one block."""
+    made: list[Block] = []
+    for block in blocks:
+        above = made[-1] if made else None
+        asks = above is not None and above.number is None and len(above.filled) == 1 and says_what_to_do(above.text)
+        if above is not None and asks and block.number is None and not block.exercise and pairs_of(block.text):
+            made[-1] = Block([*above.lines, *block.lines], None, block.section)
+        else:
+            made.append(block)
+    return made
 
 
 def banks_of(blocks: list[Block]) -> list[tuple[str, ...]]:

@@ -25,6 +25,8 @@ _HEAD_OF_TABLE = re.compile(
 _BEHIND_A_SENTENCE = re.compile(
     rf"^(?P<before>[^:：?]{{1,60}}[.!])\s+(?P<key>(?:{words('key')}|{words('answer')})\s*[:：](?P<said>.*))$", re.I
 )
+_PLACES = re.compile(r"^\d{1,2}(?:\s*(?:[-–—→>,;]|->)\s*\d{1,2}){2,}\W*$")
+MOST_ORDERED = 14
 _COUNTED = "one|two|three|four|five|eins|zwei|drei|vier|un|deux|trois|quatre|uno|dos|tres|due|tre"
 NAME_OF_SECTION = rf"(?:[A-Z]|\d{{1,2}}|[IVX]{{1,4}}|{_COUNTED})"
 _SECTION = re.compile(
@@ -118,8 +120,15 @@ def _head_of_key(lines: list[Line], at: int) -> tuple[str | None, int]:
         return "", above if named and not named["rest"] else at
     head = _HEAD.match(line.text)
     rest = head["rest"].strip() if head else ""
+    if _PLACES.match(rest) and any(map(_asks_for_order, lines[max(0, at - MOST_ORDERED) : at])):
+        return None, at  # "3, 1, 2" below lines to be put into order
     says = not rest or _IN_TURN.match(rest) or list(_pairs(rest)) or _SECTION.match(rest)
     return (head["rest"], at) if head and says else (None, at)
+
+
+def _asks_for_order(line: Line) -> bool:
+    numbered = _number_of(line)
+    return line_of.asks_for_order(numbered[2] if numbered else line.text)
 
 
 def _in_turn(said: str, lines: list[Line], numbers: list[int]) -> dict[tuple[str, int], str]:

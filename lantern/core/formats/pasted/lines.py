@@ -78,6 +78,11 @@ _PAGE = re.compile(
 _REFERENCE = re.compile(rf"^\s*[(\[]\s*{words('see')}(?!\w)\.?[^()]*[)\]]\s*\.?$", re.I)
 _OPTIONS_BELOW = re.compile(rf"^\s*(?:{words('option')})\s*[:：]\s*$", re.I)
 _SOME_LABEL = re.compile(r"^\s*[^\W\d_][\w'’-]{1,20}(?:\s[\w'’-]{1,20}){0,2}\s*[:：]\s+\S")
+_ORDERING = re.compile(rf"(?<![^\W\d_]){words('ordering')}", re.I)
+_TO_ORDER = re.compile(
+    rf"^\W*(?:(?:put|bring|sort|write|place|number|setz|stell|met|ponga?n?|pon|colo[cq]|zet|sätt)\w*\b.*(?<![^\W\d_]))?{words('ordering')}",
+    re.I,
+)
 _IN_ORDER = re.compile(
     r"^\W*(?:[\w\s]*\b)?(?:(?:in|listed|already)\b[\w\s]*\b(?:correct|right|proper)\s+order|(?:correct|right) order)"
     r"\W*$",
@@ -260,6 +265,10 @@ def points(line: str) -> int | None:
     return int(found[1] or found[2]) if found else None
 
 
+def is_page_number(line: str) -> bool:
+    return _PAGE.match(line) is not None
+
+
 def is_aside(line: str) -> bool:
     """A hint, a source, a page number: what stands beside a question and is no part of it."""
     return any(one.match(line) for one in (_ASIDE, _PAGE, _REFERENCE))
@@ -274,9 +283,18 @@ def is_labelled(line: str) -> bool:
     return _SOME_LABEL.match(line) is not None
 
 
+def is_about_order(text: str) -> bool:
+    return _ORDERING.search(text) is not None
+
+
+def asks_for_order(text: str) -> bool:
+    """ "Put the steps in the right order." """
+    return _TO_ORDER.match(text) is not None
+
+
 def says_in_order(line: str) -> bool:
     """ "(The steps are listed in the correct order.)" """
-    return _IN_ORDER.match(line) is not None
+    return _IN_ORDER.match(line) is not None and not asks_for_order(line)
 
 
 def says_of_an_option(text: str) -> bool | None:

@@ -24,16 +24,18 @@ def with_items_counted(lines: list[Line]) -> list[Line]:
     stay."""
     found = {at: match for at, line in enumerate(lines) if _is_item(line) and (match := _BULLET.match(line.text))}
     looks = {(match[1], match[2]) for match in found.values()}
-    if len(found) < FEWEST or len(looks) != 1 or any(line_of.question_number(line.text) for line in lines):
+    if len(found) < FEWEST or any(line_of.question_number(line.text) for line in lines):
         return lines
     asking = [lines[at].text.rstrip("*_ ").endswith(("?", "？", "؟")) for at in sorted(found)]
-    if len(asking) % 2 == 0 and asking == [True, False] * (len(asking) // 2):
+    if asking == [True, False] * (len(asking) // 2):
         return _in_turn(lines, found)
+    if len(looks) != 1:
+        return lines
     first, last = min(found), max(found)
     above = [line.text for line in lines[:first] if not line.is_blank][-1:]
     if any(text.rstrip("*_ ").endswith(("?", "？", "؟")) and not is_heading(text) for text in above):
         return lines
-    below = [[line for line in lines[at + 1 : end] if not line.is_blank] for at, end in _spans(found, last)]
+    below = [[line for line in lines[at + 1 : end] if not line.is_blank] for at, end in _spans(lines, found, last)]
     one_below = all(asking) and all(len(group) == 1 for group in below)
     for at in () if one_below else range(first, last + 1):
         line = lines[at]
@@ -54,10 +56,13 @@ def _is_item(line: Line) -> bool:
     return not line.code and not line_of.is_aside(line.text)
 
 
-def _spans(found: "dict[int, re.Match[str]]", last: int) -> list[tuple[int, int]]:
-    """(a bullet, the next one); behind the last, as far as one line reaches."""
+def _spans(lines: list[Line], found: "dict[int, re.Match[str]]", last: int) -> list[tuple[int, int]]:
+    """(a bullet, the next one); behind the last, as far as one line reaches, a blank one apart."""
     places = sorted(found)
-    return [*pairwise(places), (last, last + 2)]
+    return [
+        *pairwise(places),
+        (last, last + 3 if lines[last + 1 : last + 2] and lines[last + 1].is_blank else last + 2),
+    ]
 
 
 def _in_turn(lines: list[Line], found: "dict[int, re.Match[str]]") -> list[Line]:

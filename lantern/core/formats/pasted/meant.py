@@ -12,6 +12,7 @@ from lantern.core.formats.sayings import saying, words
 
 _SEVERAL = re.compile(rf"\s*(?:,|;|&|\+|/|、|(?<!\w){words('both')}(?!\w))\s*", re.I)
 _LISTED = re.compile(rf"[,;|&\n]|\s+{words('both')}\s+", re.I)
+_BULLET = re.compile(r"^\s*[-–•*]\s+")
 _OPTION_LETTER = re.compile(rf"^\(?\[?({LETTER}|\d{{1,2}}|[ivxIVX]{{1,4}})[.):\]）]?\s*(?:[-–]\s*)?(.*)$", re.S)
 _OPTION_WORD = re.compile(rf"^(?:{words('option')})\s+(?=(?:{LETTER}|\d{{1,2}})(?!\w))", re.I)
 _REASON = re.compile(rf"\s+[-–—]\s+|\s*[(:：,.;]\s+|\s*[(]|\s+(?={words('because')}(?!\w))", re.I)
@@ -76,7 +77,7 @@ def _ways(answer: str, options: Sequence[OptionLine]) -> dict[str, list[bool]]:
         return {"place": by_place, "text": by_text} if both and by_place else {"text": by_text}
     if by_place is not None:
         return {"place": by_place}
-    parts = {_bare(part) for part in _LISTED.split(answer) if part.strip()}
+    parts = {_bare(_BULLET.sub("", part)) for part in _LISTED.split(answer) if part.strip()}
     if len(parts) > 1 and parts <= set(texts):
         return {"text": [text in parts for text in texts]}
     true = truth_of(answer.casefold())
@@ -107,7 +108,7 @@ def _by_label(answer: str, options: Sequence[OptionLine], texts: list[str]) -> l
     ):
         return _right_at({place}, options)
     wanted = [part.strip("().:[]） ") for part in _SEVERAL.split(answer) if part.strip("().:[]） ")]
-    if len(wanted) == 1 and re.fullmatch(r"[A-La-l]{2,6}", wanted[0]) and not wanted[0].islower():
+    if len(wanted) == 1 and re.fullmatch(r"[A-La-l]{2,6}", wanted[0]) and _is_row_of_letters(wanted[0], options):
         wanted = list(wanted[0])
     elif len(wanted) == 1 and re.fullmatch(r"(?:[A-La-l]|\d)(?:\s+(?:[A-La-l]|\d))+", wanted[0]):
         wanted = wanted[0].split()
@@ -124,6 +125,12 @@ def _by_label(answer: str, options: Sequence[OptionLine], texts: list[str]) -> l
         ):
             return None
     return _right_at({place for place in places if place is not None}, options)
+
+
+def _is_row_of_letters(word: str, options: Sequence[OptionLine]) -> bool:
+    """ "AC", "ac": small ones only where they follow the alphabet, and the options have letters: "be" is a word."""
+    has_letters = all(option.label.isalpha() for option in options)
+    return not word.islower() or (has_letters and list(word) == sorted(set(word)))
 
 
 def place_in(name: str, options: Sequence[OptionLine]) -> int | None:

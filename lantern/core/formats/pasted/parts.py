@@ -22,6 +22,7 @@ _KIND_BEFORE = re.compile(
 _ASKED = re.compile(r"[?？؟]\s*\**\s*$")
 _BEHIND = re.compile(r"(?<=[?？:])\s+\S")
 LONGEST_IN_ONE_LINE = 1000
+_ARROW = re.compile(r"→|->|>")
 _REMARK = re.compile(r"^\W*\([^()?？؟_]{1,30}\)\W*$")
 """Between the number of a question and its text: "Question 1 (easy)"."""
 _CALLED = re.compile(r"^\s*\((?P<remark>[^()?]{1,40})\)\s*[:：]\s*(?=\S)")
@@ -131,6 +132,9 @@ class _Taker:
         if first:
             self._prompt.append(line.saying(_DECORATION.sub("", text)))
             return "prompt"
+        if self._last == "answer" and not far and self._lists_on(text):
+            parts.answer = f"{parts.answer} {text.strip()}"
+            return "answer"
         answer = line_of.answer(text)
         if answer is None and not self._options and not self._lettered:
             answer = line_of.short_answer(text)
@@ -160,7 +164,7 @@ class _Taker:
             self._prompt.append(line)
             return "prompt"
         if one is not None and self._last == "answer" and self._names_again(one):
-            parts.answer = f"{parts.answer}\n{one.label}) {one.text}"
+            parts.answer = f"{parts.answer}\n{one.label}) {one.text}" if one.label else f"{parts.answer}\n{one.text}"
             return "answer"
         if one is not None and self._is_about_an_option(one):
             parts.left.append(line.source)
@@ -173,13 +177,19 @@ class _Taker:
             return "option"
         return self._plain(line, far)
 
+    def _lists_on(self, text: str) -> bool:
+        """Whether the list in an answer line goes on in this one: a comma or an arrow stands where it was broken."""
+        said = (self.parts.answer or "").rstrip()
+        points_on = said.endswith(("→", ">")) or _ARROW.match(text.strip()) is not None
+        return said.endswith(",") or (points_on and _ARROW.search(said) is not None)
+
     def _speaks_on(self, one: OptionLine) -> bool:
         """Who speaks in a dialogue with gaps, "A: Where ____?" and "B: In ____.", is no letter of an option."""
         return "__" in one.text and not self._options and any("__" in line.text for line in self._prompt)
 
     def _names_again(self, one: OptionLine) -> bool:
         """An option that stands once more below the answer line, in a list of all that are right."""
-        return any(other.label == one.label and other.text == one.text.strip() for other, _ in self._options)
+        return any(one.label in ("", other.label) and other.text == one.text.strip() for other, _ in self._options)
 
     def _is_about_an_option(self, one: OptionLine) -> bool:
         """What stands below the answer behind a letter that an option has already: why it is right, or wrong."""

@@ -33,7 +33,7 @@ from lantern.core.formats.pasted.blocks import Block, Cut, cut
 from lantern.core.formats.pasted.capitals import CAPITALS_AS_KEY, marked_by_capitals
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
 from lantern.core.formats.pasted.fields import fields_of, match_fields, seems_answered
-from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps
+from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps, with_asking_lines
 from lantern.core.formats.pasted.lists import counted_pairs, with_items_counted, with_signs_said
 from lantern.core.formats.pasted.literal import literal
 from lantern.core.formats.pasted.made import Made
@@ -83,9 +83,10 @@ def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[s
 
 
 def _found_in(lines: list[Line], reader: "_Reader", incoming: Incoming) -> Iterator[Found]:
-    letters = [line for line in lines if says_who_wrote(line.text)]
-    yield from (reader.prose(Block([line]), wanted=False) for line in letters)
-    lines = [line.saying("") if line in letters else line for line in lines]
+    beside = [line for at, line in enumerate(lines) if says_who_wrote(line.text) or _is_page_number(lines, at)]
+    if beside:
+        yield reader.prose(Block(beside), wanted=False)
+    lines = [line.saying("") if line in beside else line for line in lines]
     for step in _BEFORE:
         lines = step(lines)
     marked = marked_by_capitals(lines)
@@ -130,7 +131,7 @@ class _Reader:
         cuts = cut(lines)
         if cuts.title:
             incoming.title = cuts.title.text.strip("*_ ")[:200]
-        cuts.blocks = without_tails(cuts.blocks)
+        cuts.blocks = with_asking_lines(without_tails(cuts.blocks))
         given = gives_numbered_gaps(cuts)
         banks = banks_of(cuts.blocks)
         wanted = zip(cuts.blocks[: MOST_ENTRIES + 1], banks, strict=False)  # of more, nothing is shown
@@ -333,6 +334,11 @@ class _Reader:
                 place=line_place(block.at), text=block.source.strip(), item=page, sentences=sentences, out=not wanted
             ),
         )
+
+
+def _is_page_number(lines: list[Line], at: int) -> bool:
+    around = [*lines[max(0, at - 1) : at], *lines[at + 1 : at + 2]]
+    return not lines[at].code and line_of.is_page_number(lines[at].text) and all(line.is_blank for line in around)
 
 
 def _in_a_row(blocks: list[Block]) -> list[Block]:

@@ -1,6 +1,7 @@
 """What stands before a question and says what is right, or what may be: it is written behind it, as is usual."""
 
 import re
+from itertools import takewhile
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.sayings import words
@@ -13,7 +14,8 @@ _EITHER_FIRST = re.compile(
 )
 _TRUTH_FIRST = re.compile(r"^(\s*(?:\d{1,3}[.)]\s*)?)[(\[]\s*([TFRVW])\s*[)\]]\s+(?=\S)", re.I)
 _LETTER_FIRST = re.compile(r"^(\s*)(?:\(\s*([A-L])\s*\)|_+\s*([A-L])\s*_+)\s+(?=\d{1,3}[.)]\s)")
-FEWEST = 2
+_PLACE = re.compile(r"^\s*[(\[_]*(\d{1,2})(?:[)\]_.:]+\s*|\s*[–-]\s+|\s+)(?P<text>[^\s\d].*)$")
+FEWEST, FEWEST_IN_ORDER = 2, 3
 
 
 def said_behind(lines: list[str]) -> list[str]:
@@ -77,3 +79,25 @@ def letters_behind(lines: list[str]) -> list[str]:
         else line
         for at, line in enumerate(lines)
     ]
+
+
+def order_behind(lines: list[str]) -> list[str]:
+    """ "3. We met the ferry.", "1. We left." below "Put the events in order." name their places: they become lettered
+    lines, and behind what is asked stands which comes first."""
+    made = list(lines)
+    for at, line in enumerate(lines):
+        numbered = line_of.question_number(line)
+        if not line_of.asks_for_order(numbered[2] if numbered else line):
+            continue
+        below = [i for i in range(at + 1, len(lines)) if lines[i].strip()]
+        found = {i: one for i in takewhile(lambda i: _PLACE.match(lines[i]), below) if (one := _PLACE.match(lines[i]))}
+        places = [int(one[1]) for one in found.values()]
+        is_whole = sorted(places) == list(range(1, len(places) + 1)) != places
+        if len(places) < FEWEST_IN_ORDER or not is_whole:
+            continue
+        letters = [chr(ord("a") + place) for place in range(len(places))]
+        in_turn = ", ".join(letters[places.index(place)] for place in sorted(places))
+        made[at] = f"{line.rstrip()} (Answer: {in_turn})"
+        for letter, (i, one) in zip(letters, found.items(), strict=True):
+            made[i] = f"{letter}) {one['text']}"
+    return made

@@ -57,7 +57,7 @@ _IN_FRONT = re.compile(
     rf"^[\s>]*(?:#{{1,6}}\s+|(?:{BULLET})\s+|\[[ xX]?\]\s*|[☐☑☒✓✔✅→🔘🔵⚪⚫⭕◯]\s*)*"
     rf"(?:\(?{_LABEL}\s*[.):\]]\s*|{_LABEL}\s*[-–]\s+)?$"
 )
-_LABEL_AND_TAB = re.compile(rf"^(\s*\(?(?:\d{{1,3}}|{LETTER})[.):])\t+(?=[^\t]+$)")
+_LABEL_AND_TAB = re.compile(rf"^(\s*\(?(?:\d{{1,3}}|{LETTER})[.):])\t+(?=[^\t]+(?:$|\t+\(?[A-La-l][.)]\s))")
 _STARS_BEHIND = re.compile(rf"^(\W*(?:{words('question')})\s*\.?\s*\d{{1,3}})\s*[⭐★☆✩🌟]+(?=\W)", re.I)
 """How hard it is, in stars behind the number."""
 _ESCAPED_LABEL = re.compile(rf"^(\W*(?:\d{{1,3}}|{LETTER}))\\([.):\]])(?=\s)")
@@ -203,9 +203,9 @@ def _is_label(inner: str, behind: str) -> bool:
 
 def _is_quoted(lines: list[str]) -> bool:
     """Most lines begin with the sign by which mail programs quote."""
-    filled = [line for line in lines if line.strip()]
+    filled = [line for line in lines if line.strip() and not says_who_wrote(line)]
     quoted = sum(line.lstrip().startswith(">") for line in filled)
-    return quoted >= FEWEST_QUOTED and quoted * 10 >= len(filled) * 6
+    return quoted == len(filled) > 1 or (quoted >= FEWEST_QUOTED and quoted * 10 >= len(filled) * 6)
 
 
 def _fenced(lines: list[str]) -> set[int]:

@@ -13,6 +13,7 @@ from lantern.core.formats.pasted.said_before import (
     answers_below,
     either_behind,
     letters_behind,
+    order_behind,
     said_behind,
     truth_behind,
 )
@@ -35,6 +36,7 @@ _DECORATED = re.compile(
     rf"^(\s*)(?:{BULLET})\s*(?=(?:\d{{1,3}}(?:\.\s|\))|\(?{LETTER}(?:\.\s|\))|\**(?:{words('question')})\s*(?:\d{{1,3}}\s*)?[.):：]|{words('answer')}\s*[:：]|{words('why')}\s*[:：])\s*\S)",
     re.I,
 )
+_DECORATED_LETTER = re.compile(rf"^\s*(?:{BULLET})\s*\(?({LETTER})(?:\.\s|\))\s*\S", re.I)
 _PICTURE = (
     r"[\U0001f300-\U0001faff\u2600-\u2604\u2614\u2615\u2693\u26a0\u26a1\u26bd\u26c4\u26c5\u26f0-\u26fd\u2708"
     r"\u270f\u2728\u2744\u2753-\u2755\u27a1\u25b6]\ufe0f?\s*"
@@ -115,7 +117,9 @@ def _without_decoration(lines: list[str]) -> list[str]:
     roman = any(_SECOND_ROMAN.match(line) for line in lines)
     lettered = [line for line in lines if _LETTERED.match(line) and not (roman and _FIRST_ROMAN.match(line))]
     stars = bool(lettered) and any(_STARRED.match(line) for line in lines)
-    return [line if stars and _STARRED.match(line) else _DECORATED.sub(r"\1", line) for line in lines]
+    names = {index_of(found[1]) for line in lines if (found := _DECORATED_LETTER.match(line))}
+    kept = _STARRED if stars else _DECORATED_LETTER if 0 not in names else None  # "- J. Brandt" is nobody's option
+    return [line if kept and kept.match(line) else _DECORATED.sub(r"\1", line) for line in lines]
 
 
 def _as_boxes(lines: list[str]) -> list[str]:
@@ -354,6 +358,7 @@ _STEPS: tuple[Callable[[list[str]], list[str]], ...] = (
     _rows_as_options,
     either_behind,
     letters_behind,
+    order_behind,
     answers_below,
     _as_options,
     truth_behind,

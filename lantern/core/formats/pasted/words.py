@@ -6,6 +6,9 @@ FILL_GAP = said("ask_fill_gap", "Fill in the gap.")
 TRUE, FALSE = said("is_true", "True"), said("is_false", "False")
 TRUE_OR_FALSE = said("ask_true_false", "True or false?")
 NO_RIGHT = said("none_marked_right", "No option is marked as right. Mark one, or make it an opinion.")
+ORDER_AS_CHOICE = said(
+    "order_as_choice", "It asks for an order, and was read as a choice: look whether it is meant so."
+)
 MAY_ASK = said("may_ask", "This may hold questions, but how they are written was not understood.")
 NO_QUESTION = said("no_question_here", "This asks nothing. It can come in as a page.")
 
