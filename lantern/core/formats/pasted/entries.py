@@ -54,7 +54,18 @@ def _spread(answer: str, language: str) -> Fields | None:
     return None
 
 
+_OF_TWO_WORDS = re.compile(
+    r"(?:nautical|square|cubic|degrees?|grad|degrés?|grados|gradi)\s[^\W\d_]+"
+    r"|[^\W\d_]+\s(?:per|an?|pro|par|por|je|al)\s[^\W\d_]+",
+    re.I,
+)
+"""Nautical miles, degrees Celsius, metres per second."""
+LONGEST_UNIT = 20
+
+
 def _is_unit(behind: str) -> bool:
+    if _OF_TWO_WORDS.fullmatch(behind) and len(behind) <= LONGEST_UNIT:
+        return True
     return re.fullmatch(r"(?:(?:[^\W\d_]|[%‰°€$£¥′″])\S{0,7})?", behind) is not None
 
 

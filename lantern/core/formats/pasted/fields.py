@@ -68,6 +68,7 @@ _LABELLED = re.compile(r"^(?P<asks>[^\W\d_][^:\n]{1,20}:\s+[^\n?]+?)\s+[-–—]
 """A task and its answer: "Translate: the harbour – der Hafen"."""
 _WORD_BEHIND = re.compile(r"^(?P<text>.*[.!])\s*[(\[](?P<word>[^()\[\]]{1,60})[)\]]\s*$", re.S)
 """A sentence that has ended, and a word in brackets: it belongs into the gap. Before the end it may be a hint."""
+_NUMBER_BEHIND = re.compile(r"^(?P<text>.*\S)\s*[(\[](?P<word>[-−]?\d[\d.,]*)[)\]]\s*$", re.S)
 _OPEN = re.compile(rf"^\W*(?:{words('open_kind')}|{words('own')})(?:\s+{words('question')})?\W*$", re.I)
 MOST_WORDS_BEHIND = 6
 FEWEST_TO_CHOOSE = 3
@@ -126,7 +127,9 @@ def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made 
     after = _ANSWER_AFTER.match(prompt) if gaps and parts.answer is None and "\n" not in prompt else None
     if after:
         return gap_fields(after["asks"], replace(parts, answer=after["answer"]), gaps, language)
-    behind = _WORD_BEHIND.match(prompt) if gaps == 1 and parts.answer is None else None
+    behind = (
+        (_WORD_BEHIND.match(prompt) or _NUMBER_BEHIND.match(prompt)) if gaps == 1 and parts.answer is None else None
+    )
     if behind:
         return gap_fields(behind["text"], replace(parts, answer=behind["word"]), gaps, language)
     return gap_fields(prompt, parts, gaps, language) if gaps else None

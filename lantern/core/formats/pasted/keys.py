@@ -26,7 +26,7 @@ _BEHIND_A_SENTENCE = re.compile(
     rf"^(?P<before>[^:：?]{{1,60}}[.!])\s+(?P<key>(?:{words('key')}|{words('answer')})\s*[:：](?P<said>.*))$", re.I
 )
 _PLACES = re.compile(r"^\d{1,2}(?:\s*(?:[-–—→>,;]|->)\s*\d{1,2}){2,}\W*$")
-MOST_ORDERED = 14
+MOST_ORDERED, MOST_ABOVE = 14, 3
 _COUNTED = "one|two|three|four|five|eins|zwei|drei|vier|un|deux|trois|quatre|uno|dos|tres|due|tre"
 NAME_OF_SECTION = rf"(?:[A-Z]|\d{{1,2}}|[IVX]{{1,4}}|{_COUNTED})"
 _SECTION = re.compile(
@@ -81,6 +81,22 @@ def section_of(text: str) -> str | None:
     """The name of a part of a test that a line begins with: "Section B: …"."""
     found = _SECTION.match(text)
     return found["name"].upper() if found else None
+
+
+def with_key_last(lines: list[Line]) -> list[Line]:
+    """A key above the questions, as one paragraph, is put below them."""
+    filled = [at for at, line in enumerate(lines) if not line.is_blank][:MOST_ABOVE]
+    for at in takewhile(lambda at: not _number_of(lines[at]), filled):
+        head = _HEAD.match(lines[at].text)
+        if not head or lines[at].code:
+            continue
+        end = next((i for i in range(at, len(lines)) if lines[i].is_blank), len(lines))
+        said = [head["rest"], *(line.text for line in lines[at + 1 : end])]
+        numbers = [number for text in said for number, _ in _pairs(text.strip())]
+        asked = set(_asked_in(lines[end:]))
+        if len(numbers) > 1 and set(numbers) <= asked:
+            return [*lines[:at], *lines[end:], lines[end - 1].saying(""), *lines[at:end]]
+    return lines
 
 
 def without_key(lines: list[Line]) -> tuple[list[Line], Key]:

@@ -34,6 +34,7 @@ from lantern.core.formats.pasted.capitals import CAPITALS_AS_KEY, marked_by_capi
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
 from lantern.core.formats.pasted.fields import fields_of, match_fields, seems_answered
 from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps, with_asking_lines
+from lantern.core.formats.pasted.keys import with_key_last
 from lantern.core.formats.pasted.lists import counted_pairs, with_items_counted, with_signs_said
 from lantern.core.formats.pasted.literal import literal
 from lantern.core.formats.pasted.made import Made
@@ -98,6 +99,7 @@ def _found_in(lines: list[Line], reader: "_Reader", incoming: Incoming) -> Itera
 _BEFORE: tuple[Callable[[list[Line]], list[Line]], ...] = (
     one_column,
     one_to_a_line,
+    with_key_last,
     with_labels,
     with_numbers,
     with_letters,

@@ -18,6 +18,7 @@ from lantern.core.formats.pasted.said_before import (
     truth_behind,
 )
 from lantern.core.formats.pasted.source import BULLET, Line
+from lantern.core.formats.pasted.truth_letters import with_truth_letters
 from lantern.core.formats.sayings import words
 
 _CIRCLED = re.compile(r"^(\s*)([Ⓐ-Ⓛⓐ-ⓛ①-⑳❶-❿])\s*")
@@ -361,6 +362,7 @@ _STEPS: tuple[Callable[[list[str]], list[str]], ...] = (
     order_behind,
     answers_below,
     _as_options,
+    with_truth_letters,
     truth_behind,
     said_behind,
     _without_roman,
