@@ -28,7 +28,8 @@ TEXTS = (
     "twenty_first_look", "twenty_second_look", "twenty_third_look", "twenty_fourth_look", "twenty_fifth_look",
     "twenty_sixth_look", "twenty_seventh_look", "twenty_eighth_look", "twenty_ninth_look", "thirtieth_look",
     "thirty_first_look", "thirty_second_look", "thirty_third_look", "thirty_fourth_look", "thirty_fifth_look",
-    "thirty_sixth_look", "thirty_seventh_look",
+    "thirty_sixth_look", "thirty_seventh_look", "thirty_eighth_look", "thirty_ninth_look", "fortieth_look",
+    "forty_first_look",
 )  # fmt: skip
 
 

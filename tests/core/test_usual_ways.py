@@ -43,6 +43,7 @@ def fails(found):
     [
         (usual_ways.choices, 0.99),
         (usual_ways.treacherous, 0.97),  # an option "a" that is not the option a is asked about
+        (usual_ways.annotated, 0.97),
         (usual_ways.lists, 0.99),
         (usual_ways.worksheets, 0.99),
         (usual_exercises.matching, 0.99),

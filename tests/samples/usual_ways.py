@@ -113,6 +113,34 @@ def treacherous(random: Random) -> Written:
     return _choices(random, asked)
 
 
+FACTS = (
+    ("Difficulty", "Easy"), ("Topic", "Knots"), ("Points", "2"), ("Hint", "Think of a loop."), ("Reference", "page 12"),
+    ("Bloom's level", "Remember"), ("Time", "30 seconds"), ("Source", "The harbour book"), ("Level", "B1"), ("Tags", "ropes"),
+    ("Learning objective", "Students can name knots."), ("Feedback", "Well done!"), ("Marks", "1"), ("Skill", "recall"),
+    ("Common mistake", "Confusing it with a hitch."), ("Note", "Ask this first."), ("Type", "Single choice"), ("Score", "1"),
+    ("Rationale", "It does not slip."),
+)  # fmt: skip
+LABELLED = (
+    "{l}: {v}", "**{l}:** {v}", "*{l}: {v}*", "- {l}: {v}", "- **{l}:** {v}", "_{l}:_ {v}", "({l}: {v})", "[{l}: {v}]",
+    "   {l}: {v}", "> {l}: {v}", "**{l}**: {v}", "• {l}: {v}",
+)  # fmt: skip
+
+
+def annotated(random: Random) -> Written:
+    """Choice questions with labelled lines around their answers that are no part of what is asked."""
+    number, option, label = random.choice(NUMBERS), random.choice(LETTERED), random.choice(LABELLED)
+    way = random.choice([one for one in BELOW if "{w}" not in one])
+    facts = [label.format(l=name, v=value) for name, value in random.sample(FACTS, random.choice((1, 2, 3)))]
+    first, blank = random.randrange(len(facts) + 1), random.random() < 0.3
+    asked = random.sample(CHOICES, 3)
+    blocks = []
+    for n, one in enumerate(asked, start=1):
+        lines = [number.format(n=n, q=one[0]), *_options(one, option, ""), *([""] if blank else [])]
+        blocks.append("\n".join([*lines, *facts[:first], _said(way, n, one), *facts[first:]]))
+    meant = tuple(f"choice | {prompt} | {options[right]}" for prompt, options, right, _ in asked)
+    return Written("\n\n".join(blocks), meant, (number, option, way, label))
+
+
 def _choices(random: Random, asked: Sequence[Asked]) -> Written:
     said = random.choice(("below", "marked", "at the end", "at the end"))
     number = random.choice(NUMBERS if said == "at the end" else NUMBERS + UNNUMBERED)

@@ -81,7 +81,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         wrong_option="(?:wrong|incorrect|false)(?: (?:answers?|options?|choices?))?|distractors?",
         points="points?|pts?|marks?|score|worth", topic="topics?|tags?|subject|category|chapter|unit",
         time="time(?: limit| allowed)?|seconds|limit", by="written by|author|by|made by|writer",
-        aside="hints?|clues?|tips?|sources?|references?|notes?|difficulty|level|bloom(?:['’]s)? level|blooms"
+        aside="why the others are wrong|common (?:mistakes?|errors?)|(?:correct|incorrect) feedback|hints?|clues?|tips?|sources?|references?|notes?|difficulty|level|bloom(?:['’]s)? level|blooms"
         "|learning (?:outcomes?|goals?|objectives?)|objectives?|outcomes?|standards?|skills?|page|see also|remember|figure",
         key="answers?(?: key| sheet)?|key|solutions?(?: key)?|(?:correct|right) answers?|the answers|mark(?:ing)? scheme|answers and explanations|correct answer key", section="section|part|round|exercise|activity",
         bank="word ?(?:bank|box)|words?(?: to use)?|choose from|use these words",

@@ -2,6 +2,7 @@
 
 import re
 from dataclasses import dataclass, field
+from itertools import takewhile
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.exercises import Exercise, exercises_in
@@ -205,7 +206,7 @@ class _Cutter:
             return (None, line.text.rstrip()) if self._is_last_word(at, current) else None
         if not _is_done(current) and self._continues(at):
             return None
-        if _is_done(current) and line_of.is_aside(line.text):
+        if _is_done(current) and (line_of.is_aside(line.text) or self._answers(at, current)):
             return None
         return None, line.text.rstrip()
 
@@ -235,6 +236,14 @@ class _Cutter:
             and not any(map(belongs, rest))
             and not any(map(_numbered, rest))
         )
+
+    def _answers(self, at: int, current: Block) -> bool:
+        """Whether the paragraph from here says what is right of the options above it: "Level: B1", "Answer: C"."""
+        paragraph = [*takewhile(lambda line: not line.is_blank, self._body[at:])]
+        says = [line_of.answer(line.text) is not None for line in (*current.filled, *paragraph)]
+        asks = any(_ASKS_WITHIN.search(line.text) or line_of.option(line) for line in paragraph[:1])
+        has_options = len([line for line in current.filled[1:] if line_of.option(line)]) > 1
+        return has_options and not asks and sum(says) == 1 and any(says[len(current.filled) :])
 
     def _continues(self, at: int) -> bool:
         """Options that stand apart from their question by a blank line: unmarked, one of them starred."""

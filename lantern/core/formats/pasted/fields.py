@@ -228,7 +228,9 @@ def _gaps_in_brackets(prompt: str, parts: Parts, new_id: NewId, language: str) -
 
 
 def _open(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
-    asks = prompt.rstrip("*_ ").endswith(ASKS) or (parts.numbered and (parts.points or TO_WRITE.match(prompt)))
+    goes_on = prompt.endswith(("...", "…"))
+    is_task = parts.numbered and (parts.points or goes_on or TO_WRITE.match(prompt))
+    asks = prompt.rstrip("*_ ").endswith(ASKS) or is_task
     return Made({"kind": "open_response", "prompt": prompt, "scored": False}) if asks or parts.is_open else None
 
 
