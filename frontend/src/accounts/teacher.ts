@@ -1,8 +1,9 @@
 /** Who is signed in on this page, and what it speaks. */
-import { clear, get, set } from 'idb-keyval'
+import { clear } from 'idb-keyval'
 import { shallowRef } from 'vue'
 import { api, data } from '@/api/http'
 import type { Me, SignUpRule } from '@/api/types'
+import { clearOwnShelves, shelfOf } from '@/ui/shelf'
 import { deviceLanguage, speak } from '@/words'
 import { OF_TEACHERS, type TeacherLanguage } from '@/words/teacher'
 
@@ -11,15 +12,18 @@ export const teacher = shallowRef<Me | null>(null)
 /** What this account has chosen; before anybody has signed in, and where nothing was chosen, that of the device. */
 export const ownLanguage = (): TeacherLanguage => teacher.value?.language || deviceLanguage(OF_TEACHERS)
 
+const owner = shelfOf<string>('lantern.owner')
+
 /** What another account kept on this device, to go on with later, is not for this one. */
 async function ownDevice(email: string): Promise<void> {
-  try {
-    if ((await get('owner')) === email) return
-    await clear()
-    await set('owner', email)
-  } catch {
-    // A device that keeps nothing has nothing to give away.
-  }
+  if (owner.read() === email) return
+  await leaveNothing()
+  owner.write(email)
+}
+
+async function leaveNothing(): Promise<void> {
+  clearOwnShelves()
+  await clear().catch(() => {}) // a device that keeps nothing has nothing to give away
 }
 
 /** The first device that an account signs in on says what it speaks from then on. */
@@ -69,7 +73,7 @@ export const inviteColleague = async (email = ''): Promise<string> =>
 export async function signOut(): Promise<void> {
   await api.POST('/api/accounts/sign-out')
   teacher.value = null
-  await clear().catch(() => {})
+  await leaveNothing()
 }
 
 export async function changePassword(old: string, next: string): Promise<void> {

@@ -12,6 +12,7 @@ import { onScopeDispose, ref, shallowRef } from 'vue'
 import { api, data } from '@/api/http'
 import { Refusal } from '@/api/refusal'
 import { sentenceOf } from '@/told'
+import { shelfOf } from '@/ui/shelf'
 import type { Conflict, ItemProblem, SetDocument } from '@/api/types'
 import {
   adopted,
@@ -24,9 +25,14 @@ import {
   type Draft,
   type Known,
 } from './changes'
-import { draftShelf } from './draftShelf'
 
 export type SaveState = 'saved' | 'saving' | 'offline' | 'refused'
+
+/** What was written and not sent yet. */
+interface Unsent {
+  draft: Draft
+  known: Known
+}
 
 const SEND_AFTER = 500
 const RETRY_AFTER = 3000
@@ -40,7 +46,7 @@ export function useSetSaving(setId: number) {
   const loadError = ref<unknown>(null)
   /** As it was when the page was opened; null until then. */
   const opened = shallowRef<SetDocument | null>(null)
-  const shelf = draftShelf(setId)
+  const shelf = shelfOf<Unsent>(`lantern.set.${setId}`)
   let known: Known = { title: '', about: '{}', order: [], items: {} }
   let timer: ReturnType<typeof setTimeout> | undefined
   let sending = false

@@ -1,8 +1,8 @@
 /** The set as text: what it means, and taking it over. */
 import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
-import * as shelf from 'idb-keyval'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick, shallowRef } from 'vue'
+import { ownShelf } from '@/ui/shelf'
 import SetTextPage from './SetTextPage.vue'
 import TextEditor from './TextEditor.vue'
 
@@ -13,14 +13,6 @@ vi.mock('@/api/http', async (original) => {
     return { data: calls.replies[path] }
   }
   return { ...(await original<object>()), api: { GET: reply, POST: reply } }
-})
-vi.mock('idb-keyval', () => {
-  const kept = new Map<string, unknown>()
-  return {
-    get: async (place: string) => kept.get(place),
-    set: async (place: string, value: unknown) => void kept.set(place, value),
-    del: async (place: string) => void kept.delete(place),
-  }
 })
 vi.mock('vue-router', () => ({ useRoute: () => ({ params: { id: '7' } }) }))
 
@@ -41,14 +33,16 @@ const item = { id: 'a', kind: 'page', prompt: 'Before you go', body: '' }
 const content = { title: 'Knots', about: {}, items: [item] }
 const why = { code: 'tried', params: {}, sentence: 'There is no kind of question called “riddle”.' }
 
-beforeEach(async () => {
+const shelf = ownShelf('text.7')
+
+beforeEach(() => {
   calls.replies = {
     '/api/sets/write-text': { text: WRITTEN },
     '/api/sets/read-text': { content, lines: [1], misread: [] },
   }
   calls.sent = []
   editor.replaced = []
-  await shelf.del('text.7')
+  localStorage.clear()
 })
 
 async function open() {
@@ -111,11 +105,19 @@ describe('the set as text', () => {
     expect(area().props('modelValue')).toBe(WRITTEN)
     page.unmount()
     await flushPromises()
-    expect(await shelf.get('text.7')).toBeUndefined()
+    expect(shelf.read()).toBeNull()
+  })
+
+  it('is on the device at the moment the page goes', async () => {
+    const { page, write } = await open()
+    await write('## Four\n')
+    window.dispatchEvent(new Event('pagehide'))
+    expect(shelf.read()).toEqual({ text: '## Four\n', base: WRITTEN })
+    page.unmount()
   })
 
   it('tells when the set was changed since', async () => {
-    await shelf.set('text.7', { text: '## Three\n', base: '## Older\n' })
+    shelf.write({ text: '## Three\n', base: '## Older\n' })
     const { page } = await open()
     expect(page.text()).toContain('but the set was changed since')
     page.unmount()

@@ -10,7 +10,7 @@ import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { api, data } from '@/api/http'
 import type { Item, ReadText } from '@/api/types'
 import { sentenceOf } from '@/told'
-import { forgetOnDevice, keepOnDevice, keptOnDevice } from '@/ui/onDevice'
+import { ownShelf } from '@/ui/shelf'
 import { useSetEditor } from '../useSetEditor'
 
 interface Kept {
@@ -21,7 +21,7 @@ interface Kept {
 
 export function useSetText(setId: number) {
   const editor = useSetEditor(setId)
-  const place = `text.${setId}`
+  const shelf = ownShelf<Kept>(`text.${setId}`)
   const text = ref('')
   /** The set as text, as it is kept in the set. */
   const base = ref<string>()
@@ -36,7 +36,7 @@ export function useSetText(setId: number) {
   async function open(): Promise<void> {
     try {
       const written = (await data(api.POST('/api/sets/write-text', { body: editor.draft.value }))).text
-      const kept = await keptOnDevice<Kept>(place).catch(() => undefined)
+      const kept = shelf.read()
       if (kept && kept.text !== written) found.value = kept.base === written ? 'goes_on' : 'set_changed'
       text.value = kept?.text ?? written
       base.value = written
@@ -55,23 +55,23 @@ export function useSetText(setId: number) {
     if (mine === latest) [read.value, error.value] = [answer, '']
   }
 
-  async function keep(): Promise<void> {
+  function keep(): void {
     if (base.value === undefined) return
-    const kept: Kept = { text: text.value, base: base.value }
-    await (isChanged.value ? keepOnDevice(place, kept) : forgetOnDevice(place)).catch(() => {})
+    if (isChanged.value) shelf.write({ text: text.value, base: base.value })
+    else shelf.clear()
   }
 
   watch(text, () => (taken.value = false))
   watchDebounced(
     text,
     async () => {
-      await keep()
+      keep()
       await look().catch((failure) => (error.value = sentenceOf(failure)))
     },
     { debounce: 300 },
   )
   useEventListener(window, 'pagehide', keep)
-  onScopeDispose(() => void keep())
+  onScopeDispose(keep)
 
   /** Puts what the text says into the set. Returns the line of the first place that is not understood, if any. */
   async function take(): Promise<number | undefined> {
@@ -86,7 +86,7 @@ export function useSetText(setId: number) {
       base.value = text.value
       found.value = ''
       taken.value = true
-      await keep()
+      keep()
     } catch (failure) {
       error.value = sentenceOf(failure)
     }
