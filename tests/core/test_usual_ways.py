@@ -11,6 +11,7 @@ from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.languages import LANGUAGES
 from tests.core.incoming_samples import Shares, shares
 from tests.samples import usual_exercises, usual_ways
+from tests.samples.mixed_quizzes import mixed_quizzes
 from tests.samples.spoken_quizzes import LANGUAGES as SPOKEN
 from tests.samples.spoken_quizzes import quizzes
 from tests.samples.usual_changes import CHANGES
@@ -46,6 +47,7 @@ def fails(found):
         (usual_ways.annotated, 0.97),
         (usual_ways.lists, 0.99),
         (usual_ways.worksheets, 0.99),
+        (mixed_quizzes, 0.98),
         (usual_exercises.matching, 0.99),
         (usual_exercises.ordering, 0.99),
         (usual_exercises.several, 0.99),

@@ -35,7 +35,7 @@ def matching(random: Random) -> Written:
         head = ["| Word | Meaning |", "|---|---|"] if way.startswith("|") else []
         return Written("\n".join([asks, "", *head, *rows]), (meant,), ("solved", way))
     number, letter, layout = random.choice(COUNTED), random.choice(LETTERED), random.choice(LAID_OUT)
-    turned = _shuffled(random, len(pairs))
+    turned = shuffled(random, len(pairs))
     lefts = [number.format(n=n, t=left) for n, (left, _) in enumerate(pairs, start=1)]
     rights = [_lettered(letter, at, pairs[place][1]) for at, place in enumerate(turned)]
     way, between = random.choice(TOGETHER)
@@ -74,7 +74,7 @@ IN_ORDER = ("Answer:", "Correct order:", "Solution:")
 def ordering(random: Random) -> Written:
     """Steps with a key by letters, numbers or texts, with their places before them, or in the right order already."""
     asks, steps = random.choice(ORDERED)
-    turned = _shuffled(random, len(steps))
+    turned = shuffled(random, len(steps))
     shown = [steps[place] for place in turned]
     first, way = random.choice(NUMBERED), random.choice(("letters", "numbers", "texts", "line", "places", "in order"))
     sequence, head, letter, placed = (random.choice(some) for some in (SEQUENCES, IN_ORDER, LETTERED, PLACED))
@@ -157,7 +157,7 @@ def _lettered(way: str, at: int, text: str) -> str:
     return way.format(A=LETTERS[at], a=LETTERS[at].lower(), t=text)
 
 
-def _shuffled(random: Random, count: int) -> list[int]:
+def shuffled(random: Random, count: int) -> list[int]:
     """Places from 0, not in their order."""
     places = list(range(count))
     while places == sorted(places):

@@ -3,7 +3,7 @@
 import re
 
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.keys import section_of
+from lantern.core.formats.pasted.keys import name_of_heading, repeated_names, section_of
 from lantern.core.formats.pasted.source import Line
 
 _NUMBER_ALONE = re.compile(r"^\s*(\d{1,3})\s*[.)]?\s*$")
@@ -15,6 +15,7 @@ MOST_LINES_BETWEEN, FEWEST_LETTERS = 3, 2
 def with_labels(lines: list[Line]) -> list[Line]:
     """A label alone in its line is put before the line that follows it."""
     made = list(lines)
+    repeated = repeated_names(lines)
     for at, line in enumerate(made):
         label = None if line.code or line.is_blank else line_of.label_alone(line.text)
         below = next((i for i in range(at + 1, min(at + 4, len(made))) if not made[i].is_blank), None)
@@ -26,6 +27,7 @@ def with_labels(lines: list[Line]) -> list[Line]:
         is_counted = bool(is_counted) or (text.startswith("1 ") and following.startswith("2 "))
         if (
             is_counted
+            or name_of_heading(made[below]) in repeated
             or section_of(text) is not None
             or line_of.answer(text) is not None
             or line_of.reason(text) is not None

@@ -5,8 +5,8 @@ from dataclasses import dataclass, field
 from itertools import takewhile
 
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.exercises import Exercise, exercises_in
-from lantern.core.formats.pasted.keys import NAME_OF_SECTION, Key, section_of, without_key
+from lantern.core.formats.pasted.exercises import Exercise, answered, exercises_in, with_keys
+from lantern.core.formats.pasted.keys import NAME_OF_SECTION, Key, name_of_heading, section_of, without_key
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
 
@@ -83,10 +83,11 @@ class Cut:
 
 
 def cut(lines: list[Line]) -> Cut:
-    exercises = exercises_in(lines)
-    body, key = without_key(lines)
-    if exercises and exercises[-1].end > len(body):
-        body, key = lines, Key()  # the key was that of the exercise
+    exercises, lines = with_keys(exercises_in(lines), lines)
+    taken = {at for exercise in exercises for at in range(exercise.first, exercise.end)}
+    body, key = without_key([line.saying("") if at in taken else line for at, line in enumerate(lines)])
+    body += lines[len(body) : max([len(body), *(exercise.end for exercise in exercises)])]
+    body = [lines[at] if at in taken else line for at, line in enumerate(body)]
     title, first = _title(body)
     return _Cutter(body, first, exercises, key).cut(title, key)
 
@@ -97,8 +98,10 @@ class _Cutter:
     def __init__(self, body: list[Line], first: int, exercises: list[Exercise], key: Key) -> None:
         self._body, self._first = body, first
         self._listed = frozenset() if _are_answered(body, key) else _listed(body)
-        self._numbering = _numbering(body[first:], frozenset(at - first for at in self._listed))
+        matched = {at for exercise in exercises for at in range(exercise.first, exercise.end)}
+        self._numbering = _numbering(body[first:], frozenset(at - first for at in self._listed | matched))
         self._exercises = {exercise.first: exercise for exercise in exercises}
+        self._key = key
         self._blocks: list[Block] = []
         self._passed: list[Line] = []
         self._section, self._parts = "", 0
@@ -118,6 +121,7 @@ class _Cutter:
         line = self._body[at]
         exercise = self._exercises.get(at)
         if exercise:
+            exercise = answered(exercise, self._key.answers, self._section)
             self._begin(Block(self._body[at : exercise.end], exercise.number, self._section, exercise))
             self._ended = True
             return exercise.end
@@ -131,7 +135,8 @@ class _Cutter:
             self._passed.append(line)
             self._ended = self._apart = True
             self._parts += 1
-            self._section = section_of(_bare(line)) or self._section
+            name = name_of_heading(line)
+            self._section = section_of(_bare(line)) or (name if name in self._key.named else self._section)
             return at + 1
         started = self._starts(at)
         if started is not None:
@@ -151,7 +156,7 @@ class _Cutter:
         if line.code:
             return False
         bare = _bare(line)
-        if _TO_FILL_IN.match(line.text):
+        if _TO_FILL_IN.match(line.text.replace("*", "")) or name_of_heading(line) in self._key.named:
             return True
         if not bare or len(bare) > LONGEST_HEADING or line_of.question_number(bare) or line_of.answer(line.text):
             return False

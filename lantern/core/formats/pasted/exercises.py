@@ -2,8 +2,8 @@
 together."""
 
 import re
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.keys import section_of
@@ -19,11 +19,18 @@ _LETTERED = re.compile(rf"^\s*\(?({LETTER})\s*[.):]\s*(?P<text>\S.*?)\s*$")
 _TOGETHER = re.compile(rf"(\d{{1,2}})\s*[-–—=:.)>→]*\s*\(?({LETTER})\)?(?![\w’'])")
 _TOGETHER_BACK = re.compile(rf"(?<!\w)\(?({LETTER})\)?\s*[-–—=:.)>→]*\s*(\d{{1,2}})(?!\w)")
 _IN_BRACKETS = re.compile(rf"\(\s*(\d{{1,2}})\s*,\s*({LETTER})\s*\)")
-_KEY = re.compile(rf"^[\s#*_>•\-–(]*(?:{words('key')}|{words('answer')})[\s*_]*[:：.]?[\s*_]*(?P<rest>.*)$", re.I)
+_KEY = re.compile(rf"^[\s#*_>•\-–(✅✔☑]*(?:{words('key')}|{words('answer')})[\s*_]*[:：.]?[\s*_]*(?P<rest>.*)$", re.I)
 _ONLY_TOGETHER = re.compile(rf"^(?:[\s,;.]*\d{{1,2}}\s*[-–—=:.)>→]*\s*\(?{LETTER}\)?(?![\w’'])){{2,}}[\s.]*$")
 """A key without a word before it."""
+_ONLY_LETTER = re.compile(rf"^\s*\(?{LETTER}[).]?\s*$")
+_LABEL = re.compile(
+    r"^[\s*_>•-]*(?:\d{1,2}[.)]\s+(?=\d))?(?:[^\W\d_]+[\s*_]*){0,4}(?:[A-Z1-9]\s*)?[:：]?[\s*_]*(?=\(?\d)"
+)
+"""What may stand before a key: "Part D:", "Matching:", a number."""
 FEWEST = 2
 MOST_BETWEEN, LONGEST_ROW = 3, 12
+FEWEST_PLAIN, MOST_WORDS = 3, 6
+"""Of lists that nothing but their look says are to be matched."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,6 +46,29 @@ class Exercise:
     right: tuple[str, ...]
     pairs: tuple[tuple[int, int], ...] | None
     number: int | None = None
+
+
+def answered(exercise: Exercise, answers: Mapping[tuple[str, int], str], section: str) -> Exercise:
+    """The exercise with the pairs that a key gives to its part of the text, if it does: "1. C", "2. A"."""
+    said = [answers.get((section, number), "") for number in range(1, len(exercise.left) + 1)]
+    if exercise.pairs is not None or not all(_ONLY_LETTER.match(one) for one in said):
+        return exercise
+    places = [index_of(one.strip("(). ")) for one in said]
+    pairs = tuple((at, place) for at, place in enumerate(places) if place is not None and place < len(exercise.right))
+    return replace(exercise, pairs=pairs) if len(pairs) == len(exercise.left) else exercise
+
+
+def with_keys(exercises: list[Exercise], lines: Sequence[Line]) -> tuple[list[Exercise], list[Line]]:
+    """(the exercises with what a line far below them says belongs together; the lines without those)."""
+    made, rest = list(exercises), list(lines)
+    for place, exercise in enumerate(exercises):
+        for at in range(exercise.end, len(rest)) if exercise.pairs is None else ():
+            said = _IN_BRACKETS.sub(r"\1-\2", _LABEL.sub("", rest[at].text))
+            pairs = _together(said, len(exercise.left), len(exercise.right)) if _ONLY_TOGETHER.match(said) else None
+            if pairs:
+                made[place], rest[at] = replace(exercise, pairs=pairs), rest[at].saying("")
+                break
+    return made, rest
 
 
 def exercises_in(body: Sequence[Line]) -> list[Exercise]:
@@ -88,7 +118,13 @@ def _lists(body: Sequence[Line], at: int) -> Exercise | None:
     if first is _LETTERED and at and line_of.question_number(body[at - 1].text):
         return None  # they are its options
     made = _exercise(body, at, end, left, right)
-    return made if made.pairs else None
+    is_long = len(right) >= len(left) >= FEWEST_PLAIN
+    is_plain = first is _NUMBERED and is_long and not any(map(_may_ask, left))
+    return made if made.pairs or is_plain else None
+
+
+def _may_ask(text: str) -> bool:
+    return text.endswith(("?", "？", "؟", ":", "…")) or "__" in text or len(text.split()) > MOST_WORDS
 
 
 def _run(body: Sequence[Line], at: int, pattern: "re.Pattern[str]") -> tuple[list[str], int]:
@@ -152,10 +188,15 @@ def _key_below(body: Sequence[Line], end: int, left: int, right: int) -> tuple[t
     while (below := _row_of_key(body, at)) is not None:
         rows.append(body[below].text)
         at = below + 1
-    text = _IN_BRACKETS.sub(r"\1-\2", " ".join(rows))
+    pairs = _together(_IN_BRACKETS.sub(r"\1-\2", " ".join(rows)), left, right)
+    return (pairs, at) if pairs else (None, end)
+
+
+def _together(text: str, left: int, right: int) -> tuple[tuple[int, int], ...] | None:
+    """The pairs of places that a key names, if it names one for each of the left."""
     found = [(int(number) - 1, index_of(letter)) for number, letter in _TOGETHER.findall(text)]
     if len(found) != left and (back := _TOGETHER_BACK.findall(text)):
         found = [(index_of(letter) or 0, int(number) - 1) for letter, number in back]
     pairs = tuple((one, other) for one, other in found if other is not None and one < left and other < right)
     is_whole = len(pairs) == len(found) == left and len({one for one, _ in pairs}) == left
-    return (pairs, at) if is_whole else (None, end)
+    return pairs if is_whole else None

@@ -1,9 +1,10 @@
 """The key at the end of a text: which answer belongs to which number."""
 
 import re
-from collections.abc import Iterable, Iterator, Sequence
+from collections import Counter
+from collections.abc import Iterable, Iterator, Sequence, Set
 from dataclasses import dataclass, field
-from itertools import dropwhile, takewhile
+from itertools import dropwhile, pairwise, takewhile
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.labels import LETTER, number_of
@@ -27,6 +28,7 @@ _BEHIND_A_SENTENCE = re.compile(
 )
 _PLACES = re.compile(r"^\d{1,2}(?:\s*(?:[-–—→>,;]|->)\s*\d{1,2}){2,}\W*$")
 MOST_ORDERED, MOST_ABOVE = 14, 3
+LONGEST_HEADING, TWICE = 80, 2
 _COUNTED = "one|two|three|four|five|eins|zwei|drei|vier|un|deux|trois|quatre|uno|dos|tres|due|tre"
 NAME_OF_SECTION = rf"(?:[A-Z]|\d{{1,2}}|[IVX]{{1,4}}|{_COUNTED})"
 _SECTION = re.compile(
@@ -57,11 +59,12 @@ _IN_TURN = re.compile(rf"^\s*{_ONE_SAID}(?:\s*[,;/]\s*{_ONE_SAID}|\s+{_ONE_SAID}
 @dataclass
 class Key:
     """Answers by (section, number), and in the order in which they stand. `left` are lines among them that say no
-    answer."""
+    answer; `named` are parts that are called by their headings, and not by a letter or number."""
 
     answers: dict[tuple[str, int], str] = field(default_factory=dict)
     left: list[Line] = field(default_factory=list)
     lines: dict[tuple[str, int], Line] = field(default_factory=dict)
+    named: set[str] = field(default_factory=set)
 
     def unused(self, numbers: Iterable[tuple[str, int | None]]) -> list[Line]:
         """Lines of which no answer belongs to one of these questions."""
@@ -103,6 +106,7 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
     """The lines before a key at the end of the text, and the key."""
     lines = _with_key_apart(lines)
     looked_at = 0
+    repeated = repeated_names(lines)
     counted = [found[0] if not line.code and (found := _number_of(line)) else None for line in lines]
     first_asked = next(
         (at for at, line in enumerate(lines) if counted[at] is not None or "__" in line.text), len(lines)
@@ -115,12 +119,37 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
         if looked_at > MOST_LOOKED_AT:
             break
         asked = [number for number in counted[first_asked:first] if number is not None]
-        key = _read([lines[first].saying(head), *lines[first + 1 :]], lines[first_asked:first], asked)
+        key = _read([lines[first].saying(head), *lines[first + 1 :]], lines[first_asked:first], asked, repeated)
         fits = key is not None and (not asked or any(number in asked for _, number in key.answers))
         is_only = not head.strip() or len(asked) == 1
         if key and fits and first_asked < first and len(key.answers) >= (1 if is_only else 2):
             return lines[:first], key
     return _without_bare_key(lines)
+
+
+def name_of_heading(line: Line) -> str:
+    """A line without its marks and points, as two headings that say the same are compared."""
+    return "" if line.code else line_of.points_in(line.text.strip("#*_: "))[0].strip("#*_: ").casefold()
+
+
+def repeated_names(lines: Sequence[Line]) -> Set[str]:
+    """Short lines without numbers that say the same as another: parts of a test are named once more in its key."""
+    filled = [line for line in lines if not line.is_blank]
+    below = dict(zip((line.at for line in filled), filled[1:], strict=False))
+    above = {line.at: one for one, line in pairwise(lines)}
+    names = Counter(
+        name_of_heading(line)
+        for line in filled
+        if len(line.text.strip()) <= LONGEST_HEADING
+        and not _is_among_options(line, above.get(line.at), below.get(line.at))
+    )
+    return {name for name, times in names.items() if times == TWICE and name and not line_of.question_number(name)}
+
+
+def _is_among_options(line: Line, above: Line | None, below: Line | None) -> bool:
+    """ "A. Ordering" may head a part; an option has others around it."""
+    beside = [one for one in (above, below) if one is not None and line_of.option(one)]
+    return line_of.option(line) is not None and bool(beside)
 
 
 def _head_of_key(lines: list[Line], at: int) -> tuple[str | None, int]:
@@ -246,9 +275,9 @@ def _table(lines: Sequence[Line]) -> dict[tuple[str, int], str]:
     return {("", number or 0): cell.strip() for number, cell in zip(numbers, cells[1], strict=True)} if fits else {}
 
 
-def _read(lines: list[Line], above: list[Line], asked: list[int]) -> Key | None:
+def _read(lines: list[Line], above: list[Line], asked: list[int], repeated: Set[str] = frozenset()) -> Key | None:
     """The answers in these lines; None where more of them say something else. `asked` are the numbers of the lines
-    above."""
+    above, `repeated` the names of headings that stand above and here."""
     filled = list(dropwhile(lambda line: line.is_blank, lines))
     first = list(takewhile(lambda line: not line.is_blank, filled))
     table = _table(first)
@@ -259,6 +288,11 @@ def _read(lines: list[Line], above: list[Line], asked: list[int]) -> Key | None:
         return Key(in_turn, left=[line for line in lines if not line.is_blank][1:])
     key, section, last = Key(), "", None
     for line in lines:
+        name = name_of_heading(line)
+        if name in repeated and section_of(name) is None and not list(_pairs(name)):
+            section, last = name, None
+            key.named.add(name)
+            continue
         row = _ROW.match(line.text)
         text = _BARS.sub("", line.text).replace("|", " ").strip() if "|" in line.text else line.text.strip()
         if not text or _RULE.match(text):

@@ -5,7 +5,7 @@ No line is added or taken away, so that places can still be told.
 
 import re
 from collections.abc import Callable, Iterable
-from itertools import pairwise
+from itertools import pairwise, repeat
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.labels import LETTER, SERIES, index_of, number_of
@@ -221,6 +221,8 @@ def _letters_as_numbers(lines: list[str]) -> list[str]:
     ]
     if len(asked) < FEWEST_EITHER or [_place(match[2]) for _, match in asked] != list(range(len(asked))):
         return lines
+    if any(map(_heads_questions, repeat(lines), (at for at, _ in asked))):
+        return lines
     made = list(lines)
     for at, line in enumerate(lines[asked[0][0] :], start=asked[0][0]):
         option = _SOME_NUMBER.match(line)
@@ -235,6 +237,13 @@ def _letters_as_numbers(lines: list[str]) -> list[str]:
             )
             break
     return made
+
+
+def _heads_questions(lines: list[str], at: int) -> bool:
+    """Whether what is counted below a lettered line are questions: blank or lettered lines stand between them."""
+    counted = [i for i in range(at + 1, len(lines)) if _SOME_NUMBER.match(lines[i])][:2]
+    between = lines[counted[0] + 1 : counted[1]] if len(counted) > 1 else []
+    return any(not line.strip() or _LETTERED.match(line) for line in between)
 
 
 def _rows_as_options(lines: list[str]) -> list[str]:
