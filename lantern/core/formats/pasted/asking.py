@@ -25,6 +25,7 @@ FEWEST_SENTENCES, SHORTEST_PASSAGE = 2, 90
 FEWEST_ANSWERS = 2
 FEWEST_PAIRS = 3
 _ASKS_SOMETHING = re.compile(r"[?？؟]|_{3,}")
+_BRACKET_BEHIND = re.compile(r"^\W*(?:\d+[.)]\s+)?[^()]{1,60}\([^()]{1,40}\)\s*$")
 _BETWEEN_HALVES = (";", "\t", "|", "=", " – ", " → ", "::")
 
 
@@ -151,7 +152,8 @@ def may_ask(text: str) -> bool:
     lines = [line for line in text.split("\n") if line.strip()]
     asking = sum(_ASKS_SOMETHING.search(line) is not None for line in lines)
     paired = any(all(line.count(mark) == 1 for line in lines) for mark in _BETWEEN_HALVES)
-    return (asking > 1 and asking * 2 >= len(lines)) or (paired and len(lines) >= FEWEST_PAIRS)
+    translated = len(lines) >= FEWEST_PAIRS and sum(map(bool, map(_BRACKET_BEHIND.search, lines))) >= len(lines) - 1
+    return translated or (asking > 1 and asking * 2 >= len(lines)) or (paired and len(lines) >= FEWEST_PAIRS)
 
 
 def is_passage(block: Block) -> bool:

@@ -143,7 +143,9 @@ class _Cutter:
             number, text = started
             self._begin(Block([line.saying(text)] if text else [line.saying("")], number, self._section))
         else:
-            self._blocks[-1].lines.append(line)
+            is_first = not self._blocks[-1].filled
+            text = line_of.without_asking_word(line.text) if is_first else line.text
+            self._blocks[-1].lines.append(line.saying(text))
         self._apart = False
         return at + 1
 
@@ -304,7 +306,8 @@ def _asks_anew(line: Line, above: Block) -> bool:
     one = line_of.option(line)
     if one and not one.sure and _is_done(above) and line_of.options_in_one_line(line):
         return True
-    if one is None and "__" in line.text and line_of.answer(above.filled[-1].text) is not None:
+    before = above.filled[-1].text
+    if one is None and "__" in line.text and "__" not in before and line_of.answer(before) is not None:
         return True
     if not line.text.rstrip().endswith(("?", "？", "؟")) or not _is_done(above) or (one and one.sure):
         return False

@@ -14,6 +14,7 @@ from lantern.core.formats.pasted.entries import entry_fields, entry_made
 from lantern.core.formats.pasted.gaps import (
     AFTER_DOTS,
     BRACKETED,
+    FILLED,
     GAP,
     ROUND,
     bracketed,
@@ -123,6 +124,8 @@ def _sum(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None
 
 
 def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    if parts.answer is None and FILLED.search(prompt):
+        return bracketed(FILLED.sub(r"[\1]", prompt), language)
     gaps = len(GAP.findall(prompt))
     after = _ANSWER_AFTER.match(prompt) if gaps and parts.answer is None and "\n" not in prompt else None
     if after:
@@ -174,6 +177,9 @@ def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -
         return Made({"kind": "open_response", "prompt": found["asks"], "scored": False})
     if found:
         answer = line_of.unmarked(found["answer"])
+        chosen = chosen_in_line(found["asks"], answer, language)
+        if chosen is not None:
+            return chosen
         several = len(re.split(r"\s*[/|]\s*", answer)) >= FEWEST_TO_CHOOSE
         told = [said("all_accepted", "Each of “{answers}” counts as right.", answers=answer[:80])] if several else []
         return Made(entry_fields(found["asks"], answer, language), told, sure=not told)

@@ -20,7 +20,9 @@ BRACKETED = re.compile(r"[\[{]([^\[\]{}]{1,80})[\]}]")
 ROUND = re.compile(r"\(([^()\d]{1,30})\)(?=\s*[.!]?\s*$|\s+\w)")
 _IN_BRACKETS = re.compile(r"[(\[]([^()\[\]]{3,120})[)\]]")
 _SLASH = re.compile(r"\s*[/|]\s*")
-FEWEST_TO_CHOOSE = 2
+FEWEST_TO_CHOOSE, FEWEST_BY_COMMAS = 2, 3
+FILLED = re.compile(r"_{3,}([^\W_](?:[^_\n]{0,40}[^\W_])?)_{3,}")
+"""A gap with its word in it: "___tanker___"."""
 AFTER_DOTS = re.compile(r"\s*(?:\.{3,}|…)\s*\(([^()\d]{1,30})\)")
 
 
@@ -78,14 +80,16 @@ def bracketed(prompt: str, language: str) -> Made:
 
 def chosen_in_line(prompt: str, answer: str, language: str) -> Made | None:
     """ "The tide (rises / falls) …" with the right one below, or several with theirs: gaps in which one chooses."""
-    groups = [found for found in _IN_BRACKETS.finditer(prompt) if len(_SLASH.split(found[1].strip())) > 1]
+    groups = [found for found in _IN_BRACKETS.finditer(prompt) if len(_parted(found[1].strip(), answer)) > 1]
+    if groups and "," in groups[-1][1] and prompt[: groups[-1].start()].rstrip().endswith(("?", "？", "؟")):
+        return None  # they are the options of a question
     whole = answer.strip().rstrip(".")
     said_right = [whole] if len(groups) == 1 else [part for part in re.split(r"\s*[,;]\s*", whole) if part]
     if not groups or len(groups) != len(said_right):
         return None
     text, end = "", 0
     for found, right in zip(groups, said_right, strict=True):
-        words_in = [part.strip() for part in _SLASH.split(found[1]) if part.strip()]
+        words_in = [part.strip() for part in _parted(found[1], right) if part.strip()]
         same = [word for word in words_in if word.casefold() == right.casefold()]
         if len(words_in) < FEWEST_TO_CHOOSE or len(same) != 1:
             return None
@@ -94,6 +98,14 @@ def chosen_in_line(prompt: str, answer: str, language: str) -> Made | None:
         end = found.end()
     asks = in_language(FILL_GAP if len(groups) == 1 else FILL_GAPS, language)
     return Made({"kind": "gap_fill", "prompt": asks, "text": text + prompt[end:], "way": "chosen"})
+
+
+def _parted(inside: str, right: str) -> list[str]:
+    """What may be chosen: parted by slashes, or by commas where one of them is what is right."""
+    parts = _SLASH.split(inside)
+    by_commas = re.split(r"\s*,\s*", inside)
+    is_one = right.strip().rstrip(".").casefold() in {part.strip().casefold() for part in by_commas}
+    return by_commas if len(parts) == 1 and len(by_commas) >= FEWEST_BY_COMMAS and is_one else parts
 
 
 def numbered_gaps(prompt: str, parts: Parts) -> list[str]:

@@ -23,6 +23,7 @@ _COUNTED_LEFT = re.compile(r"^\s*\(?\d{1,2}[.)]\s")
 _LIST_IN_GAP = re.compile(r"\[[^\[\]|]*,[^\[\]|]*,[^\[\]|]*\]")
 _LONE_LETTER = re.compile(r"^[A-La-l][.)]?$")
 """Nothing that is typed: it names an option that was not found."""
+_GAP_IN_GAP = re.compile(r"\[[^\[\]]*_{2,}[^\[\]]*\]")
 _NO_OPTION = re.compile(r"^[.,;:)\]]\s")
 _NO_BEGINNING = re.compile(r"^\s*(?:[^\w\s\"'“”„«»‘’(¿¡$`\[{*_+\-−√∫∑<…./]|\([^()]*\)\s*(?:\n|$))")
 """A sign that no question begins with; a first line that is all in brackets."""
@@ -57,7 +58,7 @@ def odd(fields: dict[str, Any]) -> Message | None:
     lettered = [left for pair in fields.get("pairs", ()) if _LETTERED.match(left := str(pair["left"]))]
     signs = [text for text in (prompt, *options, *answers) if _BOX.search(text)]
     typed = [*answers, str(fields.get("text", ""))]
-    signs += [text for text in typed if _COUNTED.search(text) or _LIST_IN_GAP.search(text)]
+    signs += [text for text in typed if _COUNTED.search(text) or _LIST_IN_GAP.search(text) or _GAP_IN_GAP.search(text)]
     signs += [prompt] if _OPTIONS_ASKED.match(prompt) and any(len(answer) == 1 for answer in answers) else []
     signs += [text for text in (*options, *answers) if _NO_OPTION.match(text)]
     signs += [answer for answer in answers if _LONE_LETTER.match(answer)]

@@ -95,6 +95,8 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
         return None
     bare = [_MARK.sub("", line).strip().strip("|").strip() for line in lines]
     for between in _BETWEEN:
+        if not all(map(between.search, bare)):
+            continue
         halves = [[half.strip() for half in between.split(line, maxsplit=1)] for line in bare]
         if not all(len(half) == 2 and all(half) for half in halves):
             continue
@@ -107,7 +109,7 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
             ": " in h[0] for h in halves
         ):
             continue  # "Translate: the harbour – der Hafen" asks
-        if any(_OPTIONS_WITHIN.search(half[1]) for half in halves):
+        if any(_OPTIONS_WITHIN.search(half[1]) for half in halves) or all(_is_chosen(*half) for half in halves):
             continue
         if between in _EQUALS and _has_options(bare):
             continue
@@ -130,6 +132,14 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
         if enough and not _is_a_letter(pairs, by_colon=between is _COLON):
             return PairList("", tuple(pairs), guessed, by_colon=between is _COLON, by_comma=between is _COMMA)
     return None
+
+
+def _is_chosen(left: str, right: str) -> bool:
+    """ "Sails are made of (stone, glass, cloth)." and "cloth": one of what stands in brackets."""
+    return any(
+        right.strip(" .").casefold() in {part.strip().casefold() for part in re.split(r"[,/|;]", inside)}
+        for inside in re.findall(r"[(\[]([^()\[\]]+[,/|;][^()\[\]]+)[)\]]", left)
+    )
 
 
 def _is_word_list(pairs: list[tuple[str, str]]) -> bool:

@@ -19,6 +19,10 @@ _KIND_BEFORE = re.compile(
     re.I,
 )
 """A word for the kind of question before it says nothing that its lines do not."""
+_LEVEL_BEFORE = re.compile(
+    r"^\W*(?:level|difficulty|stufe|niveau|nivel|livello)\s*\d*\s*(?:\([^()]*\))?\W*[:：]\W*(?=\w)", re.I
+)
+"""How hard it is, before what is asked."""
 _ASKED = re.compile(r"[?？؟]\s*\**\s*$")
 _BEHIND = re.compile(r"(?<=[?？:])\s+\S")
 LONGEST_IN_ONE_LINE = 1000
@@ -53,7 +57,7 @@ class Parts:
     """`answer` is what an answer line or a key says. `left` are lines that are in no part of the question. `glued` are
     those that were taken as going on with the option above them, which is a guess; `guessed_options`: options without
     any mark. `is_open`: it is said of it that anything may be written. `crossed`: a small x was taken as
-    a mark. `answered_twice`: a second answer line was left."""
+    a mark. `answered_twice`: a second answer line was left; `unread`: a line that says nothing of itself was."""
 
     prompt: list[str] = field(default_factory=list)
     options: list[OptionLine] = field(default_factory=list)
@@ -69,6 +73,7 @@ class Parts:
     is_open: bool = False
     crossed: bool = False
     answered_twice: bool = False
+    unread: bool = False
     bank: tuple[str, ...] = ()
     bank_line: str = ""
     glued: list[str] = field(default_factory=list)
@@ -137,7 +142,7 @@ class _Taker:
             return "answer"
         answer = line_of.answer(text)
         if answer is None and not self._options and not self._lettered:
-            answer = line_of.short_answer(text)
+            answer = line_of.short_answer(text) if "__" not in text else None  # "A: Have a ____ day!" speaks
         if answer is not None:
             if parts.answer is not None:
                 parts.left.append(line.source)
@@ -272,6 +277,7 @@ class _Taker:
             self._prompt.append(line)
             return "prompt"
         parts.left.append(line.source)
+        parts.unread = True
         return "left"
 
     def _is_sure(self) -> bool:
@@ -317,6 +323,10 @@ class _Taker:
             parts.prompt[0] = parts.prompt[0][tag.end() :]
         if parts.prompt:
             parts.prompt[0] = _KIND_BEFORE.sub("", parts.prompt[0])
+        level = _LEVEL_BEFORE.match(parts.prompt[0]) if parts.prompt else None
+        if level:
+            parts.left.append(level[0].strip())
+            parts.prompt[0] = parts.prompt[0][level.end() :]
         if parts.prompt:
             parts.prompt[0], worth = line_of.points_in(parts.prompt[0])
             if worth is None:

@@ -241,7 +241,7 @@ class _Reader:
         sentences: Sequence[Message], readings: list[tuple[Message, dict[str, Any]]],
     ) -> Entry:  # fmt: skip
         place = line_place(block.at)
-        sure = made.sure and not parts.glued and not parts.answered_twice
+        sure = made.sure and not parts.glued and not parts.answered_twice and not parts.unread
         shown = []
         for says, fields in readings:
             item = self._item(self._with_facts(made, parts, fields))

@@ -30,7 +30,7 @@ _BARE_OTHER = re.compile(rf"^(\s*)(?![A-Za-z])({LETTER})\s+(?=\S)")
 _FAR_LETTER = re.compile(r"^(\s*)([A-L])(?:\s{2,}|\t)(?=\S)")
 _EQUAL_LETTER = re.compile(r"^(\s*)([a-lA-L])\s*=\s*(?=\S)")
 _FAR_NUMBER = re.compile(r"^(\s*)(\d{1,3})(?:\s{2,}|\t)(?=[^\W\d_])")
-_SAID_WRONG = re.compile(r"^(\s*)(?:wrong|incorrect|false)(?: (?:answer|option))?\s*\d*\s*:\s*(?=\S)", re.I)
+_SAID_WRONG = re.compile(r"^(\s*)(?:wrong|incorrect|false|distractor)(?: (?:answer|option))?\s*\d*\s*:\s*(?=\S)", re.I)
 _SAID_RIGHT = re.compile(r"^(\s*)(?:right|correct|true)(?: (?:answer|option))?\s*\d*\s*:\s*(?P<text>\S.*)$", re.I)
 _IN_BRACKETS = re.compile(r"^(\s*)\((\d{1,3})\)\s+(?=\S)")
 _DECORATED = re.compile(
