@@ -29,7 +29,7 @@ TEXTS = (
     "twenty_sixth_look", "twenty_seventh_look", "twenty_eighth_look", "twenty_ninth_look", "thirtieth_look",
     "thirty_first_look", "thirty_second_look", "thirty_third_look", "thirty_fourth_look", "thirty_fifth_look",
     "thirty_sixth_look", "thirty_seventh_look", "thirty_eighth_look", "thirty_ninth_look", "fortieth_look",
-    "forty_first_look",
+    "forty_first_look", "forty_second_look", "forty_third_look", "forty_fourth_look", "forty_fifth_look",
 )  # fmt: skip
 
 

@@ -22,6 +22,7 @@ _HEADING = re.compile(
     rf"|{_DO}\b[^?]*\b(?:answers?|letters?|options?|questions?|blanks?|gaps?)\b[^?]*[.:])$",
     re.I,
 )
+_LETTERED_HEADING = re.compile(r"^[\s*_]*\(?([A-H])[.)]\s+(?=[^?？؟_]{3,60}$)")
 _INSTRUCTION = re.compile(rf"^{words('do')}(?!\w)[^?？_]*[.:!]$", re.I)
 """Of several questions below it."""
 _SPEAKS = re.compile(rf"^\W*{words('speaks')}(?!\w)", re.I)
@@ -170,10 +171,25 @@ class _Cutter:
         lettered = re.match(r"^\(?[A-H][.):]\s+(?=\S)", bare)
         if lettered and _HEADING.match(bare[lettered.end() :]) and self._is_numbered_below(at):
             return True
+        if self._heads_a_part(at):
+            return True
         if line_of.option(line):
             return False
         says_what_to_do = _HEADING.match(bare) is not None or _INSTRUCTION.match(bare) is not None
         return self._numbering is not None and says_what_to_do and self._is_numbered_below(at)
+
+    def _heads_a_part(self, at: int) -> bool:
+        """ "B. Matching", alone between blank lines, above something numbered or that says what to do. An option has
+        the one before or behind it as its neighbour."""
+        named = _LETTERED_HEADING.match(self._body[at].text)
+        below = next((line for line in self._body[at + 1 :] if not line.is_blank), None)
+        if not named or below is None or not self._apart or not self._body[at + 1].is_blank:
+            return False
+        above = next((line for line in reversed(self._body[:at]) if not line.is_blank), None)
+        beside = [_LETTERED_HEADING.match(line.text) for line in (above, below) if line is not None]
+        place = ord(named[1])
+        is_option = any(abs(ord(one[1]) - place) == 1 for one in beside if one)
+        return not is_option and (_numbered(below) is not None or says_what_to_do(below.text))
 
     def _is_asked_below(self, at: int) -> bool:
         """Whether what stands below a heading belongs to it as to a question."""

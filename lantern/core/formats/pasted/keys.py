@@ -143,13 +143,19 @@ def repeated_names(lines: Sequence[Line]) -> Set[str]:
         if len(line.text.strip()) <= LONGEST_HEADING
         and not _is_among_options(line, above.get(line.at), below.get(line.at))
     )
-    return {name for name, times in names.items() if times == TWICE and name and not line_of.question_number(name)}
+    return {name for name, times in names.items() if times == TWICE and _may_name_a_part(name)}
+
+
+def _may_name_a_part(name: str) -> bool:
+    asks = name.endswith(_ASKS) or line_of.question_number(name) is not None
+    says = line_of.answer(name) is not None or line_of.reason(name) is not None or line_of.is_labelled(name)
+    return bool(name) and not asks and not says
 
 
 def _is_among_options(line: Line, above: Line | None, below: Line | None) -> bool:
     """ "A. Ordering" may head a part; an option has others around it."""
-    beside = [one for one in (above, below) if one is not None and line_of.option(one)]
-    return line_of.option(line) is not None and bool(beside)
+    beside = [one for line in (above, below) if line is not None and (one := line_of.option(line))]
+    return line_of.option(line) is not None and any(not one.label.isdigit() for one in beside)
 
 
 def _head_of_key(lines: list[Line], at: int) -> tuple[str | None, int]:

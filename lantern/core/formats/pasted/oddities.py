@@ -1,8 +1,11 @@
 """What should not be in a question that was read well: a label, a letter or a second question left within its words."""
 
 import re
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass
 from typing import Any
 
+from lantern.core.formats.pasted.dates import is_date
 from lantern.core.formats.pasted.labels import LETTER
 from lantern.core.formats.pasted.lines import is_labelled
 from lantern.core.formats.sayings import words
@@ -27,6 +30,11 @@ _GAP_IN_GAP = re.compile(r"\[[^\[\]]*_{2,}[^\[\]]*\]")
 _NO_OPTION = re.compile(r"^[.,;:)\]]\s")
 _NO_BEGINNING = re.compile(r"^\s*(?:[^\w\s\"'“”„«»‘’(¿¡$`\[{*_+\-−√∫∑<…./]|\([^()]*\)\s*(?:\n|$))")
 """A sign that no question begins with; a first line that is all in brackets."""
+_COUNTED_LABEL = re.compile(r"^\W*[^\W\d_][^\n:?.]{0,30}\d[^\n:?.]{0,20}:\s+(?=\S)")
+"""A label with a number before what is asked."""
+_SENTENCE_AS_TERM = re.compile(r"^(?:\S+\s+){3,}.*[.!?]$|^.*\([^()]*,[^()]*\).*$")
+_NUMBER_FIRST = re.compile(r"^[-−]?\d[\d.,]*\s+[^\W\d_]")
+_WORDS_BEHIND = re.compile(r"(?<=[?？؟])\s+(?:[^\s.?!]+\s*){1,4}$|\([^()]{1,40}\)\s*$")
 _SENTENCES = re.compile(r"\w{2,}[.!?]\s+\S")
 MOST_USUAL = 8
 """Options that a question has, but for rare ones."""
@@ -34,55 +42,124 @@ MOST_WORDS_TYPED = 8
 """Of an answer that is typed, and compared with this one."""
 
 
+@dataclass(frozen=True, slots=True)
+class _Look:
+    """What an item says: `typed` are the answers and the text with gaps, `is_open` that anything may be written."""
+
+    prompt: str
+    options: tuple[str, ...]
+    answers: tuple[str, ...]
+    typed: tuple[str, ...]
+    pairs: tuple[tuple[str, str], ...]
+    is_open: bool
+
+    @property
+    def all(self) -> tuple[str, ...]:
+        return (self.prompt, *self.options, *self.answers)
+
+
 def odd(fields: dict[str, Any]) -> Message | None:
     """Why somebody should look at an item with these fields; None where nothing is odd."""
-    prompt = str(fields.get("prompt", ""))
-    options = [str(option["text"]) for option in fields.get("options", ())]
-    answers = [str(answer) for answer in fields.get("accepts", ()) if isinstance(answer, str)]
-    for text in (prompt, *options, *answers):
-        found = _LABEL.search(text)
-        if found:
-            return stands_in_it(found[0])
-    within = next((found for option in options if (found := _OPTION_WITHIN.search(option))), None)
-    if within:
-        return stands_in_it(within[0])
-    line = next((line for line in prompt.split("\n")[1:] if _OPTION_LINE.match(line)), None)
-    if line:
-        return stands_in_it(line)
-    asking = next((answer for answer in answers if answer.rstrip().endswith(("?", "？", "؟"))), None)
-    if asking:
-        return stands_in_it(asking)
-    label = _ASKING_WORD.match(prompt)
-    labelled = [label[0]] if label else [line for line in prompt.split("\n")[1:] if is_labelled(line)]
-    chosen = [one for one in _SLASHED.findall(prompt) if {part.strip(" .") for part in one.split("/")} & set(answers)]
-    lettered = [left for pair in fields.get("pairs", ()) if _LETTERED.match(left := str(pair["left"]))]
-    signs = [text for text in (prompt, *options, *answers) if _BOX.search(text)]
-    typed = [*answers, str(fields.get("text", ""))]
-    signs += [text for text in typed if _COUNTED.search(text) or _LIST_IN_GAP.search(text) or _GAP_IN_GAP.search(text)]
-    signs += [prompt] if _OPTIONS_ASKED.match(prompt) and any(len(answer) == 1 for answer in answers) else []
-    signs += [text for text in (*options, *answers) if _NO_OPTION.match(text)]
-    signs += [answer for answer in answers if _LONE_LETTER.match(answer)]
-    lettered += [
-        str(pair["left"])
-        for pair in fields.get("pairs", ())
-        if _COUNTED_LEFT.match(str(pair["left"])) and _LETTERED.match(str(pair["right"]))
-    ]
-    marks = [found[0] for text in (prompt, *options, *typed) if (found := _MARKS_LEFT.search(text))]
-    begun = [prompt[:20]] if prompt and _NO_BEGINNING.match(prompt) else []
-    is_written = bool(answers) or fields.get("scored") is False
-    below = [prompt.split("\n")[1]] if is_written and "\n" in prompt and "```" not in prompt else []
-    strange = next(iter((*labelled, *signs, *chosen, *lettered, *marks, *begun, *below)), None)
+    accepted = fields.get("accepts", ())
+    answers = () if isinstance(accepted, str) else tuple(map(str, accepted))  # of a number it is a way of comparing
+    look = _Look(
+        prompt=str(fields.get("prompt", "")),
+        options=tuple(str(option["text"]) for option in fields.get("options", ())),
+        answers=answers,
+        typed=(*answers, str(fields.get("text", ""))),
+        pairs=tuple((str(pair["left"]), str(pair["right"])) for pair in fields.get("pairs", ())),
+        is_open=fields.get("scored") is False,
+    )
+    strange = next((found for found in (check(look) for check in _CHECKS) if found), None)
     if strange is not None:
         return stands_in_it(strange)
     long = next((one for one in answers if len(one.split()) > MOST_WORDS_TYPED or _SENTENCES.search(one)), None)
     if long is not None:
         nobody = "“{answer}” is long for an answer that is typed: hardly anybody will write just that."
         return said("long_answer", nobody, answer=long[:80])
-    if len(options) > MOST_USUAL:
-        return said(
-            "many_options", "It has {count} options: look whether they belong to one question.", count=len(options)
-        )
+    if len(look.options) > MOST_USUAL:
+        many = "It has {count} options: look whether they belong to one question."
+        return said("many_options", many, count=len(look.options))
     return None
+
+
+def _label(look: _Look) -> str | None:
+    return _first(_LABEL, look.all) or _first(_ASKING_WORD, [look.prompt]) or _first(_COUNTED_LABEL, [look.prompt])
+
+
+def _option_within(look: _Look) -> str | None:
+    return _first(_OPTION_WITHIN, look.options)
+
+
+def _line_below(look: _Look) -> str | None:
+    """Below what is asked: an option, a label, or anything where an answer is written."""
+    below = look.prompt.split("\n")[1:]
+    found = next((line for line in below if _OPTION_LINE.match(line) or is_labelled(line)), None)
+    is_written = bool(look.answers) or look.is_open
+    return found or (below[0] if below and is_written and "```" not in look.prompt else None)
+
+
+def _asks(look: _Look) -> str | None:
+    return next((answer for answer in look.answers if answer.rstrip().endswith(("?", "？", "؟"))), None)
+
+
+def _chosen(look: _Look) -> str | None:
+    """Several words with slashes between them, of which one is the answer."""
+    groups = _SLASHED.findall(look.prompt)
+    return next((one for one in groups if {part.strip(" .") for part in one.split("/")} & set(look.answers)), None)
+
+
+def _signs(look: _Look) -> str | None:
+    by_letters = [look.prompt] if any(len(answer) == 1 for answer in look.answers) else []
+    return (
+        _first(_BOX, look.all)
+        or _first(_COUNTED, look.typed)
+        or _first(_LIST_IN_GAP, look.typed)
+        or _first(_GAP_IN_GAP, look.typed)
+        or _first(_OPTIONS_ASKED, by_letters)
+        or _first(_NO_OPTION, (*look.options, *look.answers))
+        or _first(_LONE_LETTER, look.answers)
+        or _first(_MARKS_LEFT, (look.prompt, *look.options, *look.typed))
+        or _first(_NO_BEGINNING, [look.prompt])
+    )
+
+
+def _terms(look: _Look) -> str | None:
+    """A letter before a term, or a whole sentence as one."""
+    lettered = [left for left, right in look.pairs if _LETTERED.match(left) or _is_counted(left, right)]
+    return next(iter(lettered), None) or _first(_SENTENCE_AS_TERM, [left for left, _ in look.pairs])
+
+
+def _is_counted(left: str, right: str) -> bool:
+    return bool(_COUNTED_LEFT.match(left) and _LETTERED.match(right))
+
+
+def _number_as_text(look: _Look) -> str | None:
+    return next((one for one in look.answers if _NUMBER_FIRST.match(one) and not is_date(one)), None)
+
+
+def _answer_left(look: _Look) -> str | None:
+    """A few words behind an open question."""
+    return _first(_WORDS_BEHIND, [look.prompt]) if look.is_open else None
+
+
+_CHECKS: tuple[Callable[[_Look], str | None], ...] = (
+    _label,
+    _option_within,
+    _line_below,
+    _asks,
+    _chosen,
+    _signs,
+    _terms,
+    _number_as_text,
+    _answer_left,
+)
+
+
+def _first(pattern: "re.Pattern[str]", texts: Iterable[str]) -> str | None:
+    """What the pattern finds in the first of these texts in which it finds something."""
+    found = next((match for text in texts if (match := pattern.search(text))), None)
+    return (found[0].strip() or found.string) if found else None
 
 
 def stands_in_it(text: str) -> Message:

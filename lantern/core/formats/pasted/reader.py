@@ -319,7 +319,7 @@ class _Reader:
             "prompt": literal(heading.strip().strip("*# "))[:LONGEST_PAGE],
             "body": literal(body.strip())[:LONGEST_PAGE],
         }
-        if not wanted and may_ask(block.text):
+        if may_ask(block.text):
             told = (MAY_ASK,)
             return Found(
                 block.at, Entry(place=line_place(block.at), text=block.source.strip(), sentences=told, sure=False)

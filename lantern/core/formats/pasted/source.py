@@ -18,7 +18,7 @@ _SPACES = re.compile(r"[\u00a0\u2000-\u200a\u202f\u205f\u3000]")
 _UNSEEN = re.compile(r"[\u00ad\u200b\u200e\u200f\u2060\ufeff\ufe0f]")
 _QUOTE = re.compile(r"^\s*(?:>\s?)+")
 _SENT = re.compile(
-    r"^\s*(?:\[[^\[\]]{0,20}\d{1,2}[:.]\d{2}[^\[\]]{0,10}\]|\d{1,2}[./]\d{1,2}[./]\d{2,4},?\s+\d{1,2}:\d{2}(?:\s*[-–])?)\s*[^:\n]{1,30}:\s+"
+    r"^\s*(?:\[[^\[\]]{0,20}\d{1,2}[:.]\d{2}[^\[\]]{0,16}\]|\d{1,2}[./]\d{1,2}[./]\d{2,4},?\s+\d{1,2}:\d{2}(?:\s*[-–])?)\s*[^:\n]{1,30}:\s+"
 )
 """When and by whom a message of a chat was sent."""
 _WROTE = re.compile(
