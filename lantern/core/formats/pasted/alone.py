@@ -3,7 +3,7 @@
 import re
 
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.keys import name_of_heading, repeated_names, section_of
+from lantern.core.formats.pasted.headings import name_of_heading, repeated_names, section_of
 from lantern.core.formats.pasted.source import Line
 
 _NUMBER_ALONE = re.compile(r"^\s*(\d{1,3})\s*[.)]?\s*$")

@@ -6,7 +6,8 @@ from itertools import takewhile
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.exercises import Exercise, answered, exercises_in, with_keys
-from lantern.core.formats.pasted.keys import NAME_OF_SECTION, Key, name_of_heading, section_of, without_key
+from lantern.core.formats.pasted.headings import NAME_OF_SECTION, name_of_heading, section_of
+from lantern.core.formats.pasted.keys import Key, without_key
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
 

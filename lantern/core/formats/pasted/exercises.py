@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.keys import section_of
+from lantern.core.formats.pasted.headings import section_of
 from lantern.core.formats.pasted.labels import LETTER, index_of
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words

@@ -1,12 +1,12 @@
 """The key at the end of a text: which answer belongs to which number."""
 
 import re
-from collections import Counter
 from collections.abc import Iterable, Iterator, Sequence, Set
 from dataclasses import dataclass, field
-from itertools import dropwhile, pairwise, takewhile
+from itertools import dropwhile, takewhile
 
 from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.pasted.headings import SECTION, name_of_heading, repeated_names, section_of
 from lantern.core.formats.pasted.labels import LETTER, number_of
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
@@ -28,12 +28,6 @@ _BEHIND_A_SENTENCE = re.compile(
 )
 _PLACES = re.compile(r"^\d{1,2}(?:\s*(?:[-–—→>,;]|->)\s*\d{1,2}){2,}\W*$")
 MOST_ORDERED, MOST_ABOVE = 14, 3
-LONGEST_HEADING, TWICE = 80, 2
-_COUNTED = "one|two|three|four|five|eins|zwei|drei|vier|un|deux|trois|quatre|uno|dos|tres|due|tre"
-NAME_OF_SECTION = rf"(?:[A-Z]|\d{{1,2}}|[IVX]{{1,4}}|{_COUNTED})"
-_SECTION = re.compile(
-    rf"^\s*(?:#{{1,6}}\s+)?(?:{words('section')})\s+(?P<name>{NAME_OF_SECTION})\b\s*[.:：)\-–]?\s*", re.I
-)
 _PAIR = re.compile(
     rf"(?:^|[\s,;|])#?{_Q}(?:(\d{{1,3}})\s*[.):：=\-–→>]*|([ivx]{{1,5}}|[IVX]{{1,5}})\s*[.):：=\-–→>]+)\s*"
     rf"\(?({_SAID})\)?(?![\w’'])",
@@ -80,12 +74,6 @@ class Key:
         return said if said is not None or has_sections else self.answers.get(("", number))
 
 
-def section_of(text: str) -> str | None:
-    """The name of a part of a test that a line begins with: "Section B: …"."""
-    found = _SECTION.match(text)
-    return found["name"].upper() if found else None
-
-
 def with_key_last(lines: list[Line]) -> list[Line]:
     """A key above the questions, as one paragraph, is put below them."""
     filled = [at for at, line in enumerate(lines) if not line.is_blank][:MOST_ABOVE]
@@ -127,37 +115,6 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
     return _without_bare_key(lines)
 
 
-def name_of_heading(line: Line) -> str:
-    """A line without its marks and points, as two headings that say the same are compared."""
-    return "" if line.code else line_of.points_in(line.text.strip("#*_: "))[0].strip("#*_: ").casefold()
-
-
-def repeated_names(lines: Sequence[Line]) -> Set[str]:
-    """Short lines without numbers that say the same as another: parts of a test are named once more in its key."""
-    filled = [line for line in lines if not line.is_blank]
-    below = dict(zip((line.at for line in filled), filled[1:], strict=False))
-    above = {line.at: one for one, line in pairwise(lines)}
-    names = Counter(
-        name_of_heading(line)
-        for line in filled
-        if len(line.text.strip()) <= LONGEST_HEADING
-        and not _is_among_options(line, above.get(line.at), below.get(line.at))
-    )
-    return {name for name, times in names.items() if times == TWICE and _may_name_a_part(name)}
-
-
-def _may_name_a_part(name: str) -> bool:
-    asks = name.endswith(_ASKS) or line_of.question_number(name) is not None
-    says = line_of.answer(name) is not None or line_of.reason(name) is not None or line_of.is_labelled(name)
-    return bool(name) and not asks and not says
-
-
-def _is_among_options(line: Line, above: Line | None, below: Line | None) -> bool:
-    """ "A. Ordering" may head a part; an option has others around it."""
-    beside = [one for line in (above, below) if line is not None and (one := line_of.option(line))]
-    return line_of.option(line) is not None and any(not one.label.isdigit() for one in beside)
-
-
 def _head_of_key(lines: list[Line], at: int) -> tuple[str | None, int]:
     """(what stands behind the word that heads a key in this line, the line the key begins at); None for no such line.
     A table with headings of its own may stand below that word."""
@@ -173,7 +130,7 @@ def _head_of_key(lines: list[Line], at: int) -> tuple[str | None, int]:
     rest = head["rest"].strip() if head else ""
     if _PLACES.match(rest) and any(map(_asks_for_order, lines[max(0, at - MOST_ORDERED) : at])):
         return None, at  # "3, 1, 2" below lines to be put into order
-    says = not rest or _IN_TURN.match(rest) or list(_pairs(rest)) or _SECTION.match(rest)
+    says = not rest or _IN_TURN.match(rest) or list(_pairs(rest)) or SECTION.match(rest)
     return (head["rest"], at) if head and says else (None, at)
 
 
@@ -303,7 +260,7 @@ def _read(lines: list[Line], above: list[Line], asked: list[int], repeated: Set[
         text = _BARS.sub("", line.text).replace("|", " ").strip() if "|" in line.text else line.text.strip()
         if not text or _RULE.match(text):
             continue
-        begun = _SECTION.match(text)
+        begun = SECTION.match(text)
         if begun:
             section, text, last = begun["name"].upper(), text[begun.end() :].strip(), None
             if not text:
