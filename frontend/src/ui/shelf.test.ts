@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { clearOwnShelves, ownShelf, shelfOf } from './shelf'
 
 describe('a shelf on the device', () => {
@@ -15,6 +15,18 @@ describe('a shelf on the device', () => {
   it('holds nothing where something else was written there', () => {
     localStorage.setItem('lantern.text.1', 'no JSON')
     expect(shelfOf('lantern.text.1').read()).toBeNull()
+  })
+
+  it('holds nothing, and harms nothing, where the browser keeps nothing', () => {
+    const blocked = vi.spyOn(window, 'localStorage', 'get').mockImplementation(() => {
+      throw new DOMException('blocked')
+    })
+    const shelf = ownShelf<string>('text.1')
+    shelf.write('Bowline')
+    shelf.clear()
+    clearOwnShelves()
+    expect(shelf.read()).toBeNull()
+    blocked.mockRestore()
   })
 
   it('is cleared where it is an account’s own, and no other', () => {

@@ -16,7 +16,13 @@ export function shelfOf<T>(place: string) {
         // The device has no room: what is on the page is still there.
       }
     },
-    clear: () => localStorage.removeItem(place),
+    clear(): void {
+      try {
+        localStorage.removeItem(place)
+      } catch {
+        // Nothing lies there.
+      }
+    },
   }
 }
 
@@ -26,6 +32,10 @@ const OWN = 'lantern.own.'
 export const ownShelf = <T>(place: string) => shelfOf<T>(OWN + place)
 
 export function clearOwnShelves(): void {
-  const places = Object.keys(localStorage).filter((place) => place.startsWith(OWN))
-  for (const place of places) localStorage.removeItem(place)
+  try {
+    const places = Object.keys(localStorage).filter((place) => place.startsWith(OWN))
+    for (const place of places) localStorage.removeItem(place)
+  } catch {
+    // A browser that keeps nothing has nothing to give away.
+  }
 }
