@@ -2,6 +2,7 @@
 
 import io
 import struct
+import sys
 import zipfile
 from itertools import count
 
@@ -10,7 +11,7 @@ from openpyxl import Workbook
 
 from lantern.core.formats import safezip
 from lantern.core.formats.exchange import Source, Unreadable
-from lantern.core.formats.registry import READERS, form_of, read_file
+from lantern.core.formats.registry import READERS, form_of, read_file, read_typed
 from lantern.core.formats.safezip import MB, SafeZip
 from lantern.core.questions import KINDS
 from tests.builders import a_set, choice
@@ -187,3 +188,35 @@ def test_more_signs_than_questions_have_are_not_taken_along():
     incoming = read_file(Source("a.xlsx", out.getvalue()), ids())
     assert len(incoming.entries) < 700
     assert any("Only the first" in str(note) for note in incoming.notes)
+
+
+GROWING = (
+    "Put the events in order.\n", "Put the events in order.\n1. a\n2. b\n", "A. Ordering\n\n", "Which?\n\nfoot\n\n",
+    "1. bow\n2. mast\n3. keel\nA. a\nB. b\nC. c\n\n", "1-A, 2-B, 3-C\n", "Answer: b\n", "Answers: 1. b\n", "a\tb\n",
+    "- Who? - x\n", "____ (a)\n", "a) x\n", "1. Seals swim. (R)\n", "On 3 May 2025 Odile wrote:\n", "Part A\n",
+    "Order them.\nAnswer: a → b\n→ c\n", "A. x\n\nAnswer:\n\n",
+)  # fmt: skip
+
+
+@pytest.mark.parametrize("piece", GROWING)
+def test_the_work_on_a_text_grows_as_its_lines_do(piece):
+    read_typed(piece * 40, ids(), "en")  # what is made ready once is not counted
+    few, many = work_on(piece * 60), work_on(piece * 240)
+    assert many < 8 * few, f"four times the text is {many / few:.1f} times the work"
+
+
+def work_on(text):
+    """How many calls it takes to read it."""
+    calls = 0
+
+    def count_call(frame, event, arg):
+        nonlocal calls
+        calls += event in {"call", "c_call"}
+
+    before = sys.getprofile()
+    sys.setprofile(count_call)
+    try:
+        read_typed(text, ids(), "en")
+    finally:
+        sys.setprofile(before)
+    return calls

@@ -2,7 +2,7 @@
 
 import re
 from dataclasses import dataclass, field
-from itertools import takewhile
+from itertools import islice, takewhile
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.exercises import Exercise, answered, exercises_in, with_keys
@@ -40,7 +40,7 @@ _TO_FILL_IN = re.compile(
 )
 _ANSWERED = re.compile(r"[?？؟]\s+[^\s?？؟(\[_][^?？؟_]{0,60}$")
 LONGEST_HEADING, MOST_LAST_LINES = 100, 3
-MOST_WORDS_OF_A_TITLE, FEWEST_NESTED = 3, 2
+MOST_WORDS_OF_A_TITLE, FEWEST_NESTED, MOST_OF_PROSE = 3, 2, 40
 
 
 @dataclass
@@ -52,6 +52,11 @@ class Block:
     number: int | None = None
     section: str = ""
     exercise: Exercise | None = None
+    # Lines are only ever added, often thousands, and each is looked at once.
+    _filled: list[Line] = field(default_factory=list, init=False, repr=False, compare=False)
+    _counted: int = field(default=0, init=False, repr=False, compare=False)
+    _answered: bool = field(default=False, init=False, repr=False, compare=False)
+    _looked_at: int = field(default=1, init=False, repr=False, compare=False)
 
     @property
     def at(self) -> int:
@@ -71,7 +76,20 @@ class Block:
 
     @property
     def filled(self) -> list[Line]:
-        return [line for line in self.lines if not line.is_blank]
+        """The lines that say something."""
+        if self._counted < len(self.lines):
+            self._filled += [line for line in self.lines[self._counted :] if not line.is_blank]
+            self._counted = len(self.lines)
+        return self._filled
+
+    @property
+    def is_done(self) -> bool:
+        """Whether it has its options or its answer, so that what follows a blank line is a new one."""
+        filled = self.filled
+        if not self._answered:
+            self._answered = any(belongs(line) for line in filled[self._looked_at :])
+            self._looked_at = max(1, len(filled))
+        return self.exercise is not None or self._answered or bool(filled and line_of.options_in_one_line(filled[0]))
 
 
 @dataclass
@@ -183,14 +201,19 @@ class _Cutter:
         """ "B. Matching", alone between blank lines, above something numbered or that says what to do. An option has
         the one before or behind it as its neighbour."""
         named = _LETTERED_HEADING.match(self._body[at].text)
-        below = next((line for line in self._body[at + 1 :] if not line.is_blank), None)
-        if not named or below is None or not self._apart or not self._body[at + 1].is_blank:
+        if not named or not self._apart or at + 1 >= len(self._body) or not self._body[at + 1].is_blank:
             return False
-        above = next((line for line in reversed(self._body[:at]) if not line.is_blank), None)
+        below = self._first_filled(range(at + 1, len(self._body)))
+        above = self._first_filled(range(at - 1, -1, -1))
+        if below is None:
+            return False
         beside = [_LETTERED_HEADING.match(line.text) for line in (above, below) if line is not None]
         place = ord(named[1])
         is_option = any(abs(ord(one[1]) - place) == 1 for one in beside if one)
         return not is_option and (_numbered(below) is not None or says_what_to_do(below.text))
+
+    def _first_filled(self, places: range) -> Line | None:
+        return next((self._body[at] for at in places if not self._body[at].is_blank), None)
 
     def _is_asked_below(self, at: int) -> bool:
         """Whether what stands below a heading belongs to it as to a question."""
@@ -198,8 +221,8 @@ class _Cutter:
         return following is not None and belongs(following) and not line_of.heading(following.text)
 
     def _is_numbered_below(self, at: int) -> bool:
-        following = [line for line in self._body[at + 1 :] if not line.is_blank][:2]
-        return any(line_of.question_number(line.text) for line in following)
+        following = islice((i for i in range(at + 1, len(self._body)) if not self._body[i].is_blank), 2)
+        return any(line_of.question_number(self._body[i].text) for i in following)
 
     def _starts(self, at: int) -> tuple[int | None, str] | None:
         """(number, its first line) where a question begins at this line."""
@@ -226,11 +249,11 @@ class _Cutter:
             return None, line.text.rstrip()
         if not self._apart or not current.filled or (belongs(line) and not _is_prose(current)):
             return None
-        if self._numbering is not None and current.number is not None and not _is_done(current):
+        if self._numbering is not None and current.number is not None and not current.is_done:
             return (None, line.text.rstrip()) if self._is_last_word(at, current) else None
-        if not _is_done(current) and self._continues(at):
+        if not current.is_done and self._continues(at):
             return None
-        if _is_done(current) and (line_of.is_aside(line.text) or self._answers(at, current)):
+        if current.is_done and (line_of.is_aside(line.text) or self._answers(at, current)):
             return None
         return None, line.text.rstrip()
 
@@ -245,7 +268,8 @@ class _Cutter:
 
     def _is_last_word(self, at: int, current: Block) -> bool:
         """What stands at the end of the text below a question that is followed by its answer: "See you! Tove"."""
-        rest = [line for line in self._body[at:] if not line.is_blank]
+        filled = (i for i in range(at, len(self._body)) if not self._body[i].is_blank)
+        rest = [self._body[i] for i in islice(filled, MOST_LAST_LINES + 1)]
         is_signed = (
             len(rest) == 1
             and _NAME.fullmatch(rest[0].text.strip()) is not None
@@ -321,12 +345,12 @@ def _is_answer(line: Line) -> bool:
 def _asks_anew(line: Line, above: Block) -> bool:
     """A question directly below the options of the one before, further left than they are."""
     one = line_of.option(line)
-    if one and not one.sure and _is_done(above) and line_of.options_in_one_line(line):
+    if one and not one.sure and above.is_done and line_of.options_in_one_line(line):
         return True
     before = above.filled[-1].text
     if one is None and "__" in line.text and "__" not in before and line_of.answer(before) is not None:
         return True
-    if not line.text.rstrip().endswith(("?", "？", "؟")) or not _is_done(above) or (one and one.sure):
+    if not line.text.rstrip().endswith(("?", "？", "؟")) or not above.is_done or (one and one.sure):
         return False
     if one is None and (_is_answered(above) or (line.bold and not above.filled[-1].bold)):
         return True
@@ -342,24 +366,10 @@ def _is_answered(block: Block) -> bool:
 
 def _is_prose(block: Block) -> bool:
     """Several sentences that ask nothing: what is listed below them is no answer to them."""
-    text = " ".join(line.text for line in block.filled)
-    return (
-        block.number is None
-        and not _is_done(block)
-        and "?" not in text
-        and "__" not in text
-        and len(re.findall(r"[.!]\s", f"{text} ")) > 1
-    )
-
-
-def _is_done(block: Block) -> bool:
-    """Whether the block has its options or its answer, so that what follows a blank line is a new one."""
-    filled = block.filled
-    return (
-        block.exercise is not None
-        or any(belongs(line) for line in filled[1:])
-        or bool(filled and line_of.options_in_one_line(filled[0]))
-    )
+    if block.number is not None or block.is_done:
+        return False
+    text = " ".join(line.text for line in block.filled[:MOST_OF_PROSE])
+    return "?" not in text and "__" not in text and len(re.findall(r"[.!]\s", f"{text} ")) > 1
 
 
 def _numbered(line: Line) -> tuple[int, str, str] | None:

@@ -4,6 +4,7 @@ together."""
 import re
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
+from itertools import islice
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.headings import section_of
@@ -29,7 +30,7 @@ _LABEL = re.compile(
 """What may stand before a key: "Part D:", "Matching:", a number."""
 FEWEST = 2
 MOST_BETWEEN, LONGEST_ROW = 3, 12
-FEWEST_PLAIN, MOST_WORDS = 3, 6
+FEWEST_PLAIN, MOST_WORDS, MOST_KEYS = 3, 6, 40
 """Of lists that nothing but their look says are to be matched."""
 
 
@@ -61,14 +62,23 @@ def answered(exercise: Exercise, answers: Mapping[tuple[str, int], str], section
 def with_keys(exercises: list[Exercise], lines: Sequence[Line]) -> tuple[list[Exercise], list[Line]]:
     """(the exercises with what a line far below them says belongs together; the lines without those)."""
     made, rest = list(exercises), list(lines)
-    for place, exercise in enumerate(exercises):
-        for at in range(exercise.end, len(rest)) if exercise.pairs is None else ():
-            said = _IN_BRACKETS.sub(r"\1-\2", _LABEL.sub("", rest[at].text))
-            pairs = _together(said, len(exercise.left), len(exercise.right)) if _ONLY_TOGETHER.match(said) else None
+    unsaid = [place for place, exercise in enumerate(exercises) if exercise.pairs is None]
+    keys = _keys_in(lines, exercises[unsaid[0]].end) if unsaid else {}
+    for place in unsaid:
+        exercise = exercises[place]
+        for at, said in islice(keys.items(), MOST_KEYS):
+            pairs = _together(said, len(exercise.left), len(exercise.right)) if at >= exercise.end else None
             if pairs:
                 made[place], rest[at] = replace(exercise, pairs=pairs), rest[at].saying("")
+                del keys[at]
                 break
     return made, rest
+
+
+def _keys_in(lines: Sequence[Line], begin: int) -> dict[int, str]:
+    """Lines from `begin` on that say nothing but what belongs together, by their index."""
+    said = ((at, _IN_BRACKETS.sub(r"\1-\2", _LABEL.sub("", lines[at].text))) for at in range(begin, len(lines)))
+    return {at: text for at, text in said if _ONLY_TOGETHER.match(text)}
 
 
 def exercises_in(body: Sequence[Line]) -> list[Exercise]:

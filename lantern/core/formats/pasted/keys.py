@@ -263,7 +263,7 @@ def _read(lines: list[Line], above: list[Line], asked: list[int], repeated: Set[
         begun = SECTION.match(text)
         if begun:
             section, text, last = begun["name"].upper(), text[begun.end() :].strip(), None
-            if not text:
+            if not text or name in repeated:
                 continue
         found = [(int(row[1]), row[2])] if row else list(_pairs(text))
         bare = _BARE_LINE.match(text) if not found else None

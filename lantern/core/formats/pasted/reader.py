@@ -84,10 +84,12 @@ def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[s
 
 
 def _found_in(lines: list[Line], reader: "_Reader", incoming: Incoming) -> Iterator[Found]:
-    beside = [line for at, line in enumerate(lines) if says_who_wrote(line.text) or _is_page_number(lines, at)]
-    if beside:
-        yield reader.prose(Block(beside), wanted=False)
-    lines = [line.saying("") if line in beside else line for line in lines]
+    wrote = [line for line in lines if says_who_wrote(line.text)]
+    pages = [line for at, line in enumerate(lines) if _is_page_number(lines, at)]
+    beside = [Block([line]) for line in wrote] + ([Block(pages)] if pages else [])
+    yield from (reader.prose(block, wanted=False) for block in beside)
+    taken = {line.at for line in (*wrote, *pages)}
+    lines = [line.saying("") if line.at in taken else line for line in lines]
     for step in _BEFORE:
         lines = step(lines)
     marked = marked_by_capitals(lines)
@@ -183,7 +185,8 @@ class _Reader:
             return None
         above, below = several.above, several.below
         around = [*([(above, is_passage(above))] if above.filled else []), *([(below, False)] if below.filled else [])]
-        asked = [found for one in several.asked for found in self._read(one, cuts)[1]]
+        shown = several.asked[: MOST_ENTRIES + 1]  # of more, nothing is shown
+        asked = [found for one in shown for found in self._read(one, cuts)[1]]
         return [*(self.prose(one, wanted=wanted) for one, wanted in around), *asked]
 
     def _question(self, block: Block, key: str | None, bank: tuple[str, ...]) -> tuple[Parts, list[Found]]:

@@ -89,7 +89,7 @@ def order_behind(lines: list[str]) -> list[str]:
         numbered = line_of.question_number(line)
         if not line_of.asks_for_order(numbered[2] if numbered else line):
             continue
-        below = [i for i in range(at + 1, len(lines)) if lines[i].strip()]
+        below = (i for i in range(at + 1, len(lines)) if lines[i].strip())
         found = {i: one for i in takewhile(lambda i: _PLACE.match(lines[i]), below) if (one := _PLACE.match(lines[i]))}
         places = [int(one[1]) for one in found.values()]
         is_whole = sorted(places) == list(range(1, len(places) + 1)) != places

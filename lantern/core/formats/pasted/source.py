@@ -102,8 +102,9 @@ class Line:
 
 def lines_of(text: str) -> list[Line]:
     sources = cleaned(text).split("\n")
-    quoted = _is_quoted(sources)
-    bare = [_QUOTE.sub("", line) if quoted else line for line in sources]
+    if _is_quoted(sources):
+        sources = [_QUOTE.sub("", line) for line in sources]
+    bare = sources
     if sum(_SENT.match(line) is not None for line in bare) >= FEWEST_QUOTED:
         bare = [_SENT.sub("", line) for line in bare]
     fenced = _fenced(bare)
