@@ -45,7 +45,8 @@ def repeated_names(lines: Sequence[Line]) -> Set[str]:
 
 def _may_name_a_part(name: str) -> bool:
     asks = name.endswith(_ASKS) or line_of.question_number(name) is not None
-    says = line_of.answer(name) is not None or line_of.reason(name) is not None or line_of.is_labelled(name)
+    is_labelled = line_of.is_labelled(name) and section_of(name) is None
+    says = line_of.answer(name) is not None or line_of.reason(name) is not None or is_labelled
     return bool(name) and not asks and not says
 
 
