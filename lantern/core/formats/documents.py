@@ -29,7 +29,7 @@ from lantern.core.formats.html_lines import COLOURFUL
 from lantern.core.formats.item_text import write_item
 from lantern.core.formats.odt_lines import odt_lines
 from lantern.core.formats.omml import FORMULA, formula_in
-from lantern.core.formats.pasted.blocks import belongs
+from lantern.core.formats.pasted.below import belongs
 from lantern.core.formats.pasted.reader import read_pasted
 from lantern.core.formats.pasted.source import line_of
 from lantern.core.formats.safezip import MB, SafeZip, has_inside, is_open_document, slim

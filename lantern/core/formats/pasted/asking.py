@@ -7,7 +7,7 @@ from itertools import pairwise
 
 from lantern.core.formats.exchange import Entry
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.blocks import Block
+from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.choices import FEWEST_IN_ORDER
 from lantern.core.formats.pasted.fields import TO_WRITE, answers_itself, is_answered_task, sums
 from lantern.core.formats.pasted.keys import Key

@@ -77,8 +77,13 @@ def with_keys(exercises: list[Exercise], lines: Sequence[Line]) -> tuple[list[Ex
 
 def _keys_in(lines: Sequence[Line], begin: int) -> dict[int, str]:
     """Lines from `begin` on that say nothing but what belongs together, by their index."""
-    said = ((at, _IN_BRACKETS.sub(r"\1-\2", _LABEL.sub("", lines[at].text))) for at in range(begin, len(lines)))
+    said = ((at, _without_brackets(_LABEL.sub("", lines[at].text))) for at in range(begin, len(lines)))
     return {at: text for at, text in said if _ONLY_TOGETHER.match(text)}
+
+
+def _without_brackets(text: str) -> str:
+    """ "(1, c), (2, a)" as "1-c, 2-a" """
+    return _IN_BRACKETS.sub(r"\1-\2", text)
 
 
 def exercises_in(body: Sequence[Line]) -> list[Exercise]:
@@ -198,7 +203,7 @@ def _key_below(body: Sequence[Line], end: int, left: int, right: int) -> tuple[t
     while (below := _row_of_key(body, at)) is not None:
         rows.append(body[below].text)
         at = below + 1
-    pairs = _together(_IN_BRACKETS.sub(r"\1-\2", " ".join(rows)), left, right)
+    pairs = _together(_without_brackets(" ".join(rows)), left, right)
     return (pairs, at) if pairs else (None, end)
 
 

@@ -2,8 +2,10 @@
 
 import re
 
-from lantern.core.formats.pasted.blocks import Block, Cut, says_what_to_do
+from lantern.core.formats.pasted.block import Block
+from lantern.core.formats.pasted.blocks import Cut
 from lantern.core.formats.pasted.gaps import GAP
+from lantern.core.formats.pasted.headings import says_what_to_do
 from lantern.core.formats.pasted.pairs import pairs_of
 
 FEWEST_IN_BANK, LONGEST_IN_BANK = 3, 40

@@ -140,6 +140,11 @@ def question_number(line: str) -> tuple[int, str, str] | None:
     return (int(found[1] or found[3] or found[4]), "Q", _with_points(found, line)) if found else None
 
 
+def numbered(line: Line) -> tuple[int, str, str] | None:
+    """The same of a line that may be a heading, but is no code."""
+    return None if line.code else question_number(re.sub(r"^\s*#{1,6}\s+", "", line.text))
+
+
 def _with_points(found: "re.Match[str]", line: str) -> str:
     """The rest of a line, with the points that stood behind its number."""
     points = re.search(_POINTS, found[0], re.I)

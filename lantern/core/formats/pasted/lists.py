@@ -4,9 +4,10 @@ import re
 from itertools import pairwise
 
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.blocks import Block, is_heading
+from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.fields import answers_itself, seems_answered
 from lantern.core.formats.pasted.gaps import BRACKETED
+from lantern.core.formats.pasted.headings import is_heading
 from lantern.core.formats.pasted.pairs import PairList, pairs_of
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.pasted.statements import states

@@ -5,9 +5,11 @@ from collections.abc import Callable, Iterable
 from dataclasses import dataclass
 from typing import Any
 
+from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.dates import is_date
 from lantern.core.formats.pasted.labels import LETTER
 from lantern.core.formats.pasted.lines import is_labelled
+from lantern.core.formats.pasted.tails import stands_apart
 from lantern.core.formats.sayings import words
 from lantern.core.messages import Message, said
 
@@ -44,7 +46,8 @@ MOST_WORDS_TYPED = 8
 
 @dataclass(frozen=True, slots=True)
 class _Look:
-    """What an item says: `typed` are the answers and the text with gaps, `is_open` that anything may be written."""
+    """What an item says: `typed` are the answers and the text with gaps, `is_open` that anything may be written,
+    `apart` the last line of what is asked where it stands alone in the text."""
 
     prompt: str
     options: tuple[str, ...]
@@ -52,14 +55,15 @@ class _Look:
     typed: tuple[str, ...]
     pairs: tuple[tuple[str, str], ...]
     is_open: bool
+    apart: str = ""
 
     @property
     def all(self) -> tuple[str, ...]:
         return (self.prompt, *self.options, *self.answers)
 
 
-def odd(fields: dict[str, Any]) -> Message | None:
-    """Why somebody should look at an item with these fields; None where nothing is odd."""
+def odd(fields: dict[str, Any], block: Block | None = None) -> Message | None:
+    """Why somebody should look at an item with these fields, read from this block; None where nothing is odd."""
     accepted = fields.get("accepts", ())
     answers = () if isinstance(accepted, str) else tuple(map(str, accepted))  # of a number it is a way of comparing
     look = _Look(
@@ -69,10 +73,13 @@ def odd(fields: dict[str, Any]) -> Message | None:
         typed=(*answers, str(fields.get("text", ""))),
         pairs=tuple((str(pair["left"]), str(pair["right"])) for pair in fields.get("pairs", ())),
         is_open=fields.get("scored") is False,
+        apart=stands_apart(block, str(fields.get("text") or fields["prompt"])) if block is not None else "",
     )
     strange = next((found for found in (check(look) for check in _CHECKS) if found), None)
     if strange is not None:
-        return stands_in_it(strange)
+        return said(
+            "stands_in_it", "“{text}” stands in it: look whether it was read as it is meant.", text=strange.strip()[:60]
+        )
     long = next((one for one in answers if len(one.split()) > MOST_WORDS_TYPED or _SENTENCES.search(one)), None)
     if long is not None:
         nobody = "“{answer}” is long for an answer that is typed: hardly anybody will write just that."
@@ -143,7 +150,12 @@ def _answer_left(look: _Look) -> str | None:
     return _first(_WORDS_BEHIND, [look.prompt]) if look.is_open else None
 
 
+def _stands_apart(look: _Look) -> str | None:
+    return look.apart or None
+
+
 _CHECKS: tuple[Callable[[_Look], str | None], ...] = (
+    _stands_apart,
     _label,
     _option_within,
     _line_below,
@@ -160,9 +172,3 @@ def _first(pattern: "re.Pattern[str]", texts: Iterable[str]) -> str | None:
     """What the pattern finds in the first of these texts in which it finds something."""
     found = next((match for text in texts if (match := pattern.search(text))), None)
     return (found[0].strip() or found.string) if found else None
-
-
-def stands_in_it(text: str) -> Message:
-    return said(
-        "stands_in_it", "“{text}” stands in it: look whether it was read as it is meant.", text=text.strip()[:60]
-    )

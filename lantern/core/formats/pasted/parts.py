@@ -4,7 +4,7 @@ import re
 from dataclasses import dataclass, field, replace
 
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.blocks import Block
+from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.labels import LETTER
 from lantern.core.formats.pasted.lines import OptionLine
 from lantern.core.formats.pasted.literal import code, literal

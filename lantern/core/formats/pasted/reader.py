@@ -29,7 +29,8 @@ from lantern.core.formats.pasted.asking import (
     waits,
     with_doubts,
 )
-from lantern.core.formats.pasted.blocks import Block, Cut, cut
+from lantern.core.formats.pasted.block import Block
+from lantern.core.formats.pasted.blocks import Cut, cut
 from lantern.core.formats.pasted.capitals import CAPITALS_AS_KEY, marked_by_capitals
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
 from lantern.core.formats.pasted.fields import fields_of, match_fields, seems_answered
@@ -38,13 +39,13 @@ from lantern.core.formats.pasted.keys import with_key_last
 from lantern.core.formats.pasted.lists import counted_pairs, with_items_counted, with_signs_said
 from lantern.core.formats.pasted.literal import literal
 from lantern.core.formats.pasted.made import Made
-from lantern.core.formats.pasted.oddities import odd, stands_in_it
+from lantern.core.formats.pasted.oddities import odd
 from lantern.core.formats.pasted.pairs import PairList, pairs_of
 from lantern.core.formats.pasted.parts import Parts, taken_apart
 from lantern.core.formats.pasted.several import several_in
 from lantern.core.formats.pasted.source import Line, lines_of, says_who_wrote
 from lantern.core.formats.pasted.tables import Table, tables_in
-from lantern.core.formats.pasted.tails import stands_apart, without_tails
+from lantern.core.formats.pasted.tails import without_tails
 from lantern.core.formats.pasted.tidy import tidy
 from lantern.core.formats.pasted.words import COLONS_AS_PAIRS, COMMAS_AS_PAIRS, MAY_ASK, NO_QUESTION, glued, left_out
 from lantern.core.formats.sheet_rows import read_rows
@@ -255,8 +256,7 @@ class _Reader:
         item = self._item(self._with_facts(made, parts))
         if isinstance(item, Message):
             return Entry(place=place, text=text, sentences=(item,), sure=False)
-        apart = stands_apart(block, str(made.fields.get("text") or made.fields["prompt"]))
-        strange = stands_in_it(apart) if apart else odd(made.fields)
+        strange = odd(made.fields, block)
         if strange is not None:
             sure, sentences = False, [*sentences, strange]
         return Entry(place=place, text=text, item=item, sentences=tuple(sentences), sure=sure, readings=tuple(shown))

@@ -5,8 +5,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.blocks import Block, is_heading, speaks
+from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.fields import answers_itself, fills_itself, is_task, seems_answered, sums
+from lantern.core.formats.pasted.headings import is_heading, speaks
 from lantern.core.formats.pasted.made import ASKS
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.pasted.statements import states

@@ -4,7 +4,7 @@ import re
 from collections.abc import Sequence
 
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.blocks import Block
+from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.labels import LETTER, index_of
 from lantern.core.formats.pasted.meant import truth_of
 from lantern.core.formats.pasted.source import Line

@@ -4,8 +4,10 @@ import re
 from collections.abc import Iterator
 from itertools import pairwise
 
-from lantern.core.formats.pasted.blocks import Block, belongs, speaks
+from lantern.core.formats.pasted.below import belongs
+from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.gaps import BRACKETED, GAP
+from lantern.core.formats.pasted.headings import speaks
 from lantern.core.formats.pasted.literal import literal
 from lantern.core.formats.pasted.source import Line
 
