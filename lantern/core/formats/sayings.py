@@ -70,7 +70,7 @@ class Sayings:
 
 BY_LANGUAGE: dict[str, Sayings] = {
     "en": Sayings(
-        question="questions?|prompt|stem|item|q|statement|claim|front",
+        question="questions?|problem|task|prompt|stem|item|q|statement|claim|front",
         option="options?|choices?|answer choices?|possible answers?|alternatives?|responses?",
         answer="accept(?:ed|able|s)?(?: answers?)?|(?:the )?(?:(?:correct|right|model|sample|expected|suggested) )?(?:answers?|solutions?)(?: (?:is|are|key))?|ans"
         "|(?:answer )?key|(?:correct|right)(?: (?:options?|choices?|responses?|ones?))?(?: (?:is|are))?"
@@ -92,8 +92,8 @@ BY_LANGUAGE: dict[str, Sayings] = {
         page="page|p",
         see="see|cf|adapted|taken from|pp|ch",
         about_you="name|date|class|score|student|teacher|period|group|marks?",
-        write="draw|label|explain|describe|discuss|compare|define|outline|summari[sz]e|justify|evaluate|sketch|give|list|state|name|tell|write|why|how|what|in your own words",
-        ordering="order|rank|sequence|sequencing|arrange|chronological(?:ly)?|first to last",
+        write="simplify|calculate|compute|convert|round|solve|find|work out|estimate|balance|draw|label|explain|describe|discuss|compare|define|outline|summari[sz]e|justify|evaluate|sketch|give|list|state|name|tell|write|why|how|what|in your own words",
+        ordering="order|rank|sort (?:by|from|the|these|them|into|in)|sequence|sequencing|arrange|chronological(?:ly)?|first to last",
         speaks="could you|want (?:some )?more|want me to|can you (?:put|add|use|check|look|please)|let me know|would you like|do you want|do you need|shall i|should i|can i help|feel free|i can also|i could also|i hope",
         closed_kind="(?:multiple|single)[- ]?(?:choice|select|response|answer)s?|mcqs?|short(?: |-)?answers?|fill[- ]?in(?:[- ]the)?[- ]?(?:blanks?|gaps?)|cloze|gaps?|numeric(?:al)?|matching|ordering|checkbox(?:es)?|dropdown|text|choice",
         open_kind="open(?:[- ]?ended)?(?: response)?|essay|long answer|free (?:text|response)|paragraph",
@@ -119,7 +119,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         page="seite|s",
         see="siehe|vgl",
         about_you="name|datum|klasse|punkte|note",
-        write="zeichne|erkläre|erklären|beschreibe|beschreiben|nenne|nennen|begründe|begründen|vergleiche|vergleichen|erläutere|skizziere|warum|wie|was",
+        write="berechne|vereinfache|löse|bestimme|runde|zeichne|erkläre|erklären|beschreibe|beschreiben|nenne|nennen|begründe|begründen|vergleiche|vergleichen|erläutere|skizziere|warum|wie|was",
         ordering="reihenfolge|ordne|ordnen|sortiere",
         speaks="möchtest du|möchten sie|soll ich|sag mir|ich kann auch|lass mich wissen",
         closed_kind="multiple choice|auswahl|lückentext|kurzantwort|zuordnung|ankreuzen",
@@ -142,7 +142,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         page="page|p",
         see="voir|cf|d'après",
         about_you="nom|prénom|date|classe|note",
-        write="expliqu(?:e|ez)|décri(?:s|vez)|cite[rz]?|compar(?:e|ez)|donne[rz]?|pourquoi|comment",
+        write="calcule[rz]?|simplifie[rz]?|expliqu(?:e|ez)|décri(?:s|vez)|cite[rz]?|compar(?:e|ez)|donne[rz]?|pourquoi|comment",
         ordering="l['’]ordre|classe[rz]?|range[rz]?",
         speaks="voulez-vous|veux-tu|souhaitez-vous|n['’]hésitez pas|dites-moi|je peux aussi",
         closed_kind="choix multiple|qcm|réponse courte|texte à trous",
@@ -164,12 +164,12 @@ BY_LANGUAGE: dict[str, Sayings] = {
         page="página|pág",
         see="véase|cf",
         about_you="nombre|fecha|clase|curso|nota",
-        write="explica|explique|describe|describa|compara|nombra|escribe|por qué|cómo",
+        write="calcula|simplifica|explica|explique|describe|describa|compara|nombra|escribe|por qué|cómo",
         ordering="orden|ordena|ordenar|ordene",
         speaks="quieres que|te gustaría|avísame|puedo también|no dudes",
         closed_kind="opción múltiple|respuesta corta|completar",
         open_kind="abierta|ensayo|desarrollo",
-        do="marca|elige|escoge|señala|escribe|responde|contesta|completa|rellena|relaciona|une|lee|escucha|subraya|traduce",
+        do="marca|indica|di|elige|escoge|señala|escribe|responde|contesta|completa|rellena|relaciona|une|lee|escucha|subraya|traduce",
         letter_head="de|para|asunto|fecha|enviado|teléfono|dirección",
     ),
     "it": Sayings(
@@ -185,7 +185,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         page="pagina|pag",
         see="vedi|cfr",
         about_you="nome|cognome|data|classe|voto",
-        write="spiega|descrivi|confronta|elenca|scrivi|perché|come",
+        write="calcola|semplifica|spiega|descrivi|confronta|elenca|scrivi|perché|come",
         ordering="ordine|ordina|riordina",
         speaks="vuoi che|ti piacerebbe|fammi sapere|posso anche",
         closed_kind="scelta multipla|risposta breve|completamento",

@@ -87,7 +87,7 @@ def counted_twice(blocks: list[Read], key: Key) -> list[Read]:
         by_key = many and key.of(block.section, block.number) is not None
         if block.number is not None and (at in doubted or by_key):
             twice = said("number_twice", "The number {number} stands before two questions.", number=block.number)
-            found = [replace(f, entry=_unsure(f.entry, twice)) for f in found]
+            found = [replace(f, entry=unsure(f.entry, twice)) for f in found]
         made.append((block, parts, found))
     return made
 
@@ -102,12 +102,13 @@ def beside_the_key(blocks: list[Read], key: Key) -> list[Read]:
         answered = parts is None or parts.answer is not None or any(one.right for one in parts.options)
         is_open = parts is not None and (parts.is_open or TO_WRITE.match("\n".join(parts.prompt)) is not None)
         if block.number is not None and not answered and not is_open:
-            found = [replace(one, entry=_unsure(one.entry, lacks)) for one in found]
+            found = [replace(one, entry=unsure(one.entry, lacks)) for one in found]
         made.append((block, parts, found))
     return made
 
 
-def _unsure(entry: Entry, why: Message) -> Entry:
+def unsure(entry: Entry, why: Message) -> Entry:
+    """The entry, with one more reason to look at it."""
     return entry.model_copy(update={"sentences": (*entry.sentences, why), "sure": False})
 
 
@@ -121,7 +122,7 @@ def with_doubts(blocks: list[Read]) -> list[Read]:
         says_nothing_right = parts is not None and not parts.options and parts.answer is None
         bare = says_nothing_right and block.number is None
         if says_nothing_right and seems_a_list:
-            found = [replace(one, entry=_unsure(one.entry, APART)) if one.entry.item else one for one in found]
+            found = [replace(one, entry=unsure(one.entry, APART)) if one.entry.item else one for one in found]
         elif bare and numbered > 1 and WHETHER_TRUE.search(block.text):
             parts, found = Parts(prompt=["."]), []  # "True or false: the life of a lobster" heads them
         elif bare and len(blocks) > 1 and _SPEAKS.search(block.text):
@@ -134,7 +135,7 @@ def with_doubts(blocks: list[Read]) -> list[Read]:
             and found[0].entry.item is not None
             and not re.search(r"__|\[", block.text)
         ):
-            found = [replace(found[0], entry=_unsure(found[0].entry, APART))]
+            found = [replace(found[0], entry=unsure(found[0].entry, APART))]
         made.append((block, parts, found))
     return made
 
@@ -153,7 +154,9 @@ def may_ask(text: str) -> bool:
     asking = sum(_ASKS_SOMETHING.search(line) is not None for line in lines)
     paired = any(all(line.count(mark) == 1 for line in lines) for mark in _BETWEEN_HALVES)
     translated = len(lines) >= FEWEST_PAIRS and sum(map(bool, map(_BRACKET_BEHIND.search, lines))) >= len(lines) - 1
-    return translated or (asking > 1 and asking * 2 >= len(lines)) or (paired and len(lines) >= FEWEST_PAIRS)
+    is_short = len(lines) <= FEWEST_PAIRS and not _SPEAKS.search(text)
+    asks = asking > (0 if is_short else 1) and asking * 2 >= len(lines)
+    return translated or asks or (paired and len(lines) >= FEWEST_PAIRS)
 
 
 def is_passage(block: Block) -> bool:

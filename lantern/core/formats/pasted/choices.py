@@ -2,6 +2,7 @@
 
 import re
 from collections.abc import Sequence
+from dataclasses import replace
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.entries import entry_fields
@@ -10,7 +11,7 @@ from lantern.core.formats.pasted.lines import OptionLine
 from lantern.core.formats.pasted.made import ASKS, BEHIND_AS_ANSWER, Fields, Made
 from lantern.core.formats.pasted.meant import Meant, meant_by, place_in, truth_of
 from lantern.core.formats.pasted.parts import Parts
-from lantern.core.formats.pasted.statements import WHETHER_TRUE
+from lantern.core.formats.pasted.statements import WHETHER_TRUE, says_truth, true_false_fields
 from lantern.core.formats.pasted.words import (
     LINES_AS_OPTIONS,
     NO_RIGHT,
@@ -33,6 +34,9 @@ def choice_fields(prompt: str, parts: Parts, new_id: NewId, language: str) -> Ma
     if len(options) == 1 and line_of.place_of(options[0].label) and prompt.endswith(ASKS) and parts.answer is None:
         initial = f"{options[0].label}. {options[0].text}"  # "J. Brandt"
         return Made(entry_fields(prompt, initial, language), [BEHIND_AS_ANSWER], sure=False)
+    if len(options) == 1 and parts.answer is None and says_truth(options[0].text):
+        alone = replace(parts, options=[], answer=options[0].text)
+        return true_false_fields(prompt, alone, new_id, language) or Made(None)
     if len(options) < MIN_OPTIONS:
         only = "There is only one option. Write the others below it, each on a line of its own."
         return Made(None, [said("only_one_option", only)])

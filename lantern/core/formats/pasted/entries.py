@@ -4,9 +4,10 @@ import re
 from functools import cache
 
 from lantern.core.formats.pasted.dates import is_date
-from lantern.core.formats.pasted.made import Fields, Made
+from lantern.core.formats.pasted.made import ASKS, Fields, Made
 from lantern.core.formats.pasted.parts import Parts
 from lantern.core.formats.sayings import words
+from lantern.core.questions.companions import NewId
 from lantern.core.questions.marking.numbers import number_and_unit
 
 _MORE_OR_LESS = re.compile(
@@ -16,6 +17,12 @@ _BETWEEN = re.compile(
     rf"^(?:{words('between')})\s+(?P<low>[-−\d.,]+(?:\s?[^\s\d]{{1,8}})?)\s+(?:{words('both')})\s+(?P<high>[-−\d.,]+(?:\s?\S{{1,8}})?)[.]?$",
     re.I,
 )
+YES_AND_NO = {
+    "en": ("yes", "no"), "de": ("ja", "nein"), "fr": ("oui", "non"), "es": ("sí", "no"), "it": ("sì", "no"),
+    "pt": ("sim", "não"), "nl": ("ja", "nee"), "sv": ("ja", "nej"), "pl": ("tak", "nie"), "tr": ("evet", "hayır"),
+    "el": ("ναι", "όχι"), "ru": ("да", "нет"), "uk": ("так", "ні"), "ar": ("نعم", "لا"), "ja": ("はい", "いいえ"),
+    "zh": ("是", "否"),
+}  # fmt: skip
 _OWN = re.compile(rf"^\W*(?:{words('own')})(?!\w)\W*(?P<model>.*)$", re.I | re.S)
 
 
@@ -25,6 +32,18 @@ def entry_made(prompt: str, parts: Parts, language: str) -> Made:
     if own:
         return Made({"kind": "open_response", "prompt": prompt, "scored": False}, why=own["model"].strip())
     return Made(entry_fields(prompt, answer, language))
+
+
+def yes_or_no(prompt: str, answer: str, new_id: NewId, language: str) -> Made | None:
+    """A question that is answered by yes or no has both as its options."""
+    said_word = answer.strip().strip("*_ .!").casefold()
+    both = [pair for pair in YES_AND_NO.values() if said_word in pair]
+    if not both or not prompt.rstrip("*_ ").endswith(ASKS[:3]):
+        return None
+    pair = YES_AND_NO.get(language, both[0])
+    pair = pair if pair in both else both[0]
+    options = [{"id": new_id(), "text": word.capitalize(), "right": word == said_word} for word in pair]
+    return Made({"kind": "choice", "form": "one", "prompt": prompt, "options": options})
 
 
 @cache

@@ -13,7 +13,7 @@ from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
 
 _ROW = re.compile(
-    rf"^\s*\|?\s*(?:[_(]+[\s_]*[)]?\s*)?(\d{{1,2}})\s*[.):]\s*(?P<left>\S.*?)(?:\s{{2,}}|\s*\t+\s*|\s+\|\s+)_*\s*\(?({LETTER})\s*[.):]\s*(?P<right>\S.*?)\s*\|?\s*$"
+    rf"^\s*\|?\s*(?:[_(]+[\s_]*[)]?\s*)?(\d{{1,2}})\s*[.):]\s*(?P<left>\S.*?)(?:\s{{2,}}|\s*\t+\s*|\s+\|\s+(?:_+\s*\|\s+)?)_*\s*\(?({LETTER})\s*[.):]\s*(?P<right>\S.*?)\s*\|?\s*$"
 )
 _NUMBERED = re.compile(r"^\s*(?:_+\s*)?\(?(\d{1,2})\s*[.):]\s*(?P<text>\S.*?)\s*(?:_{2,})?$")
 _LETTERED = re.compile(rf"^\s*\(?({LETTER})\s*[.):]\s*(?P<text>\S.*?)\s*$")
@@ -21,7 +21,7 @@ _TOGETHER = re.compile(rf"(\d{{1,2}})\s*[-–—=:.)>→]*\s*\(?({LETTER})\)?(?!
 _TOGETHER_BACK = re.compile(rf"(?<!\w)\(?({LETTER})\)?\s*[-–—=:.)>→]*\s*(\d{{1,2}})(?!\w)")
 _IN_BRACKETS = re.compile(rf"\(\s*(\d{{1,2}})\s*,\s*({LETTER})\s*\)")
 _KEY = re.compile(rf"^[\s#*_>•\-–(✅✔☑]*(?:{words('key')}|{words('answer')})[\s*_]*[:：.]?[\s*_]*(?P<rest>.*)$", re.I)
-_ONLY_TOGETHER = re.compile(rf"^(?:[\s,;.]*\d{{1,2}}\s*[-–—=:.)>→]*\s*\(?{LETTER}\)?(?![\w’'])){{2,}}[\s.]*$")
+_ONLY_TOGETHER = re.compile(rf"^\W*(?:[\s,;.]*\d{{1,2}}\s*[-–—=:.)>→]*\s*\(?{LETTER}\)?(?![\w’'])){{2,}}[\s.)\]]*$")
 """A key without a word before it."""
 _ONLY_LETTER = re.compile(rf"^\s*\(?{LETTER}[).]?\s*$")
 _LABEL = re.compile(
@@ -47,6 +47,11 @@ class Exercise:
     right: tuple[str, ...]
     pairs: tuple[tuple[int, int], ...] | None
     number: int | None = None
+
+
+def is_row(text: str) -> bool:
+    """ "1. bow    a. back of the ship" """
+    return _ROW.match(text) is not None
 
 
 def answered(exercise: Exercise, answers: Mapping[tuple[str, int], str], section: str) -> Exercise:

@@ -10,7 +10,7 @@ from dataclasses import replace
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.choices import choice_fields, choice_of, order_fields, order_in_line
-from lantern.core.formats.pasted.entries import entry_fields, entry_made
+from lantern.core.formats.pasted.entries import entry_fields, entry_made, yes_or_no
 from lantern.core.formats.pasted.gaps import (
     AFTER_DOTS,
     BRACKETED,
@@ -31,6 +31,7 @@ from lantern.core.formats.pasted.words import (
     BRACKETS_AS_GAPS,
     FILL_GAP,
     MANY_ANSWERS,
+    WORD_AS_ANSWER,
 )
 from lantern.core.formats.sayings import words
 from lantern.core.messages import said
@@ -40,7 +41,9 @@ from lantern.core.questions.kinds.match import FIND_PARTNERS
 from lantern.core.words import in_language
 
 _LISTED_BEHIND = re.compile(r"^(?P<asks>.+[?？:：])\s*[(\[](?P<texts>[^()\[\]]{3,200})[)\]]\s*$", re.S)
-_SUM = re.compile(r"^(?P<asks>\d[\d\s+\-*x×·÷:/().,^²³√−–]*\s*=)\s*(?P<result>[-−]?\d[\d.,/]*)\s*$")
+_SUM = re.compile(
+    r"^(?P<asks>[\d√(−-](?:[\d\s+\-*x×·÷:/().,^²³√−–%]|of|von|de|di)*\s*=)\s*(?P<result>[-−]?\d[\d.,/]*)\s*$"
+)
 _INLINE_ANSWER = re.compile(
     rf"\s*[*_]*[(\[]?(?<!\w)(?:{words('answer')})[*_]*\s*[:=：]\s*([^()\[\]]+?)\s*[)\]]?[*_]*\s*$", re.I
 )
@@ -69,7 +72,14 @@ _LABELLED = re.compile(r"^(?P<asks>[^\W\d_][^:\n]{1,20}:\s+[^\n?]+?)\s+[-–—]
 """A task and its answer: "Translate: the harbour – der Hafen"."""
 _WORD_BEHIND = re.compile(r"^(?P<text>.*[.!])\s*[(\[](?P<word>[^()\[\]]{1,60})[)\]]\s*$", re.S)
 """A sentence that has ended, and a word in brackets: it belongs into the gap. Before the end it may be a hint."""
+_DIVIDED = re.compile(r"^\d+\s*[/:]\s*\d+$")
 _NUMBER_BEHIND = re.compile(r"^(?P<text>.*\S)\s*[(\[](?P<word>[-−]?\d[\d.,]*)[)\]]\s*$", re.S)
+_CHOSEN_BESIDE = re.compile(r"_{2,}\s*(\([^()/]+/[^()]+\))|(?<=\))\s*_{2,}")
+"""A gap, and beside it in brackets the words of which one belongs into it."""
+_LISTED_POINTED = re.compile(
+    r"^(?P<asks>[^\n]+[?？:：,])\s*(?P<texts>[^?？:/\n]+(?:/[^?？:/\n]+)+?)\s*[?？]?\s*(?:→|⇒|->|=>)\s*(?P<answer>[^\n]+)$"
+)
+"""What can be chosen, and what is right behind an arrow: "It burns: oil / gas / wood? -> gas"."""
 _OPEN = re.compile(rf"^\W*(?:{words('open_kind')}|{words('own')})(?:\s+{words('question')})?\W*$", re.I)
 MOST_WORDS_BEHIND = 6
 FEWEST_TO_CHOOSE = 3
@@ -124,6 +134,10 @@ def _sum(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None
 
 
 def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    beside = _CHOSEN_BESIDE.sub(r"\1", prompt)
+    chosen = chosen_in_line(beside, parts.answer, language) if parts.answer and beside != prompt else None
+    if chosen is not None:
+        return chosen
     if parts.answer is None and FILLED.search(prompt):
         return bracketed(FILLED.sub(r"[\1]", prompt), language)
     gaps = len(GAP.findall(prompt))
@@ -134,7 +148,8 @@ def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made 
         (_WORD_BEHIND.match(prompt) or _NUMBER_BEHIND.match(prompt)) if gaps == 1 and parts.answer is None else None
     )
     if behind:
-        return gap_fields(behind["text"], replace(parts, answer=behind["word"]), gaps, language)
+        made = gap_fields(behind["text"], replace(parts, answer=behind["word"]), gaps, language)
+        return replace(made, sentences=[*made.sentences, WORD_AS_ANSWER], sure=False)  # or the verb to be put into it
     return gap_fields(prompt, parts, gaps, language) if gaps else None
 
 
@@ -145,6 +160,7 @@ def _answered(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made |
         order_in_line(prompt, parts.answer, new_id)
         or chosen_in_line(prompt, parts.answer, language)
         or _of_those_in_brackets(prompt, parts.answer, new_id)
+        or yes_or_no(prompt, parts.answer, new_id, language)
         or entry_made(prompt, parts, language)
     )
 
@@ -158,6 +174,21 @@ def _of_those_in_brackets(prompt: str, answer: str, new_id: NewId) -> Made | Non
         return None
     options = [OptionLine("", text, False, False) for text in texts]
     return Made(choice_of(found["asks"].strip(), options, right, new_id))
+
+
+def _chosen_behind(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
+    found = _LISTED_POINTED.match(prompt) if parts.answer is None else None
+    texts = [text.strip() for text in found["texts"].split("/")] if found else []
+    answer = found["answer"].strip(" .").casefold() if found else ""
+    right = [text.casefold() == answer or text.casefold().startswith(f"{answer} ") for text in texts]
+    if not found or sum(right) != 1 or len(texts) > MAX_OPTIONS:
+        return None
+    return Made(choice_of(found["asks"].strip(), [OptionLine("", text, False, False) for text in texts], right, new_id))
+
+
+def chooses_itself(line: str) -> bool:
+    """Whether a line is a question with what can be chosen, and what is right, behind it."""
+    return _LISTED_POINTED.match(line.strip()) is not None
 
 
 def _marked_in_brackets(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
@@ -180,16 +211,22 @@ def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -
         chosen = chosen_in_line(found["asks"], answer, language)
         if chosen is not None:
             return chosen
+        if (made := yes_or_no(found["asks"], answer, new_id, language)) is not None:
+            return made
         several = len(re.split(r"\s*[/|]\s*", answer)) >= FEWEST_TO_CHOOSE
         told = [said("all_accepted", "Each of “{answers}” counts as right.", answers=answer[:80])] if several else []
         return Made(entry_fields(found["asks"], answer, language), told, sure=not told)
     task = _WORD_BEHIND.match(prompt) if TO_WRITE.match(prompt) and "\n" not in prompt else None
-    if task and not task["word"][:1].isdigit():
+    if task and _OPEN.match(task["word"]):
+        return Made({"kind": "open_response", "prompt": task["text"], "scored": False})
+    if task and (_DIVIDED.match(task["word"]) or not task["word"][:1].isdigit()):
         return Made(entry_fields(task["text"], task["word"], language), [BEHIND_AS_ANSWER], sure=False)
     found = _next_to(prompt) or (_LABELLED.match(prompt) if parts.numbered else None)
     if not found:
         return None
-    return Made(entry_fields(found["asks"], found["answer"].strip(), language), [BEHIND_AS_ANSWER], sure=False)
+    answer = found["answer"].strip()
+    made = yes_or_no(found["asks"], answer, new_id, language) or Made(entry_fields(found["asks"], answer, language))
+    return replace(made, sentences=[BEHIND_AS_ANSWER], sure=False)
 
 
 def _in_line(prompt: str) -> "re.Match[str] | None":
@@ -275,6 +312,7 @@ _READINGS: tuple[Callable[[str, Parts, NewId, str], Made | None], ...] = (
     true_false_fields,
     _with_gaps,
     _answered,
+    _chosen_behind,
     _marked_in_brackets,
     _answered_in_line,
     _gaps_in_brackets,

@@ -1,14 +1,17 @@
 """What a block is given by what stands elsewhere: words above it, a key below it."""
 
 import re
+from bisect import bisect_left
 
 from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.blocks import Cut
 from lantern.core.formats.pasted.gaps import GAP
 from lantern.core.formats.pasted.headings import says_what_to_do
+from lantern.core.formats.pasted.keys import Key
 from lantern.core.formats.pasted.pairs import pairs_of
 
-FEWEST_IN_BANK, LONGEST_IN_BANK = 3, 40
+FEWEST_IN_BANK, LONGEST_IN_BANK, FEWEST_LISTS = 3, 40, 2
+_BETWEEN_WORDS = re.compile(r"\s*[,;|/·•\t]\s*|\s+[-–—]\s+|\s{3,}")
 
 
 def gives_numbered_gaps(cuts: Cut) -> bool:
@@ -38,6 +41,41 @@ def with_asking_lines(blocks: list[Block]) -> list[Block]:
     return made
 
 
+def with_lists_to_choose_from(cuts: Cut) -> list[Block]:
+    """ "Which word does not belong?", and below it numbered lists of words of which a key names one each: a list is a
+    question of its own, whose words are its options."""
+    lists = {id(block): words for block in cuts.blocks if (words := _words_to_choose(block, cuts.key))}
+    if len(lists) < FEWEST_LISTS:
+        return cuts.blocks
+    lone = [block.filled[0] for block in cuts.blocks if block.number is None and len(block.filled) == 1]
+    heads = sorted([*cuts.passed, *lone], key=lambda line: line.at)
+    places = [line.at for line in heads]
+    made, used = [], set()
+    for block in cuts.blocks:
+        above = bisect_left(places, block.at) - 1
+        asks = heads[above] if above >= 0 else None
+        words = lists.get(id(block), ())
+        if asks is None or not words:
+            made.append(block)
+            continue
+        used.add(asks.at)
+        options = [block.filled[0].saying(f"- {word}") for word in words]
+        made.append(Block([block.filled[0].saying(asks.text.strip("#*_ ")), *options], block.number, block.section))
+    cuts.passed = [line for line in cuts.passed if line.at not in used]
+    return [block for block in made if block.number is not None or block.at not in used]
+
+
+def _words_to_choose(block: Block, key: Key) -> tuple[str, ...]:
+    """The words of a numbered list, if the key names one of them."""
+    said = key.of(block.section, block.number)
+    if said is None or len(block.filled) != 1:
+        return ()
+    words = tuple(word.strip() for word in _BETWEEN_WORDS.split(block.filled[0].text.strip().rstrip(".")))
+    is_one = [word.casefold() for word in words].count(said.strip(" .").casefold()) == 1
+    is_list = len(words) >= FEWEST_IN_BANK and all(0 < len(word) <= LONGEST_IN_BANK for word in words)
+    return words if is_one and is_list else ()
+
+
 def banks_of(blocks: list[Block]) -> list[tuple[str, ...]]:
     """For each block the words that stand above it to be put into gaps: those of the last list of words that was no
     question."""
@@ -46,9 +84,7 @@ def banks_of(blocks: list[Block]) -> list[tuple[str, ...]]:
     for block in blocks:
         banks.append(bank if block.number is not None else ())
         words = (
-            re.split(r"\s*[,;|/·•\t]\s*|\s+[-–—]\s+|\s{3,}", block.filled[-1].text.strip("()[] ."))
-            if block.number is None and block.filled
-            else []
+            _BETWEEN_WORDS.split(block.filled[-1].text.strip("()[] .")) if block.number is None and block.filled else []
         )
         if len(words) >= FEWEST_IN_BANK and all(0 < len(word) <= LONGEST_IN_BANK for word in words):
             first, colon, rest = words[0].partition(":")

@@ -36,6 +36,8 @@ _TO_FILL_IN = re.compile(
     re.I,
 )
 _ASKS = ("?", "？", "؟")
+_SHOUTED = re.compile(r"^[A-ZÀ-Þ][A-ZÀ-Þ\s-]{3,40}:?$")
+_ASKS_WITHIN = re.compile(r"[?？؟](?:\s|$)|__")
 LONGEST_NAME, LONGEST_HEADING, TWICE = 80, 100, 2
 
 
@@ -126,7 +128,7 @@ class Headings:
         lettered = re.match(r"^\(?[A-H][.):]\s+(?=\S)", bare)
         if lettered and _HEADING.match(bare[lettered.end() :]) and self._is_numbered_below(at):
             return True
-        if apart and self._heads_a_part(at):
+        if apart and (self._heads_a_part(at) or self._is_shouted(at)):
             return True
         if line_of.option(line):
             return False
@@ -147,6 +149,14 @@ class Headings:
         place = ord(named[1])
         is_option = any(abs(ord(one[1]) - place) == 1 for one in beside if one)
         return not is_option and (line_of.numbered(below) is not None or says_what_to_do(below.text))
+
+    def _is_shouted(self, at: int) -> bool:
+        """ "TIEBREAK", directly above something that is asked, or numbered."""
+        text = self._body[at].text.strip()
+        below = self._body[at + 1] if at + 1 < len(self._body) else None
+        if not _SHOUTED.match(text) or below is None or below.is_blank:
+            return False
+        return self._counts and (line_of.numbered(below) is not None or _ASKS_WITHIN.search(below.text) is not None)
 
     def _first_filled(self, places: range) -> Line | None:
         return next((self._body[at] for at in places if not self._body[at].is_blank), None)

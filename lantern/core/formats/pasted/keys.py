@@ -44,10 +44,13 @@ MOST_LOOKED_AT = 20_000
 """Lines that are read, in all, in search of a key."""
 _COUNTED_GAP = re.compile(r"\(\d{1,2}\)\s*_{2,}|_{2,}\s*\(\d{1,2}\)")
 _ASKS = ("?", "？", "؟")
+_WORTH = re.compile(rf"\s*[(\[]\s*\d{{1,3}}\s*(?:{words('points')})?\.?\s*[)\]]\s*$", re.I)
+"""How many points an answer is worth."""
 MOST_LEFT = 2
+"""Lines that say no answer, a signature, by which a key may be longer than its answers."""
 FEWEST_IN_TURN = 2
 _IN_TURN = re.compile(rf"^\s*{_ONE_SAID}(?:\s*[,;/]\s*{_ONE_SAID}|\s+{_ONE_SAID})+\s*[.]?\s*$", re.I)
-"""Lines that say no answer, a signature, by which a key may be longer than its answers."""
+_IN_A_WORD = re.compile(r"^\W*([A-L]{3,}|[a-l]{3,})\W*$")
 
 
 @dataclass
@@ -130,7 +133,7 @@ def _head_of_key(lines: list[Line], at: int) -> tuple[str | None, int]:
     rest = head["rest"].strip() if head else ""
     if _PLACES.match(rest) and any(map(_asks_for_order, lines[max(0, at - MOST_ORDERED) : at])):
         return None, at  # "3, 1, 2" below lines to be put into order
-    says = not rest or _IN_TURN.match(rest) or list(_pairs(rest)) or SECTION.match(rest)
+    says = not rest or bool(_answers_in_turn(rest) or [*_pairs(rest)]) or SECTION.match(rest)
     return (head["rest"], at) if head and says else (None, at)
 
 
@@ -139,9 +142,15 @@ def _asks_for_order(line: Line) -> bool:
     return line_of.asks_for_order(numbered[2] if numbered else line.text)
 
 
+def _answers_in_turn(said: str) -> list[str]:
+    """Those of "F, T, T" and "BABC"."""
+    word = _IN_A_WORD.match(said)
+    return re.findall(_ONE_SAID, said, re.I) if _IN_TURN.match(said) else [*word[1]] if word else []
+
+
 def _in_turn(said: str, lines: list[Line], numbers: list[int]) -> dict[tuple[str, int], str]:
     """ "F, T, T" below the questions 1, 2 and 3: an answer for each, in their order."""
-    answers = re.findall(_ONE_SAID, said, re.I) if _IN_TURN.match(said) else []
+    answers = _answers_in_turn(said)
     if len(answers) < FEWEST_IN_TURN or numbers != list(range(1, len(answers) + 1)):
         return {}
     if any(line_of.answer(line.text) is not None for line in lines):
@@ -274,7 +283,7 @@ def _read(lines: list[Line], above: list[Line], asked: list[int], repeated: Set[
         if not found and (line_of.answer(text) is not None or (text.endswith(_ASKS) and _number_of(line))):
             return None
         if found:
-            key.answers |= {(section, number): said for number, said in found}
+            key.answers |= {(section, number): _WORTH.sub("", said) or said for number, said in found}
             key.lines |= {(section, number): line for number, _ in found}
             last = (section, found[-1][0])
         elif last and _indent(line) > _indent(key.lines[last]):

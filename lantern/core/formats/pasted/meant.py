@@ -130,6 +130,8 @@ def _by_label(answer: str, options: Sequence[OptionLine], texts: list[str]) -> l
 def _is_row_of_letters(word: str, options: Sequence[OptionLine]) -> bool:
     """ "AC", "ac": small ones only where they follow the alphabet, and the options have letters: "be" is a word."""
     has_letters = all(option.label.isalpha() for option in options)
+    if len(set(word.upper())) < len(word):
+        return False  # it answers several questions
     return not word.islower() or (has_letters and list(word) == sorted(set(word)))
 
 

@@ -3,6 +3,7 @@
 import re
 from collections.abc import Callable, Iterable
 from dataclasses import dataclass
+from fractions import Fraction
 from typing import Any
 
 from lantern.core.formats.pasted.block import Block
@@ -38,6 +39,24 @@ _SENTENCE_AS_TERM = re.compile(r"^(?:\S+\s+){3,}.*[.!?]$|^.*\([^()]*,[^()]*\).*$
 _NUMBER_FIRST = re.compile(r"^[-−]?\d[\d.,]*\s+[^\W\d_]")
 _WORDS_BEHIND = re.compile(r"(?<=[?？؟])\s+(?:[^\s.?!]+\s*){1,4}$|\([^()]{1,40}\)\s*$")
 _SENTENCES = re.compile(r"\w{2,}[.!?]\s+\S")
+_COUNTED_FIRST = re.compile(
+    r"^\s*\\?\[[^\[\]]*\]\s|^\W*(?:\d{1,3}(?:\.\d{1,3})+[.)]?\s|[^\W\d_]\d{0,3}[.):]\s|\d{1,3}[.)]\s)"
+)
+"""A number or a letter before what is asked."""
+_A_TITLE = re.compile(r"^[^.?!:;,_…]{1,40}$")
+_WORTH = re.compile(rf"[(\[]\s*\d{{1,3}}\s*(?:{words('points')})?\.?\s*[)\]]\W*$", re.I)
+_TO_CHOOSE = re.compile(r"\([^()/]{1,30}/[^()]{1,60}\)")
+_POINTS_ON = re.compile(r"→|->|=>|\?\s|\s/\s.*\s/\s|\?$")
+_ONLY_FIGURES = re.compile(
+    r"^[\d\s+*·×÷:/%√²³^().,−–-]*\d[\d\s+*·×÷:/%√²³^().,−–-]*[+*·×÷:/%√²³^−–-][\d\s+*·×÷:/%√²³^().,−–-]*$|^√"
+)
+_INLINE_OPTIONS = re.compile(r"(?:^|\s)\(?[aA][.)]\s.*\s\(?[bB][.)]\s", re.S)
+_SWALLOWED = re.compile(
+    rf"^\s*(?:\d{{1,3}}[.)]\s|\(?{LETTER}[.)]\s|(?:{words('question')})\s*\d)|[?？؟]\s*$", re.I | re.M
+)
+"""In a reason: a line that is counted, lettered, or asks."""
+_ASKED_TWICE = re.compile(r"[^\W\d_]{2}[?？؟]\s+[A-ZÀ-Þ¿А-Я].*[?？؟]", re.S)
+SHORTEST_WORD, FEWEST_LISTED = 3, 3
 MOST_USUAL = 8
 """Options that a question has, but for rare ones."""
 MOST_WORDS_TYPED = 8
@@ -47,7 +66,8 @@ MOST_WORDS_TYPED = 8
 @dataclass(frozen=True, slots=True)
 class _Look:
     """What an item says: `typed` are the answers and the text with gaps, `is_open` that anything may be written,
-    `apart` the last line of what is asked where it stands alone in the text."""
+    `apart` the last line of what is asked where it stands alone in the text, `why` the explanation,
+    `ratio` a number that is right, as a fraction."""
 
     prompt: str
     options: tuple[str, ...]
@@ -55,7 +75,9 @@ class _Look:
     typed: tuple[str, ...]
     pairs: tuple[tuple[str, str], ...]
     is_open: bool
+    ratio: str = ""
     apart: str = ""
+    why: str = ""
 
     @property
     def all(self) -> tuple[str, ...]:
@@ -74,6 +96,8 @@ def odd(fields: dict[str, Any], block: Block | None = None) -> Message | None:
         pairs=tuple((str(pair["left"]), str(pair["right"])) for pair in fields.get("pairs", ())),
         is_open=fields.get("scored") is False,
         apart=stands_apart(block, str(fields.get("text") or fields["prompt"])) if block is not None else "",
+        ratio=str(value) if isinstance(value := fields.get("value"), Fraction) and value.denominator > 1 else "",
+        why=str(fields.get("explanation", "")),
     )
     strange = next((found for found in (check(look) for check in _CHECKS) if found), None)
     if strange is not None:
@@ -104,6 +128,62 @@ def _line_below(look: _Look) -> str | None:
     found = next((line for line in below if _OPTION_LINE.match(line) or is_labelled(line)), None)
     is_written = bool(look.answers) or look.is_open
     return found or (below[0] if below and is_written and "```" not in look.prompt else None)
+
+
+def _begins_counted(look: _Look) -> str | None:
+    """A number before what is asked; a title above it."""
+    above, has_more, _ = look.prompt.partition("\n")
+    counted = next((line for line in look.prompt.split("\n") if _COUNTED_FIRST.match(line)), None)
+    return counted or (above if has_more and "```" not in look.prompt and _A_TITLE.match(above) else None)
+
+
+def _given_away(look: _Look) -> str | None:
+    """A typed answer that stands in what is asked: it may be one of several to choose from."""
+    prompt = look.prompt.casefold()
+    if look.ratio and _stands_alone(look.ratio, prompt):
+        return look.ratio
+    return next((one for one in look.answers if _stands_in(one.casefold(), prompt) or _are_listed(one, prompt)), None)
+
+
+def _stands_in(word: str, text: str) -> bool:
+    return len(word) >= SHORTEST_WORD and word in text and _stands_alone(word, text)
+
+
+def _are_listed(answer: str, prompt: str) -> bool:
+    """Whether the answer is a list, each word of which stands in what is asked: in another order."""
+    listed = [one.strip().casefold() for one in answer.split(",")]
+    return len(listed) >= FEWEST_LISTED and all(one and _stands_alone(one, prompt) for one in listed)
+
+
+def _stands_alone(word: str, text: str) -> bool:
+    return re.search(rf"(?<!\w){re.escape(word)}(?!\w)", text) is not None
+
+
+def _worth(look: _Look) -> str | None:
+    return _first(_WORTH, (*look.options, *look.answers))
+
+
+def _to_choose(look: _Look) -> str | None:
+    """Words in brackets, beside a gap, of which one is right."""
+    return next((found[0] for text in look.typed if "[" in text and (found := _TO_CHOOSE.search(text))), None)
+
+
+def _halves(look: _Look) -> str | None:
+    """Pairs of which a half asks, points on, or is a sum."""
+    halves = [half for pair in look.pairs for half in pair]
+    return _first(_POINTS_ON, halves) or _first(_ONLY_FIGURES, [left for left, _ in look.pairs])
+
+
+def _options_asked(look: _Look) -> str | None:
+    return _first(_INLINE_OPTIONS, [look.prompt])
+
+
+def _swallowed(look: _Look) -> str | None:
+    return _first(_SWALLOWED, [look.why])
+
+
+def _asked_twice(look: _Look) -> str | None:
+    return _first(_ASKED_TWICE, [look.prompt]) if "```" not in look.prompt else None
 
 
 def _asks(look: _Look) -> str | None:
@@ -165,6 +245,14 @@ _CHECKS: tuple[Callable[[_Look], str | None], ...] = (
     _terms,
     _number_as_text,
     _answer_left,
+    _begins_counted,
+    _given_away,
+    _worth,
+    _to_choose,
+    _halves,
+    _options_asked,
+    _swallowed,
+    _asked_twice,
 )
 
 

@@ -1,7 +1,7 @@
 """Lists of terms and what they mean, by tab, dash, colon, equals sign, or as a table."""
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.labels import LETTER
@@ -25,6 +25,8 @@ _BETWEEN = (
 _COLUMNS, _EQUALS, _COLON, _SLASH, _COMMA = _BETWEEN[:2], _BETWEEN[4:5], _BETWEEN[5], _BETWEEN[7], _BETWEEN[9]
 _OPTIONS_WITHIN = re.compile(r"(?:^|\s)\(?a[.)]\s.*\s\(?b[.)]\s", re.I)
 _SOME_OPTION = re.compile(r"^\(?([A-La-l])[.)]\s")
+_POINTED = re.compile(r"→|⇒|->|=>")
+_PRESENTS = re.compile(r"^\W*(?:here (?:are|is)|hier (?:sind|ist)|voici|aquí (?:están|tienes)|ecco)\s+", re.I)
 _RULE = re.compile(r"^[\s|:+-]+$")
 _MARK = re.compile(r"^\s*(?:[-*•]|\d{1,3}[.)])\s+(?=\S)")
 _HEADS = re.compile(
@@ -38,6 +40,7 @@ _NO_TERM = re.compile(
     rf"^(?:\(?(?:{LETTER}|\d{{1,3}}|[ivx]{{1,4}})[.):]?|\d[\d\s.,]*[+\-*x×·÷:/^√−–][\d\s+\-*x×·÷:/().,^²³√−–]*)$", re.I
 )
 """The letter of an option, the number of a question, the left side of a sum."""
+_SUM = re.compile(r"^(?=[^=]*[+\-*x×·÷:/^²³√−–%])[\d√(−-](?:[\d\s+\-*x×·÷:/().,^²³√−–%]|of|von|de|di)*=")
 _OPTION_NAME = re.compile(rf"^(?:{words('option')})\s*(?:{LETTER}|\d{{1,2}})$", re.I)
 _QUESTION_NAME = re.compile(rf"^(?:{words('question')})\s*\.?\s*#?\d{{1,3}}$", re.I)
 _SAYS_ANSWER = re.compile(rf"\s\(?(?:{words('answer')})$", re.I)
@@ -80,6 +83,9 @@ def pairs_of(text: str) -> PairList | None:
                     by_comma=found.by_comma,
                     title=re.sub(r"^\s*#+\s*", "", prompt).strip(),
                 )
+            presents = _PRESENTS.match(prompt)
+            if presents:
+                return replace(found, title=prompt[presents.end() :].rstrip(" .:：").strip(), by_colon=found.by_colon)
             numbered = line_of.question_number(prompt)
             prompt = (numbered[2] if numbered else re.sub(r"^\s*#+\s*", "", prompt)).strip().rstrip(":：")
             return PairList(
@@ -111,8 +117,10 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
             continue  # "Translate: the harbour – der Hafen" asks
         if any(_OPTIONS_WITHIN.search(half[1]) for half in halves) or all(_is_chosen(*half) for half in halves):
             continue
-        if between in _EQUALS and _has_options(bare):
+        if between in _EQUALS and (_has_options(bare) or sum(map(bool, map(_SUM.match, bare))) * 2 >= len(bare)):
             continue
+        if all(map(_POINTED.search, (half[1] for half in halves))):
+            continue  # what is right stands behind an arrow
         guessed = ""
         if not headed and all(_HEADS.match(part) for part in pairs[0]):
             pairs = pairs[1:]

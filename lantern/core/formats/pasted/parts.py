@@ -15,7 +15,8 @@ from lantern.core.questions.kinds.choice import MIN_OPTIONS
 _COLUMN = re.compile(r"(?:^|\s{2,}|\t)\s*(\*?\(?[A-La-l][.)]\s*\S.*?)(?=\s{2,}\(?[A-La-l][.)]|\t|$)")
 _DECORATION = re.compile(rf"^\s*(?:{BULLET})\s+(?=\S)")
 _KIND_BEFORE = re.compile(
-    rf"^(?:\*\*)?(?:{words('closed_kind')}|{words('open_kind')}|{words('sort')})(?:[\s-]+(?:{words('question')}))?\s*[:：](?:\*\*)?\s*(?=\S)",
+    rf"^(?:\*\*)?\\?[(\[]?(?:{words('closed_kind')}|{words('open_kind')}|{words('sort')})(?:[\s-]+(?:{words('question')}))?\s*"
+    r"(?:[:：]|\\?[)\]][:：]?)(?:\*\*)?\s*(?=\S)",
     re.I,
 )
 """A word for the kind of question before it says nothing that its lines do not."""
@@ -25,7 +26,7 @@ _LEVEL_BEFORE = re.compile(
 """How hard it is, before what is asked."""
 _ASKED = re.compile(r"[?？؟]\s*\**\s*$")
 _BEHIND = re.compile(r"(?<=[?？:])\s+\S")
-LONGEST_IN_ONE_LINE = 1000
+LONGEST_IN_ONE_LINE, MOST_WORDS_OF_A_MODEL = 1000, 5
 _ARROW = re.compile(r"→|->|>")
 _REMARK = re.compile(r"^\W*\([^()?？؟_]{1,30}\)\W*$")
 """Between the number of a question and its text: "Question 1 (easy)"."""
@@ -78,6 +79,11 @@ class Parts:
     bank_line: str = ""
     glued: list[str] = field(default_factory=list)
     left: list[str] = field(default_factory=list)
+
+
+def _is_long(answer: str) -> bool:
+    """Whether a model answer is one of many, and not a word that everybody would write."""
+    return len(answer.split()) > MOST_WORDS_OF_A_MODEL or answer.rstrip().endswith((".", "!"))
 
 
 def taken_apart(block: Block, *, glues: bool = True, keyed: bool = False) -> Parts:
@@ -147,7 +153,7 @@ class _Taker:
             if parts.answer is not None:
                 parts.left.append(line.source)
                 parts.answered_twice = True
-            elif line_of.is_model(text) and not self._options:
+            elif line_of.is_model(text) and not self._options and _is_long(answer):
                 parts.is_open = True
                 parts.why.append(answer)
                 return "why"

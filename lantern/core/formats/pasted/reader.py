@@ -10,8 +10,6 @@
 
 from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import replace
-from itertools import groupby
-from operator import itemgetter
 from typing import Any
 
 from pydantic import ValidationError
@@ -34,11 +32,17 @@ from lantern.core.formats.pasted.blocks import Cut, cut
 from lantern.core.formats.pasted.capitals import CAPITALS_AS_KEY, marked_by_capitals
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
 from lantern.core.formats.pasted.fields import fields_of, match_fields, seems_answered
-from lantern.core.formats.pasted.given import banks_of, gives_numbered_gaps, with_asking_lines
+from lantern.core.formats.pasted.given import (
+    banks_of,
+    gives_numbered_gaps,
+    with_asking_lines,
+    with_lists_to_choose_from,
+)
 from lantern.core.formats.pasted.keys import with_key_last
 from lantern.core.formats.pasted.lists import counted_pairs, with_items_counted, with_signs_said
 from lantern.core.formats.pasted.literal import literal
 from lantern.core.formats.pasted.made import Made
+from lantern.core.formats.pasted.neighbours import beside_others
 from lantern.core.formats.pasted.oddities import odd
 from lantern.core.formats.pasted.pairs import PairList, pairs_of
 from lantern.core.formats.pasted.parts import Parts, taken_apart
@@ -136,6 +140,7 @@ class _Reader:
         cuts = cut(lines)
         if cuts.title:
             incoming.title = cuts.title.text.strip("*_ ")[:200]
+        cuts.blocks = with_lists_to_choose_from(cuts)
         cuts.blocks = with_asking_lines(without_tails(cuts.blocks))
         given = gives_numbered_gaps(cuts)
         banks = banks_of(cuts.blocks)
@@ -147,7 +152,8 @@ class _Reader:
             incoming.title = ""
             yield self.prose(_joined(lines), wanted=False)
             return
-        for block, parts, found in with_doubts(counted_twice(beside_the_key(blocks, cuts.key), cuts.key)):
+        read = with_doubts(counted_twice(beside_the_key(blocks, cuts.key), cuts.key))
+        for block, parts, found in beside_others(read):
             is_asked = parts is None or asks(block, parts) or any(block is one for one in lone)
             if parts is not None and not is_asked and not waits(block, found):
                 yield self.prose(block, wanted=is_passage(block))
@@ -253,10 +259,11 @@ class _Reader:
                 shown.append(Alternative(says=says, item=item))
         if made.fields is None:
             return Entry(place=place, text=text, sentences=tuple(sentences), sure=False, readings=tuple(shown))
-        item = self._item(self._with_facts(made, parts))
+        fields = self._with_facts(made, parts)
+        item = self._item(fields)
         if isinstance(item, Message):
             return Entry(place=place, text=text, sentences=(item,), sure=False)
-        strange = odd(made.fields, block)
+        strange = odd(fields, block)
         if strange is not None:
             sure, sentences = False, [*sentences, strange]
         return Entry(place=place, text=text, item=item, sentences=tuple(sentences), sure=sure, readings=tuple(shown))
@@ -347,10 +354,9 @@ def _is_page_number(lines: list[Line], at: int) -> bool:
 
 
 def _in_a_row(blocks: list[Block]) -> list[Block]:
-    """Questions of one line each, with a few words behind them, that follow each other."""
-    alike = [len(block.filled) == 1 and seems_answered(block.text) for block in blocks]
-    runs = [[*run] for _, run in groupby(zip(alike, blocks, strict=True), itemgetter(0))]
-    return [block for run in runs if len(run) >= FEWEST_IN_A_ROW for is_alike, block in run if is_alike]
+    """Questions of one line each, with a few words behind them, where several are so."""
+    alike = [block for block in blocks if len(block.filled) == 1 and seems_answered(block.text)]
+    return alike if len(alike) >= FEWEST_IN_A_ROW else []
 
 
 def _taken_as_heading(row: str) -> Message:

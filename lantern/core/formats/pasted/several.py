@@ -6,15 +6,22 @@ from dataclasses import dataclass
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.block import Block
-from lantern.core.formats.pasted.fields import answers_itself, fills_itself, is_task, seems_answered, sums
+from lantern.core.formats.pasted.fields import (
+    answers_itself,
+    chooses_itself,
+    fills_itself,
+    is_task,
+    seems_answered,
+    sums,
+)
 from lantern.core.formats.pasted.headings import is_heading, speaks
 from lantern.core.formats.pasted.made import ASKS
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.pasted.statements import states
 from lantern.core.formats.pasted.sub_questions import sub_questions
 
-_LABEL = re.compile(r"^\s*\(?[A-La-l][.)]\s+(?=\S)")
-_TOLD = (states, answers_itself, seems_answered, sums, fills_itself)
+_LABEL = re.compile(r"^\s*\(?(?:[A-La-l]|\d{1,2})[.)]\s+(?=\S)")
+_TOLD = (states, answers_itself, seems_answered, sums, fills_itself, chooses_itself)
 """What lines are that each say all of a question."""
 FEWEST_ALIKE, FEWEST_BETWEEN = 2, 3
 
@@ -31,7 +38,7 @@ class Several:
 def several_in(block: Block, key: str | None) -> Several | None:
     """The questions that one block holds; None where it is one question, or none."""
     is_free = block.number is None
-    free = (_alike(block) or _headed(block) or _between(block) or _in_turn(block)) if is_free else None
+    free = (_between(block) or _alike(block) or _headed(block) or _in_turn(block)) if is_free else None
     if free is not None:
         return free
     inner = sub_questions(block, key)

@@ -62,7 +62,10 @@ _STARS_BEHIND = re.compile(rf"^(\W*(?:{words('question')})\s*\.?\s*\d{{1,3}})\s*
 """How hard it is, in stars behind the number."""
 _ESCAPED_LABEL = re.compile(rf"^(\W*(?:\d{{1,3}}|{LETTER}))\\([.):\]])(?=\s)")
 _SLANTED_BRACKETS = re.compile(r"(?:(?<=\s)|^)[*_]([(\[][^()\[\]*]+[)\]])[*_](?=\s|$)")
-_ONLY_LABEL = re.compile(rf"^(?:(?:{words('question')})\s*)?#?\(?{_LABEL}?\s*[.):\]：]?$", re.I)
+_ONLY_LABEL = re.compile(
+    rf"^(?:(?:{words('question')})\s*)?#?\(?{_LABEL}?\s*[.):\]：]?(?:\s*[(\[]\s*\d{{1,3}}\s*(?:{words('points')})?\.?\s*[)\]]\s*[.):]?)?$",
+    re.I,
+)
 _LABELLED = re.compile(rf"^\(?{LETTER}\s*[.):\]]\s*\S")
 _NUMBERED = re.compile(r"^\d{1,3}[.)]\s")
 _TRUTH = re.compile(rf"^(?:{words('true')}|{words('false')})[.!]?$", re.I)
@@ -78,6 +81,8 @@ _LONG_RUN = re.compile(rf"([ _.…\-=*#\t])\1{{{LONGEST_RUN},}}")
 """The same sign many times draws a line or a gap, however long."""
 MOST_LABEL_WORDS = 4
 FEWEST_QUOTED = 3
+_QUOTED_QUESTION = re.compile(rf"^\s*(?:>\s?)+(?:\d{{1,3}}[.)]\s|.*[?？؟]\s*$|\(?{LETTER}[.)]\s|\s*$)")
+"""Of a mail that is answered between its lines."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -206,7 +211,9 @@ def _is_quoted(lines: list[str]) -> bool:
     """Most lines begin with the sign by which mail programs quote."""
     filled = [line for line in lines if line.strip() and not says_who_wrote(line)]
     quoted = sum(line.lstrip().startswith(">") for line in filled)
-    return quoted == len(filled) > 1 or (quoted >= FEWEST_QUOTED and quoted * 10 >= len(filled) * 6)
+    if quoted == len(filled) > 1 or (quoted >= FEWEST_QUOTED and quoted * 10 >= len(filled) * 6):
+        return True
+    return quoted > 1 and all(_QUOTED_QUESTION.match(line) for line in filled if line.lstrip().startswith(">"))
 
 
 def _fenced(lines: list[str]) -> set[int]:

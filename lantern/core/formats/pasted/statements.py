@@ -16,6 +16,7 @@ from lantern.core.questions.companions import NewId
 from lantern.core.words import in_language
 
 _T, _F = words("true"), words("false")
+_TICKS = re.compile(r"\s*[✓✔✅]")
 _SIGNS = {"√": True, "×": False}
 _EITHER = rf"(?:/|\||,|{words('either')})"
 WHETHER_TRUE = re.compile(
@@ -29,6 +30,11 @@ _SAID_TRUE = re.compile(
     rf"|[✅✔✓☑❌✗]\s*(?P<d>{_T}|{_F})|(?<=[.!?])\s+(?P<e>{_T}|{_F})|(?<=[.!])\s+(?P<f>[TFRVW])(?=\s*$|\s+[-–—:]\s))(?P<behind>\s*$|[.!]?\s*$|\s*\([^()]+\)\W*|\s*[-–—:,]\s*\S.*|[.!]\s+\S.*)$",
     re.I | re.S,
 )
+
+
+def says_truth(text: str) -> bool:
+    """Whether an answer says that a statement is true, or false, and perhaps why."""
+    return _truth_of(text)[0] is not None
 
 
 def states(line: str) -> bool:
@@ -71,7 +77,7 @@ def _as_true_false(prompt: str, is_true: bool | None, why: str, new_id: NewId, l
 
 def _truth_of(answer: str) -> tuple[bool | None, str]:
     """(what an answer says of a statement, the reason behind it)."""
-    answer = answer.strip()
+    answer = _TICKS.sub("", answer).strip()
     if answer in _SIGNS:
         return _SIGNS[answer], ""
     found = re.match(rf"^\W*(?P<word>{_T}|{_F}|[TFRWVtfrwv])(?!\w)\W*(?P<why>.*)$", answer, re.I | re.S)

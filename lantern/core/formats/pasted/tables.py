@@ -6,6 +6,7 @@ import re
 from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass
 
+from lantern.core.formats.pasted.exercises import is_row
 from lantern.core.formats.pasted.lines import question_number
 from lantern.core.formats.pasted.source import BREAK, Line
 from lantern.core.formats.sayings import saying
@@ -14,6 +15,7 @@ from lantern.core.formats.sheet_columns import heading_row, use_of
 FEWEST_ROWS, FEWEST_COLUMNS = 2, 3
 _NUMBER_OF_QUESTION = re.compile(r"^Q\s?\d{1,3}\s*[:.)]\s+(?=\S)")
 _NUMBER = re.compile(r"\d{1,3}\.?")
+_FRONT = re.compile(r"^\W*(?:front|vorderseite|recto|anverso|fronte|voorkant)\W*$", re.I)
 _RULE = re.compile(r"^[\s|:+-]+$")
 _ASKS = re.compile(r"[?？؟]\s*$|__")
 Cells = Callable[[str], list[str] | None]
@@ -55,6 +57,8 @@ def _table(
             for line, row in zip(lines[first:end], cells[first:end], strict=True)
             if row and not _is_rule(line)
         ]
+        if all(is_row(lines[place - lines[first].at + first].text) for place, _ in kept[1:]):
+            return
         rows = _filled_up([row for _, row in kept]) if is_sure else [row for _, row in kept]
         if len(rows) >= FEWEST_ROWS and _is_of_questions(rows, is_sure):
             yield Table(first, end, _without_numbers(rows), [at for at, _ in kept])
@@ -131,7 +135,8 @@ def _is_of_questions(rows: list[list[str]], is_sure: bool) -> bool:
         return width >= FEWEST_COLUMNS and (
             (heading_row(rows[:1]) == 0 and "question" in map(use_of, rows[0])) or asking == len(body)
         )
-    return width == 2 and (headed or asking * 2 > len(body))
+    is_cards = headed and _FRONT.match(rows[0][0]) is not None and not asking  # terms, and what they mean
+    return width == 2 and not is_cards and (headed or asking * 2 > len(body))
 
 
 def _is_key(rows: list[list[str]]) -> bool:

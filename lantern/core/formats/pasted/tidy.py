@@ -8,6 +8,8 @@ from collections.abc import Callable, Iterable
 from itertools import pairwise, repeat
 
 from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.pasted.asking_letters import with_asking_letters
+from lantern.core.formats.pasted.decimals import counted_through
 from lantern.core.formats.pasted.labels import LETTER, SERIES, index_of, number_of
 from lantern.core.formats.pasted.said_before import (
     answers_below,
@@ -46,6 +48,8 @@ _PICTURES = re.compile(rf"^(\s*)(?:{_PICTURE})+(?=\S)|(?<=[\d.:?!])\s+(?:{_PICTU
 _ONLY_PICTURES = re.compile(rf"^\s*(?:{_PICTURE})+$")
 _CIRCLE = re.compile(r"^(\s*)O\s+(?=\S)")
 """A letter that stands for a circle to be crossed."""
+_UNDERSCORED = re.compile(r"^(\s*)_{1,3}(?:\s*(?P<x>[xX✓✔])\s*_{1,3}|_)\s+(?=[^\s\d_])")
+"""A blank for a cross before an option, and one with it: "__ bow", "_X_ stern"."""
 _NAME_BEHIND = re.compile(r"(?<=\S)\s{2,}(?:name|date|class|score|klasse|datum|nom|nombre)\s*:?\s*_{3,}.*$", re.I)
 _POINTS_BEHIND = re.compile(
     r"\s*\[(\d{1,2})\](?P<more>\s*$|(?=\s{2,}\(?[aA][.)]\s)|(?=\s+(?:_{2,}|\(?[TRVW]\s*/\s*[FO]\)?)\s*$))"
@@ -126,6 +130,10 @@ def _without_decoration(lines: list[str]) -> list[str]:
 def _as_boxes(lines: list[str]) -> list[str]:
     """Full and empty signs next to each other, equally far to the right, are boxes with and without a tick."""
     made = list(lines)
+    blanks = {at: match for at, line in enumerate(lines) if (match := _UNDERSCORED.match(line))}
+    if {match["x"] is None for match in blanks.values()} == {True, False}:
+        for at, match in blanks.items():
+            made[at] = f"{match[1]}[{'x' if match['x'] else ' '}] {lines[at][match.end() :]}"
     circles = [at for at, line in enumerate(lines) if _CIRCLE.match(line)]
     for at in circles:
         if {at - 1, at + 1} & set(circles):
@@ -305,7 +313,7 @@ def _with_marks(lines: list[str]) -> list[str]:
     numbers = _in_turn(lines, _BARE_NUMBER, int) or _counted_first(lines)
     letters = _in_turn(lines, _BARE_LETTER, lambda label: ord(label.lower()) - ord("a") + 1)
     if not numbers or len(letters) < 2:
-        return lines
+        return _with_close_letters(lines)
     lines = [_BARE_NUMBER.sub(r"\1\2. ", line) if at in numbers else line for at, line in enumerate(lines)]
     return [_BARE_LETTER.sub(r"\1\2) ", line) if at in letters else line for at, line in enumerate(lines)]
 
@@ -361,6 +369,8 @@ def _in_turn(lines: Iterable[str], pattern: "re.Pattern[str]", value: Callable[[
 
 _STEPS: tuple[Callable[[list[str]], list[str]], ...] = (
     _without_decoration,
+    with_asking_letters,
+    counted_through,
     _terms_as_answers,
     _as_boxes,
     _without_blanks_for_letters,
