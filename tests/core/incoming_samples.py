@@ -19,6 +19,7 @@ from lantern.core.questions.marking.numbers import written
 from lantern.core.questions.richtext import plain
 from lantern.core.words import in_language
 
+SHORTEST_WORDS = 8
 PLACE = Path(__file__).parents[1] / "samples" / "incoming"
 LANGUAGES = {"German": "de", "French": "fr", "Spanish": "es", "Ukrainian": "uk", "Arabic": "ar"}
 _YES = {in_language(TRUE, language).casefold() for language in SPOKEN}
@@ -122,12 +123,13 @@ def shares(name: str, incoming: Incoming, expected: tuple[str, ...], left: tuple
         [*map(str, incoming.notes), *(e.text for e in incoming.entries if e.out or e.item is None)]
         + [str(sentence) for entry in incoming.entries for sentence in entry.sentences]
     )
-    missing = len(expected) - right
+    missing = [*(Counter(expected) - found).elements()]
     # What is in no question has to be somewhere: an entry that waits to be mended, or one that says that it guessed.
-    open_ones = sum(entry.item is None for entry in entries) + sum(not entry.sure for entry in strange)
-    lost = max(0, missing - open_ones - silent)
+    open_ones = [*(entry for entry in entries if entry.item is None), *(entry for entry in strange if not entry.sure)]
+    shown = [one for one in missing if any(_asks_within(one, entry.text) for entry in open_ones)]
+    lost = max(0, len(missing) - max(len(open_ones), len(shown)) - silent)
     unlisted = [line for line in left if line not in listed]
-    told = missing - max(0, min(missing, silent + lost))
+    told = len(missing) - min(len(missing), silent + lost)
     result = Shares(len(expected), right, told, silent + lost + len(unlisted))
     if right != len(expected) or strange or unlisted:
         seen = [
@@ -138,6 +140,14 @@ def shares(name: str, incoming: Incoming, expected: tuple[str, ...], left: tuple
         ]
         result.wrong[name] = [*seen, *(f"not listed: {line}" for line in unlisted)]
     return result
+
+
+def _asks_within(expected: str, text: str) -> bool:
+    """Whether the words of a question stand in a text: one entry that says that it guessed may hold several."""
+    kind, asks, *right = expected.split(" | ")
+    words = right[0] if kind == "gap_fill" and right else asks
+    first = re.split(r"\[|\n|…", words.strip())[0].strip()
+    return len(first) >= SHORTEST_WORDS and first in " ".join(text.split())
 
 
 def found_in(entry, expected: tuple[str, ...]) -> str:

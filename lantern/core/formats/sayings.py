@@ -70,7 +70,7 @@ class Sayings:
 
 BY_LANGUAGE: dict[str, Sayings] = {
     "en": Sayings(
-        question="questions?|problem|task|prompt|stem|item|q|statement|claim|front",
+        question="questions?|problem|task|riddle|prompt|stem|item|q|statement|claim|front",
         option="options?|choices?|answer choices?|possible answers?|alternatives?|responses?",
         answer="accept(?:ed|able|s)?(?: answers?)?|(?:the )?(?:(?:correct|right|model|sample|expected|suggested) )?(?:answers?|solutions?)(?: (?:is|are|key))?|ans"
         "|(?:answer )?key|(?:correct|right)(?: (?:options?|choices?|responses?|ones?))?(?: (?:is|are))?"

@@ -128,7 +128,8 @@ def heading_row(rows: Rows) -> int | None:
         uses = [use_of(cell) for cell in row if cell.strip()]
         if len(set(uses) - {""}) >= 2 and "question" in uses:
             return at
-    return 0 if rows and any(use_of(cell) for cell in rows[0] if len(cell.strip()) > 1) else None
+    said = [cell for cell in rows[0] if len(cell.strip()) > 1 and not cell.strip().isdigit()] if rows else []
+    return 0 if any(map(use_of, said)) else None
 
 
 def _by_headings(headings: Sequence[str], body: Rows) -> list[str]:

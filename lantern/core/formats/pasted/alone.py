@@ -23,7 +23,7 @@ def with_labels(lines: list[Line]) -> list[Line]:
             continue
         text = made[below].text.strip()
         following = made[below + 1].text.strip() if below + 1 < len(made) else ""
-        is_counted: object = re.match(r"^\(?\d{1,3}\s*[.):]|^\||^#", text) or line_of.question_number(text)
+        is_counted: object = re.match(r"^\(?\d{1,3}\s*[.):(]|^\||^#", text) or line_of.question_number(text)
         is_counted = bool(is_counted) or (text.startswith("1 ") and following.startswith("2 "))
         if (
             is_counted

@@ -213,4 +213,4 @@ def _is_prose(block: Block) -> bool:
     if block.number is not None or block.is_done:
         return False
     text = " ".join(line.text for line in block.filled[:MOST_OF_PROSE])
-    return "?" not in text and "__" not in text and len(re.findall(r"[.!]\s", f"{text} ")) > 1
+    return "?" not in text and "__" not in text and len(re.findall(r"(?<!\d)[.!]\s", f"{text} ")) > 1

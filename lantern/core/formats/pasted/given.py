@@ -8,9 +8,13 @@ from lantern.core.formats.pasted.blocks import Cut
 from lantern.core.formats.pasted.gaps import GAP
 from lantern.core.formats.pasted.headings import says_what_to_do
 from lantern.core.formats.pasted.keys import Key
+from lantern.core.formats.pasted.lines import before_inline_options, options_in_one_line
 from lantern.core.formats.pasted.pairs import pairs_of
+from lantern.core.formats.pasted.source import Line
 
 FEWEST_IN_BANK, LONGEST_IN_BANK, FEWEST_LISTS = 3, 40, 2
+_NUMBERED_GAP = re.compile(r"\((\d{1,2})\)\s*_{2,}")
+_SENTENCE = re.compile(r"[^.!?\n]+[.!?]*")
 _BETWEEN_WORDS = re.compile(r"\s*[,;|/·•\t]\s*|\s+[-–—]\s+|\s{3,}")
 
 
@@ -63,6 +67,36 @@ def with_lists_to_choose_from(cuts: Cut) -> list[Block]:
         made.append(Block([block.filled[0].saying(asks.text.strip("#*_ ")), *options], block.number, block.section))
     cuts.passed = [line for line in cuts.passed if line.at not in used]
     return [block for block in made if block.number is not None or block.at not in used]
+
+
+def with_sentences_of_gaps(cuts: Cut) -> list[Block]:
+    """Options for each numbered gap of a text above them, "1. a) leave b) leaves", are asked with its sentence."""
+    blocks = cuts.blocks
+    sentences: dict[int, Line] = {}
+    for block in blocks:
+        if block.number is None and block.filled:
+            sentences |= {
+                int(found[1]): block.filled[0].saying(sentence.strip())
+                for sentence in _SENTENCE.findall(block.text)
+                for found in _NUMBERED_GAP.finditer(sentence)
+            }
+    bare = [block for block in blocks if block.number in sentences and _is_only_options(block)]
+    if len(bare) < FEWEST_LISTS or {block.number for block in bare} != set(sentences):
+        return blocks
+    asked = {id(block): sentences[block.number or 0] for block in bare}
+    texts = [block for block in blocks if block.number is None and _NUMBERED_GAP.search(block.text)]
+    parted = set(map(id, texts))
+    cuts.passed += [line for block in texts for line in block.filled]
+    return [
+        Block([asked[id(block)], *block.lines], block.number, block.section) if id(block) in asked else block
+        for block in blocks
+        if id(block) not in parted
+    ]
+
+
+def _is_only_options(block: Block) -> bool:
+    first = block.filled[0] if block.filled else None
+    return first is not None and bool(options_in_one_line(first)) and not before_inline_options(first.text)
 
 
 def _words_to_choose(block: Block, key: Key) -> tuple[str, ...]:

@@ -16,7 +16,7 @@ _ONE_SAID = rf"(?:{words('true')}|{words('false')}|{LETTER}|[TFtf])(?![\w’'])"
 _NUMBER = r"(?:\d{1,3}|[ivx]{1,5}|[IVX]{1,5})"
 _Q = rf"(?:(?:{words('question')})\s*\.?\s*)?"
 _HEAD = re.compile(
-    rf"^[\s#*_>•\-–(✅✔☑📝🔑💡📋🗝\ufe0f]*(?:{words('key')}|{words('answer')})[\s*_]*(?:[.:：)]|(?=\(?\d|$))[\s*_]*(?P<rest>.*)$",
+    rf"^[\s#*_>•\-–(✅✔☑📝🔑💡📋🗝\ufe0f]*(?:[^\W\d_]{{3,12}}\s+(?=\w+[\s*_]*:[\s*_]*\d))?(?:{words('key')}|{words('answer')})[\s*_]*(?:[.:：)]|(?=\(?\d|$))[\s*_]*(?P<rest>.*)$",
     re.I,
 )
 _HEAD_OF_TABLE = re.compile(
@@ -35,10 +35,11 @@ _PAIR = re.compile(
 )
 _PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})(?:\s*([.):=\-–])\s*|\s+|(?=[A-La-l](?!\w)))(?=\S)")
 _ROW = re.compile(rf"^\s*\|\s*#?{_Q}(\d{{1,3}})\s*[.):]?\s*\|\s*([^|]*[^|\s])\s*(?:\|.*)?$", re.I)
-_LINE = re.compile(rf"^[\s>•*\-–]*#?{_Q}({_NUMBER})\s*(?:[.):：=\-–→]+|\s-\s|\s(?={_SAID}\b))\s*(\S.*)$", re.I)
+_LINE = re.compile(rf"^[\s>•*\-–]*#?{_Q}({_NUMBER})\s*(?:[.):：=\-–→]+|\s-\s|\s(?={_SAID}\b|\(a\)\s))\s*(\S.*)$", re.I)
 _CELL = re.compile(rf"^#?{_Q}(\d{{1,3}})\s*[.):：=\-–→>]*\s*(\(?[^\W\d].{{0,60}})$", re.I)
 _BARE_LINE = re.compile(r"^(\d{1,3})\s+([^\W\d].*)$")
 _BARS = re.compile(r"^\s*\||\|\s*$")
+_LETTERED = re.compile(r"\(([a-h])\)\s*(?=\S)")
 _RULE = re.compile(r"^[\s|:+-]+$")
 MOST_LOOKED_AT = 20_000
 """Lines that are read, in all, in search of a key."""
@@ -269,6 +270,9 @@ def _read(lines: list[Line], above: list[Line], asked: list[int], repeated: Set[
         text = _BARS.sub("", line.text).replace("|", " ").strip() if "|" in line.text else line.text.strip()
         if not text or _RULE.match(text):
             continue
+        again = _HEAD.match(text) if line_of.answer(text) is None else None
+        if again and again["rest"] and [*_pairs(again["rest"])]:
+            text = again["rest"]
         begun = SECTION.match(text)
         if begun:
             section, text, last = begun["name"].upper(), text[begun.end() :].strip(), None
@@ -286,6 +290,8 @@ def _read(lines: list[Line], above: list[Line], asked: list[int], repeated: Set[
             key.answers |= {(section, number): _WORTH.sub("", said) or said for number, said in found}
             key.lines |= {(section, number): line for number, _ in found}
             last = (section, found[-1][0])
+        elif last and _next_part(key.answers[last], text):
+            key.answers[last] += f" {text}"
         elif last and _indent(line) > _indent(key.lines[last]):
             key.answers[last] += f" – {text}"
         else:
@@ -293,6 +299,12 @@ def _read(lines: list[Line], above: list[Line], asked: list[int], repeated: Set[
             if len(key.left) > len(key.answers) + MOST_LEFT:
                 return None
     return key
+
+
+def _next_part(said: str, text: str) -> bool:
+    """ "(b) decibel" below "3 (a) eardrum": the answer to the next part of the same question."""
+    parts, following = _LETTERED.findall(said), _LETTERED.match(text)
+    return bool(following and said.lstrip().startswith("(a)") and ord(following[1]) - ord(parts[-1]) == 1)
 
 
 def _indent(line: Line) -> int:

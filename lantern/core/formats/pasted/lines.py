@@ -18,7 +18,8 @@ _NUMBER = re.compile(
 _DIVIDED = re.compile(r"^\s*\d{1,3}\s[:：]\s*\d")
 """A sum that begins with a number and a colon."""
 _NUMBERED_Q = re.compile(
-    rf"^\s*(?:#{{1,6}}\s+)?(?:第\s*)?(?:{_Q}|no|nr)\s*\.?\s*#?(\d{{1,3}})(?:\s*(?:/|of|von|sur|de|di|van|av|z|из)\s*\d{{1,3}}(?!\w))?(?:\s*[题題])?\s*(?:{_POINTS})?\s*[.):：\-–—]?\s*(?=\S|$)"
+    rf"^\s*(?:#{{1,6}}\s+)?(?:第\s*)?(?:{_Q}|no|nr|scenario|szenario|case|situation|riddle)\s*\.?\s*#?"
+    rf"(\d{{1,3}})(?!\s*(?:[-–]|to|{words('both')})\s*\d)(?:\s*(?:/|of|von|sur|de|di|van|av|z|из)\s*\d{{1,3}}(?!\w))?(?:\s*[题題])?\s*(?:{_POINTS})?\s*[.):：\-–—]?\s*(?=\S|$)"
     r"|^\s*#(\d{1,3})\s+(?=\S)|^\s*第\s*(\d{1,3})\s*[题題問问]\s*[.):：]?\s*(?=\S|$)",
     re.I,
 )
@@ -33,7 +34,9 @@ _HEADING = re.compile(r"^\s*#{1,6}\s+(?=\S)")
 _LEAD = r"[\s>#•◦▪‣·●+*_\-–(\[\u2190-\u27bf\ufe0f\U0001f300-\U0001faff]*"
 """Bullets, arrows, ticks, small pictures: what may stand before a word that says what its line is."""
 _ANSWER = re.compile(
-    rf"^{_LEAD}(?P<word>{words('answer')})[*_\s]*(?:[:：=]|(?P<dash>\s[-–—]\s))[*_\s]*(?P<text>\S.*?)\s*$", re.I
+    rf"^{_LEAD}(?P<word>{words('answer')})(?:\s*/\s*(?:{words('answer')}))?[*_\s]*"
+    rf"(?:[:：=]|(?P<dash>\s[-–—]\s))[*_\s]*(?P<text>\S.*?)\s*$",
+    re.I,
 )
 _ANSWER_ALONE = re.compile(rf"^{_LEAD}(?:{words('answer')})[*_\s]*[:：]?[*_\s]*$", re.I)
 _ANSWER_BARE = re.compile(
@@ -69,12 +72,17 @@ _TIME = re.compile(rf"^{_LEAD}(?:{words('time')})[*_\s]*[:：]\s*(?P<amount>\d{{
 _UNIT_OF_TIME = re.compile(
     r"^(?:(s|secs?|seconds?|sek\w*|seg\w*|sec\w*|сек\w*|秒)|(m|mins?|minut\w*|мин\w*|хв\w*|分))?$", re.I
 )
-_POINTS_LINE = re.compile(rf"^{_LEAD}(?:{words('points')})[*_\s]*[:：]\s*(\d{{1,3}})\W*$|^\s*{_POINTS}\s*$", re.I)
+_POINTS_LINE = re.compile(
+    rf"^{_LEAD}(?:{words('points')})[*_\s]*[:：]\s*(\d{{1,3}})\W*$|^\s*{_POINTS}\s*$"
+    rf"|^\s*\d{{1,3}}(?:[.,]\d+)?\s*/\s*(\d{{1,3}})(?:[.,]\d+)?\s*(?:{words('points')})\W*$",
+    re.I,
+)
 _ASIDE = re.compile(rf"^{_LEAD}(?:{words('aside')})[*_\s]*[:：]\s*\S", re.I)
 _PAGE = re.compile(
     rf"^\s*[(\[]?\s*{words('page')}\s*\d{{1,4}}(?:\s*(?:/|\w{{1,3}})\s*\d{{1,4}})?\s*[页頁]?\W*$|^\s*[-–—]\s*\d{{1,4}}\s*[-–—]\s*$",
     re.I,
 )
+_SLIDE = re.compile(r"^\W*(?:slide|folie|diapositiv[eoa]|dia|slajd|slayt|слайд|スライド|幻灯片)\s*\d{1,3}\W*$", re.I)
 _REFERENCE = re.compile(rf"^\s*[(\[]\s*{words('see')}(?!\w)\.?[^()]*[)\]]\s*\.?$", re.I)
 _OPTIONS_BELOW = re.compile(rf"^\s*(?:{words('option')})\s*[:：]\s*$", re.I)
 _SOME_LABEL = re.compile(r"^\s*[^\W\d_][\w'’-]{1,20}(?:\s[\w'’-]{1,20}){0,2}\s*[:：]\s+\S")
@@ -267,11 +275,15 @@ def seconds(line: str) -> int | None:
 
 def points(line: str) -> int | None:
     found = _POINTS_LINE.match(line)
-    return int(found[1] or found[2]) if found else None
+    return int(found[1] or found[2] or found[3]) if found else None
 
 
 def is_page_number(line: str) -> bool:
-    return _PAGE.match(line) is not None
+    return _PAGE.match(line) is not None or is_slide_number(line)
+
+
+def is_slide_number(line: str) -> bool:
+    return _SLIDE.match(line) is not None
 
 
 def is_aside(line: str) -> bool:

@@ -22,6 +22,8 @@ _BETWEEN = (
     re.compile(r"\s*\.{4,}\s*"),
     re.compile(r"\s*,\s+"),
 )
+_ARROW = _BETWEEN[2]
+_ALPHABET = "abcdefghijkl"
 _COLUMNS, _EQUALS, _COLON, _SLASH, _COMMA = _BETWEEN[:2], _BETWEEN[4:5], _BETWEEN[5], _BETWEEN[7], _BETWEEN[9]
 _OPTIONS_WITHIN = re.compile(r"(?:^|\s)\(?a[.)]\s.*\s\(?b[.)]\s", re.I)
 _SOME_OPTION = re.compile(r"^\(?([A-La-l])[.)]\s")
@@ -100,6 +102,11 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
     ):
         return None
     bare = [_MARK.sub("", line).strip().strip("|").strip() for line in lines]
+    named = [found[1].lower() if (found := _SOME_OPTION.match(line)) else "" for line in bare]
+    if "".join(named) == _ALPHABET[: len(named)]:
+        bare = [_SOME_OPTION.sub("", line) for line in bare]
+    elif len(set(named)) > FEWEST and "".join(named).startswith("ab"):
+        return None  # they are options
     for between in _BETWEEN:
         if not all(map(between.search, bare)):
             continue
@@ -121,6 +128,8 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
             continue
         if all(map(_POINTED.search, (half[1] for half in halves))):
             continue  # what is right stands behind an arrow
+        if between is _ARROW and all(_is_corrected(*half) for half in halves):
+            continue
         guessed = ""
         if not headed and all(_HEADS.match(part) for part in pairs[0]):
             pairs = pairs[1:]
@@ -140,6 +149,11 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
         if enough and not _is_a_letter(pairs, by_colon=between is _COLON):
             return PairList("", tuple(pairs), guessed, by_colon=between is _COLON, by_comma=between is _COMMA)
     return None
+
+
+def _is_corrected(left: str, right: str) -> bool:
+    """ "He go to school. → goes": a sentence, and a word that belongs into it."""
+    return left.endswith((".", "!")) and not right.endswith((".", "!"))
 
 
 def _is_chosen(left: str, right: str) -> bool:

@@ -95,11 +95,15 @@ def taken_apart(block: Block, *, glues: bool = True, keyed: bool = False) -> Par
     if remark and line_of.points_in(lines[0].text)[1] is None:
         taker.parts.left.append(lines[0].text.strip())
         lines = lines[1:]
+    worth = line_of.points(lines[0].text) if len(lines) > 1 else None
+    if worth is not None:  # above what is asked
+        taker.parts.points = worth
+        lines = lines[1:]
     called = _CALLED.match(lines[0].text) if block.number is not None and lines else None
     if called:
         taker.parts.left.append(called["remark"])
-        worth = _WORTH.search(called["remark"])
-        taker.parts.points = int(worth[1]) if worth else None
+        earned = _WORTH.search(called["remark"])
+        taker.parts.points = int(earned[1]) if earned else None
         lines = [lines[0].saying(lines[0].text[called.end() :]), *lines[1:]]
     for at, line in enumerate(lines):
         taker.take(line, first=at == 0)

@@ -37,6 +37,7 @@ from lantern.core.formats.pasted.given import (
     gives_numbered_gaps,
     with_asking_lines,
     with_lists_to_choose_from,
+    with_sentences_of_gaps,
 )
 from lantern.core.formats.pasted.keys import with_key_last
 from lantern.core.formats.pasted.lists import counted_pairs, with_items_counted, with_signs_said
@@ -141,6 +142,7 @@ class _Reader:
         if cuts.title:
             incoming.title = cuts.title.text.strip("*_ ")[:200]
         cuts.blocks = with_lists_to_choose_from(cuts)
+        cuts.blocks = with_sentences_of_gaps(cuts)
         cuts.blocks = with_asking_lines(without_tails(cuts.blocks))
         given = gives_numbered_gaps(cuts)
         banks = banks_of(cuts.blocks)
@@ -349,6 +351,8 @@ class _Reader:
 
 
 def _is_page_number(lines: list[Line], at: int) -> bool:
+    if line_of.is_slide_number(lines[at].text) and not lines[at].code:
+        return True
     around = [*lines[max(0, at - 1) : at], *lines[at + 1 : at + 2]]
     return not lines[at].code and line_of.is_page_number(lines[at].text) and all(line.is_blank for line in around)
 

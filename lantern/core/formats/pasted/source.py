@@ -40,6 +40,8 @@ _LISTED = re.compile(rf"^\s*(?:\d{{1,3}}[.)]\s|{LETTER}[.)]\s|(?:{BULLET})\s+\S)
 _LINE_END = re.compile(r"(?<=[^\s\\])\\$")
 """A break of the line, as some editors of Markdown write it."""
 _TAG = re.compile(r"</?(?:details|summary|br|p|div|span|ul|ol|li|hr)\b[^<>]{0,200}>", re.I)
+_SUMMARY = re.compile(r"<summary>\s*([^<>]*?)\s*:?\s*</summary>(?=\s*[^\s<])", re.I)
+"""What opens a part that is folded away."""
 _BREAK = re.compile(r"(?<=\S)\s*<br\s*/?>\s*(?=\S)", re.I)
 BREAK = "\v"
 """Within a cell of a table."""
@@ -153,6 +155,7 @@ def line_of(text: str, at: int = 1, source: str | None = None) -> Line:
     text = _LINE_END.sub("", text)
     text = _SLANTED_BRACKETS.sub(r"\1", _ESCAPED_LABEL.sub(r"\1\2", _STARS_BEHIND.sub(r"\1", text)))
     if "<" in text:
+        text = _SUMMARY.sub(r"\1: ", text)
         broken = _BREAK.sub(BREAK if text.lstrip().startswith("|") else " ", text)
         text = _BOLD_TAG.sub("**", _TAG.sub("", broken))
     text = (

@@ -8,9 +8,12 @@ from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.labels import LETTER, index_of
 from lantern.core.formats.pasted.meant import truth_of
 from lantern.core.formats.pasted.source import Line
+from lantern.core.formats.sayings import words
 
 _PART = re.compile(rf"(?:^|(?<=[\s,;]))\(?({LETTER})[.):]\s*(?=\S)")
 _ASKS = ("?", "？", "؟")
+_WORTH = re.compile(rf"\s*[(\[]\s*(\d{{1,2}})\s*(?:{words('points')})?\.?\s*[)\]]\s*$", re.I)
+"""The points of each part: "(2)"."""
 FEWEST = 2
 
 
@@ -32,8 +35,9 @@ def sub_questions(block: Block, key: str | None) -> tuple[Block, list[Block]] | 
     answers = _parts(behind)
     true_or_false = len(answers) == len(groups) and all(truth_of(answer.casefold()) is not None for answer in answers)
     gapped = all("__" in group[0].text for group in groups)
+    valued = not asks_above and all(_WORTH.search(group[0].text) for group in groups)
     if len(groups) < FEWEST or not (
-        all_ask or gapped or true_or_false or (not asks_above and all(map(_is_answered, groups)))
+        all_ask or gapped or valued or true_or_false or (not asks_above and all(map(_is_answered, groups)))
     ):
         return None
     if len(answers) == len(groups):
@@ -52,7 +56,11 @@ def _letter(line: Line) -> int | None:
 
 def _text(line: Line) -> str:
     one = line_of.option(line)
-    return one.text.strip() if one else line.text
+    return _WORTH.sub(_points, one.text.strip() if one else line.text)
+
+
+def _points(found: "re.Match[str]") -> str:
+    return f" ({found[1]} points)"
 
 
 def _is_answered(group: Sequence[Line]) -> bool:

@@ -9,6 +9,7 @@ from itertools import pairwise, repeat
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.asking_letters import with_asking_letters
+from lantern.core.formats.pasted.bold_gaps import with_gaps_for_bold
 from lantern.core.formats.pasted.decimals import counted_through
 from lantern.core.formats.pasted.labels import LETTER, SERIES, index_of, number_of
 from lantern.core.formats.pasted.said_before import (
@@ -387,6 +388,7 @@ _STEPS: tuple[Callable[[list[str]], list[str]], ...] = (
     _without_roman,
     _without_brackets,
     _with_marks,
+    with_gaps_for_bold,
     _with_points,
 )
 """In this order: each relies on those before it."""
