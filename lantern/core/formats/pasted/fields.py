@@ -74,6 +74,7 @@ _WORD_BEHIND = re.compile(r"^(?P<text>.*[.!])\s*[(\[](?P<word>[^()\[\]]{1,60})[)
 """A sentence that has ended, and a word in brackets: it belongs into the gap. Before the end it may be a hint."""
 _DIVIDED = re.compile(r"^\d+\s*[/:]\s*\d+$")
 _NUMBER_BEHIND = re.compile(r"^(?P<text>.*\S)\s*[(\[](?P<word>[-−]?\d[\d.,]*)[)\]]\s*$", re.S)
+_GAP_THEN = re.compile(r"^(?P<asks>[^\n]*_{2,}[^\n]*[.!?])\s+[-–—]\s+(?P<answer>[^\n.!?]{1,40})$")
 _CHOSEN_BESIDE = re.compile(r"_{2,}\s*(\([^()/]+/[^()]+\))|(?<=\))\s*_{2,}")
 """A gap, and beside it in brackets the words of which one belongs into it."""
 _LISTED_POINTED = re.compile(
@@ -144,11 +145,16 @@ def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made 
     after = _ANSWER_AFTER.match(prompt) if gaps and parts.answer is None and "\n" not in prompt else None
     if after:
         return gap_fields(after["asks"], replace(parts, answer=after["answer"]), gaps, language)
+    then = _GAP_THEN.match(prompt) if gaps == 1 and parts.answer is None else None
+    if then:
+        return gap_fields(then["asks"], replace(parts, answer=then["answer"]), gaps, language)
     behind = (
         (_WORD_BEHIND.match(prompt) or _NUMBER_BEHIND.match(prompt)) if gaps == 1 and parts.answer is None else None
     )
     if behind:
         made = gap_fields(behind["text"], replace(parts, answer=behind["word"]), gaps, language)
+        if _NUMBER_BEHIND.match(prompt):
+            return made
         return replace(made, sentences=[*made.sentences, WORD_AS_ANSWER], sure=False)  # or the verb to be put into it
     return gap_fields(prompt, parts, gaps, language) if gaps else None
 

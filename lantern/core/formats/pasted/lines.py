@@ -112,7 +112,9 @@ _SAID_AFTER = re.compile(
     re.I,
 )
 _FEEDBACK = re.compile(
-    rf"^\W*(?:(?P<right>{words('right')})|{words('wrong_option')}|{words('false')})\s*[.!:,–—-]\s*\S", re.I
+    rf"^\W*(?:(?P<right>{words('right')})|{words('wrong_option')}|{words('false')})\s*[.!:,–—-]\s*\S"
+    r"|^(?:(?P<tick>[✅✔✓])|[❌✗✘])\s*[^\W\d_]",
+    re.I,
 )
 _BEFORE_FEEDBACK = re.compile(r"\s+[-–—:]+\s+|\s*[(\[]\s*")
 _ITALIC = re.compile(r"^(?:_([^_\s][^_]*)_|\*([^*\s][^*]*)\*)$")
@@ -317,7 +319,7 @@ def says_in_order(line: str) -> bool:
 def says_of_an_option(text: str) -> bool | None:
     """Whether a feedback says that its option is right: "Correct! It holds."; None for what is no feedback."""
     found = _FEEDBACK.match(text)
-    return None if found is None else found["right"] is not None
+    return None if found is None else (found["right"] or found["tick"]) is not None
 
 
 def without_feedback(option: OptionLine) -> tuple[OptionLine, str]:

@@ -43,6 +43,9 @@ _COUNTED_FIRST = re.compile(
     r"^\s*\\?\[[^\[\]]*\]\s|^\W*(?:\d{1,3}(?:\.\d{1,3})+[.)]?\s|[^\W\d_]\d{0,3}[.):]\s|\d{1,3}[.)]\s)"
 )
 """A number or a letter before what is asked."""
+_LABEL_FIRST = re.compile(
+    rf"^\W*(?!(?:{words('do')}|{words('write')}|{words('ordering')})(?!\w))[^\W\d_]{{3,15}}:\s+(?=\S.*\s)", re.I
+)
 _A_TITLE = re.compile(r"^[^.?!:;,_…]{1,40}$")
 _WORTH = re.compile(rf"[(\[]\s*\d{{1,3}}\s*(?:{words('points')})?\.?\s*[)\]]\W*$", re.I)
 _TO_CHOOSE = re.compile(r"\([^()/]{1,30}/[^()]{1,60}\)")
@@ -56,7 +59,12 @@ _SWALLOWED = re.compile(
 )
 """In a reason: a line that is counted, lettered, or asks."""
 _ASKED_TWICE = re.compile(r"[^\W\d_]{2}[?？؟]\s+[A-ZÀ-Þ¿А-Я].*[?？؟]", re.S)
-SHORTEST_WORD, FEWEST_LISTED = 3, 3
+_ONE_WORD = re.compile(r"^\W*[^\W\d_][\w'’-]*\W*$(?<![?？؟:：…=_.!;)。！])")
+_LETTER_BEHIND = re.compile(r"[?？؟.:…]\s*[(\[]?[A-Ha-h][)\]]?\s*$")
+_SIGN_BEHIND = re.compile(r"\S\s+(?:[xX<>#^]|\([xr]\))$")
+LONG_OPTION, TIMES_LONGER, LONG_PROMPT = 100, 4, 700
+"""In signs; of others."""
+SHORTEST_WORD, FEWEST_LISTED, FEWEST_PAIRS = 3, 3, 3
 MOST_USUAL = 8
 """Options that a question has, but for rare ones."""
 MOST_WORDS_TYPED = 8
@@ -134,6 +142,7 @@ def _begins_counted(look: _Look) -> str | None:
     """A number before what is asked; a title above it."""
     above, has_more, _ = look.prompt.partition("\n")
     counted = next((line for line in look.prompt.split("\n") if _COUNTED_FIRST.match(line)), None)
+    counted = counted or _first(_LABEL_FIRST, [look.prompt])
     return counted or (above if has_more and "```" not in look.prompt and _A_TITLE.match(above) else None)
 
 
@@ -186,6 +195,25 @@ def _asked_twice(look: _Look) -> str | None:
     return _first(_ASKED_TWICE, [look.prompt]) if "```" not in look.prompt else None
 
 
+def _short(look: _Look) -> str | None:
+    """One word that asks nothing: a heading, perhaps."""
+    is_asked = bool(look.options or look.answers or look.is_open)
+    return look.prompt if is_asked and _ONE_WORD.match(look.prompt) else None
+
+
+def _long(look: _Look) -> str | None:
+    """An option far longer than the others; a question that goes on and on."""
+    lengths = sorted(map(len, look.options))
+    usual = lengths[len(lengths) // 2] if lengths else 0
+    far = [text for text in look.options if len(text) > max(LONG_OPTION, TIMES_LONGER * usual)]
+    return far[0] if far else look.prompt if len(look.prompt) > LONG_PROMPT else None
+
+
+def _mark_behind(look: _Look) -> str | None:
+    """A letter behind what is asked, or a sign behind an option, that may say what is right."""
+    return (_first(_LETTER_BEHIND, [look.prompt]) if look.options else None) or _first(_SIGN_BEHIND, look.options)
+
+
 def _asks(look: _Look) -> str | None:
     return next((answer for answer in look.answers if answer.rstrip().endswith(("?", "？", "؟"))), None)
 
@@ -213,6 +241,8 @@ def _signs(look: _Look) -> str | None:
 
 def _terms(look: _Look) -> str | None:
     """A letter before a term, or a whole sentence as one."""
+    if 0 < len(look.pairs) < FEWEST_PAIRS:
+        return look.pairs[0][0]
     lettered = [left for left, right in look.pairs if _LETTERED.match(left) or _is_counted(left, right)]
     return next(iter(lettered), None) or _first(_SENTENCE_AS_TERM, [left for left, _ in look.pairs])
 
@@ -246,6 +276,9 @@ _CHECKS: tuple[Callable[[_Look], str | None], ...] = (
     _number_as_text,
     _answer_left,
     _begins_counted,
+    _short,
+    _long,
+    _mark_behind,
     _given_away,
     _worth,
     _to_choose,

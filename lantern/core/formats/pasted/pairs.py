@@ -13,6 +13,7 @@ LONGEST_TERM = 80
 _BETWEEN = (
     re.compile(r"\t+"),
     re.compile(r"\s*\|\s*"),
+    re.compile(r"(?<=\S)\s{3,}(?=\S)"),
     re.compile(r"\s+[-–—]+>?\s+|\s*→\s*"),
     re.compile(r"\s*::\s*"),
     re.compile(r"\s*=\s*"),
@@ -22,13 +23,20 @@ _BETWEEN = (
     re.compile(r"\s*\.{4,}\s*"),
     re.compile(r"\s*,\s+"),
 )
-_ARROW = _BETWEEN[2]
 _ALPHABET = "abcdefghijkl"
-_COLUMNS, _EQUALS, _COLON, _SLASH, _COMMA = _BETWEEN[:2], _BETWEEN[4:5], _BETWEEN[5], _BETWEEN[7], _BETWEEN[9]
+_COLUMNS, _FAR, _EQUALS, _COLON, _SLASH, _COMMA = (
+    _BETWEEN[:3],
+    _BETWEEN[2],
+    _BETWEEN[5:6],
+    _BETWEEN[6],
+    _BETWEEN[8],
+    _BETWEEN[10],
+)
 _OPTIONS_WITHIN = re.compile(r"(?:^|\s)\(?a[.)]\s.*\s\(?b[.)]\s", re.I)
 _SOME_OPTION = re.compile(r"^\(?([A-La-l])[.)]\s")
 _POINTED = re.compile(r"→|⇒|->|=>")
 _PRESENTS = re.compile(r"^\W*(?:here (?:are|is)|hier (?:sind|ist)|voici|aquí (?:están|tienes)|ecco)\s+", re.I)
+_SIGN = re.compile(r"^\s*[✅✔✓❌✗✘]")
 _RULE = re.compile(r"^[\s|:+-]+$")
 _MARK = re.compile(r"^\s*(?:[-*•]|\d{1,3}[.)])\s+(?=\S)")
 _HEADS = re.compile(
@@ -128,7 +136,11 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
             continue
         if all(map(_POINTED.search, (half[1] for half in halves))):
             continue  # what is right stands behind an arrow
-        if between is _ARROW and all(_is_corrected(*half) for half in halves):
+        if any(_SIGN.search(half[1]) for half in halves):
+            continue  # each says whether it is right
+        if between is _FAR and ("".join(named) or any(_SOME_OPTION.match(half[1]) for half in halves)):
+            continue
+        if all(map(_POINTED.search, bare)) and all(_is_corrected(*half) for half in halves):
             continue
         guessed = ""
         if not headed and all(_HEADS.match(part) for part in pairs[0]):

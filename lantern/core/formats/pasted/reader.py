@@ -155,7 +155,7 @@ class _Reader:
             yield self.prose(_joined(lines), wanted=False)
             return
         read = with_doubts(counted_twice(beside_the_key(blocks, cuts.key), cuts.key))
-        for block, parts, found in beside_others(read):
+        for block, parts, found in beside_others(read, cuts.key):
             is_asked = parts is None or asks(block, parts) or any(block is one for one in lone)
             if parts is not None and not is_asked and not waits(block, found):
                 yield self.prose(block, wanted=is_passage(block))

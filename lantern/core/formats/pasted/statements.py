@@ -20,7 +20,7 @@ _TICKS = re.compile(r"\s*[✓✔✅]")
 _SIGNS = {"√": True, "×": False}
 _EITHER = rf"(?:/|\||,|{words('either')})"
 WHETHER_TRUE = re.compile(
-    rf"[(\[¿]?\s*(?<!\w)(?:{_T}\s*{_EITHER}\s*{_F}|[TRVWtrvw]\s*/\s*[FOfo])(?!\w)\s*[)\]]?\s*[:?.？：]?\s*"
+    rf"[(\[¿]?\s*(?<!\w)(?:{_T}\s*{_EITHER}\s*{_F}|[TRVWtrvw]\s*/\s*[FOfo])(?!\w)\s*[)\]]?\s*[:?.？：;؟]?\s*"
     r"|\s+[(\[]?[TRVW][)\]]?\s+[(\[]?[FO][)\]]?\s*$"
     rf"|(?<=[.!])\s+[☐□○(\[]*\s*{_T}\s*[)\]]?\s+[☐□○(\[]*\s*{_F}\s*[)\]]?\s*$",
     re.I,

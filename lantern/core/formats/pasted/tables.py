@@ -16,6 +16,7 @@ FEWEST_ROWS, FEWEST_COLUMNS = 2, 3
 _NUMBER_OF_QUESTION = re.compile(r"^Q\s?\d{1,3}\s*[:.)]\s+(?=\S)")
 _NUMBER = re.compile(r"\d{1,3}\.?")
 _FRONT = re.compile(r"^\W*(?:front|vorderseite|recto|anverso|fronte|voorkant)\W*$", re.I)
+_LETTERED = re.compile(r"^\(?([A-La-l])[.)]\s+\S")
 _RULE = re.compile(r"^[\s|:+-]+$")
 _ASKS = re.compile(r"[?？؟]\s*$|__")
 Cells = Callable[[str], list[str] | None]
@@ -57,12 +58,20 @@ def _table(
             for line, row in zip(lines[first:end], cells[first:end], strict=True)
             if row and not _is_rule(line)
         ]
+        if sum(_has_options(row) for _, row in kept) * 2 > len(kept):
+            return
         if all(is_row(lines[place - lines[first].at + first].text) for place, _ in kept[1:]):
             return
         rows = _filled_up([row for _, row in kept]) if is_sure else [row for _, row in kept]
         if len(rows) >= FEWEST_ROWS and _is_of_questions(rows, is_sure):
             yield Table(first, end, _without_numbers(rows), [at for at, _ in kept])
             return
+
+
+def _has_options(row: list[str]) -> bool:
+    """Whether cells are lettered: "a) 10", "b) 20"."""
+    named = [found[1].lower() for cell in row if (found := _LETTERED.match(cell))]
+    return len(named) > 1 and named == [chr(ord("a") + at) for at in range(len(named))]
 
 
 def _without_numbers(rows: list[list[str]]) -> list[list[str]]:
