@@ -107,6 +107,10 @@ _RIGHT = {
     "gap_fill": lambda item: item.text,
     "open_response": lambda item: "",
     "match": lambda item: " + ".join(f"{plain(pair.left)}={plain(pair.right)}" for pair in item.pairs),
+    "classify": lambda item: " + ".join(
+        f"{plain(group.text)}: {', '.join(plain(one.text) for one in item.members if one.group == group.id)}"
+        for group in item.groups
+    ),
     "order": lambda item: " > ".join(plain(line.text) for line in item.lines),
 }
 

@@ -9,7 +9,7 @@ from lantern.core.formats.pasted.source import Line
 _NUMBER_ALONE = re.compile(r"^\s*(\d{1,3})\s*[.)]?\s*$")
 _LETTER_ALONE = re.compile(r"^\s*\(?([A-La-l])[.)]?\s*$")
 _BULLET = re.compile(r"^[-–•*]\s+(?=\S)")
-MOST_LINES_BETWEEN, FEWEST_LETTERS = 3, 2
+MOST_LINES_BETWEEN, FEWEST_LETTERS, MOST_STEPS = 3, 2, 10
 
 
 def with_labels(lines: list[Line]) -> list[Line]:
@@ -34,12 +34,24 @@ def with_labels(lines: list[Line]) -> list[Line]:
             or line_of.label_alone(text)
         ):
             continue
-        if line_of.answer(f"{label}x") is not None:
+        if line_of.answer(f"{label}x") is not None and _is_answered_below(made, below + 1):
+            label = "Explanation: "  # a solution, step by step, and its result
+        elif line_of.answer(f"{label}x") is not None:
             text = _BULLET.sub("", text)  # the first of a list of what is right
         indent = line.text[: len(line.text) - len(line.text.lstrip())]
         made[below] = made[below].saying(f"{indent}{label}{text}")
         made[at] = line.saying("")
     return made
+
+
+def _is_answered_below(lines: list[Line], first: int) -> bool:
+    """Whether an answer line follows before anything is asked anew."""
+    for line in lines[first : first + MOST_STEPS]:
+        if line_of.answer(line.text) is not None:
+            return True
+        if line.is_blank or line_of.question_number(line.text) or line_of.option(line):
+            return False
+    return False
 
 
 def with_numbers(lines: list[Line]) -> list[Line]:

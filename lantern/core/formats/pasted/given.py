@@ -2,6 +2,7 @@
 
 import re
 from bisect import bisect_left
+from collections import Counter
 
 from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.blocks import Cut
@@ -11,11 +12,17 @@ from lantern.core.formats.pasted.keys import Key
 from lantern.core.formats.pasted.lines import before_inline_options, options_in_one_line
 from lantern.core.formats.pasted.pairs import pairs_of
 from lantern.core.formats.pasted.source import Line
+from lantern.core.formats.sayings import words
 
 FEWEST_IN_BANK, LONGEST_IN_BANK, FEWEST_LISTS = 3, 40, 2
 _NUMBERED_GAP = re.compile(r"\((\d{1,2})\)\s*_{2,}")
 _SENTENCE = re.compile(r"[^.!?\n]+[.!?]*")
-_BETWEEN_WORDS = re.compile(r"\s*[,;|/·•\t]\s*|\s+[-–—]\s+|\s{3,}")
+_BETWEEN_WORDS = re.compile(rf"\s*[,;|/·•\t]\s*|\s+[-–—]\s+|\s{{3,}}|\s+{words('either')}\s+", re.I)
+_ALTERNATIVES = re.compile(
+    rf"(?:^|[:(]\s*)(?P<words>[^:()?]+?,[^:()?]+?\s{words('either')}\s[^:()?]+?)\s*[?)]*\s*$", re.I
+)
+"""The last words of a line that lists what may be chosen: "…: True, False or Not given?"."""
+_ASKS = ("?", "？", "؟", ":", "：", ".")
 
 
 def gives_numbered_gaps(cuts: Cut) -> bool:
@@ -45,28 +52,52 @@ def with_asking_lines(blocks: list[Block]) -> list[Block]:
     return made
 
 
-def with_lists_to_choose_from(cuts: Cut) -> list[Block]:
-    """ "Which word does not belong?", and below it numbered lists of words of which a key names one each: a list is a
-    question of its own, whose words are its options."""
-    lists = {id(block): words for block in cuts.blocks if (words := _words_to_choose(block, cuts.key))}
-    if len(lists) < FEWEST_LISTS:
-        return cuts.blocks
+def with_options_from_above(cuts: Cut) -> list[Block]:
+    """What a line above numbered ones asks of all of them is asked with each: "Which word does not belong?" above lists
+    of words, "Which is right?" above options alone, "True, false or not given?" above statements."""
     lone = [block.filled[0] for block in cuts.blocks if block.number is None and len(block.filled) == 1]
     heads = sorted([*cuts.passed, *lone], key=lambda line: line.at)
     places = [line.at for line in heads]
-    made, used = [], set()
+    made: list[tuple[Block, Block | None, int]] = []
     for block in cuts.blocks:
         above = bisect_left(places, block.at) - 1
-        asks = heads[above] if above >= 0 else None
-        words = lists.get(id(block), ())
-        if asks is None or not words:
-            made.append(block)
-            continue
-        used.add(asks.at)
-        options = [block.filled[0].saying(f"- {word}") for word in words]
-        made.append(Block([block.filled[0].saying(asks.text.strip("#*_ ")), *options], block.number, block.section))
+        head = heads[above] if above >= 0 and block.number is not None else None
+        made.append((block, _asked_from(head, block, cuts.key), head.at) if head else (block, None, 0))
+    by_head = Counter(at for _, asked, at in made if asked is not None)
+    used = {at for at, times in by_head.items() if times >= FEWEST_LISTS}
     cuts.passed = [line for line in cuts.passed if line.at not in used]
-    return [block for block in made if block.number is not None or block.at not in used]
+    return [
+        asked if asked is not None and at in used else block
+        for block, asked, at in made
+        if block.number is not None or block.at not in used
+    ]
+
+
+def _asked_from(head: Line, block: Block, key: Key) -> Block | None:
+    """The block as a question with options, if what it lacks stands in the line above."""
+    asks = head.text.strip("#*_ ")
+    if _is_only_options(block):
+        return Block([head.saying(asks), *block.lines], block.number, block.section) if asks.endswith(_ASKS) else None
+    said = key.of(block.section, block.number)
+    if said is None or len(block.filled) != 1:
+        return None
+    line = block.filled[0]
+    found = _words_in(line.text.strip().rstrip("."), said)
+    if found:
+        options = [line.saying(f"- {word}") for word in found]
+        return Block([line.saying(asks), *options], block.number, block.section)
+    listed = _ALTERNATIVES.search(asks)
+    found = _words_in(listed["words"], said) if listed else ()
+    options = [line.saying(f"- {word[:1].upper()}{word[1:]}") for word in found]
+    return Block([line, *options], block.number, block.section) if found else None
+
+
+def _words_in(text: str, said: str) -> tuple[str, ...]:
+    """The words of a list, if a key names one of them."""
+    cells = tuple(word.strip() for word in _BETWEEN_WORDS.split(text))
+    is_one = [word.casefold() for word in cells].count(said.strip(" .").casefold()) == 1
+    is_list = len(cells) >= FEWEST_IN_BANK and all(0 < len(word) <= LONGEST_IN_BANK for word in cells)
+    return cells if is_one and is_list else ()
 
 
 def with_sentences_of_gaps(cuts: Cut) -> list[Block]:
@@ -99,17 +130,6 @@ def _is_only_options(block: Block) -> bool:
     return first is not None and bool(options_in_one_line(first)) and not before_inline_options(first.text)
 
 
-def _words_to_choose(block: Block, key: Key) -> tuple[str, ...]:
-    """The words of a numbered list, if the key names one of them."""
-    said = key.of(block.section, block.number)
-    if said is None or len(block.filled) != 1:
-        return ()
-    words = tuple(word.strip() for word in _BETWEEN_WORDS.split(block.filled[0].text.strip().rstrip(".")))
-    is_one = [word.casefold() for word in words].count(said.strip(" .").casefold()) == 1
-    is_list = len(words) >= FEWEST_IN_BANK and all(0 < len(word) <= LONGEST_IN_BANK for word in words)
-    return words if is_one and is_list else ()
-
-
 def banks_of(blocks: list[Block]) -> list[tuple[str, ...]]:
     """For each block the words that stand above it to be put into gaps: those of the last list of words that was no
     question."""
@@ -117,10 +137,10 @@ def banks_of(blocks: list[Block]) -> list[tuple[str, ...]]:
     bank: tuple[str, ...] = ()
     for block in blocks:
         banks.append(bank if block.number is not None else ())
-        words = (
+        cells = (
             _BETWEEN_WORDS.split(block.filled[-1].text.strip("()[] .")) if block.number is None and block.filled else []
         )
-        if len(words) >= FEWEST_IN_BANK and all(0 < len(word) <= LONGEST_IN_BANK for word in words):
-            first, colon, rest = words[0].partition(":")
-            bank = (rest.strip() if colon else first, *words[1:])
+        if len(cells) >= FEWEST_IN_BANK and all(0 < len(word) <= LONGEST_IN_BANK for word in cells):
+            first, colon, rest = cells[0].partition(":")
+            bank = (rest.strip() if colon else first, *cells[1:])
     return banks

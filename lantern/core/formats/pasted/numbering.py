@@ -76,7 +76,8 @@ def _is_list_below(body: list[Line], first: int, run: list[tuple[int, str, str]]
     asks = ends and line_of.option(above) is None
     heads = is_heading(text) or section_of(text.strip("*_# ")) is not None
     asking = sum(_ASKS_WITHIN.search(said) is not None for _, _, said in run)
-    return asks and not heads and asking * 2 < len(run) > 1 and not _says_true(run)
+    alone = all(line_of.options_in_one_line(above.saying(said)) for _, _, said in run)
+    return asks and not heads and not alone and asking * 2 < len(run) > 1 and not _says_true(run)
 
 
 def _says_true(run: list[tuple[int, str, str]]) -> bool:

@@ -61,9 +61,12 @@ _SWALLOWED = re.compile(
 _ASKED_TWICE = re.compile(r"[^\W\d_]{2}[?？؟]\s+[A-ZÀ-Þ¿А-Я].*[?？؟]", re.S)
 _ONE_WORD = re.compile(r"^\W*[^\W\d_][\w'’-]*\W*$(?<![?？؟:：…=_.!;)。！])")
 _LETTER_BEHIND = re.compile(r"[?？؟.:…]\s*[(\[]?[A-Ha-h][)\]]?\s*$")
+_DASHED = re.compile(r"\s[-–—]\s")
 _SIGN_BEHIND = re.compile(r"\S\s+(?:[xX<>#^]|\([xr]\))$")
 LONG_OPTION, TIMES_LONGER, LONG_PROMPT = 100, 4, 700
 """In signs; of others."""
+_SAYS = re.compile(r"[^\W\d_]{2}\.\W*$")
+_DOES = re.compile(rf"^\W*(?:{words('do')}|{words('write')}|{words('ordering')})(?!\w)", re.I)
 SHORTEST_WORD, FEWEST_LISTED, FEWEST_PAIRS = 3, 3, 3
 MOST_USUAL = 8
 """Options that a question has, but for rare ones."""
@@ -191,6 +194,12 @@ def _swallowed(look: _Look) -> str | None:
     return _first(_SWALLOWED, [look.why])
 
 
+def _statement(look: _Look) -> str | None:
+    """A sentence that says something, and below which something is typed."""
+    last = re.split(r"(?<=[.!?:])\s+", look.prompt.strip())[-1]
+    return last if look.answers and _SAYS.search(last) and not _DOES.search(last) else None
+
+
 def _asked_twice(look: _Look) -> str | None:
     return _first(_ASKED_TWICE, [look.prompt]) if "```" not in look.prompt else None
 
@@ -210,8 +219,11 @@ def _long(look: _Look) -> str | None:
 
 
 def _mark_behind(look: _Look) -> str | None:
-    """A letter behind what is asked, or a sign behind an option, that may say what is right."""
-    return (_first(_LETTER_BEHIND, [look.prompt]) if look.options else None) or _first(_SIGN_BEHIND, look.options)
+    """A letter behind what is asked, or a sign behind an option, that may say what is right; a remark behind the last."""
+    letter = _first(_LETTER_BEHIND, [look.prompt]) if look.options else None
+    dashed = [text for text in look.options if _DASHED.search(text)]
+    behind = dashed[0] if dashed == [*look.options[-1:]] and len(look.options) > 1 else None
+    return letter or behind or _first(_SIGN_BEHIND, look.options)
 
 
 def _asks(look: _Look) -> str | None:
@@ -285,6 +297,7 @@ _CHECKS: tuple[Callable[[_Look], str | None], ...] = (
     _halves,
     _options_asked,
     _swallowed,
+    _statement,
     _asked_twice,
 )
 

@@ -136,8 +136,8 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
             continue
         if all(map(_POINTED.search, (half[1] for half in halves))):
             continue  # what is right stands behind an arrow
-        if any(_SIGN.search(half[1]) for half in halves):
-            continue  # each says whether it is right
+        if any(_SIGN.search(half[1]) or "__" in half[1] for half in halves):
+            continue  # each says whether it is right, or has a gap
         if between is _FAR and ("".join(named) or any(_SOME_OPTION.match(half[1]) for half in halves)):
             continue
         if all(map(_POINTED.search, bare)) and all(_is_corrected(*half) for half in halves):

@@ -32,6 +32,7 @@ _REMARK = re.compile(r"^\W*\([^()?？؟_]{1,30}\)\W*$")
 """Between the number of a question and its text: "Question 1 (easy)"."""
 _CALLED = re.compile(r"^\s*\((?P<remark>[^()?]{1,40})\)\s*[:：]\s*(?=\S)")
 """The same before the text itself: "Q1 (easy, 2 points): …"."""
+_OPTIONS_LISTED = re.compile(rf"^\s*(?:{words('option')})\s*[:：]\s*(?P<texts>[^:：]+[,;/|][^:：]+)$", re.I)
 _TAG = re.compile(r"^\s*\\?(\[[^\W\d]{3,15}\\?\])\s+(?=\S)")
 """A word in brackets before the question: how hard it is."""
 _WORTH = re.compile(rf"(\d{{1,3}})\s*(?:{words('points')})\b", re.I)
@@ -240,6 +241,10 @@ class _Taker:
         parts = self.parts
         if line_of.is_label_of_options(text):
             return "label"
+        listed = _OPTIONS_LISTED.match(text) if not self._options else None
+        if listed and len(cells := [cell.strip() for cell in re.split(r"[,;/|]", listed["texts"])]) > 1:
+            self._options += [(OptionLine("", cell.rstrip("."), False, False), Line(0, cell, cell)) for cell in cells]
+            return "option"
         if line_of.says_in_order(text):
             parts.in_order = True
             return "order"

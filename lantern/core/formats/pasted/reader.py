@@ -36,9 +36,10 @@ from lantern.core.formats.pasted.given import (
     banks_of,
     gives_numbered_gaps,
     with_asking_lines,
-    with_lists_to_choose_from,
+    with_options_from_above,
     with_sentences_of_gaps,
 )
+from lantern.core.formats.pasted.groups import Groups, classify_fields, groups_of, of_pairs
 from lantern.core.formats.pasted.keys import with_key_last
 from lantern.core.formats.pasted.lists import counted_pairs, with_items_counted, with_signs_said
 from lantern.core.formats.pasted.literal import literal
@@ -52,7 +53,15 @@ from lantern.core.formats.pasted.source import Line, lines_of, says_who_wrote
 from lantern.core.formats.pasted.tables import Table, tables_in
 from lantern.core.formats.pasted.tails import without_tails
 from lantern.core.formats.pasted.tidy import tidy
-from lantern.core.formats.pasted.words import COLONS_AS_PAIRS, COMMAS_AS_PAIRS, MAY_ASK, NO_QUESTION, glued, left_out
+from lantern.core.formats.pasted.words import (
+    COLONS_AS_PAIRS,
+    COMMAS_AS_PAIRS,
+    LISTS_AS_GROUPS,
+    MAY_ASK,
+    NO_QUESTION,
+    glued,
+    left_out,
+)
 from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.formats.weights import weigh
 from lantern.core.messages import Message, said
@@ -128,6 +137,9 @@ class _Reader:
             yield from self._rows(table, incoming)
         lines = rest
         whole = _joined(lines)
+        if whole.filled and (groups := groups_of(whole.text)) is not None:
+            yield self._groups(whole, groups)
+            return
         if whole.filled and (pairs := pairs_of(whole.text)) is not None:  # numbered words are no numbered questions
             if pairs.title:
                 incoming.title = pairs.title[:200]
@@ -141,7 +153,7 @@ class _Reader:
         cuts = cut(lines)
         if cuts.title:
             incoming.title = cuts.title.text.strip("*_ ")[:200]
-        cuts.blocks = with_lists_to_choose_from(cuts)
+        cuts.blocks = with_options_from_above(cuts)
         cuts.blocks = with_sentences_of_gaps(cuts)
         cuts.blocks = with_asking_lines(without_tails(cuts.blocks))
         given = gives_numbered_gaps(cuts)
@@ -181,6 +193,9 @@ class _Reader:
         if block.exercise is not None:
             return None, [self._exercise(block)]
         key = cuts.key.of(block.section, block.number)
+        groups = groups_of(block.text) if key is None else None
+        if groups is not None:
+            return None, [self._groups(block, groups)]
         pairs = pairs_of(block.text) if key is None else None
         if pairs is not None:
             return None, list(self._pairs(block, pairs))
@@ -303,10 +318,23 @@ class _Reader:
         sentences = tuple(left_out(line.source) for line in apart)
         return Found(block.at, Entry(place=place, text=block.text, item=item, sentences=sentences))
 
+    def _groups(self, block: Block, groups: Groups) -> Found:
+        place = line_place(block.at)
+        item = self._item(classify_fields(_literal(groups), self._new_id, self._language))
+        if isinstance(item, Message):
+            return Found(block.at, Entry(place=place, text=block.text, sentences=(item,), sure=False))
+        told = () if groups.is_whole else (LISTS_AS_GROUPS,)
+        return Found(block.at, Entry(place=place, text=block.text, item=item, sentences=told, sure=groups.is_whole))
+
     def _pairs(self, block: Block, pairs: PairList) -> Iterator[Found]:
         for at in range(0, len(pairs.pairs), PAIRS_IN_ONE):
             some = [(literal(left), literal(right)) for left, right in pairs.pairs[at : at + PAIRS_IN_ONE]]
-            fields = match_fields(literal(pairs.prompt), some, self._new_id, self._language)
+            groups = of_pairs(literal(pairs.prompt), some)
+            fields = (
+                classify_fields(groups, self._new_id, self._language)
+                if groups
+                else match_fields(literal(pairs.prompt), some, self._new_id, self._language)
+            )
             item = self._item(fields)
             place = line_place(block.at)
             if isinstance(item, Message):
@@ -365,6 +393,15 @@ def _in_a_row(blocks: list[Block]) -> list[Block]:
 
 def _taken_as_heading(row: str) -> Message:
     return said("row_as_heading", "“{row}” was taken as the heading of the pairs.", row=row[:80])
+
+
+def _literal(groups: Groups) -> Groups:
+    return replace(
+        groups,
+        prompt=literal(groups.prompt),
+        names=tuple(map(literal, groups.names)),
+        members=tuple((literal(word), at) for word, at in groups.members),
+    )
 
 
 def _right_in(fields: dict[str, Any]) -> object:

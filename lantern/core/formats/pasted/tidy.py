@@ -61,6 +61,19 @@ _POINTS_WITHIN = re.compile(
 _POINTS_ENDING = re.compile(
     rf"^(?P<asks>\s*\S.*[?？؟])\s*(?P<points>[(\[]\s*\d{{1,3}}\s*(?:{words('points')})\.?\s*[)\]])\s*$", re.I
 )
+_NUMBERS = {
+    word: number
+    for spelled in (
+        "one two three four five six seven eight nine ten eleven twelve",
+        "eins zwei drei vier fünf sechs sieben acht neun zehn elf zwölf",
+        "un deux trois quatre cinq six sept huit neuf dix onze douze",
+        "uno dos tres cuatro cinco seis siete ocho nueve diez once doce",
+    )
+    for number, word in enumerate(spelled.split(), start=1)
+}
+_SPELLED = re.compile(rf"^([\s#*_]*(?:{words('question')}))\s+({'|'.join(_NUMBERS)})(?![\w’'])", re.I)
+_CODED = re.compile(r"^(\s*)\[Q[-\s]?(\d{1,3})\]\s*(?=\S)", re.I)
+_CLUE = re.compile(r"^\s*(\d{1,2})\.?\s+(\S.*\(\d{1,2}(?:[,-]\d{1,2})*\))\s+[-–]?\s*([A-ZÀ-Þ][A-ZÀ-Þ\s-]+)$")
 _BEGINNING = re.compile(r"^\s*(?:#{1,6}\s+|[-•*]\s+)?")
 _STARRED = re.compile(rf"^\s*\*\s+\(?{LETTER}[.):]\s*\S")
 _LETTERED = re.compile(rf"^\s*\(?{LETTER}[.):]\s*\S")
@@ -147,6 +160,14 @@ def _as_boxes(lines: list[str]) -> list[str]:
                 bare = lines[at].strip()
                 made[at] = f"[{'x' if bare[0] == full else ' '}] {bare[1:].strip()}"
     return made
+
+
+def _with_usual_numbers(lines: list[str]) -> list[str]:
+    """ "Question Two", "[Q-102]" and clues of a crossword, "4 Front of a ship (3) BOW", are numbered as usual."""
+    lines = [_SPELLED.sub(lambda found: f"{found[1]} {_NUMBERS[found[2].casefold()]}", line) for line in lines]
+    lines = [_CODED.sub(r"\1Question \2: ", line) for line in lines]
+    clues = [line for line in lines if _CLUE.match(line)]
+    return [_CLUE.sub(r"\1. \2 – \3", line) for line in lines] if len(clues) >= FEWEST_EITHER else lines
 
 
 def _with_points(lines: list[str]) -> list[str]:
@@ -370,6 +391,7 @@ def _in_turn(lines: Iterable[str], pattern: "re.Pattern[str]", value: Callable[[
 
 _STEPS: tuple[Callable[[list[str]], list[str]], ...] = (
     _without_decoration,
+    _with_usual_numbers,
     with_asking_letters,
     counted_through,
     _terms_as_answers,

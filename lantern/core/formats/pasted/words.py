@@ -23,6 +23,7 @@ BRACKETS_AS_GAPS = said("brackets_as_gaps", "What stands in brackets was taken a
 WORD_AS_ANSWER = said(
     "word_as_answer", "The word in brackets behind it was taken as what belongs into the gap, not as a help for it."
 )
+LISTS_AS_GROUPS = said("lists_as_groups", "Nothing but the colons says that these lines are groups.")
 COMMAS_AS_PAIRS = said("commas_as_pairs", "Nothing but the commas says that these lines are pairs.")
 COLONS_AS_PAIRS = said("colons_as_pairs", "Nothing but the colons says that these lines are pairs.")
 APART = said("stands_apart", "It stands apart from the other questions: look whether your students are asked this.")
