@@ -10,6 +10,7 @@ from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.choices import FEWEST_IN_ORDER
 from lantern.core.formats.pasted.fields import TO_WRITE, answers_itself, is_answered_task, sums
+from lantern.core.formats.pasted.headings import is_heading, is_to_fill_in
 from lantern.core.formats.pasted.keys import Key
 from lantern.core.formats.pasted.made import ASKS
 from lantern.core.formats.pasted.parts import Parts
@@ -150,7 +151,9 @@ def waits(block: Block, found: list[Found]) -> bool:
 def may_ask(text: str) -> bool:
     """Whether lines that were not understood look like several questions, or like pairs: they are not left out as
     prose is."""
-    lines = [line for line in text.split("\n") if line.strip()]
+    lines = [line for line in text.split("\n") if line.strip() and not is_to_fill_in(line)]
+    if not lines or (len(lines) == 1 and is_heading(lines[0])):
+        return False
     asking = sum(_ASKS_SOMETHING.search(line) is not None for line in lines)
     paired = any(all(line.count(mark) == 1 for line in lines) for mark in _BETWEEN_HALVES)
     translated = len(lines) >= FEWEST_PAIRS and sum(map(bool, map(_BRACKET_BEHIND.search, lines))) >= len(lines) - 1

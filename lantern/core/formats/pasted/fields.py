@@ -82,7 +82,7 @@ _LISTED_POINTED = re.compile(
 )
 """What can be chosen, and what is right behind an arrow: "It burns: oil / gas / wood? -> gas"."""
 _OPEN = re.compile(rf"^\W*(?:{words('open_kind')}|{words('own')})(?:\s+{words('question')})?\W*$", re.I)
-MOST_WORDS_BEHIND = 6
+MOST_WORDS_BEHIND, LONGEST_LISTED = 6, 300
 FEWEST_TO_CHOOSE = 3
 TO_WRITE = re.compile(rf"^{words('write')}(?!\w)", re.I)
 
@@ -183,7 +183,8 @@ def _of_those_in_brackets(prompt: str, answer: str, new_id: NewId) -> Made | Non
 
 
 def _chosen_behind(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
-    found = _LISTED_POINTED.match(prompt) if parts.answer is None else None
+    is_asked = parts.answer is None and chooses_itself(prompt)
+    found = _LISTED_POINTED.match(prompt) if is_asked else None
     texts = [text.strip() for text in found["texts"].split("/")] if found else []
     answer = found["answer"].strip(" .").casefold() if found else ""
     right = [text.casefold() == answer or text.casefold().startswith(f"{answer} ") for text in texts]
@@ -194,7 +195,7 @@ def _chosen_behind(prompt: str, parts: Parts, new_id: NewId, language: str) -> M
 
 def chooses_itself(line: str) -> bool:
     """Whether a line is a question with what can be chosen, and what is right, behind it."""
-    return _LISTED_POINTED.match(line.strip()) is not None
+    return len(line) <= LONGEST_LISTED and _LISTED_POINTED.match(line.strip()) is not None
 
 
 def _marked_in_brackets(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:

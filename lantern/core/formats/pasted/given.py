@@ -15,6 +15,7 @@ from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
 
 FEWEST_IN_BANK, LONGEST_IN_BANK, FEWEST_LISTS = 3, 40, 2
+LONGEST_ASKING = 200
 _NUMBERED_GAP = re.compile(r"\((\d{1,2})\)\s*_{2,}")
 _SENTENCE = re.compile(r"[^.!?\n]+[.!?]*")
 _BETWEEN_WORDS = re.compile(rf"\s*[,;|/·•\t]\s*|\s+[-–—]\s+|\s{{3,}}|\s+{words('either')}\s+", re.I)
@@ -86,7 +87,7 @@ def _asked_from(head: Line, block: Block, key: Key) -> Block | None:
     if found:
         options = [line.saying(f"- {word}") for word in found]
         return Block([line.saying(asks), *options], block.number, block.section)
-    listed = _ALTERNATIVES.search(asks)
+    listed = _ALTERNATIVES.search(asks) if len(asks) <= LONGEST_ASKING else None
     found = _words_in(listed["words"], said) if listed else ()
     options = [line.saying(f"- {word[:1].upper()}{word[1:]}") for word in found]
     return Block([line, *options], block.number, block.section) if found else None

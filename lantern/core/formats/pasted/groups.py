@@ -7,12 +7,10 @@ from dataclasses import dataclass
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.made import Fields
-from lantern.core.messages import said
 from lantern.core.questions.companions import NewId
-from lantern.core.questions.kinds.classify import MOST_GROUPS, MOST_LINES
+from lantern.core.questions.kinds.classify import MOST_GROUPS, MOST_LINES, WHERE_BELONGS
 from lantern.core.words import in_language
 
-SORT = said("ask_sort", "Sort these into their groups.")
 _SORTS = re.compile(
     r"\b(?:sort|classify|group|categori[sz]e|put|divide|ordne|sortier\w*|gruppier\w*|classe[rz]?|range[rz]?|trie[rz]?"
     r"|clasifica|agrupa|classifica|raggruppa|classifique)(?!\w)",
@@ -20,7 +18,7 @@ _SORTS = re.compile(
 )
 _GROUP = re.compile(r"^[\s*_•–-]*(?P<name>[^:：,;]{1,40}?)[*_]*\s*[:：]\s*[*_]*\s*(?P<words>[^:：]+?)\s*\.?$")
 _LISTED = re.compile(r"^(?P<asks>.+?[:：])\s*(?P<words>[^:：]+,[^:：]+?)\.?$")
-FEWEST = 2
+FEWEST, LONGEST_ASKING = 2, 300
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,7 +36,7 @@ def groups_of(text: str) -> Groups | None:
     first, *below = [line.strip() for line in text.split("\n") if line.strip()] or [""]
     numbered = line_of.question_number(first)
     asks = (numbered[2] if numbered else first).strip("#*_ ")
-    if not _SORTS.search(asks) or len(below) < FEWEST or line_of.is_about_order(asks):
+    if len(asks) > LONGEST_ASKING or not _SORTS.search(asks) or len(below) < FEWEST or line_of.is_about_order(asks):
         return None
     found = [_GROUP.match(line) for line in below]
     groups = [(one["name"].strip(), _words(one["words"])) for one in found if one]
@@ -69,6 +67,5 @@ def _words(text: str) -> list[str]:
 def classify_fields(groups: Groups, new_id: NewId, language: str) -> Fields:
     made = [{"id": new_id(), "text": name} for name in groups.names]
     members = [{"id": new_id(), "text": word, "group": made[at]["id"]} for word, at in groups.members]
-    return {
-        "kind": "classify", "prompt": groups.prompt or in_language(SORT, language), "groups": made, "members": members,
-    }  # fmt: skip
+    prompt = groups.prompt or in_language(WHERE_BELONGS, language)
+    return {"kind": "classify", "prompt": prompt, "groups": made, "members": members}

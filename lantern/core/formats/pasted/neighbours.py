@@ -8,13 +8,10 @@ from dataclasses import dataclass, replace
 from itertools import pairwise
 
 from lantern.core.formats.pasted.asking import Found, Read, unsure
-from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.fields import TO_WRITE
 from lantern.core.formats.pasted.keys import Key
 from lantern.core.messages import Message, said
-from lantern.core.questions.items import Item
-from lantern.core.questions.kinds.choice import ChoiceItem
-from lantern.core.questions.kinds.open_response import OpenResponseItem
+from lantern.core.questions.items import Question
 
 _ASKS_SEVERAL = re.compile(
     r"(?<!\w)(?:two|three|four|all|both|several|more than one|multiple|apply|are|were|zwei|drei|alle|mehrere|sind|deux"
@@ -26,17 +23,22 @@ _UNANSWERED = said("others_answered", "Nothing says what its answer is; of the o
 _LONGER = said("others_shorter", "What it asks has more lines than all others: look whether they belong to it.")
 _SAME = said("asked_twice", "Another question asks the same: is one of them meant otherwise?")
 _SEVERAL_RIGHT = said("others_one_right", "Several options are right; of all other questions one is.")
-FEWEST_ALIKE = 2
+FEWEST_ALIKE, FEWEST_OF_OPTIONS = 2, 3
 """Others that have to be alike for one to stand out."""
 
 
 @dataclass(frozen=True, slots=True)
 class _Asked:
-    """One question: where it is among what was read (block, entry), and what it is."""
+    """One question: where it is among what was read (block, entry), what it asks, its options with whether they are
+    right, and all else that it says. `counts`: how many options it has says something; `is_free`: anything may be
+    answered."""
 
     at: tuple[int, int]
-    block: Block
-    item: Item
+    prompt: str
+    options: tuple[tuple[str, bool], ...]
+    says: tuple[str, ...]
+    counts: bool
+    is_free: bool
 
 
 def beside_others(blocks: list[Read], key: Key) -> list[Read]:
@@ -61,10 +63,19 @@ def _doubted(found: Found, reasons: Sequence[Message]) -> Found:
 
 
 def _asked_in(blocks: list[Read]) -> Iterator[_Asked]:
-    for at, (block, _, found) in enumerate(blocks):
+    for at, (_, _, found) in enumerate(blocks):
         for place, one in enumerate(found):
-            if one.entry.item is not None and not one.entry.out:
-                yield _Asked((at, place), block, one.entry.item)
+            item = one.entry.item
+            if isinstance(item, Question) and not one.entry.out:
+                options = tuple((option.text, option.right) for option in getattr(item, "options", ()))
+                parts = (*getattr(item, "pairs", ()), *getattr(item, "lines", ()), *getattr(item, "members", ()))
+                says = (
+                    getattr(item, "text", ""),
+                    *(getattr(part, "left", "") or getattr(part, "text", "") for part in parts),
+                )
+                counts = item.scored and getattr(item, "form", "") != "true_false"
+                is_free = not item.scored and not options and not parts
+                yield _Asked((at, place), item.prompt, options, says, counts, is_free)
 
 
 def _jumps(blocks: list[Read]) -> Iterator[int]:
@@ -79,8 +90,9 @@ def _jumps(blocks: list[Read]) -> Iterator[int]:
 def _missing(blocks: list[Read], key: Key) -> Iterator[tuple[int, Message]]:
     """The question above one that the key answers, and that was not found."""
     places = {(block.section, block.number): at for at, (block, _, _) in enumerate(blocks) if block.number is not None}
+    numbers = {number for _, number in places}
     for section, number in key.answers:
-        is_there = (section, number) in places or (not section and any(number == other for _, other in places))
+        is_there = (section, number) in places or (not section and number in numbers)
         above = places.get((section, number - 1))
         if not is_there and above is not None:
             text = "The key answers a question {number}, which was not found: look whether it is part of this one."
@@ -92,13 +104,9 @@ _Doubts = Iterator[tuple[tuple[int, int], Message]]
 
 def _options(asked: list[_Asked]) -> _Doubts:
     """One that has another count of options than all others."""
-    counts = {
-        one.at: len(one.item.options)
-        for one in asked
-        if isinstance(one.item, ChoiceItem) and one.item.form != "true_false" and one.item.scored
-    }
+    counts = {one.at: len(one.options) for one in asked if one.options and one.counts}
     usual, times = Counter(counts.values()).most_common(1)[0] if counts else (0, 0)
-    if times < FEWEST_ALIKE or len(counts) - times > max(1, times // 4):
+    if times < FEWEST_OF_OPTIONS or len(counts) - times > max(1, times // 4):
         return
     for at, count in counts.items():
         if count != usual:
@@ -108,13 +116,9 @@ def _options(asked: list[_Asked]) -> _Doubts:
 
 def _right_ones(asked: list[_Asked]) -> _Doubts:
     """One of which several options are right, though it does not ask for several."""
-    right = {
-        one.at: (sum(option.right for option in one.item.options), one.item.prompt)
-        for one in asked
-        if isinstance(one.item, ChoiceItem)
-    }
-    many = [at for at, (count, prompt) in right.items() if count > 1 and not _ASKS_SEVERAL.search(prompt)]
-    if len(many) == 1 and sum(count == 1 for count, _ in right.values()) >= FEWEST_ALIKE:
+    right = [(one, sum(is_right for _, is_right in one.options)) for one in asked if one.options]
+    many = [one.at for one, count in right if count > 1 and not _ASKS_SEVERAL.search(one.prompt)]
+    if len(many) == 1 and sum(count == 1 for _, count in right) >= FEWEST_ALIKE:
         yield many[0], _SEVERAL_RIGHT
 
 
@@ -122,10 +126,8 @@ def _twice(asked: list[_Asked]) -> _Doubts:
     """Two that ask the same, with the same options."""
     seen: dict[tuple[object, ...], tuple[int, int]] = {}
     for one in asked:
-        texts = tuple(option.text for option in one.item.options) if isinstance(one.item, ChoiceItem) else ()
-        said_text = getattr(one.item, "text", "")
-        same = (one.item.prompt.casefold(), texts, said_text)
-        if one.item.kind != "match" and same in seen:
+        same = (one.prompt.casefold(), one.options, one.says)
+        if same in seen:
             yield seen[same], _SAME
             yield one.at, _SAME
         seen[same] = one.at
@@ -133,17 +135,16 @@ def _twice(asked: list[_Asked]) -> _Doubts:
 
 def _lines(asked: list[_Asked]) -> _Doubts:
     """One that asks in several lines, where all others ask in one."""
-    long = [one for one in asked if "\n" in one.item.prompt.strip() and "```" not in one.item.prompt]
-    if len(long) == 1 and len(asked) > FEWEST_ALIKE and long[0].item.kind != "page":
+    long = [one for one in asked if "\n" in one.prompt.strip() and "`" not in one.prompt]
+    if len(long) == 1 and len(asked) > FEWEST_ALIKE:
         yield long[0].at, _LONGER
 
 
 def _unanswered(asked: list[_Asked]) -> _Doubts:
-    """One to which anything may be written, where all others have an answer."""
-    free = [one for one in asked if isinstance(one.item, OpenResponseItem)]
-    answered = sum(one.item.kind != "page" for one in asked) - len(free)
-    if answered >= FEWEST_ALIKE * len(free):
-        yield from ((one.at, _UNANSWERED) for one in free if not TO_WRITE.match(one.item.prompt))
+    """Those to which anything may be written, where most others have an answer."""
+    free = [one for one in asked if one.is_free]
+    if len(asked) - len(free) >= FEWEST_ALIKE * len(free):
+        yield from ((one.at, _UNANSWERED) for one in free if not TO_WRITE.match(one.prompt))
 
 
 _CHECKS: tuple[Callable[[list[_Asked]], _Doubts], ...] = (_options, _right_ones, _lines, _unanswered, _twice)

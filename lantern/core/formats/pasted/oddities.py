@@ -63,6 +63,7 @@ _ONE_WORD = re.compile(r"^\W*[^\W\d_][\w'’-]*\W*$(?<![?？؟:：…=_.!;)。�
 _LETTER_BEHIND = re.compile(r"[?？؟.:…]\s*[(\[]?[A-Ha-h][)\]]?\s*$")
 _DASHED = re.compile(r"\s[-–—]\s")
 _SIGN_BEHIND = re.compile(r"\S\s+(?:[xX<>#^]|\([xr]\))$")
+LONGEST_LOOKED_AT = 1000
 LONG_OPTION, TIMES_LONGER, LONG_PROMPT = 100, 4, 700
 """In signs; of others."""
 _SAYS = re.compile(r"[^\W\d_]{2}\.\W*$")
@@ -100,15 +101,15 @@ def odd(fields: dict[str, Any], block: Block | None = None) -> Message | None:
     accepted = fields.get("accepts", ())
     answers = () if isinstance(accepted, str) else tuple(map(str, accepted))  # of a number it is a way of comparing
     look = _Look(
-        prompt=str(fields.get("prompt", "")),
-        options=tuple(str(option["text"]) for option in fields.get("options", ())),
+        prompt=str(fields.get("prompt", ""))[:LONGEST_LOOKED_AT],
+        options=tuple(str(option["text"])[:LONGEST_LOOKED_AT] for option in fields.get("options", ())),
         answers=answers,
         typed=(*answers, str(fields.get("text", ""))),
         pairs=tuple((str(pair["left"]), str(pair["right"])) for pair in fields.get("pairs", ())),
         is_open=fields.get("scored") is False,
         apart=stands_apart(block, str(fields.get("text") or fields["prompt"])) if block is not None else "",
         ratio=str(value) if isinstance(value := fields.get("value"), Fraction) and value.denominator > 1 else "",
-        why=str(fields.get("explanation", "")),
+        why=str(fields.get("explanation", ""))[:LONGEST_LOOKED_AT],
     )
     strange = next((found for found in (check(look) for check in _CHECKS) if found), None)
     if strange is not None:
@@ -219,7 +220,7 @@ def _long(look: _Look) -> str | None:
 
 
 def _mark_behind(look: _Look) -> str | None:
-    """A letter behind what is asked, or a sign behind an option, that may say what is right; a remark behind the last."""
+    """A letter behind what is asked, or a sign behind an option, that may say what is right; a remark behind all."""
     letter = _first(_LETTER_BEHIND, [look.prompt]) if look.options else None
     dashed = [text for text in look.options if _DASHED.search(text)]
     behind = dashed[0] if dashed == [*look.options[-1:]] and len(look.options) > 1 else None

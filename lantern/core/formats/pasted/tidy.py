@@ -95,7 +95,7 @@ _LETTER_ASKS = re.compile(r"^(\s*)\(?([A-L])[.)]\s+(?=\S)")
 _ONE = re.compile(r"^\s*\(?1[.)]\s")
 _SOME_NUMBER = re.compile(r"^(\s*)\(?(\d{1,2})[.)]\s+(?=\S)")
 _LETTER_NUMBER = re.compile(r"(?<!\w)([A-L])\s*[-–:=.)]?\s*([1-9])(?!\w)")
-MOST_LETTERS = 12
+MOST_LETTERS, LONGEST_CLUE = 12, 200
 FEWEST_EITHER, FEWEST_LETTERS = 2, 3
 _BLANK_FOR_LETTER = re.compile(r"^(\s*\d{1,3}[.)]\s*)[_(]{1,}[\s_]*[_)]\s+(?=\S)")
 
@@ -166,8 +166,10 @@ def _with_usual_numbers(lines: list[str]) -> list[str]:
     """ "Question Two", "[Q-102]" and clues of a crossword, "4 Front of a ship (3) BOW", are numbered as usual."""
     lines = [_SPELLED.sub(lambda found: f"{found[1]} {_NUMBERS[found[2].casefold()]}", line) for line in lines]
     lines = [_CODED.sub(r"\1Question \2: ", line) for line in lines]
-    clues = [line for line in lines if _CLUE.match(line)]
-    return [_CLUE.sub(r"\1. \2 – \3", line) for line in lines] if len(clues) >= FEWEST_EITHER else lines
+    clues = [line for line in lines if len(line) <= LONGEST_CLUE and _CLUE.match(line)]
+    if len(clues) < FEWEST_EITHER:
+        return lines
+    return [_CLUE.sub(r"\1. \2 – \3", line) if len(line) <= LONGEST_CLUE else line for line in lines]
 
 
 def _with_points(lines: list[str]) -> list[str]:

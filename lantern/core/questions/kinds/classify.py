@@ -46,6 +46,7 @@ from lantern.core.values import ShortId, Value
 MOST_GROUPS, MOST_LINES = 6, 20
 LINES_IN_ONE = 12
 """On a board of a game."""
+WHERE_BELONGS = said("ask_group", "Where does each belong?")
 GROUPS = LineWords(
     lambda line: said("group_empty", "Group {line} is empty.", line=line),
     lambda first, second: said(
@@ -234,7 +235,7 @@ class Classify(Kind[ClassifyItem, ClassifyAnswer, ClassifyTally]):
         members = [{"id": new_id(), "text": text, "group": id_} for id_, _, inside in named for text in inside]
         return [
             {
-                "prompt": said("ask_group", "Where does each belong?"),
+                "prompt": WHERE_BELONGS,
                 "groups": [{"id": id_, "text": name} for id_, name, _ in named],
                 "members": members[:MOST_LINES],
             }
