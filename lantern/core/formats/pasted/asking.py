@@ -76,17 +76,20 @@ def _brackets(block: Block, prompt: str) -> bool:
 
 def counted_twice(blocks: list[Read], key: Key) -> list[Read]:
     """Two questions with one number, one behind the other: one of them may be a slip. Where a key answers by numbers,
-    it cannot be told which of all that have one number it means."""
+    it cannot be told which of all that have one number it means; and where one was not understood, it may be the answer
+    to the other."""
     places = Counter((block.section, block.number) for block, _, _ in blocks if block.number is not None)
     doubted = set()
     for at, ((above, _, _), (block, _, _)) in enumerate(pairwise(blocks)):
         if block.number is not None and (above.number, above.section) == (block.number, block.section):
             doubted |= {at, at + 1}
+    unread = {(block.section, block.number) for block, _, found in blocks if not any(one.entry.item for one in found)}
     made = []
     for at, (block, parts, found) in enumerate(blocks):
         many = block.number is not None and places[block.section, block.number] > 1
         by_key = many and key.of(block.section, block.number) is not None
-        if block.number is not None and (at in doubted or by_key):
+        is_half = many and (block.section, block.number) in unread
+        if block.number is not None and (at in doubted or by_key or is_half):
             twice = said("number_twice", "The number {number} stands before two questions.", number=block.number)
             found = [replace(f, entry=unsure(f.entry, twice)) for f in found]
         made.append((block, parts, found))

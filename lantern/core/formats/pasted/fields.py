@@ -151,6 +151,9 @@ def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made 
     behind = (
         (_WORD_BEHIND.match(prompt) or _NUMBER_BEHIND.match(prompt)) if gaps == 1 and parts.answer is None else None
     )
+    listed = _WORD_BEHIND.match(prompt) if gaps > 1 and parts.answer is None else None
+    if listed and listed["word"].count(",") == gaps - 1:
+        return gap_fields(listed["text"], replace(parts, answer=listed["word"]), gaps, language)
     if behind:
         made = gap_fields(behind["text"], replace(parts, answer=behind["word"]), gaps, language)
         if _NUMBER_BEHIND.match(prompt):

@@ -16,7 +16,8 @@ _ONE_SAID = rf"(?:{words('true')}|{words('false')}|{LETTER}|[TFtf])(?![\w’'])"
 _NUMBER = r"(?:\d{1,3}|[ivx]{1,5}|[IVX]{1,5})"
 _Q = rf"(?:(?:{words('question')})\s*\.?\s*)?"
 _HEAD = re.compile(
-    rf"^(?:\([^()]*\)\s*)?[\s#*_>•\-–(✅✔☑📝🔑💡📋🗝\ufe0f]*(?:[^\W\d_]{{3,12}}\s+(?=\w+[\s*_]*:[\s*_]*\d))?(?:{words('key')}|{words('answer')})[\s*_]*(?:[.:：)]|(?=\(?\d|$))[\s*_]*(?P<rest>.*)$",
+    rf"^(?:\([^()]*\)\s*)?[\s#*_>•\-–(✅✔☑📝🔑💡📋🗝\ufe0f]*(?:[^\W\d_]{{3,12}}\s+(?=\w+[\s*_]*:[\s*_]*\d))?(?:{words('key')}|{words('answer')})[\s*_]*"
+    r"(?:\((?!\d)[^()]{2,40}\)[\s*_]*)?(?:[.:：)]|(?=\(?\d|$))[\s*_]*(?P<rest>.*)$",
     re.I,
 )
 _HEAD_OF_TABLE = re.compile(

@@ -54,17 +54,15 @@ def _table(
     """The lines as a table, or those without the first, which may be a line above it."""
     for first in (at, at + 1):
         kept = [
-            (line.at, row)
+            (line, row)
             for line, row in zip(lines[first:end], cells[first:end], strict=True)
             if row and not _is_rule(line)
         ]
-        if sum(_has_options(row) for _, row in kept) * 2 > len(kept):
-            return
-        if all(is_row(lines[place - lines[first].at + first].text) for place, _ in kept[1:]):
+        if sum(_has_options(row) for _, row in kept) * 2 > len(kept) or all(is_row(line.text) for line, _ in kept[1:]):
             return
         rows = _filled_up([row for _, row in kept]) if is_sure else [row for _, row in kept]
         if len(rows) >= FEWEST_ROWS and _is_of_questions(rows, is_sure):
-            yield Table(first, end, _without_numbers(rows), [at for at, _ in kept])
+            yield Table(first, end, _without_numbers(rows), [line.at for line, _ in kept])
             return
 
 
@@ -140,6 +138,8 @@ def _is_of_questions(rows: list[list[str]], is_sure: bool) -> bool:
     asking = sum(_ASKS.search(row[0]) is not None for row in body)
     if is_sure and width >= FEWEST_COLUMNS:
         return True
+    if not is_sure and any("__" in cell for row in body for cell in row[1:]):
+        return False  # commas of a sentence with gaps
     if not is_sure:
         return width >= FEWEST_COLUMNS and (
             (heading_row(rows[:1]) == 0 and "question" in map(use_of, rows[0])) or asking == len(body)
