@@ -30,6 +30,11 @@ TEXTS = (
     "thirty_first_look", "thirty_second_look", "thirty_third_look", "thirty_fourth_look", "thirty_fifth_look",
     "thirty_sixth_look", "thirty_seventh_look", "thirty_eighth_look", "thirty_ninth_look", "fortieth_look",
     "forty_first_look", "forty_second_look", "forty_third_look", "forty_fourth_look", "forty_fifth_look",
+    "forty_sixth_look", "forty_seventh_look", "forty_eighth_look", "forty_ninth_look", "fiftieth_look",
+    "fifty_first_look", "fifty_second_look", "fifty_third_look", "fifty_fourth_look", "fifty_fifth_look",
+    "fifty_sixth_look", "fifty_seventh_look", "fifty_eighth_look", "fifty_ninth_look", "sixtieth_look",
+    "sixty_first_look", "sixty_second_look", "sixty_third_look", "sixty_fourth_look", "sixty_fifth_look",
+    "sixty_sixth_look", "sixty_seventh_look",
 )  # fmt: skip
 
 

@@ -98,7 +98,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         closed_kind="(?:multiple|single)[- ]?(?:choice|select|response|answer)s?|mcqs?|short(?: |-)?answers?|fill[- ]?in(?:[- ]the)?[- ]?(?:blanks?|gaps?)|cloze|gaps?|numeric(?:al)?|matching|ordering|checkbox(?:es)?|dropdown|text|choice",
         open_kind="open(?:[- ]?ended)?(?: response)?|essay|long answer|free (?:text|response)|paragraph",
         sort="bonus|exit|extra|warm[- ]?up|practice|starter|final|challenge",
-        do="choose|circle|select|tick|mark|write|answer|fill|complete|match|read|listen|look|decide|put|underline|cross out|correct|translate|solve|use|now|say|state",
+        do="calculate|compute|convert|choose|circle|select|tick|mark|write|answer|fill|complete|match|read|listen|look|decide|put|underline|cross out|correct|translate|solve|use|now|say|state",
         letter_head="from|to|cc|bcc|subject|date|sent|re|phone|tel|telephone|fax|mobile|e-?mail|mail|web|address|room|place|when|where",
     ),
     "de": Sayings(

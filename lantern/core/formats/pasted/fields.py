@@ -82,7 +82,7 @@ _LISTED_POINTED = re.compile(
 )
 """What can be chosen, and what is right behind an arrow: "It burns: oil / gas / wood? -> gas"."""
 _OPEN = re.compile(rf"^\W*(?:{words('open_kind')}|{words('own')})(?:\s+{words('question')})?\W*$", re.I)
-MOST_WORDS_BEHIND, LONGEST_LISTED = 6, 300
+MOST_WORDS_BEHIND, LONGEST_LISTED, LONGEST_INLINE = 6, 300, 2000
 FEWEST_TO_CHOOSE = 3
 TO_WRITE = re.compile(rf"^{words('write')}(?!\w)", re.I)
 
@@ -91,7 +91,7 @@ def fields_of(parts: Parts, new_id: NewId, language: str) -> Made:
     """`language` is what numbers are written in, and what is asked where the text does not say it."""
     prompt = "\n".join(parts.prompt).strip()
     if parts.answer is None:
-        inline = _INLINE_ANSWER.search(prompt)
+        inline = _INLINE_ANSWER.search(prompt, max(0, len(prompt) - LONGEST_INLINE))
         is_order = inline and line_of.asks_for_order(prompt)
         if inline and (not parts.options or is_order or re.fullmatch(LETTER, inline[1].strip())):
             parts.answer, prompt = inline[1].strip(), prompt[: inline.start()].strip()

@@ -23,6 +23,7 @@ _ALTERNATIVES = re.compile(
     rf"(?:^|[:(]\s*)(?P<words>[^:()?]+?,[^:()?]+?\s{words('either')}\s[^:()?]+?)\s*[?)]*\s*$", re.I
 )
 """The last words of a line that lists what may be chosen: "…: True, False or Not given?"."""
+_EITHER_BEHIND = re.compile(r"\s(\w{1,9}|\w+ \w+)\s*/\s*\w{1,9}\s*$")
 _ASKS = ("?", "？", "؟", ":", "：", ".")
 
 
@@ -83,6 +84,8 @@ def _asked_from(head: Line, block: Block, key: Key) -> Block | None:
     if said is None or len(block.filled) != 1:
         return None
     line = block.filled[0]
+    if _EITHER_BEHIND.search(line.text):
+        return None  # each is a statement
     found = _words_in(line.text.strip().rstrip("."), said)
     if found:
         options = [line.saying(f"- {word}") for word in found]

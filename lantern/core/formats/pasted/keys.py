@@ -37,7 +37,7 @@ _PAIR = re.compile(
 _PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})(?:\s*([.):=\-–])\s*|\s+|(?=[A-La-l](?!\w)))(?=\S)")
 _ROW = re.compile(rf"^\s*\|\s*#?{_Q}(\d{{1,3}})\s*[.):]?\s*\|\s*([^|]*[^|\s])\s*(?:\|.*)?$", re.I)
 _LINE = re.compile(rf"^[\s>•*\-–]*#?{_Q}({_NUMBER})\s*(?:[.):：=\-–→]+|\s-\s|\s(?={_SAID}\b|\(a\)\s))\s*(\S.*)$", re.I)
-_CELL = re.compile(rf"^#?{_Q}(\d{{1,3}})\s*[.):：=\-–→>]*\s*(\(?[^\W\d].{{0,60}})$", re.I)
+_CELL = re.compile(rf"^#?{_Q}(\d{{1,3}})(?:\s*(?:\.(?!\d)|[):：=\-–→>])+\s*|\s*(?=\(?[^\W\d]))(\S.{{0,60}})$", re.I)
 _BARE_LINE = re.compile(r"^(\d{1,3})\s+([^\W\d].*)$")
 _BARS = re.compile(r"^\s*\||\|\s*$")
 _LETTERED = re.compile(r"\(([a-h])\)\s*(?=\S)")

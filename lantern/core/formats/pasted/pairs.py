@@ -145,7 +145,7 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
         guessed = ""
         if not headed and all(_HEADS.match(part) for part in pairs[0]):
             pairs = pairs[1:]
-        elif not headed and between in _COLUMNS and len(pairs) > FEWEST and _looks_like_a_heading(pairs):
+        elif not headed and len(pairs) > FEWEST and _seems_headed(pairs, in_columns=between in _COLUMNS):
             guessed, pairs = " – ".join(pairs[0]), pairs[1:]
         if [left for left, _ in pairs] == [str(number) for number in range(1, len(pairs) + 1)]:
             continue
@@ -200,6 +200,16 @@ def _looks_like_a_heading(pairs: list[tuple[str, str]]) -> bool:
     first, *rest = pairs
     return all(part.istitle() and " " not in part for part in first) and not any(
         part[:1].isupper() for pair in rest for part in pair
+    )
+
+
+def _seems_headed(pairs: list[tuple[str, str]], *, in_columns: bool) -> bool:
+    """Whether the first of the rows seems to be a heading: "Cause", "Effect" above sentences."""
+    first, *rest = pairs
+    if in_columns and _looks_like_a_heading(pairs):
+        return True
+    return all(part.istitle() and " " not in part for part in first) and all(
+        any(part.endswith((".", "!")) for part in pair) for pair in rest
     )
 
 

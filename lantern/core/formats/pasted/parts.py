@@ -33,6 +33,12 @@ _REMARK = re.compile(r"^\W*\([^()?？؟_]{1,30}\)\W*$")
 _CALLED = re.compile(r"^\s*\((?P<remark>[^()?]{1,40})\)\s*[:：]\s*(?=\S)")
 """The same before the text itself: "Q1 (easy, 2 points): …"."""
 _OPTIONS_LISTED = re.compile(rf"^\s*(?:{words('option')})\s*[:：]\s*(?P<texts>[^:：]+[,;/|][^:：]+)$", re.I)
+_SPEAKS_FIRST = re.compile(
+    r"^\W*(?:sure|certainly|of course|absolutely|gerne|klar|natürlich|bien sûr|claro|certo)\b[^.:!?]{0,60}[:!.]\s+"
+    r"(?=\S)",
+    re.I,
+)
+"""What somebody says before the question itself: "Sure, here is one: …"."""
 _TAG = re.compile(r"^\s*\\?(\[[^\W\d]{3,15}\\?\])\s+(?=\S)")
 """A word in brackets before the question: how hard it is."""
 _WORTH = re.compile(rf"(\d{{1,3}})\s*(?:{words('points')})\b", re.I)
@@ -100,6 +106,10 @@ def taken_apart(block: Block, *, glues: bool = True, keyed: bool = False) -> Par
     if worth is not None:  # above what is asked
         taker.parts.points = worth
         lines = lines[1:]
+    says_first = _SPEAKS_FIRST.match(lines[0].text) if lines and not lines[0].code else None
+    if says_first:
+        taker.parts.left.append(says_first[0].strip())
+        lines = [lines[0].saying(lines[0].text[says_first.end() :]), *lines[1:]]
     called = _CALLED.match(lines[0].text) if block.number is not None and lines else None
     if called:
         taker.parts.left.append(called["remark"])

@@ -153,8 +153,8 @@ class _Reader:
         cuts = cut(lines)
         if cuts.title:
             incoming.title = cuts.title.text.strip("*_ ")[:200]
-        cuts.blocks = with_options_from_above(cuts)
         cuts.blocks = with_sentences_of_gaps(cuts)
+        cuts.blocks = with_options_from_above(cuts)
         cuts.blocks = with_asking_lines(without_tails(cuts.blocks))
         given = gives_numbered_gaps(cuts)
         banks = banks_of(cuts.blocks)

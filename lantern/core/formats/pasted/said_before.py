@@ -13,6 +13,10 @@ _EITHER_FIRST = re.compile(
     r"^(\s*)[(\[]?(T\s*[/|]?\s*F|R\s*[/|]?\s*[FW]|V\s*[/|]?\s*F|W\s*[/|]?\s*F)[)\]]?\s+(?=\d{1,3}[.)]\s)"
 )
 _TRUTH_FIRST = re.compile(r"^(\s*(?:\d{1,3}[.)]\s*)?)[(\[]\s*([TFRVW])\s*[)\]]\s+(?=\S)", re.I)
+_TRUTH_WITH_REASON = re.compile(
+    rf"(?<=[.!?]\s)[(\[]\s*(?P<said>{words('true')}|{words('false')}|[TF])\s*[-–—:;,]\s*(?P<why>[^()\[\]]+?)[)\]]\s*$",
+    re.I,
+)
 _LETTER_FIRST = re.compile(r"^(\s*)(?:\(\s*([A-L])\s*\)|_+\s*([A-L])\s*_+)\s+(?=\d{1,3}[.)]\s)")
 _PLACE = re.compile(r"^\s*[(\[_]*(\d{1,2})(?:[)\]_.:]+\s*|\s*[–-]\s+|\s+)(?P<text>[^\s\d].*)$")
 FEWEST, FEWEST_IN_ORDER = 2, 3
@@ -38,6 +42,11 @@ def truth_behind(lines: list[str]) -> list[str]:
         f"{match[1]}{line[match.end() :].rstrip()} ({match[2]})" if (match := found.get(at)) else line
         for at, line in enumerate(lines)
     ]
+
+
+def reasons_behind(lines: list[str]) -> list[str]:
+    """ "Ferries sail in summer. (false – they sail all year)": the reason is written behind the brackets."""
+    return [_TRUTH_WITH_REASON.sub(r"(\g<said>) – \g<why>", line) for line in lines]
 
 
 def answers_below(lines: list[str]) -> list[str]:

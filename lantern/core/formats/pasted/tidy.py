@@ -5,18 +5,20 @@ No line is added or taken away, so that places can still be told.
 
 import re
 from collections.abc import Callable, Iterable
-from itertools import pairwise, repeat
+from itertools import pairwise, repeat, takewhile
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.asking_letters import with_asking_letters
 from lantern.core.formats.pasted.bold_gaps import with_gaps_for_bold
 from lantern.core.formats.pasted.decimals import counted_through
+from lantern.core.formats.pasted.headings import says_what_to_do
 from lantern.core.formats.pasted.labels import LETTER, SERIES, index_of, number_of
 from lantern.core.formats.pasted.said_before import (
     answers_below,
     either_behind,
     letters_behind,
     order_behind,
+    reasons_behind,
     said_behind,
     truth_behind,
 )
@@ -95,14 +97,14 @@ _LETTER_ASKS = re.compile(r"^(\s*)\(?([A-L])[.)]\s+(?=\S)")
 _ONE = re.compile(r"^\s*\(?1[.)]\s")
 _SOME_NUMBER = re.compile(r"^(\s*)\(?(\d{1,2})[.)]\s+(?=\S)")
 _LETTER_NUMBER = re.compile(r"(?<!\w)([A-L])\s*[-–:=.)]?\s*([1-9])(?!\w)")
-MOST_LETTERS, LONGEST_CLUE = 12, 200
+MOST_LETTERS, LONGEST_CLUE, LONGEST_ROW = 12, 200, 60
 FEWEST_EITHER, FEWEST_LETTERS = 2, 3
 _BLANK_FOR_LETTER = re.compile(r"^(\s*\d{1,3}[.)]\s*)[_(]{1,}[\s_]*[_)]\s+(?=\S)")
 
 
 def tidy(lines: list[Line]) -> list[Line]:
     """The lines in the usual ways of writing."""
-    lines = _with_radio_buttons(lines)
+    lines = _with_pictures_as_bullets(_with_radio_buttons(lines))
     texts = [_bare(line.text) if line.text else "" for line in lines]
     for step in _STEPS:
         texts = step(texts)
@@ -129,6 +131,28 @@ def _with_radio_buttons(lines: list[Line]) -> list[Line]:
         else line
         for at, line in enumerate(lines)
     ]
+
+
+def _with_pictures_as_bullets(lines: list[Line]) -> list[Line]:
+    """Small pictures before each of several lines below a question are bullets."""
+    made = list(lines)
+    filled = [at for at, line in enumerate(lines) if not line.is_blank]
+    for place, at in enumerate(filled):
+        if not lines[at].text.rstrip("*_ ").endswith(("?", "？", "؟")) or lines[at].code:
+            continue
+        below = [*takewhile(lambda i: _PICTURES.match(lines[i].text), filled[place + 1 : place + 1 + MOST_LETTERS])]
+        if len(below) >= FEWEST_EITHER and not any(_says_something(lines[i].text) for i in below):
+            for i in below:
+                made[i] = lines[i].saying(f"- {_PICTURES.sub('', lines[i].text).strip()}")
+    return made
+
+
+def _says_something(text: str) -> bool:
+    """Whether a line is more than what is chosen: it is counted, or an answer."""
+    bare = _PICTURES.sub("", text)
+    says = (line_of.answer, line_of.reason, line_of.label_alone)
+    is_counted = line_of.question_number(bare) is not None or _LETTERED.match(bare) is not None
+    return is_counted or line_of.is_aside(text) or any(one(text) is not None for one in says)
 
 
 def _without_decoration(lines: list[str]) -> list[str]:
@@ -306,8 +330,28 @@ def _without_brackets(lines: list[str]) -> list[str]:
     return [_IN_BRACKETS.sub(r"\1\2. ", line) for line in lines]
 
 
+def _as_section(line: str) -> str:
+    """ "II. Calculate." above questions with other numbers heads a part."""
+    match = _ROMAN.match(line)
+    if not match or not match[2].isupper() or not says_what_to_do(line[match.end() :]):
+        return line
+    return f"Section {match[2]}: {line[match.end() :]}"
+
+
+def _letters_alone(lines: list[str]) -> list[str]:
+    """ "A  B  C  D" in a line of its own: letters to be chosen from."""
+    made = list(lines)
+    for at, line in enumerate(lines):
+        named = line.split() if len(line) <= LONGEST_ROW else []
+        if len(named) >= FEWEST_LETTERS and named == [*SERIES[0][: len(named)]]:
+            made[at] = "  ".join(f"{name}) {name}" for name in named)
+    return made
+
+
 def _without_roman(lines: list[str]) -> list[str]:
     """I. II. III. number questions, i) ii) iii) name options; a lone "I." is no number."""
+    if any(_ONE.match(line) for line in lines):
+        lines = [_as_section(line) for line in lines]
     found = [match[2] for line in lines if (match := _ROMAN.match(line))]
     large, small = "II" in found, "ii" in found
 
@@ -405,12 +449,14 @@ _STEPS: tuple[Callable[[list[str]], list[str]], ...] = (
     letters_behind,
     order_behind,
     answers_below,
+    reasons_behind,
     _as_options,
     with_truth_letters,
     truth_behind,
     said_behind,
     _without_roman,
     _without_brackets,
+    _letters_alone,
     _with_marks,
     with_gaps_for_bold,
     _with_points,
