@@ -53,7 +53,6 @@ _POINTS_ON = re.compile(r"→|->|=>|\?\s|\s/\s.*\s/\s|\?$")
 _ONLY_FIGURES = re.compile(
     r"^[\d\s+*·×÷:/%√²³^().,−–-]*\d[\d\s+*·×÷:/%√²³^().,−–-]*[+*·×÷:/%√²³^−–-][\d\s+*·×÷:/%√²³^().,−–-]*$|^√"
 )
-_INLINE_OPTIONS = re.compile(r"(?:^|\s)\(?[aA][.)]\s.*\s\(?[bB][.)]\s", re.S)
 _SWALLOWED = re.compile(
     rf"^\s*(?:\d{{1,3}}[.)]\s|\(?{LETTER}[.)]\s|(?:{words('question')})\s*\d)|[?？؟]\s*$", re.I | re.M
 )
@@ -187,10 +186,6 @@ def _halves(look: _Look) -> str | None:
     return _first(_POINTS_ON, halves) or _first(_ONLY_FIGURES, [left for left, _ in look.pairs])
 
 
-def _options_asked(look: _Look) -> str | None:
-    return _first(_INLINE_OPTIONS, [look.prompt])
-
-
 def _swallowed(look: _Look) -> str | None:
     return _first(_SWALLOWED, [look.why])
 
@@ -296,7 +291,6 @@ _CHECKS: tuple[Callable[[_Look], str | None], ...] = (
     _worth,
     _to_choose,
     _halves,
-    _options_asked,
     _swallowed,
     _statement,
     _asked_twice,
