@@ -95,6 +95,7 @@ def test_a_number_of_which_one_half_was_not_understood_is_told():
         ("1. The tide ____ (rises / falls / sinks) at noon.\nAnswer: turns", "(rises / falls / sinks)"),
         ("1. How far is it?\nAnswer: 12 long miles off", "12 long miles off"),
         ("1. The tide rises/falls at noon?\nAnswer: rises", "rises/falls"),
+        ("1. How far is it?\nAnswer: 1.200 m", "1.200"),
         ("port = red / left / old\nbow = front / fore / head\nkeel = low / deep / long", "/ left /"),
     ],
 )  # fmt: skip

@@ -34,7 +34,7 @@ TEXTS = (
     "fifty_first_look", "fifty_second_look", "fifty_third_look", "fifty_fourth_look", "fifty_fifth_look",
     "fifty_sixth_look", "fifty_seventh_look", "fifty_eighth_look", "fifty_ninth_look", "sixtieth_look",
     "sixty_first_look", "sixty_second_look", "sixty_third_look", "sixty_fourth_look", "sixty_fifth_look",
-    "sixty_sixth_look", "sixty_seventh_look",
+    "sixty_sixth_look", "sixty_seventh_look", "sixty_eighth_look", "sixty_ninth_look",
 )  # fmt: skip
 
 

@@ -22,7 +22,7 @@ from lantern.core.questions.items import Question
 
 _SPEAKS = re.compile(rf"(?<!\w){words('speaks')}(?!\w)", re.I)
 _TO_THE_READER = re.compile(r"\b(?:questions?|answers?|tick|choose|you(?:r|rs)?|let me|fragen?|kreuze)\b", re.I)
-FEWEST_SENTENCES, SHORTEST_PASSAGE = 2, 90
+FEWEST_SENTENCES, SHORTEST_PASSAGE = 2, 80
 FEWEST_ANSWERS = 2
 FEWEST_PAIRS = 3
 _ASKS_SOMETHING = re.compile(r"[?？؟]|_{3,}")

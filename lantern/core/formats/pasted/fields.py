@@ -81,6 +81,7 @@ _LISTED_POINTED = re.compile(
     r"^(?P<asks>[^\n]+[?？:：,])\s*(?P<texts>[^?？:/\n]+(?:/[^?？:/\n]+)+?)\s*[?？]?\s*(?:→|⇒|->|=>)\s*(?P<answer>[^\n]+)$"
 )
 """What can be chosen, and what is right behind an arrow: "It burns: oil / gas / wood? -> gas"."""
+_THOUSANDS = re.compile(r"(?<![\d.,])[1-9]\d{0,2}[.,]\d{3}(?![\d.,]*\d)")
 _OPEN = re.compile(rf"^\W*(?:{words('open_kind')}|{words('own')})(?:\s+{words('question')})?\W*$", re.I)
 MOST_WORDS_BEHIND, LONGEST_LISTED, LONGEST_INLINE = 6, 300, 2000
 FEWEST_TO_CHOOSE = 3
@@ -100,9 +101,20 @@ def fields_of(parts: Parts, new_id: NewId, language: str) -> Made:
     for reading in _READINGS:
         made = reading(prompt, parts, new_id, language)
         if made is not None:
-            return made
+            return _with_doubt_of_thousands(made, parts.answer or prompt)
     bare = "This has neither options nor an answer. Add them below it, or leave it out if it is no question."
     return Made(None, [said("no_question", bare)])
+
+
+def _with_doubt_of_thousands(made: Made, written: str) -> Made:
+    """ "1.200" is a little more than one in one language, and more than a thousand in another."""
+    value = (made.fields or {}).get("value")
+    found = [one for one in _THOUSANDS.findall(written) if value is not None]
+    strange = next((one for one in found if int(re.sub(r"[.,]", "", one)) != value), None)
+    if strange is None:
+        return made
+    text = "“{number}” was read with a decimal sign; in other languages it is more than a thousand."
+    return replace(made, sentences=[*made.sentences, said("thousands", text, number=strange)], sure=False)
 
 
 # --- ways to read a block, in the order in which they are tried ------------------------------------------

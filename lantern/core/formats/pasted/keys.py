@@ -34,9 +34,11 @@ _PAIR = re.compile(
     rf"\(?({_SAID})\)?(?![\w’'])",
     re.I,
 )
-_PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})(?:\s*([.):=\-–])\s*|\s+|(?=[A-La-l](?!\w)))(?=\S)")
+_PART = re.compile(r"(?:^|(?<=[\s,;]))(\d{1,3})(?:\s*(\.(?!\d)|[):=\-–])\s*|\s+|(?=[A-La-l](?!\w)))(?=\S)")
 _ROW = re.compile(rf"^\s*\|\s*#?{_Q}(\d{{1,3}})\s*[.):]?\s*\|\s*([^|]*[^|\s])\s*(?:\|.*)?$", re.I)
-_LINE = re.compile(rf"^[\s>•*\-–]*#?{_Q}({_NUMBER})\s*(?:[.):：=\-–→]+|\s-\s|\s(?={_SAID}\b|\(a\)\s))\s*(\S.*)$", re.I)
+_LINE = re.compile(
+    rf"^[\s>•*\-–]*#?{_Q}({_NUMBER})\s*(?:(?:\.(?!\d)|[):：=\-–→])+|\s-\s|\s(?={_SAID}\b|\(a\)\s))\s*(\S.*)$", re.I
+)
 _CELL = re.compile(rf"^#?{_Q}(\d{{1,3}})(?:\s*(?:\.(?!\d)|[):：=\-–→>])+\s*|\s*(?=\(?[^\W\d]))(\S.{{0,60}})$", re.I)
 _BARE_LINE = re.compile(r"^(\d{1,3})\s+([^\W\d].*)$")
 _BARS = re.compile(r"^\s*\||\|\s*$")

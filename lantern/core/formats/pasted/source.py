@@ -70,7 +70,7 @@ _ONLY_LABEL = re.compile(
 )
 _LABELLED = re.compile(rf"^\(?{LETTER}\s*[.):\]]\s*\S")
 _NUMBERED = re.compile(r"^\d{1,3}[.)]\s")
-_TRUTH = re.compile(rf"^(?:{words('true')}|{words('false')})[.!]?$", re.I)
+_TRUTH = re.compile(rf"^(?:{words('true')}|{words('false')})[.!]?$|^(?-i:[TF])$", re.I)
 _ANSWERS = re.compile(rf"^(?:{words('answer')}|{words('why')})\s*[:：]", re.I)
 _SAID_IN_BRACKETS = re.compile(r"^[(\[].*[)\]]$|^[✓✔✅√✗✘❌]+\s*\w*$")
 _SIGNS = re.compile(

@@ -44,11 +44,12 @@ _DECORATED = re.compile(
 )
 _DECORATED_LETTER = re.compile(rf"^\s*(?:{BULLET})\s*\(?({LETTER})(?:\.\s|\))\s*\S", re.I)
 _PICTURE = (
-    r"[\U0001f300-\U0001faff\u2600-\u2604\u2614\u2615\u2693\u26a0\u26a1\u26bd\u26c4\u26c5\u26f0-\u26fd\u2708"
+    r"[\u2b50\U0001f300-\U0001faff\u2600-\u2604\u2614\u2615\u2693\u26a0\u26a1\u26bd\u26c4\u26c5\u26f0-\u26fd\u2708"
     r"\u270f\u2728\u2744\u2753-\u2755\u27a1\u25b6]\ufe0f?\s*"
 )
 _PICTURES = re.compile(rf"^(\s*)(?:{_PICTURE})+(?=\S)|(?<=[\d.:?!])\s+(?:{_PICTURE})+$")
 _ONLY_PICTURES = re.compile(rf"^\s*(?:{_PICTURE})+$")
+_SIGNED = re.compile(r"([^✅✔✓❌✗✘]*\w[^✅✔✓❌✗✘]*?)\s*([✅✔✓❌✗✘])")
 _CIRCLE = re.compile(r"^(\s*)O\s+(?=\S)")
 """A letter that stands for a circle to be crossed."""
 _UNDERSCORED = re.compile(r"^(\s*)_{1,3}(?:\s*(?P<x>[xX✓✔])\s*_{1,3}|_)\s+(?=[^\s\d_])")
@@ -104,7 +105,7 @@ _BLANK_FOR_LETTER = re.compile(r"^(\s*\d{1,3}[.)]\s*)[_(]{1,}[\s_]*[_)]\s+(?=\S)
 
 def tidy(lines: list[Line]) -> list[Line]:
     """The lines in the usual ways of writing."""
-    lines = _with_pictures_as_bullets(_with_radio_buttons(lines))
+    lines = _with_signed_rows(_with_pictures_as_bullets(_with_radio_buttons(lines)))
     texts = [_bare(line.text) if line.text else "" for line in lines]
     for step in _STEPS:
         texts = step(texts)
@@ -144,6 +145,19 @@ def _with_pictures_as_bullets(lines: list[Line]) -> list[Line]:
         if len(below) >= FEWEST_EITHER and not any(_says_something(lines[i].text) for i in below):
             for i in below:
                 made[i] = lines[i].saying(f"- {_PICTURES.sub('', lines[i].text).strip()}")
+    return made
+
+
+def _with_signed_rows(lines: list[Line]) -> list[Line]:
+    """ "2 ❌ 3 ❌ 4 ✅": options in one line, each with its sign behind it."""
+    made = list(lines)
+    for at, line in enumerate(lines):
+        found = _SIGNED.findall(line.text) if not line.code and len(line.text) <= LONGEST_CLUE else []
+        ticked = [sign in "✅✔✓" for _, sign in found]
+        if len(found) >= FEWEST_EITHER and any(ticked) and not all(ticked) and not _SIGNED.sub("", line.text).strip():
+            marked = zip(SERIES[0], found, ticked, strict=False)
+            row = "  ".join(f"{name}) {text.strip()}{' (correct)' if tick else ''}" for name, (text, _), tick in marked)
+            made[at] = line.saying(row)
     return made
 
 
