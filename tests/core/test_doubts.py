@@ -96,6 +96,9 @@ def test_a_number_of_which_one_half_was_not_understood_is_told():
         ("1. How far is it?\nAnswer: 12 long miles off", "12 long miles off"),
         ("1. The tide rises/falls at noon?\nAnswer: rises", "rises/falls"),
         ("1. How far is it?\nAnswer: 1.200 m", "1.200"),
+        ("1. What is a brig? – for all\na) a ship\nb) a rope\nAnswer: a", "– for all"),
+        ("The ship sailed at noon.\nAnswer: 2", "The ship sailed at noon."),
+        ("bow = front ✓\nkeel = low ✓\nmast = high", "✓"),
         ("port = red / left / old\nbow = front / fore / head\nkeel = low / deep / long", "/ left /"),
     ],
 )  # fmt: skip

@@ -73,7 +73,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         question="questions?|problem|task|riddle|prompt|stem|item|q|statement|claim|front",
         option="options?|choices?|answer choices?|possible answers?|alternatives?|responses?",
         answer="accept(?:ed|able|s)?(?: answers?)?|(?:the )?(?:(?:correct|right|model|sample|expected|suggested) )?(?:answers?|solutions?)(?: (?:is|are|key))?|ans"
-        "|(?:answer )?key|(?:correct|right)(?: (?:options?|choices?|responses?|ones?))?(?: (?:is|are))?"
+        "|key points?|(?:answer )?key|(?:correct|right)(?: (?:options?|choices?|responses?|ones?))?(?: (?:is|are))?"
         "|(?:show|reveal|see)(?: the)? (?:answers?|solutions?)|(?:correct|right) order|back",
         why="explanations?|corrections?|why|because|reason(?:ing)?|feedback|rationale|justification",
         right="correct(?: answer| one)?|right(?: answer| one)?|answer|true answer",
@@ -85,7 +85,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
         "|learning (?:outcomes?|goals?|objectives?)|objectives?|outcomes?|standards?|skills?|page|see also|remember|figure",
         key="answers?(?: key| sheet)?|key|solutions?(?: key)?|(?:correct|right) answers?|the answers|mark(?:ing)? scheme|answers and explanations|correct answer key", section="section|part|round|exercise|activity",
         bank="word ?(?:bank|box)|words?(?: to use)?|choose from|use these words",
-        model="(?:sample|model|expected|possible|suggested|example|exemplary) (?:answers?|responses?|solutions?)",
+        model="(?:sample|model|expected|possible|suggested|example|exemplary) (?:answers?|responses?|solutions?)|key points?",
         own="(?:in )?(?:your|the student['’]?s?['’]?) own words?|own words?|answers? (?:may|will|can)? ?vary|(?:open|free) answer",
         either="or", both="and", between="between", number="no|nr|number|#|id", kind="kind|type|question type|kind of question|format",
         because="because",

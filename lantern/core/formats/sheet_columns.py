@@ -40,7 +40,8 @@ _WEIGHT = r"weights?|counts|gewicht(?:ung)?|poids|peso|вага|вес"
 @cache
 def _heading(use: str) -> "re.Pattern[str]":
     sayings = {
-        "question": rf"(?:{words('question')})(?:\s*(?:text|stem|title|wording))?|stem|text|term|front",
+        "question": rf"(?:{words('question')})(?:\s*(?:text|stem|title|wording))?|stem|text|term|front"
+        "|sentence|satz|phrase|frase",
         "option": rf"(?:(?:{words('option')}|{words('wrong_option')}|answers?|responses?){_LABEL}?|{_LABEL})",
         "tick": rf"(?:is\s*)?(?:{words('true')}|right|correct|korrekt|ok)\s*\??{_LABEL_APART}",
         "right": rf"(?:{words('true')})\s*[/|]\s*(?:{words('false')})|[tr]\s*/\s*f"

@@ -72,8 +72,11 @@ _LABELLED = re.compile(r"^(?P<asks>[^\W\d_][^:\n]{1,20}:\s+[^\n?]+?)\s+[-–—]
 """A task and its answer: "Translate: the harbour – der Hafen"."""
 _WORD_BEHIND = re.compile(r"^(?P<text>.*[.!])\s*[(\[](?P<word>[^()\[\]]{1,60})[)\]]\s*$", re.S)
 """A sentence that has ended, and a word in brackets: it belongs into the gap. Before the end it may be a hint."""
+_LETTER_OF_ANSWER = re.compile(r"^(?:[AR]\s?[:：]|A\d{1,2}[.:)]?\s)\s*(?=\S)")
 _DIVIDED = re.compile(r"^\d+\s*[/:]\s*\d+$")
-_NUMBER_BEHIND = re.compile(r"^(?P<text>.*\S)\s*[(\[](?P<word>[-−]?\d[\d.,]*)[)\]]\s*$", re.S)
+_NUMBER_BEHIND = re.compile(
+    r"^(?P<text>.*\S)\s*[(\[](?P<word>[-−]?\d[\d.,]*(?:\s?(?:[€$£%°]|[^\W\d_]{1,3}))?)[)\]]\s*$", re.S
+)
 _GAP_THEN = re.compile(r"^(?P<asks>[^\n]*_{2,}[^\n]*[.!?])\s+[-–—]\s+(?P<answer>[^\n.!?]{1,40})$")
 _CHOSEN_BESIDE = re.compile(r"_{2,}\s*(\([^()/]+/[^()]+\))|(?<=\))\s*_{2,}")
 """A gap, and beside it in brackets the words of which one belongs into it."""
@@ -246,7 +249,7 @@ def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -
     found = _next_to(prompt) or (_LABELLED.match(prompt) if parts.numbered else None)
     if not found:
         return None
-    answer = found["answer"].strip()
+    answer = _LETTER_OF_ANSWER.sub("", found["answer"].strip())
     made = yes_or_no(found["asks"], answer, new_id, language) or Made(entry_fields(found["asks"], answer, language))
     return replace(made, sentences=[BEHIND_AS_ANSWER], sure=False)
 

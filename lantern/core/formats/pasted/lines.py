@@ -190,7 +190,9 @@ def heading(line: str) -> str | None:
 def answer(line: str) -> str | None:
     """What a line says that the answer is."""
     found = _ANSWER.match(line)
-    if found and not (found["dash"] and " " not in found["word"] and _MERELY_RIGHT.match(found["word"])):
+    if found and not (
+        found["dash"] and " " not in found["word"] and _MERELY_RIGHT.match(found["word"]) and len(found["text"]) > 1
+    ):
         text = found["text"]
         if (
             line.lstrip()[:1] in "(["

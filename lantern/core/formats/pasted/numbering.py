@@ -3,7 +3,7 @@
 import re
 
 from lantern.core.formats.pasted import lines as line_of
-from lantern.core.formats.pasted.headings import is_heading, section_of
+from lantern.core.formats.pasted.headings import is_heading, says_what_to_do, section_of
 from lantern.core.formats.pasted.keys import Key
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
@@ -73,7 +73,9 @@ def _is_list_below(body: list[Line], first: int, run: list[tuple[int, str, str]]
         return False
     text = re.sub(r"[*_\s]+$", "", above.text)
     ends = text.endswith(("?", ":", "…", "_", "？", "：", "؟")) or line_of.asks_for_order(text)
-    asks = ends and line_of.option(above) is None
+    behind = body[first + len(run)] if first + len(run) < len(body) else None
+    told = behind is not None and line_of.answer(behind.text) is not None and says_what_to_do(text)
+    asks = (ends or told) and line_of.option(above) is None
     heads = is_heading(text) or section_of(text.strip("*_# ")) is not None
     asking = sum(_ASKS_WITHIN.search(said) is not None for _, _, said in run)
     alone = all(line_of.options_in_one_line(above.saying(said)) for _, _, said in run)

@@ -60,6 +60,7 @@ _SWALLOWED = re.compile(
 _ASKED_TWICE = re.compile(r"[^\W\d_]{2}[?？؟]\s+[A-ZÀ-Þ¿А-Я].*[?？؟]", re.S)
 _ONE_WORD = re.compile(r"^\W*[^\W\d_][\w'’-]*\W*$(?<![?？؟:：…=_.!;)。！])")
 _LETTER_BEHIND = re.compile(r"[?？؟.:…]\s*[(\[]?[A-Ha-h][)\]]?\s*$")
+_BEHIND_DASH = re.compile(r"(?<=[?？؟])\s+[-–—]\s+\S.*$")
 _DASHED = re.compile(r"\s[-–—]\s")
 _SIGN_BEHIND = re.compile(r"\S\s+(?:[xX<>#^]|\([xr]\))$")
 LONGEST_LOOKED_AT = 1000
@@ -78,7 +79,7 @@ MOST_WORDS_TYPED = 8
 class _Look:
     """What an item says: `typed` are the answers and the text with gaps, `is_open` that anything may be written,
     `apart` the last line of what is asked where it stands alone in the text, `why` the explanation,
-    `ratio` a number that is right, as a fraction."""
+    `ratio` a number that is right, as a fraction, `is_number` that a number is typed."""
 
     prompt: str
     options: tuple[str, ...]
@@ -86,6 +87,7 @@ class _Look:
     typed: tuple[str, ...]
     pairs: tuple[tuple[str, str], ...]
     is_open: bool
+    is_number: bool = False
     ratio: str = ""
     apart: str = ""
     why: str = ""
@@ -107,6 +109,7 @@ def odd(fields: dict[str, Any], block: Block | None = None) -> Message | None:
         pairs=tuple((str(pair["left"]), str(pair["right"])) for pair in fields.get("pairs", ())),
         is_open=fields.get("scored") is False,
         apart=stands_apart(block, str(fields.get("text") or fields["prompt"])) if block is not None else "",
+        is_number="value" in fields,
         ratio=str(value) if isinstance(value := fields.get("value"), Fraction) and value.denominator > 1 else "",
         why=str(fields.get("explanation", ""))[:LONGEST_LOOKED_AT],
     )
@@ -171,6 +174,11 @@ def _stands_alone(word: str, text: str) -> bool:
     return re.search(rf"(?<!\w){re.escape(word)}(?!\w)", text) is not None
 
 
+def _dashed(look: _Look) -> str | None:
+    """Something behind a dash behind the question mark."""
+    return _first(_BEHIND_DASH, [look.prompt])
+
+
 def _worth(look: _Look) -> str | None:
     return _first(_WORTH, (*look.options, *look.answers))
 
@@ -193,7 +201,7 @@ def _swallowed(look: _Look) -> str | None:
 def _statement(look: _Look) -> str | None:
     """A sentence that says something, and below which something is typed."""
     last = re.split(r"(?<=[.!?:])\s+", look.prompt.strip())[-1]
-    return last if look.answers and _SAYS.search(last) and not _DOES.search(last) else None
+    return last if (look.answers or look.is_number) and _SAYS.search(last) and not _DOES.search(last) else None
 
 
 def _asked_twice(look: _Look) -> str | None:
@@ -235,7 +243,7 @@ def _chosen(look: _Look) -> str | None:
 def _signs(look: _Look) -> str | None:
     by_letters = [look.prompt] if any(len(answer) == 1 for answer in look.answers) else []
     return (
-        _first(_BOX, look.all)
+        _first(_BOX, (*look.all, *(half for pair in look.pairs for half in pair)))
         or _first(_COUNTED, look.typed)
         or _first(_LIST_IN_GAP, look.typed)
         or _first(_GAP_IN_GAP, look.typed)
@@ -289,6 +297,7 @@ _CHECKS: tuple[Callable[[_Look], str | None], ...] = (
     _mark_behind,
     _given_away,
     _worth,
+    _dashed,
     _to_choose,
     _halves,
     _swallowed,

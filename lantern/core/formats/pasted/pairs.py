@@ -36,6 +36,7 @@ _OPTIONS_WITHIN = re.compile(r"(?:^|\s)\(?a[.)]\s.*\s\(?b[.)]\s", re.I)
 _SOME_OPTION = re.compile(r"^\(?([A-La-l])[.)]\s")
 _POINTED = re.compile(r"→|⇒|->|=>")
 _PRESENTS = re.compile(r"^\W*(?:here (?:are|is)|hier (?:sind|ist)|voici|aquí (?:están|tienes)|ecco)\s+", re.I)
+_TICKED = re.compile(r"\s*[✅✔✓]\s*$")
 _SIGN = re.compile(r"^\s*[✅✔✓❌✗✘]")
 _RULE = re.compile(r"^[\s|:+-]+$")
 _MARK = re.compile(r"^\s*(?:[-*•]|\d{1,3}[.)])\s+(?=\S)")
@@ -110,6 +111,8 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
     ):
         return None
     bare = [_MARK.sub("", line).strip().strip("|").strip() for line in lines]
+    if all(map(_TICKED.search, bare)):
+        bare = [_TICKED.sub("", line) for line in bare]  # all of them are right
     named = [found[1].lower() if (found := _SOME_OPTION.match(line)) else "" for line in bare]
     if "".join(named) == _ALPHABET[: len(named)]:
         bare = [_SOME_OPTION.sub("", line) for line in bare]

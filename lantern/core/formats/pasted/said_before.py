@@ -13,6 +13,7 @@ _EITHER_FIRST = re.compile(
     r"^(\s*)[(\[]?(T\s*[/|]?\s*F|R\s*[/|]?\s*[FW]|V\s*[/|]?\s*F|W\s*[/|]?\s*F)[)\]]?\s+(?=\d{1,3}[.)]\s)"
 )
 _TRUTH_FIRST = re.compile(r"^(\s*(?:\d{1,3}[.)]\s*)?)[(\[]\s*([TFRVW])\s*[)\]]\s+(?=\S)", re.I)
+_SAYS_WHICH = re.compile(r"(?:->|=>|[→⇒–—-])\s*[TFRWV]\s*$")
 _TRUTH_WITH_REASON = re.compile(
     rf"(?<=[.!?]\s)[(\[]\s*(?P<said>{words('true')}|{words('false')}|[TF])\s*[-–—:;,]\s*(?P<why>[^()\[\]]+?)[)\]]\s*$",
     re.I,
@@ -72,7 +73,9 @@ def either_behind(lines: list[str]) -> list[str]:
     if sum(_EITHER_FIRST.match(line) is not None for line in lines) < FEWEST:
         return lines
     return [
-        f"{found[1]}{line[found.end() :].rstrip()} (T/F)" if (found := _EITHER_FIRST.match(line)) else line
+        f"{found[1]}{line[found.end() :].rstrip()}{'' if _SAYS_WHICH.search(line) else ' (T/F)'}"
+        if (found := _EITHER_FIRST.match(line))
+        else line
         for line in lines
     ]
 

@@ -49,6 +49,7 @@ _PICTURE = (
 )
 _PICTURES = re.compile(rf"^(\s*)(?:{_PICTURE})+(?=\S)|(?<=[\d.:?!])\s+(?:{_PICTURE})+$")
 _ONLY_PICTURES = re.compile(rf"^\s*(?:{_PICTURE})+$")
+_SOME_SIGN = re.compile(r"[✅✔✓❌✗✘]")
 _SIGNED = re.compile(r"([^✅✔✓❌✗✘]*\w[^✅✔✓❌✗✘]*?)\s*([✅✔✓❌✗✘])")
 _CIRCLE = re.compile(r"^(\s*)O\s+(?=\S)")
 """A letter that stands for a circle to be crossed."""
@@ -64,6 +65,7 @@ _POINTS_WITHIN = re.compile(
 _POINTS_ENDING = re.compile(
     rf"^(?P<asks>\s*\S.*[?？؟])\s*(?P<points>[(\[]\s*\d{{1,3}}\s*(?:{words('points')})\.?\s*[)\]])\s*$", re.I
 )
+_POINTS_DASHED = re.compile(rf"(?<=[?？؟.])\s+[-–—]\s+(\d{{1,3}}\s*(?:{words('points')}))\.?\s*$", re.I)
 _NUMBERS = {
     word: number
     for spelled in (
@@ -152,7 +154,8 @@ def _with_signed_rows(lines: list[Line]) -> list[Line]:
     """ "2 ❌ 3 ❌ 4 ✅": options in one line, each with its sign behind it."""
     made = list(lines)
     for at, line in enumerate(lines):
-        found = _SIGNED.findall(line.text) if not line.code and len(line.text) <= LONGEST_CLUE else []
+        is_signed = not line.code and len(line.text) <= LONGEST_CLUE and _SOME_SIGN.search(line.text)
+        found = _SIGNED.findall(line.text) if is_signed else []
         ticked = [sign in "✅✔✓" for _, sign in found]
         if len(found) >= FEWEST_EITHER and any(ticked) and not all(ticked) and not _SIGNED.sub("", line.text).strip():
             marked = zip(SERIES[0], found, ticked, strict=False)
@@ -213,7 +216,7 @@ def _with_usual_numbers(lines: list[str]) -> list[str]:
 def _with_points(lines: list[str]) -> list[str]:
     """ "[2]" behind several questions says how many points they are worth. "(2 points)" behind what is asked stands
     before it, so that the line ends as questions do."""
-    lines = [_points_before(line) for line in lines]
+    lines = [_points_before(_POINTS_DASHED.sub(r" (\1)", line)) for line in lines]
     far = [at for at, line in enumerate(lines) if _POINTS_FAR_BEHIND.search(line)]
     if len(far) > 1:
         lines = [_POINTS_FAR_BEHIND.sub(r" (\1 points)", line) if at in far else line for at, line in enumerate(lines)]
