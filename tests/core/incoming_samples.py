@@ -19,7 +19,7 @@ from lantern.core.questions.marking.numbers import written
 from lantern.core.questions.richtext import plain
 from lantern.core.words import in_language
 
-SHORTEST_WORDS = 8
+SHORTEST_WORDS = 4
 PLACE = Path(__file__).parents[1] / "samples" / "incoming"
 LANGUAGES = {"German": "de", "French": "fr", "Spanish": "es", "Ukrainian": "uk", "Arabic": "ar"}
 _YES = {in_language(TRUE, language).casefold() for language in SPOKEN}
@@ -130,7 +130,11 @@ def shares(name: str, incoming: Incoming, expected: tuple[str, ...], left: tuple
     missing = [*(Counter(expected) - found).elements()]
     # What is in no question has to be somewhere: an entry that waits to be mended, or one that says that it guessed.
     open_ones = [*(entry for entry in entries if entry.item is None), *(entry for entry in strange if not entry.sure)]
-    shown = [one for one in missing if any(_asks_within(one, entry.text) for entry in open_ones)]
+    shown = [
+        one
+        for one in missing
+        if any(_asks_within(one, entry.text) for entry in open_ones) or _is_offered(one, incoming)
+    ]
     lost = max(0, len(missing) - max(len(open_ones), len(shown)) - silent)
     unlisted = [line for line in left if line not in listed]
     if not entries:
@@ -148,12 +152,22 @@ def shares(name: str, incoming: Incoming, expected: tuple[str, ...], left: tuple
     return result
 
 
+def _is_offered(expected: str, incoming: Incoming) -> bool:
+    """Whether a page that was meant is one that can be taken with a tick."""
+    body = expected.removeprefix("page | ")
+    offered = [" ".join(entry.text.split()) for entry in incoming.entries if entry.out]
+    return body != expected and any(body in text for text in offered)
+
+
 def _asks_within(expected: str, text: str) -> bool:
-    """Whether the words of a question stand in a text: one entry that says that it guessed may hold several."""
-    kind, asks, *right = expected.split(" | ")
+    """Whether the words of a question stand in a text, or those of its answer, too, where it asks for little: one entry
+    that says that it guessed may hold several."""
+    kind, asks, *right = expected.removesuffix("|").strip().split(" | ")
     words = right[0] if kind == "gap_fill" and right else asks
-    first = re.split(r"\[|\n|…", words.strip())[0].strip()
-    return len(first) >= SHORTEST_WORDS and first in " ".join(text.split())
+    longest = max(re.split(r"\[[^\[\]]*\]|\n|…", words), key=len).strip()
+    if len(longest) >= SHORTEST_WORDS:
+        return " ".join(re.findall(r"\w+", longest)) in " ".join(re.findall(r"\w+", text))
+    return set(re.findall(r"\w+", f"{asks} {' '.join(right[:1])}")) <= set(re.findall(r"\w+", text))
 
 
 def found_in(entry, expected: tuple[str, ...]) -> str:

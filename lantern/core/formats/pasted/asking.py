@@ -32,11 +32,13 @@ _BETWEEN_HALVES = (";", "\t", "|", "=", " – ", " → ", "::")
 
 @dataclass(frozen=True, slots=True)
 class Found:
-    """An entry with the line it begins at, and the points that the text gives for it."""
+    """An entry with the line it begins at, and the points that the text gives for it. `is_row`: it was read from a row
+    of a table, as those of sheets are."""
 
     at: int
     entry: Entry
     points: int | None = None
+    is_row: bool = False
 
 
 Read = tuple[Block, "Parts | None", list[Found]]

@@ -40,7 +40,7 @@ _TICKED = re.compile(r"\s*[✅✔✓]\s*$")
 _SIGN = re.compile(r"^\s*[✅✔✓❌✗✘]")
 _RULE = re.compile(r"^[\s|:+-]+$")
 _MARK = re.compile(r"^\s*(?:[-*•]|\d{1,3}[.)])\s+(?=\S)")
-_HEADS = re.compile(
+HEADS = re.compile(
     r"^(?:terms?|words?|definitions?|meanings?|translations?|vocabulary|left|right|questions?|answers?|begriffe?|wort|wörter|bedeutung"
     r"|übersetzung|definition|mots?|sens|traduction|palabras?|significado|traducción|english|french|german|spanish|italian|latin|dutch"
     r"|polish|turkish|greek|russian|ukrainian|arabic|deutsch|englisch|französisch|spanisch|italienisch|latein|français|anglais|allemand"
@@ -146,7 +146,7 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
         if all(map(_POINTED.search, bare)) and all(_is_corrected(*half) for half in halves):
             continue
         guessed = ""
-        if not headed and all(_HEADS.match(part) for part in pairs[0]):
+        if not headed and all(HEADS.match(part) for part in pairs[0]):
             pairs = pairs[1:]
         elif not headed and len(pairs) > FEWEST and _seems_headed(pairs, in_columns=between in _COLUMNS):
             guessed, pairs = " – ".join(pairs[0]), pairs[1:]

@@ -24,6 +24,7 @@ from lantern.core.formats.pasted.asking import (
     counted_twice,
     is_passage,
     may_ask,
+    unsure,
     waits,
     with_doubts,
 )
@@ -50,9 +51,10 @@ from lantern.core.formats.pasted.pairs import PairList, pairs_of
 from lantern.core.formats.pasted.parts import Parts, taken_apart
 from lantern.core.formats.pasted.several import several_in
 from lantern.core.formats.pasted.source import Line, lines_of, says_who_wrote
-from lantern.core.formats.pasted.tables import Table, tables_in
+from lantern.core.formats.pasted.tables import Table, is_headed, tables_in
 from lantern.core.formats.pasted.tails import without_tails
 from lantern.core.formats.pasted.tidy import tidy
+from lantern.core.formats.pasted.usual import looked_over
 from lantern.core.formats.pasted.words import (
     COLONS_AS_PAIRS,
     COMMAS_AS_PAIRS,
@@ -61,6 +63,7 @@ from lantern.core.formats.pasted.words import (
     NO_QUESTION,
     glued,
     left_out,
+    unusual,
 )
 from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.formats.weights import weigh
@@ -87,10 +90,10 @@ def read_pasted(text: str, new_id: NewId, language: str = "", choices: Mapping[s
         lines = lines[:MOST_LINES]
         incoming.note(said("text_too_long", long, line=lines[-1].at))
     try:
-        found = [*_found_in(lines, _Reader(new_id, language, choices or {}), incoming)]
+        found = sorted(_found_in(lines, _Reader(new_id, language, choices or {}), incoming), key=lambda one: one.at)
+        found = looked_over(lines, found)
     finally:
         line_of.forget()
-    found.sort(key=lambda entry: entry.at)
     incoming.entries = [one.entry for one in found[:MOST_ENTRIES]]
     if len(found) > MOST_ENTRIES:
         incoming.note(said("only_first_questions", "Only the first {most} questions were read.", most=MOST_ENTRIES))
@@ -186,7 +189,9 @@ class _Reader:
             incoming.note(note)
         for entry in found.entries:
             at = table.places[_row_of(entry)]
-            yield Found(at, entry.model_copy(update={"place": line_place(at)}))
+            entry = entry.model_copy(update={"place": line_place(at)})
+            is_known = is_headed(table) or entry.item is None
+            yield Found(at, entry if is_known else unsure(entry, unusual(entry.text)), is_row=True)
 
     def _read(self, block: Block, cuts: Cut, bank: tuple[str, ...] = ()) -> tuple[Parts | None, list[Found]]:
         """(the parts of the block, where it has some; what it is)."""

@@ -10,7 +10,7 @@ from lantern.core.formats.pasted.exercises import is_row
 from lantern.core.formats.pasted.lines import question_number
 from lantern.core.formats.pasted.source import BREAK, Line
 from lantern.core.formats.sayings import saying
-from lantern.core.formats.sheet_columns import heading_row, use_of
+from lantern.core.formats.sheet_columns import heading_row, is_number, use_of
 
 FEWEST_ROWS, FEWEST_COLUMNS = 2, 3
 _NUMBER_OF_QUESTION = re.compile(r"^Q\s?\d{1,3}\s*[:.)]\s+(?=\S)")
@@ -46,6 +46,13 @@ def tables_in(lines: Sequence[Line]) -> list[Table]:
             found += _table(lines, cells, at, end, is_sure)
             at = max(at + 1, end)
     return sorted(found, key=lambda table: table.first)
+
+
+def is_headed(table: Table) -> bool:
+    """Whether each column is headed by a word that is known, and so nothing was guessed of what it is for."""
+    heads = [cell.strip(" *_") for cell in table.rows[0] if cell.strip()]
+    is_known = all(use_of(head) or is_number(head) for head in heads)
+    return is_known and "question" in map(use_of, heads) and not any(map(_FRONT.match, heads))
 
 
 def _table(

@@ -29,6 +29,11 @@ COLONS_AS_PAIRS = said("colons_as_pairs", "Nothing but the colons says that thes
 APART = said("stands_apart", "It stands apart from the other questions: look whether your students are asked this.")
 
 
+def unusual(line: str) -> Message:
+    text = "“{line}” is not written in a usual way: look whether it was read as it is meant."
+    return said("unusual_way", text, line=line.strip()[:80])
+
+
 def left_out(line: str) -> Message:
     return said("line_left_out", "Left out: “{line}”.", line=line.strip()[:120])
 
