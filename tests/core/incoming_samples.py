@@ -130,11 +130,8 @@ def shares(name: str, incoming: Incoming, expected: tuple[str, ...], left: tuple
     missing = [*(Counter(expected) - found).elements()]
     # What is in no question has to be somewhere: an entry that waits to be mended, or one that says that it guessed.
     open_ones = [*(entry for entry in entries if entry.item is None), *(entry for entry in strange if not entry.sure)]
-    shown = [
-        one
-        for one in missing
-        if any(_asks_within(one, entry.text) for entry in open_ones) or _is_offered(one, incoming)
-    ]
+    doubtful = ["\n".join([entry.text, *map(str, entry.sentences)]) for entry in entries if not entry.sure]
+    shown = [one for one in missing if any(_asks_within(one, text) for text in doubtful) or _is_offered(one, incoming)]
     lost = max(0, len(missing) - max(len(open_ones), len(shown)) - silent)
     unlisted = [line for line in left if line not in listed]
     if not entries:

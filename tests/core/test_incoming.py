@@ -35,6 +35,15 @@ TEXTS = (
     "sixty_first_look", "sixty_second_look", "sixty_third_look", "sixty_fourth_look", "sixty_fifth_look",
     "sixty_sixth_look", "sixty_seventh_look", "sixty_eighth_look", "sixty_ninth_look", "seventieth_look",
     "seventy_first_look", "seventy_second_look",
+    "seventy_third_look", "seventy_fourth_look", "seventy_fifth_look", "seventy_sixth_look",
+    "seventy_seventh_look", "seventy_eighth_look", "seventy_ninth_look", "eightieth_look",
+    "eighty_first_look", "eighty_second_look", "eighty_third_look", "eighty_fourth_look",
+    "eighty_fifth_look", "eighty_sixth_look", "eighty_seventh_look", "eighty_eighth_look",
+    "eighty_ninth_look", "ninetieth_look", "ninety_first_look", "ninety_second_look",
+    "ninety_third_look", "ninety_fourth_look", "ninety_fifth_look", "ninety_sixth_look",
+    "ninety_seventh_look", "ninety_eighth_look", "ninety_ninth_look", "hundredth_look",
+    "hundred_first_look", "hundred_second_look", "hundred_third_look", "hundred_fourth_look",
+    "hundred_fifth_look", "hundred_sixth_look",
 )  # fmt: skip
 
 

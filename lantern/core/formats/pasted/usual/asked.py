@@ -170,7 +170,7 @@ def is_usual(prompt: str) -> bool:
         _BEGINS.match(prompt) is not None
         and _COUNTED.match(prompt) is None
         and _ODD_SIGNS.search(_SET_APART.sub("", prompt)) is None
-        and (label is None or does(prompt))
+        and (label is None or (does(prompt) and not prompt.endswith(("?", "？", "؟"))))
         and (behind is None or _TO_CHOOSE.search(behind["more"]) is not None)
         and (brackets is None or _TO_CHOOSE.search(brackets[0]) is not None)
     )

@@ -10,7 +10,7 @@ from lantern.core.formats.pasted.usual.asked import Asked, does, ends_open, with
 from lantern.core.formats.pasted.usual.signs import POINTS, Says, bare, in_a_row, numbered, said_in, word
 from lantern.core.formats.sayings import words
 
-_BEHIND = re.compile(rf"^(?:[-–—=:→]|->|=>)?\s*\(?\s*(?:(?:{words('answer')})\s*[:：]\s*)?", re.I)
+_BEHIND = re.compile(rf"^(?:->|=>|[-–—=:→])?\s*\(?\s*(?:(?:{words('answer')})\s*[:：]\s*)?", re.I)
 _ARROWS = ("→", "->", "=>")
 MOST_SIGNS = 3
 """Before an answer behind what is asked, for it to be no label."""
