@@ -72,7 +72,7 @@ BY_LANGUAGE: dict[str, Sayings] = {
     "en": Sayings(
         question="questions?|problem|task|riddle|prompt|stem|item|q|statement|claim|front",
         option="options?|choices?|answer choices?|possible answers?|alternatives?|responses?",
-        answer="accept(?:ed|able|s)?(?: answers?)?|(?:the )?(?:(?:correct|right|model|sample|expected|suggested) )?(?:answers?|solutions?)(?: (?:is|are|key))?|ans"
+        answer="accept(?:ed|able|s)?(?: answers?)?|(?:the )?(?:(?:correct|right|model|sample|expected|suggested|possible) )?(?:answers?|solutions?)(?: (?:is|are|key))?|ans|anser|answr|awnser|anwser"
         "|key points?|(?:answer )?key|(?:correct|right)(?: (?:options?|choices?|responses?|ones?))?(?: (?:is|are))?"
         "|(?:show|reveal|see)(?: the)? (?:answers?|solutions?)|(?:correct|right) order|back",
         why="explanations?|corrections?|why|because|reason(?:ing)?|feedback|rationale|justification",
@@ -217,13 +217,14 @@ BY_LANGUAGE: dict[str, Sayings] = {
     ),
     "nl": Sayings(
         question="vra(?:ag|gen)", option="opties?|keuzes?|antwoord(?:mogelijkhe(?:id|den)|opties?)?|alternatie(?:f|ven)",
-        answer="(?:het )?(?:(?:juiste?|goede?|correcte?) )?(?:antwoord(?:en)?|oplossing(?:en)?)(?: is)?|juist|goed",
+        answer="(?:het )?(?:(?:juiste?|goede?|correcte?) )?(?:antwoord(?:en)?|oplossing(?:en)?)(?: is)?|juist|goed|modelantwoord(?:en)?",
         why="uitleg|toelichting|waarom|omdat|verklaring", right="juist|goed|correct", true="waar|juist", false="onwaar|onjuist|niet waar",
         true_letter="w", false_letter="o|n", wrong_option="foute?(?: antwoord(?:en)?)?|onjuiste?(?: antwoord(?:en)?)?|afleiders?",
-        points="punt(?:en)?", topic="onderwerp(?:en)?|thema|vak|hoofdstuk", time="tijd(?:slimiet)?|seconden", by="geschreven door|auteur|door",
+        points="punt(?:en)?|p", topic="onderwerp(?:en)?|thema|vak|hoofdstuk", time="tijd(?:slimiet)?|seconden", by="geschreven door|auteur|door",
         aside="tip|bron|niveau|moeilijkheid(?:sgraad)?|opmerking|pagina|leerdoel", key="antwoorden|oplossingen|antwoordmodel",
         section="deel|onderdeel|ronde|oefening|opdracht", bank="woorden(?:lijst)?", own="eigen woorden|vrij antwoord", either="of", both="en", between="tussen", number="nummer", kind="soort|type",
         because="omdat|want",
+        model="modelantwoord(?:en)?|voorbeeldantwoord(?:en)?|mogelijk antwoord",
         page="pagina|blz",
         see="zie",
         about_you="naam|datum|klas|cijfer",

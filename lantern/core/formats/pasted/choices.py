@@ -113,9 +113,9 @@ def order_in_line(prompt: str, answer: str, new_id: NewId) -> Made | None:
     pointed = [text.strip(" .") for text in parted if text.strip(" .")]
     is_asked = line_of.asks_for_order(prompt) or (line_of.is_about_order(prompt) and _POINTED.search(answer))
     asks, colon, behind = prompt.rpartition(":")
-    if is_asked and not (colon and behind.strip(" .")) and len(pointed) >= FEWEST_IN_ORDER:
+    if is_asked and not (colon and behind.strip(" .\n")) and len(pointed) >= FEWEST_IN_ORDER:
         return _order_of(prompt, pointed, new_id)
-    given = [text.strip(" .") for text in re.split(r"\s*[,;]\s*", behind)]
+    given = [text.strip(" .\n") for text in re.split(r"\s*[,;]\s*", behind)]
     order = [text.strip(" .") for text in _THEN.split(answer)]
     same = sorted(map(str.casefold, given)) == sorted(map(str.casefold, order))
     if not colon or not line_of.is_about_order(asks) or not same or len(order) < FEWEST_IN_ORDER:

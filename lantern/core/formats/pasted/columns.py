@@ -3,6 +3,7 @@
 import re
 from collections.abc import Sequence
 from dataclasses import replace
+from itertools import takewhile
 
 from lantern.core.formats.pasted.source import Line
 
@@ -17,6 +18,12 @@ def one_column(lines: Sequence[Line]) -> list[Line]:
     made: list[Line] = []
     at = 0
     while at < len(lines):
+        rows = _rows(lines, at)
+        if len(rows) >= FEWEST_LINES:
+            halves = [_halves(line, row.start("second")) for line, row in zip(lines[at:], rows, strict=False)]
+            made += [*(left for left, _ in halves), *(right for _, right in halves)]
+            at += len(rows)
+            continue
         found = _TWO.match(lines[at].text)
         end = _end(lines, at) if found else at
         if found and int(found[3]) > int(found[1]) and end - at >= FEWEST_LINES:
@@ -29,6 +36,14 @@ def one_column(lines: Sequence[Line]) -> list[Line]:
             made.append(lines[at])
             at += 1
     return made
+
+
+def _rows(lines: Sequence[Line], at: int) -> "list[re.Match[str]]":
+    """The rows from here that hold two numbered lines each: 1 and 4, 2 and 5, 3 and 6."""
+    rows = [*takewhile(bool, (_TWO.match(line.text) for line in lines[at:]))]
+    numbers = [int(row[which]) for which in (1, 3) for row in rows if row]
+    first = numbers[0] if numbers else 0
+    return [row for row in rows if row] if numbers == list(range(first, first + len(numbers))) else []
 
 
 def one_to_a_line(lines: Sequence[Line]) -> list[Line]:

@@ -28,6 +28,7 @@ from lantern.core.formats.pasted.made import ASKS, BEHIND_AS_ANSWER, Fields, Mad
 from lantern.core.formats.pasted.parts import Parts
 from lantern.core.formats.pasted.statements import true_false_fields
 from lantern.core.formats.pasted.words import (
+    BLANK_AS_OPEN,
     BRACKETS_AS_GAPS,
     FILL_GAP,
     MANY_ANSWERS,
@@ -72,12 +73,24 @@ _LABELLED = re.compile(r"^(?P<asks>[^\W\d_][^:\n]{1,20}:\s+[^\n?]+?)\s+[-–—]
 """A task and its answer: "Translate: the harbour – der Hafen"."""
 _WORD_BEHIND = re.compile(r"^(?P<text>.*[.!])\s*[(\[](?P<word>[^()\[\]]{1,60})[)\]]\s*$", re.S)
 """A sentence that has ended, and a word in brackets: it belongs into the gap. Before the end it may be a hint."""
+_TASK_DASHED = re.compile(r"^(?P<asks>[^\n]+\.)\s+[-–—]\s+(?P<answer>[^\n?]{1,60})$")
 _LETTER_OF_ANSWER = re.compile(r"^(?:[AR]\s?[:：]|A\d{1,2}[.:)]?\s)\s*(?=\S)")
 _DIVIDED = re.compile(r"^\d+\s*[/:]\s*\d+$")
 _NUMBER_BEHIND = re.compile(
     r"^(?P<text>.*\S)\s*[(\[](?P<word>[-−]?\d[\d.,]*(?:\s?(?:[€$£%°]|[^\W\d_]{1,3}))?)[)\]]\s*$", re.S
 )
-_GAP_THEN = re.compile(r"^(?P<asks>[^\n]*_{2,}[^\n]*[.!?])\s+[-–—]\s+(?P<answer>[^\n.!?]{1,40})$")
+_GAP_THEN = re.compile(
+    r"^(?P<asks>[^\n]*_{2,}[^\n]*[.!?])\s+[-–—]\s+(?P<answer>[^\n.!?]{1,40})$"
+    r"|^(?P<points>[^\n→]*_{2,}[^\n→]*?)\s*(?:→|⇒|->|=>)\s*(?P<pointed>[^\n]{1,60})$"
+)
+_IN_BRACKETS_BEHIND = re.compile(r"^(?P<text>[^\n]*\S)\s*[(\[](?P<word>[^()\[\]\n]{1,60})[)\]]\s*$")
+_BEGUN = re.compile(r"^(?P<asks>[^\n_]*[:：])\s*_{3,}$")
+""" "One thing I learned today: ______" """
+_ASKS_FIRST = re.compile(r"^(?P<asks>[^\n]*[?？؟])\s*_{2,}$")
+"""A question with a line to write on behind it."""
+_CHOICES_LAST = re.compile(
+    r"^(?P<before>[^_\n]*)_{2,}(?P<behind>[^_\n]*[.!?])\s*\((?P<words>[^(),]+(?:,[^(),]+)+)\)\s*$"
+)
 _CHOSEN_BESIDE = re.compile(r"_{2,}\s*(\([^()/]+/[^()]+\))|(?<=\))\s*_{2,}")
 """A gap, and beside it in brackets the words of which one belongs into it."""
 _LISTED_POINTED = re.compile(
@@ -151,6 +164,9 @@ def _sum(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None
 
 def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:
     beside = _CHOSEN_BESIDE.sub(r"\1", prompt)
+    last = _CHOICES_LAST.match(prompt) if parts.answer and beside == prompt else None
+    if last:
+        beside = f"{last['before']}({last['words'].replace(',', '/')}){last['behind']}"
     chosen = chosen_in_line(beside, parts.answer, language) if parts.answer and beside != prompt else None
     if chosen is not None:
         return chosen
@@ -162,7 +178,8 @@ def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made 
         return gap_fields(after["asks"], replace(parts, answer=after["answer"]), gaps, language)
     then = _GAP_THEN.match(prompt) if gaps == 1 and parts.answer is None else None
     if then:
-        return gap_fields(then["asks"], replace(parts, answer=then["answer"]), gaps, language)
+        asks, answer = then["asks"] or then["points"], then["answer"] or then["pointed"]
+        return gap_fields(asks, replace(parts, answer=answer.strip()), gaps, language)
     behind = (
         (_WORD_BEHIND.match(prompt) or _NUMBER_BEHIND.match(prompt)) if gaps == 1 and parts.answer is None else None
     )
@@ -174,6 +191,17 @@ def _with_gaps(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made 
         if _NUMBER_BEHIND.match(prompt):
             return made
         return replace(made, sentences=[*made.sentences, WORD_AS_ANSWER], sure=False)  # or the verb to be put into it
+    word = _IN_BRACKETS_BEHIND.match(prompt) if gaps == 1 and parts.answer is None else None
+    asked = _ASKS_FIRST.match(word["text"]) if word else None
+    if word and asked:
+        return Made(entry_fields(asked["asks"], word["word"], language), [BEHIND_AS_ANSWER], sure=False)
+    if word:
+        made = gap_fields(word["text"], replace(parts, answer=word["word"]), gaps, language)
+        return replace(made, sentences=[*made.sentences, WORD_AS_ANSWER], sure=False)
+    begun = _BEGUN.match(prompt) if gaps == 1 and parts.answer is None else None
+    if begun:
+        fields: Fields = {"kind": "open_response", "prompt": begun["asks"], "scored": False}
+        return Made(fields, [BLANK_AS_OPEN], sure=False)
     return gap_fields(prompt, parts, gaps, language) if gaps else None
 
 
@@ -246,6 +274,9 @@ def _answered_in_line(prompt: str, parts: Parts, new_id: NewId, language: str) -
         return Made({"kind": "open_response", "prompt": task["text"], "scored": False})
     if task and (_DIVIDED.match(task["word"]) or not task["word"][:1].isdigit()):
         return Made(entry_fields(task["text"], task["word"], language), [BEHIND_AS_ANSWER], sure=False)
+    dashed = _TASK_DASHED.match(prompt) if TO_WRITE.match(prompt) else None
+    if dashed:
+        return Made(entry_fields(dashed["asks"], dashed["answer"], language), [BEHIND_AS_ANSWER], sure=False)
     found = _next_to(prompt) or (_LABELLED.match(prompt) if parts.numbered else None)
     if not found:
         return None
@@ -286,7 +317,8 @@ def answers_itself(line: str) -> bool:
 def fills_itself(line: str) -> bool:
     """Whether a line is a sentence with a gap, and its word behind it."""
     text = line.strip()
-    return len(GAP.findall(text)) == 1 and (_WORD_BEHIND.match(text) or _ANSWER_AFTER.match(text)) is not None
+    ways = (_WORD_BEHIND, _ANSWER_AFTER, _IN_BRACKETS_BEHIND, _GAP_THEN)
+    return len(GAP.findall(text)) == 1 and any(way.match(text) for way in ways)
 
 
 def _gaps_in_brackets(prompt: str, parts: Parts, new_id: NewId, language: str) -> Made | None:

@@ -18,11 +18,15 @@ FEWEST_IN_BANK, LONGEST_IN_BANK, FEWEST_LISTS = 3, 40, 2
 LONGEST_ASKING = 200
 _NUMBERED_GAP = re.compile(r"\((\d{1,2})\)\s*_{2,}")
 _SENTENCE = re.compile(r"[^.!?\n]+[.!?]*")
-_BETWEEN_WORDS = re.compile(rf"\s*[,;|/·•\t]\s*|\s+[-–—]\s+|\s{{3,}}|\s+{words('either')}\s+", re.I)
+_BETWEEN_WORDS = re.compile(r"\s*[,;|/·•\t]\s*|\s+[-–—]\s+|\s{3,}")
+_BETWEEN_CHOICES = re.compile(rf"{_BETWEEN_WORDS.pattern}|\s+{words('either')}\s+", re.I)
+_BETWEEN_FEW = re.compile(r"\s*[,;|/·•\t]\s*|\s{2,}")
 _ALTERNATIVES = re.compile(
     rf"(?:^|[:(]\s*)(?P<words>[^:()?]+?,[^:()?]+?\s{words('either')}\s[^:()?]+?)\s*[?)]*\s*$", re.I
 )
 """The last words of a line that lists what may be chosen: "…: True, False or Not given?"."""
+_ANSWERED_LIST = re.compile(r"^(?P<words>\S.*?\S)\s*(?:→|->|=>|\s[-–—]\s)\s*(?P<said>[^→\n]{1,40})$")
+"""A list of words, and the one that is right: "ship  sheep  lip → sheep"."""
 _EITHER_BEHIND = re.compile(r"\s(\w{1,9}|\w+ \w+)\s*/\s*\w{1,9}\s*$")
 _ASKS = ("?", "？", "؟", ":", "：", ".")
 
@@ -81,9 +85,18 @@ def _asked_from(head: Line, block: Block, key: Key) -> Block | None:
     if _is_only_options(block):
         return Block([head.saying(asks), *block.lines], block.number, block.section) if asks.endswith(_ASKS) else None
     said = key.of(block.section, block.number)
-    if said is None or len(block.filled) != 1:
+    if len(block.filled) != 1:
         return None
     line = block.filled[0]
+    chosen = answered_list(line) if said is None else []
+    if chosen:
+        return Block([head.saying(asks), *chosen], block.number, block.section)
+    if said is None:
+        return None
+    named = options_in_one_line(head)
+    if len(named) > 1 and said.strip(" .").upper() in {one.label for one in named}:
+        options = [line.saying(f"{one.label}) {one.text}") for one in named]
+        return Block([line, *options], block.number, block.section)
     if _EITHER_BEHIND.search(line.text):
         return None  # each is a statement
     found = _words_in(line.text.strip().rstrip("."), said)
@@ -96,11 +109,22 @@ def _asked_from(head: Line, block: Block, key: Key) -> Block | None:
     return Block([line, *options], block.number, block.section) if found else None
 
 
-def _words_in(text: str, said: str) -> tuple[str, ...]:
+def answered_list(line: Line) -> list[Line]:
+    """The options, and the answer, of a line that lists words and the one that is right; none where it does not."""
+    found = _ANSWERED_LIST.match(line.text.strip())
+    cells = _words_in(found["words"].strip(), found["said"], _BETWEEN_FEW, FEWEST_LISTS) if found else ()
+    return (
+        [*(line.saying(f"- {word}") for word in cells), line.saying(f"Answer: {found['said']}")]
+        if found and cells
+        else []
+    )
+
+
+def _words_in(text: str, said: str, between: "re.Pattern[str]" = _BETWEEN_CHOICES, fewest: int = 3) -> tuple[str, ...]:
     """The words of a list, if a key names one of them."""
-    cells = tuple(word.strip() for word in _BETWEEN_WORDS.split(text))
+    cells = tuple(word.strip() for word in between.split(text))
     is_one = [word.casefold() for word in cells].count(said.strip(" .").casefold()) == 1
-    is_list = len(cells) >= FEWEST_IN_BANK and all(0 < len(word) <= LONGEST_IN_BANK for word in cells)
+    is_list = len(cells) >= fewest and all(0 < len(word) <= LONGEST_IN_BANK for word in cells)
     return cells if is_one and is_list else ()
 
 

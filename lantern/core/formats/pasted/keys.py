@@ -2,7 +2,7 @@
 
 import re
 from collections.abc import Iterable, Iterator, Sequence, Set
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from itertools import dropwhile, takewhile
 
 from lantern.core.formats.pasted import lines as line_of
@@ -41,6 +41,9 @@ _LINE = re.compile(
 )
 _CELL = re.compile(rf"^#?{_Q}(\d{{1,3}})(?:\s*(?:\.(?!\d)|[):：=\-–→>])+\s*|\s*(?=\(?[^\W\d]))(\S.{{0,60}})$", re.I)
 _BARE_LINE = re.compile(r"^(\d{1,3})\s+([^\W\d].*)$")
+_SOME_LABEL = re.compile(r"^\s*[^\W\d_][^\d:]{1,30}:\s+(?=\d)")
+""" "Teacher's copy: 1a, 2b" """
+_COUNTED_CELL = re.compile(r"^\W*(?:\d{1,3}|[IVXivx]{1,4}(?=[.)]))\s*[.):=–→-]?\s*\(?[^\W\d]")
 _BARS = re.compile(r"^\s*\||\|\s*$")
 _LETTERED = re.compile(r"\(([a-h])\)\s*(?=\S)")
 _RULE = re.compile(r"^[\s|:+-]+$")
@@ -52,7 +55,7 @@ _WORTH = re.compile(rf"\s*[(\[]\s*\d{{1,3}}\s*(?:{words('points')})?\.?\s*[)\]]\
 """How many points an answer is worth."""
 MOST_LEFT = 2
 """Lines that say no answer, a signature, by which a key may be longer than its answers."""
-FEWEST_IN_TURN = 2
+FEWEST_IN_TURN, FEWEST_LISTED, LONGEST_LISTED = 2, 3, 40
 _IN_TURN = re.compile(rf"^\s*{_ONE_SAID}(?:\s*[,;/]\s*{_ONE_SAID}|\s+{_ONE_SAID})+\s*[.]?\s*$", re.I)
 _IN_A_WORD = re.compile(r"^\W*([A-L]{3,}|[a-l]{3,})\W*$")
 
@@ -115,11 +118,25 @@ def without_key(lines: list[Line]) -> tuple[list[Line], Key]:
             break
         asked = [number for number in counted[first_asked:first] if number is not None]
         key = _read([lines[first].saying(head), *lines[first + 1 :]], lines[first_asked:first], asked, repeated)
+        key = _moved(key, asked) if key is not None else None
         fits = key is not None and (not asked or any(number in asked for _, number in key.answers))
         is_only = not head.strip() or len(asked) == 1
         if key and fits and first_asked < first and len(key.answers) >= (1 if is_only else 2):
             return lines[:first], key
     return _without_bare_key(lines)
+
+
+def _moved(key: Key, asked: list[int]) -> Key:
+    """A key that counts from 1 where the questions go on from another part: 11, 12, 13."""
+    numbers = [number for _, number in key.answers]
+    begins = asked[0] - 1 if asked else 0
+    in_turn = numbers == list(range(1, len(asked) + 1)) and asked == [number + begins for number in numbers]
+    if begins <= 0 or not in_turn or set(numbers) & set(asked):
+        return key
+    answers = {(section, number + begins): said for (section, number), said in key.answers.items()}
+    return replace(
+        key, answers=answers, lines={(section, number + begins): line for (section, number), line in key.lines.items()}
+    )
 
 
 def _head_of_key(lines: list[Line], at: int) -> tuple[str | None, int]:
@@ -137,7 +154,8 @@ def _head_of_key(lines: list[Line], at: int) -> tuple[str | None, int]:
     rest = head["rest"].strip() if head else ""
     if _PLACES.match(rest) and any(map(_asks_for_order, lines[max(0, at - MOST_ORDERED) : at])):
         return None, at  # "3, 1, 2" below lines to be put into order
-    says = not rest or bool(_answers_in_turn(rest) or [*_pairs(rest)]) or SECTION.match(rest)
+    is_list = at >= len(lines) - MOST_LEFT and bool(_listed(rest, len(_asked_in(lines[:at]))))
+    says = not rest or is_list or bool(_answers_in_turn(rest) or [*_pairs(rest)]) or SECTION.match(rest)
     return (head["rest"], at) if head and says else (None, at)
 
 
@@ -152,9 +170,16 @@ def _answers_in_turn(said: str) -> list[str]:
     return re.findall(_ONE_SAID, said, re.I) if _IN_TURN.match(said) else [*word[1]] if word else []
 
 
+def _listed(said: str, count: int) -> list[str]:
+    """ "owl, fox, hare": as many words as there are questions."""
+    cells = [cell.strip() for cell in re.split(r"\s*[,;]\s*", said.strip().strip("()[]").rstrip("."))]
+    is_list = len(cells) == count >= FEWEST_LISTED and all(0 < len(cell) <= LONGEST_LISTED for cell in cells)
+    return cells if is_list and not any(map(_COUNTED_CELL.match, cells)) else []
+
+
 def _in_turn(said: str, lines: list[Line], numbers: list[int]) -> dict[tuple[str, int], str]:
     """ "F, T, T" below the questions 1, 2 and 3: an answer for each, in their order."""
-    answers = _answers_in_turn(said)
+    answers = _answers_in_turn(said) or _listed(said, len(numbers))
     if len(answers) < FEWEST_IN_TURN or numbers != list(range(1, len(answers) + 1)):
         return {}
     if any(line_of.answer(line.text) is not None for line in lines):
@@ -214,6 +239,9 @@ def _counted_again(lines: list[Line], first: int, last: int) -> tuple[list[Line]
 
 def _bare_key(lines: list[Line], first: int, last: int) -> tuple[list[Line], Key]:
     paragraph = lines[first : last + 1]
+    filled_in = _filled_in(lines[:first], paragraph)
+    if filled_in:
+        return lines[:first], Key(filled_in)
     if first <= 0 or not any(_numbered(line) or "(1)" in line.text for line in lines[:first]):
         return lines, Key()
     table = _table(paragraph)
@@ -221,7 +249,7 @@ def _bare_key(lines: list[Line], first: int, last: int) -> tuple[list[Line], Key
         return lines[:first], Key(table)
     answers: dict[tuple[str, int], str] = {}
     for line in paragraph:
-        text = _BARS.sub("", line.text).replace("|", " ")
+        text = _SOME_LABEL.sub("", _BARS.sub("", line.text).replace("|", " "))
         found = _PAIR.findall(text)
         if _RULE.match(line.text):
             continue
@@ -234,6 +262,15 @@ def _bare_key(lines: list[Line], first: int, last: int) -> tuple[list[Line], Key
             return lines, Key()
         answers |= {("", number_of(number or roman) or 0): said.strip() for number, roman, said in found}
     return (lines[:first], Key(answers)) if len(answers) > 1 else (lines, Key())
+
+
+def _filled_in(above: Sequence[Line], paragraph: Sequence[Line]) -> dict[tuple[str, int], str]:
+    """A last line that lists a word for each numbered question above, all of which have a blank to be filled."""
+    asked = [line for line in above if not line.code and _number_of(line)]
+    numbers = _asked_in(above)
+    is_blank = len(paragraph) == 1 and all("__" in line.text for line in asked)
+    words_in = _listed(paragraph[0].text, len(asked)) if is_blank and len(set(numbers)) == len(numbers) else []
+    return {("", number): word for number, word in zip(numbers, words_in, strict=False)}
 
 
 def _asked_in(lines: Sequence[Line]) -> list[int]:

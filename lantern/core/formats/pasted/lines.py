@@ -25,7 +25,7 @@ _NUMBERED_Q = re.compile(
 )
 _ASKED = re.compile(
     rf"^\s*(?:(?:(?:{words('sort')})[\s-]+)?{_Q}\s*[:：]"
-    rf"|{_Q}\s+(?!{words('kind')}|{words('why')})[^\W\d_]{{2,12}}\s*[:：]|q\s*\.)\s*(?=\S)",
+    rf"|{_Q}\s+(?!{words('kind')}|{words('why')})(?:[^\W\d_]{{2,12}}\s*){{1,2}}[:：]|q\s*\.)\s*(?=\S)",
     re.I,
 )
 _ASKING_WORD = re.compile(rf"^\s*(\**){_Q}\s*[:：]\s*\1\s*(?=\S)", re.I)
@@ -52,7 +52,7 @@ _ALONE_IN_BRACKETS = re.compile(
 )
 _SAYS_WHICH = re.compile(rf"^(?:(?:{words('option')})\s+)?(?:{LETTER}|\d{{1,2}})\s*(?:[).:,;–-].*)?[.]?$", re.I)
 """A letter or a number, with what may stand behind it."""
-_REMARKS = re.compile(r"(?:\s{2,}|\t)(?=[^\W\d]{2,14}\s*:)")
+_REMARKS = re.compile(r"(?:\s{2,}|\t|\s*\|\s*)(?=[^\W\d]{2,14}\s*:)")
 _ANSWER_IS = re.compile(
     rf"^{_LEAD}(?=(?:{words('answer')})\s)[^:：]*?\b(?:is|are|ist|sind|lautet|est|sont|es|son|è|é|är)\s+(?P<text>\S.{{0,120}})$",
     re.I,

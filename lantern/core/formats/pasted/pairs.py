@@ -39,6 +39,8 @@ _PRESENTS = re.compile(r"^\W*(?:here (?:are|is)|hier (?:sind|ist)|voici|aquí (?
 _TICKED = re.compile(r"\s*[✅✔✓]\s*$")
 _SIGN = re.compile(r"^\s*[✅✔✓❌✗✘]")
 _RULE = re.compile(r"^[\s|:+-]+$")
+_ANSWERED_CHOICE = re.compile(r"^(.+ / .+?)\s+[-–—]\s+(.+)$")
+_DOES = re.compile(rf"^\W*(?:\d{{1,3}}[.)]\s+)?(?:\(\d+ points\)\s+)?{words('write')}(?!\w)", re.I)
 _MARK = re.compile(r"^\s*(?:[-*•]|\d{1,3}[.)])\s+(?=\S)")
 HEADS = re.compile(
     r"^(?:terms?|words?|definitions?|meanings?|translations?|vocabulary|left|right|questions?|answers?|begriffe?|wort|wörter|bedeutung"
@@ -118,6 +120,8 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
         bare = [_SOME_OPTION.sub("", line) for line in bare]
     elif len(set(named)) > FEWEST and "".join(named).startswith("ab"):
         return None  # they are options
+    if all((found := _ANSWERED_CHOICE.match(line)) and _is_chosen(found[1], found[2]) for line in bare):
+        return None  # "receive / recieve – receive"
     for between in _BETWEEN:
         if not all(map(between.search, bare)):
             continue
@@ -139,6 +143,8 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
             continue
         if all(map(_POINTED.search, (half[1] for half in halves))):
             continue  # what is right stands behind an arrow
+        if all(left.endswith(".") and _DOES.match(left) for left, _ in pairs):
+            continue  # "Name the river. – Tarn" asks
         if any(_SIGN.search(half[1]) or "__" in half[1] for half in halves):
             continue  # each says whether it is right, or has a gap
         if between is _FAR and ("".join(named) or any(_SOME_OPTION.match(half[1]) for half in halves)):
@@ -172,10 +178,10 @@ def _is_corrected(left: str, right: str) -> bool:
 
 
 def _is_chosen(left: str, right: str) -> bool:
-    """ "Sails are made of (stone, glass, cloth)." and "cloth": one of what stands in brackets."""
+    """ "Sails are made of (stone, glass, cloth)." and "cloth": one of what stands in brackets, or between strokes."""
     return any(
         right.strip(" .").casefold() in {part.strip().casefold() for part in re.split(r"[,/|;]", inside)}
-        for inside in re.findall(r"[(\[]([^()\[\]]+[,/|;][^()\[\]]+)[)\]]", left)
+        for inside in (*re.findall(r"[(\[]([^()\[\]]+[,/|;][^()\[\]]+)[)\]]", left), *([left] if " / " in left else []))
     )
 
 

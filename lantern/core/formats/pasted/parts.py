@@ -5,6 +5,7 @@ from dataclasses import dataclass, field, replace
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.block import Block
+from lantern.core.formats.pasted.codes import written_by
 from lantern.core.formats.pasted.labels import LETTER
 from lantern.core.formats.pasted.lines import OptionLine
 from lantern.core.formats.pasted.literal import code, literal
@@ -32,6 +33,8 @@ _REMARK = re.compile(r"^\W*\([^()?？؟_]{1,30}\)\W*$")
 """Between the number of a question and its text: "Question 1 (easy)"."""
 _CALLED = re.compile(r"^\s*\((?P<remark>[^()?]{1,40})\)\s*[:：]\s*(?=\S)")
 """The same before the text itself: "Q1 (easy, 2 points): …"."""
+_WRONG_LISTED = re.compile(rf"^\W*(?:{words('wrong_option')})\s*[:：]\s*(?P<texts>[^:：]+)$", re.I)
+_ANSWER_GLUED = re.compile(rf"\s+(?:{words('answer')})\s?[:：]\s*\(?(?P<answer>{LETTER})\)?\W*$", re.I)
 _OPTIONS_LISTED = re.compile(rf"^\s*(?:{words('option')})\s*[:：]\s*(?P<texts>[^:：]+[,;/|][^:：]+)$", re.I)
 _SPEAKS_FIRST = re.compile(
     r"^\W*(?:sure|certainly|of course|absolutely|gerne|klar|natürlich|bien sûr|claro|certo)\b[^.:!?]{0,60}[:!.]\s+"
@@ -135,6 +138,8 @@ class _Taker:
         self._has_gap = bool(self._lines) and any("__" in text for text in texts)
         self._prompt: list[Line] = []
         self._options: list[tuple[OptionLine, Line]] = []
+        self._wrong: list[str] = []
+        """Options that are called wrong, in a line of their own."""
         self._last = ""
         """What the line above was."""
         self._above: Line | None = None
@@ -161,6 +166,10 @@ class _Taker:
         if self._last == "answer" and not far and self._lists_on(text):
             parts.answer = f"{parts.answer} {text.strip()}"
             return "answer"
+        wrong = _WRONG_LISTED.match(text) if not self._options else None
+        if wrong:
+            self._wrong = [cell.strip() for cell in re.split(r"[,;/|]", wrong["texts"].rstrip(".")) if cell.strip()]
+            return "wrong"
         answer = line_of.answer(text)
         if answer is None and not self._options and not self._lettered:
             answer = line_of.short_answer(text) if "__" not in text else None  # "A: Have a ____ day!" speaks
@@ -195,6 +204,9 @@ class _Taker:
         if one is not None and self._is_about_an_option(one):
             parts.left.append(line.source)
             return "left"
+        glued = _ANSWER_GLUED.search(one.text) if one is not None and one.sure and parts.answer is None else None
+        if one is not None and glued:
+            one, parts.answer = replace(one, text=one.text[: glued.start()]), glued["answer"]
         if one is not None and (self._last != "why" or one.sure):
             one, feedback = line_of.without_feedback(one)
             parts.left += [feedback.strip(" )]*_")] if feedback else []
@@ -330,6 +342,9 @@ class _Taker:
 
     def finished(self) -> Parts:
         parts = self.parts
+        if self._wrong and parts.answer and not self._options:
+            every = [parts.answer, *self._wrong]
+            self._options = [(OptionLine("", one, False, False), Line(0, one, one)) for one in every]
         parts.options = self._in_turn([one for one, _ in self._options])
         if parts.answer is None and not self._keyed:
             crossed = _crossed(parts.options)
@@ -352,6 +367,8 @@ class _Taker:
         if level:
             parts.left.append(level[0].strip())
             parts.prompt[0] = parts.prompt[0][level.end() :]
+        if parts.prompt and not parts.by:
+            parts.prompt[0], parts.by = written_by(parts.prompt[0])
         if parts.prompt:
             parts.prompt[0], worth = line_of.points_in(parts.prompt[0])
             if worth is None:

@@ -19,7 +19,8 @@ _TRUTH_WITH_REASON = re.compile(
     re.I,
 )
 _LETTER_FIRST = re.compile(r"^(\s*)(?:\(\s*([A-L])\s*\)|_+\s*([A-L])\s*_+)\s+(?=\d{1,3}[.)]\s)")
-_PLACE = re.compile(r"^\s*[(\[_]*(\d{1,2})(?:[)\]_.:]+\s*|\s*[–-]\s+|\s+)(?P<text>[^\s\d].*)$")
+_PLACE = re.compile(r"^\s*[(\[_]*(?P<place>\d{1,2})(?:[)\]_.:]+\s*|\s*[–-]\s+|\s+)(?P<text>[^\s\d].*)$")
+_PLACE_BEHIND = re.compile(r"^\s*(?P<text>[^\W\d].*\S)\s*\((?P<place>\d{1,2})\)\s*$")
 FEWEST, FEWEST_IN_ORDER = 2, 3
 
 
@@ -93,6 +94,10 @@ def letters_behind(lines: list[str]) -> list[str]:
     ]
 
 
+def _place_in(line: str) -> "re.Match[str] | None":
+    return _PLACE.match(line) or _PLACE_BEHIND.match(line)
+
+
 def order_behind(lines: list[str]) -> list[str]:
     """ "3. We met the ferry.", "1. We left." below "Put the events in order." name their places: they become lettered
     lines, and behind what is asked stands which comes first."""
@@ -102,8 +107,8 @@ def order_behind(lines: list[str]) -> list[str]:
         if not line_of.asks_for_order(numbered[2] if numbered else line):
             continue
         below = (i for i in range(at + 1, len(lines)) if lines[i].strip())
-        found = {i: one for i in takewhile(lambda i: _PLACE.match(lines[i]), below) if (one := _PLACE.match(lines[i]))}
-        places = [int(one[1]) for one in found.values()]
+        found = {i: one for i in takewhile(lambda i: _place_in(lines[i]), below) if (one := _place_in(lines[i]))}
+        places = [int(one["place"]) for one in found.values()]
         is_whole = sorted(places) == list(range(1, len(places) + 1)) != places
         if len(places) < FEWEST_IN_ORDER or not is_whole:
             continue

@@ -14,6 +14,7 @@ from lantern.core.formats.pasted.fields import (
     seems_answered,
     sums,
 )
+from lantern.core.formats.pasted.given import answered_list
 from lantern.core.formats.pasted.headings import is_heading, speaks
 from lantern.core.formats.pasted.made import ASKS
 from lantern.core.formats.pasted.source import Line
@@ -44,7 +45,7 @@ def several_in(block: Block, key: str | None) -> Several | None:
     inner = sub_questions(block, key)
     if inner is not None:
         return Several(inner[1], above=inner[0], below=Block([]))
-    return _as_options(block)
+    return _chosen_from(block) or _as_options(block)
 
 
 def _alike(block: Block) -> Several | None:
@@ -62,7 +63,7 @@ def _headed(block: Block) -> Several | None:
     lines, texts = block.filled, block.texts
     if len(lines) <= FEWEST_ALIKE or not is_heading(texts[0]) or not any(all(map(one, texts[1:])) for one in _TOLD):
         return None
-    return _each(block, [line.saying(_LABEL.sub("", line.text)) for line in lines[1:]], above=lines[:1])
+    return _each(block, lines[1:], above=lines[:1])
 
 
 def _between(block: Block) -> Several | None:
@@ -111,10 +112,21 @@ def _as_options(block: Block) -> Several | None:
     return _each(block, rest, above=lines[:1])
 
 
+def _chosen_from(block: Block) -> Several | None:
+    """ "Which is spelled correctly?", and below it lists of words, each with the one that is right."""
+    first, *lines = block.filled or [Line(0, "", "")]
+    chosen = [answered_list(line.saying(_LABEL.sub("", line.text))) for line in lines if _LABEL.match(line.text)]
+    if len(chosen) < FEWEST_ALIKE or len(chosen) != len(lines) or not all(chosen):
+        return None
+    return Several([Block([first, *one], None, block.section) for one in chosen], Block([]), Block([]))
+
+
 def _is_asked(text: str) -> bool:
     return text.rstrip().endswith(ASKS[:3]) or answers_itself(text)
 
 
 def _each(block: Block, lines: Sequence[Line], above: Sequence[Line] = (), below: Sequence[Line] = ()) -> Several:
+    if all(_LABEL.match(line.text) for line in lines):
+        lines = [line.saying(_LABEL.sub("", line.text)) for line in lines]
     asked = [Block([line], None, block.section) for line in lines]
     return Several(asked, Block([*above]), Block([*below]))

@@ -27,7 +27,7 @@ WHETHER_TRUE = re.compile(
 )
 _SAID_TRUE = re.compile(
     rf"(?P<before>.*?)\s*(?:[(\[（]\s*(?P<a>{_T}|{_F}|[TFRWVtf√×])\s*[.!]?\s*[)\]）]|\s(?:->|=>|[-–—→])\s*(?P<b>{_T}|{_F}|[TF])|\t+(?P<c>{_T}|{_F}|[TF])"
-    rf"|[✅✔✓☑❌✗]\s*(?P<d>{_T}|{_F})|(?<=[.!?])\s+(?P<e>{_T}|{_F})|(?<=[.!])\s+(?P<f>[TFRVW])(?=\s*$|\s+[-–—:]\s))(?P<behind>\s*$|[.!]?\s*$|\s*\([^()]+\)\W*|\s*[-–—:,]\s*\S.*|[.!]\s+\S.*)$",
+    rf"|[✅✔✓☑❌✗]\s*(?P<d>{_T}|{_F})|(?<=[.!?])\s+(?P<e>{_T}|{_F})|(?<=[.!])\s+(?P<f>[TFRVW])(?=\s*$|\s+(?:[-–—:→]|->)\s))(?P<behind>\s*$|[.!]?\s*$|\s*\([^()]+\)\W*|\s*(?:->|[-–—:,→])\s*\S.*|[.!]\s+\S.*)$",
     re.I | re.S,
 )
 
@@ -54,7 +54,7 @@ def true_false_fields(prompt: str, parts: Parts, new_id: NewId, language: str) -
     is_true, why = _truth_of(parts.answer or "")
     if statement and not asks:
         word = next(statement[name] for name in "abcdef" if statement[name])
-        behind = re.sub(r"^[\s–—:,.!-]+", "", statement["behind"]).strip("()")
+        behind = re.sub(r"^[\s–—:,.!→>-]+", "", statement["behind"]).strip("()")
         if is_true is None and parts.answer is None:
             is_true, why = _truth_of(word)[0], behind
             prompt = statement["before"].strip()

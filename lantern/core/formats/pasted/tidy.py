@@ -10,6 +10,14 @@ from itertools import pairwise, repeat, takewhile
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.asking_letters import with_asking_letters
 from lantern.core.formats.pasted.bold_gaps import with_gaps_for_bold
+from lantern.core.formats.pasted.codes import (
+    chosen_within,
+    judged,
+    keys_in_headings,
+    letters_that_ask,
+    signs_behind,
+    without_codes,
+)
 from lantern.core.formats.pasted.decimals import counted_through
 from lantern.core.formats.pasted.headings import says_what_to_do
 from lantern.core.formats.pasted.labels import LETTER, SERIES, index_of, number_of
@@ -50,6 +58,7 @@ _PICTURE = (
 _PICTURES = re.compile(rf"^(\s*)(?:{_PICTURE})+(?=\S)|(?<=[\d.:?!])\s+(?:{_PICTURE})+$")
 _ONLY_PICTURES = re.compile(rf"^\s*(?:{_PICTURE})+$")
 _SOME_SIGN = re.compile(r"[✅✔✓❌✗✘]")
+_FAR_APART = re.compile(r"\s{3,}|\t+")
 _SIGNED = re.compile(r"([^✅✔✓❌✗✘]*\w[^✅✔✓❌✗✘]*?)\s*([✅✔✓❌✗✘])")
 _CIRCLE = re.compile(r"^(\s*)O\s+(?=\S)")
 """A letter that stands for a circle to be crossed."""
@@ -95,7 +104,10 @@ _DEFINITION = re.compile(
     r"^\s*\**(?:definition|meaning|bedeutung|erklärung|définition|definición)\s*:\**\s*(?=\S)", re.I
 )
 _RADIO = re.compile(r"^(\s*(?:[-*•]\s+)?)([🔘🔵⚪⚫⭕◯])\s*(?=\S)")
-_POINTS_FAR_BEHIND = re.compile(r"(?:\s{3,}|\t)[/_]?\s?/\s?(\d{1,2})\s*$")
+_POINTS_FAR_BEHIND = re.compile(
+    rf"(?:\s{{3,}}|\t)_*(?:\s?/\s?(\d{{1,2}})\s*(?:{words('points')})?|\s?(\d{{1,2}})\s*(?:{words('points')}))\.?\s*$",
+    re.I,
+)
 _LETTER_ASKS = re.compile(r"^(\s*)\(?([A-L])[.)]\s+(?=\S)")
 _ONE = re.compile(r"^\s*\(?1[.)]\s")
 _SOME_NUMBER = re.compile(r"^(\s*)\(?(\d{1,2})[.)]\s+(?=\S)")
@@ -108,7 +120,7 @@ _BLANK_FOR_LETTER = re.compile(r"^(\s*\d{1,3}[.)]\s*)[_(]{1,}[\s_]*[_)]\s+(?=\S)
 def tidy(lines: list[Line]) -> list[Line]:
     """The lines in the usual ways of writing."""
     lines = _with_signed_rows(_with_pictures_as_bullets(_with_radio_buttons(lines)))
-    texts = [_bare(line.text) if line.text else "" for line in lines]
+    texts = [_bare(text) if text else "" for text in judged([line.text for line in lines])]
     for step in _STEPS:
         texts = step(texts)
     return [line if line.code else line.saying(text) for line, text in zip(lines, texts, strict=True)]
@@ -151,17 +163,30 @@ def _with_pictures_as_bullets(lines: list[Line]) -> list[Line]:
 
 
 def _with_signed_rows(lines: list[Line]) -> list[Line]:
-    """ "2 ❌ 3 ❌ 4 ✅": options in one line, each with its sign behind it."""
+    """ "2 ❌ 3 ❌ 4 ✅", or "root ✓   stem   leaf": options in one line, each, or the right one, with its sign."""
     made = list(lines)
     for at, line in enumerate(lines):
         is_signed = not line.code and len(line.text) <= LONGEST_CLUE and _SOME_SIGN.search(line.text)
-        found = _SIGNED.findall(line.text) if is_signed else []
-        ticked = [sign in "✅✔✓" for _, sign in found]
-        if len(found) >= FEWEST_EITHER and any(ticked) and not all(ticked) and not _SIGNED.sub("", line.text).strip():
-            marked = zip(SERIES[0], found, ticked, strict=False)
-            row = "  ".join(f"{name}) {text.strip()}{' (correct)' if tick else ''}" for name, (text, _), tick in marked)
-            made[at] = line.saying(row)
+        found = _signed(line.text.strip()) if is_signed else []
+        ticked = [tick for _, tick in found]
+        if len(found) >= FEWEST_EITHER and any(ticked) and not all(ticked):
+            row = (
+                f"{name}) {text}{' (correct)' if tick else ''}"
+                for name, (text, tick) in zip(SERIES[0], found, strict=False)
+            )
+            made[at] = line.saying("  ".join(row))
     return made
+
+
+def _signed(text: str) -> list[tuple[str, bool]]:
+    """(each option, whether a tick stands at it), where the whole line is such options."""
+    cells = _FAR_APART.split(text)
+    if len(cells) >= FEWEST_EITHER and sum(_SOME_SIGN.search(cell) is not None for cell in cells) == 1:
+        parted = [(_SOME_SIGN.sub("", cell).strip(), any(sign in cell for sign in "✅✔✓")) for cell in cells]
+        return parted if all(cell and not _LETTERED.match(cell) for cell, _ in parted) else []
+    if _SIGNED.sub("", text).strip():
+        return []
+    return [(cell.strip(), sign in "✅✔✓") for cell, sign in _SIGNED.findall(text)]
 
 
 def _says_something(text: str) -> bool:
@@ -219,7 +244,10 @@ def _with_points(lines: list[str]) -> list[str]:
     lines = [_points_before(_POINTS_DASHED.sub(r" (\1)", line)) for line in lines]
     far = [at for at, line in enumerate(lines) if _POINTS_FAR_BEHIND.search(line)]
     if len(far) > 1:
-        lines = [_POINTS_FAR_BEHIND.sub(r" (\1 points)", line) if at in far else line for at, line in enumerate(lines)]
+        lines = [
+            _POINTS_FAR_BEHIND.sub(lambda found: f" ({found[1] or found[2]} points)", line) if at in far else line
+            for at, line in enumerate(lines)
+        ]
     counted = [at for at, line in enumerate(lines) if line.endswith("]") and line_of.question_number(line)]
     found = [at for at, line in enumerate(lines) if _POINTS_BEHIND.search(line) and line_of.question_number(line)]
     if len(found) < 2 or set(counted) - set(found):
@@ -454,6 +482,11 @@ def _in_turn(lines: Iterable[str], pattern: "re.Pattern[str]", value: Callable[[
 
 _STEPS: tuple[Callable[[list[str]], list[str]], ...] = (
     _without_decoration,
+    without_codes,
+    keys_in_headings,
+    chosen_within,
+    signs_behind,
+    letters_that_ask,
     _with_usual_numbers,
     with_asking_letters,
     counted_through,

@@ -20,6 +20,9 @@ MANY_ANSWERS = said(
     "many_answers", "The answer below it names several questions by their numbers. Give this one its own."
 )
 BRACKETS_AS_GAPS = said("brackets_as_gaps", "What stands in brackets was taken as gaps.")
+BLANK_AS_OPEN = said(
+    "blank_as_open", "Nothing says what belongs into the blank: it was taken for a question that is answered freely."
+)
 WORD_AS_ANSWER = said(
     "word_as_answer", "The word in brackets behind it was taken as what belongs into the gap, not as a help for it."
 )

@@ -110,7 +110,7 @@ def _answered(text: str, at: int, asked: Asked, headings: frozenset[str]) -> tup
     at = _behind_headings(text, _behind_others(text, at, asked.number), headings)
     own = _COUNTED.match(text, at)
     is_counted = own is not None and int(own["number"]) == asked.number
-    ways = [own] if own is not None and is_counted else [_UNCOUNTED.match(text, at)]
+    ways: list[re.Match[str] | None] = [own if is_counted else _UNCOUNTED.match(text, at)]
     if getattr(asked.item, "pairs", ()):  # whose parts are counted
         ways.append(_UNCOUNTED.match(text, at))
     for found in filter(None, ways):
