@@ -11,10 +11,10 @@ from lantern.core.formats.pasted.exercises import Exercise, answered, exercises_
 from lantern.core.formats.pasted.headings import Headings, bare_heading, name_of_heading, section_of, speaks
 from lantern.core.formats.pasted.keys import Key, without_key
 from lantern.core.formats.pasted.numbering import are_answered, numbering_of, places_in_lists
+from lantern.core.formats.pasted.patterns import ASKS_WITHIN
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.pasted.titles import title_of
 
-_ASKS_WITHIN = re.compile(r"[?？؟](?:\s|$)|__")
 _NAME = re.compile(r"[^\W\d_][^\W\d]+(?:\s[^\W\d_][^\W\d]+)?")
 _ANSWERED = re.compile(r"[?？؟]\s+[^\s?？؟(\[_][^?？؟_]{0,60}$")
 MOST_LAST_LINES, MOST_OF_PROSE = 3, 40
@@ -167,7 +167,7 @@ class _Cutter:
         """Whether the paragraph from here says what is right of the options above it: "Level: B1", "Answer: C"."""
         paragraph = [*takewhile(lambda line: not line.is_blank, self._body[at:])]
         says = [line_of.answer(line.text) is not None for line in (*current.filled, *paragraph)]
-        asks = any(_ASKS_WITHIN.search(line.text) or line_of.option(line) for line in paragraph[:1])
+        asks = any(ASKS_WITHIN.search(line.text) or line_of.option(line) for line in paragraph[:1])
         has_options = len([line for line in current.filled[1:] if line_of.option(line)]) > 1
         return has_options and not asks and sum(says) == 1 and any(says[len(current.filled) :])
 
@@ -179,7 +179,7 @@ class _Cutter:
                 break
             paragraph.append(line)
         starred = sum(line_of.marked_plain(line) is not None for line in paragraph)
-        return len(paragraph) >= 2 and 0 < starred < len(paragraph) and not _ASKS_WITHIN.search(paragraph[0].text)
+        return len(paragraph) >= 2 and 0 < starred < len(paragraph) and not ASKS_WITHIN.search(paragraph[0].text)
 
 
 def _is_answer(line: Line) -> bool:

@@ -7,6 +7,7 @@ from itertools import islice, pairwise
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.below import belongs
+from lantern.core.formats.pasted.patterns import ASKS_WITHIN
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
 
@@ -37,7 +38,6 @@ _TO_FILL_IN = re.compile(
 )
 _ASKS = ("?", "？", "؟")
 _SHOUTED = re.compile(r"^[A-ZÀ-Þ][A-ZÀ-Þ\s-]{3,40}:?$")
-_ASKS_WITHIN = re.compile(r"[?？؟](?:\s|$)|__")
 LONGEST_NAME, LONGEST_HEADING, TWICE = 80, 100, 2
 
 
@@ -156,7 +156,7 @@ class Headings:
         below = self._body[at + 1] if at + 1 < len(self._body) else None
         if not _SHOUTED.match(text) or below is None or below.is_blank:
             return False
-        return self._counts and (line_of.numbered(below) is not None or _ASKS_WITHIN.search(below.text) is not None)
+        return self._counts and (line_of.numbered(below) is not None or ASKS_WITHIN.search(below.text) is not None)
 
     def _first_filled(self, places: range) -> Line | None:
         return next((self._body[at] for at in places if not self._body[at].is_blank), None)

@@ -8,6 +8,7 @@ from itertools import dropwhile, takewhile
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.headings import SECTION, name_of_heading, repeated_names, section_of
 from lantern.core.formats.pasted.labels import LETTER, number_of
+from lantern.core.formats.pasted.patterns import WORTH
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
 
@@ -51,7 +52,7 @@ MOST_LOOKED_AT = 20_000
 """Lines that are read, in all, in search of a key."""
 _COUNTED_GAP = re.compile(r"\(\d{1,2}\)\s*_{2,}|_{2,}\s*\(\d{1,2}\)")
 _ASKS = ("?", "？", "؟")
-_WORTH = re.compile(rf"\s*[(\[]\s*\d{{1,3}}\s*(?:{words('points')})?\.?\s*[)\]]\s*$", re.I)
+_WORTH = re.compile(rf"\s*{WORTH}\s*$", re.I)
 """How many points an answer is worth."""
 MOST_LEFT = 2
 """Lines that say no answer, a signature, by which a key may be longer than its answers."""

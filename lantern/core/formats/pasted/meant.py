@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.labels import LETTER, SERIES, index_of, number_of, same_script
 from lantern.core.formats.pasted.lines import OptionLine
-from lantern.core.formats.pasted.tidy import circled_number
+from lantern.core.formats.pasted.rare.tidy import circled_number
 from lantern.core.formats.sayings import saying, words
 
 _SEVERAL = re.compile(rf"\s*(?:,|;|&|\+|/|、|(?<!\w){words('both')}(?!\w))\s*", re.I)

@@ -5,10 +5,10 @@ import re
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.headings import is_heading, says_what_to_do, section_of
 from lantern.core.formats.pasted.keys import Key
+from lantern.core.formats.pasted.patterns import ASKS_WITHIN
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
 
-_ASKS_WITHIN = re.compile(r"[?？؟](?:\s|$)|__")
 FEWEST_NESTED = 2
 
 
@@ -77,7 +77,7 @@ def _is_list_below(body: list[Line], first: int, run: list[tuple[int, str, str]]
     told = behind is not None and line_of.answer(behind.text) is not None and says_what_to_do(text)
     asks = (ends or told) and line_of.option(above) is None
     heads = is_heading(text) or section_of(text.strip("*_# ")) is not None
-    asking = sum(_ASKS_WITHIN.search(said) is not None for _, _, said in run)
+    asking = sum(ASKS_WITHIN.search(said) is not None for _, _, said in run)
     alone = all(line_of.options_in_one_line(above.saying(said)) for _, _, said in run)
     return asks and not heads and not alone and asking * 2 < len(run) > 1 and not _says_true(run)
 

@@ -10,6 +10,7 @@ from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.dates import is_date
 from lantern.core.formats.pasted.labels import LETTER
 from lantern.core.formats.pasted.lines import is_labelled
+from lantern.core.formats.pasted.patterns import WORTH
 from lantern.core.formats.pasted.tails import stands_apart
 from lantern.core.formats.sayings import words
 from lantern.core.messages import Message, said
@@ -47,7 +48,7 @@ _LABEL_FIRST = re.compile(
     rf"^\W*(?!(?:{words('do')}|{words('write')}|{words('ordering')})(?!\w))[^\W\d_]{{3,15}}:\s+(?=\S.*\s)", re.I
 )
 _A_TITLE = re.compile(r"^[^.?!:;,_…]{1,40}$")
-_WORTH = re.compile(rf"[(\[]\s*\d{{1,3}}\s*(?:{words('points')})?\.?\s*[)\]]\W*$", re.I)
+_WORTH = re.compile(rf"{WORTH}\W*$", re.I)
 _TO_CHOOSE = re.compile(r"\([^()/]{1,30}/[^()]{1,60}\)")
 _POINTS_ON = re.compile(r"→|->|=>|\?\s|\s/\s.*\s/\s|\?$")
 _ONLY_FIGURES = re.compile(
@@ -79,7 +80,8 @@ MOST_WORDS_TYPED = 8
 class _Look:
     """What an item says: `typed` are the answers and the text with gaps, `is_open` that anything may be written,
     `apart` the last line of what is asked where it stands alone in the text, `why` the explanation,
-    `ratio` a number that is right, as a fraction, `is_number` that a number is typed."""
+    `ratio` a number that is right, as a fraction, `is_number` that a number is typed, `members` what is sorted into
+    groups."""
 
     prompt: str
     options: tuple[str, ...]
@@ -91,10 +93,11 @@ class _Look:
     ratio: str = ""
     apart: str = ""
     why: str = ""
+    members: tuple[str, ...] = ()
 
     @property
     def all(self) -> tuple[str, ...]:
-        return (self.prompt, *self.options, *self.answers)
+        return (self.prompt, *self.options, *self.answers, *self.members)
 
 
 def odd(fields: dict[str, Any], block: Block | None = None) -> Message | None:
@@ -112,6 +115,7 @@ def odd(fields: dict[str, Any], block: Block | None = None) -> Message | None:
         is_number="value" in fields,
         ratio=str(value) if isinstance(value := fields.get("value"), Fraction) and value.denominator > 1 else "",
         why=str(fields.get("explanation", ""))[:LONGEST_LOOKED_AT],
+        members=tuple(str(member["text"]) for member in fields.get("members", ())),
     )
     strange = next((found for found in (check(look) for check in _CHECKS) if found), None)
     if strange is not None:

@@ -5,6 +5,7 @@ from dataclasses import dataclass, replace
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.labels import LETTER
+from lantern.core.formats.pasted.patterns import CELL_OF_OPTION
 from lantern.core.formats.sayings import words
 
 FEWEST, MOST_WORDS_BY_COMMA = 3, 3
@@ -33,7 +34,6 @@ _COLUMNS, _FAR, _EQUALS, _COLON, _SLASH, _COMMA = (
     _BETWEEN[10],
 )
 _OPTIONS_WITHIN = re.compile(r"(?:^|\s)\(?a[.)]\s.*\s\(?b[.)]\s", re.I)
-_SOME_OPTION = re.compile(r"^\(?([A-La-l])[.)]\s")
 _POINTED = re.compile(r"→|⇒|->|=>")
 _PRESENTS = re.compile(r"^\W*(?:here (?:are|is)|hier (?:sind|ist)|voici|aquí (?:están|tienes)|ecco)\s+", re.I)
 _TICKED = re.compile(r"\s*[✅✔✓]\s*$")
@@ -115,9 +115,9 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
     bare = [_MARK.sub("", line).strip().strip("|").strip() for line in lines]
     if all(map(_TICKED.search, bare)):
         bare = [_TICKED.sub("", line) for line in bare]  # all of them are right
-    named = [found[1].lower() if (found := _SOME_OPTION.match(line)) else "" for line in bare]
+    named = [found[1].lower() if (found := CELL_OF_OPTION.match(line)) else "" for line in bare]
     if "".join(named) == _ALPHABET[: len(named)]:
-        bare = [_SOME_OPTION.sub("", line) for line in bare]
+        bare = [CELL_OF_OPTION.sub("", line) for line in bare]
     elif len(set(named)) > FEWEST and "".join(named).startswith("ab"):
         return None  # they are options
     if all((found := _ANSWERED_CHOICE.match(line)) and _is_chosen(found[1], found[2]) for line in bare):
@@ -147,7 +147,7 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
             continue  # "Name the river. – Tarn" asks
         if any(_SIGN.search(half[1]) or "__" in half[1] for half in halves):
             continue  # each says whether it is right, or has a gap
-        if between is _FAR and ("".join(named) or any(_SOME_OPTION.match(half[1]) for half in halves)):
+        if between is _FAR and ("".join(named) or any(CELL_OF_OPTION.match(half[1]) for half in halves)):
             continue
         if all(map(_POINTED.search, bare)) and all(_is_corrected(*half) for half in halves):
             continue
@@ -160,7 +160,7 @@ def _pairs_in(lines: list[str], *, headed: bool) -> PairList | None:
             continue
         if between is _COLON and any(left.casefold() in _ANSWERING for left, _ in pairs):
             continue
-        if len({_SOME_OPTION.sub("", left).casefold() for left, _ in pairs}) * 2 <= len(pairs):
+        if len({CELL_OF_OPTION.sub("", left).casefold() for left, _ in pairs}) * 2 <= len(pairs):
             continue
         if between is _COLON and any(right.endswith(("?", "!", "？", "！")) for _, right in pairs):
             continue  # people speak
@@ -199,7 +199,7 @@ def _is_word_list(pairs: list[tuple[str, str]]) -> bool:
 
 def _has_options(lines: list[str]) -> bool:
     """Whether the last of several lines are lettered in turn, and the first is not."""
-    lettered = [found[1].lower() if (found := _SOME_OPTION.match(line)) else "" for line in lines]
+    lettered = [found[1].lower() if (found := CELL_OF_OPTION.match(line)) else "" for line in lines]
     options = lettered[1:]
     return not lettered[0] and options == [chr(ord("a") + at) for at in range(len(options))]
 

@@ -5,10 +5,10 @@ from dataclasses import dataclass, field, replace
 
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.block import Block
-from lantern.core.formats.pasted.codes import written_by
 from lantern.core.formats.pasted.labels import LETTER
 from lantern.core.formats.pasted.lines import OptionLine
 from lantern.core.formats.pasted.literal import code, literal
+from lantern.core.formats.pasted.rare.codes import written_by
 from lantern.core.formats.pasted.source import BULLET, Line
 from lantern.core.formats.sayings import words
 from lantern.core.questions.kinds.choice import MIN_OPTIONS

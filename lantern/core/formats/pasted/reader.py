@@ -12,8 +12,6 @@ from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import replace
 from typing import Any
 
-from pydantic import ValidationError
-
 from lantern.core.formats.exchange import MOST_ENTRIES, Alternative, Entry, Incoming, line_place
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.alone import with_labels, with_letters, with_numbers
@@ -23,7 +21,6 @@ from lantern.core.formats.pasted.asking import (
     beside_the_key,
     counted_twice,
     is_passage,
-    may_ask,
     unsure,
     waits,
     with_doubts,
@@ -32,7 +29,7 @@ from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.blocks import Cut, cut
 from lantern.core.formats.pasted.capitals import CAPITALS_AS_KEY, marked_by_capitals
 from lantern.core.formats.pasted.columns import one_column, one_to_a_line
-from lantern.core.formats.pasted.fields import fields_of, match_fields, seems_answered
+from lantern.core.formats.pasted.fields import fields_of, seems_answered
 from lantern.core.formats.pasted.given import (
     banks_of,
     gives_numbered_gaps,
@@ -40,27 +37,22 @@ from lantern.core.formats.pasted.given import (
     with_options_from_above,
     with_sentences_of_gaps,
 )
-from lantern.core.formats.pasted.groups import Groups, classify_fields, groups_of, of_pairs
+from lantern.core.formats.pasted.groups import groups_of
 from lantern.core.formats.pasted.keys import with_key_last
 from lantern.core.formats.pasted.lists import counted_pairs, with_items_counted, with_signs_said
-from lantern.core.formats.pasted.literal import literal
 from lantern.core.formats.pasted.made import Made
+from lantern.core.formats.pasted.maker import Maker
 from lantern.core.formats.pasted.neighbours import beside_others
 from lantern.core.formats.pasted.oddities import odd
-from lantern.core.formats.pasted.pairs import PairList, pairs_of
+from lantern.core.formats.pasted.pairs import pairs_of
 from lantern.core.formats.pasted.parts import Parts, taken_apart
+from lantern.core.formats.pasted.rare.tidy import tidy
 from lantern.core.formats.pasted.several import several_in
 from lantern.core.formats.pasted.source import Line, lines_of, says_who_wrote
 from lantern.core.formats.pasted.tables import Table, is_headed, tables_in
 from lantern.core.formats.pasted.tails import without_tails
-from lantern.core.formats.pasted.tidy import tidy
 from lantern.core.formats.pasted.usual import looked_over
 from lantern.core.formats.pasted.words import (
-    COLONS_AS_PAIRS,
-    COMMAS_AS_PAIRS,
-    LISTS_AS_GROUPS,
-    MAY_ASK,
-    NO_QUESTION,
     glued,
     left_out,
     unusual,
@@ -68,15 +60,10 @@ from lantern.core.formats.pasted.words import (
 from lantern.core.formats.sheet_rows import read_rows
 from lantern.core.formats.weights import weigh
 from lantern.core.messages import Message, said
-from lantern.core.questions import read_item
 from lantern.core.questions.companions import NewId
-from lantern.core.questions.items import Item
-from lantern.core.questions.kinds.match import PAIRS_IN_ONE
-from lantern.core.sentences import message_of
 
 LONGEST_TEXT, MOST_LINES = 400_000, 20_000
 MOST_SECONDS, FEWEST_SECONDS = 1200, 5
-LONGEST_PAGE = 4000
 FEWEST_IN_A_ROW = 3
 
 
@@ -105,7 +92,7 @@ def _found_in(lines: list[Line], reader: "_Reader", incoming: Incoming) -> Itera
     wrote = [line for line in lines if says_who_wrote(line.text)]
     pages = [line for at, line in enumerate(lines) if _is_page_number(lines, at)]
     beside = [Block([line]) for line in wrote] + ([Block(pages)] if pages else [])
-    yield from (reader.prose(block, wanted=False) for block in beside)
+    yield from (reader.maker.prose(block, wanted=False) for block in beside)
     taken = {line.at for line in (*wrote, *pages)}
     lines = [line.saying("") if line.at in taken else line for line in lines]
     for step in _BEFORE:
@@ -133,6 +120,7 @@ _BEFORE: tuple[Callable[[list[Line]], list[Line]], ...] = (
 class _Reader:
     def __init__(self, new_id: NewId, language: str, choices: Mapping[str, str]) -> None:
         self._new_id, self._language, self._choices = new_id, language, choices
+        self.maker = Maker(new_id, language)
 
     def entries_of(self, lines: list[Line], incoming: Incoming) -> Iterator[Found]:
         rest, tables = _without_tables(lines)
@@ -141,17 +129,17 @@ class _Reader:
         lines = rest
         whole = _joined(lines)
         if whole.filled and (groups := groups_of(whole.text)) is not None:
-            yield self._groups(whole, groups)
+            yield self.maker.groups(whole, groups)
             return
         if whole.filled and (pairs := pairs_of(whole.text)) is not None:  # numbered words are no numbered questions
             if pairs.title:
                 incoming.title = pairs.title[:200]
-            yield from self._pairs(whole, replace(pairs, by_colon=False))  # there is nothing else that it could be
+            yield from self.maker.pairs(whole, replace(pairs, by_colon=False))  # there is nothing else that it could be
             return
         listed = counted_pairs(lines)
         if listed is not None:
             first, end, pairs = listed
-            yield from self._pairs(Block(lines[first:end]), pairs)
+            yield from self.maker.pairs(Block(lines[first:end]), pairs)
             lines = [*lines[:first], *(line.saying("") for line in lines[first:end]), *lines[end:]]
         cuts = cut(lines)
         if cuts.title:
@@ -167,18 +155,18 @@ class _Reader:
         asking = [asks(block, parts) or any(block is one for one in lone) for block, parts, _ in blocks]
         if blocks and not tables and not listed and not any(asking):
             incoming.title = ""
-            yield self.prose(_joined(lines), wanted=False)
+            yield self.maker.prose(_joined(lines), wanted=False)
             return
         read = with_doubts(counted_twice(beside_the_key(blocks, cuts.key), cuts.key))
         for block, parts, found in beside_others(read, cuts.key):
             is_asked = parts is None or asks(block, parts) or any(block is one for one in lone)
             if parts is not None and not is_asked and not waits(block, found):
-                yield self.prose(block, wanted=is_passage(block))
+                yield self.maker.prose(block, wanted=is_passage(block))
             else:
                 yield from found
         unused = [] if given else cuts.key.unused((block.section, block.number) for block in cuts.blocks)
         for line in (*cuts.passed, *cuts.key.left, *unused):
-            yield self.prose(Block([line]), wanted=False)
+            yield self.maker.prose(Block([line]), wanted=False)
 
     def _rows(self, table: Table, incoming: Incoming) -> Iterator[Found]:
         """A table among the lines, read as a sheet."""
@@ -196,14 +184,14 @@ class _Reader:
     def _read(self, block: Block, cuts: Cut, bank: tuple[str, ...] = ()) -> tuple[Parts | None, list[Found]]:
         """(the parts of the block, where it has some; what it is)."""
         if block.exercise is not None:
-            return None, [self._exercise(block)]
+            return None, [self.maker.exercise(block)]
         key = cuts.key.of(block.section, block.number)
         groups = groups_of(block.text) if key is None else None
         if groups is not None:
-            return None, [self._groups(block, groups)]
+            return None, [self.maker.groups(block, groups)]
         pairs = pairs_of(block.text) if key is None else None
         if pairs is not None:
-            return None, list(self._pairs(block, pairs))
+            return None, list(self.maker.pairs(block, pairs))
         several = self._several(block, key, cuts)
         return (None, several) if several is not None else self._question(block, key, bank)
 
@@ -216,7 +204,7 @@ class _Reader:
         around = [*([(above, is_passage(above))] if above.filled else []), *([(below, False)] if below.filled else [])]
         shown = several.asked[: MOST_ENTRIES + 1]  # of more, nothing is shown
         asked = [found for one in shown for found in self._read(one, cuts)[1]]
-        return [*(self.prose(one, wanted=wanted) for one, wanted in around), *asked]
+        return [*(self.maker.prose(one, wanted=wanted) for one, wanted in around), *asked]
 
     def _question(self, block: Block, key: str | None, bank: tuple[str, ...]) -> tuple[Parts, list[Found]]:
         parts, made = self._taken(block, key, bank, glues=True)
@@ -276,111 +264,19 @@ class _Reader:
         sure = made.sure and not parts.glued and not parts.answered_twice and not parts.unread
         shown = []
         for says, fields in readings:
-            item = self._item(self._with_facts(made, parts, fields))
+            item = self.maker.item(self._with_facts(made, parts, fields))
             if not isinstance(item, Message):
                 shown.append(Alternative(says=says, item=item))
         if made.fields is None:
             return Entry(place=place, text=text, sentences=tuple(sentences), sure=False, readings=tuple(shown))
         fields = self._with_facts(made, parts)
-        item = self._item(fields)
+        item = self.maker.item(fields)
         if isinstance(item, Message):
             return Entry(place=place, text=text, sentences=(item,), sure=False)
         strange = odd(fields, block)
         if strange is not None:
             sure, sentences = False, [*sentences, strange]
         return Entry(place=place, text=text, item=item, sentences=tuple(sentences), sure=sure, readings=tuple(shown))
-
-    def _item(self, fields: dict[str, Any]) -> Item | Message:
-        try:
-            return read_item.validate_python(fields | {"id": self._new_id()})
-        except ValidationError as error:
-            problem = error.errors()[0]
-            place = ".".join(str(part) for part in problem["loc"][1:])
-            return said("at_place", "{place}: {what}", place=place, what=message_of(problem))
-
-    def _exercise(self, block: Block) -> Found:
-        exercise = block.exercise
-        assert exercise is not None
-        place = line_place(block.at)
-        if exercise.pairs is None:
-            unsaid = (
-                "Nothing says what belongs together. Add a line “Answer: 1-b, 2-a”, or write each pair in one line."
-            )
-            return Found(
-                block.at, Entry(place=place, text=block.text, sentences=(said("pairs_unsaid", unsaid),), sure=False)
-            )
-        partners = {right for _, right in exercise.pairs}
-        pairs = [(literal(exercise.left[one]), literal(exercise.right[other])) for one, other in exercise.pairs]
-        fields = match_fields(literal(exercise.prompt), pairs, self._new_id, self._language)
-        extra = [text for at, text in enumerate(exercise.right) if at not in partners]
-        fields |= {"extra": [{"id": self._new_id(), "text": text} for text in extra]} if extra else {}
-        item = self._item(fields)
-        if isinstance(item, Message):
-            return Found(block.at, Entry(place=place, text=block.text, sentences=(item,), sure=False))
-        used = (exercise.prompt, *exercise.left, *exercise.right)
-        rows = block.lines[: exercise.rows_end - exercise.first]
-        apart = [line for line in rows if not line.is_blank and not any(text and text in line.text for text in used)]
-        sentences = tuple(left_out(line.source) for line in apart)
-        return Found(block.at, Entry(place=place, text=block.text, item=item, sentences=sentences))
-
-    def _groups(self, block: Block, groups: Groups) -> Found:
-        place = line_place(block.at)
-        item = self._item(classify_fields(_literal(groups), self._new_id, self._language))
-        if isinstance(item, Message):
-            return Found(block.at, Entry(place=place, text=block.text, sentences=(item,), sure=False))
-        told = () if groups.is_whole else (LISTS_AS_GROUPS,)
-        return Found(block.at, Entry(place=place, text=block.text, item=item, sentences=told, sure=groups.is_whole))
-
-    def _pairs(self, block: Block, pairs: PairList) -> Iterator[Found]:
-        for at in range(0, len(pairs.pairs), PAIRS_IN_ONE):
-            some = [(literal(left), literal(right)) for left, right in pairs.pairs[at : at + PAIRS_IN_ONE]]
-            groups = of_pairs(literal(pairs.prompt), some)
-            fields = (
-                classify_fields(groups, self._new_id, self._language)
-                if groups
-                else match_fields(literal(pairs.prompt), some, self._new_id, self._language)
-            )
-            item = self._item(fields)
-            place = line_place(block.at)
-            if isinstance(item, Message):
-                yield Found(block.at, Entry(place=place, text=block.text, sentences=(item,), sure=False))
-            else:
-                strange = odd(fields)
-                doubts = (
-                    _taken_as_heading(pairs.guessed) if pairs.guessed else None,
-                    COLONS_AS_PAIRS if pairs.by_colon else COMMAS_AS_PAIRS if pairs.by_comma else None,
-                    strange,
-                )
-                sentences = tuple(filter(None, doubts))
-                yield Found(
-                    block.at, Entry(place=place, text=block.text, item=item, sentences=sentences, sure=not sentences)
-                )
-
-    def prose(self, block: Block, *, wanted: bool) -> Found:
-        """What asks nothing, as a page: `wanted`, or only offered."""
-        heading, _, body = block.text.strip().partition("\n")
-        fields = {
-            "kind": "page",
-            "prompt": literal(heading.strip().strip("*# "))[:LONGEST_PAGE],
-            "body": literal(body.strip())[:LONGEST_PAGE],
-        }
-        if may_ask(block.text):
-            told = (MAY_ASK,)
-            return Found(
-                block.at, Entry(place=line_place(block.at), text=block.source.strip(), sentences=told, sure=False)
-            )
-        item = self._item(fields)
-        page = None if isinstance(item, Message) else item
-        sentences = () if wanted else (NO_QUESTION,)
-        if len(body.strip()) > LONGEST_PAGE or len(heading) > LONGEST_PAGE:
-            only = "A page holds {most} characters: what goes beyond them is left out."
-            sentences = (*sentences, said("page_too_long", only, most=LONGEST_PAGE))
-        return Found(
-            block.at,
-            Entry(
-                place=line_place(block.at), text=block.source.strip(), item=page, sentences=sentences, out=not wanted
-            ),
-        )
 
 
 def _is_page_number(lines: list[Line], at: int) -> bool:
@@ -394,19 +290,6 @@ def _in_a_row(blocks: list[Block]) -> list[Block]:
     """Questions of one line each, with a few words behind them, where several are so."""
     alike = [block for block in blocks if len(block.filled) == 1 and seems_answered(block.text)]
     return alike if len(alike) >= FEWEST_IN_A_ROW else []
-
-
-def _taken_as_heading(row: str) -> Message:
-    return said("row_as_heading", "“{row}” was taken as the heading of the pairs.", row=row[:80])
-
-
-def _literal(groups: Groups) -> Groups:
-    return replace(
-        groups,
-        prompt=literal(groups.prompt),
-        names=tuple(map(literal, groups.names)),
-        members=tuple((literal(word), at) for word, at in groups.members),
-    )
 
 
 def _right_in(fields: dict[str, Any]) -> object:

@@ -11,6 +11,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 
 from lantern.core.formats.pasted.labels import LETTER
+from lantern.core.formats.pasted.patterns import WORTH
 from lantern.core.formats.sayings import words
 
 BULLET = r"[-–—•◦▪‣·○●■◆◇❖➢➤►▶▸⁃∙+]|\*(?=\s)|o(?=\s)"
@@ -65,7 +66,7 @@ _STARS_BEHIND = re.compile(rf"^(\W*(?:{words('question')})\s*\.?\s*\d{{1,3}})\s*
 _ESCAPED_LABEL = re.compile(rf"^(\W*(?:\d{{1,3}}|{LETTER}))\\([.):\]])(?=\s)")
 _SLANTED_BRACKETS = re.compile(r"(?:(?<=\s)|^)[*_]([(\[][^()\[\]*]+[)\]])[*_](?=\s|$)")
 _ONLY_LABEL = re.compile(
-    rf"^(?:(?:{words('question')})\s*)?#?\(?{_LABEL}?\s*[.):\]：]?(?:\s*[(\[]\s*\d{{1,3}}\s*(?:{words('points')})?\.?\s*[)\]]\s*[.):]?)?$",
+    rf"^(?:(?:{words('question')})\s*)?#?\(?{_LABEL}?\s*[.):\]：]?(?:\s*{WORTH}\s*[.):]?)?$",
     re.I,
 )
 _LABELLED = re.compile(rf"^\(?{LETTER}\s*[.):\]]\s*\S")

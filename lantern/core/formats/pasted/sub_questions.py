@@ -7,12 +7,12 @@ from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.block import Block
 from lantern.core.formats.pasted.labels import LETTER, index_of
 from lantern.core.formats.pasted.meant import truth_of
+from lantern.core.formats.pasted.patterns import WORTH
 from lantern.core.formats.pasted.source import Line
-from lantern.core.formats.sayings import words
 
 _PART = re.compile(rf"(?:^|(?<=[\s,;]))\(?({LETTER})[.):]\s*(?=\S)")
 _ASKS = ("?", "？", "؟")
-_WORTH = re.compile(rf"\s*[(\[]\s*(\d{{1,2}})\s*(?:{words('points')})?\.?\s*[)\]]\s*$", re.I)
+_WORTH = re.compile(rf"\s*(?P<worth>{WORTH})\s*$", re.I)
 """The points of each part: "(2)"."""
 FEWEST = 2
 
@@ -60,7 +60,8 @@ def _text(line: Line) -> str:
 
 
 def _points(found: "re.Match[str]") -> str:
-    return f" ({found[1]} points)"
+    number = re.sub(r"\D", "", found["worth"])
+    return f" ({number} points)"
 
 
 def _is_answered(group: Sequence[Line]) -> bool:

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 from lantern.core.formats.pasted.exercises import is_row
 from lantern.core.formats.pasted.lines import question_number
+from lantern.core.formats.pasted.patterns import CELL_OF_OPTION
 from lantern.core.formats.pasted.source import BREAK, Line
 from lantern.core.formats.sayings import saying
 from lantern.core.formats.sheet_columns import heading_row, is_number, use_of
@@ -16,7 +17,6 @@ FEWEST_ROWS, FEWEST_COLUMNS = 2, 3
 _NUMBER_OF_QUESTION = re.compile(r"^Q\s?\d{1,3}\s*[:.)]\s+(?=\S)")
 _NUMBER = re.compile(r"\d{1,3}\.?")
 _FRONT = re.compile(r"^\W*(?:front|vorderseite|recto|anverso|fronte|voorkant)\W*$", re.I)
-_LETTERED = re.compile(r"^\(?([A-La-l])[.)]\s+\S")
 _RULE = re.compile(r"^[\s|:+-]+$")
 _ASKS = re.compile(r"[?？؟]\s*$|__")
 Cells = Callable[[str], list[str] | None]
@@ -75,7 +75,7 @@ def _table(
 
 def _has_options(row: list[str]) -> bool:
     """Whether cells are lettered: "a) 10", "b) 20"."""
-    named = [found[1].lower() for cell in row if (found := _LETTERED.match(cell))]
+    named = [found[1].lower() for cell in row if (found := CELL_OF_OPTION.match(cell))]
     return len(named) > 1 and named == [chr(ord("a") + at) for at in range(len(named))]
 
 

@@ -5,10 +5,10 @@ import re
 from lantern.core.formats.pasted import lines as line_of
 from lantern.core.formats.pasted.below import belongs
 from lantern.core.formats.pasted.headings import is_heading, is_to_fill_in, section_of
+from lantern.core.formats.pasted.patterns import ASKS_WITHIN
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.sayings import words
 
-_ASKS_WITHIN = re.compile(r"[?？؟](?:\s|$)|__")
 _IS_SAID = re.compile(
     rf"(?:[(\[]|[-–—→:]\s|[.!]\s+\**)(?:{words('true')}|{words('false')}|[TF])[)\]]?\**[.]?\s*$|[✅✔✓❌✗✘]\s*$", re.I
 )
@@ -41,7 +41,7 @@ def title_of(body: list[Line]) -> tuple[Line | None, int]:
             and "_" not in first
             and not belongs(line)
         )
-        and not _ASKS_WITHIN.search(first)
+        and not ASKS_WITHIN.search(first)
         and not _IS_SAID.search(first)
     )
     numbered = any(line_of.question_number(one.text) for one in body)

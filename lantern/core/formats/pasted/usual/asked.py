@@ -6,11 +6,11 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.pasted.patterns import WORTH
 from lantern.core.formats.pasted.source import Line
 from lantern.core.formats.pasted.usual.signs import (
     BULLET_FIRST,
     FILLED_IN,
-    POINTS,
     REMARK,
     Says,
     bare,
@@ -21,8 +21,8 @@ from lantern.core.formats.sayings import words
 
 MOST_LINES_ASKED, MOST_LINES_OF_CODE, WRAPPED_AT = 5, 40, 45
 """A line shorter than WRAPPED_AT was ended on purpose: the next one is another."""
-_POINTS_FIRST = re.compile(rf"^{POINTS}\s*", re.I)
-_POINTS_ALONE = re.compile(rf"^\W*{POINTS}\W*$", re.I)
+_POINTS_FIRST = re.compile(rf"^{WORTH}\s*", re.I)
+_POINTS_ALONE = re.compile(rf"^\W*{WORTH}\W*$", re.I)
 _GOES_ON = re.compile(r"^[^\W\d_A-ZÀ-ÞΑ-ΩА-Я]")
 _TRUTH_FIRST = re.compile(
     rf"^(?:{words('true')}\s*(?:/|{words('either')})\s*{words('false')}|[TRVW]\s*/\s*[FO])\s*[?:：]\s*|^___\s*", re.I

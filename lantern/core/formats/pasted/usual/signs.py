@@ -5,6 +5,7 @@ from collections.abc import Callable, Sequence
 from functools import lru_cache
 
 from lantern.core.formats.pasted.labels import LETTER, ROMAN
+from lantern.core.formats.pasted.patterns import WORTH
 from lantern.core.formats.pasted.source import BULLET
 from lantern.core.formats.sayings import words
 from lantern.core.questions.richtext import plain
@@ -14,7 +15,6 @@ Says = Callable[[str], int | None]
 Piece = Callable[[str, int], int | None]
 """The same from some place of a text on."""
 
-POINTS = rf"[(\[]\s*\d{{1,3}}\s*(?:{words('points')})?\.?\s*[)\]]"
 BULLET_FIRST = re.compile(rf"^\s*(?:{BULLET})\s+")
 FILLED_IN = re.compile(r"^\W*(?:_{2,}|\.{4,}|…+)\s*$")
 """A line that is there to be written on."""
@@ -28,7 +28,7 @@ _NUMBER = re.compile(
     rf"^(?:#{{1,6}}\s+|(?:{BULLET})\s+(?=\W{{0,3}}\d)|>\s+|___\s+(?=\d))?"
     rf"(?P<label>\(?(?P<word>(?:{words('question')}|no|nr|n°)\s*\.?\s*)?#?(?P<number>\d{{1,3}})"
     rf"(?:\s*(?:/|of|von|sur|de)\s*\d{{1,3}})?(?P<mark>\s?[.):：、．]|\s[-–])?\)?)(?=\s|\D|$)\s*"
-    rf"(?:{POINTS}\s*)?(?:(?:{words('question')})\s*[:：]\s*)?",
+    rf"(?:{WORTH}\s*)?(?:(?:{words('question')})\s*[:：]\s*)?",
     re.I,
 )
 _ROMAN = re.compile(r"^(?P<number>[IVX]{1,4})[.)]\s+(?=[^\W\d_])")

@@ -5,9 +5,10 @@ from collections.abc import Sequence
 from fractions import Fraction
 
 from lantern.core.formats.pasted import lines as line_of
+from lantern.core.formats.pasted.patterns import WORTH
 from lantern.core.formats.pasted.source import BULLET
 from lantern.core.formats.pasted.usual.asked import Asked, does, ends_open, without_lines_to_write_on
-from lantern.core.formats.pasted.usual.signs import POINTS, Says, bare, in_a_row, numbered, said_in, word
+from lantern.core.formats.pasted.usual.signs import Says, bare, in_a_row, numbered, said_in, word
 from lantern.core.formats.sayings import words
 
 _BEHIND = re.compile(rf"^(?:->|=>|[-–—=:→])?\s*\(?\s*(?:(?:{words('answer')})\s*[:：]\s*)?", re.I)
@@ -15,7 +16,7 @@ _ARROWS = ("→", "->", "=>")
 MOST_SIGNS = 3
 """Before an answer behind what is asked, for it to be no label."""
 _BELOW = re.compile(rf"^(?:(?:{BULLET}|→|->)\s*)?")
-_POINTS_FIRST = re.compile(rf"^{POINTS}\s*", re.I)
+_POINTS_FIRST = re.compile(rf"^{WORTH}\s*", re.I)
 _NUMBER = re.compile(r"[-−+]?\d+(?:[.,]\d+)?(?![\d.,/]*\d)")
 _THOUSANDS = re.compile(r"[.,]\d{3}$")
 _NO_WORD = re.compile(r"[?:()\[\]|_*;,{}]|\s/\s|(?<![A-Z])[.!]\s|^\W*$|^\(?(?:[A-Fa-f][.)]|[a-z]\))(?:\s|$)")
