@@ -43,7 +43,8 @@ TEXTS = (
     "ninety_third_look", "ninety_fourth_look", "ninety_fifth_look", "ninety_sixth_look",
     "ninety_seventh_look", "ninety_eighth_look", "ninety_ninth_look", "hundredth_look",
     "hundred_first_look", "hundred_second_look", "hundred_third_look", "hundred_fourth_look",
-    "hundred_fifth_look", "hundred_sixth_look",
+    "hundred_fifth_look", "hundred_sixth_look", "hundred_seventh_look",
+    "hundred_eighth_look", "hundred_ninth_look",
 )  # fmt: skip
 
 

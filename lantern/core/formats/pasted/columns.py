@@ -40,7 +40,7 @@ def one_column(lines: Sequence[Line]) -> list[Line]:
 
 def _rows(lines: Sequence[Line], at: int) -> "list[re.Match[str]]":
     """The rows from here that hold two numbered lines each: 1 and 4, 2 and 5, 3 and 6."""
-    rows = [*takewhile(bool, (_TWO.match(line.text) for line in lines[at:]))]
+    rows = [*takewhile(bool, (_TWO.match(lines[place].text) for place in range(at, len(lines))))]
     numbers = [int(row[which]) for which in (1, 3) for row in rows if row]
     first = numbers[0] if numbers else 0
     return [row for row in rows if row] if numbers == list(range(first, first + len(numbers))) else []

@@ -387,6 +387,8 @@ class _Taker:
     def _split_options(self) -> None:
         """ "Which is a wind? – breeze – berth": options behind the question, of which one is the answer."""
         last = self._prompt[-1]
+        if len(last.text) > LONGEST_IN_ONE_LINE:
+            return
         asks, sign, behind = (
             re.split(r"(?<=[?？:])(\s+[–—-]\s+|\s+)", last.text.strip(), maxsplit=1)
             if _BEHIND.search(last.text)

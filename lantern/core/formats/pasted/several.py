@@ -39,7 +39,11 @@ class Several:
 def several_in(block: Block, key: str | None) -> Several | None:
     """The questions that one block holds; None where it is one question, or none."""
     is_free = block.number is None
-    free = (_between(block) or _alike(block) or _headed(block) or _in_turn(block)) if is_free else None
+    free = (
+        (_by_topics(block) or _between(block) or _alike(block) or _headed(block) or _in_turn(block))
+        if is_free
+        else None
+    )
     if free is not None:
         return free
     inner = sub_questions(block, key)
@@ -56,6 +60,17 @@ def _alike(block: Block) -> Several | None:
     alike = max(sum(map(one, block.texts)) for one in _TOLD)
     nearly = max(FEWEST_ALIKE, len(lines) - 1) if answers_itself(lines[-1].text) else len(lines)
     return _each(block, lines) if alike >= nearly or all(map(is_task, block.texts)) else None
+
+
+def _by_topics(block: Block) -> Several | None:
+    """Lines that are questions by themselves, with lines between them that name their topics."""
+    heads = [line for line in block.filled if line_of.topics(line.text) is not None]
+    lines = [line for line in block.filled if line_of.topics(line.text) is None]
+    rest = [line.saying(one.text) if (one := line_of.option(line)) else line for line in lines]
+    is_alike = any(all(one(line.text) for line in rest) for one in _TOLD)
+    if not heads or len(lines) < FEWEST_BETWEEN or not is_alike or block.filled[0] is not heads[0]:
+        return None
+    return _each(block, rest, above=heads)
 
 
 def _headed(block: Block) -> Several | None:

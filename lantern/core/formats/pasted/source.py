@@ -70,6 +70,7 @@ _ONLY_LABEL = re.compile(
     re.I,
 )
 _LABELLED = re.compile(rf"^\(?{LETTER}\s*[.):\]]\s*\S")
+_LETTER_FIRST = re.compile(rf"^\(?{LETTER}[.)]\s+(?=\S)")
 _NUMBERED = re.compile(r"^\d{1,3}[.)]\s")
 _TRUTH = re.compile(rf"^(?:{words('true')}|{words('false')})[.!]?$|^(?-i:[TF])$", re.I)
 _ANSWERS = re.compile(rf"^(?:{words('answer')}|{words('why')})\s*[:：]", re.I)
@@ -196,9 +197,15 @@ def unbold(text: str) -> tuple[str, bool]:
         is_option = in_front and _LABELLED.match(inner) is not None
         bold |= is_option
         keeps = not (says_nothing or is_option or _SAID_IN_BRACKETS.match(inner))
-        made += text[end : span.start()] + (span[0] if keeps else inner)
+        made += text[end : span.start()] + (_kept(inner) if keeps else inner)
         end = span.end()
     return made + text[end:], bold
+
+
+def _kept(inner: str) -> str:
+    """What is bold within a line: "**(a) Au** (b) Ag" as "(a) **Au** (b) Ag"."""
+    label = _LETTER_FIRST.match(inner)
+    return f"{label[0]}**{inner[label.end() :]}**" if label else f"**{inner}**"
 
 
 def _inside(span: "re.Match[str]") -> str:

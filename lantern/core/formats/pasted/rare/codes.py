@@ -31,7 +31,13 @@ _CHOSEN_WITHIN = re.compile(
     r"^(?P<before>\s*[^\s?？؟][^?？؟]*?)(?P<words>[\w'’-]+(?: / [\w'’-]+)+)(?P<behind>[^/()?？؟]*)"
     r"\s+\((?P<answer>[^()]+)\)\s*$"
 )
-FEWEST, FEWEST_SIGNED = 2, 3
+_FOOTNOTE, _NOTE_BEHIND = re.compile(r"^\s*[¹²³⁴⁵⁶⁷⁸⁹]\s*\S"), re.compile(r"(?<=[?？؟.])[¹²³⁴⁵⁶⁷⁸⁹]{1,2}\s*$")
+FEWEST, FEWEST_SIGNED, LONGEST = 2, 3, 300
+
+
+def _short(pattern: "re.Pattern[str]", line: str) -> "re.Match[str] | None":
+    """What matches a line that is no longer than such lines are."""
+    return pattern.match(line) if len(line) <= LONGEST else None
 
 
 def without_codes(lines: list[str]) -> list[str]:
@@ -60,7 +66,7 @@ def without_codes(lines: list[str]) -> list[str]:
 
 def judged(lines: list[str]) -> list[str]:
     """ "Bats are blind. 👎 (They see quite well.)": a sign, happy or not, behind several statements."""
-    found = {at: match for at, line in enumerate(lines) if (match := _JUDGED.match(line))}
+    found = {at: match for at, line in enumerate(lines) if (match := _short(_JUDGED, line))}
     happy = {match["sign"] in _HAPPY for match in found.values()}
     if len(found) < FEWEST or len(happy) < len((True, False)):
         return lines
@@ -73,7 +79,7 @@ def judged(lines: list[str]) -> list[str]:
 
 def chosen_within(lines: list[str]) -> list[str]:
     """ "Whales are fish / mammals. (mammals)": of the words within a sentence the one behind it is right."""
-    found = {at: match for at, line in enumerate(lines) if (match := _CHOSEN_WITHIN.match(line)) and _is_one(match)}
+    found = {at: match for at, line in enumerate(lines) if (match := _short(_CHOSEN_WITHIN, line)) and _is_one(match)}
     if len(found) < FEWEST:
         return lines
     return [
@@ -86,6 +92,13 @@ def chosen_within(lines: list[str]) -> list[str]:
 
 def _is_one(match: "re.Match[str]") -> bool:
     return match["answer"].strip() in match["words"].split(" / ")
+
+
+def without_footnotes(lines: list[str]) -> list[str]:
+    """Small numbers behind what is asked, of notes that stand below."""
+    if not any(_FOOTNOTE.match(line) for line in lines):
+        return lines
+    return [line if _FOOTNOTE.match(line) else _NOTE_BEHIND.sub("", line) for line in lines]
 
 
 def keys_in_headings(lines: list[str]) -> list[str]:
@@ -104,7 +117,7 @@ def keys_in_headings(lines: list[str]) -> list[str]:
 
 def signs_behind(lines: list[str]) -> list[str]:
     """ "gills +", "lungs -", or "giraffe (1)", "camel (0)": options with a sign behind each."""
-    found = {at: match for at, line in enumerate(lines) if (match := _SIGN_BEHIND.match(line))}
+    found = {at: match for at, line in enumerate(lines) if (match := _short(_SIGN_BEHIND, line))}
     signs = [match["sign"] or match["earns"] for match in found.values()]
     if len(found) < FEWEST_SIGNED or set(signs) not in ({"+", "-"}, {"1", "0"}):
         return lines

@@ -16,6 +16,7 @@ from lantern.core.formats.pasted.rare.codes import (
     letters_that_ask,
     signs_behind,
     without_codes,
+    without_footnotes,
 )
 from lantern.core.formats.pasted.rare.decimals import counted_through
 from lantern.core.formats.pasted.rare.numbers import (
@@ -111,6 +112,7 @@ def circled_number(sign: str) -> str:
 _STEPS: tuple[Callable[[list[str]], list[str]], ...] = (
     _without_decoration,
     without_codes,
+    without_footnotes,
     keys_in_headings,
     chosen_within,
     signs_behind,

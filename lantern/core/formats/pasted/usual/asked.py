@@ -35,7 +35,7 @@ _COUNTED = re.compile(
     r"|(?<=[^\s=+−*/×·:÷-])\s+\d+\s?[^\W\d_]{0,3}[.)]?$"
 )
 """A number or a code before what is asked, or a number behind it."""
-_ODD_SIGNS = re.compile(r"[\[\]|→⇒✓✔✅✗❌☐☑☒□{}#]|->|=>|\s[-–—]\s|\?\s*[-–—]|\s/\s")
+_ODD_SIGNS = re.compile(r"[\[\]|→⇒✓✔✅✗❌☐☑☒□{}#]|->|=>|\s[-–—]\s|\?\s*[-–—]|\s/\s|___\w|\w___")
 _SET_APART = re.compile(r"`[^`]*`|\$[^$]*\$")
 _DOES = re.compile(rf"^(?:{words('do')}|{words('write')}|{words('ordering')})(?!\w)", re.I)
 _ENDS = ("?", "？", "؟", ";", ":", "：", "…", "=", "___", "か。")

@@ -1,5 +1,6 @@
 """The look at a whole text: each question by its form, then all beside each other, the key, and what is left."""
 
+from collections import Counter
 from collections.abc import Container, Iterator, Mapping, Sequence
 from dataclasses import replace
 from itertools import groupby
@@ -49,7 +50,8 @@ def looked_over(lines: Sequence[Line], found: Sequence[Found]) -> list[Found]:
     for place in strange.keys() & asked.keys():
         asked[place].needs = None  # it is doubtful, whatever the key says
     strange |= not_in_key(lines, key, asked)
-    little = [place for place in asked if place not in strange and _says_little(place, asked, found, has_key=bool(key))]
+    alike = _Alike(asked)
+    little = [place for place in asked if place not in strange and alike.says_little(place, found, has_key=bool(key))]
     strange |= {place: asked[place].prompt for place in little}
     made = [_with_doubt(one, strange.get(place)) for place, one in enumerate(found)]
     unanswered = {place for place, one in asked.items() if one.way == OPEN}
@@ -81,21 +83,29 @@ def _with_doubt(found: Found, what: str | None) -> Found:
     return replace(found, entry=unsure(found.entry, unusual(what)))
 
 
-def _says_little(place: int, asked: Mapping[int, Asked], found: Sequence[Found], *, has_key: bool) -> bool:
-    """Whether nothing but its own way says what is right in a question, and too little around it is alike."""
-    one, others = asked[place], asked.values()
-    alike = sum(other.way == one.way for other in others)
-    if one.way == OPEN:
-        behind = found[place + 1].entry if place + 1 < len(found) else None
-        is_cut = behind is not None and behind.item is None and one.number is None
-        is_task = does(one.prompt) and one.number is not None
-        return is_cut or (not is_task and (has_key or alike < len(others)))
-    if one.way == UNASKED:
-        return place > 0
-    if one.way == NOTHING_RIGHT:
-        return alike < len(others)
-    styles = sum(other.style == one.style for other in others)
-    return (one.style == NUMBER_ALONE and styles < FEWEST_ALIKE) or (bool(one.way) and alike < FEWEST_ALIKE)
+class _Alike:
+    """Knows how many questions of a text are written alike."""
+
+    def __init__(self, asked: Mapping[int, Asked]) -> None:
+        self._asked = asked
+        self._ways = Counter(one.way for one in asked.values())
+        self._styles = Counter(one.style for one in asked.values())
+
+    def says_little(self, place: int, found: Sequence[Found], *, has_key: bool) -> bool:
+        """Whether nothing but its own way says what is right in a question, and too little around it is alike."""
+        one = self._asked[place]
+        are_all = self._ways[one.way] == len(self._asked)
+        if one.way == OPEN:
+            behind = found[place + 1].entry if place + 1 < len(found) else None
+            is_cut = behind is not None and behind.item is None and one.number is None
+            is_task = does(one.prompt) and one.number is not None
+            return is_cut or (not is_task and (has_key or not are_all))
+        if one.way == UNASKED:
+            return place > 0
+        if one.way == NOTHING_RIGHT:
+            return not are_all
+        is_bare = one.style == NUMBER_ALONE and self._styles[one.style] < FEWEST_ALIKE
+        return is_bare or (bool(one.way) and self._ways[one.way] < FEWEST_ALIKE)
 
 
 def _with_left_over(found: list[Found]) -> list[Found]:
