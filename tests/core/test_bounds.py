@@ -195,6 +195,8 @@ GROWING = (
     "1. bow\n2. mast\n3. keel\nA. a\nB. b\nC. c\n\n", "1-A, 2-B, 3-C\n", "Answer: b\n", "Answers: 1. b\n", "a\tb\n",
     "- Who? - x\n", "____ (a)\n", "a) x\n", "1. Seals swim. (R)\n", "On 3 May 2025 Odile wrote:\n", "Part A\n",
     "Order them.\nAnswer: a → b\n→ c\n", "A. x\n\nAnswer:\n\n",
+    "AB-1 Who?\n", "[2] Who is it?\n", "Bats are blind. 👎\nBats fly. 👍\n", "Question 1 (B)\nWho?\n",
+    "bow +\nkeel -\noar -\n", "1. What is it? bow\n", "Who is it?\n\nnobody\n\n12\n\n",
 )  # fmt: skip
 
 

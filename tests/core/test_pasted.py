@@ -194,3 +194,17 @@ def test_a_key_at_the_end_that_says_something_else_than_the_question_is_told():
     text = "1. Which?\na) Reef *\nb) Bend\n2. Which else?\na) Bow\nb) Stern\n\nKey: 1 b 2 a"
     first, second = read_pasted(text, ids()).entries
     assert (second.sure, first.sure) == (True, False)
+
+
+@pytest.mark.parametrize(
+    ("text", "by"),
+    [
+        ("1. What is a tide? (by Mika)\na) water\nb) wind\nAnswer: a", "Mika"),
+        ("1. What is the cat called? (by Mika) Answer: Tinker", "Mika"),
+        ("1. Who found it? (von Tarn)\n2. Who lost it? (von Brae)", ""),
+    ],
+)
+def test_the_name_of_who_wrote_a_question_is_kept_where_it_is_no_answer(text, by):
+    first = read_pasted(text, ids()).entries[0]
+    assert first.item.by == by
+    assert "(" not in first.item.prompt

@@ -122,7 +122,7 @@ def test_a_question_in_a_usual_way_is_not_doubtful():
         (QUIZ.replace("sea?", "sea [20 s]?"), "What pulls the sea [20 s]?"),
         (QUIZ.replace("b)", "b."), "the rain"),
         (QUIZ.replace("Answer: a", "Correction: not b, but a\nAnswer: a"), "Correction: not b, but a"),
-        (re.sub(r"(the \w+)", r"\1 (30 %)", QUIZ.replace("What pulls the sea", "What pulls it")), "the rain (30 %)"),
+        (re.sub(r"(the \w+)", r"\1 (row 3)", QUIZ.replace("What pulls the sea", "What pulls it")), "the rain (row 3)"),
     ],
 )
 def test_what_stands_before_behind_or_below_a_part_is_shown(text, shown):

@@ -132,6 +132,10 @@ def order_fields(prompt: str, parts: Parts, new_id: NewId) -> Made | None:
     options = parts.options
     if any(option.right for option in options) or len(options) < 3:
         return None
+    half = len(options) // 2
+    first, second = ([option.text for option in some] for some in (options[:half], options[half:]))
+    if parts.in_order and half >= FEWEST_IN_ORDER and first != second and sorted(first) == sorted(second):
+        options = options[half:]  # "Correct order:", and below it the same lines once more
     order = list(range(len(options))) if parts.in_order else None
     if order is None and parts.answer is not None:
         texts = [option.text.casefold().strip(" .") for option in options]

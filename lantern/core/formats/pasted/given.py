@@ -27,6 +27,7 @@ _ALTERNATIVES = re.compile(
 """The last words of a line that lists what may be chosen: "…: True, False or Not given?"."""
 _ANSWERED_LIST = re.compile(r"^(?P<words>\S.*?\S)\s*(?:→|->|=>|\s[-–—]\s)\s*(?P<said>[^→\n]{1,40})$")
 """A list of words, and the one that is right: "ship  sheep  lip → sheep"."""
+_ANSWERED_FAR = re.compile(r"^(?P<words>\S.*?\S)\s{3,}(?P<said>\S[^\n–—]{0,40}?)(?:\s+[–—-]\s+(?P<why>\S.*))?$")
 _EITHER_BEHIND = re.compile(r"\s(\w{1,9}|\w+ \w+)\s*/\s*\w{1,9}\s*$")
 _ASKS = ("?", "？", "؟", ":", "：", ".")
 
@@ -109,15 +110,16 @@ def _asked_from(head: Line, block: Block, key: Key) -> Block | None:
     return Block([line, *options], block.number, block.section) if found else None
 
 
-def answered_list(line: Line) -> list[Line]:
-    """The options, and the answer, of a line that lists words and the one that is right; none where it does not."""
-    found = _ANSWERED_LIST.match(line.text.strip())
-    cells = _words_in(found["words"].strip(), found["said"], _BETWEEN_FEW, FEWEST_LISTS) if found else ()
-    return (
-        [*(line.saying(f"- {word}") for word in cells), line.saying(f"Answer: {found['said']}")]
-        if found and cells
-        else []
-    )
+def answered_list(line: Line, said: str = "") -> list[Line]:
+    """The options, and the answer, of a line that lists words and the one that is right, which may be said elsewhere;
+    none where it does not."""
+    text = line.text.strip()
+    found = None if said else _ANSWERED_LIST.match(text) or _ANSWERED_FAR.match(text)
+    words_of, said = (found["words"].strip(), found["said"].strip()) if found else (text, said)
+    cells = _words_in(words_of, said, _BETWEEN_FEW, FEWEST_LISTS) if said else ()
+    why = found.groupdict().get("why") if found else None
+    lines = [*(f"- {word}" for word in cells), f"Answer: {said}", *([f"Explanation: {why}"] if why else [])]
+    return [line.saying(one) for one in lines] if cells else []
 
 
 def _words_in(text: str, said: str, between: "re.Pattern[str]" = _BETWEEN_CHOICES, fewest: int = 3) -> tuple[str, ...]:

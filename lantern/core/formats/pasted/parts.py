@@ -46,7 +46,9 @@ _TAG = re.compile(r"^\s*\\?(\[[^\W\d]{3,15}\\?\])\s+(?=\S)")
 """A word in brackets before the question: how hard it is."""
 _WORTH = re.compile(rf"(\d{{1,3}})\s*(?:{words('points')})\b", re.I)
 _LINES_TO_WRITE_ON = re.compile(r"^[\s_.…]{12,}$")
-_KEY_ASIDE = re.compile(rf"\s{{2,}}[(\[]\s*(?P<answer>{LETTER})\s*[)\]]\s*$")
+_SHARE_BEHIND = re.compile(r"\s*\(\d{1,3}\s?%\)$")
+_HINT_BEHIND = re.compile(rf"\s*\((?:{words('aside')})\s*[:：][^()]*\)\s*$", re.I)
+_KEY_ASIDE = re.compile(rf"(?:\s{{2,}}[(\[]|\s\[|\s{{2,}}(?:→|->|=>))\s*(?P<answer>{LETTER})\s*[)\]]?\s*$")
 """The letter of the right one, far behind options that follow each other in one line."""
 _SLASHED = re.compile(r"^(?P<asks>.+?[^?？\s])\s+(?P<cells>[^\s/]+(?:\s*/\s*[^\s/]+){2,})\s*[.]?$")
 """A sentence that ends in several words of which one is right."""
@@ -355,6 +357,10 @@ class _Taker:
             self._split_options()
         if not parts.options and len(self._prompt) > 1:
             self._plain_options()
+        shares = [_SHARE_BEHIND.search(one.text) for one in parts.options]
+        if shares and all(shares):  # of those who chose it
+            parts.left += [found[0].strip() for found in shares if found]
+            parts.options = [replace(one, text=_SHARE_BEHIND.sub("", one.text)) for one in parts.options]
         parts.options = [replace(one, text=literal(one.text)) for one in parts.options]
         parts.prompt = _prompt_of(self._prompt)
         tag = _TAG.match(parts.prompt[0]) if parts.prompt and parts.options else None
@@ -367,8 +373,13 @@ class _Taker:
         if level:
             parts.left.append(level[0].strip())
             parts.prompt[0] = parts.prompt[0][level.end() :]
+        hint = _HINT_BEHIND.search(parts.prompt[-1]) if parts.prompt else None
+        if hint and hint.start():
+            parts.left.append(hint[0].strip())
+            parts.prompt[-1] = parts.prompt[-1][: hint.start()]
         if parts.prompt and not parts.by:
-            parts.prompt[0], parts.by = written_by(parts.prompt[0])
+            is_answered = parts.answer is not None or bool(parts.options) or self._keyed
+            parts.prompt[0], parts.by = written_by(parts.prompt[0], is_answered=is_answered)
         if parts.prompt:
             parts.prompt[0], worth = line_of.points_in(parts.prompt[0])
             if worth is None:

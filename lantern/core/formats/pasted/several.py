@@ -18,13 +18,25 @@ from lantern.core.formats.pasted.given import answered_list
 from lantern.core.formats.pasted.headings import is_heading, speaks
 from lantern.core.formats.pasted.made import ASKS
 from lantern.core.formats.pasted.source import Line
+from lantern.core.formats.pasted.source import line_of as line_of_text
 from lantern.core.formats.pasted.statements import states
 from lantern.core.formats.pasted.sub_questions import sub_questions
 
 _LABEL = re.compile(r"^\s*\(?(?:[A-La-l]|\d{1,2})[.)]\s+(?=\S)")
-_TOLD = (states, answers_itself, seems_answered, sums, fills_itself, chooses_itself)
+_IN_BRACKETS = re.compile(r"^\s*\([^()]+\)\s*$")
+
+
+def _lists_itself(line: str) -> bool:
+    """Whether a line is a question with its options behind it: "Which is a bird? (a) gull (b) cod [a]"."""
+    text = line.strip()
+    if len(text) > LONGEST or not line_of.before_inline_options(text).endswith(ASKS[:3]):
+        return False
+    return len(line_of.options_in_one_line(line_of_text(text))) > 1
+
+
+_TOLD = (states, answers_itself, seems_answered, sums, fills_itself, chooses_itself, _lists_itself)
 """What lines are that each say all of a question."""
-FEWEST_ALIKE, FEWEST_BETWEEN = 2, 3
+FEWEST_ALIKE, FEWEST_BETWEEN, LONGEST = 2, 3, 300
 
 
 @dataclass(frozen=True, slots=True)
@@ -119,19 +131,27 @@ def _asks(line: Line) -> bool:
 def _as_options(block: Block) -> Several | None:
     """What stands as options below a line that asks nothing are questions."""
     lines = block.filled
+    below = lines[-1:] if len(lines) > FEWEST_BETWEEN and _IN_BRACKETS.match(lines[-1].text) else []
+    lines = lines[: len(lines) - len(below)]
     options = [one for line in lines[1:] if (one := line_of.option(line)) and _is_asked(one.text)]
     asks_nothing = block.number is None or not any(line.text.rstrip().endswith(ASKS[:3]) for line in lines)
     if not asks_nothing or len(options) < FEWEST_ALIKE or len(options) != len(lines) - 1:
         return None
     rest = [line.saying(one.text) for line, one in zip(lines[1:], options, strict=True)]
-    return _each(block, rest, above=lines[:1])
+    return _each(block, rest, above=lines[:1], below=below)
 
 
 def _chosen_from(block: Block) -> Several | None:
-    """ "Which is spelled correctly?", and below it lists of words, each with the one that is right."""
+    """ "Which is spelled correctly?", and below it lists of words, each with the one that is right, or those in a last
+    line: "a) sail, mast, wheel", "b) red, green, loud" and "a) wheel  b) loud"."""
     first, *lines = block.filled or [Line(0, "", "")]
-    chosen = [answered_list(line.saying(_LABEL.sub("", line.text))) for line in lines if _LABEL.match(line.text)]
-    if len(chosen) < FEWEST_ALIKE or len(chosen) != len(lines) or not all(chosen):
+    key = line_of.options_in_one_line(lines[-1]) if len(lines) > FEWEST_ALIKE else []
+    lists = lines[: len(lines) - bool(key)]
+    said = [one.text for one in key] if len(key) == len(lists) else [""] * len(lists)
+    counted = [line for line in lists if _LABEL.match(line.text)]
+    bare = [line.saying(_LABEL.sub("", line.text)) for line in counted]
+    chosen = [answered_list(line, word) for line, word in zip(bare, said, strict=False)]
+    if len(chosen) < FEWEST_ALIKE or len(counted) != len(lists) or not all(chosen):
         return None
     return Several([Block([first, *one], None, block.section) for one in chosen], Block([]), Block([]))
 

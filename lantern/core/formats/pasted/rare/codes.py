@@ -43,11 +43,9 @@ def _short(pattern: "re.Pattern[str]", line: str) -> "re.Match[str] | None":
 def without_codes(lines: list[str]) -> list[str]:
     """Codes before questions become numbers, those behind them go; "[2] 1. Name …" has its points behind the number."""
     coded = [at for at, line in enumerate(lines) if _CODE.match(line)]
-    is_counted = any(line_of.question_number(line) for at, line in enumerate(lines) if at not in coded)
+    is_counted = any(line_of.question_number(line) and not _CODE.match(line) for line in lines)
     if len(coded) >= FEWEST and not is_counted:
-        lines = [
-            _CODE.sub(rf"\g<1>{coded.index(at) + 1}. ", one) if at in coded else one for at, one in enumerate(lines)
-        ]
+        lines = _counted(lines, coded, _CODE, "")
     if sum(_POINTS_FIRST.match(line) is not None for line in lines) >= FEWEST:
         lines = [_POINTS_FIRST.sub(r"\1\3 (\2 points) ", line) for line in lines]
     for pattern, usual in ((_STARS, r"\1. "), (_POINTS_BEHIND_NUMBER, r"\1. \2 ")):
@@ -55,13 +53,18 @@ def without_codes(lines: list[str]) -> list[str]:
             lines = [pattern.sub(usual, line) for line in lines]
     worth = [at for at, line in enumerate(lines) if _WORTH_FIRST.match(line)]
     if len(worth) >= FEWEST and not any(map(line_of.question_number, lines)):
-        lines = [
-            _WORTH_FIRST.sub(rf"\g<1>{worth.index(at) + 1}. (\2 points) ", line) if at in worth else line
-            for at, line in enumerate(lines)
-        ]
+        lines = _counted(lines, worth, _WORTH_FIRST, r"(\2 points) ")
     if sum(_CODE_BEHIND.search(line) is not None for line in lines) >= FEWEST:
         lines = [_CODE_BEHIND.sub("", line) for line in lines]
     return lines
+
+
+def _counted(lines: list[str], places: list[int], front: "re.Pattern[str]", kept: str) -> list[str]:
+    """The lines, those at these places counted from 1, with what is kept of what stood before them."""
+    made = list(lines)
+    for number, at in enumerate(places, start=1):
+        made[at] = front.sub(rf"\g<1>{number}. {kept}", lines[at])
+    return made
 
 
 def judged(lines: list[str]) -> list[str]:
@@ -160,7 +163,10 @@ def _is_whole(line: str, match: "re.Match[str]") -> bool:
     return _BOXES_BEHIND.search(rest) is not None or _SUM.match(rest) is not None
 
 
-def written_by(text: str) -> tuple[str, str]:
-    """(a question without the name of who wrote it, the name): "What is …? (by Mika)"."""
+def written_by(text: str, *, is_answered: bool) -> tuple[str, str]:
+    """(a question without the name of who wrote it, the name): "What is …? (by Mika)". At the end of what nothing else
+    answers the name may be the answer: "Who found it? (von Tarn)"."""
     found = _WROTE.search(text)
-    return (f"{text[: found.start()]}{text[found.end() :]}", found["by"]) if found else (text, "")
+    if not found or not (is_answered or text[found.end() :].strip()):
+        return text, ""
+    return f"{text[: found.start()]}{text[found.end() :]}", found["by"]

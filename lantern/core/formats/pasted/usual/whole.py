@@ -112,10 +112,11 @@ def _with_left_over(found: list[Found]) -> list[Found]:
     """Lines that came into no question, and may be one, wait to be mended."""
     if not any(_is_asked(one.entry) for one in found):
         return found
+    asks_at = {one.at: _is_asked(one.entry) for one in reversed(found)}  # from the last line to the first
+    is_asked_below = dict(zip(asks_at, [False, *asks_at.values()], strict=False))
     made = []
     for place, one in enumerate(found):
-        behind = next((other for other in found[place + 1 :] if other.at > one.at), None)
-        heads = behind is not None and _is_asked(behind.entry)
+        heads = is_asked_below[one.at]
         is_page = one.entry.item is not None and not _is_asked(one.entry)
         if (one.entry.out or is_page) and not is_nothing(one.entry.text, heads=heads, begins=place == 0):
             changes = {"item": None, "out": False} if one.entry.out else {}
